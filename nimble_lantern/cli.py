@@ -1,0 +1,153 @@
+"""The `lantern` command."""
+
+from __future__ import annotations
+
+import sys
+from collections.abc import Callable
+from pathlib import Path
+from typing import Any
+
+import click
+
+from nimble_lantern.core.document.model import Document
+from nimble_lantern.core.errors import BadInput, WrongUse
+from nimble_lantern.formats import from_markdown
+from nimble_lantern.playing import (
+    Desk,
+    desk_with,
+    output,
+    read_text,
+    run_cases,
+    script_hearings,
+)
+
+FORMATS = ("markdown", "text", "html", "json")
+
+
+def main() -> None:
+    """Run a command; whatever goes wrong is one plain line, never a traceback."""
+    try:
+        status = lantern(standalone_mode=False)
+    except click.exceptions.Abort:
+        _end("Stopped.", 1)
+    except click.ClickException as error:
+        _end(f"{error.format_message()} See “lantern --help”.", 2)
+    except WrongUse as error:
+        _end(str(error), 2)
+    except BadInput as error:
+        _end(str(error), 1)
+    except BrokenPipeError:
+        sys.stderr.close()
+        sys.exit(1)
+    except OSError as error:
+        _end(f"The system said: {error.strerror or error}.", 1)
+    sys.exit(status if isinstance(status, int) else 0)
+
+
+def _end(message: str, status: int) -> None:
+    click.echo(" ".join(message.split()), err=True)
+    sys.exit(status)
+
+
+@click.group()
+def lantern() -> None:
+    """A writing desk for people who write by voice alone."""
+
+
+def playing_options(command: Callable[..., Any]) -> Callable[..., Any]:
+    """The options that perform and hear share."""
+    options = (
+        click.option("--start", "start_file", type=click.Path(path_type=Path)),
+        click.option("--set", "settings", multiple=True, metavar="NAME=VALUE"),
+        click.option("--out", "form", type=click.Choice(FORMATS), default="markdown"),
+        click.option("--trail", is_flag=True, help="Print one JSON line an utterance instead."),
+    )
+    for option in reversed(options):
+        command = option(command)
+    return command
+
+
+def _desk(start_file: Path | None, settings: tuple[str, ...]) -> Desk:
+    document = Document()
+    if start_file is not None:
+        document = from_markdown(read_text(start_file, "The start file"))
+    values: dict[str, str] = {}
+    for setting in settings:
+        name, sign, value = setting.partition("=")
+        if not sign:
+            raise WrongUse(f"--set wants NAME=VALUE, not {setting!r}.")
+        values[name] = value
+    return desk_with(document, values)
+
+
+@lantern.command()
+@click.argument("script", required=False)
+@click.option("--cases", type=click.Path(path_type=Path), help="Run every case of a JSONL file.")
+@playing_options
+def perform(
+    script: str | None,
+    cases: Path | None,
+    start_file: Path | None,
+    settings: tuple[str, ...],
+    form: str,
+    trail: bool,
+) -> None:
+    """Play SCRIPT (- for standard input), and print the document."""
+    if cases is not None:
+        if script is not None:
+            raise WrongUse("Give a script or --cases, not both.")
+        for line in run_cases(read_text(cases, "The cases file").splitlines()):
+            click.echo(line)
+        return
+    if script is None:
+        raise WrongUse("Name a script to play, or - for standard input.")
+    if script == "-":
+        try:
+            text = sys.stdin.buffer.read().decode("utf-8-sig")
+        except UnicodeDecodeError as error:
+            raise BadInput("Standard input is not UTF-8 text; send it as UTF-8.") from error
+    else:
+        text = read_text(Path(script), "The script")
+    desk = _desk(start_file, settings)
+    for hearing in script_hearings(text):
+        desk.hear(hearing)
+    click.echo(output(desk, form, trail))
+
+
+@lantern.command()
+@click.argument("wav", type=click.Path(path_type=Path))
+@playing_options
+def hear(
+    wav: Path, start_file: Path | None, settings: tuple[str, ...], form: str, trail: bool
+) -> None:
+    """Hear the speech in WAV with the built-in recogniser, and print the document."""
+    from nimble_lantern.engines.builtin.files import hear_file
+
+    desk = _desk(start_file, settings)
+    hear_file(wav, desk)
+    click.echo(output(desk, form, trail))
+
+
+@lantern.command()
+@click.option("--host", default="127.0.0.1", show_default=True)
+@click.option("--port", default=8377, show_default=True)
+@click.option("--demo", is_flag=True, help="Put the sample world on the shelf first.")
+def serve(host: str, port: int, demo: bool) -> None:
+    """Serve the desk."""
+    from nimble_lantern.web.server import run
+
+    run(host, port, demo)
+
+
+@lantern.command()
+@click.argument("names", nargs=-1)
+def bench(names: tuple[str, ...]) -> None:
+    """Measure, and print one JSON line a figure."""
+    from nimble_lantern.benchmarks import run_benchmarks
+
+    for line in run_benchmarks(names):
+        click.echo(line)
+
+
+if __name__ == "__main__":
+    main()

@@ -1,0 +1,1 @@
+"""The heart: pure Python, without interface, database or recogniser."""

@@ -1,0 +1,44 @@
+"""The commands, one file a family.  Importing this package fills the catalogue."""
+
+from nimble_lantern.core.commands import (
+    blocks,
+    case,
+    choosing,
+    clipboard,
+    deleting,
+    documents,
+    history,
+    inserting,
+    listening,
+    marks,
+    moving,
+    replacing,
+    selecting,
+    settings,
+    writing,
+)
+from nimble_lantern.core.grammar.catalogue import CATALOGUE
+from nimble_lantern.core.targets import rules, sides
+
+__all__ = [
+    "CATALOGUE",
+    "blocks",
+    "case",
+    "choosing",
+    "clipboard",
+    "deleting",
+    "documents",
+    "history",
+    "inserting",
+    "listening",
+    "marks",
+    "moving",
+    "replacing",
+    "rules",
+    "selecting",
+    "settings",
+    "sides",
+    "writing",
+]
+
+CATALOGUE.grammar.check()

@@ -1,0 +1,119 @@
+"""Headings, quotations, lists, alignment: what a whole paragraph is."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.document.edits import Edit, Reformat
+from nimble_lantern.core.document.model import Format, Position, Range
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places
+
+CATALOGUE.table("headinglevel", {"[level] one": 1, "[level] two": 2, "[level] three": 3})
+
+
+def reformatted(sitting: Sitting, target: Places | None, **changes: object) -> tuple[Sitting, int]:
+    """The blocks that a target touches (else the caret's) with parts of their format changed."""
+    here = (Range(sitting.caret, sitting.caret),) if target is None else target.ranges
+    touched = sorted({b for r in here for b in range(r.start.block, r.end.block + 1)})
+    steps = []
+    for b in touched:
+        block = sitting.document.blocks[b]
+        if target is not None and not block.text and len(touched) > 1:
+            continue
+        form = block.format._replace(**changes)  # type: ignore[arg-type]
+        if form != block.format:
+            steps.append(Reformat(b, form))
+    after = sitting.edited(Edit(tuple(steps)))
+    whole = [
+        Range(Position(b, 0), Position(b, len(after.document.blocks[b].text))) for b in touched
+    ]
+    return after.about(whole), len(touched)
+
+
+def _become(sitting: Sitting, target: Places | None, what: str, **changes: object) -> Done:
+    after, count = reformatted(sitting, target, **changes)
+    if count > 1:
+        return Done(after, f"{many(count, 'paragraph')}: {what}")
+    text = after.document.text(after.that[0]) if after.that else ""
+    return Done(after, f"{quoted(text)} is {what}" if text else what)
+
+
+@command(
+    "heading [{headinglevel}]",
+    "(make | turn) {target} [into] a heading [{headinglevel}]",
+    "(make | turn) {target} [into] [a] heading {headinglevel}",
+    "heading {headinglevel} for {target}",
+    example="make the first paragraph a heading",
+    group="format",
+)
+def heading(sitting: Sitting, target: Places | None = None, headinglevel: int = 1) -> Done:
+    """Make a paragraph a heading, of level one unless you say two or three."""
+    form = Format("heading", headinglevel)._asdict()
+    return _become(sitting, target, f"heading {headinglevel}", **form)
+
+
+@command(
+    "normal text",
+    "(plain | ordinary) paragraph",
+    "(make | turn) {target} [into] (normal text | a normal paragraph | a paragraph)",
+    "(no | not a) heading",
+    example="normal text",
+    group="format",
+)
+def normal(sitting: Sitting, target: Places | None = None) -> Done:
+    """Make a heading, list item or quotation an ordinary paragraph again."""
+    return _become(sitting, target, "normal text", **Format()._asdict())
+
+
+@command(
+    "[block] quotation",
+    "(make | turn) {target} [into] a [block] quotation",
+    example="make the last paragraph a quotation",
+    group="format",
+)
+def quotation(sitting: Sitting, target: Places | None = None) -> Done:
+    """Make a paragraph a quotation, set in from the edge."""
+    return _become(sitting, target, "a quotation", **Format("quotation")._asdict())
+
+
+CATALOGUE.table(
+    "listkind", {"(bulleted | bullet | bullets | unnumbered)": "bulleted", "numbered": "numbered"}
+)
+
+
+@command(
+    "[start] [a] {listkind} list",
+    "(make | turn) {target} [into] a {listkind} list",
+    "(make | turn) {target} [into] a list",
+    "(make | turn) {target} [into] {listkind} items",
+    example="make the last two paragraphs a list",
+    group="format",
+)
+def make_list(sitting: Sitting, target: Places | None = None, listkind: str = "bulleted") -> Done:
+    """Begin a list here, or make paragraphs its items."""
+    form = Format("item", 1, listkind)._asdict()
+    return _become(sitting, target, f"a {listkind} list", **form)
+
+
+CATALOGUE.table(
+    "alignment",
+    {
+        "left": "left",
+        "(centre | center | centred | centered | middle)": "centre",
+        "right": "right",
+        "justified": "justified",
+    },
+)
+
+
+@command(
+    "(align | set) {target} [to the] {alignment}",
+    "(centre | center) {target}",
+    "(align | aligned) [to the] {alignment}",
+    example="align the title right",
+    group="format",
+)
+def align(sitting: Sitting, target: Places | None = None, alignment: str = "centre") -> Done:
+    """Set paragraphs left, centred or right."""
+    return _become(sitting, target, f"set {alignment}", align=alignment)

@@ -1,0 +1,91 @@
+"""Capitals and small letters of words already written."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+
+from nimble_lantern.core.commands.wording import named, quoted
+from nimble_lantern.core.document.edits import Edit, Splice
+from nimble_lantern.core.document.model import Piece, Position, Range
+from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.writing.capitals import capitalised, title_case
+
+
+def _each_word(text: str) -> str:
+    return " ".join(capitalised(w) for w in text.split(" "))
+
+
+def recased(sitting: Sitting, target: Places, change: Callable[[str], str]) -> Done:
+    """Write every range anew with `change`, marks kept; a text may not change its length."""
+    after = sitting
+    for r in target.ranges:
+        for b in range(r.start.block, r.end.block + 1):
+            block = after.document.blocks[b]
+            start = r.start.offset if b == r.start.block else 0
+            end = r.end.offset if b == r.end.block else len(block.text)
+            old = block.text[start:end]
+            new = change(old)
+            if len(new) != len(old) or new == old:
+                continue
+            spans = block.piece(start, end).spans
+            edit = Edit((Splice(b, start, end, Piece(new, spans)),))
+            inside = after.caret.block == b and start < after.caret.offset < end
+            caret = after.caret
+            after = after.edited(edit)
+            if inside:
+                after = after.placed(Position(*caret))
+    after = after.about(Range(*r) for r in target.ranges)
+    old = named(sitting.document, target.ranges)
+    return Done(after, f"{old} is {quoted(after.document.text(target.first))} now")
+
+
+@command(
+    "capitalise {target}",
+    "capitalize {target}",
+    "(put | write) a capital (on | at the start of) {target}",
+    "(make | start) {target} [with] a capital [letter]",
+    "[initial] capitals (for | on) {target}",
+    example="capitalise the harbour board",
+    group="revising",
+)
+def capitals(sitting: Sitting, target: Places) -> Done:
+    """Give every word of a target a capital."""
+    return recased(sitting, target, _each_word)
+
+
+@command(
+    "all (capitals | caps) (for | on) {target}",
+    "(make | put | set | write) {target} [in] (all capitals | all caps | upper case | uppercase)",
+    "(make | put | set) {target} in capitals",
+    example="make the title all capitals",
+    group="revising",
+)
+def upper(sitting: Sitting, target: Places) -> Done:
+    """Write a target in capitals throughout."""
+    return recased(sitting, target, str.upper)
+
+
+@command(
+    "(make | put | set | write) {target} [in] (lower case | lowercase | small letters)",
+    "(lower case | lowercase | no capitals) (for | on) {target}",
+    "(decapitalise | uncapitalise) {target}",
+    example="make that lower case",
+    group="revising",
+)
+def lower(sitting: Sitting, target: Places) -> Done:
+    """Write a target in small letters throughout."""
+    return recased(sitting, target, str.lower)
+
+
+@command(
+    "(make | put | set | write) {target} in title case",
+    "title case (for | on) {target}",
+    "make {target} title case",
+    example="make the last sentence title case",
+    group="revising",
+)
+def title(sitting: Sitting, target: Places) -> Done:
+    """Give a target a headline's capitals: all words but the small ones."""
+    return recased(sitting, target, lambda text: capitalised(title_case(text)))

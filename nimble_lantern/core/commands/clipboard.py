@@ -1,0 +1,80 @@
+"""Cut, copy, paste, move."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from nimble_lantern.core.commands.wording import named, quoted, words_in
+from nimble_lantern.core.composing import paste_at, relocate, remove
+from nimble_lantern.core.document.model import Position
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places, Unit
+
+_WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
+
+
+def _taken(sitting: Sitting, target: Places) -> Sitting:
+    return replace(sitting, clipboard=sitting.document.pieces(target.first))
+
+
+@command("copy {target}", "(take | make) a copy of {target}", example="copy the last sentence",
+         group="revising")  # fmt: skip
+def copy(sitting: Sitting, target: Places) -> Done:
+    """Copy a target, to be pasted."""
+    after = _taken(sitting, target).about(target.ranges[:1])
+    return Done(after, f"copied {named(sitting.document, target.ranges[:1])}")
+
+
+@command("cut {target}", "cut {target} out", example="cut the last sentence", group="revising",
+         destructive=True)  # fmt: skip
+def cut(sitting: Sitting, target: Places) -> Done:
+    """Take a target out, to be pasted."""
+    count = words_in(sitting, target.ranges[:1])
+    what = named(sitting.document, target.ranges[:1])
+    whole = target.unit in _WHOLE
+    after = remove(_taken(sitting, target), target.ranges[:1], blocks=whole)
+    return Done(after, f"cut {count}: {what}")
+
+
+@command(
+    "paste [(that | it)] [here]",
+    "paste [(that | it)] {side:beside} {target}",
+    "put (that | it) here",
+    example="paste",
+    group="revising",
+)
+def paste(sitting: Sitting, target: Places | None = None, side: str = "after") -> Done | Refusal:
+    """Put in what was cut or copied, here or beside a target."""
+    if not sitting.clipboard:
+        return Refusal("Nothing has been cut or copied.", "", "Say “copy” and the words first.")
+    at: Position = sitting.writing_place
+    if target is not None:
+        at = target.first.start if side == "before" else target.first.end
+    wrote = paste_at(sitting, at, sitting.clipboard)
+    return Done(wrote.sitting, f"pasted {quoted(wrote.text)}")
+
+
+@command(
+    "move {target} {side:beside} {place:target}",
+    "move {target} to the {edge:docedge}",
+    "(put | shift) {target} {side:beside} {place:target}",
+    example="move the last sentence before the first sentence",
+    group="revising",
+)
+def move(
+    sitting: Sitting,
+    target: Places,
+    place: Places | None = None,
+    side: str = "after",
+    edge: str = "end",
+) -> Done | Refusal:
+    """Move a target before or after another."""
+    source = target.first
+    goal = sitting.document.whole if place is None else place.first
+    at = goal.start if (side if place else edge) in ("before", "start") else goal.end
+    if source.start < at < source.end:
+        return Refusal("The words cannot go inside themselves.")
+    wrote = relocate(sitting, source, at, target.unit in _WHOLE)
+    return Done(wrote.sitting, f"moved {quoted(wrote.text)}")

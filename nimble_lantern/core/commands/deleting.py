@@ -1,0 +1,54 @@
+"""Deleting."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from nimble_lantern.core.commands.wording import many, named, words_in
+from nimble_lantern.core.composing import remove
+from nimble_lantern.core.document import edits, units
+from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places, Unit
+
+
+@command(
+    "(delete | remove | erase | rub out | take out | cross out | get rid of) {target}",
+    "take {target} (out | away)",
+    example="delete the last two words",
+    group="revising",
+    destructive=True,
+)
+def delete(sitting: Sitting, target: Places) -> Done:
+    """Delete a target.  The trail says how much went."""
+    ranges = target.ranges
+    how_much, what = words_in(sitting, ranges), named(sitting.document, ranges)
+    whole = target.unit in (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
+    after = replace(remove(sitting, ranges, blocks=whole), insertion=None)
+    return Done(after, f"deleted {how_much}: {what}")
+
+
+@command(
+    "backspace [{number}]",
+    "back space [{number}]",
+    "backspace {number} (characters | times)",
+    example="backspace three",
+    group="repair",
+    destructive=True,
+)
+def backspace(sitting: Sitting, number: int = 1) -> Done | Refusal:
+    """Delete the characters just before the writing place."""
+    caret = sitting.caret
+    found = []
+    for r in units.backward(sitting.document, "character", caret):
+        if len(found) == number or r.start.block != caret.block:
+            break
+        found.append(r)
+    if not found:
+        return Refusal("There is nothing in this paragraph before the writing place.")
+    r = Range(found[-1].start, caret)
+    after = sitting.edited(edits.delete(sitting.document, r))
+    text = sitting.document.text(r)
+    return Done(after.about(()), f"took back {many(len(found), 'character')}: “{text}”")

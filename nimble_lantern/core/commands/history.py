@@ -1,0 +1,174 @@
+"""Taking back and bringing back."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from nimble_lantern.core.commands.wording import many
+from nimble_lantern.core.composing import replace_range
+from nimble_lantern.core.document import history, units
+from nimble_lantern.core.document.history import Version, Walk
+from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.state import Done, Sitting
+
+
+def walked(sitting: Sitting, walk: Walk) -> Sitting:
+    """The sitting where a walk through the versions ended."""
+    return replace(
+        sitting,
+        document=walk.document,
+        history=walk.history,
+        caret=walk.caret,
+        wrote=walk.caret,
+        selection=None,
+        fresh=False,
+        insertion=None,
+        that=(),
+        choices=(),
+    )
+
+
+def _numbers(versions: tuple[Version, ...]) -> str:
+    numbers = sorted({v.utterance for v in versions})
+    if len(numbers) == 1:
+        return f"utterance {numbers[0]}"
+    return f"utterances {numbers[0]} to {numbers[-1]}"
+
+
+@command(
+    "undo [(that | it | this)]",
+    "undo {number} [times]",
+    "undo [the] last {number} [(things | steps | changes | utterances)]",
+    "undo the last (thing | change | step | command | one)",
+    "(take | put) (that | it) back",
+    "undo {number} (things | steps | changes | utterances)",
+    "(i did not | i didn't) mean that",
+    example="undo that",
+    group="repair",
+    destructive=True,
+)
+def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
+    """Take back the last change, or the last few."""
+    walk = history.undo(sitting.history, sitting.document, sitting.caret, number)
+    if not walk.undone:
+        return Refusal("There is nothing to undo.")
+    short = f" (there were only {many(len(walk.undone), 'change')})" if (
+        len(walk.undone) < number) else ""
+    return Done(walked(sitting, walk), f"undid {_numbers(walk.undone)}{short}")
+
+
+@command(
+    "redo [(that | it | this)]",
+    "redo {number} [times]",
+    "bring (that | it) back",
+    "undo the undo",
+    "redo {number} (things | steps | changes | utterances)",
+    example="redo that",
+    group="repair",
+)
+def redo(sitting: Sitting, number: int = 1) -> Done | Refusal:
+    """Bring back what was undone."""
+    walk = history.redo(sitting.history, sitting.document, sitting.caret, number)
+    if not walk.redone:
+        return Refusal("There is nothing to bring back.")
+    return Done(walked(sitting, walk), f"brought back {_numbers(walk.redone)}")
+
+
+@command(
+    "(undo | go back | take me back) [back] to [(utterance | number)] {number}",
+    "back to [as it was after] utterance {number}",
+    "as it was after [utterance] {number}",
+    example="undo to twelve",
+    group="repair",
+    destructive=True,
+)
+def undo_to(sitting: Sitting, number: int) -> Done | Refusal:
+    """Bring the text back to how it was right after a numbered utterance."""
+    if not 0 <= number < sitting.number:
+        return Refusal(
+            f"There is no utterance {number} yet.", "", "The trail shows the numbers there are."
+        )
+    goal = _version_after(sitting, number)
+    walk = history.go_to(sitting.history, sitting.document, sitting.caret, goal)
+    if not walk.undone and not walk.redone:
+        return Done(sitting, f"the text is as it was after utterance {number}")
+    return Done(walked(sitting, walk), f"back to utterance {number}")
+
+
+def _version_after(sitting: Sitting, number: int) -> Version | None:
+    """What the text was right after an utterance, undone later or not."""
+    for entry in reversed(sitting.trail):
+        if entry.number <= number:
+            return entry.version
+    return None
+
+
+@command(
+    "(undo | take back) everything",
+    "undo all [of it]",
+    example="undo everything",
+    group="repair",
+    destructive=True,
+)
+def undo_everything(sitting: Sitting) -> Done | Refusal:
+    """Take back every change there has been.  “Redo” and a number brings them back."""
+    return undo(sitting, sitting.history.count + 1)
+
+
+@command("redo everything", "redo all [of it]", example="redo everything", group="repair")
+def redo_everything(sitting: Sitting) -> Done | Refusal:
+    """Bring back everything that was undone."""
+    return redo(sitting, sitting.history.count + 1)
+
+
+@command(
+    "(take back | take out) (what i [just] said | my last words | the last utterance)",
+    "forget (that | what i [just] said | the last utterance)",
+    example="forget that",
+    group="repair",
+    destructive=True,
+)
+def forget(sitting: Sitting) -> Done | Refusal:
+    """Take back the last utterance that changed the text."""
+    return undo(sitting)
+
+
+@command(
+    "(i meant | i mean) {text}",
+    "(say | put) (that | it) again as {text}",
+    "no i (meant | said) {text}",
+    example="i meant the boat is late",
+    group="repair",
+    destructive=True,
+)
+def meant(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Put other words in place of those you just said, in one breath."""
+    if len(sitting.that) != 1 or sitting.that[0].empty:
+        return Refusal("Nothing was just written.", "", "Select the words first, then say others.")
+    wrote = replace_range(sitting, sitting.that[0], text)
+    return Done(wrote.sitting, f"“{sitting.document.text(sitting.that[0])}” is “{wrote.text}” now")
+
+
+@command(
+    "(make | let) the last sentence (read | say | be) {text}",
+    "(the last sentence | last sentence) should (read | be | say) {text}",
+    "(say | put) the last sentence again as {text}",
+    "rather {text}",
+    "or rather {text}",
+    example="or rather the ferry is late today",
+    group="repair",
+    destructive=True,
+)
+def sentence_again(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Say the last sentence again in other words; they take its place in one step."""
+    last = next(units.backward(sitting.document, "sentence", sitting.caret), None)
+    if last is None:
+        return Refusal("There is no sentence before the writing place.")
+    old = sitting.document.text(last)
+    stop = old[-1] if old[-1:] in ".!?" else ""
+    body = Range(last.start, last.end._replace(offset=last.end.offset - len(stop)))
+    ends = text[-2:] in (("full", "stop"), ("question", "mark"), ("exclamation", "mark"))
+    wrote = replace_range(sitting, last if ends or not stop else body, text)
+    return Done(wrote.sitting, f"the sentence is “{wrote.text}” now")

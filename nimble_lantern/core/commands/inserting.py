@@ -1,0 +1,62 @@
+"""Putting words in before or after others."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from nimble_lantern.core.commands.wording import named, quoted
+from nimble_lantern.core.composing import insert_beside
+from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places, Unit
+
+_WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM)
+
+
+def _beside(sitting: Sitting, target: Places, text: tuple[str, ...], before: bool) -> Done:
+    whole = target.unit in _WHOLE
+    wrote = insert_beside(sitting, target.first, text, before, whole)
+    side = "before" if before else "after"
+    where = named(sitting.document, target.ranges[:1])
+    return Done(wrote.sitting, f"put {quoted(wrote.text)} {side} {where}")
+
+
+@command(
+    "(insert | put | add | write) {text:words} (before | in front of | ahead of) {target}",
+    "before {target} (insert | put | add | write) {text}",
+    "in front of {target} (insert | put | add | write) {text}",
+    example="insert old before the ferry",
+    group="revising",
+)
+def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Done:
+    """Put words in before a target.  The writing place stays where it is."""
+    return _beside(sitting, target, text, before=True)
+
+
+@command(
+    "(insert | put | add | write) {text:words} (after | behind | following) {target}",
+    "after {target} (insert | put | add | write) {text}",
+    example="insert every day after the ferry",
+    group="revising",
+)
+def insert_after(sitting: Sitting, text: tuple[str, ...], target: Places) -> Done:
+    """Put words in after a target.  The writing place stays where it is."""
+    return _beside(sitting, target, text, before=False)
+
+
+@command("insert (before | in front of) {target}", "write before {target}",
+         example="insert before the last sentence", group="revising")  # fmt: skip
+def write_before(sitting: Sitting, target: Places) -> Done:
+    """The next thing you say goes in before a target; then writing goes on where it stopped."""
+    after = replace(sitting.about(()), insertion=target.first.start)
+    where = named(sitting.document, target.ranges[:1])
+    return Done(after, f"the next words go before {where}")
+
+
+@command("insert (after | behind) {target}", "write after {target}",
+         example="insert after the last sentence", group="revising")  # fmt: skip
+def write_after(sitting: Sitting, target: Places) -> Done:
+    """The next thing you say goes in after a target; then writing goes on where it stopped."""
+    after = replace(sitting.about(()), insertion=target.first.end)
+    where = named(sitting.document, target.ranges[:1])
+    return Done(after, f"the next words go after {where}")

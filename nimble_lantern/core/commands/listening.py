@@ -1,0 +1,64 @@
+"""The lamp: listening, resting, and what to listen for."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.state import Done, Sitting
+
+
+@command(
+    "stop listening",
+    "take a rest [now]",
+    "lamp low",
+    "(do not | don't) listen [now]",
+    example="stop listening",
+    group="listening",
+)
+def stop_listening(sitting: Sitting) -> Done:
+    """Let the lamp burn low: nothing is heard but “start listening”."""
+    return Done(replace(sitting, lamp="low", question=None), "the lamp is low")
+
+
+@command(
+    "start listening",
+    "listen (to me | again)",
+    "lamp up",
+    example="start listening",
+    group="listening",
+    while_resting=True,
+)
+def start_listening(sitting: Sitting) -> Done:
+    """Light the lamp again."""
+    return Done(replace(sitting, lamp="lit"), "the lamp is lit")
+
+
+@command(
+    "commands only",
+    "(only | just) [listen for] commands",
+    example="commands only",
+    group="listening",
+)
+def commands_only(sitting: Sitting) -> Done:
+    """Write nothing until you say “write again”; commands are still done."""
+    return Done(replace(sitting, attention="commands"), "commands only")
+
+
+@command("text only", "(only | just) (text | write)", example="text only", group="listening")
+def text_only(sitting: Sitting) -> Done:
+    """Write everything you say, commands too, until you say “commands again”."""
+    return Done(replace(sitting, attention="text"), "text only: “commands again” leaves it")
+
+
+@command(
+    "(commands | text | write) again",
+    "(text | commands) and (text | commands)",
+    "(leave | end | stop) (text | commands) only",
+    "listen for everything",
+    example="commands again",
+    group="listening",
+)
+def both(sitting: Sitting) -> Done:
+    """Hear both text and commands, as at the start."""
+    return Done(replace(sitting, attention="all"), "text and commands")

@@ -1,0 +1,135 @@
+"""Bold, italic, underline and the other marks on characters."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import replace
+from typing import Any
+
+from nimble_lantern.core.commands.wording import named, near
+from nimble_lantern.core.document.edits import remark
+from nimble_lantern.core.document.model import Range, Span
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places
+
+_FAMILIES: dict[str, tuple[str, str]] = {
+    # name: (how it is said as a verb, how it is said of text)
+    "bold": ("(bold | embolden)", "bold"),
+    "italic": ("(italic | italics | italicise | italicize)", "(italic | italics)"),
+    "underline": ("underline", "(underlined | underline)"),
+    "strike": ("(strike [through | out] | cross through)", "struck (out | through)"),
+    "highlight": ("highlight", "highlighted"),
+    "subscript": ("subscript", "subscript"),
+    "superscript": ("superscript", "superscript"),
+}
+CATALOGUE.table(
+    "styled", {adjective: name for name, (_, adjective) in _FAMILIES.items()} | {"plain": "plain"}
+)
+
+
+def marked(sitting: Sitting, ranges: tuple[Range, ...], marks: tuple[str, ...]) -> Sitting:
+    """Put marks on ranges; "plain" takes every mark off."""
+    after = sitting
+    for r in ranges:
+        if "plain" in marks:
+            off = {"bold", "italic", "underline", "strike", "highlight", "subscript"}
+            off |= {"superscript", "colour", "font", "size"}
+            after = after.edited(remark(after.document, r, (), off))
+        on = tuple(Span(0, 1, mark) for mark in marks if mark != "plain")
+        opposite = {"subscript": {"superscript"}, "superscript": {"subscript"}}
+        off = set().union(*(opposite.get(m, set()) for m in marks))
+        after = after.edited(remark(after.document, r, on, off))
+    return after.about(ranges)
+
+
+def _done(sitting: Sitting, target: Places, marks: tuple[str, ...], what: str) -> Done:
+    after = marked(sitting, target.ranges, marks)
+    return Done(after, f"{named(sitting.document, target.ranges)} {what}{near(target, '')}")
+
+
+def _register(name: str, verb: str, adjective: str) -> None:
+    def on(sitting: Sitting, target: Places) -> Done:
+        return _done(sitting, target, (name,), f"is {name}")
+
+    def off(sitting: Sitting, target: Places) -> Done:
+        after = sitting
+        for r in target.ranges:
+            after = after.edited(remark(after.document, r, (), {name}))
+        where = named(sitting.document, target.ranges)
+        return Done(after.about(target.ranges), f"{where} is not {name} any more")
+
+    def begin(sitting: Sitting) -> Done:
+        typing = (*(t for t in sitting.typing if t[0] != name), (name, None))
+        return Done(replace(sitting, typing=typing), f"{name} on")
+
+    def end(sitting: Sitting) -> Done | Refusal:
+        if (name, None) not in sitting.typing:
+            return Refusal(f"{name.capitalize()} is not on.")
+        typing = tuple(t for t in sitting.typing if t[0] != name)
+        return Done(replace(sitting, typing=typing), f"{name} off")
+
+    noun = f"({verb} | {adjective})" if verb != adjective else verb
+    patterns: list[tuple[Callable[..., Any], str, tuple[str, ...], str, str]] = [
+        (on, name, (
+            f"{verb} {{target}}",
+            f"(make | set | turn) {{target}} {adjective}",
+            f"(put | set | write) {{target}} in {adjective}",
+            f"i want {{target}} (in {adjective} | {adjective})",
+        ), f"{name} the last two words", f"Make a target {name}."),
+        (off, f"no_{name}", (
+            f"(no | not) {noun} (for | on | in) {{target}}",
+            f"(take | remove) [the] {noun} (off | from) {{target}}",
+            f"take {{target}} out of {adjective}",
+            f"un{name} {{target}}",
+            f"make {{target}} not {adjective}",
+        ), f"take {name} off the last two words", f"Take {name} off a target."),
+        (begin, f"{name}_on", (
+            f"{noun} on",
+            f"(turn | switch) on {noun}",
+            f"(start | begin) {noun}",
+            f"(turn | switch) {noun} on",
+        ), f"{name} on", f"Write in {name} from here on, until you say “{name} off”."),
+        (end, f"{name}_off", (
+            f"{noun} off",
+            f"(turn | switch) off {noun}",
+            f"(stop | end) {noun}",
+            f"(turn | switch) {noun} off",
+            f"no more {noun}",
+        ), f"{name} off", f"Stop writing in {name}."),
+    ]  # fmt: skip
+    for handler, called, ways, example, help_text in patterns:
+        handler.__name__, handler.__doc__ = called, help_text
+        command(*ways, example=example, group="format")(handler)
+
+
+for _name, (_verb, _adjective) in _FAMILIES.items():
+    _register(_name, _verb, _adjective)
+
+
+@command(
+    "(make | set) {target} {a:styled} and {b:styled}",
+    "(make | set) {target} {a:styled} {b:styled} and {c:styled}",
+    "{a:styled} and {b:styled} {target}",
+    "put {target} in {a:styled} and {b:styled}",
+    example="make the last sentence bold and italic",
+    group="format",
+)
+def several(sitting: Sitting, target: Places, a: str, b: str, c: str | None = None) -> Done:
+    """Put several marks on a target at once."""
+    marks = tuple(m for m in (a, b, c) if m)
+    return _done(sitting, target, marks, "is " + " and ".join(marks))
+
+
+@command(
+    "make {target} (plain | normal) [again]",
+    "(plain | unformat) {target}",
+    "(remove | clear | take off) [all] [the] (formatting | format) (from | of | off | on) {target}",
+    "(no | clear) formatting (for | on) {target}",
+    example="make that plain",
+    group="format",
+)
+def plain(sitting: Sitting, target: Places) -> Done:
+    """Take every mark off a target."""
+    return _done(sitting, target, ("plain",), "is plain")

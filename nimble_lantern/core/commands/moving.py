@@ -1,0 +1,180 @@
+"""Moving the writing place."""
+
+from __future__ import annotations
+
+from itertools import islice
+
+from nimble_lantern.core.commands.wording import many, named
+from nimble_lantern.core.document import units
+from nimble_lantern.core.document.layout import Layout, measure
+from nimble_lantern.core.document.model import Position
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places, Unit
+
+_FLOWING = (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE)
+
+
+@command(
+    "(go | move | jump) [back] to the (start | beginning | top) [of (everything | it all)]",
+    "(go | move | jump) [back] to the (start | beginning | top) of the (document | text | page)",
+    "back to the (start | beginning | top)",
+    example="go to the start",
+    group="moving",
+)
+def to_start(sitting: Sitting) -> Done:
+    """Write at the very start of the text."""
+    return Done(sitting.placed(Position(0, 0)), "at the start")
+
+
+@command(
+    "(go | move | jump) [back] to the (end | bottom) [of (everything | it all)]",
+    "(go | move | jump) [back] to the (end | bottom) of the (document | text | page)",
+    "back to the (end | bottom)",
+    example="go to the end",
+    group="moving",
+)
+def to_end(sitting: Sitting) -> Done:
+    """Write at the very end of the text."""
+    return Done(sitting.placed(sitting.document.end), "at the end")
+
+
+@command(
+    "(go | move | jump) [to] [just | right] (before | in front of) {target}",
+    "(go | move | jump) [back] to the (start | beginning) of {target}",
+    "(put | place) the caret (before | in front of | at the start of) {target}",
+    "(go | move | jump) [back | up | down] to {target}",
+    example="go to the start of the last sentence",
+    group="moving",
+)
+def before(sitting: Sitting, target: Places) -> Done:
+    """Write before a target."""
+    where = named(sitting.document, target.ranges[:1])
+    return Done(sitting.placed(target.first.start), f"before {where}")
+
+
+@command(
+    "(go | move | jump) [to] [just | right] (after | behind | past) {target}",
+    "(go | move | jump) [back] to the end of {target}",
+    "(put | place) the caret (after | behind | at the end of) {target}",
+    example="go after the harbour board",
+    group="moving",
+)
+def after(sitting: Sitting, target: Places) -> Done:
+    """Write after a target."""
+    where = named(sitting.document, target.ranges[:1])
+    return Done(sitting.placed(target.first.end), f"after {where}")
+
+
+@command(
+    "(go | move | jump) [back] to where (i | we) (was | stopped | left off) [writing]",
+    "(go | move | jump) back to where i was writing",
+    "back to [my] writing",
+    "(carry on | go on) writing where i (stopped | left off)",
+    example="go back to where i stopped",
+    group="moving",
+)
+def to_writing(sitting: Sitting) -> Done:
+    """Write where you last stopped writing."""
+    place = sitting.wrote if sitting.wrote is not None else sitting.document.end
+    return Done(sitting.placed(place), "where you stopped writing")
+
+
+@command(
+    "(go | move | jump) (forward | forwards | on | ahead | right) [by] {counted}",
+    "(go | move | jump) (forward | forwards | right) [{number}]",
+    "(forward | right) {counted}",
+    example="go forward two words",
+    group="moving",
+)
+def forward(
+    sitting: Sitting, counted: tuple[int, Unit] = (1, Unit.CHARACTER), number: int | None = None
+) -> Done | Refusal:
+    """Move the writing place forward by characters, words, sentences, lines or paragraphs."""
+    return _moved(sitting, number or counted[0], counted[1], 1)
+
+
+@command(
+    "(go | move | jump) (back | backward | backwards | left) [by] {counted}",
+    "(go | move | jump) (back | backward | backwards | left) [{number}]",
+    "(back | left) {counted}",
+    example="go back three words",
+    group="moving",
+)
+def back(
+    sitting: Sitting, counted: tuple[int, Unit] = (1, Unit.CHARACTER), number: int | None = None
+) -> Done | Refusal:
+    """Move the writing place back by characters, words, sentences, lines or paragraphs."""
+    return _moved(sitting, number or counted[0], counted[1], -1)
+
+
+@command("(go | move | jump) up [by] {counted}", "(go | move | jump) up [{number}]", "up {counted}",
+         example="go up two lines", group="moving")  # fmt: skip
+def up(
+    sitting: Sitting, counted: tuple[int, Unit] = (1, Unit.LINE), number: int | None = None
+) -> Done | Refusal:
+    """Move the writing place up, by lines unless you say otherwise."""
+    return _moved(sitting, number or counted[0], counted[1], -1)
+
+
+@command("(go | move | jump) down [by] {counted}", "(go | move | jump) down [{number}]",
+         "down {counted}", example="go down three lines", group="moving")  # fmt: skip
+def down(
+    sitting: Sitting, counted: tuple[int, Unit] = (1, Unit.LINE), number: int | None = None
+) -> Done | Refusal:
+    """Move the writing place down, by lines unless you say otherwise."""
+    return _moved(sitting, number or counted[0], counted[1], 1)
+
+
+def _moved(sitting: Sitting, count: int, unit: Unit, way: int) -> Done | Refusal:
+    if count < 1:
+        return Refusal("That is no way to go.", "", "Say a number from one up.")
+    if unit is Unit.LINE:
+        goal = _by_lines(sitting, count * way)
+    elif unit in _FLOWING:
+        goal = _by_units(sitting, unit.value, count, way)
+    else:
+        goal = _by_blocks(sitting, unit, count, way)
+    if goal is None or goal == sitting.caret:
+        return Refusal(f"There is nothing further {'on' if way > 0 else 'back'}.")
+    direction = "forward" if way > 0 else "back"
+    return Done(sitting.placed(goal), f"{direction} {many(count, unit.value)}")
+
+
+def _by_units(sitting: Sitting, unit: str, count: int, way: int) -> Position | None:
+    document, caret = sitting.document, sitting.caret
+    if way > 0:
+        ahead = (r for r in units.forward(document, unit, Position(caret.block, 0)))
+        found = list(islice((r for r in ahead if r.end > caret), count))
+        return found[-1].end if found else None
+    found = list(islice(units.backward(document, unit, caret), count))
+    return found[-1].start if found else None
+
+
+def _by_blocks(sitting: Sitting, unit: Unit, count: int, way: int) -> Position | None:
+    found = units.blocks(sitting.document, unit.value, sitting.document.whole)
+    here = sitting.caret
+    if way > 0:
+        later = [r.start for r in found if r.start.block > here.block]
+        return later[min(count, len(later)) - 1] if later else None
+    earlier = [r.start for r in found if r.start < here]
+    return earlier[-min(count, len(earlier))] if earlier else None
+
+
+def _by_lines(sitting: Sitting, by: int) -> Position | None:
+    """The same column, as near as the characters allow, some lines away."""
+    layout = Layout(sitting.document, sitting.style)
+    now = layout.number(sitting.caret)
+    here, goal = layout.line(now), layout.line(max(1, min(layout.count, now + by)))
+    if here is None or goal is None:
+        return None
+    block = sitting.document.blocks[sitting.caret.block]
+    column = measure(block, here.start.offset, sitting.caret.offset, sitting.style)
+    target = sitting.document.blocks[goal.start.block]
+    best, offset = goal.start.offset, goal.start.offset
+    while offset <= goal.end.offset:
+        if measure(target, goal.start.offset, offset, sitting.style) <= column + 0.5:
+            best = offset
+        offset += 1
+    return Position(goal.start.block, best)

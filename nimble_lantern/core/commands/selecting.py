@@ -1,0 +1,58 @@
+"""Selecting, so that the next words or commands are about it."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from nimble_lantern.core.commands.wording import many, named
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places
+
+
+@command(
+    "(select | mark | pick out | choose the words) {target}",
+    "highlight nothing but {target}",
+    "i want to (select | change) {target}",
+    example="select the last sentence",
+    group="selecting",
+)
+def select(sitting: Sitting, target: Places) -> Done:
+    """Select a target.  The next words you say replace it."""
+    ranges = target.ranges
+    after = sitting.about(ranges)
+    if len(ranges) == 1:
+        after = replace(after, selection=ranges[0], fresh=True, insertion=None)
+    return Done(after, f"selected {named(sitting.document, ranges)}")
+
+
+@command(
+    "select nothing",
+    "(deselect | unselect) [that | it | everything]",
+    "clear [the] selection",
+    example="select nothing",
+    group="selecting",
+)
+def select_nothing(sitting: Sitting) -> Done:
+    """Let go of the selection."""
+    return Done(sitting.about(()), "nothing is selected")
+
+
+@command(
+    "extend [the selection] to {target}",
+    "extend [the selection] (up to | as far as | through) {target}",
+    "(select | take) (up to | as far as) {target} too",
+    example="extend to the end of the line",
+    group="selecting",
+)
+def extend(sitting: Sitting, target: Places) -> Done | Refusal:
+    """Stretch the selection to take in a target as well."""
+    held = sitting.selection or (sitting.that[0] if sitting.that else None)
+    if held is None:
+        return Refusal("Nothing is selected.", "", "Say “select” and the first words.")
+    goal = target.first
+    grown = type(held)(min(held.start, goal.start), max(held.end, goal.end))
+    after = replace(sitting.about([grown]), selection=grown, fresh=True)
+    words = many(sitting.document.count_words(grown), "word")
+    return Done(after, f"the selection is {words} now")

@@ -1,0 +1,86 @@
+"""Settings, by voice."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from nimble_lantern.core.effects import SaveSetting
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.state import Done, Sitting
+
+CATALOGUE.table("onoff", {"on": True, "off": False})
+
+
+def _set(sitting: Sitting, name: str, value: bool | str, said: str) -> Done:
+    settings = replace(sitting.settings, **{name: value})
+    stored = {True: "on", False: "off"}.get(value, value) if isinstance(value, bool) else value
+    return Done(replace(sitting, settings=settings), said, (SaveSetting(name, str(stored)),))
+
+
+@command(
+    "[(turn | switch)] [(automatic | auto)] punctuation {onoff}",
+    "(turn | switch) {onoff} [(automatic | auto)] punctuation",
+    example="automatic punctuation on",
+    group="writing",
+)
+def punctuation(sitting: Sitting, onoff: bool) -> Done:
+    """Let the desk put full stops, question marks and obvious commas, or not."""
+    said = f"automatic punctuation {'on' if onoff else 'off'}"
+    return _set(sitting, "auto_punctuation", onoff, said)
+
+
+CATALOGUE.table("dialect", {"british": "british", "american": "american"})
+
+
+@command(
+    "(use | write) {dialect} (english | spelling | conventions)",
+    "{dialect} (english | spelling | conventions)",
+    "(switch | change) to {dialect} [(english | spelling)]",
+    example="british spelling",
+    group="writing",
+)
+def dialect(sitting: Sitting, dialect: str) -> Done:
+    """Write with British or American spelling, quotation marks and dates."""
+    return _set(sitting, "dialect", dialect, f"{dialect.capitalize()} conventions")
+
+
+@command("(mask | hide) (rude | offensive | bad) words", "masking {onoff}",
+         "(show | (do not | don't) (mask | hide)) {shown:shown}",
+         example="mask offensive words", group="writing")  # fmt: skip
+def masking(sitting: Sitting, onoff: bool = True, shown: bool = False) -> Done:
+    """Write offensive words with asterisks, or in full."""
+    on = onoff and not shown
+    return _set(sitting, "masking", on, "offensive words are masked" if on else "no masking")
+
+
+CATALOGUE.table("shown", {"(rude | offensive | bad) words": True})
+
+
+@command(
+    "(digits | numerals) on",
+    "(write | put) [all] numbers (in | as) (digits | figures)",
+    example="digits on",
+    group="writing",
+)
+def digits_on(sitting: Sitting) -> Done:
+    """Write every number in digits."""
+    return _set(sitting, "numbers", "digits", "numbers in digits")
+
+
+@command("(write | put) [all] numbers (in | as) words", "number words on",
+         example="write numbers in words", group="writing")  # fmt: skip
+def words_on(sitting: Sitting) -> Done:
+    """Write every number in words."""
+    return _set(sitting, "numbers", "words", "numbers in words")
+
+
+@command(
+    "(digits | numerals) off",
+    "number words off",
+    "(write | put) numbers (as an editor would | the usual way)",
+    example="digits off",
+    group="writing",
+)
+def digits_off(sitting: Sitting) -> Done:
+    """Write numbers as an editor would: words up to nine, digits from ten."""
+    return _set(sitting, "numbers", "editor", "numbers as an editor writes them")

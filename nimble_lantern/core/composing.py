@@ -1,0 +1,365 @@
+"""Writing into the document: at the writing place, in place of words, beside them, out of it."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass, replace
+
+from nimble_lantern.core.document.edits import (
+    AddBlocks,
+    DropBlocks,
+    Edit,
+    Reformat,
+    Splice,
+    delete,
+    insert,
+)
+from nimble_lantern.core.document.model import (
+    Block,
+    Document,
+    Format,
+    Piece,
+    Position,
+    Range,
+)
+from nimble_lantern.core.state import Marks, Sitting, WrittenChoice
+from nimble_lantern.core.writing.capitals import COMMON_OPENINGS
+from nimble_lantern.core.writing.lexer import Manner
+from nimble_lantern.core.writing.writer import Break, Place, Written, write
+
+_CONTEXT = 240
+
+
+@dataclass(frozen=True, slots=True)
+class Wrote:
+    """What writing did: the next sitting, the text, and where it stands."""
+
+    sitting: Sitting
+    text: str
+    range: Range
+
+
+def place_at(document: Document, p: Position, end: Position | None = None) -> Place:
+    """What stands round a position, or round a stretch that is to be replaced."""
+    block = document.blocks[p.block]
+    after = end or p
+    right = document.blocks[after.block].text[after.offset : after.offset + 8]
+    return Place(block.text[max(0, p.offset - _CONTEXT) : p.offset], right, block.kind)
+
+
+def manner_of(sitting: Sitting, left: str) -> Manner:
+    settings = sitting.settings
+    return Manner(
+        settings.dialect,
+        settings.numbers,
+        (sitting.names.follow(sitting.document.blocks),),
+        tuple(left.lower().split()[-2:]),
+    )
+
+
+def compose(sitting: Sitting, words: Sequence[str], continues: bool = False) -> Wrote:
+    """Write dictated words where they belong: over the fresh selection, else the writing place."""
+    if sitting.selection and sitting.fresh and not sitting.selection.empty:
+        return replace_range(sitting, sitting.selection, words)
+    at = sitting.insertion if sitting.insertion is not None else sitting.caret
+    place = replace(
+        place_at(sitting.document, at), capitals=sitting.capitals, continues=continues
+    )
+    written = write(words, place, manner_of(sitting, place.left))
+    wrote = _put(replace(sitting, selection=None, fresh=False), at, written, sitting.typing)
+    after = replace(wrote.sitting, capitals=written.capitals, insertion=None)
+    if sitting.insertion is None:
+        after = replace(after, wrote=after.caret)
+    return replace(wrote, sitting=after)
+
+
+def _put(sitting: Sitting, at: Position, written: Written, marks: Marks) -> Wrote:
+    """Put written parts in at `at`; `that` becomes what was written."""
+    document = sitting.document
+    block = document.blocks[at.block]
+    edit = Edit()
+    if written.trim:
+        edit = Edit((Splice(at.block, at.offset - written.trim, at.offset, Piece()),))
+        at = Position(at.block, at.offset - written.trim)
+    inherited = _inherited(block, at.offset, marks)
+    pieces, shapes = _pieces(written, block, at, inherited)
+    if shapes is not None:
+        edit = edit.then(Edit((Reformat(at.block, shapes),)))
+    edit = edit.then(insert(at, pieces))
+    length = len(pieces[-1][0].text)
+    base = at.offset if len(pieces) == 1 else 0
+    end = Position(at.block + len(pieces) - 1, base + length)
+    # What stands exactly at the place moves behind the new text, the writing place too.
+    after = sitting.edited(edit)
+    r = trimmed(after.document, Range(at, end))
+    choices = _choices(written, pieces, at, after.document)
+    after = replace(after, choices=choices).about([r])
+    return Wrote(after, after.document.text(r), r)
+
+
+def _inherited(block: Block, offset: int, marks: Marks) -> Marks:
+    """The marks in whose midst new text stands, and those switched on."""
+    before = {(s.mark, s.value) for s in block.marks_at(offset - 1)} if offset else set()
+    after = {(s.mark, s.value) for s in block.marks_at(offset)}
+    return (*marks, *sorted(before & after - set(marks), key=str))
+
+
+def _pieces(
+    written: Written, block: Block, at: Position, marks: Marks
+) -> tuple[list[tuple[Piece, Format]], Format | None]:
+    """Texts with the formats of their blocks; and the first block's new format, if it has one."""
+    pieces: list[tuple[Piece, Format]] = [(Piece(), block.format)]
+    reshaped: Format | None = None
+    form = block.format
+    for part in written.parts:
+        if isinstance(part, Break):
+            form = _form_after(part.kind, form)
+            fresh = not pieces[-1][0].text and part.kind not in ("paragraph", "item")
+            empty_first = len(pieces) == 1 and not block.text
+            if fresh and (len(pieces) > 1 or empty_first):
+                pieces[-1] = (pieces[-1][0], form)
+                reshaped = form if len(pieces) == 1 else reshaped
+                continue
+            pieces.append((Piece(), form))
+        else:
+            pieces[-1] = (pieces[-1][0].joined(Piece(part).marked(marks)), form)
+    return pieces, reshaped
+
+
+def _form_after(kind: str, form: Format) -> Format:
+    """The format of the block that a break begins."""
+    if kind == "paragraph":
+        return form if form.kind == "quotation" else Format(align=form.align, spacing=form.spacing)
+    if kind == "item":
+        return form if form.kind == "item" else Format("item", 1, "bulleted")
+    if kind in ("bulleted", "numbered"):
+        level = form.level if form.kind == "item" and form.level else 1
+        return Format("item", level, kind)
+    if kind.startswith("heading"):
+        return Format("heading", int(kind[-1]))
+    return Format()
+
+
+def _choices(
+    written: Written, pieces: Sequence[tuple[Piece, Format]], at: Position, document: Document
+) -> tuple[WrittenChoice, ...]:
+    """Where each number and mark stands now.  A part is one text between two breaks."""
+    blocks: dict[int, int] = {}
+    number, started = 0, False
+    for index, part in enumerate(written.parts):
+        if isinstance(part, Break):
+            skip = len(pieces) < sum(isinstance(p, Break) for p in written.parts) + 1
+            number += 0 if skip and not started else 1
+        else:
+            started = True
+        blocks[index] = min(number, len(pieces) - 1)
+    found = []
+    for choice in written.choices:
+        b = blocks.get(choice.part, 0)
+        base = at.offset if b == 0 else 0
+        start = Position(at.block + b, base + choice.start)
+        end = Position(at.block + b, base + choice.end)
+        if document.contains(end):
+            found.append(WrittenChoice(Range(start, end), choice))
+    return tuple(found)
+
+
+def trimmed(document: Document, r: Range) -> Range:
+    """A range without the spaces and empty blocks at its ends."""
+    (b1, o1), (b2, o2) = r
+    while b1 < b2 and not document.blocks[b1].text[o1:].strip():
+        b1, o1 = b1 + 1, 0
+    text = document.blocks[b1].text
+    limit = o2 if b1 == b2 else len(text)
+    while o1 < limit and text[o1] in " \n":
+        o1 += 1
+    text = document.blocks[b2].text
+    floor = o1 if b1 == b2 else 0
+    while o2 > floor and text[o2 - 1] in " \n":
+        o2 -= 1
+    return Range(Position(b1, o1), Position(b2, o2))
+
+
+def replace_range(sitting: Sitting, r: Range, words: Sequence[str]) -> Wrote:
+    """Words in place of a range, with the marks that all of it had."""
+    block = sitting.document.blocks[r.start.block]
+    marks: Marks = ()
+    if r.start.block == r.end.block and r.start < r.end:
+        covering = (s for s in block.spans if s.start <= r.start.offset and s.end >= r.end.offset)
+        marks = tuple((s.mark, s.value) for s in covering)
+    place = place_at(sitting.document, r.start, r.end)
+    written = write(words, place, manner_of(sitting, place.left))
+    if len(written.parts) == 1 and isinstance(written.parts[0], str) and not written.trim:
+        return _swap(sitting, r, written, marks)
+    bare = sitting.edited(delete(sitting.document, r))
+    return _put(replace(bare, selection=None, fresh=False), r.start, written, marks)
+
+
+def _swap(sitting: Sitting, r: Range, written: Written, marks: Marks) -> Wrote:
+    """One text for one range: positions at its edges stay at its edges."""
+    edit = Edit()
+    text = written.text
+    if r.start.block != r.end.block:
+        edit = delete(sitting.document, r)
+        edit = edit.then(insert(r.start, [(Piece(text).marked(marks), Format())]))
+    else:
+        b, start, end = r.start.block, r.start.offset, r.end.offset
+        edit = Edit((Splice(b, start, end, Piece(text).marked(marks)),))
+    end_at = Position(r.start.block, r.start.offset + len(text))
+    at_caret = sitting.caret
+    after = sitting.edited(edit)
+    if at_caret == r.end and r.start.block != r.end.block:
+        after = replace(after, caret=end_at)
+    found = trimmed(after.document, Range(r.start, end_at))
+    choices = _choices(written, [(Piece(text), Format())], r.start, after.document)
+    after = replace(after, choices=choices).about([found])
+    return Wrote(after, after.document.text(found), found)
+
+
+def tidy(document: Document, r: Range) -> Range:
+    """A range to be deleted, with the one space that would otherwise be left over."""
+    (b1, o1), (b2, o2) = r
+    left, right = document.blocks[b1].text[:o1], document.blocks[b2].text[o2:]
+    closes = not right or right[0] in " \n,.;:!?)]}’”…"
+    if left.endswith(" ") and closes:
+        return Range(Position(b1, o1 - 1), r.end)
+    if (not left or left.endswith(("\n", "(", "[", "“", "‘"))) and right.startswith(" "):
+        return Range(r.start, Position(b2, o2 + 1))
+    return r
+
+
+def remove(sitting: Sitting, ranges: Iterable[Range], blocks: bool = False) -> Sitting:
+    """Delete ranges and tidy the spaces; with `blocks`, whole blocks go with their text."""
+    after = sitting
+    for r in sorted(ranges, reverse=True):
+        after = after.edited(_removal(after, r, blocks))
+    return replace(after, that=(), selection=None, fresh=False)
+
+
+def _removal(sitting: Sitting, r: Range, blocks: bool) -> Edit:
+    document = sitting.document
+    (b1, o1), (b2, o2) = r
+    whole = o1 == 0 and o2 == len(document.blocks[b2].text)
+    if not whole:
+        return delete(document, tidy(document, r))
+    count = b2 - b1 + 1
+    plain_last = document.blocks[b1].kind == "paragraph" and not blocks
+    if count == len(document.blocks):
+        edit = delete(document, r)
+        return edit.then(Edit((Reformat(0, Format()),)))
+    if plain_last and b1 <= sitting.caret.block <= b2:
+        return delete(document, r)
+    return Edit((DropBlocks(b1, count),))
+
+
+def insert_beside(
+    sitting: Sitting, r: Range, words: Sequence[str], before: bool, block: bool
+) -> Wrote:
+    """Words before or after a range; beside a whole block, as a block of their own."""
+    document = sitting.document
+    if block:
+        return _insert_block(sitting, r, words, before)
+    at = r.start if before else r.end
+    place = place_at(document, at)
+    written = write(words, place, manner_of(sitting, place.left))
+    edit = _lowered(document, r) if before else Edit()
+    bare = sitting.edited(edit)
+    caret_there = sitting.caret == at
+    wrote = _put(replace(bare, selection=None, fresh=False), at, written, ())
+    if caret_there and not before:
+        return replace(wrote, sitting=replace(wrote.sitting, caret=wrote.range.end))
+    return wrote
+
+
+def _lowered(document: Document, r: Range) -> Edit:
+    """A capital that only marked the sentence's start goes when words come before it."""
+    block = document.blocks[r.start.block]
+    starts = {start for start, _ in block.sentences}
+    start = r.start.offset
+    word = next((block.text[s:e] for s, e in block.words if s == start), "")
+    if start not in starts or word.lower() not in COMMON_OPENINGS or word == "I":
+        return Edit()
+    piece = block.piece(start, start + 1)
+    return Edit(
+        (Splice(r.start.block, start, start + 1, Piece(piece.text.lower(), piece.spans)),)
+    )
+
+
+def _insert_block(sitting: Sitting, r: Range, words: Sequence[str], before: bool) -> Wrote:
+    index = r.start.block if before else r.end.block + 1
+    like = sitting.document.blocks[r.start.block]
+    form = like.format if like.kind in ("item", "quotation") else Format()
+    added = sitting.edited(Edit((AddBlocks(index, (Block().formatted(form),)),)))
+    at = Position(index, 0)
+    written = write(words, place_at(added.document, at), manner_of(sitting, ""))
+    return _put(replace(added, selection=None, fresh=False), at, written, ())
+
+
+def replace_many(
+    sitting: Sitting, ranges: Sequence[Range], words: Sequence[str]
+) -> tuple[Sitting, str]:
+    """The same words in place of many ranges, as one edit; each written as its place asks."""
+    steps: list[Splice] = []
+    kept: dict[tuple[str, str], str] = {}
+    written, shifts, where = "", {}, []
+    manner = manner_of(sitting, "")
+    for r in ranges:
+        (b, start), (_, end) = r
+        block = sitting.document.blocks[b]
+        place = place_at(sitting.document, r.start, r.end)
+        # Only the last few characters to the left decide spacing and capitals.
+        key = (place.left[-12:], place.right)
+        if key not in kept:
+            kept[key] = write(words, place, manner).text
+        written = kept[key]
+        covering = (s for s in block.spans if s.start <= start and s.end >= end)
+        piece = Piece(written).marked((s.mark, s.value) for s in covering)
+        shift = shifts.get(b, 0)
+        steps.append(Splice(b, start + shift, end + shift, piece))
+        where.append(Range(Position(b, start + shift), Position(b, start + shift + len(written))))
+        shifts[b] = shift + len(written) - (end - start)
+    after = sitting.edited(Edit(tuple(steps)))
+    return after.about(where), written
+
+
+def paste_at(
+    sitting: Sitting, at: Position, pieces: Sequence[tuple[Piece, Format]], block: bool = False
+) -> Wrote:
+    """Put cut or copied pieces in; with the spaces that their neighbours ask for."""
+    document = sitting.document
+    text = document.blocks[at.block].text
+    first, last = pieces[0], pieces[-1]
+    left, right = text[: at.offset], text[at.offset :]
+    many = len(pieces) > 1 or block
+    if many and at.offset in (0, len(text)) and text:
+        index = at.block if at.offset == 0 else at.block + 1
+        blocks = tuple(Block(p.text, p.spans).formatted(f) for p, f in pieces)
+        after = sitting.edited(Edit((AddBlocks(index, blocks),)))
+        end = Position(index + len(pieces) - 1, len(last[0].text))
+        r = Range(Position(index, 0), end)
+        return Wrote(after.about([r]), after.document.text(r), r)
+    lead = " " if left and not left.endswith((" ", "\n", "(", "“", "‘")) else ""
+    if first[0].text[:1] in (" ", ",", ".", ";", ":", "?", "!", ")"):
+        lead = ""
+    tail = " " if right and right[0].isalnum() and not last[0].text.endswith(" ") else ""
+    if len(pieces) == 1:
+        whole = Piece(lead).joined(first[0]).joined(Piece(tail))
+        edit = insert(at, [(whole, first[1])])
+        end = Position(at.block, at.offset + len(lead) + len(first[0].text))
+    else:
+        edit = insert(at, pieces)
+        end = Position(at.block + len(pieces) - 1, len(last[0].text))
+    after = sitting.edited(edit)
+    r = trimmed(after.document, Range(Position(at.block, at.offset + len(lead)), end))
+    return Wrote(after.about([r]), after.document.text(r), r)
+
+
+def relocate(sitting: Sitting, source: Range, at: Position, block: bool) -> Wrote:
+    """Take a range out and put it in at `at`, a place outside it."""
+    pieces = sitting.document.pieces(source)
+    bare = remove(sitting, [source], blocks=block)
+    edit = Edit(bare.pending.steps[len(sitting.pending.steps) :])
+    goal = edit.settled(at)
+    size = len(bare.document.blocks[goal.block].text)
+    goal = Position(goal.block, min(goal.offset, size))
+    return paste_at(bare, goal, pieces, block)

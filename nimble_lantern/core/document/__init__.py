@@ -1,0 +1,1 @@
+"""The document: blocks, marks, positions, edits, units, lines, history."""

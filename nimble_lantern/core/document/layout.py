@@ -1,0 +1,188 @@
+"""Lines: where each block breaks, the same in the core, on the screen and in print."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterator
+from dataclasses import dataclass
+from functools import cached_property
+from itertools import accumulate
+from typing import NamedTuple
+
+from nimble_lantern.core.document.metrics import DEFAULT_FAMILY, width
+from nimble_lantern.core.document.model import Block, Document, Position, Range, Span
+
+INDENT = 36.0
+_HEADING_SCALE = {1: 1.7, 2: 1.4, 3: 1.2}
+_SMALL = 0.7
+_CHUNK = re.compile(r"[^ \n-]*-+(?=\w)|[^ \n]+| +|\n")
+
+
+@dataclass(frozen=True)
+class PageStyle:
+    """Width of the text column and base size, both in CSS pixels, and the base family."""
+
+    column: float = 700.0
+    size: float = 20.0
+    family: str = DEFAULT_FAMILY
+
+
+class Line(NamedTuple):
+    """text[start:end] of a block, `width` pixels wide without trailing spaces."""
+
+    start: int
+    end: int
+    width: float
+
+
+class Face(NamedTuple):
+    """How one run of characters is drawn; `size` in pixels."""
+
+    family: str
+    size: float
+    bold: bool
+    italic: bool
+
+
+def face_of(marks: tuple[Span, ...], block: Block, style: PageStyle) -> Face:
+    """The face that marks and block kind give."""
+    size, family = style.size, style.family
+    if block.kind == "heading":
+        size *= _HEADING_SCALE.get(block.level or 1, 1.0)
+    bold, italic, small = block.kind == "heading", False, False
+    for span in marks:
+        if span.mark == "bold":
+            bold = True
+        elif span.mark == "italic":
+            italic = True
+        elif span.mark in ("subscript", "superscript"):
+            small = True
+        elif span.mark == "font" and span.value:
+            family = span.value
+        elif span.mark == "size" and span.value:
+            # Sizes are points on paper; 12 points are the base size.
+            size = float(span.value) / 12.0 * style.size
+    return Face(family, size * (_SMALL if small else 1.0), bold, italic)
+
+
+def runs(block: Block, start: int, end: int) -> Iterator[tuple[int, int, tuple[Span, ...]]]:
+    """(start, end, marks) of the stretches of [start:end] whose marks stay the same."""
+    edges = {start, end}
+    inside = [s for s in block.spans if s.start < end and s.end > start]
+    for span in inside:
+        edges.update(e for e in (span.start, span.end) if start < e < end)
+    cuts = sorted(edges)
+    for a, b in zip(cuts, cuts[1:], strict=False):
+        yield a, b, tuple(s for s in inside if s.start <= a and s.end >= b)
+
+
+def measure(block: Block, start: int, end: int, style: PageStyle) -> float:
+    """Width in pixels of text[start:end]."""
+    total = 0.0
+    for a, b, marks in runs(block, start, end):
+        face = face_of(marks, block, style)
+        total += width(block.text[a:b], face.family, face.size, face.bold, face.italic)
+    return total
+
+
+def indent(block: Block) -> float:
+    """How far a block's text stands in from the column's left edge, in pixels."""
+    if block.kind == "item":
+        return INDENT * (block.level or 1)
+    return INDENT if block.kind == "quotation" else 0.0
+
+
+def lines_of(block: Block, style: PageStyle) -> tuple[Line, ...]:
+    """The lines of a block, broken at spaces, hyphens and "\\n"; kept with the block."""
+    kept: dict[PageStyle, tuple[Line, ...]] = block.__dict__.setdefault("_lines", {})
+    if style not in kept:
+        kept[style] = tuple(_broken(block, style))
+    return kept[style]
+
+
+def _broken(block: Block, style: PageStyle) -> Iterator[Line]:
+    room = style.column - indent(block)
+    start, used, inked = 0, 0.0, 0.0
+    for match in _CHUNK.finditer(block.text):
+        chunk = match.group()
+        if chunk == "\n":
+            yield Line(start, match.end(), inked)
+            start, used, inked = match.end(), 0.0, 0.0
+            continue
+        size = measure(block, match.start(), match.end(), style)
+        if chunk[0] == " ":
+            used += size
+            continue
+        if used + size > room and match.start() > start:
+            yield Line(start, match.start(), inked)
+            start, used = match.start(), 0.0
+        if size > room:
+            for cut in _pieces(block, match.start(), match.end(), room, style):
+                if cut.end < match.end():
+                    yield cut
+                else:
+                    start, size = cut.start, cut.width
+        used += size
+        inked = used
+    yield Line(start, len(block.text), inked)
+
+
+def _pieces(block: Block, start: int, end: int, room: float, style: PageStyle) -> Iterator[Line]:
+    """One overlong word, cut wherever the room ends."""
+    used = 0.0
+    for index in range(start, end):
+        size = measure(block, index, index + 1, style)
+        if used + size > room and index > start:
+            yield Line(start, index, used)
+            start, used = index, 0.0
+        used += size
+    yield Line(start, end, used)
+
+
+@dataclass(frozen=True)
+class Layout:
+    """All lines of a document, numbered from 1."""
+
+    document: Document
+    style: PageStyle = PageStyle()
+
+    @cached_property
+    def _before(self) -> list[int]:
+        counts = (len(lines_of(b, self.style)) for b in self.document.blocks)
+        return [0, *accumulate(counts)]
+
+    @property
+    def count(self) -> int:
+        return self._before[-1]
+
+    def number(self, p: Position) -> int:
+        """The number of the line that `p` stands on; at a break, the later line."""
+        lines = lines_of(self.document.blocks[p.block], self.style)
+        row = max(i for i, line in enumerate(lines) if line.start <= p.offset)
+        return self._before[p.block] + row + 1
+
+    def line(self, number: int) -> Range | None:
+        """What stands on line `number`, without the break at its end; None beyond the last."""
+        if not 1 <= number <= self.count:
+            return None
+        low, high = 0, len(self.document.blocks) - 1
+        while low < high:
+            middle = (low + high) // 2
+            if self._before[middle + 1] >= number:
+                high = middle
+            else:
+                low = middle + 1
+        block = self.document.blocks[low]
+        line = lines_of(block, self.style)[number - self._before[low] - 1]
+        end = line.start + len(block.text[line.start : line.end].rstrip(" \n"))
+        return Range(Position(low, line.start), Position(low, end))
+
+    def rows(self, first: int, last: int) -> Iterator[tuple[int, int, Line]]:
+        """(line number, block index, line) of lines `first` to `last`."""
+        for number in range(max(1, first), min(last, self.count) + 1):
+            found = self.line(number)
+            if found is None:
+                return
+            block = found.start.block
+            row = number - self._before[block] - 1
+            yield number, block, lines_of(self.document.blocks[block], self.style)[row]

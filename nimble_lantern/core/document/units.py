@@ -1,0 +1,121 @@
+"""Characters, words, sentences, lines, paragraphs and larger units of a document.
+
+Every function answers ranges in document order.
+"""
+
+from __future__ import annotations
+
+from bisect import bisect_left
+from collections.abc import Iterator
+
+from nimble_lantern.core.document.layout import Layout, PageStyle
+from nimble_lantern.core.document.model import Block, Document, Position, Range
+
+PROSE = ("paragraph", "quotation")
+
+
+def block_range(document: Document, b: int) -> Range:
+    return Range(Position(b, 0), Position(b, len(document.blocks[b].text)))
+
+
+def _inside(block: Block, unit: str) -> tuple[tuple[int, int], ...]:
+    if unit == "word":
+        return block.words
+    if unit == "sentence":
+        return block.sentences
+    return tuple((i, i + 1) for i in range(len(block.text)))
+
+
+def in_block(document: Document, b: int, unit: str) -> list[Range]:
+    """The characters, words or sentences of one block."""
+    pairs = _inside(document.blocks[b], unit)
+    return [Range(Position(b, s), Position(b, e)) for s, e in pairs]
+
+
+def _counts(block: Block, unit: str, whole: bool) -> bool:
+    # A heading is no sentence, unless it is all there is or was asked for.
+    return whole or unit != "sentence" or block.kind != "heading"
+
+
+def forward(document: Document, unit: str, start: Position) -> Iterator[Range]:
+    """The units that begin at `start` or later."""
+    for b in range(start.block, len(document.blocks)):
+        for r in in_block(document, b, unit):
+            if r.start >= start:
+                yield r
+
+
+def backward(document: Document, unit: str, end: Position) -> Iterator[Range]:
+    """The units that begin before `end`, the nearest first."""
+    for b in range(end.block, -1, -1):
+        for r in reversed(in_block(document, b, unit)):
+            if r.start < end:
+                yield r
+
+
+def within(document: Document, unit: str, scope: Range) -> Iterator[Range]:
+    """The characters, words or sentences that lie in a range."""
+    headings_only = all(
+        document.blocks[b].kind == "heading"
+        for b in range(scope.start.block, scope.end.block + 1)
+        if document.blocks[b].text
+    )
+    for b in range(scope.start.block, scope.end.block + 1):
+        if not _counts(document.blocks[b], unit, headings_only):
+            continue
+        for r in in_block(document, b, unit):
+            if r.start >= scope.start and r.end <= scope.end:
+                yield r
+
+
+def blocks(document: Document, unit: str, scope: Range) -> list[Range]:
+    """The paragraphs, headings, items, lists or sections that lie in a range."""
+    if unit in ("list", "section"):
+        found = _lists(document) if unit == "list" else _sections(document)
+    else:
+        kinds = {"paragraph": PROSE, "heading": ("heading",), "item": ("item",)}[unit]
+        found = [
+            block_range(document, b)
+            for b in range(scope.start.block, scope.end.block + 1)
+            if document.blocks[b].kind in kinds and document.blocks[b].text.strip()
+        ]
+    return [r for r in found if r.end >= scope.start and r.start <= scope.end]
+
+
+def _lists(document: Document) -> list[Range]:
+    found: list[Range] = []
+    for b, block in enumerate(document.blocks):
+        if block.kind != "item":
+            continue
+        r = block_range(document, b)
+        if found and found[-1].end.block == b - 1:
+            found[-1] = Range(found[-1].start, r.end)
+        else:
+            found.append(r)
+    return found
+
+
+def _sections(document: Document) -> list[Range]:
+    """From each heading up to the next one of its level or above."""
+    heads = [(b, x.level or 1) for b, x in enumerate(document.blocks) if x.kind == "heading"]
+    found = []
+    for k, (b, level) in enumerate(heads):
+        later = (c for c, other in heads[k + 1 :] if other <= level)
+        last = next(later, len(document.blocks)) - 1
+        found.append(Range(Position(b, 0), block_range(document, last).end))
+    return found
+
+
+def lines(document: Document, scope: Range, style: PageStyle) -> list[Range]:
+    """The lines that touch a range; for the whole document, all of them."""
+    layout = Layout(document, style)
+    first, last = layout.number(scope.start), layout.number(scope.end)
+    return [r for n in range(first, last + 1) if (r := layout.line(n))]
+
+
+def at(ranges: list[Range], p: Position) -> int | None:
+    """Index of the range that holds `p`, or that ends at or before it and is nearest."""
+    i = bisect_left(ranges, (p, p))
+    if i < len(ranges) and ranges[i].start == p:
+        return i
+    return i - 1 if i else (0 if ranges else None)

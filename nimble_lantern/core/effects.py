@@ -1,0 +1,48 @@
+"""Effects: what the shell is to do once an utterance is safe; values, so that tests can look."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True, slots=True)
+class NewDocument:
+    name: str | None
+
+
+@dataclass(frozen=True, slots=True)
+class OpenDocument:
+    name: str
+
+
+@dataclass(frozen=True, slots=True)
+class NameDocument:
+    name: str
+
+
+@dataclass(frozen=True, slots=True)
+class ShowShelf:
+    pass
+
+
+@dataclass(frozen=True, slots=True)
+class ShowDesk:
+    pass
+
+
+@dataclass(frozen=True, slots=True)
+class Prompt:
+    """Let the prompter speak the script called `name`; None stops it."""
+
+    name: str | None
+
+
+@dataclass(frozen=True, slots=True)
+class SaveSetting:
+    """A setting that the person changed, to be kept for all documents."""
+
+    name: str
+    value: str
+
+
+Effect = NewDocument | OpenDocument | NameDocument | ShowShelf | ShowDesk | Prompt | SaveSetting

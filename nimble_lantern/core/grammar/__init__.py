@@ -1,0 +1,1 @@
+"""The pattern notation, its matcher, the catalogue of commands, the export for recognisers."""

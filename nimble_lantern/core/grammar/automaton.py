@@ -1,0 +1,199 @@
+"""Patterns compiled to one deterministic automaton a rule, and the matcher that walks them.
+
+An automaton's edges are words and slots.  A slot is filled by another rule's automaton or by a
+terminal, a Python function.  Matching costs the utterance: a word is a dictionary look-up,
+whatever the size of the catalogue; what a rule finds at a place is found once and kept.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Iterator, Sequence
+from dataclasses import dataclass, field
+from typing import Any
+
+from nimble_lantern.core.errors import CatalogueError
+from nimble_lantern.core.grammar import notation
+
+Words = Sequence[str]
+Terminal = Callable[[Words, int], Iterator[tuple[int, Any, int]]]
+"""(words, start) -> (end, value, how many words were free: any word would have done)."""
+Label = str | tuple[str, str | None]
+
+
+@dataclass(frozen=True, slots=True)
+class Production:
+    """One pattern and what to make of its captures."""
+
+    pattern: str
+    build: Callable[..., Any]
+    owner: Any = None
+
+
+@dataclass(slots=True)
+class State:
+    words: dict[str, int] = field(default_factory=dict)
+    slots: list[tuple[str, str | None, int]] = field(default_factory=list)
+    accepts: list[Production] = field(default_factory=list)
+
+
+@dataclass(frozen=True, slots=True)
+class Found:
+    """One reading of words[start:end]; `free` of them were free words."""
+
+    end: int
+    value: Any
+    free: int
+    production: Production | None = None
+
+
+class _Nfa:
+    def __init__(self) -> None:
+        self.edges: list[list[tuple[Label | None, int]]] = [[]]
+        self.accepts: dict[int, Production] = {}
+
+    def state(self) -> int:
+        self.edges.append([])
+        return len(self.edges) - 1
+
+    def add(self, node: notation.Node, start: int) -> int:
+        """Wire `node` in from `start`; where it ends."""
+        match node:
+            case notation.Word(text):
+                end = self.state()
+                self.edges[start].append((text, end))
+                return end
+            case notation.Slot(rule, name):
+                end = self.state()
+                self.edges[start].append(((rule, name), end))
+                return end
+            case notation.Sequence(parts):
+                for part in parts:
+                    start = self.add(part, start)
+                return start
+            case notation.Choice(options):
+                end = self.state()
+                for option in options:
+                    self.edges[self.add(option, start)].append((None, end))
+                return end
+
+    def closure(self, states: frozenset[int]) -> frozenset[int]:
+        found, todo = set(states), list(states)
+        while todo:
+            for label, to in self.edges[todo.pop()]:
+                if label is None and to not in found:
+                    found.add(to)
+                    todo.append(to)
+        return frozenset(found)
+
+
+def compile_rule(productions: Sequence[Production]) -> list[State]:
+    """The subset construction (Rabin and Scott, 1959) over words and slots alike."""
+    nfa = _Nfa()
+    for production in productions:
+        # Each pattern starts in a state of its own, so that groups do not leak into each other.
+        first = nfa.state()
+        nfa.edges[0].append((None, first))
+        nfa.accepts[nfa.add(notation.parse(production.pattern), first)] = production
+    start = nfa.closure(frozenset({0}))
+    numbers, todo, states = {start: 0}, [start], [State()]
+    while todo:
+        subset = todo.pop()
+        state = states[numbers[subset]]
+        moves: dict[Label, set[int]] = {}
+        for n in sorted(subset):
+            if n in nfa.accepts:
+                state.accepts.append(nfa.accepts[n])
+            for label, to in nfa.edges[n]:
+                if label is not None:
+                    moves.setdefault(label, set()).add(to)
+        for label, targets in moves.items():
+            to_set = nfa.closure(frozenset(targets))
+            if to_set not in numbers:
+                numbers[to_set] = len(states)
+                states.append(State())
+                todo.append(to_set)
+            if isinstance(label, str):
+                state.words[label] = numbers[to_set]
+            else:
+                state.slots.append((*label, numbers[to_set]))
+    return states
+
+
+class Grammar:
+    """Rules by name.  Rules are added, then the first match compiles those it needs."""
+
+    def __init__(self) -> None:
+        self.productions: dict[str, list[Production]] = {}
+        self.terminals: dict[str, Terminal] = {}
+        self._compiled: dict[str, list[State]] = {}
+        self._patterns: dict[tuple[str, str], str] = {}
+
+    def add(self, rule: str, pattern: str, build: Callable[..., Any], owner: Any = None) -> None:
+        """Add a pattern to a rule; CatalogueError if it stands there already."""
+        key = (rule, " ".join(pattern.split()))
+        if key in self._patterns:
+            raise CatalogueError(f"The pattern {pattern!r} stands twice in <{rule}>.")
+        self._patterns[key] = pattern
+        notation.parse(pattern)
+        self.productions.setdefault(rule, []).append(Production(pattern, build, owner))
+        self._compiled.pop(rule, None)
+
+    def states(self, rule: str) -> list[State]:
+        if rule not in self._compiled:
+            if rule not in self.productions:
+                raise CatalogueError(f"No rule is called <{rule}>.")
+            self._compiled[rule] = compile_rule(self.productions[rule])
+        return self._compiled[rule]
+
+    def check(self) -> None:
+        """CatalogueError if a pattern names a rule that nobody defined."""
+        for rule in list(self.productions):
+            for state in self.states(rule):
+                for name, _, _ in state.slots:
+                    if name not in self.productions and name not in self.terminals:
+                        raise CatalogueError(f"<{rule}> asks for <{name}>, which nobody defined.")
+
+    def parses(self, rule: str, words: Words) -> list[Found]:
+        """Every reading of all of `words`, fewest free words first."""
+        whole = [f for f in Match(self, words).at(rule, 0) if f.end == len(words)]
+        return sorted(whole, key=lambda f: f.free)
+
+
+class Match:
+    """One utterance's matching: what each rule finds at each place, found once."""
+
+    def __init__(self, grammar: Grammar, words: Words) -> None:
+        self.grammar = grammar
+        self.words = words
+        self._kept: dict[tuple[str, int], list[Found]] = {}
+
+    def at(self, rule: str, start: int) -> list[Found]:
+        key = (rule, start)
+        if key not in self._kept:
+            self._kept[key] = []
+            self._kept[key] = list(self._find(rule, start))
+        return self._kept[key]
+
+    def _find(self, rule: str, start: int) -> Iterator[Found]:
+        terminal = self.grammar.terminals.get(rule)
+        if terminal:
+            for end, value, free in terminal(self.words, start):
+                yield Found(end, value, free)
+            return
+        states, words, size = self.grammar.states(rule), self.words, len(self.words)
+        todo: list[tuple[int, int, tuple[tuple[str, Any], ...], int]] = [(0, start, (), 0)]
+        while todo:
+            number, i, captures, free = todo.pop()
+            state = states[number]
+            for production in state.accepts:
+                value = production.build(**dict(captures))
+                if value is not None:
+                    yield Found(i, value, free, production)
+            if i < size:
+                to = state.words.get(words[i])
+                if to is not None:
+                    todo.append((to, i + 1, captures, free))
+                for name, capture, to in state.slots:
+                    for found in self.at(name, i):
+                        kept = (*captures, (capture, found.value)) if capture else captures
+                        todo.append((to, found.end, kept, free + found.free))

@@ -1,0 +1,52 @@
+"""The slots that no pattern can spell out: numbers and free words."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from typing import Any
+
+from nimble_lantern.core.grammar.automaton import Terminal, Words
+from nimble_lantern.core.writing.cardinals import cardinal, ordinal
+
+_PLURAL_ORDINALS = {"seconds"}
+MOST_WORDS = 40
+
+
+def number(words: Words, i: int) -> Iterator[tuple[int, int, int]]:
+    """A cardinal, "a" or "one" included; every shorter number at its start counts too."""
+    if words[i] in ("a", "an"):
+        yield i + 1, 1, 0
+        return
+    if words[i] == "couple":
+        yield i + (2 if words[i + 1 : i + 2] == ["of"] else 1), 2, 0
+        return
+    found = cardinal(words, i)
+    if found:
+        yield found[1], found[0], 0
+
+
+def position(words: Words, i: int) -> Iterator[tuple[int, int, int]]:
+    """An ordinal: "third" -> 3."""
+    found = ordinal(words, i)
+    if found and words[i] not in _PLURAL_ORDINALS:
+        yield found[1], found[0], 0
+
+
+def free(words: Words, i: int) -> Iterator[tuple[int, tuple[str, ...], int]]:
+    """Any run of words, shortest first."""
+    for j in range(i + 1, min(len(words), i + MOST_WORDS) + 1):
+        yield j, tuple(words[i:j]), j - i
+
+
+def text(words: Words, i: int) -> Iterator[tuple[int, tuple[str, ...], int]]:
+    """All the words that are left, to be written; however many."""
+    yield len(words), tuple(words[i:]), len(words) - i
+
+
+TERMINALS: dict[str, Terminal] = {
+    "number": number,
+    "position": position,
+    "words": free,
+    "text": text,
+}
+Value = Any

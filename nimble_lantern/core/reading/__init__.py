@@ -1,0 +1,1 @@
+"""What an utterance is: text, command, both, or unclear."""

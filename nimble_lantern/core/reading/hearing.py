@@ -1,0 +1,98 @@
+"""What an engine delivers for one stretch of speech."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterable
+from dataclasses import dataclass
+
+SHORT_PAUSE = 0.4
+CUT = 0.25
+"""Seconds of silence inside an utterance from which a command may begin or end."""
+
+
+@dataclass(frozen=True, slots=True)
+class HeardWord:
+    """A word with its start and end in seconds of the stream and its posterior, 0 to 1."""
+
+    text: str
+    start: float = 0.0
+    end: float = 0.0
+    confidence: float = 1.0
+
+
+@dataclass(frozen=True, slots=True)
+class Hypothesis:
+    """One ranked guess at the words; `score` is its acoustic log score a frame."""
+
+    words: tuple[HeardWord, ...]
+    score: float = 0.0
+
+    @property
+    def text(self) -> str:
+        return " ".join(w.text for w in self.words)
+
+    def phrases(self) -> tuple[tuple[str, ...], ...]:
+        """The words, cut at the pauses."""
+        found: list[list[str]] = []
+        last: HeardWord | None = None
+        for word in self.words:
+            if last is None or word.start - last.end >= CUT:
+                found.append([])
+            found[-1].append(word.text)
+            last = word
+        return tuple(tuple(p) for p in found)
+
+
+@dataclass(frozen=True, slots=True)
+class Hearing:
+    """Hypotheses, the likeliest first; perhaps what the command grammar made of the same sound.
+
+    `margin` is the command's acoustic log score a frame less the dictation's, and None where
+    there was no sound to score.  `pause` is the silence before, in seconds.
+    """
+
+    hypotheses: tuple[Hypothesis, ...]
+    command: Hypothesis | None = None
+    margin: float | None = None
+    pause: float = 0.0
+    source: str = "script"
+
+    @property
+    def text(self) -> str:
+        """The words of the best hypothesis, with " ... " at the pauses."""
+        if not self.hypotheses:
+            return ""
+        return " ... ".join(" ".join(p) for p in self.hypotheses[0].phrases())
+
+
+_PAUSE = re.compile(r"\(pause\s+(\d+(?:\.\d+)?)\)")
+_WORD_SECONDS = 0.3
+
+
+def from_line(line: str, pause: float = 0.0, source: str = "script") -> Hearing:
+    """A script's line as a Hearing: words of a third of a second, " ... " a short pause."""
+    words: list[HeardWord] = []
+    now = 0.0
+    for token in line.lower().replace("’", "'").split():
+        if token in ("...", "…"):
+            now += SHORT_PAUSE
+            continue
+        words.append(HeardWord(token, now, now + _WORD_SECONDS))
+        now += _WORD_SECONDS
+    return Hearing((Hypothesis(tuple(words)),), pause=pause, source=source)
+
+
+def from_lines(lines: Iterable[str]) -> Iterable[Hearing]:
+    """A script's lines as Hearings; comments and blank lines left out, pauses kept."""
+    pause = 0.0
+    for line in lines:
+        bare = line.strip()
+        if not bare or bare.startswith("#"):
+            continue
+        found = _PAUSE.fullmatch(bare)
+        if found:
+            pause += float(found[1])
+            continue
+        yield from_line(bare, pause)
+        pause = 0.0

@@ -1,0 +1,165 @@
+"""Text or command: from what parses, what exists, and where the pauses are."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+from typing import Any
+
+from nimble_lantern.core.commands import CATALOGUE
+from nimble_lantern.core.commands.choosing import ONLY_WHILE_CHOOSING
+from nimble_lantern.core.commands.documents import Name, look_up
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.model import (
+    Enclosed,
+    Marked,
+    Places,
+    Reach,
+    That,
+    Through,
+    Units,
+    Words,
+)
+from nimble_lantern.core.targets.resolve import Missing, resolve
+
+_TARGETS = (That, Units, Words, Through, Reach, Enclosed, Marked)
+# After one of these a sentence is not over, so what follows is not a command.
+_UNFINISHED = frozenset(
+    "a an the this these those my your his her its our their and or but nor to of in on at by for"
+    " from with into onto than as if when while because that who which is are was were be been"
+    " will would can could shall should may might must do does did has have had not please"
+    " i you we they he she let us could never always just also said says called".split()
+)
+_MARK_ENDS = (("full", "stop"), ("question", "mark"), ("exclamation", "mark"), ("period",))
+_MOST_WORDS_OF_A_SLIP = 6
+
+
+@dataclass(frozen=True, slots=True)
+class Verdict:
+    """How a stretch of words is read.
+
+    `kind`: text, command, refused (a command that cannot be done) or unclear (almost one).
+    """
+
+    kind: str
+    parse: Parse | None = None
+    args: dict[str, Any] | None = None
+    refusal: Refusal | None = None
+    slot: str = ""
+
+
+TEXT = Verdict("text")
+
+
+def judge(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
+    """How `words` are read; `whole` if they are all of the utterance."""
+    parses = [p for p in CATALOGUE.parses(words) if _fits(sitting, p)]
+    if not parses:
+        return TEXT
+    best: tuple[tuple[int, int, int], Verdict] | None = None
+    refused: Verdict | None = None
+    missed: list[Verdict] = []
+    known: dict[Any, Any] = {}
+    for parse in parses:
+        verdict = _resolved(sitting, parse, known)
+        if verdict.kind == "command":
+            if parse.free == 0:
+                return verdict
+            key = (_nearness(verdict), -_target_words(parse), parse.free)
+            if best is None or key < best[0]:
+                best = key, verdict
+        elif isinstance(verdict.refusal, Missing):
+            missed.append(verdict)
+        elif refused is None and parse.free == 0:
+            refused = verdict
+    if best:
+        return best[1]
+    if refused and whole:
+        return refused
+    return _slip(missed, words) if whole else TEXT
+
+
+def _fits(sitting: Sitting, parse: Parse) -> bool:
+    name = parse.command.name
+    if name in ONLY_WHILE_CHOOSING:
+        return sitting.question is not None
+    return True
+
+
+def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any]) -> Verdict:
+    """A parse with its targets looked up."""
+    args: dict[str, Any] = {}
+    for slot, value in parse.args.items():
+        if isinstance(value, _TARGETS):
+            if value not in known:
+                known[value] = resolve(value, sitting)
+            found = known[value]
+            if isinstance(found, Refusal):
+                return Verdict("refused", parse, parse.args, found, slot)
+            args[slot] = found
+        elif isinstance(value, Name):
+            name = look_up(value, sitting)
+            if name is None:
+                missing = Missing(f"Nothing is called “{' '.join(value.words)}”.")
+                return Verdict("refused", parse, parse.args, missing, slot)
+            args[slot] = name
+        else:
+            args[slot] = value
+    return Verdict("command", parse, args)
+
+
+def _nearness(verdict: Verdict) -> int:
+    assert verdict.args is not None
+    return sum(1 for v in verdict.args.values() if isinstance(v, Places) and v.near)
+
+
+def _target_words(parse: Parse) -> int:
+    return sum(len(v.words) for v in parse.args.values() if isinstance(v, Words))
+
+
+def _slip(missed: list[Verdict], words: Sequence[str]) -> Verdict:
+    """Almost a command: its words are not in the text, but some like them are."""
+    if len(words) > _MOST_WORDS_OF_A_SLIP:
+        return TEXT
+    close = [
+        v for v in missed if isinstance(v.refusal, Missing) and v.refusal.near and _names_words(v)
+    ]
+    if not close:
+        return TEXT
+
+    def likeness(verdict: Verdict) -> float:
+        assert isinstance(verdict.refusal, Missing)
+        return verdict.refusal.near[0].likeness
+
+    best = max(close, key=likeness)
+    return Verdict("unclear", best.parse, best.args, best.refusal, best.slot)
+
+
+def _names_words(verdict: Verdict) -> bool:
+    return verdict.args is not None and isinstance(verdict.args.get(verdict.slot), Words)
+
+
+def stretches(phrases: Sequence[Sequence[str]]) -> list[tuple[str, ...]]:
+    """The phrases of an utterance, cut further where a spoken stop ends a sentence."""
+    found: list[tuple[str, ...]] = []
+    for phrase in phrases:
+        start = 0
+        for i in range(1, len(phrase)):
+            ended = any(tuple(phrase[max(start, i - len(m)) : i]) == m for m in _MARK_ENDS)
+            if ended and i - start > 2:
+                found.append(tuple(phrase[start:i]))
+                start = i
+        found.append(tuple(phrase[start:]))
+    return [f for f in found if f]
+
+
+def commands_first(count: int, start: int) -> Iterator[int]:
+    """Where a command that begins at stretch `start` may end, the longest first."""
+    return iter(range(count, start, -1))
+
+
+def may_follow(text: Sequence[str]) -> bool:
+    """Whether a command may come right after this text in one breath."""
+    return not text or text[-1] not in _UNFINISHED

@@ -1,0 +1,165 @@
+"""The sitting: the whole state of one person at one document."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass, field, replace
+from typing import Any
+
+from nimble_lantern.core.document.edits import Edit, Side
+from nimble_lantern.core.document.history import History, Version
+from nimble_lantern.core.document.layout import PageStyle
+from nimble_lantern.core.document.model import Document, Format, Piece, Position, Range
+from nimble_lantern.core.effects import Effect
+from nimble_lantern.core.writing.capitals import DocumentNames
+from nimble_lantern.core.writing.writer import Choice
+
+Marks = tuple[tuple[str, str | None], ...]
+
+
+SETTING_CHOICES = {
+    "auto_punctuation": ("on", "off"),
+    "dialect": ("british", "american"),
+    "numbers": ("editor", "digits", "words"),
+    "masking": ("on", "off"),
+}
+
+
+@dataclass(frozen=True, slots=True)
+class Settings:
+    """What a person may set, by voice or from outside; names as in the command line."""
+
+    auto_punctuation: bool = False
+    dialect: str = "british"
+    numbers: str = "editor"
+    masking: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Question:
+    """A command that waits for the speaker to pick one of several readings."""
+
+    command: str
+    args: dict[str, Any]
+    slot: str
+    options: tuple[Any, ...]
+    labels: tuple[str, ...]
+    asked: str
+
+
+@dataclass(frozen=True, slots=True)
+class Entry:
+    """One line of the trail."""
+
+    number: int
+    heard: str
+    read_as: str
+    command: str | None
+    summary: str
+    version: Version | None = None  # what the text was right after it
+    made: bool = False  # whether this utterance made that version
+
+
+@dataclass(frozen=True, slots=True)
+class WrittenChoice:
+    """A number or mark just written, where it stands and how else it could be written."""
+
+    range: Range
+    choice: Choice
+
+
+@dataclass(frozen=True)
+class Sitting:
+    """Document, caret, selection and all that goes with them.  Changed only by `advance`."""
+
+    document: Document = field(default_factory=Document)
+    caret: Position = Position(0, 0)
+    selection: Range | None = None
+    fresh: bool = False  # the next words replace the selection
+    insertion: Position | None = None  # the next words go here, once
+    that: tuple[Range, ...] = ()
+    wrote: Position | None = None  # where writing stopped
+    typing: Marks = ()
+    capitals: str = "none"
+    lamp: str = "lit"  # lit, low, out
+    attention: str = "all"  # all, commands, text
+    question: Question | None = None
+    clipboard: tuple[tuple[Piece, Format], ...] = ()
+    choices: tuple[WrittenChoice, ...] = ()
+    settings: Settings = field(default_factory=Settings)
+    history: History = field(default_factory=History)
+    trail: tuple[Entry, ...] = ()
+    number: int = 0
+    title: str = "Untitled"
+    shelf: tuple[str, ...] = ()
+    scripts: tuple[str, ...] = ()
+    style: PageStyle = field(default_factory=PageStyle)
+    pending: Edit = field(default_factory=Edit)
+    pending_inverse: Edit = field(default_factory=Edit)
+    overturned: tuple[tuple[str, str], ...] = ()  # (words, how they are to be read)
+    last: Any = None
+    names: DocumentNames = field(default_factory=DocumentNames, compare=False, repr=False)
+
+    @property
+    def mode(self) -> str:
+        """writing, choosing, or resting."""
+        if self.lamp != "lit":
+            return "resting"
+        return "choosing" if self.question else "writing"
+
+    @property
+    def writing_place(self) -> Position:
+        """Where the next dictated words go."""
+        if self.selection and self.fresh:
+            return self.selection.start
+        return self.insertion if self.insertion is not None else self.caret
+
+    def edited(self, edit: Edit) -> Sitting:
+        """This sitting after an edit; every position in it moves along."""
+        if not edit:
+            return self
+        document = edit.apply(self.document)
+        inverse = edit.inverse(self.document)
+
+        def settled(p: Position, side: Side = Side.AFTER) -> Position:
+            found = edit.settled(p, side)
+            return Position(
+                found.block, min(found.offset, len(document.blocks[found.block].text))
+            )
+
+        moved = tuple(m for r in self.that if (m := edit.moved_range(r)))
+        choices = tuple(
+            WrittenChoice(m, c.choice) for c in self.choices if (m := edit.moved_range(c.range))
+        )
+        selection = edit.moved_range(self.selection) if self.selection else None
+        return replace(
+            self,
+            document=document,
+            caret=settled(self.caret),
+            selection=selection,
+            fresh=self.fresh and selection is not None,
+            insertion=settled(self.insertion) if self.insertion is not None else None,
+            that=moved,
+            wrote=settled(self.wrote) if self.wrote is not None else None,
+            choices=choices,
+            pending=self.pending.then(edit),
+            pending_inverse=inverse.then(self.pending_inverse),
+        )
+
+    def about(self, ranges: Iterable[Range]) -> Sitting:
+        """With `that` on these ranges, and no selection left to be replaced."""
+        kept = tuple(r for r in ranges if not r.empty)
+        return replace(self, that=kept, selection=None, fresh=False)
+
+    def placed(self, caret: Position) -> Sitting:
+        """With the writing place moved, and nothing selected."""
+        return replace(self, caret=caret, selection=None, fresh=False, insertion=None, that=())
+
+
+@dataclass(frozen=True, slots=True)
+class Done:
+    """What a command's handler answers: the next state, one line about it, effects."""
+
+    sitting: Sitting
+    summary: str
+    effects: tuple[Effect, ...] = ()

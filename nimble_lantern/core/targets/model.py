@@ -1,0 +1,107 @@
+"""Targets as values: what the words of a target mean, before anyone looks at the document."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from enum import Enum
+
+from nimble_lantern.core.document.model import Range
+
+
+class Unit(Enum):
+    CHARACTER = "character"
+    WORD = "word"
+    SENTENCE = "sentence"
+    LINE = "line"
+    PARAGRAPH = "paragraph"
+    HEADING = "heading"
+    ITEM = "item"
+    LIST = "list"
+    SECTION = "section"
+    DOCUMENT = "document"
+
+
+class Order(Enum):
+    THIS = "this"
+    FIRST = "first"
+    LAST = "last"
+    NEXT = "next"
+    PREVIOUS = "previous"
+    NEAREST = "nearest"
+    NTH = "nth"
+    FROM_END = "nth from the end"
+    EVERY = "every"
+
+
+@dataclass(frozen=True, slots=True)
+class That:
+    """The selection; else what the last utterance wrote or changed."""
+
+
+@dataclass(frozen=True, slots=True)
+class Units:
+    """`count` units by order; for NTH from number `n` on; within `of`, or the document."""
+
+    unit: Unit
+    order: Order
+    count: int = 1
+    n: int = 1
+    of: Target | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Words:
+    """Words that stand in the document; with no order, wherever they stand."""
+
+    words: tuple[str, ...]
+    order: Order | None = None
+    n: int = 1
+    of: Target | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Through:
+    """From the start of one target to the end of another that comes after it."""
+
+    first: Target
+    last: Target
+
+
+@dataclass(frozen=True, slots=True)
+class Reach:
+    """From the caret to the start (or end) of the unit it stands in, or of a target."""
+
+    unit: Unit | None
+    forward: bool
+    goal: Target | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Enclosed:
+    """What stands between a pair of marks: "the quoted words", "between the brackets"."""
+
+    pair: str
+
+
+@dataclass(frozen=True, slots=True)
+class Marked:
+    """Everything that carries a mark: "everything bold"."""
+
+    mark: str
+
+
+Target = That | Units | Words | Through | Reach | Enclosed | Marked
+
+
+@dataclass(frozen=True, slots=True)
+class Places:
+    """Where a target stands.  With `ask`, one of the ranges is meant and nobody said which."""
+
+    ranges: tuple[Range, ...]
+    ask: bool = False
+    unit: Unit | None = None
+    near: str | None = None  # what was taken, where it is not quite what was heard
+
+    @property
+    def first(self) -> Range:
+        return self.ranges[0]

@@ -1,0 +1,378 @@
+"""Targets to ranges.  What cannot be found is a Refusal; what was misheard is a Missing."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass, replace
+from itertools import islice
+from typing import Protocol
+
+from nimble_lantern.core.document import units
+from nimble_lantern.core.document.layout import Layout, PageStyle
+from nimble_lantern.core.document.model import Document, Position, Range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.targets import words as spoken
+from nimble_lantern.core.targets.model import (
+    Enclosed,
+    Marked,
+    Order,
+    Places,
+    Reach,
+    Target,
+    That,
+    Through,
+    Unit,
+    Units,
+    Words,
+)
+from nimble_lantern.core.writing.cardinals import in_words, ordinal_in_words
+
+SURE = 86.0
+_PAIRS = {
+    "quotes": ("“‘\"", "”’\""),
+    "brackets": ("(", ")"),
+    "square": ("[", "]"),
+    "braces": ("{", "}"),
+}
+
+
+class View(Protocol):
+    """What a target is resolved against."""
+
+    @property
+    def document(self) -> Document: ...
+    @property
+    def caret(self) -> Position: ...
+    @property
+    def selection(self) -> Range | None: ...
+    @property
+    def that(self) -> tuple[Range, ...]: ...
+    @property
+    def style(self) -> PageStyle: ...
+
+
+@dataclass(frozen=True, slots=True)
+class Missing(Refusal):
+    """No such words stand in the document; `near` are those that come close."""
+
+    words: tuple[str, ...] = ()
+    near: tuple[spoken.Near, ...] = ()
+
+
+Answer = Places | Refusal
+
+
+def resolve(target: Target, view: View) -> Answer:
+    """Where a target stands."""
+    match target:
+        case That():
+            return _that(view)
+        case Units():
+            found = _units(target, view)
+            return replace(found, unit=target.unit) if isinstance(found, Places) else found
+        case Words():
+            return _words(target, view)
+        case Through():
+            return _through(target, view)
+        case Reach():
+            return _reach(target, view)
+        case Enclosed():
+            return _enclosed(target, view)
+        case Marked():
+            return _marked(target, view)
+
+
+def _that(view: View) -> Answer:
+    if view.selection and not view.selection.empty:
+        return Places((view.selection,))
+    if view.that:
+        return Places(view.that)
+    return Refusal(
+        "Nothing is selected and nothing was just written.", "", "Say which words you mean."
+    )
+
+
+def _joined(ranges: Sequence[Range]) -> Range:
+    return Range(ranges[0].start, ranges[-1].end)
+
+
+def _reference(view: View) -> Range:
+    return view.selection or Range(view.caret, view.caret)
+
+
+def _no_such(target: Units, have: int) -> Refusal:
+    name = target.unit.value
+    count = f"There {'is' if have == 1 else 'are'} {in_words(have) if have else 'no'} {name}"
+    count += "" if have == 1 else "s"
+    wanted = ordinal_in_words(target.n) if target.order is Order.NTH else target.order.value
+    return Refusal(f"There is no {wanted} {name}.", f"{count} here." if have else "", "")
+
+
+def _units(target: Units, view: View) -> Answer:
+    if target.unit is Unit.DOCUMENT:
+        return Places((view.document.whole,))
+    if target.of is not None:
+        return _nested(target, view)
+    match target.unit:
+        case Unit.CHARACTER | Unit.WORD | Unit.SENTENCE:
+            return _flowing(target, view)
+        case Unit.LINE:
+            return _lines(target, view)
+    return _blocks(target, view)
+
+
+def _nested(target: Units, view: View) -> Answer:
+    assert target.of is not None
+    outer = resolve(target.of, view)
+    if isinstance(outer, Refusal):
+        return outer
+    found: list[Range] = []
+    have = 0
+    for scope in outer.ranges:
+        inner = _all_within(target.unit, view, scope)
+        have = max(have, len(inner))
+        found += _picked(target, inner)
+    if not found:
+        return _no_such(target, have)
+    return Places(tuple(found), ask=outer.ask, near=outer.near)
+
+
+def _all_within(unit: Unit, view: View, scope: Range) -> list[Range]:
+    if unit in (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE):
+        return list(units.within(view.document, unit.value, scope))
+    if unit is Unit.LINE:
+        return units.lines(view.document, scope, view.style)
+    return units.blocks(view.document, unit.value, scope)
+
+
+def _picked(target: Units, found: Sequence[Range]) -> list[Range]:
+    """The ranges that order and count pick out of those in scope."""
+    n, count = target.n, target.count
+    match target.order:
+        case Order.EVERY:
+            return list(found)
+        case Order.NTH:
+            chosen = found[n - 1 : n - 1 + count] if n > 0 else []
+            chosen = chosen if len(chosen) == count else []
+        case Order.FROM_END:
+            chosen = found[len(found) - n : len(found) - n + count] if 0 < n <= len(found) else []
+        case Order.LAST | Order.PREVIOUS:
+            chosen = found[-count:]
+        case _:
+            chosen = found[:count]
+    return [_joined(chosen)] if chosen else []
+
+
+def _flowing(target: Units, view: View) -> Answer:
+    """Characters, words and sentences: counted from the caret, or through the document."""
+    document, unit, here = view.document, target.unit.value, _reference(view)
+    chosen: list[Range] = []
+    match target.order:
+        case Order.LAST:
+            back = units.backward(document, unit, view.caret)
+            chosen = list(islice(back, target.count))[::-1]
+            if not chosen:
+                chosen = list(islice(units.backward(document, unit, document.end), target.count))
+                chosen.reverse()
+        case Order.PREVIOUS:
+            back = units.backward(document, unit, here.start)
+            chosen = list(islice((r for r in back if r.end <= here.start), target.count))[::-1]
+        case Order.NEXT:
+            chosen = list(islice(units.forward(document, unit, here.end), target.count))
+        case Order.THIS:
+            chosen = _holding(document, unit, here)
+        case _:
+            every = units.within(document, unit, document.whole)
+            if target.order in (Order.NTH, Order.FIRST):
+                every = islice(every, target.n - 1 + target.count)
+            found = list(every)
+            picked = _picked(target, found)
+            return Places(tuple(picked)) if picked else _no_such(target, len(found))
+    if not chosen:
+        return _no_such(target, 0)
+    return Places((_joined(chosen),))
+
+
+def _holding(document: Document, unit: str, here: Range) -> list[Range]:
+    inside = units.in_block(document, here.start.block, unit)
+    i = units.at(inside, here.start)
+    if i is None:
+        return []
+    last = i
+    while last + 1 < len(inside) and inside[last + 1].start < here.end:
+        last += 1
+    return inside[i : last + 1]
+
+
+def _lines(target: Units, view: View) -> Answer:
+    layout, here = Layout(view.document, view.style), _reference(view)
+    count, now = target.count, layout.number(view.caret)
+    match target.order:
+        case Order.LAST:
+            line = layout.line(now)
+            at_start = line and line.start == view.caret != line.end
+            last = now - 1 if at_start and now > 1 else now
+            first = max(1, last - count + 1)
+        case Order.PREVIOUS:
+            last = layout.number(here.start) - 1
+            first = max(1, last - count + 1)
+        case Order.NEXT:
+            first = layout.number(here.end) + 1
+            last = min(layout.count, first + count - 1)
+        case Order.THIS:
+            first, last = layout.number(here.start), layout.number(here.end)
+        case Order.NTH:
+            first, last = target.n, target.n + count - 1
+        case Order.FIRST:
+            first, last = 1, count
+        case Order.FROM_END:
+            first = layout.count - target.n + 1
+            last = first + count - 1
+        case _:
+            found = [r for n in range(1, layout.count + 1) if (r := layout.line(n))]
+            return Places(tuple(found))
+    a, b = layout.line(first), layout.line(last)
+    if not a or not b:
+        return _no_such(target, layout.count)
+    return Places((Range(a.start, b.end),))
+
+
+def _blocks(target: Units, view: View) -> Answer:
+    document, unit, here = view.document, target.unit.value, _reference(view)
+    found = units.blocks(document, unit, document.whole)
+    first, last = here.start.block, here.end.block
+    match target.order:
+        case Order.THIS if target.unit is Unit.PARAGRAPH:
+            joined = units.block_range(document, first).start, units.block_range(document, last).end
+            return Places((Range(*joined),))
+        case Order.THIS:
+            holding = [r for r in found if r.start.block <= first <= r.end.block]
+            before = [r for r in found if r.end.block < first]
+            chosen = holding[-1:] or before[-1:] or found[:1]
+        case Order.NEXT:
+            chosen = [r for r in found if r.start.block > last][: target.count]
+        case Order.PREVIOUS:
+            chosen = [r for r in found if r.end.block < first][-target.count :]
+        case _:
+            picked = _picked(target, found)
+            return Places(tuple(picked)) if picked else _no_such(target, len(found))
+    return Places((_joined(chosen),)) if chosen else _no_such(target, len(found))
+
+
+def _words(target: Words, view: View) -> Answer:
+    scopes: Iterable[Range | None] = (None,)
+    if target.of is not None:
+        outer = resolve(target.of, view)
+        if isinstance(outer, Refusal):
+            return outer
+        scopes = outer.ranges
+    found = [r for s in scopes for r in spoken.places(view.document, target.words, s)]
+    taken: str | None = None
+    if not found:
+        close = spoken.near(view.document, target.words, view.caret) if target.of is None else []
+        if not close or close[0].likeness < SURE or close[1:2] and close[1].likeness >= SURE:
+            return _missing(target.words, close)
+        taken = close[0].text
+        found = spoken.places(view.document, taken.split()) or [close[0].range]
+    picked = _one_of(target, found, view)
+    if picked is None:
+        return Refusal(f"“{' '.join(target.words)}” stands here {in_words(len(found))} times.")
+    return Places(tuple(picked), ask=len(picked) > 1 and target.order is None, near=taken)
+
+
+def _missing(words: tuple[str, ...], close: list[spoken.Near]) -> Missing:
+    what = f"I heard “{' '.join(words)}”."
+    hint = f"Did you mean “{close[0].text}”?" if close else ""
+    return Missing(what, "No such words are in this text.", hint, words, tuple(close))
+
+
+def _one_of(target: Words, found: list[Range], view: View) -> list[Range] | None:
+    here = _reference(view)
+    match target.order:
+        case None | Order.EVERY:
+            return found
+        case Order.FIRST:
+            return found[:1]
+        case Order.LAST:
+            return [r for r in found if r.start < view.caret][-1:] or found[-1:]
+        case Order.PREVIOUS:
+            return [r for r in found if r.end <= here.start][-1:] or None
+        case Order.NEXT:
+            return [r for r in found if r.start >= here.end][:1] or None
+        case Order.NEAREST:
+            return [min(found, key=lambda r: _distance(r, view.caret))]
+    return found[target.n - 1 : target.n] or None
+
+
+def _distance(r: Range, p: Position) -> tuple[int, int]:
+    return abs(r.start.block - p.block), abs(r.start.offset - p.offset)
+
+
+def _through(target: Through, view: View) -> Answer:
+    firsts, lasts = resolve(target.first, view), resolve(target.last, view)
+    for end in (firsts, lasts):
+        if isinstance(end, Refusal):
+            return end
+    assert isinstance(firsts, Places) and isinstance(lasts, Places)
+    tightest: dict[Position, Range] = {}
+    for a in firsts.ranges:
+        after = next((b for b in lasts.ranges if b.start >= a.end or b == a), None)
+        if after is not None:
+            tightest[after.end] = Range(a.start, after.end)
+    if not tightest:
+        return Refusal("The end that you named does not come after the start.")
+    found = tuple(tightest.values())
+    return Places(found, ask=len(found) > 1, near=firsts.near or lasts.near)
+
+
+def _reach(target: Reach, view: View) -> Answer:
+    document, caret = view.document, view.caret
+    if target.goal is not None:
+        goal = resolve(target.goal, view)
+        if isinstance(goal, Refusal):
+            return goal
+        after = [r for r in goal.ranges if r.end > caret]
+        if not after:
+            return Refusal("Those words do not come after the writing place.")
+        return Places((Range(caret, after[0].end),), near=goal.near)
+    assert target.unit is not None
+    around = resolve(Units(target.unit, Order.THIS), view)
+    if isinstance(around, Refusal):
+        return around
+    r = around.first
+    found = Range(caret, max(caret, r.end)) if target.forward else Range(min(caret, r.start), caret)
+    if found.empty:
+        side = "end" if target.forward else "start"
+        return Refusal(f"The writing place is at the {side} already.")
+    return Places((found,))
+
+
+def _enclosed(target: Enclosed, view: View) -> Answer:
+    openers, closers = _PAIRS[target.pair]
+    found: list[Range] = []
+    for b, block in enumerate(view.document.blocks):
+        start: int | None = None
+        for i, c in enumerate(block.text):
+            if c in openers and start is None and (i == 0 or not block.text[i - 1].isalnum()):
+                start = i + 1
+            elif c in closers and start is not None and i >= start:
+                after = block.text[i + 1 : i + 2]
+                if c != "’" or not after.isalnum():
+                    found.append(Range(Position(b, start), Position(b, i)))
+                    start = None
+    if not found:
+        return Refusal(f"Nothing stands between {target.pair} here.")
+    holding = [r for r in found if r.start <= view.caret <= r.end]
+    return Places(tuple(holding or found), ask=len(holding or found) > 1)
+
+
+def _marked(target: Marked, view: View) -> Answer:
+    found = tuple(
+        Range(Position(b, s.start), Position(b, s.end))
+        for b, block in enumerate(view.document.blocks)
+        for s in block.spans
+        if s.mark == target.mark
+    )
+    if not found:
+        return Refusal(f"Nothing here is {target.mark}.")
+    return Places(found)

@@ -1,0 +1,297 @@
+"""How people name targets: one rule, shared by every verb."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
+from nimble_lantern.core.targets.model import (
+    Enclosed,
+    Marked,
+    Order,
+    Reach,
+    Target,
+    That,
+    Through,
+    Unit,
+    Units,
+    Words,
+)
+
+CATALOGUE.table(
+    "unit",
+    {
+        "(character | letter)": Unit.CHARACTER,
+        "word": Unit.WORD,
+        "sentence": Unit.SENTENCE,
+        "line": Unit.LINE,
+        "paragraph": Unit.PARAGRAPH,
+        "heading": Unit.HEADING,
+        "([list] item | bullet [point])": Unit.ITEM,
+        "list": Unit.LIST,
+        "section": Unit.SECTION,
+        "(document | text)": Unit.DOCUMENT,
+    },
+)
+CATALOGUE.table(
+    "units",
+    {
+        "(characters | letters)": Unit.CHARACTER,
+        "words": Unit.WORD,
+        "sentences": Unit.SENTENCE,
+        "lines": Unit.LINE,
+        "paragraphs": Unit.PARAGRAPH,
+        "headings": Unit.HEADING,
+        "([list] items | bullets | bullet points)": Unit.ITEM,
+        "sections": Unit.SECTION,
+    },
+)
+CATALOGUE.table("back", {"(last | final | latest)": Order.LAST, "previous": Order.PREVIOUS})
+CATALOGUE.table("ahead", {"(next | following)": Order.NEXT, "first": Order.FIRST})
+
+
+@rule("order", "{way:back}", "{way:ahead}")
+def _order(way: Order) -> Order:
+    return way
+
+
+@rule("counted", "{number} {units}", "{number} {units:unit}", "few {units}")
+def _counted(units: Unit, number: int = 3) -> tuple[int, Unit]:
+    return number, units
+
+
+@rule("part", "[the] {order} {unit}")
+def _part(order: Order, unit: Unit) -> Units:
+    return Units(unit, order)
+
+
+@rule("part", "[the] {order} {counted}")
+def _parts(order: Order, counted: tuple[int, Unit]) -> Units | None:
+    count, unit = counted
+    return Units(unit, order, count) if count > 0 else None
+
+
+@rule("part", "[the] {position} {unit}")
+def _nth(position: int, unit: Unit) -> Units:
+    return Units(unit, Order.NTH, 1, position)
+
+
+@rule("part", "[the] {position} (from last | last) {unit}", "[the] {position} {unit} from the end")
+def _from_end(position: int, unit: Unit) -> Units:
+    return Units(unit, Order.FROM_END, 1, position)
+
+
+@rule("part", "[the] last but one {unit}", "[the] (penultimate | next to last) {unit}")
+def _penultimate(unit: Unit) -> Units:
+    return Units(unit, Order.FROM_END, 1, 2)
+
+
+@rule("part", "{unit} [number] {number}")
+def _numbered(unit: Unit, number: int) -> Units | None:
+    return Units(unit, Order.NTH, 1, number) if unit is not Unit.DOCUMENT else None
+
+
+@rule(
+    "part",
+    "{units} {a:number} (to | through | until) {b:number}",
+    "{units:unit} {a:number} (to | through | until) {units:unit} {b:number}",
+    "{units} {a:number} and {b:number}",
+)
+def _span_of_units(units: Unit, a: int, b: int) -> Units | None:
+    return Units(units, Order.NTH, b - a + 1, a) if 0 < a < b else None
+
+
+@rule("part", "[the] {a:position} (to | through) [the] {b:position} {unit}")
+def _ordinal_span(a: int, b: int, unit: Unit) -> Units | None:
+    return Units(unit, Order.NTH, b - a + 1, a) if 0 < a < b else None
+
+
+@rule("part", "[the] {a:position} and [the] {b:position} {unit}")
+@rule("part", "[the] {a:position} and [the] {b:position} {unit:units}")
+def _ordinal_pair(a: int, b: int, unit: Unit) -> Units | None:
+    return Units(unit, Order.NTH, 2, a) if b == a + 1 else None
+
+
+@rule("part", "(this | that | the current | the present) {unit}", "the whole {unit}")
+def _this(unit: Unit) -> Units:
+    return Units(unit, Order.THIS)
+
+
+@rule("part", "the [whole] {unit}", "[the] whole {unit}")
+def _the(unit: Unit) -> Units | None:
+    return Units(unit, Order.THIS) if unit not in (Unit.CHARACTER, Unit.WORD) else None
+
+
+@rule("part", "the [main] title")
+def _title() -> Units:
+    return Units(Unit.HEADING, Order.FIRST)
+
+
+@rule("part", "(every | each | any) {unit}", "all [[of] the] {unit:units}", "both {unit:units}")
+def _every(unit: Unit) -> Units:
+    return Units(unit, Order.EVERY)
+
+
+@rule("target", "{part}", "{part:nested}", "{part:everything}", "{part:reach}")
+def _target(part: Target) -> Target:
+    return part
+
+
+@rule("nested", "{part} (of | in | on | from) {of:scope}")
+def _nested(part: Units, of: Target) -> Units | None:
+    return Units(part.unit, part.order, part.count, part.n, of)
+
+
+@rule("scope", "{part}", "{part:nested}", "{part:everything}", "{part:context}")
+def _scope(part: Target) -> Target:
+    return part
+
+
+@rule("everything", "everything", "all", "all of it", "it all", "the lot")
+@rule("everything", "(the | this) (whole | entire) (document | text | thing | page)")
+@rule("everything", "all [of] (the | this) (document | text)", "(the | this) (document | text)")
+def _everything() -> Units:
+    return Units(Unit.DOCUMENT, Order.THIS)
+
+
+@rule("context", "(that | this | it | those | these | them)", "[the] selection", "that bit")
+@rule("context", "what i [just] said", "the last thing i said", "(this | that) selection")
+@rule("context", "what (is | i) selected", "the selected (text | words)", "that phrase")
+def _that() -> That:
+    return That()
+
+
+@rule("target", "{part:context}", "[both] {part:enclosed}", "{part:marked}")
+def _context(part: Target) -> Target:
+    return part
+
+
+@rule("reach", "[from here] [everything] (to | up to | until | till) the end [of the document]")
+@rule("reach", "everything (after | below) (this | here)", "from here on", "the rest")
+def _to_the_end() -> Reach:
+    return Reach(Unit.DOCUMENT, True)
+
+
+@rule("reach", "[from here] [back] [everything] (to | up to) the (start | beginning | top)")
+@rule("reach", "everything (before | above) (this | here)", "from the (start | beginning) to here")
+def _to_the_start() -> Reach:
+    return Reach(Unit.DOCUMENT, False)
+
+
+@rule("reach", "[from here] [everything] (to | up to | until) the end of (the | this) {unit}")
+@rule("reach", "the rest of (the | this) {unit}", "from here to the {unit} end")
+def _to_end_of(unit: Unit) -> Reach:
+    return Reach(unit, True)
+
+
+@rule("reach", "[from here] [back] [everything] (to | up to) the (start | beginning) of the {unit}")
+@rule("reach", "[from here] back to the (start | beginning) of (this | that) {unit}")
+def _to_start_of(unit: Unit) -> Reach:
+    return Reach(unit, False)
+
+
+@rule("reach", "from here (to | up to | until) {goal:words}", "everything (to | up to) {goal:words}")
+def _to_words(goal: tuple[str, ...]) -> Reach:
+    return Reach(None, True, Words(goal))
+
+
+CATALOGUE.table(
+    "pair",
+    {
+        "(quotes | quotation marks | inverted commas)": "quotes",
+        "([round] brackets | parentheses)": "brackets",
+        "square brackets": "square",
+        "(braces | curly brackets)": "braces",
+    },
+)
+
+
+@rule("enclosed", "[the text | the words | everything] (between | inside | in) the {pair}")
+@rule("enclosed", "what is (between | inside | in) the {pair}")
+def _enclosed(pair: str) -> Enclosed:
+    return Enclosed(pair)
+
+
+@rule("enclosed", "the quoted (words | text | part)", "the quotation")
+def _quoted() -> Enclosed:
+    return Enclosed("quotes")
+
+
+CATALOGUE.table(
+    "markname",
+    {
+        "bold": "bold",
+        "(italic | italics)": "italic",
+        "(underlined | underline)": "underline",
+        "(struck out | strike)": "strike",
+        "highlighted": "highlight",
+    },
+)
+
+
+@rule("marked", "everything [that is | in] {markname}", "(all [of] | every) [the] {markname} text")
+@rule("marked", "the {markname} (text | words | part | parts)", "all [the] {markname} words")
+def _marked(markname: str) -> Marked:
+    return Marked(markname)
+
+
+@rule("endpoint", "{part}", "{part:nested}")
+def _endpoint(part: Target) -> Target:
+    return part
+
+
+@rule("endpoint", "{words}")
+def _endpoint_words(words: tuple[str, ...]) -> Words:
+    return Words(words)
+
+
+@rule("target", "[everything | all | the words | the text] from {a:endpoint} to {b:endpoint}")
+@rule("target", "[everything | all] from {a:endpoint} (through | until | up to) {b:endpoint}")
+@rule("target", "[everything | all] between {a:endpoint} and {b:endpoint}", "{a:words} to {b:words}")
+def _through(a: Any, b: Any) -> Through:
+    first = Words(a) if isinstance(a, tuple) else a
+    last = Words(b) if isinstance(b, tuple) else b
+    return Through(first, last)
+
+
+@rule("target", "{words}", "the (word | words | phrase) {words}")
+def _words(words: tuple[str, ...]) -> Words:
+    return Words(words)
+
+
+CATALOGUE.table(
+    "wordorder",
+    {
+        "[the] (last | final)": (Order.LAST, 1),
+        "[the] first": (Order.FIRST, 1),
+        "[the] (next | following)": (Order.NEXT, 1),
+        "[the] previous": (Order.PREVIOUS, 1),
+        "[the] (nearest | closest)": (Order.NEAREST, 1),
+        "(every | each | all | all [of] the)": (Order.EVERY, 1),
+    },
+)
+
+
+@rule("target", "{wordorder} {words}", "{wordorder} (word | words) {words}")
+def _ordered_words(wordorder: tuple[Order, int], words: tuple[str, ...]) -> Words:
+    return Words(words, *wordorder)
+
+
+@rule("target", "[the] {position} {words}")
+def _nth_words(position: int, words: tuple[str, ...]) -> Words:
+    return Words(words, Order.NTH, position)
+
+
+@rule("target", "{words} (in | of | on) {of:scope}", "the (word | words) {words} in {of:scope}")
+def _words_within(words: tuple[str, ...], of: Target) -> Words:
+    return Words(words, None, 1, of)
+
+
+@rule("target", "{wordorder} {words} (in | of | on) {of:scope}")
+def _ordered_within(wordorder: tuple[Order, int], words: tuple[str, ...], of: Target) -> Words:
+    return Words(words, *wordorder, of)
+
+
+@rule("target", "{words} everywhere")
+def _everywhere(words: tuple[str, ...]) -> Words:
+    return Words(words, Order.EVERY)

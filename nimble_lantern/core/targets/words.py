@@ -1,0 +1,159 @@
+"""Spoken words to written words: every place in a document where they stand."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+
+from rapidfuzz import fuzz, process
+
+from nimble_lantern.core.document.model import Block, Document, Position, Range
+from nimble_lantern.core.writing.cardinals import in_words
+from nimble_lantern.core.writing.numbers import MONTHS
+from nimble_lantern.core.writing.spoken import Forms, ordinal_forms, plain, spoken_forms
+
+NEAR_REACH = 60
+NEAR_LEAST = 70.0
+_DETERMINERS = frozenset("the a an this that these those my our your his her their its".split())
+
+
+@dataclass(frozen=True, slots=True)
+class BlockIndex:
+    """A block's words as they may be spoken, and where each first word begins a form."""
+
+    forms: tuple[Forms, ...]
+    starts: dict[str, tuple[int, ...]]
+
+
+def index_of(block: Block) -> BlockIndex:
+    """The index of a block, made once and kept with it."""
+    kept: BlockIndex | None = block.__dict__.get("_index")
+    if kept is None:
+        kept = block.__dict__["_index"] = _index(block)
+    return kept
+
+
+def _index(block: Block) -> BlockIndex:
+    words = [block.text[s:e] for s, e in block.words]
+    forms: list[Forms] = []
+    starts: dict[str, list[int]] = {}
+    for i, word in enumerate(words):
+        own = spoken_forms(word)
+        if word[:1].isdigit() and i + 1 < len(words) and words[i + 1].lower() in MONTHS:
+            own = (*own, *ordinal_forms(word))
+        elif word[:1].isdigit() and i and words[i - 1].lower() in MONTHS:
+            own = (*own, *ordinal_forms(word))
+        forms.append(own)
+        for first in {form[0] for form in own if form}:
+            starts.setdefault(first, []).append(i)
+    return BlockIndex(tuple(forms), {k: tuple(v) for k, v in starts.items()})
+
+
+def normal(words: Sequence[str]) -> tuple[str, ...]:
+    """A spoken phrase in the form in which words are compared; digits as words."""
+    found: list[str] = []
+    for word in words:
+        if word.isascii() and word.isdigit() and len(word) < 13:
+            found += in_words(int(word)).replace("-", " ").split()
+        else:
+            found += plain(word).replace("-", " ").split()
+    return tuple(found)
+
+
+def _ends(index: BlockIndex, i: int, query: tuple[str, ...], at: int) -> Iterator[int]:
+    """Where a match of query[at:] that begins at word `i` may end."""
+    if at == len(query):
+        yield i
+        return
+    if i >= len(index.forms):
+        return
+    for form in index.forms[i]:
+        if query[at : at + len(form)] == form:
+            yield from _ends(index, i + 1, query, at + len(form))
+
+
+def _in_block(block: Block, query: tuple[str, ...]) -> Iterator[tuple[int, int]]:
+    index = index_of(block)
+    for i in index.starts.get(query[0], ()):
+        end = next(_ends(index, i, query, 0), None)
+        if end is not None:
+            yield block.words[i][0], block.words[end - 1][1]
+
+
+def exact(document: Document, words: Sequence[str], within: Range | None = None) -> list[Range]:
+    """Every place of these words in document order, their normal forms alike."""
+    query = normal(words)
+    if not query:
+        return []
+    first, last = (within.start.block, within.end.block) if within else (0, None)
+    blocks = document.blocks if last is None else document.blocks[first : last + 1]
+    found, start_word = [], query[0]
+    for b, block in enumerate(blocks, first):
+        if start_word in index_of(block).starts:
+            for start, end in _in_block(block, query):
+                found.append(Range(Position(b, start), Position(b, end)))
+    if within:
+        found = [r for r in found if within.start <= r.start and r.end <= within.end]
+    return found
+
+
+def places(document: Document, words: Sequence[str], within: Range | None = None) -> list[Range]:
+    """As `exact`; without the leading article or a plural's or possessive's s if need be."""
+    for attempt in _attempts(tuple(words)):
+        found = exact(document, attempt, within)
+        if found:
+            return found
+    return []
+
+
+def _attempts(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
+    yield words
+    if len(words) > 1 and words[0] in _DETERMINERS:
+        yield words[1:]
+    if words[:1] in (("word",), ("words",)) and len(words) > 1:
+        yield words[1:]
+    if words[:2] in (("the", "word"), ("the", "words")) and len(words) > 2:
+        yield words[2:]
+
+
+@dataclass(frozen=True, slots=True)
+class Near:
+    """Words that are almost those spoken; `likeness` from 0 to 100."""
+
+    range: Range
+    text: str
+    likeness: float
+
+
+def near(document: Document, words: Sequence[str], around: Position, most: int = 3) -> list[Near]:
+    """The likeliest words within some sixty blocks of `around`, the best first."""
+    query = normal(words)
+    if not query or len(query) > 12:
+        return []
+    bare = query[1:] if len(query) > 1 and query[0] in _DETERMINERS else query
+    low, high = max(0, around.block - NEAR_REACH), around.block + NEAR_REACH
+    spots: list[tuple[int, int, int]] = []
+    phrases: list[str] = []
+    for b in range(low, min(high, len(document.blocks) - 1) + 1):
+        block = document.blocks[b]
+        forms = [f[0] for f in index_of(block).forms]
+        for size in {len(bare), max(1, len(bare) - 1), len(bare) + 1}:
+            for i in range(len(forms) - size + 1):
+                spots.append((b, i, i + size))
+                phrases.append(" ".join(w for f in forms[i : i + size] for w in f))
+    wanted = " ".join(bare)
+    ranked = process.extract(
+        wanted, phrases, scorer=fuzz.ratio, limit=most * 6, score_cutoff=NEAR_LEAST
+    )
+    found: dict[str, Near] = {}
+    for phrase, likeness, at in ranked:
+        if phrase in found:
+            continue
+        b, i, j = spots[at]
+        block = document.blocks[b]
+        start, end = block.words[i][0], block.words[j - 1][1]
+        r = Range(Position(b, start), Position(b, end))
+        if any(n.range.start <= r.end and r.start <= n.range.end for n in found.values()):
+            continue
+        found[phrase] = Near(r, block.text[start:end], likeness)
+    return list(found.values())[:most]

@@ -1,0 +1,1 @@
+"""Spoken words to written text."""

@@ -1,0 +1,172 @@
+"""Where capitals go by themselves."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Sequence
+from typing import Protocol
+
+from nimble_lantern.core.document.model import Block
+from nimble_lantern.core.writing.numbers import DAYS, MONTHS
+
+_CLOSERS = "”’\"')]}"
+_OPENERS = "“‘\"'([{"
+_ABBREVIATIONS = frozenset(
+    "mr mrs ms dr st prof rev capt e.g i.e etc vs no approx dept cf a.m p.m".split()
+)
+_PROPER = (
+    "english british american scottish welsh irish french german spanish italian dutch european"
+    " african asian chinese japanese indian russian polish portuguese greek roman norwegian"
+    " swedish danish finnish england britain scotland wales ireland london edinburgh cardiff"
+    " dublin europe france germany spain italy america africa asia australia canada china india"
+    " japan russia norway sweden denmark finland iceland paris berlin rome madrid christmas easter"
+    " christian muslim jewish hindu buddhist atlantic pacific mediterranean"
+)
+ALWAYS = {
+    **{word: word.capitalize() for word in _PROPER.split()},
+    **DAYS,
+    **{month: name for month, name in MONTHS.items() if month not in ("may", "march", "august")},
+    **{f"{day}s": f"{name}s" for day, name in DAYS.items()},
+    "august": "August",
+    "i": "I", "i'm": "I’m", "i'll": "I’ll", "i've": "I’ve", "i'd": "I’d",
+    "i’m": "I’m", "i’ll": "I’ll", "i’ve": "I’ve", "i’d": "I’d",
+}  # fmt: skip
+TITLES = {"mr": "Mr", "mrs": "Mrs", "ms": "Ms", "dr": "Dr", "mister": "Mr", "missus": "Mrs"}
+SMALL_WORDS = frozenset(
+    "a an and as at but by for from in nor of off on or per so the to up via with".split()
+)
+
+
+def starts_sentence(left: str) -> bool:
+    """Whether a word written right after `left` begins a sentence."""
+    text = left.rstrip(" ")
+    if not text or text.endswith("\n"):
+        return True
+    bare = text.rstrip(_OPENERS + " ") if text[-1] in _OPENERS else text
+    if not bare or bare.endswith("\n"):
+        return True
+    if bare != text and bare[-1] in ",:" and text[-1] in "“‘\"":
+        return True
+    bare = bare.rstrip(_CLOSERS)
+    if not bare or bare[-1] not in ".!?":
+        return False
+    if bare[-1] != "." or len(bare) < 2:
+        return True
+    last = bare.split()[-1].lstrip(_OPENERS)
+    return last[:-1].lower() not in _ABBREVIATIONS and not (len(last) == 2 and last[0].isupper())
+
+
+def capitalised(word: str) -> str:
+    """The first letter in capitals, the rest as it is."""
+    for i, c in enumerate(word):
+        if c.isalpha():
+            return word[:i] + c.upper() + word[i + 1 :]
+        if c.isdigit():
+            break
+    return word
+
+
+def title_case(text: str) -> str:
+    """Headline style: every word but small ones, the first and last always (Chicago 8.159)."""
+    words = text.split(" ")
+    last = len(words) - 1
+    return " ".join(
+        word if word.lower() in SMALL_WORDS and 0 < i < last and word.islower() else
+        word.lower() if word.lower() in SMALL_WORDS and 0 < i < last else capitalised(word)
+        for i, word in enumerate(words)
+    )  # fmt: skip
+
+
+class Names(Protocol):
+    """What is known to be written with capitals, or in some other way of its own."""
+
+    def match(self, words: Sequence[str], i: int) -> tuple[int, str] | None:
+        """(how many words, as written) of the longest name that begins at `i`."""
+
+
+def names_in(block: Block) -> frozenset[tuple[str, ...]]:
+    """The capitalised words and runs of words of a block, sentence starts left out."""
+    kept: frozenset[tuple[str, ...]] | None = block.__dict__.get("_names")
+    if kept is None:
+        kept = frozenset(_names(block)) if block.kind != "heading" else frozenset()
+        block.__dict__["_names"] = kept
+    return kept
+
+
+def _names(block: Block) -> Iterable[tuple[str, ...]]:
+    starts = {start for start, _ in block.sentences}
+    run: list[str] = []
+    opened, end = False, -1
+    for start, stop in (*block.words, (len(block.text) + 2, 0)):
+        word = block.text[start:stop]
+        joined = block.text[end:start] == " " if run else True
+        upper = word[:1].isupper() and word not in ("I",) and not word.startswith(("I’", "I'"))
+        if upper and joined:
+            opened = opened or not run and (start in starts or _after_opener(block.text, start))
+            run.append(word)
+        else:
+            yield from _run_names(run, opened)
+            run = [word] if upper else []
+            opened = upper and (start in starts or _after_opener(block.text, start))
+        end = stop
+
+
+def _after_opener(text: str, start: int) -> bool:
+    return start > 0 and text[start - 1] in "“‘\"'("
+
+
+def _run_names(run: list[str], opened: bool) -> Iterable[tuple[str, ...]]:
+    if opened:
+        run = run[1:] if run and run[0].lower() in COMMON_OPENINGS or len(run) == 1 else run
+    if run:
+        yield tuple(run)
+
+
+COMMON_OPENINGS = frozenset(
+    "the a an this that these those our my your his her their its in on at for from and but if"
+    " when while as dear yours thank please to with by we he she it they there here all no".split()
+)
+
+
+class DocumentNames:
+    """The names of a document, counted as its blocks come and go.
+
+    A cache: its answers depend on the blocks alone, its cost on what changed since last asked.
+    """
+
+    def __init__(self) -> None:
+        self._blocks: tuple[Block, ...] = ()
+        self._counts: dict[tuple[str, ...], dict[tuple[str, ...], int]] = {}
+
+    def follow(self, blocks: tuple[Block, ...]) -> DocumentNames:
+        old = self._blocks
+        if old is not blocks:
+            head, most = 0, min(len(old), len(blocks))
+            while head < most and old[head] is blocks[head]:
+                head += 1
+            tail = 0
+            while tail < most - head and old[-1 - tail] is blocks[-1 - tail]:
+                tail += 1
+            for block in old[head : len(old) - tail]:
+                self._count(block, -1)
+            for block in blocks[head : len(blocks) - tail]:
+                self._count(block, 1)
+            self._blocks = blocks
+        return self
+
+    def _count(self, block: Block, by: int) -> None:
+        for name in names_in(block):
+            key = tuple(word.lower().replace("’", "'") for word in name)
+            forms = self._counts.setdefault(key, {})
+            forms[name] = forms.get(name, 0) + by
+            if forms[name] <= 0:
+                del forms[name]
+                if not forms:
+                    del self._counts[key]
+
+    def match(self, words: Sequence[str], i: int) -> tuple[int, str] | None:
+        for size in range(min(6, len(words) - i), 0, -1):
+            forms = self._counts.get(tuple(words[i : i + size]))
+            if forms:
+                best = max(forms, key=lambda form: (forms[form], form))
+                return size, " ".join(best)
+        return None

@@ -1,0 +1,294 @@
+"""Spoken words to elements: words, marks, breaks, numbers, requests for capitals."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass, field, replace
+
+from nimble_lantern.core.writing import marks
+from nimble_lantern.core.writing.capitals import ALWAYS, TITLES, Names
+from nimble_lantern.core.writing.marks import MARKS, Mark, Spacing
+from nimble_lantern.core.writing.numbers import Around, Number, clauses, number_at
+from nimble_lantern.core.writing.spelling import in_dialect, spelled
+
+BREAKS: dict[tuple[str, ...], str] = {
+    ("new", "line"): "line",
+    ("next", "line"): "line",
+    ("line", "break"): "line",
+    ("new", "paragraph"): "paragraph",
+    ("next", "paragraph"): "paragraph",
+    ("paragraph", "break"): "paragraph",
+    ("next", "item"): "item",
+    ("new", "item"): "item",
+    ("bullet", "point"): "bulleted",
+    ("next", "bullet"): "bulleted",
+    ("new", "bullet"): "bulleted",
+    ("numbered", "item"): "numbered",
+    ("new", "numbered", "item"): "numbered",
+    ("new", "heading"): "heading 1",
+    ("heading", "one"): "heading 1",
+    ("heading", "two"): "heading 2",
+    ("heading", "three"): "heading 3",
+    ("new", "heading", "one"): "heading 1",
+    ("new", "heading", "two"): "heading 2",
+    ("new", "heading", "three"): "heading 3",
+    ("end", "list"): "end list",
+    ("end", "of", "list"): "end list",
+    ("end", "the", "list"): "end list",
+}
+_NOT_AFTER_BREAK = marks.DETERMINERS | {"on", "which", "to", "this", "that", "in", "under"}
+CAPITALS: dict[tuple[str, ...], str] = {
+    ("capital",): "next",
+    ("cap",): "next",
+    ("uppercase",): "upper next",
+    ("upper", "case"): "upper next",
+    ("all", "capitals"): "upper next",
+    ("all", "caps"): "upper next",
+    ("no", "capitals"): "lower next",
+    ("no", "capital"): "lower next",
+    ("no", "caps"): "lower next",
+    ("lower", "case"): "lower next",
+    ("lowercase",): "lower next",
+    ("capitals", "on"): "title",
+    ("caps", "on"): "title",
+    ("capitals", "off"): "none",
+    ("caps", "off"): "none",
+    ("all", "capitals", "on"): "upper",
+    ("all", "caps", "on"): "upper",
+    ("all", "capitals", "off"): "none",
+    ("all", "caps", "off"): "none",
+    ("no", "capitals", "on"): "lower",
+    ("no", "caps", "on"): "lower",
+    ("no", "capitals", "off"): "none",
+    ("no", "caps", "off"): "none",
+}
+_NOT_CAPITAL_BEFORE = frozenset(
+    "of city cities is was and or letters letter gains gain punishment investment works sum"
+    " expenditure project fund funds appeal are on off were for".split()
+)
+_TLD = frozenset("com org net uk co example edu gov info eu ie io scot".split())
+_CONTRACTED = frozenset("s t d m ll re ve".split())
+
+
+@dataclass(frozen=True, slots=True)
+class Element:
+    """One thing to write.
+
+    `kind`: word, mark, break, capital, nospace or number.  `used` spoken words stand behind it.
+    """
+
+    kind: str
+    text: str = ""
+    used: int = 1
+    spacing: Spacing = Spacing.SPACED
+    number: Number | None = None
+    fixed: bool = False  # written as it is, whatever stands before it
+    spoken: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class Manner:
+    """How to write: dialect and number style, what is known, what stands before."""
+
+    dialect: str = "british"
+    numbers: str = "editor"
+    names: tuple[Names, ...] = ()
+    before: tuple[str, ...] = ()
+    mask: Callable[[str], str] | None = field(default=None, compare=False)
+
+
+def lex(words: Sequence[str], manner: Manner) -> list[Element]:
+    """Elements in spoken order; every word stands behind exactly one of them."""
+    found: list[Element] = []
+    positions: list[int] = []
+    listed, i = list(words), 0
+    while i < len(listed):
+        element = _element(listed, i, found, manner)
+        element = replace(element, spoken=tuple(listed[i : i + element.used]))
+        found.append(element)
+        positions.append(i)
+        i += element.used
+    return _in_one_style(found, positions, listed)
+
+
+def _in_one_style(found: list[Element], positions: list[int], words: list[str]) -> list[Element]:
+    """Within a list or range, digits for all if for one."""
+    numbers = [
+        (positions[i], e.number, i) for i, e in enumerate(found) if e.kind == "number" and e.number
+    ]
+    for run in clauses([(p, n) for p, n, _ in numbers], words):
+        group = [numbers[k] for k in run]
+        if any(n.prefer_digits for _, n, _ in group):
+            for _, number, index in group:
+                found[index] = replace(found[index], number=replace(number, prefer_digits=True))
+    return found
+
+
+def special(words: Sequence[str], i: int, manner: Manner) -> int:
+    """How many words from `i` on would not be written as plain words; 0 if they would."""
+    for table in (BREAKS, CAPITALS, MARKS):
+        size = _longest(words, i, table)
+        if size:
+            return size
+    if list(words[i : i + 2]) == ["no", "space"]:
+        return 2
+    number = number_at(words, i, Around(dialect=manner.dialect))
+    return number.used if number else 0
+
+
+def _longest(words: Sequence[str], i: int, table: dict[tuple[str, ...], object] | object) -> int:
+    assert isinstance(table, dict)
+    for size in range(min(marks.LONGEST, len(words) - i), 0, -1):
+        if tuple(words[i : i + size]) in table:
+            return size
+    return 0
+
+
+def _previous(words: list[str], i: int, manner: Manner) -> str:
+    return words[i - 1] if i else (manner.before[-1] if manner.before else "")
+
+
+def _element(words: list[str], i: int, found: list[Element], manner: Manner) -> Element:
+    word = words[i]
+    previous = _previous(words, i, manner)
+    if word == "literal" and previous not in marks.DETERMINERS and i + 1 < len(words):
+        size = special(words, i + 1, manner)
+        if size:
+            plain = " ".join(_plain(w, manner) for w in words[i + 1 : i + 1 + size])
+            return Element("word", plain, size + 1)
+    joined = found and found[-1].kind == "mark" and found[-1].text == "’"
+    if joined and word in _CONTRACTED and found[-1].spoken == ("apostrophe",):
+        return Element("word", word, spacing=Spacing.CLOSE, fixed=True)
+    for parse in (_break, _capital, _mark, _dot, _spell, _name, _number, _letters):
+        element = parse(words, i, previous, manner)
+        if element:
+            return element
+    return Element("word", _plain(word, manner))
+
+
+def _break(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+    size = _longest(words, i, BREAKS)
+    if not size or previous in _NOT_AFTER_BREAK:
+        return None
+    kind = BREAKS[tuple(words[i : i + size])]
+    if words[i + size : i + size + 1] == ["of"]:
+        return None
+    if kind.startswith("heading") and words[i] != "new" and not _at_break(words, i, manner):
+        return None
+    if words[i] in ("next", "line", "paragraph") and i and not _clause_ended(words, i):
+        after = words[i + size] if i + size < len(words) else ""
+        if words[i] == "line" or after in ("is", "was", "will", "on", "in", "and", "we"):
+            return None
+    return Element("break", kind, size)
+
+
+def _at_break(words: list[str], i: int, manner: Manner) -> bool:
+    if i == 0:
+        return not manner.before
+    return tuple(words[max(0, i - 2) : i]) in BREAKS
+
+
+def _clause_ended(words: list[str], i: int) -> bool:
+    return words[i - 1] in ("stop", "period", "comma", "mark", "point", "colon")
+
+
+def _capital(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+    if words[i : i + 2] == ["no", "space"] and i + 2 < len(words) and previous != "is":
+        return Element("nospace", used=2)
+    size = _longest(words, i, CAPITALS)
+    if not size:
+        return None
+    after = words[i + size] if i + size < len(words) else ""
+    kind = CAPITALS[tuple(words[i : i + size])]
+    if kind in ("next", "upper next", "lower next"):
+        if not after or previous in marks.DETERMINERS or after in _NOT_CAPITAL_BEFORE:
+            return None
+        if previous in ("in", "with", "working", "human", "raise", "venture", "is", "use"):
+            return None
+    return Element("capital", kind, size)
+
+
+def _mark(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+    size = _longest(words, i, MARKS)
+    if not size or previous in marks.DETERMINERS:
+        return None
+    after = words[i + size] if i + size < len(words) else ""
+    name = words[i]
+    if size == 1:
+        if after in marks.NOT_BEFORE.get(name, ()) or previous in marks.NOT_AFTER.get(name, ()):
+            return None
+        if name == "quote" and not after and "unquote" not in words:
+            return None
+    if after in ("key", "keys", "character", "characters") and name != "quote":
+        return None
+    text, spacing = MARKS[tuple(words[i : i + size])].written(manner.dialect)
+    return Element("mark", text, size, spacing)
+
+
+def mark_named(words: Sequence[str]) -> Mark | None:
+    """The mark whose name is exactly these words."""
+    return MARKS.get(tuple(words))
+
+
+def _dot(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+    """A dot inside a web or mail address."""
+    if words[i] != "dot" or i + 1 >= len(words):
+        return None
+    if words[i + 1] in _TLD or previous in ("w", "www"):
+        return Element("mark", ".", 1, Spacing.JOIN, fixed=True)
+    return None
+
+
+def _spell(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+    if words[i] not in ("spell", "spelt", "spelled") or previous in ("to", "can", "cannot"):
+        return None
+    text, end = spelled(words, i + 1)
+    if not text or (end - i == 2 and words[i + 1] == "a"):
+        return None
+    return Element("word", text, end - i, fixed=any(c.isupper() for c in text))
+
+
+def _name(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+    best: tuple[int, str] | None = None
+    for names in manner.names:
+        match = names.match(words, i)
+        if match and (best is None or match[0] > best[0]):
+            best = match
+    if best and (best[0] > 1 or words[i] not in ("i", "may", "will", "a")):
+        return Element("word", best[1], best[0], fixed=True)
+    return None
+
+
+def _number(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+    before = (*manner.before, *words[max(0, i - 2) : i])[-2:]
+    number = number_at(words, i, Around(before, manner.dialect, manner.numbers))
+    if not number:
+        return None
+    if number.used == 1 and number.words == "one" and not number.prefer_digits:
+        return None
+    return Element("number", number.words, number.used, number=number)
+
+
+def _letters(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+    j = i
+    while j < len(words) and len(words[j].rstrip(".")) == 1 and words[j][0].isalpha():
+        j += 1
+    run = "".join(w[0] for w in words[i:j])
+    if len(run) >= 2 and not (len(run) == 2 and set(run) & {"a", "i"}) or len(run) > 2:
+        if run == "www":
+            return Element("word", run, j - i, fixed=True)
+        return Element("word", run.upper(), j - i, fixed=True)
+    if run and run[0] not in "aio":
+        return Element("word", run[0].upper(), fixed=True)
+    return None
+
+
+def _plain(word: str, manner: Manner) -> str:
+    """A word with its own capitals, apostrophe and dialect."""
+    if manner.mask:
+        word = manner.mask(word)
+    if word in ALWAYS:
+        return ALWAYS[word]
+    if word in TITLES:
+        return TITLES[word] + ("." if manner.dialect == "american" else "")
+    return in_dialect(word, manner.dialect).replace("'", "’")

@@ -1,0 +1,471 @@
+"""Numbers, dates, times, money and measures, as an editor writes them.
+
+The rule (New Oxford Style Manual ch. 11; The Chicago Manual of Style ch. 9, where they agree):
+words up to nine, digits from 10; digits with units, dates, times, money, percentages and ages;
+one style within a list; never a digit at the start of a sentence.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+
+from nimble_lantern.core.writing.cardinals import (
+    DIGITS,
+    NUMBER_WORDS,
+    ORDINAL_TENS,
+    ORDINAL_UNITS,
+    SCALES,
+    TENS,
+    UNITS,
+    below_hundred,
+    cardinal,
+    grouped,
+    in_words,
+    ordinal,
+    ordinal_in_words,
+    ordinal_suffix,
+)
+
+MONTHS = {
+    name: name.capitalize()
+    for name in "january february march april may june july august september october november"
+    " december".split()
+}
+DAYS = {
+    name: name.capitalize()
+    for name in "monday tuesday wednesday thursday friday saturday sunday".split()
+}
+MEASURES = frozenset(
+    "kilometre kilometres kilometer kilometers mile miles metre metres meter meters centimetre"
+    " centimetres centimeter centimeters millimetre millimetres millimeter millimeters inch inches"
+    " feet foot yards yard kilo kilos kilogram kilograms gram grams tonne tonnes ton tons litre"
+    " litres liter liters millilitre millilitres gallon gallons pint pints ounce ounces degree"
+    " degrees watt watts volt volts amp amps hertz knot knots acre acres hectare hectares mph"
+    " kilowatt kilowatts megabyte megabytes gigabyte gigabytes candela lumens fathoms kg km cm mm"
+    " celsius fahrenheit".split()
+)
+LABELS = frozenset(
+    "page pages chapter chapters room line lines table figure section sections paragraph"
+    " paragraphs item number numbers platform unit flat appendix grade version volume part bus"
+    " route channel size lot gate pier step box house suite apartment extension column row"
+    " highway room rooms clause article rule level lamp".split()
+)
+_TIME_BEFORE = frozenset("at by until till from before after about around past for to".split())
+_YEAR_BEFORE = frozenset("in since of year by from until to during before after and".split())
+_STREETS = frozenset(
+    "road street lane avenue close terrace quay drive place square row hill crescent gardens"
+    " court mews".split()
+)
+_HALVES = {"half": "½", "quarter": "¼", "third": "⅓"}
+_DENOMINATORS = {
+    "half": 2, "halves": 2, "third": 3, "thirds": 3, "quarter": 4, "quarters": 4,
+    "fifth": 5, "fifths": 5, "sixth": 6, "sixths": 6, "sevenths": 7, "eighth": 8, "eighths": 8,
+    "ninths": 9, "tenth": 10, "tenths": 10,
+}  # fmt: skip
+_REPEATS = {"double": 2, "triple": 3, "treble": 3}
+STARTERS = (
+    NUMBER_WORDS
+    | frozenset(ORDINAL_UNITS)
+    | frozenset(ORDINAL_TENS)
+    | frozenset(DIGITS)
+    | frozenset(MONTHS)
+    | frozenset(_REPEATS)
+    | {"a", "the", "nineties", "quarter", "half", "hundredth", "digit", "digits", "numeral"}
+)
+
+
+@dataclass(frozen=True, slots=True)
+class Number:
+    """One number in both its forms; `used` words of the utterance were taken."""
+
+    used: int
+    digits: str
+    words: str
+    prefer_digits: bool
+    cardinal: bool = False  # may take the style of the list it stands in
+
+
+@dataclass(frozen=True, slots=True)
+class Around:
+    """What a number's form depends on: the words before, the dialect and the number style."""
+
+    before: tuple[str, ...] = ()
+    dialect: str = "british"
+    style: str = "editor"  # or digits, words
+
+    @property
+    def last(self) -> str:
+        return self.before[-1] if self.before else ""
+
+
+def _is_digits(word: str) -> bool:
+    return word.isascii() and word.isdigit()
+
+
+def number_at(words: Sequence[str], i: int, around: Around) -> Number | None:
+    """The longest number, date, time or amount that begins at `i`."""
+    word = words[i]
+    if word not in STARTERS and not word[:1].isdigit() and "-" not in word:
+        return None
+    words = words if isinstance(words, list) else list(words)
+    if word in ("digit", "digits", "numeral"):
+        return _forced(words, i, around)
+    for parse in (_date, _clock, _digit_string, _year, _decades, _quantity, _ordinal):
+        found = parse(words, i, around)
+        if found:
+            return found
+    return None
+
+
+def _forced(words: list[str], i: int, around: Around) -> Number | None:
+    if around.last in ("a", "the", "every", "each") or i + 1 >= len(words):
+        return None
+    found = _digit_string(words, i + 1, around, least=1) or _quantity(words, i + 1, around)
+    if not found:
+        return None
+    return Number(found.used + 1, found.digits, found.words, True)
+
+
+def _month(words: list[str], i: int) -> str | None:
+    return MONTHS.get(words[i]) if i < len(words) else None
+
+
+def _spoken_year(words: list[str], i: int) -> tuple[int, int] | None:
+    """ "nineteen eighty four", "two thousand and six", "twenty oh five"; (year, index after)."""
+    if i < len(words) and _is_digits(words[i]) and len(words[i]) == 4:
+        return int(words[i]), i + 1
+    head = below_hundred(words, i)
+    if head and 10 <= head[0] <= 29 and head[1] < len(words):
+        century, j = head
+        if words[j] == "hundred" and century != 10:
+            return century * 100, j + 1
+        if words[j] in ("oh", "o") and j + 1 < len(words):
+            unit = UNITS.get(words[j + 1], 0)
+            if 0 < unit < 10:
+                return century * 100 + unit, j + 2
+        rest = below_hundred(words, j)
+        if rest and 10 <= rest[0] <= 99:
+            return century * 100 + rest[0], rest[1]
+    whole = cardinal(words, i)
+    if whole and 1000 <= whole[0] <= 2999:
+        return whole
+    return None
+
+
+def _date(words: list[str], i: int, around: Around) -> Number | None:
+    """ "the third of may twenty twenty six" -> 3 May 2026 (American: May 3, 2026)."""
+    j = i + 1 if words[i] == "the" else i
+    day: int | None = None
+    month: str | None = None
+    end = i
+    first = ordinal(words, j)
+    if first and first[0] <= 31:
+        k = first[1] + (1 if words[first[1] : first[1] + 1] == ["of"] else 0)
+        named = _month(words, k)
+        linked = k > first[1] or words[k : k + 1] not in (["may"], ["march"])
+        if named and linked:
+            day, month, end = first[0], named, k + 1
+    if month is None and (named := _month(words, i)):
+        k = i + 2 if words[i + 1 : i + 2] == ["the"] else i + 1
+        second = ordinal(words, k)
+        if second is None and named not in ("May", "March"):
+            second = below_hundred(words, k)
+            if second and (_spoken_year(words, k) or (0, 0))[1] > second[1]:
+                second = None
+            if second and second[1] < len(words) and words[second[1]] in ("hundred", "percent"):
+                second = None
+        if second and 1 <= second[0] <= 31:
+            day, month, end = second[0], named, second[1]
+        elif (year := _spoken_year(words, i + 1)) and named not in ("May", "March"):
+            text = f"{named} {year[0]}"
+            return Number(year[1] - i, text, text, True)
+        elif named in ("May", "March") and (year := _spoken_year(words, i + 1)):
+            text = f"{named} {year[0]}"
+            return Number(year[1] - i, text, text, True)
+    if day is None or month is None:
+        return None
+    year = _spoken_year(words, end)
+    if around.dialect == "american":
+        digits = f"{month} {day}" + (f", {year[0]}" if year else "")
+    else:
+        digits = f"{day} {month}" + (f" {year[0]}" if year else "")
+    tail = f" {year[0]}" if year else ""
+    spelled = f"the {ordinal_in_words(day, around.dialect)} of {month}{tail}"
+    if around.dialect == "american":
+        spelled = digits
+    return Number((year[1] if year else end) - i, digits, spelled, True)
+
+
+def _clock(words: list[str], i: int, around: Around) -> Number | None:
+    """ "seven thirty", "seven o'clock", "nine p m"; "half past seven" stays in words."""
+    after_past = around.last in ("past", "to") and around.before[-2:-1] and (
+        around.before[-2] in ("half", "quarter", "five", "ten", "twenty", "minutes")
+    )
+    head = below_hundred(words, i)
+    if not head or head[0] > 23 or words[i] in ("zero",):
+        return None
+    hour, j = head
+    if words[i] in TENS and hour > 23:
+        return None
+    minutes: int | None = None
+    k = j
+    if words[j : j + 1] in (["oh"], ["o"]) and 0 < UNITS.get("".join(words[j + 1 : j + 2]), 0) < 10:
+        minutes, k = UNITS[words[j + 1]], j + 2
+    else:
+        rest = below_hundred(words, j)
+        if rest and 10 <= rest[0] <= 59 and words[j] not in DIGITS:
+            minutes, k = rest
+    half, k2 = _half_of_day(words, k, around.dialect)
+    if half and hour <= 12:
+        digits = f"{hour}:{minutes:02d} {half}" if minutes is not None else f"{hour} {half}"
+        return Number(k2 - i, digits, " ".join(words[i:k]) + f" {half}", True)
+    if words[j : j + 1] in (["o'clock"], ["oclock"], ["o’clock"]) and hour <= 12:
+        spelled = f"{in_words(hour)} o’clock"
+        return Number(j + 1 - i, spelled if after_past else f"{hour} o’clock", spelled, True)
+    if after_past and hour <= 12:
+        return Number(j - i, in_words(hour), in_words(hour), True)
+    if words[j : j + 1] in (["to"], ["past"]) and hour in (5, 10, 20) and j + 1 < len(words):
+        to = below_hundred(words, j + 1)
+        closed = to and (to[1] >= len(words) or words[to[1]] not in MEASURES | {"percent", "people"})
+        if to and closed and 1 <= to[0] <= 12 and (words[j] == "past" or to[0] < hour):
+            spelled = f"{in_words(hour)} {words[j]} {in_words(to[0])}"
+            return Number(to[1] - i, spelled, spelled, False)
+    if minutes is None or hour == 0:
+        return None
+    followed = words[k] if k < len(words) else ""
+    if followed in MEASURES or followed in _MONEY or followed in ("percent", "per", "hundred"):
+        return None
+    if followed in SCALES or (k < len(words) and followed in DIGITS and followed != "o"):
+        return None
+    timely = around.last in _TIME_BEFORE
+    if hour > 12 and not timely:
+        return None
+    if hour >= 20 and not (timely and minutes < 60 and around.last in ("at", "by", "until")):
+        return None
+    if hour > 12 and around.last not in ("at", "by", "until", "till", "before", "after"):
+        return None
+    return Number(k - i, f"{hour}:{minutes:02d}", " ".join(words[i:k]), True)
+
+
+def _half_of_day(words: list[str], k: int, dialect: str) -> tuple[str, int]:
+    word = words[k] if k < len(words) else ""
+    if word.replace(".", "") in ("am", "pm") and (word != "am" or _ends_clock(words, k + 1)):
+        half, k = word.replace(".", ""), k + 1
+    elif word in ("a", "p") and words[k + 1 : k + 2] == ["m"]:
+        half, k = word + "m", k + 2
+    else:
+        return "", k
+    return (half if dialect == "british" else f"{half[0]}.m."), k
+
+
+def _ends_clock(words: list[str], k: int) -> bool:
+    return k >= len(words) or words[k] not in ("i", "the", "not", "going")
+
+
+def _digit_string(words: list[str], i: int, around: Around, least: int = 3) -> Number | None:
+    """Telephone numbers and codes, spoken digit by digit."""
+    digits, j = "", i
+    while j < len(words):
+        word = words[j]
+        if word in DIGITS and not (word in ("o", "oh") and not digits and j + 1 >= len(words)):
+            digits, j = digits + DIGITS[word], j + 1
+        elif word in _REPEATS and j + 1 < len(words) and words[j + 1] in DIGITS:
+            digits, j = digits + DIGITS[words[j + 1]] * _REPEATS[word], j + 2
+        else:
+            break
+    if len(digits) < least or j < len(words) and (words[j] in SCALES or words[j] == "hundred"):
+        return None
+    if digits and words[i] in ("o", "oh") and len(digits) < 3:
+        return None
+    if j < len(words) and words[j] == "point" or _is_digits(words[i]):
+        return None
+    if len(digits) == 3 and not set(words[i:j]) & {"zero", "oh", "double", "triple", "nought"}:
+        counting = digits in ("123", "321", "234") and around.last not in LABELS | {"code", "room"}
+        if counting:
+            return None
+    return Number(j - i, _telephone(digits, around.dialect), " ".join(words[i:j]), True)
+
+
+def _telephone(digits: str, dialect: str) -> str:
+    """Grouped as the national numbering plans do (Ofcom; North American Numbering Plan)."""
+    if dialect == "british" and digits[0] == "0" and len(digits) == 11:
+        if digits[1] == "2":
+            return f"{digits[:3]} {digits[3:7]} {digits[7:]}"
+        if digits[1] in "389" or digits.startswith("011"):
+            return f"{digits[:4]} {digits[4:7]} {digits[7:]}"
+        return f"{digits[:5]} {digits[5:]}"
+    if dialect == "american" and len(digits) in (7, 10):
+        head, tail = digits[:-4], digits[-4:]
+        return f"{head[:-3]}-{head[-3:]}-{tail}" if len(head) == 6 else f"{head}-{tail}"
+    return digits
+
+
+def _year(words: list[str], i: int, around: Around) -> Number | None:
+    found = _spoken_year(words, i)
+    if not found:
+        return None
+    year, j = found
+    named = words[i] in SCALES or words[i + 1 : i + 2] in (["thousand"], ["hundred"])
+    if named and not (
+        around.last in _YEAR_BEFORE and 1500 <= year <= 2099
+        and words[j : j + 1] not in (["people"], ["pounds"], ["dollars"], ["euros"], ["words"])
+        and (year % 100 or around.last in ("in", "since", "year"))
+    ):  # fmt: skip
+        return None
+    if _is_digits(words[i]) and around.last not in _YEAR_BEFORE | set(MONTHS):
+        return None
+    if words[j : j + 1] and (words[j] in MEASURES or words[j] in _MONEY or words[j] == "percent"):
+        return None
+    return Number(j - i, str(year), _year_words(year), True)
+
+
+def _year_words(year: int) -> str:
+    century, rest = divmod(year, 100)
+    if not 10 <= century <= 29 or rest == 0 or century in (10, 20) and rest < 10:
+        return in_words(year)
+    if rest < 10:
+        return f"{in_words(century)} oh {in_words(rest)}"
+    return f"{in_words(century)} {in_words(rest)}"
+
+
+_DECADES = {word[:-1] + "ies": value for word, value in TENS.items()}
+
+
+def _decades(words: list[str], i: int, around: Around) -> Number | None:
+    """ "nineteen nineties" -> 1990s."""
+    head = below_hundred(words, i)
+    if head and 13 <= head[0] <= 20 and head[1] < len(words) and words[head[1]] in _DECADES:
+        text = f"{head[0] * 100 + _DECADES[words[head[1]]]}s"
+        return Number(head[1] + 1 - i, text, f"{words[i]} {words[head[1]]}", True)
+    return None
+
+
+_MONEY = {
+    "pound": "£", "pounds": "£", "quid": "£", "dollar": "$", "dollars": "$",
+    "euro": "€", "euros": "€",
+}  # fmt: skip
+_COINS = {"pence": "p", "penny": "p", "cent": "¢", "cents": "¢"}
+
+
+def _quantity(words: list[str], i: int, around: Around) -> Number | None:
+    """A cardinal, decimal or fraction with whatever unit follows it."""
+    found = cardinal(words, i)
+    if not found:
+        return None
+    value, j = found
+    after = words[j] if j < len(words) else ""
+    if words[i] == "a" and (j - i == 2 or after in _MONEY and j - i < 3):
+        return None
+    if after == "point" and j + 1 < len(words) and words[j + 1] in DIGITS:
+        k, decimals = j + 1, ""
+        while k < len(words) and words[k] in DIGITS and words[k] != "o":
+            decimals, k = decimals + DIGITS[words[k]], k + 1
+        text = f"{grouped(value)}.{decimals}"
+        scale = words[k] if k < len(words) and words[k] in SCALES else ""
+        if scale:
+            text, k = f"{text} {scale}", k + 1
+        return _with_unit(words, i, k, text, " ".join(words[i:k]), around, always=True)
+    if after in _DENOMINATORS and value < 20 and _DENOMINATORS[after] > 1:
+        plural = after.endswith(("s", "ves"))
+        followed = words[j + 1] if j + 1 < len(words) else ""
+        if plural == (value != 1) and (plural or followed in ("of", "")):
+            text = f"{in_words(value)}-{after}"
+            return Number(j + 1 - i, f"{value}/{_DENOMINATORS[after]}", text, False)
+    if words[j : j + 2] == ["and", "a"] and "".join(words[j + 2 : j + 3]) in _HALVES:
+        part = words[j + 2]
+        spelled = f"{in_words(value, around.dialect)} and a {part}"
+        return _with_unit(words, i, j + 3, f"{grouped(value)}{_HALVES[part]}", spelled, around)
+    digits = grouped(value)
+    if 1_000_000 <= value and value % 100_000 == 0:
+        scale = 10**9 if value >= 10**9 else 10**6
+        name = "billion" if scale == 10**9 else "million"
+        digits = f"{value / scale:g} {name}"
+    number = _with_unit(words, i, j, digits, in_words(value, around.dialect), around)
+    if number.used == j - i:
+        prefer = value >= 10 or around.last in LABELS
+        address = any(w in _STREETS for w in words[j + 1 : j + 4]) and value < 1000
+        return Number(number.used, digits, number.words, prefer or address, not address)
+    return number
+
+
+def _with_unit(
+    words: list[str], i: int, j: int, digits: str, spelled: str, around: Around, always: bool = False
+) -> Number:
+    """Put the money sign, percent sign, unit or age that follows to a number."""
+    after = words[j] if j < len(words) else ""
+    if after in _MONEY and not (after == "pounds" and words[j + 1 : j + 2] == ["of"]):
+        return _amount(words, i, j, digits, spelled, around)
+    if after in ("pence", "penny"):
+        return Number(j + 1 - i, f"{digits}p", f"{spelled} {after}", True)
+    if after == "cents":
+        return Number(j + 1 - i, f"{digits} cents", f"{spelled} cents", True)
+    if after in ("percent", "%"):
+        return Number(j + 1 - i, f"{digits}%", f"{spelled} {_percent(around)}", True)
+    if words[j : j + 2] == ["per", "cent"]:
+        return Number(j + 2 - i, f"{digits}%", f"{spelled} {_percent(around)}", True)
+    if after in ("degree", "degrees") and words[j + 1 : j + 2] in (["celsius"], ["fahrenheit"]):
+        scale = words[j + 1].capitalize()
+        return Number(j + 2 - i, f"{digits}°{scale[0]}", f"{spelled} {after} {scale}", True)
+    if after in MEASURES:
+        return Number(j + 1 - i, f"{digits} {after}", f"{spelled} {after}", True)
+    if after in ("year", "month", "week", "day") and words[j + 1 : j + 2] in (["old"], ["olds"]):
+        tail = f"-{after}-{words[j + 1]}"
+        return Number(j + 2 - i, digits + tail, spelled + tail, True)
+    if after in ("years", "months", "weeks") and words[j + 1 : j + 2] in (["old"], ["older"]):
+        if words[j + 1] == "old":
+            return Number(j + 2 - i, f"{digits} {after} old", f"{spelled} {after} old", True)
+    aged = around.last in ("aged", "age")
+    return Number(j - i, digits, spelled, always or aged)
+
+
+def _percent(around: Around) -> str:
+    return "percent" if around.dialect == "american" else "per cent"
+
+
+def _amount(
+    words: list[str], i: int, j: int, digits: str, spelled: str, around: Around
+) -> Number:
+    sign, k = _MONEY[words[j]], j + 1
+    name = words[j]
+    skip = k + 1 if words[k : k + 1] == ["and"] else k
+    small = below_hundred(words, skip)
+    coin = words[small[1]] if small and small[1] < len(words) else ""
+    bare = small and skip == k and 10 <= small[0] <= 99 and coin not in MEASURES | _COINS.keys()
+    if small and small[0] < 100 and "." not in digits and digits.replace(",", "").isdigit():
+        if coin in _COINS:
+            end = small[1] + 1
+            text = f"{sign}{digits}.{small[0]:02d}"
+            return Number(end - i, text, " ".join(words[i:end]), True)
+        if bare and (not coin or coin in ("each", "a", "for", "and", "per", "to", "in", "on")):
+            text = f"{sign}{digits}.{small[0]:02d}"
+            return Number(small[1] - i, text, " ".join(words[i : small[1]]), True)
+    return Number(k - i, f"{sign}{digits}", f"{spelled} {name}", True)
+
+
+def _ordinal(words: list[str], i: int, around: Around) -> Number | None:
+    """Words up to ninth, digits from 10th."""
+    found = ordinal(words, i)
+    if not found:
+        return None
+    value, j = found
+    digits = f"{grouped(value)}{ordinal_suffix(value)}"
+    return Number(j - i, digits, ordinal_in_words(value, around.dialect), value >= 10)
+
+
+def clauses(numbers: Sequence[tuple[int, Number]], words: Sequence[str]) -> Iterator[list[int]]:
+    """Indexes into `numbers` of the cardinals that stand in one list or range together."""
+    run: list[int] = []
+    last_end = -1
+    links = ({"and"}, {"or"}, {"to"}, {"comma"}, {"comma", "and"}, {"comma", "or"}, {"through"})
+    for index, (start, number) in enumerate(numbers):
+        between = set(words[last_end:start]) if last_end >= 0 else {""}
+        if number.cardinal and run and between in links:
+            run.append(index)
+        else:
+            if len(run) > 1:
+                yield run
+            run = [index] if number.cardinal else []
+        last_end = start + number.used
+    if len(run) > 1:
+        yield run

@@ -1,0 +1,229 @@
+"""Elements to written text: spacing, capitals, breaks."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+from nimble_lantern.core.writing.capitals import SMALL_WORDS, capitalised, starts_sentence
+from nimble_lantern.core.writing.lexer import Element, Manner, lex
+from nimble_lantern.core.writing.marks import Spacing
+
+_NO_SPACE_AFTER = "([{“‘£$€#@/\\_¿§¶~<"
+_BARE_LEFT = 240
+
+
+@dataclass(frozen=True, slots=True)
+class Choice:
+    """A stretch of written text that could have been written otherwise.
+
+    `part` and [start:end] say where; the forms are None where there is none of that kind.
+    """
+
+    part: int
+    start: int
+    end: int
+    digits: str | None = None
+    words: str | None = None
+    sign: str | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Break:
+    """A new block: paragraph, item, bulleted, numbered, heading 1-3 or end list."""
+
+    kind: str
+
+
+@dataclass(frozen=True, slots=True)
+class Written:
+    """Texts and breaks in turn; `trim` spaces are to go from the left of the caret."""
+
+    parts: tuple[str | Break, ...]
+    choices: tuple[Choice, ...] = ()
+    capitals: str = "none"
+    trim: int = 0
+
+    @property
+    def text(self) -> str:
+        return "".join(p if isinstance(p, str) else "\n\n" for p in self.parts)
+
+
+@dataclass(frozen=True, slots=True)
+class Place:
+    """What stands round the caret in its block, and what goes on from before."""
+
+    left: str = ""
+    right: str = ""
+    kind: str = "paragraph"
+    capitals: str = "none"  # title, upper, lower: switched on and not yet off
+    continues: bool = False  # a lower-case word goes on with the sentence
+    joined: bool = False  # nothing comes between this and what stands left
+
+
+class _Writer:
+    def __init__(self, place: Place, manner: Manner) -> None:
+        self.place, self.manner = place, manner
+        self.parts: list[str | Break] = []
+        self.text = ""
+        self.kind = place.kind
+        self.choices: list[Choice] = []
+        self.capitals = place.capitals
+        self.next_capital = ""
+        self.nospace = place.joined
+        self.trim = 0
+        self.greeting = False
+
+    @property
+    def left(self) -> str:
+        return self.text if self.parts else self.place.left[-_BARE_LEFT:] + self.text
+
+    def take(self, element: Element, following: Element | None) -> None:
+        match element.kind:
+            case "break":
+                self._break(element.text)
+            case "capital":
+                if element.text in ("title", "upper", "lower", "none"):
+                    self.capitals = element.text
+                else:
+                    self.next_capital = element.text.removesuffix(" next")
+            case "nospace":
+                self.nospace = True
+            case "number":
+                self._number(element)
+            case "mark":
+                self._mark(element)
+            case _:
+                self._word(element, following)
+
+    def _break(self, kind: str) -> None:
+        self.greeting = False
+        if kind == "line":
+            self.text += "\n"
+            return
+        self.parts += [self.text, Break(kind)]
+        self.text = ""
+        self.kind = "item" if kind in ("item", "bulleted", "numbered") else kind.split()[0]
+
+    def _needs_space(self, spacing: Spacing) -> bool:
+        left = self.left
+        if self.nospace or not left or left[-1] in " \n\t":
+            return False
+        if spacing in (Spacing.CLOSE, Spacing.JOIN):
+            return False
+        last = left[-1]
+        if last in "-—–":
+            return last == "–" and left[-2:-1] == " "
+        if last == '"':
+            return left.count('"') % 2 == 0
+        return last not in _NO_SPACE_AFTER
+
+    def _put(self, text: str, spacing: Spacing) -> int:
+        """Append; where the text begins in this part."""
+        if spacing is Spacing.CLOSE and not self.text and not self.parts:
+            left = self.place.left
+            self.trim = len(left) - len(left.rstrip(" "))
+        if self._needs_space(spacing):
+            self.text += " "
+        self.nospace = False
+        start = len(self.text)
+        self.text += text
+        return start
+
+    def _mark(self, element: Element) -> None:
+        if element.text in ",:!" and self.greeting:
+            self.greeting = False
+        start = self._put(element.text, element.spacing)
+        name = " ".join(element.spoken)
+        choice = Choice(len(self.parts), start, len(self.text), words=name, sign=element.text)
+        self.choices.append(choice)
+
+    def _number(self, element: Element) -> None:
+        number = element.number
+        assert number is not None
+        style, forced = self.manner.numbers, self.next_capital
+        opening = starts_sentence(self.left) and self.kind in ("paragraph", "quotation")
+        opening = opening and not self.left.endswith("\n")
+        code = number.digits.replace(" ", "").isdigit() and number.digits[0] == "0"
+        digits = number.prefer_digits or style == "digits"
+        if style == "editor" and opening and number.digits[0].isdigit() and not code:
+            explicit = element.spoken[0] in ("digit", "digits", "numeral")
+            address = number.prefer_digits and not number.cardinal and element.used < 3
+            digits = explicit or address and number.words.replace("-", " ").isalpha() and (
+                number.digits.isdigit() and len(number.digits) < 3
+            )
+        if style == "words":
+            digits = False
+        text = number.digits if digits else number.words
+        if not digits and (opening or forced):
+            text = capitalised(text)
+        self.next_capital = ""
+        start = self._put(self._cased(text), Spacing.SPACED)
+        part, end = len(self.parts), len(self.text)
+        self.choices.append(Choice(part, start, end, digits=number.digits, words=number.words))
+
+    def _word(self, element: Element, following: Element | None) -> None:
+        text = element.text
+        left = self.left
+        first = starts_sentence(left) and not (self.place.continues and not self.text)
+        if not element.fixed or element.used > 1:
+            if first and self.capitals != "lower":
+                text = capitalised(text)
+        elif first and text[:1].islower() and element.spacing is Spacing.SPACED:
+            text = capitalised(text) if "." not in text and text != "www" else text
+        if first and text == "Dear" and self._fresh(left):
+            self.greeting = True
+        elif self.greeting and text.islower() and text not in ("or", "and", "all"):
+            text = capitalised(text)
+        if left.rstrip().endswith(("Mr", "Mrs", "Ms", "Dr", "Mr.", "Mrs.", "Ms.", "Dr.")):
+            text = capitalised(text)
+        if self.next_capital == "next":
+            text = capitalised(text)
+        elif self.next_capital == "upper":
+            text = text.upper()
+        elif self.next_capital == "lower":
+            text = text.lower()
+        else:
+            text = self._cased(text)
+        self.next_capital = ""
+        self._put(text, element.spacing)
+
+    def _fresh(self, left: str) -> bool:
+        return not left.strip() or left.endswith("\n")
+
+    def _cased(self, text: str) -> str:
+        if self.capitals == "upper":
+            return text.upper()
+        if self.capitals == "lower":
+            return text.lower()
+        if self.capitals == "title" and text not in SMALL_WORDS:
+            return capitalised(text)
+        return text
+
+    def done(self) -> Written:
+        right = self.place.right
+        last = self.left[-1:]
+        if right[:1].isalnum() or right[:1] in "“‘([£$€" and right:
+            written = self.text or self.parts
+            if written and last and last not in " \n-—" + _NO_SPACE_AFTER:
+                self.text += " "
+        parts = (*self.parts, self.text)
+        kept = tuple(p for p in parts if p != "")
+        choices = self.choices
+        if len(kept) != len(parts):
+            moved = {}
+            for index, part in enumerate(parts):
+                if part != "":
+                    moved[index] = len(moved)
+            choices = [replace(c, part=moved[c.part]) for c in choices if c.part in moved]
+        return Written(kept, tuple(choices), self.capitals, self.trim)
+
+
+def write(words: Sequence[str], place: Place, manner: Manner) -> Written:
+    """The written form of spoken words at a place.  Pure: words, place and manner decide."""
+    elements = lex(words, manner)
+    writer = _Writer(place, manner)
+    for index, element in enumerate(elements):
+        following = elements[index + 1] if index + 1 < len(elements) else None
+        writer.take(element, following)
+    return writer.done()

@@ -1,0 +1,69 @@
+"""A sitting as plain data, as the command line prints it."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from nimble_lantern.core.document.model import Block, Position, Range
+from nimble_lantern.core.sitting import undone
+from nimble_lantern.core.state import Entry, Sitting
+
+
+def sitting_data(sitting: Sitting) -> dict[str, Any]:
+    """Title, blocks, caret, selection, choices and mode."""
+    question = sitting.question
+    labels = question.labels if question else ()
+    return {
+        "title": sitting.title,
+        "blocks": [_block(b) for b in sitting.document.blocks],
+        "caret": _position(sitting.caret),
+        "selection": _selection(sitting),
+        "choices": [{"number": n, "text": text} for n, text in enumerate(labels, 1)],
+        "mode": sitting.mode,
+    }
+
+
+def _block(block: Block) -> dict[str, Any]:
+    spans = [
+        {"start": s.start, "end": s.end, "mark": s.mark, "value": s.value} for s in block.spans
+    ]
+    return {
+        "kind": block.kind,
+        "level": block.level,
+        "list": block.list,
+        "align": block.align,
+        "text": block.text,
+        "spans": spans,
+    }
+
+
+def _position(p: Position) -> dict[str, int]:
+    return {"block": p.block, "offset": p.offset}
+
+
+def _selection(sitting: Sitting) -> dict[str, Any] | None:
+    r: Range | None = sitting.selection
+    if r is None or r.empty:
+        return None
+    return {
+        "start": _position(r.start),
+        "end": _position(r.end),
+        "text": sitting.document.text(r),
+    }
+
+
+def trail_data(sitting: Sitting) -> list[dict[str, Any]]:
+    """Every utterance, the first first."""
+    gone = undone(sitting, sitting.trail)
+    return [entry_data(e, e.number in gone) for e in sitting.trail]
+
+
+def entry_data(entry: Entry, is_undone: bool) -> dict[str, Any]:
+    return {
+        "number": entry.number,
+        "heard": entry.heard,
+        "read_as": entry.read_as,
+        "command": entry.command,
+        "summary": entry.summary,
+        "undone": is_undone,
+    }
