@@ -62,9 +62,7 @@ def compose(sitting: Sitting, words: Sequence[str], continues: bool = False) -> 
     if sitting.selection and sitting.fresh and not sitting.selection.empty:
         return replace_range(sitting, sitting.selection, words)
     at = sitting.insertion if sitting.insertion is not None else sitting.caret
-    place = replace(
-        place_at(sitting.document, at), capitals=sitting.capitals, continues=continues
-    )
+    place = replace(place_at(sitting.document, at), capitals=sitting.capitals, continues=continues)
     written = write(words, place, manner_of(sitting, place.left))
     wrote = _put(replace(sitting, selection=None, fresh=False), at, written, sitting.typing)
     after = replace(wrote.sitting, capitals=written.capitals, insertion=None)
@@ -280,9 +278,7 @@ def _lowered(document: Document, r: Range) -> Edit:
     if start not in starts or word.lower() not in COMMON_OPENINGS or word == "I":
         return Edit()
     piece = block.piece(start, start + 1)
-    return Edit(
-        (Splice(r.start.block, start, start + 1, Piece(piece.text.lower(), piece.spans)),)
-    )
+    return Edit((Splice(r.start.block, start, start + 1, Piece(piece.text.lower(), piece.spans)),))
 
 
 def _insert_block(sitting: Sitting, r: Range, words: Sequence[str], before: bool) -> Wrote:

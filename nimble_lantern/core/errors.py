@@ -1,11 +1,11 @@
 """Everything that can go wrong, in one place.
 
-    LanternError                what, why and what to do, in one plain sentence
-    ├── BadInput                a file or value from outside that cannot be used (exit status 1)
-    └── WrongUse                a command line that cannot be meant (exit status 2)
-    EditError                   a bug: an edit applied to a document it was not made for
-    CatalogueError              a bug: a pattern that cannot be compiled, or stands there twice
-    Refusal                     not an error but a value: misheard words are normal traffic
+LanternError                what, why and what to do, in one plain sentence
+├── BadInput                a file or value from outside that cannot be used (exit status 1)
+└── WrongUse                a command line that cannot be meant (exit status 2)
+EditError                   a bug: an edit applied to a document it was not made for
+CatalogueError              a bug: a pattern that cannot be compiled, or stands there twice
+Refusal                     not an error but a value: misheard words are normal traffic
 """
 
 from __future__ import annotations

@@ -30,6 +30,8 @@ from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.targets.resolve import Missing
 
 MOST_OPTIONS = 30
+LEAST_MARGIN = 0.3
+"""Acoustic log score a frame by which a command must beat dictation (docs/architecture.md)."""
 _WRITES = frozenset({"writing.literal"})
 
 
@@ -99,6 +101,9 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
     start = replace(before, number=number, pending=Edit(), pending_inverse=Edit())
     turn = _Turn(start)
     phrases = hearing.hypotheses[0].phrases() if hearing.hypotheses else ()
+    heard = hearing.text
+    if command := _spoken_command(start, hearing):
+        phrases, heard = (command,), " ".join(command)
     words = tuple(w for p in phrases for w in p)
     if before.lamp != "lit":
         _rest(turn, words)
@@ -108,14 +113,22 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
     elif before.attention == "text":
         _text_only(turn, words)
     else:
-        _read(turn, phrases, hearing)
+        _read(turn, phrases)
     after = _committed(turn.sitting, before)
-    entry = _entry(before, after, turn, hearing.text)
+    entry = _entry(before, after, turn, heard)
     edit = after.history.head.edit if entry.made and after.history.head else Edit()
-    final = replace(
-        after, trail=(*after.trail, entry), pending=Edit(), pending_inverse=Edit()
-    )
+    final = replace(after, trail=(*after.trail, entry), pending=Edit(), pending_inverse=Edit())
     return Outcome(final, edit, tuple(turn.effects), entry)
+
+
+def _spoken_command(sitting: Sitting, hearing: Hearing) -> tuple[str, ...] | None:
+    """What the command grammar heard, if its score, the page and the matcher all agree."""
+    if hearing.command is None or hearing.margin is None or hearing.margin < LEAST_MARGIN:
+        return None
+    words = tuple(w.text for w in hearing.command.words)
+    if sitting.lamp != "lit":
+        return words
+    return words if reader.judge(sitting, words, whole=True).kind == "command" else None
 
 
 def _entry(before: Sitting, after: Sitting, turn: _Turn, heard: str) -> Entry:
@@ -164,7 +177,7 @@ def _text_only(turn: _Turn, words: Sequence[str]) -> None:
     _write(turn, words)
 
 
-def _read(turn: _Turn, phrases: Sequence[Sequence[str]], hearing: Hearing) -> None:
+def _read(turn: _Turn, phrases: Sequence[Sequence[str]]) -> None:
     """Work through the stretches of an utterance: each a command, or text."""
     parts = reader.stretches(phrases)
     text: list[str] = []

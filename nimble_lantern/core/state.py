@@ -123,9 +123,7 @@ class Sitting:
 
         def settled(p: Position, side: Side = Side.AFTER) -> Position:
             found = edit.settled(p, side)
-            return Position(
-                found.block, min(found.offset, len(document.blocks[found.block].text))
-            )
+            return Position(found.block, min(found.offset, len(document.blocks[found.block].text)))
 
         moved = tuple(m for r in self.that if (m := edit.moved_range(r)))
         choices = tuple(

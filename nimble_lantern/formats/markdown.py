@@ -37,8 +37,10 @@ def to_markdown(document: Document) -> str:
             continue
         if not block.text.strip():
             continue
-        together = last is not None and last.kind == block.kind == "item" and (
-            last.list == block.list or (last.level or 1) != (block.level or 1)
+        together = (
+            last is not None
+            and last.kind == block.kind == "item"
+            and (last.list == block.list or (last.level or 1) != (block.level or 1))
         )
         if found:
             found.append("\n" if together else "\n\n")
@@ -159,9 +161,7 @@ class _Blocks:
                 case "html_block":
                     yield Block(re.sub(r"<[^>]*>", "", token.content).strip("\n"))
                 case "table_open":
-                    end = next(
-                        k for k in range(i, len(tokens)) if tokens[k].type == "table_close"
-                    )
+                    end = next(k for k in range(i, len(tokens)) if tokens[k].type == "table_close")
                     yield self._table(tokens[i:end])
                     i = end
             i += 1

@@ -54,8 +54,11 @@ def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     walk = history.undo(sitting.history, sitting.document, sitting.caret, number)
     if not walk.undone:
         return Refusal("There is nothing to undo.")
-    short = f" (there were only {many(len(walk.undone), 'change')})" if (
-        len(walk.undone) < number) else ""
+    short = (
+        f" (there were only {many(len(walk.undone), 'change')})"
+        if (len(walk.undone) < number)
+        else ""
+    )
     return Done(walked(sitting, walk), f"undid {_numbers(walk.undone)}{short}")
 
 

@@ -250,9 +250,8 @@ class Document:
         return tuple(found)
 
     def contains(self, position: Position) -> bool:
-        return (
-            0 <= position.block < len(self.blocks)
-            and 0 <= position.offset <= len(self.blocks[position.block].text)
+        return 0 <= position.block < len(self.blocks) and 0 <= position.offset <= len(
+            self.blocks[position.block].text
         )
 
     def count_words(self, r: Range) -> int:

@@ -27,6 +27,7 @@ class Production:
     pattern: str
     build: Callable[..., Any]
     owner: Any = None
+    heard: bool = True  # whether recognisers listen for it; everything is understood
 
 
 @dataclass(slots=True)
@@ -125,25 +126,35 @@ class Grammar:
     def __init__(self) -> None:
         self.productions: dict[str, list[Production]] = {}
         self.terminals: dict[str, Terminal] = {}
-        self._compiled: dict[str, list[State]] = {}
+        self._compiled: dict[tuple[str, bool], list[State]] = {}
         self._patterns: dict[tuple[str, str], str] = {}
 
-    def add(self, rule: str, pattern: str, build: Callable[..., Any], owner: Any = None) -> None:
+    def add(
+        self,
+        rule: str,
+        pattern: str,
+        build: Callable[..., Any],
+        owner: Any = None,
+        heard: bool = True,
+    ) -> None:
         """Add a pattern to a rule; CatalogueError if it stands there already."""
         key = (rule, " ".join(pattern.split()))
         if key in self._patterns:
             raise CatalogueError(f"The pattern {pattern!r} stands twice in <{rule}>.")
         self._patterns[key] = pattern
         notation.parse(pattern)
-        self.productions.setdefault(rule, []).append(Production(pattern, build, owner))
-        self._compiled.pop(rule, None)
+        self.productions.setdefault(rule, []).append(Production(pattern, build, owner, heard))
+        self._compiled.clear()
 
-    def states(self, rule: str) -> list[State]:
-        if rule not in self._compiled:
+    def states(self, rule: str, heard_only: bool = False) -> list[State]:
+        """The automaton of a rule, compiled once; perhaps only of what recognisers listen for."""
+        key = rule, heard_only
+        if key not in self._compiled:
             if rule not in self.productions:
                 raise CatalogueError(f"No rule is called <{rule}>.")
-            self._compiled[rule] = compile_rule(self.productions[rule])
-        return self._compiled[rule]
+            kept = [p for p in self.productions[rule] if p.heard or not heard_only]
+            self._compiled[key] = compile_rule(kept)
+        return self._compiled[key]
 
     def check(self) -> None:
         """CatalogueError if a pattern names a rule that nobody defined."""

@@ -11,6 +11,8 @@ from nimble_lantern.core.errors import CatalogueError
 from nimble_lantern.core.grammar.automaton import Found, Grammar
 from nimble_lantern.core.grammar.terminals import TERMINALS
 
+HEARD_PATTERNS = 3
+"""Recognisers listen for this many of a command's patterns, so the likeliest stand first."""
 GROUPS = {
     "writing": "Writing",
     "moving": "Moving about",
@@ -79,21 +81,28 @@ class Catalogue:
                 raise CatalogueError(f"{name}: no group is called {group!r}.")
             doc = inspect.getdoc(handler)
             if not doc:
-                raise CatalogueError(f"{name} has no docstring, so nobody can be told what it does.")
+                raise CatalogueError(
+                    f"{name} has no docstring, so nobody can be told what it does."
+                )
             made = Command(name, patterns, example, group, doc, handler, destructive, while_resting)
             self.commands[name] = made
-            for pattern in patterns:
-                self.grammar.add("command", pattern, dict, made)
+            for rank, pattern in enumerate(patterns):
+                self.grammar.add("command", pattern, dict, made, rank < HEARD_PATTERNS)
             return handler
 
         return register
 
-    def rule(self, name: str, *patterns: str) -> Callable[[Callable[..., Any]], Callable[..., Any]]:
-        """Register a function that makes a rule's value out of its captures."""
+    def rule(
+        self, name: str, *patterns: str, heard: bool = True
+    ) -> Callable[[Callable[..., Any]], Callable[..., Any]]:
+        """Register a function that makes a rule's value out of its captures.
+
+        What is not `heard` is understood, but recognisers do not listen for it.
+        """
 
         def register(build: Callable[..., Any]) -> Callable[..., Any]:
             for pattern in patterns:
-                self.grammar.add(name, pattern, build)
+                self.grammar.add(name, pattern, build, heard=heard)
             return build
 
         return register

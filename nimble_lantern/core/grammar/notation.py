@@ -1,9 +1,9 @@
 """The pattern notation: JSGF's (W3C Note, 2000) words, groups, options and rules, with slots.
 
-    bold {target}                words, and a slot named after the rule that fills it
-    (make | turn) {target} bold  alternatives
-    [the] last <unit>            an optional word; a rule, whose value is not kept
-    from {first:words} to ...    a slot with a name of its own
+bold {target}                words, and a slot named after the rule that fills it
+(make | turn) {target} bold  alternatives
+[the] last <unit>            an optional word; a rule, whose value is not kept
+from {first:words} to ...    a slot with a name of its own
 """
 
 from __future__ import annotations

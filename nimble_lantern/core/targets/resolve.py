@@ -29,7 +29,7 @@ from nimble_lantern.core.writing.cardinals import in_words, ordinal_in_words
 
 SURE = 86.0
 _PAIRS = {
-    "quotes": ("“‘\"", "”’\""),
+    "quotes": ('“‘"', '”’"'),
     "brackets": ("(", ")"),
     "square": ("[", "]"),
     "braces": ("{", "}"),

@@ -55,9 +55,14 @@ def _order(way: Order) -> Order:
     return way
 
 
-@rule("counted", "{number} {units}", "{number} {units:unit}", "few {units}")
-def _counted(units: Unit, number: int = 3) -> tuple[int, Unit]:
+@rule("counted", "{number} {units}", "{number} {units:unit}")
+def _counted(units: Unit, number: int) -> tuple[int, Unit]:
     return number, units
+
+
+@rule("counted", "few {units}", heard=False)
+def _few(units: Unit) -> tuple[int, Unit]:
+    return 3, units
 
 
 @rule("part", "[the] {order} {unit}")
@@ -76,12 +81,17 @@ def _nth(position: int, unit: Unit) -> Units:
     return Units(unit, Order.NTH, 1, position)
 
 
-@rule("part", "[the] {position} (from last | last) {unit}", "[the] {position} {unit} from the end")
+@rule(
+    "part",
+    "[the] {position} (from last | last) {unit}",
+    "[the] {position} {unit} from the end",
+    heard=False,
+)
 def _from_end(position: int, unit: Unit) -> Units:
     return Units(unit, Order.FROM_END, 1, position)
 
 
-@rule("part", "[the] last but one {unit}", "[the] (penultimate | next to last) {unit}")
+@rule("part", "[the] last but one {unit}", "[the] (penultimate | next to last) {unit}", heard=False)
 def _penultimate(unit: Unit) -> Units:
     return Units(unit, Order.FROM_END, 1, 2)
 
@@ -101,13 +111,13 @@ def _span_of_units(units: Unit, a: int, b: int) -> Units | None:
     return Units(units, Order.NTH, b - a + 1, a) if 0 < a < b else None
 
 
-@rule("part", "[the] {a:position} (to | through) [the] {b:position} {unit}")
+@rule("part", "[the] {a:position} (to | through) [the] {b:position} {unit}", heard=False)
 def _ordinal_span(a: int, b: int, unit: Unit) -> Units | None:
     return Units(unit, Order.NTH, b - a + 1, a) if 0 < a < b else None
 
 
-@rule("part", "[the] {a:position} and [the] {b:position} {unit}")
-@rule("part", "[the] {a:position} and [the] {b:position} {unit:units}")
+@rule("part", "[the] {a:position} and [the] {b:position} {unit}", heard=False)
+@rule("part", "[the] {a:position} and [the] {b:position} {unit:units}", heard=False)
 def _ordinal_pair(a: int, b: int, unit: Unit) -> Units | None:
     return Units(unit, Order.NTH, 2, a) if b == a + 1 else None
 
@@ -190,7 +200,12 @@ def _to_start_of(unit: Unit) -> Reach:
     return Reach(unit, False)
 
 
-@rule("reach", "from here (to | up to | until) {goal:words}", "everything (to | up to) {goal:words}")
+@rule(
+    "reach",
+    "from here (to | up to | until) {goal:words}",
+    "everything (to | up to) {goal:words}",
+    heard=False,
+)
 def _to_words(goal: tuple[str, ...]) -> Reach:
     return Reach(None, True, Words(goal))
 
@@ -206,13 +221,17 @@ CATALOGUE.table(
 )
 
 
-@rule("enclosed", "[the text | the words | everything] (between | inside | in) the {pair}")
-@rule("enclosed", "what is (between | inside | in) the {pair}")
+@rule(
+    "enclosed",
+    "[the text | the words | everything] (between | inside | in) the {pair}",
+    heard=False,
+)
+@rule("enclosed", "what is (between | inside | in) the {pair}", heard=False)
 def _enclosed(pair: str) -> Enclosed:
     return Enclosed(pair)
 
 
-@rule("enclosed", "the quoted (words | text | part)", "the quotation")
+@rule("enclosed", "the quoted (words | text | part)", "the quotation", heard=False)
 def _quoted() -> Enclosed:
     return Enclosed("quotes")
 
@@ -229,8 +248,18 @@ CATALOGUE.table(
 )
 
 
-@rule("marked", "everything [that is | in] {markname}", "(all [of] | every) [the] {markname} text")
-@rule("marked", "the {markname} (text | words | part | parts)", "all [the] {markname} words")
+@rule(
+    "marked",
+    "everything [that is | in] {markname}",
+    "(all [of] | every) [the] {markname} text",
+    heard=False,
+)
+@rule(
+    "marked",
+    "the {markname} (text | words | part | parts)",
+    "all [the] {markname} words",
+    heard=False,
+)
 def _marked(markname: str) -> Marked:
     return Marked(markname)
 
@@ -247,7 +276,9 @@ def _endpoint_words(words: tuple[str, ...]) -> Words:
 
 @rule("target", "[everything | all | the words | the text] from {a:endpoint} to {b:endpoint}")
 @rule("target", "[everything | all] from {a:endpoint} (through | until | up to) {b:endpoint}")
-@rule("target", "[everything | all] between {a:endpoint} and {b:endpoint}", "{a:words} to {b:words}")
+@rule(
+    "target", "[everything | all] between {a:endpoint} and {b:endpoint}", "{a:words} to {b:words}"
+)
 def _through(a: Any, b: Any) -> Through:
     first = Words(a) if isinstance(a, tuple) else a
     last = Words(b) if isinstance(b, tuple) else b
@@ -282,16 +313,21 @@ def _nth_words(position: int, words: tuple[str, ...]) -> Words:
     return Words(words, Order.NTH, position)
 
 
-@rule("target", "{words} (in | of | on) {of:scope}", "the (word | words) {words} in {of:scope}")
+@rule(
+    "target",
+    "{words} (in | of | on) {of:scope}",
+    "the (word | words) {words} in {of:scope}",
+    heard=False,
+)
 def _words_within(words: tuple[str, ...], of: Target) -> Words:
     return Words(words, None, 1, of)
 
 
-@rule("target", "{wordorder} {words} (in | of | on) {of:scope}")
+@rule("target", "{wordorder} {words} (in | of | on) {of:scope}", heard=False)
 def _ordered_within(wordorder: tuple[Order, int], words: tuple[str, ...], of: Target) -> Words:
     return Words(words, *wordorder, of)
 
 
-@rule("target", "{words} everywhere")
+@rule("target", "{words} everywhere", heard=False)
 def _everywhere(words: tuple[str, ...]) -> Words:
     return Words(words, Order.EVERY)

@@ -44,7 +44,7 @@ def starts_sentence(left: str) -> bool:
     bare = text.rstrip(_OPENERS + " ") if text[-1] in _OPENERS else text
     if not bare or bare.endswith("\n"):
         return True
-    if bare != text and bare[-1] in ",:" and text[-1] in "“‘\"":
+    if bare != text and bare[-1] in ",:" and text[-1] in '“‘"':
         return True
     bare = bare.rstrip(_CLOSERS)
     if not bare or bare[-1] not in ".!?":

@@ -199,8 +199,10 @@ def _date(words: list[str], i: int, around: Around) -> Number | None:
 
 def _clock(words: list[str], i: int, around: Around) -> Number | None:
     """ "seven thirty", "seven o'clock", "nine p m"; "half past seven" stays in words."""
-    after_past = around.last in ("past", "to") and around.before[-2:-1] and (
-        around.before[-2] in ("half", "quarter", "five", "ten", "twenty", "minutes")
+    after_past = (
+        around.last in ("past", "to")
+        and around.before[-2:-1]
+        and (around.before[-2] in ("half", "quarter", "five", "ten", "twenty", "minutes"))
     )
     head = below_hundred(words, i)
     if not head or head[0] > 23 or words[i] in ("zero",):
@@ -227,7 +229,9 @@ def _clock(words: list[str], i: int, around: Around) -> Number | None:
         return Number(j - i, in_words(hour), in_words(hour), True)
     if words[j : j + 1] in (["to"], ["past"]) and hour in (5, 10, 20) and j + 1 < len(words):
         to = below_hundred(words, j + 1)
-        closed = to and (to[1] >= len(words) or words[to[1]] not in MEASURES | {"percent", "people"})
+        closed = to and (
+            to[1] >= len(words) or words[to[1]] not in MEASURES | {"percent", "people"}
+        )
         if to and closed and 1 <= to[0] <= 12 and (words[j] == "past" or to[0] < hour):
             spelled = f"{in_words(hour)} {words[j]} {in_words(to[0])}"
             return Number(to[1] - i, spelled, spelled, False)
@@ -390,7 +394,13 @@ def _quantity(words: list[str], i: int, around: Around) -> Number | None:
 
 
 def _with_unit(
-    words: list[str], i: int, j: int, digits: str, spelled: str, around: Around, always: bool = False
+    words: list[str],
+    i: int,
+    j: int,
+    digits: str,
+    spelled: str,
+    around: Around,
+    always: bool = False,
 ) -> Number:
     """Put the money sign, percent sign, unit or age that follows to a number."""
     after = words[j] if j < len(words) else ""
@@ -423,9 +433,7 @@ def _percent(around: Around) -> str:
     return "percent" if around.dialect == "american" else "per cent"
 
 
-def _amount(
-    words: list[str], i: int, j: int, digits: str, spelled: str, around: Around
-) -> Number:
+def _amount(words: list[str], i: int, j: int, digits: str, spelled: str, around: Around) -> Number:
     sign, k = _MONEY[words[j]], j + 1
     name = words[j]
     skip = k + 1 if words[k : k + 1] == ["and"] else k

@@ -149,8 +149,11 @@ class _Writer:
         if style == "editor" and opening and number.digits[0].isdigit() and not code:
             explicit = element.spoken[0] in ("digit", "digits", "numeral")
             address = number.prefer_digits and not number.cardinal and element.used < 3
-            digits = explicit or address and number.words.replace("-", " ").isalpha() and (
-                number.digits.isdigit() and len(number.digits) < 3
+            digits = (
+                explicit
+                or address
+                and number.words.replace("-", " ").isalpha()
+                and (number.digits.isdigit() and len(number.digits) < 3)
             )
         if style == "words":
             digits = False

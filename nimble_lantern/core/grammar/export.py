@@ -1,0 +1,267 @@
+"""The catalogue as a finite-state network for a recogniser, its slots filled with the page.
+
+`{words}` becomes a factor automaton of the words in view: any run of consecutive words is a
+path (Mohri, Moreno and Weinstein, 2009).  Each rule's network is built at most twice where it is
+called: once for calls that end the caller, once shared by all the others; the second accepts a
+little more than the grammar does, and the matcher, which reads every result again, says no.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Iterable, Mapping, Sequence
+from dataclasses import dataclass, field
+
+from nimble_lantern.core.grammar.automaton import Grammar
+from nimble_lantern.core.writing.cardinals import (
+    ORDINAL_TENS,
+    ORDINAL_UNITS,
+    TENS,
+    UNITS,
+)
+
+MOST_DEEP = 1
+Arc = tuple[int, int, str | None]
+
+
+@dataclass
+class Network:
+    """Arcs (from, to, word; None takes no time) between a start and one final state."""
+
+    arcs: list[Arc] = field(default_factory=list)
+    size: int = 0
+    start: int = 0
+    final: int = 0
+
+    def state(self) -> int:
+        self.size += 1
+        return self.size - 1
+
+    def arc(self, a: int, b: int, word: str | None = None) -> None:
+        self.arcs.append((a, b, word))
+
+    def path(self, a: int, b: int, words: Sequence[str]) -> None:
+        """A chain of words from `a` to `b`."""
+        for word in words[:-1]:
+            c = self.state()
+            self.arc(a, c, word)
+            a = c
+        self.arc(a, b, words[-1] if words else None)
+
+    def vocabulary(self) -> set[str]:
+        return {word for _, _, word in self.arcs if word}
+
+
+@dataclass(frozen=True)
+class Page:
+    """What the slots may hold: texts in view as spoken forms word by word, names, free words."""
+
+    texts: Sequence[Sequence[Sequence[tuple[str, ...]]]] = ()
+    documents: Sequence[Sequence[str]] = ()
+    scripts: Sequence[Sequence[str]] = ()
+    free: Sequence[str] = ()
+
+
+HOLE = "\0"
+"""Begins the labels that stand for what only the page can fill in."""
+Filler = Callable[["_Builder", int, int], None]
+
+
+class _Builder:
+    def __init__(self, grammar: Grammar, skip: frozenset[str]) -> None:
+        self.grammar, self.skip = grammar, skip
+        self.net = Network()
+        self.fillers: dict[str, Filler] = {
+            "words": _hole("words"),
+            "text": _hole("text"),
+            "number": _hole("number"),
+            "position": _hole("position"),
+            "document": _hole("document"),
+            "script": _hole("script"),
+        }
+
+    def rule(self, name: str, start: int, end: int, depth: dict[str, int]) -> None:
+        """Wire the network of a rule in between two states."""
+        filler = self.fillers.get(name)
+        if filler:
+            filler(self, start, end)
+            return
+        if depth.get(name, 0) >= MOST_DEEP:
+            return
+        deeper = {**depth, name: depth.get(name, 0) + 1}
+        states = self.grammar.states(name, heard_only=True)
+        numbers = [self.net.state() for _ in states]
+        self.net.arc(start, numbers[0])
+        last: dict[tuple[str, bool], tuple[int, int]] = {}
+        for state, here in zip(states, numbers, strict=True):
+            if any(self._kept(p.owner) for p in state.accepts):
+                self.net.arc(here, end)
+            for word, to in state.words.items():
+                self.net.arc(here, numbers[to], word)
+            for slot, _, to in state.slots:
+                closing = not states[to].words and not states[to].slots
+                key = slot, closing
+                if key not in last:
+                    last[key] = self.net.state(), self.net.state()
+                    self.rule(slot, *last[key], deeper)
+                enter, leave = last[key]
+                self.net.arc(here, enter)
+                self.net.arc(leave, numbers[to])
+
+    def _kept(self, owner: object) -> bool:
+        return getattr(owner, "name", "") not in self.skip
+
+
+def _hole(name: str) -> Filler:
+    return lambda builder, start, end: builder.net.arc(start, end, HOLE + name)
+
+
+def skeleton(grammar: Grammar, rule: str = "command", skip: Iterable[str] = ()) -> Network:
+    """A rule as a minimal deterministic network, its holes still open.  Made once."""
+    builder = _Builder(grammar, frozenset(skip))
+    net = builder.net
+    net.start, net.final = net.state(), net.state()
+    builder.rule(rule, net.start, net.final, {})
+    return minimal(net)
+
+
+def filled(bare: Network, page: Page) -> Network:
+    """A skeleton with the page in its holes; silent arcs are transitively closed."""
+    arcs = [arc for arc in bare.arcs if not (arc[2] or "").startswith(HOLE)]
+    net = Network(arcs, bare.size, bare.start, bare.final)
+    holes: dict[tuple[str, int], list[int]] = {}
+    for a, b, label in bare.arcs:
+        if label and label.startswith(HOLE):
+            holes.setdefault((label[1:], b), []).append(a)
+    for (name, b), origins in holes.items():
+        hub = net.state()
+        for a in origins:
+            net.arc(a, hub)
+        _fill(net, name, hub, b, page)
+    return _closed(net)
+
+
+def _fill(net: Network, name: str, hub: int, end: int, page: Page) -> None:
+    if name == "words":
+        for text in page.texts:
+            _factors(net, text, hub, end)
+    elif name == "text":
+        loop = net.state()
+        for word in page.free:
+            net.arc(hub, loop, word)
+            net.arc(loop, loop, word)
+        net.arc(loop, end)
+    elif name == "number":
+        _tens(net, hub, end, UNITS, (), UNITS)
+    elif name == "position":
+        _tens(net, hub, end, ORDINAL_UNITS, ORDINAL_TENS, ORDINAL_UNITS)
+    else:
+        for phrase in page.documents if name == "document" else page.scripts:
+            if phrase:
+                net.path(hub, end, phrase)
+
+
+def _tens(
+    net: Network,
+    hub: int,
+    end: int,
+    small: Mapping[str, int],
+    whole: Iterable[str],
+    units: Mapping[str, int],
+) -> None:
+    """Cardinals or ordinals up to ninety-nine."""
+    tens = net.state()
+    for word in (*small, *whole):
+        net.arc(hub, end, word)
+    for word in TENS:
+        net.arc(hub, tens, word)
+        if units is UNITS:
+            net.arc(hub, end, word)
+    for word, value in units.items():
+        if 0 < value < 10:
+            net.arc(tens, end, word)
+
+
+def _factors(net: Network, text: Sequence[Sequence[tuple[str, ...]]], hub: int, end: int) -> None:
+    """Every run of consecutive words of a text, each word in each of its spoken forms."""
+    here: int | None = None
+    for forms in text:
+        after = net.state()
+        for form in forms:
+            net.path(hub, after, form)
+            if here is not None:
+                net.path(here, after, form)
+        net.arc(after, end)
+        here = after
+
+
+def _closed(net: Network) -> Network:
+    """PocketSphinx follows one silent arc after a word: so give it the closure."""
+    silent: dict[int, set[int]] = {}
+    for a, b, word in net.arcs:
+        if word is None and a != b:
+            silent.setdefault(a, set()).add(b)
+    arcs = [arc for arc in dict.fromkeys(net.arcs) if arc[2] is not None]
+    for a in silent:
+        reached: set[int] = set()
+        todo = [a]
+        while todo:
+            for b in silent.get(todo.pop(), ()):
+                if b not in reached and b != a:
+                    reached.add(b)
+                    todo.append(b)
+        arcs += [(a, b, None) for b in sorted(reached)]
+    return Network(arcs, net.size, net.start, net.final)
+
+
+def minimal(net: Network) -> Network:
+    """The smallest deterministic network for the same words (Brzozowski, 1962)."""
+    return _determined(_turned(_determined(_turned(net))))
+
+
+def _turned(net: Network) -> Network:
+    return Network([(b, a, w) for a, b, w in net.arcs], net.size, net.final, net.start)
+
+
+def _determined(net: Network) -> Network:
+    """The subset construction; every final subset gets a silent arc to one final state."""
+    silent: dict[int, list[int]] = {}
+    spoken: dict[int, list[tuple[str, int]]] = {}
+    for a, b, word in net.arcs:
+        if word is None:
+            silent.setdefault(a, []).append(b)
+        else:
+            spoken.setdefault(a, []).append((word, b))
+
+    def closure(states: set[int]) -> frozenset[int]:
+        todo = list(states)
+        while todo:
+            for b in silent.get(todo.pop(), ()):
+                if b not in states:
+                    states.add(b)
+                    todo.append(b)
+        return frozenset(s for s in states if s in spoken or s == net.final)
+
+    made = Network()
+    first = closure({net.start})
+    numbers = {first: made.state()}
+    made.start = 0
+    made.final = made.state()
+    todo = [first]
+    while todo:
+        subset = todo.pop()
+        here = numbers[subset]
+        if net.final in subset:
+            made.arc(here, made.final)
+        moves: dict[str, set[int]] = {}
+        for state in subset:
+            for word, b in spoken.get(state, ()):
+                moves.setdefault(word, set()).add(b)
+        for word, targets in moves.items():
+            goal = closure(targets)
+            if not goal:
+                continue
+            if goal not in numbers:
+                numbers[goal] = made.state()
+                todo.append(goal)
+            made.arc(here, numbers[goal], word)
+    return made

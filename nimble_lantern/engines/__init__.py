@@ -1,0 +1,40 @@
+"""Engines: what turns sound into Hearings.  Small adapters behind one Protocol."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Protocol
+
+from nimble_lantern.core.reading.hearing import Hearing
+
+
+@dataclass(frozen=True, slots=True)
+class Scene:
+    """What the recogniser may know of the page: words in view, names, whether it rests."""
+
+    view: tuple[str, ...] = ()
+    documents: tuple[str, ...] = ()
+    scripts: tuple[str, ...] = ()
+    resting: bool = False
+
+
+class Engine(Protocol):
+    """Anything that hears: a stretch of sound and a scene in, a Hearing out."""
+
+    def hear(self, sound: bytes, scene: Scene) -> Hearing:
+        """`sound`: one utterance, 16-bit little-endian mono PCM at 16 kHz."""
+
+
+class Scripted:
+    """The stand-in: its "sound" is a line of text, heard as it stands."""
+
+    def hear(self, sound: bytes, scene: Scene) -> Hearing:
+        from nimble_lantern.core.reading.hearing import from_line
+
+        return from_line(sound.decode("utf-8"))
+
+
+def scene_words(texts: Sequence[str]) -> tuple[str, ...]:
+    """The texts in view, blank ones left out."""
+    return tuple(t for t in texts if t.strip())

@@ -1,0 +1,76 @@
+"""Cutting a stream into utterances with PocketSphinx's voice detector (sound in, frames of 30 ms).
+
+The detector clips weak first words, so a little of the sound before its start is kept; and it
+loses the last utterance of a stream that ends on a frame's edge, so silence is put behind it.
+"""
+
+from __future__ import annotations
+
+from collections import deque
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from pocketsphinx import Endpointer
+
+RATE = 16_000
+BEFORE_SECONDS = 0.24
+_FRAME_SECONDS = 0.03
+
+
+@dataclass(frozen=True, slots=True)
+class Cut:
+    """What a stretch of sound brought: speech began, went on with `sound`, or ended."""
+
+    kind: str  # began, sound, ended
+    sound: bytes = b""
+    at: float = 0.0  # seconds of the stream
+
+
+class Cutter:
+    """Feed it sound of any length; it answers what the detector made of each frame."""
+
+    def __init__(self, window: float = 0.3, ratio: float = 0.9, mode: int = 2) -> None:
+        self._endpointer = Endpointer(window, ratio, mode, RATE)
+        self._size = self._endpointer.frame_bytes
+        self._rest = b""
+        self._kept = round(BEFORE_SECONDS / _FRAME_SECONDS)
+        # The detector gives speech back late by its own window: keep that much more.
+        self._before: deque[bytes] = deque(maxlen=self._kept + round(window / _FRAME_SECONDS) + 2)
+        self._frames = 0
+        self.speaking = False
+
+    def feed(self, sound: bytes) -> Iterator[Cut]:
+        self._rest += sound
+        while len(self._rest) >= self._size:
+            frame, self._rest = self._rest[: self._size], self._rest[self._size :]
+            yield from self._frame(frame)
+
+    def finish(self) -> Iterator[Cut]:
+        """The stream is over: what was being said is ended by silence."""
+        silence = b"\0" * (self._size - len(self._rest) % self._size)
+        for _ in range(40):
+            yield from self.feed(silence)
+            if not self.speaking and not self._rest:
+                return
+            silence = b"\0" * self._size
+
+    def _frame(self, frame: bytes) -> Iterator[Cut]:
+        self._frames += 1
+        speech = self._endpointer.process(frame)
+        if not self.speaking:
+            self._before.append(frame)
+            if speech is None:
+                return
+            self.speaking = True
+            start = round(self._endpointer.speech_start / _FRAME_SECONDS)
+            oldest = self._frames - len(self._before)
+            lead = list(self._before)[max(0, start - self._kept - oldest) : start - oldest]
+            self._before.clear()
+            yield Cut("began", at=max(0, start - len(lead)) * _FRAME_SECONDS)
+            if lead:
+                yield Cut("sound", b"".join(lead))
+        if speech is not None:
+            yield Cut("sound", speech)
+        if not self._endpointer.in_speech:
+            self.speaking = False
+            yield Cut("ended", at=self._endpointer.speech_end)

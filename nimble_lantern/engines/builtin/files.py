@@ -1,0 +1,99 @@
+"""Sound files: any usual WAV, brought to 16 kHz mono and cut into utterances."""
+
+from __future__ import annotations
+
+import audioop
+import wave
+from collections.abc import Iterator
+from pathlib import Path
+
+from nimble_lantern.core.errors import BadInput
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.engines import Scene
+from nimble_lantern.engines.builtin.cutter import RATE, Cutter
+from nimble_lantern.playing import Desk
+
+_BLOCK_FRAMES = 65_536
+_LINES_IN_VIEW = 40
+
+
+def pcm_of(path: Path) -> Iterator[bytes]:
+    """The sound of a WAV file as 16-bit mono at 16 kHz; BadInput for what is none."""
+    try:
+        with wave.open(str(path), "rb") as file:
+            yield from _converted(file)
+    except wave.Error as error:
+        raise BadInput(
+            f"{path} is not a WAV file with plain PCM sound ({error}); save it as 16-bit WAV."
+        ) from error
+    except EOFError as error:
+        raise BadInput(f"{path} is empty or cut off; record it again.") from error
+    except OSError as error:
+        raise BadInput(
+            f"The sound file {path} cannot be read: {error.strerror}; check its name."
+        ) from error
+
+
+def _converted(file: wave.Wave_read) -> Iterator[bytes]:
+    width, channels, rate = file.getsampwidth(), file.getnchannels(), file.getframerate()
+    if channels > 2 or not 4000 <= rate <= 192_000:
+        raise BadInput(f"A WAV with {channels} channels at {rate} Hz cannot be heard; use mono.")
+    state = None
+    while sound := file.readframes(_BLOCK_FRAMES):
+        sound = sound[: len(sound) - len(sound) % (width * channels)]
+        if width == 1:
+            sound = audioop.bias(sound, 1, -128)
+        if width != 2:
+            sound = audioop.lin2lin(sound, width, 2)
+        if channels == 2:
+            sound = audioop.tomono(sound, 2, 0.5, 0.5)
+        if rate != RATE:
+            # The weights are a gentle low-pass, which ratecv alone does not have.
+            sound, state = audioop.ratecv(sound, 2, 1, rate, RATE, state, 2, 1)
+        yield sound
+
+
+def utterances(sound: Iterator[bytes]) -> Iterator[bytes]:
+    """The stretches of speech in a stream."""
+    cutter = Cutter()
+    kept: list[bytes] = []
+
+    def gathered(cuts: Iterator[object]) -> Iterator[bytes]:
+        for cut in cuts:
+            kind = getattr(cut, "kind", "")
+            if kind == "sound":
+                kept.append(getattr(cut, "sound", b""))
+            elif kind == "ended":
+                yield b"".join(kept)
+                kept.clear()
+
+    for piece in sound:
+        yield from gathered(cutter.feed(piece))
+    yield from gathered(cutter.finish())
+    if kept:
+        yield b"".join(kept)
+
+
+def scene_of(sitting: Sitting) -> Scene:
+    """What stands round the writing place, the nearest first, and what can be opened."""
+    here = sitting.writing_place.block
+    blocks = sitting.document.blocks
+    low, high = max(0, here - _LINES_IN_VIEW // 2), here + _LINES_IN_VIEW // 2
+    near = sorted(range(low, min(high, len(blocks))), key=lambda b: abs(b - here))
+    view = tuple(blocks[b].text for b in near if blocks[b].text.strip())
+    return Scene(view, sitting.shelf, sitting.scripts, sitting.lamp != "lit")
+
+
+def hear_file(path: Path, desk: Desk) -> None:
+    """Let the built-in recogniser hear a file, utterance by utterance, on a desk."""
+    from nimble_lantern.engines.builtin.recogniser import BuiltIn
+
+    spoken = list(utterances(pcm_of(path)))
+    if not spoken:
+        return
+    engine = BuiltIn()
+    try:
+        for sound in spoken:
+            desk.hear(engine.hear(sound, scene_of(desk.sitting)))
+    finally:
+        engine.close()

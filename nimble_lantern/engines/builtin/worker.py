@@ -1,0 +1,144 @@
+"""A decoder in a process of its own, restarted with its sound when it dies."""
+
+from __future__ import annotations
+
+import multiprocessing
+import time
+from multiprocessing.connection import Connection
+from typing import Any
+
+from nimble_lantern.core.errors import BadInput
+from nimble_lantern.engines.builtin.decoder import CommandDecoder, Decoded, DictationDecoder
+
+_PATIENCE_SECONDS = 60.0
+_CONTEXT = multiprocessing.get_context("spawn")
+
+
+def serve(connection: Connection, kind: str) -> None:
+    """The process: messages in, results and partial texts out, until the pipe closes."""
+    decoder = CommandDecoder() if kind == "command" else DictationDecoder()
+    said = ""
+    while True:
+        try:
+            message, *rest = connection.recv()
+        except (EOFError, KeyboardInterrupt):
+            return
+        match message:
+            case "start":
+                decoder.start()
+                said = ""
+            case "sound":
+                decoder.sound(rest[0])
+                if kind == "dictation" and not connection.poll():
+                    text = decoder.partial()
+                    if text != said:
+                        said = text
+                        connection.send(("partial", text))
+            case "end":
+                connection.send(("done", decoder.end()))
+            case "whole":
+                connection.send(("done", decoder.whole(rest[0])))
+            case "grammar":
+                assert isinstance(decoder, CommandDecoder)
+                decoder.grammar(*rest)
+
+
+class Worker:
+    """The near end of a decoder process.  One utterance at a time."""
+
+    def __init__(self, kind: str) -> None:
+        self.kind = kind
+        self.partial = ""
+        self.restarts = 0
+        self._grammar: tuple[Any, ...] | None = None
+        self._kept: list[bytes] = []
+        self._started = False
+        self._open()
+
+    def _open(self) -> None:
+        self._near, far = _CONTEXT.Pipe()
+        self.process = _CONTEXT.Process(target=serve, args=(far, self.kind), daemon=True)
+        self.process.start()
+        far.close()
+
+    def _reopen(self) -> None:
+        """A new process with the grammar and the sound that the dead one had."""
+        self.restarts += 1
+        self.process.kill()
+        self.process.join()
+        self._near.close()
+        self._open()
+        if self._grammar:
+            self._near.send(("grammar", *self._grammar))
+        if self._started:
+            self._near.send(("start",))
+            for sound in self._kept:
+                self._near.send(("sound", sound))
+
+    def _send(self, *message: Any) -> None:
+        try:
+            self._near.send(message)
+        except (BrokenPipeError, OSError):
+            self._reopen()
+
+    def grammar(self, *grammar: Any) -> None:
+        self._grammar = grammar
+        self._send("grammar", *grammar)
+
+    def start(self) -> None:
+        self._kept, self._started, self.partial = [], True, ""
+        self._send("start")
+
+    def sound(self, sound: bytes) -> None:
+        self._kept.append(sound)
+        self._send("sound", sound)
+        self._drain()
+
+    def _drain(self) -> None:
+        try:
+            while self._near.poll():
+                message, value = self._near.recv()
+                if message == "partial":
+                    self.partial = value
+        except (EOFError, OSError):
+            self._reopen()
+
+    def ask_end(self) -> None:
+        self._send("end")
+
+    def ask_whole(self, sound: bytes) -> None:
+        self._kept, self._started = [sound], True
+        self._send("whole", sound)
+
+    def result(self) -> Decoded:
+        """The decoding asked for; decoded once more if the process died over it."""
+        for attempt in range(2):
+            try:
+                found = self._wait()
+                self._started = False
+                return found
+            except (EOFError, OSError):
+                if attempt:
+                    break
+                self._reopen()
+                self._near.send(("end",))
+        raise BadInput("The recogniser stopped twice over the same sound; say it again.")
+
+    def _wait(self) -> Decoded:
+        deadline = time.monotonic() + _PATIENCE_SECONDS
+        while time.monotonic() < deadline:
+            if not self._near.poll(0.5):
+                if not self.process.is_alive():
+                    raise EOFError
+                continue
+            message, value = self._near.recv()
+            if message == "done":
+                assert isinstance(value, Decoded)
+                return value
+            self.partial = value
+        raise EOFError
+
+    def close(self) -> None:
+        self._near.close()
+        self.process.terminate()
+        self.process.join(5)
