@@ -38,7 +38,7 @@ class Desk:
         match effect:
             case NewDocument(name):
                 title = name or f"Untitled {len(self.shelf) + 2}"
-                self._switch(title, Sitting())
+                self._switch(title, Sitting(page=len(self.shelf) + 1))
             case OpenDocument(name) if name in self.shelf and name != self.sitting.title:
                 self._switch(name, self.shelf[name])
             case NameDocument(name):

@@ -297,7 +297,9 @@ def replace_many(
     """The same words in place of many ranges, as one edit; each written as its place asks."""
     steps: list[Splice] = []
     kept: dict[tuple[str, str], str] = {}
-    written, shifts, where = "", {}, []
+    written = ""
+    shifts: dict[int, int] = {}
+    where: list[Range] = []
     manner = manner_of(sitting, "")
     for r in ranges:
         (b, start), (_, end) = r

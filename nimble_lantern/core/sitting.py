@@ -27,7 +27,7 @@ from nimble_lantern.core.state import (
     Sitting,
 )
 from nimble_lantern.core.targets.model import Places
-from nimble_lantern.core.targets.resolve import Missing
+from nimble_lantern.core.targets.resolve import Missing, resolve
 
 MOST_OPTIONS = 30
 LEAST_MARGIN = 0.3
@@ -141,7 +141,7 @@ def _entry(before: Sitting, after: Sitting, turn: _Turn, heard: str) -> Entry:
     summary = "; ".join(turn.summaries)
     version = after.history.head
     made = version is not None and version.utterance == after.number
-    return Entry(after.number, heard, read_as, command, summary, version, made)
+    return Entry(after.number, heard, read_as, command, summary, version, made, after.page)
 
 
 def _committed(sitting: Sitting, before: Sitting) -> Sitting:
@@ -345,7 +345,7 @@ def _offer(turn: _Turn, verdict: reader.Verdict) -> None:
         if slot == verdict.slot:
             args[slot] = Places(tuple(n.range for n in near), ask=True)
         elif not isinstance(value, (Places, tuple, int, str)):
-            other = reader.resolve(value, turn.sitting)
+            other = resolve(value, turn.sitting)
             if isinstance(other, Refusal):
                 turn.kinds.append("unclear")
                 turn.summaries.append(str(verdict.refusal))
@@ -363,7 +363,8 @@ def _offer(turn: _Turn, verdict: reader.Verdict) -> None:
 
 def undone(sitting: Sitting, entries: Sequence[Entry]) -> set[int]:
     """The numbers of those utterances whose change is not in the text now."""
-    made = {e.version: e.number for e in entries if e.made and e.version is not None}
+    here = (e for e in entries if e.made and e.page == sitting.page)
+    made = {e.version: e.number for e in here if e.version is not None}
     if not made:
         return set()
     lowest = min(v.depth for v in made)

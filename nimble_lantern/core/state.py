@@ -58,6 +58,7 @@ class Entry:
     summary: str
     version: Version | None = None  # what the text was right after it
     made: bool = False  # whether this utterance made that version
+    page: int = 0  # which document it was said to
 
 
 @dataclass(frozen=True, slots=True)
@@ -91,6 +92,7 @@ class Sitting:
     trail: tuple[Entry, ...] = ()
     number: int = 0
     title: str = "Untitled"
+    page: int = 0  # which document this is, for the trail
     shelf: tuple[str, ...] = ()
     scripts: tuple[str, ...] = ()
     style: PageStyle = field(default_factory=PageStyle)

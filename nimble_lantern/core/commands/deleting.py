@@ -41,7 +41,7 @@ def delete(sitting: Sitting, target: Places) -> Done:
 def backspace(sitting: Sitting, number: int = 1) -> Done | Refusal:
     """Delete the characters just before the writing place."""
     caret = sitting.caret
-    found = []
+    found: list[Range] = []
     for r in units.backward(sitting.document, "character", caret):
         if len(found) == number or r.start.block != caret.block:
             break

@@ -103,7 +103,7 @@ def undo_to(sitting: Sitting, number: int) -> Done | Refusal:
 def _version_after(sitting: Sitting, number: int) -> Version | None:
     """What the text was right after an utterance, undone later or not."""
     for entry in reversed(sitting.trail):
-        if entry.number <= number:
+        if entry.number <= number and entry.page == sitting.page:
             return entry.version
     return None
 

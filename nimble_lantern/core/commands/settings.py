@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import replace
+from typing import Any
 
 from nimble_lantern.core.effects import SaveSetting
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
@@ -12,7 +13,8 @@ CATALOGUE.table("onoff", {"on": True, "off": False})
 
 
 def _set(sitting: Sitting, name: str, value: bool | str, said: str) -> Done:
-    settings = replace(sitting.settings, **{name: value})
+    change: dict[str, Any] = {name: value}
+    settings = replace(sitting.settings, **change)
     stored = {True: "on", False: "off"}.get(value, value) if isinstance(value, bool) else value
     return Done(replace(sitting, settings=settings), said, (SaveSetting(name, str(stored)),))
 

@@ -6,8 +6,8 @@ from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing import compose
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import command
-from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.rewriting import drop_last_mark, rewrite_last
+from nimble_lantern.core.state import Done, Sitting
 
 
 def _written(sitting: Sitting, words: str, said: str) -> Done:

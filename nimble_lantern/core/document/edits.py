@@ -28,7 +28,6 @@ from nimble_lantern.core.document.model import (
 )
 from nimble_lantern.core.errors import EditError
 
-
 NO_LIMIT = 2**31
 """An offset beyond any text: the end of the block, once the document is known."""
 

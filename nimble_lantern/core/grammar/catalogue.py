@@ -5,12 +5,13 @@ from __future__ import annotations
 import inspect
 from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, TypeVar
 
 from nimble_lantern.core.errors import CatalogueError
 from nimble_lantern.core.grammar.automaton import Found, Grammar
 from nimble_lantern.core.grammar.terminals import TERMINALS
 
+Handler = TypeVar("Handler", bound=Callable[..., Any])
 HEARD_PATTERNS = 3
 """Recognisers listen for this many of a command's patterns, so the likeliest stand first."""
 GROUPS = {
@@ -69,10 +70,10 @@ class Catalogue:
         group: str,
         destructive: bool = False,
         while_resting: bool = False,
-    ) -> Callable[[Callable[..., Any]], Callable[..., Any]]:
-        """Register a handler `f(sitting, **slots)` under its patterns; its docstring is the help."""
+    ) -> Callable[[Handler], Handler]:
+        """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help."""
 
-        def register(handler: Callable[..., Any]) -> Callable[..., Any]:
+        def register(handler: Handler) -> Handler:
             family = handler.__module__.rsplit(".", 1)[-1]
             name = f"{family}.{handler.__name__}"
             if name in self.commands:

@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 from collections.abc import Iterable
 from dataclasses import dataclass
+from typing import Any
 
 SHORT_PAUSE = 0.4
 CUT = 0.25
@@ -96,3 +97,35 @@ def from_lines(lines: Iterable[str]) -> Iterable[Hearing]:
             continue
         yield from_line(bare, pause)
         pause = 0.0
+
+
+def hearing_to_json(hearing: Hearing) -> dict[str, Any]:
+    """A Hearing as plain data; `hearing_from_json` reads it back."""
+    return {
+        "hypotheses": [_hypothesis_row(h) for h in hearing.hypotheses],
+        "command": _hypothesis_row(hearing.command) if hearing.command else None,
+        "margin": hearing.margin,
+        "pause": hearing.pause,
+        "source": hearing.source,
+    }
+
+
+def hearing_from_json(data: dict[str, Any]) -> Hearing:
+    command = data["command"]
+    return Hearing(
+        tuple(_hypothesis(row) for row in data["hypotheses"]),
+        _hypothesis(command) if command else None,
+        data["margin"],
+        data["pause"],
+        data["source"],
+    )
+
+
+def _hypothesis_row(hypothesis: Hypothesis) -> list[Any]:
+    words = [[w.text, w.start, w.end, w.confidence] for w in hypothesis.words]
+    return [hypothesis.score, words]
+
+
+def _hypothesis(row: list[Any]) -> Hypothesis:
+    score, words = row
+    return Hypothesis(tuple(HeardWord(*word) for word in words), score)

@@ -326,7 +326,7 @@ def _through(target: Through, view: View) -> Answer:
 
 
 def _reach(target: Reach, view: View) -> Answer:
-    document, caret = view.document, view.caret
+    caret = view.caret
     if target.goal is not None:
         goal = resolve(target.goal, view)
         if isinstance(goal, Refusal):

@@ -39,9 +39,14 @@ def _index(block: Block) -> BlockIndex:
     starts: dict[str, list[int]] = {}
     for i, word in enumerate(words):
         own = spoken_forms(word)
-        if word[:1].isdigit() and i + 1 < len(words) and words[i + 1].lower() in MONTHS:
-            own = (*own, *ordinal_forms(word))
-        elif word[:1].isdigit() and i and words[i - 1].lower() in MONTHS:
+        if (
+            word[:1].isdigit()
+            and i + 1 < len(words)
+            and words[i + 1].lower() in MONTHS
+            or word[:1].isdigit()
+            and i
+            and words[i - 1].lower() in MONTHS
+        ):
             own = (*own, *ordinal_forms(word))
         forms.append(own)
         for first in {form[0] for form in own if form}:

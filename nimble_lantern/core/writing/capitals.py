@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable, Sequence
 from typing import Protocol
 
+from nimble_lantern.core.document.changes import changed
 from nimble_lantern.core.document.model import Block
 from nimble_lantern.core.writing.numbers import DAYS, MONTHS
 
@@ -140,15 +141,10 @@ class DocumentNames:
     def follow(self, blocks: tuple[Block, ...]) -> DocumentNames:
         old = self._blocks
         if old is not blocks:
-            head, most = 0, min(len(old), len(blocks))
-            while head < most and old[head] is blocks[head]:
-                head += 1
-            tail = 0
-            while tail < most - head and old[-1 - tail] is blocks[-1 - tail]:
-                tail += 1
-            for block in old[head : len(old) - tail]:
+            start, old_end, new_end = changed(old, blocks)
+            for block in old[start:old_end]:
                 self._count(block, -1)
-            for block in blocks[head : len(blocks) - tail]:
+            for block in blocks[start:new_end]:
                 self._count(block, 1)
             self._blocks = blocks
         return self

@@ -177,10 +177,12 @@ def _date(words: list[str], i: int, around: Around) -> Number | None:
                 second = None
         if second and 1 <= second[0] <= 31:
             day, month, end = second[0], named, second[1]
-        elif (year := _spoken_year(words, i + 1)) and named not in ("May", "March"):
-            text = f"{named} {year[0]}"
-            return Number(year[1] - i, text, text, True)
-        elif named in ("May", "March") and (year := _spoken_year(words, i + 1)):
+        elif (
+            (year := _spoken_year(words, i + 1))
+            and named not in ("May", "March")
+            or named in ("May", "March")
+            and (year := _spoken_year(words, i + 1))
+        ):
             text = f"{named} {year[0]}"
             return Number(year[1] - i, text, text, True)
     if day is None or month is None:
@@ -381,10 +383,9 @@ def _quantity(words: list[str], i: int, around: Around) -> Number | None:
         spelled = f"{in_words(value, around.dialect)} and a {part}"
         return _with_unit(words, i, j + 3, f"{grouped(value)}{_HALVES[part]}", spelled, around)
     digits = grouped(value)
-    if 1_000_000 <= value and value % 100_000 == 0:
-        scale = 10**9 if value >= 10**9 else 10**6
-        name = "billion" if scale == 10**9 else "million"
-        digits = f"{value / scale:g} {name}"
+    if value >= 1_000_000 and value % 100_000 == 0:
+        name, size = ("billion", 10**9) if value >= 10**9 else ("million", 10**6)
+        digits = f"{value / size:g} {name}"
     number = _with_unit(words, i, j, digits, in_words(value, around.dialect), around)
     if number.used == j - i:
         prefer = value >= 10 or around.last in LABELS
@@ -422,9 +423,8 @@ def _with_unit(
     if after in ("year", "month", "week", "day") and words[j + 1 : j + 2] in (["old"], ["olds"]):
         tail = f"-{after}-{words[j + 1]}"
         return Number(j + 2 - i, digits + tail, spelled + tail, True)
-    if after in ("years", "months", "weeks") and words[j + 1 : j + 2] in (["old"], ["older"]):
-        if words[j + 1] == "old":
-            return Number(j + 2 - i, f"{digits} {after} old", f"{spelled} {after} old", True)
+    if after in ("years", "months", "weeks") and words[j + 1 : j + 2] == ["old"]:
+        return Number(j + 2 - i, f"{digits} {after} old", f"{spelled} {after} old", True)
     aged = around.last in ("aged", "age")
     return Number(j - i, digits, spelled, always or aged)
 

@@ -72,7 +72,7 @@ def _build() -> dict[str, str]:
     for stem in _LL.split():
         for tail in ("ed", "ing", "er", "ers"):
             pairs[stem + "l" + tail] = stem + tail
-    pairs |= dict(pair.split(":", 1) for pair in _PAIRS.split())  # type: ignore[misc]
+    pairs |= dict(pair.split(":", 1) for pair in _PAIRS.split())
     return pairs
 
 

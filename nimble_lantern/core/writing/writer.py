@@ -214,7 +214,7 @@ class _Writer:
         kept = tuple(p for p in parts if p != "")
         choices = self.choices
         if len(kept) != len(parts):
-            moved = {}
+            moved: dict[int, int] = {}
             for index, part in enumerate(parts):
                 if part != "":
                     moved[index] = len(moved)

@@ -1,0 +1,1 @@
+"""Where documents and utterances are kept: SQLite, one transaction an utterance."""

@@ -1,0 +1,1 @@
+"""One file a step; each has a way back."""
