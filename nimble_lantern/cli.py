@@ -132,11 +132,12 @@ def hear(
 @click.option("--host", default="127.0.0.1", show_default=True)
 @click.option("--port", default=8377, show_default=True)
 @click.option("--demo", is_flag=True, help="Put the sample world on the shelf first.")
-def serve(host: str, port: int, demo: bool) -> None:
+@click.option("--data", type=click.Path(path_type=Path), help="The folder of the database.")
+def serve(host: str, port: int, demo: bool, data: Path | None) -> None:
     """Serve the desk."""
     from nimble_lantern.web.server import run
 
-    run(host, port, demo)
+    run(host, port, demo, data)
 
 
 @lantern.command()

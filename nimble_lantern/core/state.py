@@ -8,7 +8,7 @@ from typing import Any
 
 from nimble_lantern.core.document.edits import Edit, Side
 from nimble_lantern.core.document.history import History, Version
-from nimble_lantern.core.document.layout import PageStyle
+from nimble_lantern.core.document.layout import Layout, LineIndex, PageStyle
 from nimble_lantern.core.document.model import Document, Format, Piece, Position, Range
 from nimble_lantern.core.effects import Effect
 from nimble_lantern.core.writing.capitals import DocumentNames
@@ -101,6 +101,11 @@ class Sitting:
     overturned: tuple[tuple[str, str], ...] = ()  # (words, how they are to be read)
     last: Any = None
     names: DocumentNames = field(default_factory=DocumentNames, compare=False, repr=False)
+    lines: LineIndex = field(default_factory=LineIndex, compare=False, repr=False)
+
+    @property
+    def layout(self) -> Layout:
+        return self.lines.layout(self.document, self.style)
 
     @property
     def mode(self) -> str:

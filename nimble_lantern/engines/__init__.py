@@ -26,6 +26,20 @@ class Engine(Protocol):
         """`sound`: one utterance, 16-bit little-endian mono PCM at 16 kHz."""
 
 
+class LiveEngine(Protocol):
+    """An engine that hears while someone speaks: begin, sound as it comes, end."""
+
+    @property
+    def partial(self) -> str:
+        """What the utterance seems to be so far."""
+
+    def look(self, scene: Scene) -> None: ...
+    def begin(self, scene: Scene) -> None: ...
+    def sound(self, sound: bytes) -> None: ...
+    def end(self) -> Hearing: ...
+    def close(self) -> None: ...
+
+
 class Scripted:
     """The stand-in: its "sound" is a line of text, heard as it stands."""
 

@@ -6,7 +6,7 @@ from itertools import islice
 
 from nimble_lantern.core.commands.wording import many, named
 from nimble_lantern.core.document import units
-from nimble_lantern.core.document.layout import Layout, measure
+from nimble_lantern.core.document.layout import measure
 from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import command
@@ -164,7 +164,7 @@ def _by_blocks(sitting: Sitting, unit: Unit, count: int, way: int) -> Position |
 
 def _by_lines(sitting: Sitting, by: int) -> Position | None:
     """The same column, as near as the characters allow, some lines away."""
-    layout = Layout(sitting.document, sitting.style)
+    layout = sitting.layout
     now = layout.number(sitting.caret)
     here, goal = layout.line(now), layout.line(max(1, min(layout.count, now + by)))
     if here is None or goal is None:

@@ -3,18 +3,21 @@
 from __future__ import annotations
 
 import re
+from bisect import bisect_left
 from collections.abc import Iterator
 from dataclasses import dataclass
-from functools import cached_property
 from itertools import accumulate
 from typing import NamedTuple
 
+from nimble_lantern.core.document.changes import changed
 from nimble_lantern.core.document.metrics import DEFAULT_FAMILY, width
 from nimble_lantern.core.document.model import Block, Document, Position, Range, Span
 
 INDENT = 36.0
 _HEADING_SCALE = {1: 1.7, 2: 1.4, 3: 1.2}
 _SMALL = 0.7
+LEADING = 1.7
+GAP = 10.0
 _CHUNK = re.compile(r"[^ \n-]*-+(?=\w)|[^ \n]+| +|\n")
 
 
@@ -139,43 +142,67 @@ def _pieces(block: Block, start: int, end: int, room: float, style: PageStyle) -
     yield Line(start, end, used)
 
 
+class LineIndex:
+    """How many lines each block has, counted anew only where blocks changed.
+
+    A cache: its layouts depend on document and style alone.
+    """
+
+    def __init__(self) -> None:
+        self._style: PageStyle | None = None
+        self._blocks: tuple[Block, ...] = ()
+        self._counts: list[int] = []
+        self._layout: Layout | None = None
+
+    def layout(self, document: Document, style: PageStyle) -> Layout:
+        blocks = document.blocks
+        if style != self._style:
+            self._style, self._blocks, self._counts, self._layout = style, (), [], None
+        if self._layout is None or blocks is not self._blocks:
+            start, old_end, new_end = changed(self._blocks, blocks)
+            fresh = [len(lines_of(b, style)) for b in blocks[start:new_end]]
+            self._counts[start:old_end] = fresh
+            self._blocks = blocks
+            self._layout = Layout(document, style, [0, *accumulate(self._counts)])
+        return self._layout
+
+
 @dataclass(frozen=True)
 class Layout:
-    """All lines of a document, numbered from 1."""
+    """All lines of a document, numbered from 1; `before` counts the lines above each block."""
 
     document: Document
-    style: PageStyle = PageStyle()
-
-    @cached_property
-    def _before(self) -> list[int]:
-        counts = (len(lines_of(b, self.style)) for b in self.document.blocks)
-        return [0, *accumulate(counts)]
+    style: PageStyle
+    before: list[int]
 
     @property
     def count(self) -> int:
-        return self._before[-1]
+        return self.before[-1]
 
     def number(self, p: Position) -> int:
         """The number of the line that `p` stands on; at a break, the later line."""
         lines = lines_of(self.document.blocks[p.block], self.style)
         row = max(i for i, line in enumerate(lines) if line.start <= p.offset)
-        return self._before[p.block] + row + 1
+        return self.before[p.block] + row + 1
 
     def line(self, number: int) -> Range | None:
         """What stands on line `number`, without the break at its end; None beyond the last."""
         if not 1 <= number <= self.count:
             return None
-        low, high = 0, len(self.document.blocks) - 1
-        while low < high:
-            middle = (low + high) // 2
-            if self._before[middle + 1] >= number:
-                high = middle
-            else:
-                low = middle + 1
+        low = bisect_left(self.before, number) - 1
         block = self.document.blocks[low]
-        line = lines_of(block, self.style)[number - self._before[low] - 1]
+        line = lines_of(block, self.style)[number - self.before[low] - 1]
         end = line.start + len(block.text[line.start : line.end].rstrip(" \n"))
         return Range(Position(low, line.start), Position(low, end))
+
+    def height(self, block: Block, line: Line) -> float:
+        """How tall a line is, in pixels: its largest letters and some air; more at a new block."""
+        sizes = [
+            face_of(marks, block, self.style).size
+            for _, _, marks in runs(block, line.start, max(line.end, line.start + 1))
+        ]
+        gap = 0.0 if line.start or block.kind == "item" else GAP
+        return LEADING * max((self.style.size, *sizes)) + gap
 
     def rows(self, first: int, last: int) -> Iterator[tuple[int, int, Line]]:
         """(line number, block index, line) of lines `first` to `last`."""
@@ -184,5 +211,5 @@ class Layout:
             if found is None:
                 return
             block = found.start.block
-            row = number - self._before[block] - 1
+            row = number - self.before[block] - 1
             yield number, block, lines_of(self.document.blocks[block], self.style)[row]

@@ -8,7 +8,7 @@ from __future__ import annotations
 from bisect import bisect_left
 from collections.abc import Iterator
 
-from nimble_lantern.core.document.layout import Layout, PageStyle
+from nimble_lantern.core.document.layout import Layout
 from nimble_lantern.core.document.model import Block, Document, Position, Range
 
 PROSE = ("paragraph", "quotation")
@@ -106,9 +106,8 @@ def _sections(document: Document) -> list[Range]:
     return found
 
 
-def lines(document: Document, scope: Range, style: PageStyle) -> list[Range]:
+def lines(layout: Layout, scope: Range) -> list[Range]:
     """The lines that touch a range; for the whole document, all of them."""
-    layout = Layout(document, style)
     first, last = layout.number(scope.start), layout.number(scope.end)
     return [r for n in range(first, last + 1) if (r := layout.line(n))]
 

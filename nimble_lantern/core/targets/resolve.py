@@ -8,7 +8,7 @@ from itertools import islice
 from typing import Protocol
 
 from nimble_lantern.core.document import units
-from nimble_lantern.core.document.layout import Layout, PageStyle
+from nimble_lantern.core.document.layout import Layout
 from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.targets import words as spoken
@@ -48,7 +48,7 @@ class View(Protocol):
     @property
     def that(self) -> tuple[Range, ...]: ...
     @property
-    def style(self) -> PageStyle: ...
+    def layout(self) -> Layout: ...
 
 
 @dataclass(frozen=True, slots=True)
@@ -141,7 +141,7 @@ def _all_within(unit: Unit, view: View, scope: Range) -> list[Range]:
     if unit in (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE):
         return list(units.within(view.document, unit.value, scope))
     if unit is Unit.LINE:
-        return units.lines(view.document, scope, view.style)
+        return units.lines(view.layout, scope)
     return units.blocks(view.document, unit.value, scope)
 
 
@@ -205,7 +205,7 @@ def _holding(document: Document, unit: str, here: Range) -> list[Range]:
 
 
 def _lines(target: Units, view: View) -> Answer:
-    layout, here = Layout(view.document, view.style), _reference(view)
+    layout, here = view.layout, _reference(view)
     count, now = target.count, layout.number(view.caret)
     match target.order:
         case Order.LAST:

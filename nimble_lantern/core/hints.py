@@ -1,0 +1,85 @@
+"""What can be said now: a few phrases that fit this moment, made from the words in view."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from nimble_lantern.core.reading.reader import judge
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.words import normal
+
+MOST = 6
+_VERBS = ("bold {}", "select {}", "go after {}", "delete {}")
+_DULL = frozenset(
+    "the a an of to in on at and or but is was are were will be been has have had we you i it he"
+    " she they our your their his her its this that with for from by as not do so if when which"
+    " there would could should may can all more most than then".split()
+)
+
+
+def hints(sitting: Sitting) -> tuple[str, ...]:
+    """At most six phrases, each of which would be read as a command just now."""
+    if sitting.lamp != "lit":
+        return ("start listening",)
+    if sitting.attention == "text":
+        return ("commands again",)
+    found: list[str] = []
+    for phrase in _candidates(sitting):
+        if phrase not in found and judge(sitting, phrase.split(), True).kind == "command":
+            found.append(phrase)
+        if len(found) == MOST:
+            break
+    return tuple(found)
+
+
+def _candidates(sitting: Sitting) -> Iterator[str]:
+    if sitting.question is not None:
+        count = len(sitting.question.options)
+        yield from ("one", "choose two" if count > 1 else "choose one", "the last one")
+        yield from ("all of them", "cancel")
+        return
+    if sitting.attention == "commands":
+        yield "write again"
+    if sitting.selection is not None:
+        yield from ("bold that", "delete that", "make that title case", "copy that")
+        yield from ("select nothing", "cancel")
+        return
+    words = tuple(_phrases(sitting))
+    if words:
+        yield _VERBS[0].format(words[0])
+    if sitting.trail and sitting.trail[-1].made:
+        yield "undo that"
+    if sitting.typing:
+        yield f"{sitting.typing[-1][0]} off"
+    if sitting.choices:
+        yield "as digits"
+        yield "as words"
+    if len(words) > 1:
+        yield _VERBS[1].format(words[1])
+    yield from ("new paragraph", "delete the last word")
+    if sitting.history.ahead:
+        yield "redo that"
+    yield from ("show the shelf", "new document", "stop listening")
+
+
+def _phrases(sitting: Sitting) -> Iterator[str]:
+    """Names and things near the writing place, one a paragraph, the nearest first."""
+    here = sitting.writing_place
+    for b in range(here.block, max(-1, here.block - 8), -1):
+        block = sitting.document.blocks[b]
+        words = [(block.text[s:e], s, e) for s, e in block.words]
+        for i in range(len(words) - 1, 0, -1):
+            (first, _, end), (second, start, _) = words[i - 1], words[i]
+            pair = normal((first.lower(), second.lower()))
+            if block.text[end:start] != " " or len(pair) != 2 or _DULL & set(pair):
+                continue
+            if not all(w.isalpha() and len(w) > 2 for w in pair):
+                continue
+            name = first[0].isupper() and second[0].isupper()
+            thing = i > 1 and words[i - 2][0].lower() == "the"
+            if name or thing:
+                yield f"{'the ' if thing else ''}{first.lower()} {second.lower()}"
+                break
+
+
+__all__ = ["hints"]

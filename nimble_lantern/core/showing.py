@@ -1,0 +1,210 @@
+"""What the page shows of a sitting: a window of lines, cut into pieces that look alike."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from nimble_lantern.core.document.layout import INDENT, Face, Line, face_of, indent, runs
+from nimble_lantern.core.document.model import Block, Position, Range, Span
+from nimble_lantern.core.state import Sitting
+
+_BULLETS = "•◦▪"
+_MARGIN_LINES = 2
+
+
+@dataclass(frozen=True, slots=True)
+class Segment:
+    """A piece of a line that is drawn in one way.
+
+    `edges` tells where a selection begins ("start") and ends ("end") in it; `caret` stands
+    before the text; `pennants` are the numbers of the choices that begin with it.
+    """
+
+    text: str
+    face: Face
+    marks: tuple[Span, ...] = ()
+    selected: bool = False
+    edges: tuple[str, ...] = ()
+    caret: bool = False
+    pennants: tuple[int, ...] = ()
+    chosen: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Row:
+    """One line of the page; `indent` and `height` in pixels, `sign` an item's bullet or number."""
+
+    number: int
+    block: int
+    kind: str
+    align: str
+    indent: float
+    height: float
+    sign: str
+    here: bool
+    opens: bool  # whether it is the first line of its block
+    segments: tuple[Segment, ...]
+
+
+def focus(sitting: Sitting) -> Position:
+    """What the person looks at: the question, the selection, the last change, else the caret."""
+    if sitting.question:
+        first = sitting.question.options[0][0]
+        return first.start if isinstance(first, Range) else sitting.caret
+    if sitting.selection:
+        return sitting.selection.start
+    last = sitting.trail[-1] if sitting.trail else None
+    if last is not None and last.read_as == "command" and sitting.that:
+        return sitting.that[0].start
+    return sitting.writing_place
+
+
+def top_line(sitting: Sitting, top: int, room: float) -> int:
+    """The number of the first line to show, so that the focus and some lines round it are seen.
+
+    It stays at `top` while it can.  `room` is the height of the sheet in pixels.
+    """
+    layout = sitting.layout
+    goal = layout.number(focus(sitting))
+    last = _last_line(sitting, top, room)
+    seen = top <= max(1, goal - _MARGIN_LINES) and min(goal + _MARGIN_LINES, layout.count) <= last
+    if seen and (top == 1 or last < layout.count):
+        return top
+    start = top if seen else _above(sitting, goal, room / 2)
+    # At the end of the text, the sheet is filled from below.
+    return min(start, _above(sitting, layout.count, room))
+
+
+def _above(sitting: Sitting, number: int, room: float) -> int:
+    """The first of the lines up to `number` that fit into `room`."""
+    used = _height(sitting, number)
+    while number > 1 and (used := used + _height(sitting, number - 1)) <= room:
+        number -= 1
+    return number
+
+
+def _height(sitting: Sitting, number: int) -> float:
+    layout = sitting.layout
+    for _, b, line in layout.rows(number, number):
+        return layout.height(sitting.document.blocks[b], line)
+    return 0.0
+
+
+def _last_line(sitting: Sitting, top: int, room: float) -> int:
+    used, number = 0.0, top
+    while number <= sitting.layout.count:
+        used += _height(sitting, number)
+        if used > room:
+            break
+        number += 1
+    return number - 1
+
+
+def rows(sitting: Sitting, top: int, room: float) -> list[Row]:
+    """The lines from `top` on that have room."""
+    layout, place = sitting.layout, sitting.writing_place
+    last = _last_line(sitting, top, room)
+    here = layout.number(place)
+    pennants = _pennants(sitting)
+    found = []
+    for number, b, line in layout.rows(top, last):
+        block = sitting.document.blocks[b]
+        opens = line.start == 0
+        found.append(
+            Row(
+                number,
+                b,
+                block.kind,
+                block.align,
+                indent(block),
+                layout.height(block, line),
+                _sign(sitting, b) if opens and block.kind == "item" else "",
+                number == here,
+                opens,
+                tuple(_segments(sitting, b, line, place if number == here else None, pennants)),
+            )
+        )
+    return found
+
+
+def _pennants(sitting: Sitting) -> list[tuple[int, Range]]:
+    if sitting.question is None:
+        return []
+    options = enumerate(sitting.question.options, 1)
+    return [(n, r) for n, option in options for r in option if isinstance(r, Range)]
+
+
+def _sign(sitting: Sitting, b: int) -> str:
+    """The bullet, or the number of an item among its neighbours of the same level."""
+    blocks = sitting.document.blocks
+    block, level = blocks[b], blocks[b].level or 1
+    if block.list != "numbered":
+        return _BULLETS[min(level, 3) - 1]
+    number = 1
+    for other in reversed(blocks[:b]):
+        if other.kind != "item" or (other.level or 1) < level:
+            break
+        if (other.level or 1) == level:
+            if other.list != "numbered":
+                break
+            number += 1
+    return f"{number}."
+
+
+def _segments(
+    sitting: Sitting,
+    b: int,
+    line: Line,
+    caret: Position | None,
+    pennants: list[tuple[int, Range]],
+) -> Iterator[Segment]:
+    block = sitting.document.blocks[b]
+    end = line.start + len(block.text[line.start : line.end].rstrip("\n"))
+    shown = [sitting.selection] if sitting.selection else []
+    flagged = [(n, r) for n, r in pennants if r.start.block <= b <= r.end.block]
+    cuts = {line.start, end} | ({caret.offset} if caret else set())
+    for r in (*shown, *(r for _, r in flagged)):
+        cuts |= {p.offset for p in r if p.block == b and line.start <= p.offset <= end}
+    edges = sorted(cuts)
+    pieces = list(zip(edges, edges[1:], strict=False)) or [(line.start, line.start)]
+    for start, stop in pieces:
+        for a, z, marks in _runs(block, start, stop):
+            yield _segment(sitting, b, (a, z), marks, caret, flagged)
+    if caret and caret.offset == end and end > line.start:
+        yield Segment("", face_of(block.marks_at(end - 1), block, sitting.style), caret=True)
+
+
+def _runs(block: Block, start: int, stop: int) -> Iterator[tuple[int, int, tuple[Span, ...]]]:
+    return iter([(start, stop, ())]) if start == stop else runs(block, start, stop)
+
+
+def _segment(
+    sitting: Sitting,
+    b: int,
+    at: tuple[int, int],
+    marks: tuple[Span, ...],
+    caret: Position | None,
+    flagged: list[tuple[int, Range]],
+) -> Segment:
+    block = sitting.document.blocks[b]
+    start, stop = Position(b, at[0]), Position(b, at[1])
+    selection = sitting.selection
+    selected = selection is not None and selection.start <= start and stop <= selection.end
+    edges = []
+    if selection is not None and selected and stop > start:
+        edges += ["start"] if selection.start == start else []
+        edges += ["end"] if selection.end == stop else []
+    return Segment(
+        block.text[at[0] : at[1]],
+        face_of(marks, block, sitting.style),
+        marks,
+        selected and stop > start,
+        tuple(edges),
+        caret is not None and caret.offset == at[0],
+        tuple(n for n, r in flagged if r.start == start),
+        any(r.start <= start and stop <= r.end for _, r in flagged),
+    )
+
+
+__all__ = ["INDENT", "Row", "Segment", "focus", "rows", "top_line"]

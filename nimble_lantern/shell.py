@@ -1,0 +1,123 @@
+"""The live desk: one sitting, its journal, and the effects that a sitting asks for.
+
+Whatever reaches the desk — sound, the prompter, a line from outside — comes in by `hear`, one
+utterance at a time; it is on the disk before anybody is told of it.
+"""
+
+from __future__ import annotations
+
+import threading
+from dataclasses import dataclass, replace
+from typing import Protocol
+
+from nimble_lantern.core.effects import (
+    Effect,
+    NewDocument,
+    OpenDocument,
+    Prompt,
+    ShowDesk,
+    ShowShelf,
+)
+from nimble_lantern.core.reading.hearing import Hearing
+from nimble_lantern.core.sitting import Configured, Heard, Outcome, advance
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.store.journal import Journal, ShelfEntry
+
+VIEWS = ("desk", "shelf")
+
+
+class Prompter(Protocol):
+    """Who speaks a script for a person."""
+
+    def play(self, name: str) -> None: ...
+    def stop(self) -> None: ...
+    @property
+    def playing(self) -> str | None: ...
+
+
+@dataclass(frozen=True)
+class Scene:
+    """All that a page may show, taken at one moment."""
+
+    revision: int
+    sitting: Sitting
+    partial: str
+    view: str
+    playing: str | None
+    shelf: tuple[ShelfEntry, ...] = ()
+
+
+class LiveDesk:
+    """The state that all pages share.  Safe to call from several threads."""
+
+    def __init__(self, journal: Journal, scripts: tuple[str, ...] = ()) -> None:
+        self._lock = threading.RLock()
+        self._journal = journal
+        self._sitting = replace(journal.begin(), scripts=scripts)
+        self._partial, self._view, self._revision = "", "desk", 1
+        self.prompter: Prompter | None = None
+
+    @property
+    def sitting(self) -> Sitting:
+        return self._sitting
+
+    @property
+    def revision(self) -> int:
+        return self._revision
+
+    def scene(self) -> Scene:
+        with self._lock:
+            shelf = tuple(self._journal.shelf()) if self._view == "shelf" else ()
+            playing = self.prompter.playing if self.prompter else None
+            return Scene(self._revision, self._sitting, self._partial, self._view, playing, shelf)
+
+    def hear(self, hearing: Hearing) -> Outcome:
+        """Work an utterance through: decide, keep, then do what it asks for."""
+        with self._lock:
+            before = self._sitting
+            outcome = advance(before, Heard(hearing))
+            kept = self._journal.record(before, outcome, hearing)
+            self._sitting = replace(kept, scripts=before.scripts)
+            self._partial = ""
+            self._revision += 1
+            for effect in outcome.effects:
+                self._perform(effect)
+            if outcome.entry and outcome.entry.read_as != "command" and outcome.edit:
+                self._view = "desk"
+            return outcome
+
+    def set(self, name: str, value: str) -> None:
+        """Change a setting from outside; WrongUse if there is none of that name or value."""
+        with self._lock:
+            self._sitting = advance(self._sitting, Configured(name, value)).sitting
+            self._journal.save_setting(name, value)
+            self._revision += 1
+
+    def whisper(self, partial: str) -> None:
+        """What is being heard just now, not yet an utterance."""
+        with self._lock:
+            if partial != self._partial:
+                self._partial = partial
+                self._revision += 1
+
+    def show(self, view: str) -> None:
+        with self._lock:
+            self._view = view if view in VIEWS else "desk"
+            self._revision += 1
+
+    def changed(self) -> None:
+        """Something that pages show has changed elsewhere."""
+        with self._lock:
+            self._revision += 1
+
+    def _perform(self, effect: Effect) -> None:
+        match effect:
+            case ShowShelf():
+                self._view = "shelf"
+            case Prompt(name) if self.prompter:
+                if name is None:
+                    self.prompter.stop()
+                else:
+                    self.prompter.play(name)
+            case ShowDesk() | NewDocument() | OpenDocument():
+                self._view = "desk"

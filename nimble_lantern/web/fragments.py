@@ -1,0 +1,169 @@
+"""Fragments: the parts of the page that change, each sent only when it looks different.
+
+A page is known by an id.  For each, the server keeps the marks (hashes) of the fragments it sent
+last and the first line shown, so that an answer carries only what is new (htmx out-of-band swaps).
+"""
+
+from __future__ import annotations
+
+import secrets
+import threading
+from collections import OrderedDict
+from dataclasses import dataclass, field
+from hashlib import blake2b
+from typing import Any
+
+from flask import render_template
+from markupsafe import Markup
+
+from nimble_lantern.core.hints import hints
+from nimble_lantern.core.showing import Segment, rows, top_line
+from nimble_lantern.core.sitting import undone
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.shell import LiveDesk, Scene
+
+FRAGMENTS = ("lamp", "heard", "manner", "stage", "trail", "hints", "prompter")
+TRAIL_LENGTH = 8
+SHEET_HEIGHT = 470.0
+_MOST_PAGES = 32
+
+
+@dataclass
+class PageState:
+    """What one open page shows."""
+
+    revision: int = 0
+    top: int = 1
+    document: int = 0
+    room: float = SHEET_HEIGHT
+    sent: dict[str, bytes] = field(default_factory=dict)
+
+
+class Pages:
+    """The pages that are open, the oldest forgotten first."""
+
+    def __init__(self) -> None:
+        self._states: OrderedDict[str, PageState] = OrderedDict()
+        self._lock = threading.Lock()
+
+    def opened(self) -> str:
+        name = secrets.token_hex(8)
+        self.state(name)
+        return name
+
+    def state(self, name: str) -> PageState:
+        with self._lock:
+            state = self._states.setdefault(name, PageState())
+            self._states.move_to_end(name)
+            while len(self._states) > _MOST_PAGES:
+                self._states.popitem(last=False)
+            return state
+
+    def news(self, name: str, desk: LiveDesk) -> str:
+        """The fragments that changed since this page was last answered; "" for none."""
+        state = self.state(name)
+        if state.revision == desk.revision:
+            return ""
+        scene = desk.scene()
+        found = []
+        for fragment, html in rendered(scene, state).items():
+            mark = blake2b(html.encode(), digest_size=12).digest()
+            if state.sent.get(fragment) != mark:
+                state.sent[fragment] = mark
+                found.append(_out_of_band(html))
+        state.revision = scene.revision
+        return "\n".join(found)
+
+    def whole(self, name: str, desk: LiveDesk) -> dict[str, Markup]:
+        """Every fragment, for a page that is drawn from nothing."""
+        state = self.state(name)
+        scene = desk.scene()
+        made = rendered(scene, state)
+        state.sent = {n: blake2b(h.encode(), digest_size=12).digest() for n, h in made.items()}
+        state.revision = scene.revision
+        return {n: Markup(h) for n, h in made.items()}
+
+
+def _out_of_band(html: str) -> str:
+    return html.replace(" id=", ' hx-swap-oob="true" id=', 1)
+
+
+def rendered(scene: Scene, state: PageState) -> dict[str, str]:
+    """Every fragment's HTML.  Moves the page's window so that what matters is in it."""
+    values = {
+        "lamp": {"sitting": scene.sitting},
+        "heard": {"partial": scene.partial, "entry": _last(scene.sitting)},
+        "manner": {"sitting": scene.sitting, "manner": manner(scene.sitting)},
+        "trail": {"trail": trail(scene.sitting)},
+        "hints": {"hints": hints(scene.sitting), "view": scene.view},
+        "prompter": {"scripts": scene.sitting.scripts, "playing": scene.playing},
+        "stage": _stage(scene, state),
+    }
+    return {
+        name: render_template(f"fragments/{name}.html", **values[name]).strip()
+        for name in FRAGMENTS
+    }
+
+
+def _stage(scene: Scene, state: PageState) -> dict[str, Any]:
+    sitting = scene.sitting
+    if scene.view == "shelf":
+        return {"view": "shelf", "shelf": scene.shelf}
+    if state.document != sitting.page:
+        state.document, state.top = sitting.page, 1
+    state.top = top_line(sitting, state.top, state.room)
+    return {
+        "view": "desk",
+        "sitting": sitting,
+        "rows": rows(sitting, state.top, state.room),
+        "lines": sitting.layout.count,
+    }
+
+
+def _last(sitting: Sitting) -> Any:
+    return sitting.trail[-1] if sitting.trail else None
+
+
+def trail(sitting: Sitting) -> list[dict[str, Any]]:
+    """The last utterances, the newest first, each with whether it is undone."""
+    entries = sitting.trail[-TRAIL_LENGTH:]
+    gone = undone(sitting, entries)
+    return [{"entry": e, "undone": e.number in gone} for e in reversed(entries)]
+
+
+def manner(sitting: Sitting) -> list[str]:
+    """What is on, in words."""
+    found = [f"{mark}{f' {value}' if value else ''} on" for mark, value in sitting.typing]
+    names = {"title": "capitals on", "upper": "all capitals on", "lower": "no capitals on"}
+    if sitting.capitals in names:
+        found.append(names[sitting.capitals])
+    if sitting.attention == "commands":
+        found.append("commands only")
+    elif sitting.attention == "text":
+        found.append("text only")
+    if sitting.insertion is not None:
+        found.append("the next words go in here")
+    elif sitting.selection is not None and sitting.fresh:
+        found.append("the next words replace the selection")
+    return found
+
+
+def classes(segment: Segment) -> str:
+    """The CSS classes of a piece of a line."""
+    found = ["run", *sorted({f"mark-{s.mark}" for s in segment.marks})]
+    if segment.selected:
+        found += ["chosen-text", *(f"edge-{e}" for e in segment.edges)]
+    if segment.chosen:
+        found.append("flagged")
+    return " ".join(found)
+
+
+def face(segment: Segment) -> str:
+    """The inline style of a piece of a line, in the face that the core measured it in."""
+    own = segment.face
+    weight, slant = (700 if own.bold else 400), ("italic" if own.italic else "normal")
+    style = f"font: {slant} {weight} {own.size:g}px/1 '{own.family}'"
+    colour = next((s.value for s in segment.marks if s.mark == "colour" and s.value), None)
+    if colour and colour.replace("#", "").isalnum():
+        style += f"; color: {colour}"
+    return style

@@ -1,0 +1,118 @@
+// The microphone, and what the page shows of it.  The sound itself is read in a Worker.
+"use strict";
+
+const NEWS_MS = 400;
+const MICROPHONE_PATIENCE_MS = 6000;
+const WANTED = { channelCount: 1, echoCancellation: true, noiseSuppression: true, autoGainControl: true };
+const ADVICE = {
+  NotAllowedError: "This page may not use the microphone: allow it once in the browser's site settings, then load the page again.",
+  NotFoundError: "No microphone was found: plug one in; listening begins by itself.",
+  NotReadableError: "The microphone is in use elsewhere: close what uses it; listening begins by itself.",
+  pending: "The browser asks whether this page may hear you: someone must say yes once, and for good.",
+  insecure: "The browser gives a microphone only to this machine's own address: open the page at 127.0.0.1.",
+};
+
+function show(html) {
+  if (html) htmx.swap(document.body, html, { swapStyle: "none" });
+}
+
+document.addEventListener("alpine:init", () => {
+  Alpine.data("listening", () => ({
+    level: 0,
+    link: "starting",
+    advice: "",
+    words: {
+      starting: "waking the microphone", ok: "", lost: "connection lost: kept",
+      behind: "catching up", silent: "off: no microphone", elsewhere: "off: another page listens",
+    },
+
+    get linkWord() { return this.words[this.link] || ""; },
+
+    init() {
+      this.page = document.body.dataset.page;
+      document.body.addEventListener("htmx:configRequest", (event) => {
+        event.detail.parameters.page = this.page;
+      });
+      window.addEventListener("resize", () => this.ask());
+      setInterval(() => { if (this.link !== "ok") this.ask(); }, NEWS_MS);
+      this.ask();
+      this.begin();
+      navigator.mediaDevices?.addEventListener("devicechange", () => {
+        if (this.link === "silent") this.begin();
+      });
+    },
+
+    room() {
+      const sheet = document.querySelector(".sheet");
+      return sheet ? Math.round(sheet.clientHeight - 28) : 0;
+    },
+
+    async ask() {
+      if (this.asking) return;
+      this.asking = true;
+      const query = new URLSearchParams({ page: this.page });
+      if (this.room()) query.set("room", this.room());
+      try {
+        const answer = await fetch(`/news?${query}`);
+        if (answer.status === 200) show(await answer.text());
+        if (this.link === "lost" && !this.worker) this.link = "silent";
+      } catch {
+        if (!this.worker) this.link = "lost";
+      } finally {
+        this.asking = false;
+      }
+    },
+
+    async begin() {
+      if (!navigator.mediaDevices) return this.deaf("insecure");
+      const waiting = setTimeout(() => { this.advice = ADVICE.pending; }, MICROPHONE_PATIENCE_MS);
+      try {
+        const stream = await navigator.mediaDevices.getUserMedia({ audio: WANTED });
+        this.advice = "";
+        await this.listen(stream.getAudioTracks()[0]);
+      } catch (error) {
+        this.deaf(error.name);
+      } finally {
+        clearTimeout(waiting);
+      }
+    },
+
+    deaf(why) {
+      this.link = "silent";
+      this.advice = ADVICE[why] || `The microphone cannot be used (${why}): check it, then load the page again.`;
+    },
+
+    async listen(track) {
+      this.worker?.terminate();
+      const worker = this.worker = new Worker(document.body.dataset.worker);
+      worker.onmessage = ({ data }) => this.told(data);
+      track.addEventListener("ended", () => {
+        worker.postMessage({ stop: true });
+        this.worker = null;
+        this.deaf("NotFoundError");
+        setTimeout(() => this.begin(), 1000);
+      });
+      const start = { page: this.page, room: this.room() };
+      if (window.MediaStreamTrackProcessor) {
+        const { readable } = new MediaStreamTrackProcessor({ track, maxBufferSize: 500 });
+        worker.postMessage({ ...start, readable }, [readable]);
+        return;
+      }
+      const context = new AudioContext();
+      await context.audioWorklet.addModule(document.body.dataset.worklet);
+      const node = new AudioWorkletNode(context, "lantern-ear");
+      context.createMediaStreamSource(new MediaStream([track])).connect(node);
+      worker.postMessage({ ...start, port: node.port, rate: context.sampleRate }, [node.port]);
+    },
+
+    told(message) {
+      if (message.level !== undefined) this.level = message.level.toFixed(2);
+      if (message.link) this.link = message.link;
+      if (message.html) show(message.html);
+      if (message.link === "elsewhere") {
+        this.worker = null;
+        this.advice = "Listening went to the page that was opened last; load this page to bring it back.";
+      }
+    },
+  }));
+});

@@ -1,0 +1,63 @@
+"""Chromium under ChromeDriver, with a profile of its own and a microphone made of a WAV file."""
+
+from __future__ import annotations
+
+import shutil
+import tempfile
+import time
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager
+from pathlib import Path
+
+from selenium import webdriver
+from selenium.webdriver.chrome.service import Service
+
+FLAGS = (
+    "--headless=new",
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+    "--no-first-run",
+    "--disable-dev-shm-usage",
+    "--hide-scrollbars",
+)
+
+
+@contextmanager
+def chromium(
+    sound: Path | None = None, size: tuple[int, int] = (1280, 800), microphone: bool = True
+) -> Iterator[webdriver.Chrome]:
+    """A browser; `sound` is what its simulated microphone hears, once, from when it opens."""
+    profile = tempfile.mkdtemp(prefix="lantern-profile-")
+    options = webdriver.ChromeOptions()
+    options.binary_location = shutil.which("chromium") or "chromium"
+    for flag in (*FLAGS, f"--user-data-dir={profile}", f"--window-size={size[0]},{size[1]}"):
+        options.add_argument(flag)
+    if sound is not None:
+        options.add_argument("--use-fake-ui-for-media-stream")
+        options.add_argument("--use-fake-device-for-media-stream")
+        options.add_argument(f"--use-file-for-fake-audio-capture={sound}%noloop")
+    service = Service(shutil.which("chromedriver") or "chromedriver")
+    driver = webdriver.Chrome(options=options, service=service)
+    try:
+        driver.set_window_rect(width=size[0], height=size[1])
+        driver.execute_cdp_cmd(
+            "Emulation.setDeviceMetricsOverride",
+            {"width": size[0], "height": size[1], "deviceScaleFactor": 1, "mobile": False},
+        )
+        yield driver
+    finally:
+        driver.quit()
+        shutil.rmtree(profile, ignore_errors=True)
+
+
+def wait_until(condition: Callable[[], object], seconds: float = 30.0, what: str = "") -> None:
+    """Wait for a condition; AssertionError that names it if it does not come true in time."""
+    deadline = time.monotonic() + seconds
+    while time.monotonic() < deadline:
+        if condition():
+            return
+        time.sleep(0.1)
+    raise AssertionError(f"waited {seconds} s in vain{f' for {what}' if what else ''}")
