@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import os
 import sys
 from collections.abc import Callable
 from pathlib import Path
@@ -41,6 +42,11 @@ def main() -> None:
         sys.exit(1)
     except OSError as error:
         _end(f"The system said: {error.strerror or error}.", 1)
+    except Exception as error:
+        if os.environ.get("LANTERN_DEBUG"):
+            raise
+        kind = type(error).__name__
+        _end(f"Nimble Lantern has a fault here ({kind}: {error}); LANTERN_DEBUG=1 tells more.", 1)
     sys.exit(status if isinstance(status, int) else 0)
 
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.reading.reader import judge
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.words import normal
@@ -25,11 +26,18 @@ def hints(sitting: Sitting) -> tuple[str, ...]:
         return ("commands again",)
     found: list[str] = []
     for phrase in _candidates(sitting):
-        if phrase not in found and judge(sitting, phrase.split(), True).kind == "command":
+        if phrase not in found and _would_do(sitting, phrase):
             found.append(phrase)
         if len(found) == MOST:
             break
     return tuple(found)
+
+
+def _would_do(sitting: Sitting, phrase: str) -> bool:
+    words = phrase.split()
+    if any(p.free for p in CATALOGUE.parses(words)):
+        return True  # its words were just taken from the text
+    return judge(sitting, words, True).kind == "command"
 
 
 def _candidates(sitting: Sitting) -> Iterator[str]:

@@ -85,20 +85,17 @@ def _above(sitting: Sitting, number: int, room: float) -> int:
 
 
 def _height(sitting: Sitting, number: int) -> float:
-    layout = sitting.layout
-    for _, b, line in layout.rows(number, number):
-        return layout.height(sitting.document.blocks[b], line)
-    return 0.0
+    return sum(line.height for _, _, line in sitting.layout.rows(number, number))
 
 
 def _last_line(sitting: Sitting, top: int, room: float) -> int:
-    used, number = 0.0, top
-    while number <= sitting.layout.count:
-        used += _height(sitting, number)
+    used, last = 0.0, top
+    for number, _, line in sitting.layout.rows(top, sitting.layout.count):
+        used += line.height
         if used > room:
             break
-        number += 1
-    return number - 1
+        last = number
+    return last
 
 
 def rows(sitting: Sitting, top: int, room: float) -> list[Row]:
@@ -118,7 +115,7 @@ def rows(sitting: Sitting, top: int, room: float) -> list[Row]:
                 block.kind,
                 block.align,
                 indent(block),
-                layout.height(block, line),
+                line.height,
                 _sign(sitting, b) if opens and block.kind == "item" else "",
                 number == here,
                 opens,

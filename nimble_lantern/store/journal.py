@@ -15,6 +15,7 @@ from functools import cached_property
 from typing import Any
 
 from sqlalchemy import Engine, select
+from sqlalchemy.exc import DatabaseError, IntegrityError
 from sqlalchemy.orm import Session
 from sqlalchemy.orm.exc import StaleDataError
 
@@ -33,6 +34,7 @@ from nimble_lantern.core.reading.hearing import Hearing, hearing_to_json
 from nimble_lantern.core.sitting import Outcome, configured
 from nimble_lantern.core.state import Entry, Settings, Sitting
 from nimble_lantern.store import states
+from nimble_lantern.store.database import migrate
 from nimble_lantern.store.models import (
     DeskRow,
     DocumentRow,
@@ -115,7 +117,7 @@ class Journal:
             with Session(self._engine) as session, session.begin():
                 self._keep(session, before, outcome, hearing)
                 return self._switched(session, outcome)
-        except StaleDataError as error:
+        except (StaleDataError, IntegrityError) as error:
             raise LanternError(
                 "Another Nimble Lantern has changed this document; load the page again."
             ) from error
@@ -344,14 +346,10 @@ def _settings(session: Session) -> Settings:
 
 def open_journal(engine: Engine) -> Journal:
     """The journal of a migrated database; BadInput if the file is no database of ours."""
-    from sqlalchemy.exc import DatabaseError
-
-    from nimble_lantern.store.database import migrate
-
     try:
         migrate(engine)
     except DatabaseError as error:
         raise BadInput(
-            f"{engine.url.database} is not a database of Nimble Lantern; name another with --data."
+            f"{engine.url.database} is no database of Nimble Lantern; name another with --data."
         ) from error
     return Journal(engine)

@@ -1,7 +1,7 @@
 """Fragments: the parts of the page that change, each sent only when it looks different.
 
-A page is known by an id.  For each, the server keeps the marks (hashes) of the fragments it sent
-last and the first line shown, so that an answer carries only what is new (htmx out-of-band swaps).
+A page is known by an id.  For each, the server keeps what its fragments showed last and the first
+line shown, so that an answer carries only what is new (htmx out-of-band swaps).
 """
 
 from __future__ import annotations
@@ -10,10 +10,9 @@ import secrets
 import threading
 from collections import OrderedDict
 from dataclasses import dataclass, field
-from hashlib import blake2b
 from typing import Any
 
-from flask import render_template
+from flask import current_app
 from markupsafe import Markup
 
 from nimble_lantern.core.hints import hints
@@ -22,7 +21,6 @@ from nimble_lantern.core.sitting import undone
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.shell import LiveDesk, Scene
 
-FRAGMENTS = ("lamp", "heard", "manner", "stage", "trail", "hints", "prompter")
 TRAIL_LENGTH = 8
 SHEET_HEIGHT = 470.0
 _MOST_PAGES = 32
@@ -36,7 +34,7 @@ class PageState:
     top: int = 1
     document: int = 0
     room: float = SHEET_HEIGHT
-    sent: dict[str, bytes] = field(default_factory=dict)
+    sent: dict[str, dict[str, Any]] = field(default_factory=dict)
 
 
 class Pages:
@@ -66,11 +64,10 @@ class Pages:
             return ""
         scene = desk.scene()
         found = []
-        for fragment, html in rendered(scene, state).items():
-            mark = blake2b(html.encode(), digest_size=12).digest()
-            if state.sent.get(fragment) != mark:
-                state.sent[fragment] = mark
-                found.append(_out_of_band(html))
+        for fragment, values in shown(scene, state).items():
+            if state.sent.get(fragment) != values:
+                state.sent[fragment] = values
+                found.append(_out_of_band(_rendered(fragment, values)))
         state.revision = scene.revision
         return "\n".join(found)
 
@@ -78,30 +75,34 @@ class Pages:
         """Every fragment, for a page that is drawn from nothing."""
         state = self.state(name)
         scene = desk.scene()
-        made = rendered(scene, state)
-        state.sent = {n: blake2b(h.encode(), digest_size=12).digest() for n, h in made.items()}
+        state.sent = shown(scene, state)
         state.revision = scene.revision
-        return {n: Markup(h) for n, h in made.items()}
+        return {n: Markup(_rendered(n, values)) for n, values in state.sent.items()}
+
+
+def _rendered(name: str, values: dict[str, Any]) -> str:
+    template = current_app.jinja_env.get_template(f"fragments/{name}.html")
+    return template.render(values).strip()
 
 
 def _out_of_band(html: str) -> str:
     return html.replace(" id=", ' hx-swap-oob="true" id=', 1)
 
 
-def rendered(scene: Scene, state: PageState) -> dict[str, str]:
-    """Every fragment's HTML.  Moves the page's window so that what matters is in it."""
-    values = {
-        "lamp": {"sitting": scene.sitting},
-        "heard": {"partial": scene.partial, "entry": _last(scene.sitting)},
-        "manner": {"sitting": scene.sitting, "manner": manner(scene.sitting)},
-        "trail": {"trail": trail(scene.sitting)},
-        "hints": {"hints": hints(scene.sitting), "view": scene.view},
-        "prompter": {"scripts": scene.sitting.scripts, "playing": scene.playing},
-        "stage": _stage(scene, state),
-    }
+def shown(scene: Scene, state: PageState) -> dict[str, dict[str, Any]]:
+    """What each fragment is to show; a fragment whose values are as before is not sent again.
+
+    Moves the page's window so that what matters is in it.
+    """
+    sitting = scene.sitting
     return {
-        name: render_template(f"fragments/{name}.html", **values[name]).strip()
-        for name in FRAGMENTS
+        "lamp": {"lamp": sitting.lamp},
+        "heard": {"partial": scene.partial, "entry": _last(sitting)},
+        "manner": {"title": sitting.title, "manner": manner(sitting)},
+        "stage": _stage(scene, state),
+        "trail": {"trail": trail(sitting)},
+        "hints": {"hints": hints(sitting), "view": scene.view},
+        "prompter": {"scripts": sitting.scripts, "playing": scene.playing},
     }
 
 
@@ -114,7 +115,7 @@ def _stage(scene: Scene, state: PageState) -> dict[str, Any]:
     state.top = top_line(sitting, state.top, state.room)
     return {
         "view": "desk",
-        "sitting": sitting,
+        "title": sitting.title,
         "rows": rows(sitting, state.top, state.room),
         "lines": sitting.layout.count,
     }

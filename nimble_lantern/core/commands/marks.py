@@ -49,16 +49,24 @@ def _done(sitting: Sitting, target: Places, marks: tuple[str, ...], what: str) -
     return Done(after, f"{named(sitting.document, target.ranges)} {what}{near(target, '')}")
 
 
+_PAST = {"underline": "underlined", "strike": "struck out", "highlight": "highlighted"}
+
+
+def said_of(name: str) -> str:
+    """How the trail names a mark on words: "underlined"."""
+    return _PAST.get(name, name)
+
+
 def _register(name: str, verb: str, adjective: str) -> None:
     def on(sitting: Sitting, target: Places) -> Done:
-        return _done(sitting, target, (name,), f"is {name}")
+        return _done(sitting, target, (name,), f"is {said_of(name)}")
 
     def off(sitting: Sitting, target: Places) -> Done:
         after = sitting
         for r in target.ranges:
             after = after.edited(remark(after.document, r, (), {name}))
         where = named(sitting.document, target.ranges)
-        return Done(after.about(target.ranges), f"{where} is not {name} any more")
+        return Done(after.about(target.ranges), f"{where} is not {said_of(name)} any more")
 
     def begin(sitting: Sitting) -> Done:
         typing = (*(t for t in sitting.typing if t[0] != name), (name, None))
@@ -119,7 +127,7 @@ for _name, (_verb, _adjective) in _FAMILIES.items():
 def several(sitting: Sitting, target: Places, a: str, b: str, c: str | None = None) -> Done:
     """Put several marks on a target at once."""
     marks = tuple(m for m in (a, b, c) if m)
-    return _done(sitting, target, marks, "is " + " and ".join(marks))
+    return _done(sitting, target, marks, "is " + " and ".join(said_of(m) for m in marks))
 
 
 @command(

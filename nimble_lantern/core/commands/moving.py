@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
+from bisect import bisect_right
 from itertools import islice
 
 from nimble_lantern.core.commands.wording import many, named
 from nimble_lantern.core.document import units
-from nimble_lantern.core.document.layout import measure
+from nimble_lantern.core.document.layout import edges
 from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import command
@@ -169,12 +170,10 @@ def _by_lines(sitting: Sitting, by: int) -> Position | None:
     here, goal = layout.line(now), layout.line(max(1, min(layout.count, now + by)))
     if here is None or goal is None:
         return None
-    block = sitting.document.blocks[sitting.caret.block]
-    column = measure(block, here.start.offset, sitting.caret.offset, sitting.style)
-    target = sitting.document.blocks[goal.start.block]
-    best, offset = goal.start.offset, goal.start.offset
-    while offset <= goal.end.offset:
-        if measure(target, goal.start.offset, offset, sitting.style) <= column + 0.5:
-            best = offset
-        offset += 1
-    return Position(goal.start.block, best)
+    blocks, style = sitting.document.blocks, sitting.style
+    at = edges(blocks[sitting.caret.block], style)
+    column = at[sitting.caret.offset] - at[here.start.offset]
+    at = edges(blocks[goal.start.block], style)
+    first, last = goal.start.offset, goal.end.offset
+    offset = bisect_right(at, at[first] + column + 0.5, first, last + 1) - 1
+    return Position(goal.start.block, max(first, offset))

@@ -3,14 +3,14 @@
 from __future__ import annotations
 
 import re
-from bisect import bisect_left
+from bisect import bisect_left, bisect_right
 from collections.abc import Iterator
 from dataclasses import dataclass
 from itertools import accumulate
 from typing import NamedTuple
 
 from nimble_lantern.core.document.changes import changed
-from nimble_lantern.core.document.metrics import DEFAULT_FAMILY, width
+from nimble_lantern.core.document.metrics import DEFAULT_FAMILY, advances
 from nimble_lantern.core.document.model import Block, Document, Position, Range, Span
 
 INDENT = 36.0
@@ -31,11 +31,12 @@ class PageStyle:
 
 
 class Line(NamedTuple):
-    """text[start:end] of a block, `width` pixels wide without trailing spaces."""
+    """text[start:end] of a block, in pixels: its width without trailing spaces, its height."""
 
     start: int
     end: int
     width: float
+    height: float
 
 
 class Face(NamedTuple):
@@ -79,13 +80,14 @@ def runs(block: Block, start: int, end: int) -> Iterator[tuple[int, int, tuple[S
         yield a, b, tuple(s for s in inside if s.start <= a and s.end >= b)
 
 
-def measure(block: Block, start: int, end: int, style: PageStyle) -> float:
-    """Width in pixels of text[start:end]."""
-    total = 0.0
-    for a, b, marks in runs(block, start, end):
+def edges(block: Block, style: PageStyle) -> list[float]:
+    """Where each character begins if the block were one line, in pixels, and where it ends."""
+    widths: list[float] = []
+    for a, b, marks in runs(block, 0, len(block.text)):
         face = face_of(marks, block, style)
-        total += width(block.text[a:b], face.family, face.size, face.bold, face.italic)
-    return total
+        found = advances(block.text[a:b], face.family, face.bold, face.italic)
+        widths += [face.size * w for w in found]
+    return list(accumulate(widths, initial=0.0))
 
 
 def indent(block: Block) -> float:
@@ -104,42 +106,39 @@ def lines_of(block: Block, style: PageStyle) -> tuple[Line, ...]:
 
 
 def _broken(block: Block, style: PageStyle) -> Iterator[Line]:
-    room = style.column - indent(block)
-    start, used, inked = 0, 0.0, 0.0
-    for match in _CHUNK.finditer(block.text):
-        chunk = match.group()
-        if chunk == "\n":
-            yield Line(start, match.end(), inked)
-            start, used, inked = match.end(), 0.0, 0.0
-            continue
-        size = measure(block, match.start(), match.end(), style)
-        if chunk[0] == " ":
-            used += size
-            continue
-        if used + size > room and match.start() > start:
-            yield Line(start, match.start(), inked)
-            start, used = match.start(), 0.0
-        if size > room:
-            for cut in _pieces(block, match.start(), match.end(), room, style):
-                if cut.end < match.end():
-                    yield cut
-                else:
-                    start, size = cut.start, cut.width
-        used += size
-        inked = used
-    yield Line(start, len(block.text), inked)
+    at = edges(block, style)
+    for start, end, inked in _breaks(block.text, at, style.column - indent(block)):
+        yield Line(start, end, inked - at[start], _height(block, start, end, style))
 
 
-def _pieces(block: Block, start: int, end: int, room: float, style: PageStyle) -> Iterator[Line]:
-    """One overlong word, cut wherever the room ends."""
-    used = 0.0
-    for index in range(start, end):
-        size = measure(block, index, index + 1, style)
-        if used + size > room and index > start:
-            yield Line(start, index, used)
-            start, used = index, 0.0
-        used += size
-    yield Line(start, end, used)
+def _breaks(text: str, at: list[float], room: float) -> Iterator[tuple[int, int, float]]:
+    """(start, end, where the ink ends) of each line; `at` is as from `edges`."""
+    start, inked = 0, 0.0
+    for match in _CHUNK.finditer(text):
+        begin, end = match.span()
+        if text[begin] == "\n":
+            yield start, end, inked
+            start, inked = end, at[end]
+        elif text[begin] != " ":
+            if at[end] - at[start] > room and begin > start:
+                yield start, begin, inked
+                start = begin
+            while at[end] - at[start] > room and end - start > 1:
+                # One overlong word is cut wherever the room ends.
+                cut = max(start + 1, bisect_right(at, at[start] + room, start, end) - 1)
+                yield start, cut, at[cut]
+                start = cut
+            inked = at[end]
+    yield start, len(text), max(inked, at[start])
+
+
+def _height(block: Block, start: int, end: int, style: PageStyle) -> float:
+    """The largest letters and some air; more where a new block opens."""
+    sizes = [
+        face_of(marks, block, style).size for _, _, marks in runs(block, start, max(end, start + 1))
+    ]
+    gap = 0.0 if start or block.kind == "item" else GAP
+    return LEADING * max((style.size, *sizes)) + gap
 
 
 class LineIndex:
@@ -156,7 +155,7 @@ class LineIndex:
 
     def layout(self, document: Document, style: PageStyle) -> Layout:
         blocks = document.blocks
-        if style != self._style:
+        if style is not self._style and style != self._style:
             self._style, self._blocks, self._counts, self._layout = style, (), [], None
         if self._layout is None or blocks is not self._blocks:
             start, old_end, new_end = changed(self._blocks, blocks)
@@ -194,15 +193,6 @@ class Layout:
         line = lines_of(block, self.style)[number - self.before[low] - 1]
         end = line.start + len(block.text[line.start : line.end].rstrip(" \n"))
         return Range(Position(low, line.start), Position(low, end))
-
-    def height(self, block: Block, line: Line) -> float:
-        """How tall a line is, in pixels: its largest letters and some air; more at a new block."""
-        sizes = [
-            face_of(marks, block, self.style).size
-            for _, _, marks in runs(block, line.start, max(line.end, line.start + 1))
-        ]
-        gap = 0.0 if line.start or block.kind == "item" else GAP
-        return LEADING * max((self.style.size, *sizes)) + gap
 
     def rows(self, first: int, last: int) -> Iterator[tuple[int, int, Line]]:
         """(line number, block index, line) of lines `first` to `last`."""

@@ -5,7 +5,7 @@ The page turns kerning and ligatures off, so a text is as wide as its advances a
 
 from __future__ import annotations
 
-from functools import cache, lru_cache
+from functools import cache
 from pathlib import Path
 
 from fontTools.ttLib import TTFont
@@ -34,8 +34,7 @@ def _advances(slug: str, bold: bool, italic: bool) -> dict[str, float]:
     return found
 
 
-@lru_cache(maxsize=200_000)
-def width(text: str, family: str, size: float, bold: bool = False, italic: bool = False) -> float:
-    """How wide `text` is, in the unit of `size`; an unknown family counts as the default."""
+def advances(text: str, family: str, bold: bool = False, italic: bool = False) -> list[float]:
+    """The advance of each character in em; an unknown family counts as the default."""
     table = _advances(FAMILIES.get(family, FAMILIES[DEFAULT_FAMILY]), bold, italic)
-    return size * sum(table.get(c, _MISSING) for c in text)
+    return [table.get(c, _MISSING) for c in text]

@@ -19,10 +19,11 @@ _DETERMINERS = frozenset("the a an this that these those my our your his her the
 
 @dataclass(frozen=True, slots=True)
 class BlockIndex:
-    """A block's words as they may be spoken, and where each first word begins a form."""
+    """A block's words as they may be spoken, all of their parts, and where forms begin."""
 
     forms: tuple[Forms, ...]
     starts: dict[str, tuple[int, ...]]
+    vocabulary: frozenset[str]
 
 
 def index_of(block: Block) -> BlockIndex:
@@ -51,7 +52,8 @@ def _index(block: Block) -> BlockIndex:
         forms.append(own)
         for first in {form[0] for form in own if form}:
             starts.setdefault(first, []).append(i)
-    return BlockIndex(tuple(forms), {k: tuple(v) for k, v in starts.items()})
+    vocabulary = frozenset(w for own in forms for form in own for w in form)
+    return BlockIndex(tuple(forms), {k: tuple(v) for k, v in starts.items()}, vocabulary)
 
 
 def normal(words: Sequence[str]) -> tuple[str, ...]:
@@ -65,22 +67,29 @@ def normal(words: Sequence[str]) -> tuple[str, ...]:
     return tuple(found)
 
 
-def _ends(index: BlockIndex, i: int, query: tuple[str, ...], at: int) -> Iterator[int]:
-    """Where a match of query[at:] that begins at word `i` may end."""
-    if at == len(query):
-        yield i
-        return
-    if i >= len(index.forms):
-        return
-    for form in index.forms[i]:
-        if query[at : at + len(form)] == form:
-            yield from _ends(index, i + 1, query, at + len(form))
+def _end(index: BlockIndex, i: int, query: tuple[str, ...], at: int) -> int | None:
+    """Where a match of query[at:] that begins at word `i` ends."""
+    while at < len(query):
+        if i >= len(index.forms):
+            return None
+        forms = index.forms[i]
+        if len(forms) > 1 or len(forms[0]) > 1:
+            ends = (
+                _end(index, i + 1, query, at + len(form))
+                for form in forms
+                if query[at : at + len(form)] == form
+            )
+            return next((e for e in ends if e is not None), None)
+        if forms[0][0] != query[at]:
+            return None
+        i, at = i + 1, at + 1
+    return i
 
 
 def _in_block(block: Block, query: tuple[str, ...]) -> Iterator[tuple[int, int]]:
     index = index_of(block)
     for i in index.starts.get(query[0], ()):
-        end = next(_ends(index, i, query, 0), None)
+        end = _end(index, i, query, 0)
         if end is not None:
             yield block.words[i][0], block.words[end - 1][1]
 
@@ -92,9 +101,9 @@ def exact(document: Document, words: Sequence[str], within: Range | None = None)
         return []
     first, last = (within.start.block, within.end.block) if within else (0, None)
     blocks = document.blocks if last is None else document.blocks[first : last + 1]
-    found, start_word = [], query[0]
+    found, asked = [], frozenset(query)
     for b, block in enumerate(blocks, first):
-        if start_word in index_of(block).starts:
+        if asked <= index_of(block).vocabulary:
             for start, end in _in_block(block, query):
                 found.append(Range(Position(b, start), Position(b, end)))
     if within:

@@ -7,7 +7,7 @@ that dies must not take the desk with it.
 from __future__ import annotations
 
 import math
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any
 
@@ -35,10 +35,11 @@ class Decoded:
 class DictationDecoder:
     """The default language model."""
 
+    beams: Mapping[str, float] = {}
+
     def __init__(self) -> None:
-        self.decoder = Decoder(
-            samprate=16000, fwdflat=False, maxhmmpf=3000, loglevel="FATAL", logfn=None
-        )
+        quick = {"samprate": 16000, "fwdflat": False, "maxhmmpf": 3000, **self.beams}
+        self.decoder = Decoder(loglevel="FATAL", logfn=None, **quick)
         self._cmn = self.decoder.get_cmn(False)
         self._open = False
 
@@ -107,7 +108,13 @@ class DictationDecoder:
 
 
 class CommandDecoder(DictationDecoder):
-    """A finite-state grammar that is changed between utterances."""
+    """A finite-state grammar that is changed between utterances.
+
+    Its beams are narrower than the default: a sentence that is no command at all would
+    otherwise keep most of the grammar alive, at several times real time.
+    """
+
+    beams: Mapping[str, float] = {"beam": 1e-36, "pbeam": 1e-36, "wbeam": 1e-22}
 
     def __init__(self) -> None:
         super().__init__()

@@ -27,7 +27,7 @@ def pcm_of(path: Path) -> Iterator[bytes]:
             f"{path} is not a WAV file with plain PCM sound ({error}); save it as 16-bit WAV."
         ) from error
     except EOFError as error:
-        raise BadInput(f"{path} is empty or cut off; record it again.") from error
+        raise BadInput(f"{path} is no whole WAV file; record it again as 16-bit WAV.") from error
     except OSError as error:
         raise BadInput(
             f"The sound file {path} cannot be read: {error.strerror}; check its name."

@@ -16,7 +16,7 @@ from nimble_lantern.engines.builtin.decoder import Decoded
 from nimble_lantern.engines.builtin.worker import Worker
 
 MOST_WORDS_IN_VIEW = 400
-_FREE_WORDS = 600
+_FREE_WORDS = 150
 _FORMS = 2
 
 

@@ -1,0 +1,41 @@
+# make demo   sets up and starts the desk with the sample world
+# make test   sets up what tests need and runs them
+PYTHON ?= $(shell command -v python3.11 || command -v python3)
+VENV := .venv
+BIN := $(VENV)/bin
+PORT ?= 8377
+
+.PHONY: demo test lint check bench screenshots reference clean
+
+demo: $(VENV)/.ready
+	$(BIN)/lantern serve --demo --port $(PORT)
+
+$(VENV)/.ready: pyproject.toml requirements.lock
+	sh tools/packages.sh python
+	$(PYTHON) -m venv $(VENV)
+	$(BIN)/python -m pip install --quiet --disable-pip-version-check -c requirements.lock -e .
+	touch $@
+
+$(VENV)/.ready-test: $(VENV)/.ready
+	sh tools/packages.sh test
+	$(BIN)/python -m pip install --quiet --disable-pip-version-check -c requirements.lock -e '.[test]'
+	touch $@
+
+test: lint check
+
+lint: $(VENV)/.ready-test
+	$(BIN)/ruff check .
+	$(BIN)/ruff format --check .
+	$(BIN)/mypy
+
+check: $(VENV)/.ready-test
+	$(BIN)/python -m tests
+
+bench: $(VENV)/.ready-test
+	$(BIN)/lantern bench
+
+screenshots: $(VENV)/.ready-test
+	$(BIN)/python -m tests.browser.screenshots
+
+clean:
+	rm -rf $(VENV) build *.egg-info

@@ -1,0 +1,1 @@
+"""Benchmarks: each module's run() yields figures; `lantern bench NAME` prints them."""

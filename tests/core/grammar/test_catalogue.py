@@ -1,0 +1,86 @@
+"""A newcomer's missing step fails here, with what to do."""
+
+from __future__ import annotations
+
+import unittest
+
+from nimble_lantern.core.commands import CATALOGUE
+from nimble_lantern.core.errors import CatalogueError
+from nimble_lantern.core.grammar.catalogue import GROUPS, Catalogue
+from nimble_lantern.core.grammar.export import Page, filled, skeleton
+from nimble_lantern.core.state import Sitting
+
+
+class Completeness(unittest.TestCase):
+    def test_every_command_has_help_an_example_and_a_group(self) -> None:
+        for name, made in CATALOGUE.commands.items():
+            self.assertTrue(made.summary.endswith("."), f"{name}: its help is a sentence")
+            self.assertIn(made.group, GROUPS, f"{name}: put it in a group of GROUPS")
+            self.assertTrue(made.example.islower(), f"{name}: an example is as spoken")
+
+    def test_every_example_is_read_as_its_own_command_first(self) -> None:
+        for name, made in CATALOGUE.commands.items():
+            parses = CATALOGUE.parses(made.example.split())
+            self.assertTrue(parses, f"{name}: “{made.example}” matches no pattern")
+            self.assertEqual(parses[0].command.name, name, f"“{made.example}”")
+
+    def test_there_is_a_command_of_every_family(self) -> None:
+        self.assertGreaterEqual(len(CATALOGUE.commands), 25)
+        self.assertEqual({c.group for c in CATALOGUE.commands.values()}, set(GROUPS))
+
+    def test_what_destroys_says_so(self) -> None:
+        for name in ("deleting.delete", "replacing.replace_with", "clipboard.cut", "history.undo"):
+            self.assertTrue(CATALOGUE.commands[name].destructive, name)
+
+
+class Registering(unittest.TestCase):
+    def test_a_command_without_a_docstring_is_refused(self) -> None:
+        def silent(sitting: Sitting) -> None: ...
+
+        with self.assertRaisesRegex(CatalogueError, "docstring"):
+            Catalogue().command("hush", example="hush", group="desk")(silent)
+
+    def test_an_unknown_group_is_refused(self) -> None:
+        def hush(sitting: Sitting) -> None:
+            """Hush."""
+
+        with self.assertRaisesRegex(CatalogueError, "group"):
+            Catalogue().command("hush", example="hush", group="nowhere")(hush)
+
+
+class Exported(unittest.TestCase):
+    """The network for recognisers says what the grammar says, with the page in its slots."""
+
+    @classmethod
+    def setUpClass(cls) -> None:
+        bare = skeleton(CATALOGUE.grammar)
+        words = [(("the",),), (("harbour",),), (("board",),)]
+        cls.net = filled(bare, Page([words], [("rota",)], [("tea",)], ("boat",)))
+        cls.arcs: dict[tuple[int, str | None], set[int]] = {}
+        for a, b, word in cls.net.arcs:
+            cls.arcs.setdefault((a, word), set()).add(b)
+
+    def accepts(self, said: str) -> bool:
+        def rest(states: set[int]) -> set[int]:
+            return states | {b for s in states for b in self.arcs.get((s, None), ())}
+
+        states = rest({self.net.start})
+        for word in said.split():
+            states = rest({b for s in states for b in self.arcs.get((s, word), ())})
+        return self.net.final in states
+
+    def test_commands_with_words_in_view_are_paths(self) -> None:
+        for said in (
+            "bold the harbour board",
+            "bold harbour",
+            "delete the last twenty three words",
+            "replace the harbour with boat",
+            "open rota",
+            "undo that",
+            "go to the end",
+        ):
+            self.assertTrue(self.accepts(said), said)
+
+    def test_words_out_of_view_are_not(self) -> None:
+        for said in ("bold the kitchen", "bold board the", "open minutes", "the harbour board"):
+            self.assertFalse(self.accepts(said), said)

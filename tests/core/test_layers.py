@@ -1,0 +1,44 @@
+"""Imports point inward: the core knows nothing of the web, the database or the engines."""
+
+from __future__ import annotations
+
+import ast
+import unittest
+from collections.abc import Iterator
+from pathlib import Path
+
+import nimble_lantern
+
+ROOT = Path(nimble_lantern.__file__).parent
+ALLOWED = {"nimble_lantern.core", "rapidfuzz", "fontTools", "wordfreq"}
+STANDARD = frozenset(__import__("sys").stdlib_module_names)
+
+
+def imports(path: Path) -> Iterator[str]:
+    for node in ast.walk(ast.parse(path.read_text(encoding="utf-8"))):
+        if isinstance(node, ast.Import):
+            yield from (alias.name for alias in node.names)
+        elif isinstance(node, ast.ImportFrom) and node.module:
+            yield node.module
+
+
+class Layers(unittest.TestCase):
+    def test_the_core_imports_only_itself_and_pure_packages(self) -> None:
+        for path in ROOT.glob("core/**/*.py"):
+            for name in imports(path):
+                top = name.split(".")[0]
+                pure = top in STANDARD or any(
+                    name == a or name.startswith(a + ".") for a in ALLOWED
+                )
+                self.assertTrue(pure, f"{path.relative_to(ROOT)} imports {name}")
+
+    def test_formats_engines_and_store_do_not_know_the_web(self) -> None:
+        for folder in ("formats", "engines", "store", "demo"):
+            for path in ROOT.glob(f"{folder}/**/*.py"):
+                for name in imports(path):
+                    self.assertFalse(name.startswith("nimble_lantern.web"), f"{path}: {name}")
+
+    def test_the_core_has_no_clock_and_no_chance(self) -> None:
+        for path in ROOT.glob("core/**/*.py"):
+            banned = {"datetime", "time", "random", "secrets", "os", "threading"}
+            self.assertFalse(banned & set(imports(path)), path)

@@ -1,0 +1,78 @@
+"""The driver that tests speak to: a real desk in memory, a page written as text with "|"."""
+
+from __future__ import annotations
+
+import unittest
+
+from nimble_lantern.core.document.model import Document, Position
+from nimble_lantern.core.reading.hearing import from_lines
+from nimble_lantern.core.state import Entry, Sitting
+from nimble_lantern.formats import from_markdown, to_markdown
+from nimble_lantern.playing import Desk, desk_with
+
+
+class Driver:
+    """A desk with a Markdown document on it, its caret at the end."""
+
+    def __init__(self, markdown: str = "", **settings: str) -> None:
+        self.desk: Desk = desk_with(from_markdown(markdown), settings)
+
+    def hears(self, *lines: str) -> Entry:
+        """Speak lines; the trail's entry of the last."""
+        for hearing in from_lines(lines):
+            self.desk.hear(hearing)
+        return self.sitting.trail[-1]
+
+    @property
+    def sitting(self) -> Sitting:
+        return self.desk.sitting
+
+    @property
+    def document(self) -> Document:
+        return self.sitting.document
+
+    @property
+    def markdown(self) -> str:
+        return to_markdown(self.document)
+
+    @property
+    def page(self) -> str:
+        """The text with "|" at the writing place and "[...]" round the selection."""
+        marks: dict[Position, str] = {}
+        if self.sitting.selection:
+            marks[self.sitting.selection.start] = "["
+            marks[self.sitting.selection.end] = "]"
+        if not self.sitting.selection:
+            marks[self.sitting.writing_place] = "|"
+        blocks = []
+        for b, block in enumerate(self.document.blocks):
+            text = block.text
+            for p in sorted((p for p in marks if p.block == b), reverse=True):
+                text = text[: p.offset] + marks[p] + text[p.offset :]
+            blocks.append(text)
+        return "\n\n".join(blocks)
+
+    def marked(self, mark: str) -> list[str]:
+        """The texts that carry a mark, in document order."""
+        return [
+            b.text[s.start : s.end] for b in self.document.blocks for s in b.spans if s.mark == mark
+        ]
+
+
+class DeskCase(unittest.TestCase):
+    """A test that reads as a script."""
+
+    def desk(self, markdown: str = "", **settings: str) -> Driver:
+        self.driver = Driver(markdown, **settings)
+        return self.driver
+
+    def assertPage(self, page: str) -> None:
+        self.assertEqual(self.driver.page, page)
+
+    def assertText(self, text: str) -> None:
+        self.assertEqual("\n\n".join(b.text for b in self.driver.document.blocks), text)
+
+    def assertRead(self, read_as: str, entry: Entry, command: str | None = "any") -> None:
+        self.assertEqual(entry.read_as, read_as, entry.summary)
+        if command != "any":
+            self.assertEqual(entry.command, command, entry.summary)

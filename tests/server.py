@@ -1,0 +1,69 @@
+"""A served desk for tests: the real command in a process of its own."""
+
+from __future__ import annotations
+
+import os
+import signal
+import socket
+import subprocess
+import sys
+import time
+import urllib.error
+import urllib.parse
+import urllib.request
+from pathlib import Path
+
+STARTING_SECONDS = 60.0
+
+
+class Server:
+    """`lantern serve` on a free port, on a folder that outlives it."""
+
+    def __init__(self, folder: Path, demo: bool = False, port: int | None = None) -> None:
+        self.port = port or free_port()
+        args = ["serve", "--port", str(self.port), "--data", str(folder)]
+        command = [sys.executable, "-m", "nimble_lantern.cli", *args, *(["--demo"] if demo else [])]
+        self.process = subprocess.Popen(command, stdout=subprocess.DEVNULL)
+        deadline = time.monotonic() + STARTING_SECONDS
+        while time.monotonic() < deadline:
+            try:
+                self.get("/news?page=waiting")
+                return
+            except OSError:
+                if self.process.poll() is not None:
+                    break
+                time.sleep(0.1)
+        raise AssertionError("the server did not start")
+
+    @property
+    def address(self) -> str:
+        return f"http://127.0.0.1:{self.port}"
+
+    def get(self, path: str) -> str:
+        with urllib.request.urlopen(self.address + path, timeout=20) as answer:
+            return answer.read().decode()
+
+    def says(self, line: str, page: str = "test") -> str:
+        """Say a line; the fragments that changed.  It is on the disk when this returns."""
+        data = urllib.parse.urlencode({"line": line, "page": page}).encode()
+        with urllib.request.urlopen(self.address + "/lines", data, timeout=20) as answer:
+            return answer.read().decode()
+
+    def kill(self) -> None:
+        """As a power cut would: no chance to clean up."""
+        os.kill(self.process.pid, signal.SIGKILL)
+        self.process.wait(20)
+
+    def stop(self) -> None:
+        if self.process.poll() is None:
+            self.process.send_signal(signal.SIGINT)
+            try:
+                self.process.wait(20)
+            except subprocess.TimeoutExpired:
+                self.kill()
+
+
+def free_port() -> int:
+    with socket.socket() as found:
+        found.bind(("127.0.0.1", 0))
+        return int(found.getsockname()[1])

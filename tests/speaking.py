@@ -1,0 +1,35 @@
+"""Speech for tests: sentences spoken by flite's voices, joined with silences by sox."""
+
+from __future__ import annotations
+
+import subprocess
+import tempfile
+from collections.abc import Sequence
+from pathlib import Path
+
+VOICES = ("slt", "rms", "awb")
+
+
+def speak(
+    path: Path,
+    lines: Sequence[str],
+    voice: str = "slt",
+    pause: float = 1.2,
+    rate: int = 16_000,
+    channels: int = 1,
+) -> Path:
+    """A 16-bit WAV of the lines, each after `pause` seconds of silence."""
+    with tempfile.TemporaryDirectory() as folder:
+        silence = Path(folder) / "silence.wav"
+        _run("sox", "-n", "-r", "16000", "-c", "1", "-b", "16", silence, "trim", "0", pause)
+        parts = [silence]
+        for n, line in enumerate(lines):
+            spoken = Path(folder) / f"{n}.wav"
+            _run("flite", "-voice", voice, "-t", line, "-o", spoken)
+            parts += [spoken, silence]
+        _run("sox", *parts, "-r", rate, "-c", channels, "-b", "16", path)
+    return path
+
+
+def _run(*args: object) -> None:
+    subprocess.run([str(a) for a in args], check=True, capture_output=True)
