@@ -55,7 +55,8 @@ def _order(way: Order) -> Order:
     return way
 
 
-@rule("counted", "{number} {units}", "{number} {units:unit}")
+@rule("counted", "{number} {units:unit}", heard=False)
+@rule("counted", "{number} {units}")
 def _counted(units: Unit, number: int) -> tuple[int, Unit]:
     return number, units
 

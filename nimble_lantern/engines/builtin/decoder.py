@@ -7,6 +7,7 @@ that dies must not take the desk with it.
 from __future__ import annotations
 
 import math
+from collections import Counter
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any
@@ -18,6 +19,8 @@ from nimble_lantern.engines.builtin.sounds import pronunciation
 
 FRAMES_A_SECOND = 100
 MOST_HYPOTHESES = 5
+MOST_TRAILING = 2
+_SLACK_FRAMES = 20
 _LOG_BASE = math.log(1.0001)
 Arc = tuple[int, int, str | None]
 _FILLERS = frozenset(("<s>", "</s>", "<sil>", "[NOISE]", "[SPEECH]", "[COUGH]", "(NULL)"))
@@ -44,12 +47,16 @@ class DictationDecoder:
         self._open = False
 
     def start(self) -> None:
+        """Begin; the cepstral mean goes on from the last utterance, so a voice is learned."""
         if self._open:
             self.decoder.end_utt()
-        # Repeatable: every utterance begins with the model's own cepstral mean.
-        self.decoder.set_cmn(self._cmn)
         self.decoder.start_utt()
         self._open = True
+
+    def forget_voice(self) -> None:
+        """Begin again with the model's own cepstral mean; between utterances only."""
+        if not self._open:
+            self.decoder.set_cmn(self._cmn)
 
     def sound(self, sound: bytes) -> None:
         if self._open and sound:
@@ -66,32 +73,36 @@ class DictationDecoder:
         self.decoder.end_utt()
         self._open = False
         frames = self.decoder.n_frames()
-        words, score = self._segments()
-        if not words:
+        words, score, covered = self._segments()
+        if not words or covered < frames - _SLACK_FRAMES:
+            # A grammar's path that gave up before the sound ended explains nothing.
             return Decoded((), frames, score)
         best = Hypothesis(words, score / max(1, frames))
         return Decoded((best, *self._others(best)), frames, best.score)
 
     def whole(self, sound: bytes) -> Decoded:
         """One whole utterance at once: its own cepstral mean, so the best words."""
+        self.forget_voice()
         self.start()
         self.decoder.process_raw(sound, False, True)
         return self.end()
 
-    def _segments(self) -> tuple[tuple[HeardWord, ...], float]:
+    def _segments(self) -> tuple[tuple[HeardWord, ...], float, int]:
+        """(words, acoustic log score of all segments, frames they cover)."""
         segments = self.decoder.seg()
         found: list[HeardWord] = []
-        score = 0.0
+        score, covered = 0.0, 0
         logmath = self.decoder.logmath
         for segment in list(segments) if segments else []:
             score += logmath.log(segment.ascore) * _LOG_BASE if segment.ascore > 0 else -10.0
+            covered = segment.end_frame + 1
             word = segment.word.split("(")[0]
             if segment.word in _FILLERS or not word or word[0] in "<[":
                 continue
             start = segment.start_frame / FRAMES_A_SECOND
             end = (segment.end_frame + 1) / FRAMES_A_SECOND
             found.append(HeardWord(word, start, end, min(1.0, float(segment.prob))))
-        return tuple(found), score
+        return tuple(found), score, covered
 
     def _others(self, best: Hypothesis) -> list[Hypothesis]:
         nbest = self.decoder.nbest()
@@ -114,12 +125,14 @@ class CommandDecoder(DictationDecoder):
     otherwise keep most of the grammar alive, at several times real time.
     """
 
-    beams: Mapping[str, float] = {"beam": 1e-36, "pbeam": 1e-36, "wbeam": 1e-22}
+    beams: Mapping[str, float] = {"beam": 1e-36, "pbeam": 1e-36, "wbeam": 1e-22, "lw": 3.0}
 
     def __init__(self) -> None:
         super().__init__()
         self._ready = False
         self._unknown: set[str] = set()
+        self._ways: dict[tuple[int, str | None], list[int]] = {}
+        self._ends = (0, 0)
 
     def grammar(self, arcs: Sequence[Arc], start: int, final: int) -> None:
         """Search this network from now on; words nobody can pronounce are left out."""
@@ -127,15 +140,20 @@ class CommandDecoder(DictationDecoder):
             self.decoder.end_utt()
             self._open = False
         self._learn({word for _, _, word in arcs if word})
+        # Where more may follow, each way on is the less likely: short, plain commands come first.
+        ways = Counter(a for a, _, _ in arcs)
         kept: list[Any] = [
-            (a, b, 1.0, w) if w else (a, b, 1.0)
+            (a, b, 1.0 / ways[a], *((w,) if w else ()))
             for a, b, w in arcs
-            if a != b and (w is None or w not in self._unknown) or (w and w not in self._unknown)
+            if (w or a != b) and w not in self._unknown
         ]
         fsg = self.decoder.create_fsg("commands", start, final, kept)
         self.decoder.add_fsg("commands", fsg)
         self.decoder.activate_search("commands")
         self._ready = True
+        self._ends, self._ways = (start, final), {}
+        for a, b, word in arcs:
+            self._ways.setdefault((a, word), []).append(b)
 
     def _learn(self, words: Iterable[str]) -> None:
         """Give the words that the dictionary lacks a pronunciation."""
@@ -153,4 +171,23 @@ class CommandDecoder(DictationDecoder):
             super().start()
 
     def end(self) -> Decoded:
-        return super().end() if self._ready else Decoded((), 0, 0.0)
+        """As for dictation; a path that breaks off is taken back to where it was complete."""
+        if not self._ready:
+            return Decoded((), 0, 0.0)
+        found = super().end()
+        whole = [h for h in map(self._completed, found.hypotheses[:1]) if h.words]
+        return Decoded(tuple(whole), found.frames, found.score)
+
+    def _completed(self, hypothesis: Hypothesis) -> Hypothesis:
+        start, final = self._ends
+        states, complete = self._silently({start}), 0
+        for n, word in enumerate(hypothesis.words, 1):
+            states = self._silently({b for s in states for b in self._ways.get((s, word.text), ())})
+            if final in states:
+                complete = n
+        if len(hypothesis.words) - complete > MOST_TRAILING:
+            return hypothesis
+        return Hypothesis(hypothesis.words[:complete], hypothesis.score)
+
+    def _silently(self, states: set[int]) -> set[int]:
+        return states | {b for s in states for b in self._ways.get((s, None), ())}

@@ -53,6 +53,7 @@ class Worker:
         self._grammar: tuple[Any, ...] | None = None
         self._kept: list[bytes] = []
         self._started = False
+        self._asked: tuple[Any, ...] | None = None
         self._open()
 
     def _open(self) -> None:
@@ -74,11 +75,14 @@ class Worker:
             self._near.send(("start",))
             for sound in self._kept:
                 self._near.send(("sound", sound))
+        if self._asked:
+            self._near.send(self._asked)
 
     def _send(self, *message: Any) -> None:
         try:
             self._near.send(message)
-        except (BrokenPipeError, OSError):
+        except OSError:
+            # What was to be sent is among what a new process is told.
             self._reopen()
 
     def grammar(self, *grammar: Any) -> None:
@@ -86,7 +90,7 @@ class Worker:
         self._send("grammar", *grammar)
 
     def start(self) -> None:
-        self._kept, self._started, self.partial = [], True, ""
+        self._kept, self._started, self._asked, self.partial = [], True, None, ""
         self._send("start")
 
     def sound(self, sound: bytes) -> None:
@@ -104,24 +108,28 @@ class Worker:
             self._reopen()
 
     def ask_end(self) -> None:
-        self._send("end")
+        self._ask("end")
 
     def ask_whole(self, sound: bytes) -> None:
-        self._kept, self._started = [sound], True
-        self._send("whole", sound)
+        self._kept, self._started = [], False
+        self._ask("whole", sound)
+
+    def _ask(self, *message: Any) -> None:
+        self._asked = message
+        self._send(*message)
 
     def result(self) -> Decoded:
         """The decoding asked for; decoded once more if the process died over it."""
         for attempt in range(2):
             try:
                 found = self._wait()
-                self._started = False
+                self._started, self._asked = False, None
                 return found
             except (EOFError, OSError):
                 if attempt:
                     break
                 self._reopen()
-                self._near.send(("end",))
+        self._started, self._asked = False, None
         raise BadInput("The recogniser stopped twice over the same sound; say it again.")
 
     def _wait(self) -> Decoded:

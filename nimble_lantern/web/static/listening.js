@@ -2,6 +2,7 @@
 "use strict";
 
 const NEWS_MS = 400;
+const SHEET_WIDTH = 790;           // the numbers' margin and the column of text
 const MICROPHONE_PATIENCE_MS = 6000;
 const WANTED = { channelCount: 1, echoCancellation: true, noiseSuppression: true, autoGainControl: true };
 const ADVICE = {
@@ -44,7 +45,10 @@ document.addEventListener("alpine:init", () => {
 
     room() {
       const sheet = document.querySelector(".sheet");
-      return sheet ? Math.round(sheet.clientHeight - 28) : 0;
+      if (!sheet) return 0;
+      const fit = Math.min(1, sheet.clientWidth / SHEET_WIDTH);
+      document.documentElement.style.setProperty("--fit", fit.toFixed(3));
+      return Math.round((sheet.clientHeight - 28) / fit);
     },
 
     async ask() {

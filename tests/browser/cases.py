@@ -1,0 +1,63 @@
+"""Browser tests: a served desk, a browser, a microphone made of spoken files."""
+
+from __future__ import annotations
+
+import tempfile
+import unittest
+from pathlib import Path
+
+from selenium.webdriver import Chrome
+from selenium.webdriver.common.by import By
+
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.store.database import connect
+from nimble_lantern.store.journal import open_journal
+from tests.browser.chromium import chromium, wait_until
+from tests.server import Server
+
+SOUND_SECONDS = 90.0
+"""How long a busy machine may take to hear a few utterances."""
+
+
+class BrowserCase(unittest.TestCase):
+    demo = True
+
+    def setUp(self) -> None:
+        folder = tempfile.TemporaryDirectory(ignore_cleanup_errors=True)
+        self.addCleanup(folder.cleanup)
+        self.folder = Path(folder.name)
+        self.server = Server(self.folder / "data", demo=self.demo)
+        self.addCleanup(lambda: self.server.stop())
+
+    def browser(
+        self, sound: Path | None = None, size: tuple[int, int] = (1280, 800), path: str = "/"
+    ) -> Chrome:
+        """A browser at the desk; `sound` plays from when the page opens its microphone."""
+        driver = self.enterContext(chromium(sound, size))
+        driver.get(self.server.address + path)
+        return driver
+
+    def text(self, driver: Chrome, selector: str) -> str:
+        return str(
+            driver.execute_script(
+                "return [...document.querySelectorAll(arguments[0])]"
+                ".map(e => e.textContent).join('\\n')",
+                selector,
+            )
+        )
+
+    def waits(self, driver: Chrome, selector: str, words: str, seconds: float = 30.0) -> None:
+        wait_until(
+            lambda: words in self.text(driver, selector),
+            seconds,
+            f"“{words}” in {selector}; there is: {self.text(driver, selector)!r}",
+        )
+
+    def count(self, driver: Chrome, selector: str) -> int:
+        return len(driver.find_elements(By.CSS_SELECTOR, selector))
+
+    def kept(self) -> Sitting:
+        """What the database holds, read as a new server would."""
+        engine = connect(self.folder / "data" / "lantern.sqlite3")
+        self.addCleanup(engine.dispose)
+        return open_journal(engine).begin()

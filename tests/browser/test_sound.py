@@ -1,0 +1,65 @@
+"""From a spoken file through the browser's microphone to the page and the database."""
+
+from __future__ import annotations
+
+from nimble_lantern.formats import to_markdown
+from tests.browser.cases import SOUND_SECONDS, BrowserCase
+from tests.browser.chromium import wait_until
+from tests.server import Server
+from tests.speaking import speak
+
+
+class Spoken(BrowserCase):
+    demo = False
+
+    def test_a_sentence_is_dictated_its_last_words_are_bold_and_all_is_kept(self) -> None:
+        lines = ["thank you for your letter", "the boat is coming to the island",
+                 "bold the last two words"]  # fmt: skip
+        wav = speak(self.folder / "three.wav", lines, "rms", pause=1.5)
+        driver = self.browser(wav)
+        self.waits(driver, ".mark-bold", "the island", SOUND_SECONDS)
+        page = self.text(driver, ".line .ink")
+        self.assertIn("hank you for your letter", page)
+        self.assertIn("is coming to the island", page)
+        self.assertEqual(self.text(driver, ".mark-bold"), "the island")
+        self.assertIn("marks.bold", [e.command for e in self.kept().trail])
+        markdown = to_markdown(self.kept().document)
+        self.assertTrue(markdown.endswith("is coming to **the island**"), markdown)
+        self.assertIn("3", self.text(driver, ".trail-no"))
+
+    def test_listening_begins_without_a_click_and_shows_what_it_hears(self) -> None:
+        wav = speak(self.folder / "one.wav", ["the boat is coming to the island"], "rms", pause=2)
+        driver = self.browser(wav)
+        driver.execute_script(
+            "window.seen = []; new MutationObserver(() => window.seen.push("
+            "document.querySelector('#heard').textContent)).observe("
+            "document.body, {childList: true, subtree: true})"
+        )
+        self.waits(driver, ".trail-summary", "wrote", SOUND_SECONDS)
+        seen = driver.execute_script("return window.seen")
+        self.assertTrue(any("hearing" in s for s in seen), "no partial text was shown")
+        self.assertEqual(self.text(driver, ".lamp-state"), "listening")
+
+    def test_sound_spoken_while_the_connection_is_lost_is_sent_later_and_once(self) -> None:
+        lines = ["thank you for your letter", "the boat is coming to the island"]
+        wav = speak(self.folder / "two.wav", lines, "rms", pause=2.5)
+        driver = self.browser(wav)
+        self.waits(driver, ".trail-summary", "letter", SOUND_SECONDS)
+        self.server.kill()
+        self.waits(driver, ".lamp-link", "connection lost", SOUND_SECONDS)
+        wait_until(lambda: driver.execute_script("return true"), 1)
+        driver.execute_script("return new Promise(done => setTimeout(done, 6000))")
+        self.server = Server(self.folder / "data", port=self.server.port)
+        self.waits(driver, ".trail-summary", "island", SOUND_SECONDS)
+        wait_until(lambda: self.text(driver, ".lamp-link").strip() == "", SOUND_SECONDS, "the link")
+        heard = [e.heard for e in self.kept().trail]
+        self.assertEqual(len(heard), 2, heard)
+
+
+class Deaf(BrowserCase):
+    def test_without_a_microphone_one_line_says_what_to_do(self) -> None:
+        driver = self.browser()
+        self.waits(driver, "#advice", "microphone")
+        self.waits(driver, ".lamp-link", "no microphone")
+        self.server.says("the tide is high")
+        self.waits(driver, ".line .ink", "tide is high")

@@ -1,0 +1,205 @@
+"""The page and its news, with a stand-in for the recogniser."""
+
+from __future__ import annotations
+
+import re
+import struct
+import tempfile
+import unittest
+from pathlib import Path
+
+from flask.testing import FlaskClient
+
+from nimble_lantern.core.reading.hearing import Hearing, from_line
+from nimble_lantern.demo import load_sample_world
+from nimble_lantern.engines import Scene
+from nimble_lantern.shell import LiveDesk
+from nimble_lantern.store.database import connect
+from nimble_lantern.store.journal import open_journal
+from nimble_lantern.web.app import create_app
+
+SILENCE = b"\0\0" * 3200
+
+
+class Recited:
+    """A live engine that hears the next of its lines in whatever is spoken."""
+
+    def __init__(self, lines: list[str]) -> None:
+        self.lines, self.partial, self.scenes = lines, "", []
+
+    def look(self, scene: Scene) -> None:
+        self.scenes.append(scene)
+
+    def begin(self, scene: Scene) -> None:
+        self.partial = "hearing"
+
+    def sound(self, sound: bytes) -> None:
+        self.partial = "hearing you"
+
+    def end(self) -> Hearing:
+        self.partial = ""
+        return from_line(self.lines.pop(0), source="recited")
+
+    def close(self) -> None:
+        pass
+
+
+def voiced(seconds: float) -> bytes:
+    """Something that a voice detector takes for speech: a buzz with vowel-like strength."""
+    period = [int(12000 * (0.9**n)) * (1 if n % 9 < 5 else -1) for n in range(128)]
+    samples = [period[i % 128] for i in range(int(16000 * seconds))]
+    return struct.pack(f"<{len(samples)}h", *samples)
+
+
+class PageCase(unittest.TestCase):
+    lines: list[str] = []
+
+    def setUp(self) -> None:
+        folder = tempfile.TemporaryDirectory()
+        self.addCleanup(folder.cleanup)
+        self.engine_of_database = connect(Path(folder.name) / "desk.sqlite3")
+        self.addCleanup(self.engine_of_database.dispose)
+        journal = open_journal(self.engine_of_database)
+        load_sample_world(journal)
+        self.desk = LiveDesk(journal, ("write a notice",))
+        self.recited = Recited(list(self.lines))
+        app = create_app(self.desk, lambda: self.recited, pace=0)
+        self.client: FlaskClient = app.test_client()
+        self.html = self.client.get("/").get_data(as_text=True)
+        self.page = re.search(r'data-page="(\w+)"', self.html)[1]  # type: ignore[index]
+
+    def says(self, line: str, page: str | None = None) -> str:
+        answer = self.client.post("/lines", data={"line": line, "page": page or self.page})
+        return answer.get_data(as_text=True)
+
+
+class Pages(PageCase):
+    def test_the_page_shows_lamp_lines_trail_and_hints(self) -> None:
+        for part in ('id="lamp"', 'id="heard"', 'id="trail"', 'id="hints"', "We write on behalf"):
+            self.assertIn(part, self.html)
+
+    def test_an_answer_carries_only_what_changed(self) -> None:
+        html = self.says("bold the lease")
+        for part in ("stage", "trail", "heard"):
+            self.assertIn(f'hx-swap-oob="true" id="{part}"', html)
+        for part in ("lamp", "prompter"):
+            self.assertNotIn(f'id="{part}"', html)
+        self.assertEqual(self.client.get(f"/news?page={self.page}").status_code, 204)
+
+    def test_another_page_catches_up(self) -> None:
+        self.says("stop listening", page="another")
+        html = self.client.get(f"/news?page={self.page}").get_data(as_text=True)
+        self.assertIn('data-lamp="low"', html)
+
+    def test_what_was_said_cannot_become_markup(self) -> None:
+        html = self.says("<script>alert</script> & <b>")
+        self.assertNotIn("<script>", html)
+        self.assertIn("&lt;script&gt;", html)
+
+    def test_the_shelf_is_shown_and_left_by_voice(self) -> None:
+        html = self.says("show the shelf")
+        for title in ("Ferry times", "Rota", "Newsletter", "Open day notice"):
+            self.assertIn(title, html)
+        self.assertIn("sheet", self.says("back to the desk"))
+        self.says("show the shelf")
+        self.assertIn("The ferry leaves the quay", self.says("open ferry times"))
+
+    def test_a_page_holds_a_window_of_lines_and_follows_the_writing_place(self) -> None:
+        for n in range(60):
+            self.says(f"boat {n} came in full stop ... new line", page="other")
+        html = self.client.get(f"/news?page={self.page}").get_data(as_text=True)
+        self.assertLess(html.count("data-line="), 25)
+        self.assertIn("Boat 59 came in.", html)
+        html = self.says("go to the start")
+        self.assertIn('data-line="1"', html)
+
+    def test_bad_requests_are_answered_plainly(self) -> None:
+        self.assertEqual(self.client.post("/lines", data={"line": ""}).status_code, 200)
+        for room in ("nan", "-5", "1e99", "x"):
+            self.assertLess(self.client.get(f"/news?page=x&room={room}").status_code, 300)
+        self.assertEqual(self.client.post("/lines", data=b"x" * 5_000_000).status_code, 413)
+        foreign = {"Origin": "http://elsewhere.example"}
+        answer = self.client.post("/lines", data={"line": "undo that"}, headers=foreign)
+        self.assertEqual(answer.status_code, 403)
+
+    def test_the_prompter_is_started_and_speaks_to_the_end(self) -> None:
+        self.client.post("/prompter", data={"script": "write a notice", "page": self.page})
+        prompter = self.desk.prompter
+        assert prompter is not None
+        self.assertTrue(prompter.wait(30))  # type: ignore[attr-defined]
+        html = self.client.get("/").get_data(as_text=True)
+        self.assertIn("Notice about the ferry", html)
+        self.assertIn("Start the prompter", html)
+
+    def test_the_prompter_is_reachable_by_voice(self) -> None:
+        self.says("start the prompter")
+        prompter = self.desk.prompter
+        assert prompter is not None
+        self.assertTrue(prompter.wait(30))  # type: ignore[attr-defined]
+        self.assertEqual(self.desk.sitting.title, "Notice about the ferry")
+
+
+class Sound(PageCase):
+    lines = ["the tide is high", "bold the tide", "third line"]
+
+    def setUp(self) -> None:
+        super().setUp()
+        self.stream = self.client.post("/streams").get_json()["stream"]
+        self.number = 0
+
+    def sends(self, sound: bytes, number: int | None = None, stream: str = "") -> int:
+        n = self.number if number is None else number
+        answer = self.client.post(
+            f"/streams/{stream or self.stream}/{n}?page={self.page}", data=sound
+        )
+        self.number = int(answer.headers.get("Lantern-Next", self.number))
+        self.answer = answer.get_data(as_text=True)
+        return answer.status_code
+
+    def speaks(self) -> None:
+        for sound in (SILENCE, voiced(0.2), voiced(0.2), voiced(0.2), *[SILENCE] * 6):
+            self.assertLess(self.sends(sound), 300)
+
+    def test_speech_becomes_an_utterance(self) -> None:
+        self.speaks()
+        self.speaks()
+        trail = self.desk.sitting.trail
+        self.assertEqual([e.command for e in trail], [None, "marks.bold"])
+
+    def test_what_is_heard_shows_while_it_is_spoken(self) -> None:
+        answers = []
+        for sound in (SILENCE, voiced(0.2), voiced(0.2), voiced(0.2)):
+            self.sends(sound)
+            answers.append(self.answer)
+        self.assertIn("hearing you", "".join(answers))
+
+    def test_a_chunk_sent_again_is_not_heard_again(self) -> None:
+        self.speaks()
+        before, next_number = len(self.desk.sitting.trail), self.number
+        for n in range(next_number):
+            self.assertLess(self.sends(voiced(0.2), number=n), 300)
+        self.assertEqual((len(self.desk.sitting.trail), self.number), (before, next_number))
+
+    def test_a_chunk_that_comes_too_early_is_sent_back(self) -> None:
+        self.sends(SILENCE)
+        self.assertEqual(self.sends(SILENCE, number=5), 409)
+        self.assertEqual(self.number, 1)
+
+    def test_only_the_stream_opened_last_is_heard(self) -> None:
+        old, self.stream = self.stream, self.client.post("/streams").get_json()["stream"]
+        self.assertEqual(self.sends(voiced(0.2), stream=old), 410)
+        self.number = 0
+        self.speaks()
+        self.assertEqual(len(self.desk.sitting.trail), 1)
+
+    def test_an_utterance_cut_off_by_a_new_stream_is_kept(self) -> None:
+        for sound in (SILENCE, voiced(0.2), voiced(0.2), voiced(0.2)):
+            self.sends(sound)
+        self.client.post("/streams")
+        self.assertEqual([e.heard for e in self.desk.sitting.trail], ["the tide is high"])
+
+    def test_the_engine_looks_at_the_page_after_every_utterance(self) -> None:
+        self.speaks()
+        views = [" ".join(scene.view).lower() for scene in self.recited.scenes]
+        self.assertNotIn("the tide is high", views[0])
+        self.assertIn("the tide is high", views[-1])
