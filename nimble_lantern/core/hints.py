@@ -18,19 +18,25 @@ _DULL = frozenset(
 )
 
 
-def hints(sitting: Sitting) -> tuple[str, ...]:
+def hints(sitting: Sitting, view: str = "desk") -> tuple[str, ...]:
     """At most six phrases, each of which would be read as a command just now."""
     if sitting.lamp != "lit":
         return ("start listening",)
     if sitting.attention == "text":
         return ("commands again",)
     found: list[str] = []
-    for phrase in _candidates(sitting):
+    for phrase in _on_shelf(sitting) if view == "shelf" else _candidates(sitting):
         if phrase not in found and _would_do(sitting, phrase):
             found.append(phrase)
         if len(found) == MOST:
             break
     return tuple(found)
+
+
+def _on_shelf(sitting: Sitting) -> Iterator[str]:
+    others = [title for title in reversed(sitting.shelf) if title != sitting.title]
+    yield from (f"open {title.lower()}" for title in others[:2])
+    yield from ("new document", "back to the desk", "stop listening")
 
 
 def _would_do(sitting: Sitting, phrase: str) -> bool:

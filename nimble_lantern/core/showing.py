@@ -11,6 +11,8 @@ from nimble_lantern.core.state import Sitting
 
 _BULLETS = "•◦▪"
 _MARGIN_LINES = 2
+PENNANT = 16.0
+"""Pixels that a line with pennants is taller by, so that they cover no words."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -101,13 +103,18 @@ def _last_line(sitting: Sitting, top: int, room: float) -> int:
 def rows(sitting: Sitting, top: int, room: float) -> list[Row]:
     """The lines from `top` on that have room."""
     layout, place = sitting.layout, sitting.writing_place
-    last = _last_line(sitting, top, room)
     here = layout.number(place)
     pennants = _pennants(sitting)
-    found = []
-    for number, b, line in layout.rows(top, last):
+    found: list[Row] = []
+    used = 0.0
+    for number, b, line in layout.rows(top, layout.count):
         block = sitting.document.blocks[b]
         opens = line.start == 0
+        segments = tuple(_segments(sitting, b, line, place if number == here else None, pennants))
+        height = line.height + (PENNANT if any(s.pennants for s in segments) else 0.0)
+        used += height
+        if used > room and found:
+            break
         found.append(
             Row(
                 number,
@@ -115,11 +122,11 @@ def rows(sitting: Sitting, top: int, room: float) -> list[Row]:
                 block.kind,
                 block.align,
                 indent(block),
-                line.height,
+                height,
                 _sign(sitting, b) if opens and block.kind == "item" else "",
                 number == here,
                 opens,
-                tuple(_segments(sitting, b, line, place if number == here else None, pennants)),
+                segments,
             )
         )
     return found

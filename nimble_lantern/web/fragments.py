@@ -101,7 +101,7 @@ def shown(scene: Scene, state: PageState) -> dict[str, dict[str, Any]]:
         "manner": {"title": sitting.title, "manner": manner(sitting)},
         "stage": _stage(scene, state),
         "trail": {"trail": trail(sitting)},
-        "hints": {"hints": hints(sitting), "view": scene.view},
+        "hints": {"hints": hints(sitting, scene.view)},
         "prompter": {"scripts": sitting.scripts, "playing": scene.playing},
     }
 

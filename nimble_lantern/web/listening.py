@@ -12,6 +12,9 @@ from nimble_lantern.engines.builtin.cutter import Cut, Cutter
 from nimble_lantern.engines.builtin.files import scene_of
 from nimble_lantern.shell import LiveDesk
 
+LISTENS = "…"
+"""Shown from the first sound of speech until there are words."""
+
 
 class Gap(Exception):
     """A chunk came too early; `expected` is the number that should come next."""
@@ -86,9 +89,11 @@ class Listener:
         match cut.kind:
             case "began":
                 engine.begin(scene_of(self._desk.sitting))
+                if self._desk.sitting.lamp == "lit":
+                    self._desk.whisper(LISTENS)
             case "sound":
                 engine.sound(cut.sound)
-                if self._desk.sitting.lamp == "lit":
+                if engine.partial and self._desk.sitting.lamp == "lit":
                     self._desk.whisper(engine.partial)
             case "ended":
                 self._take(engine.end())

@@ -13,22 +13,22 @@ class Spoken(BrowserCase):
     demo = False
 
     def test_a_sentence_is_dictated_its_last_words_are_bold_and_all_is_kept(self) -> None:
-        lines = ["thank you for your letter", "the boat is coming to the island",
+        lines = ["please come to the meeting", "we would like to meet you on the island",
                  "bold the last two words"]  # fmt: skip
-        wav = speak(self.folder / "three.wav", lines, "rms", pause=1.5)
+        wav = speak(self.folder / "three.wav", lines, "awb", pause=1.5)
         driver = self.browser(wav)
         self.waits(driver, ".mark-bold", "the island", SOUND_SECONDS)
         page = self.text(driver, ".line .ink")
-        self.assertIn("hank you for your letter", page)
-        self.assertIn("is coming to the island", page)
+        self.assertIn("Please come to the meeting", page)
+        self.assertIn("meet you on the island", page)
         self.assertEqual(self.text(driver, ".mark-bold"), "the island")
         self.assertIn("marks.bold", [e.command for e in self.kept().trail])
         markdown = to_markdown(self.kept().document)
-        self.assertTrue(markdown.endswith("is coming to **the island**"), markdown)
+        self.assertTrue(markdown.endswith("meet you on **the island**"), markdown)
         self.assertIn("3", self.text(driver, ".trail-no"))
 
     def test_listening_begins_without_a_click_and_shows_what_it_hears(self) -> None:
-        wav = speak(self.folder / "one.wav", ["the boat is coming to the island"], "rms", pause=2)
+        wav = speak(self.folder / "one.wav", ["we will come to the island"], "awb", pause=2)
         driver = self.browser(wav)
         driver.execute_script(
             "window.seen = []; new MutationObserver(() => window.seen.push("
@@ -41,10 +41,10 @@ class Spoken(BrowserCase):
         self.assertEqual(self.text(driver, ".lamp-state"), "listening")
 
     def test_sound_spoken_while_the_connection_is_lost_is_sent_later_and_once(self) -> None:
-        lines = ["thank you for your letter", "the boat is coming to the island"]
-        wav = speak(self.folder / "two.wav", lines, "rms", pause=2.5)
+        lines = ["please come to the meeting", "we would like to meet you on the island"]
+        wav = speak(self.folder / "two.wav", lines, "awb", pause=2.5)
         driver = self.browser(wav)
-        self.waits(driver, ".trail-summary", "letter", SOUND_SECONDS)
+        self.waits(driver, ".trail-summary", "meeting", SOUND_SECONDS)
         self.server.kill()
         self.waits(driver, ".lamp-link", "connection lost", SOUND_SECONDS)
         wait_until(lambda: driver.execute_script("return true"), 1)

@@ -4,7 +4,7 @@
 const NEWS_MS = 400;
 const SHEET_WIDTH = 790;           // the numbers' margin and the column of text
 const MICROPHONE_PATIENCE_MS = 6000;
-const WANTED = { channelCount: 1, echoCancellation: true, noiseSuppression: true, autoGainControl: true };
+const WANTED = { channelCount: 1, echoCancellation: true, noiseSuppression: true, autoGainControl: false };
 const ADVICE = {
   NotAllowedError: "This page may not use the microphone: allow it once in the browser's site settings, then load the page again.",
   NotFoundError: "No microphone was found: plug one in; listening begins by itself.",
