@@ -13,6 +13,8 @@ from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing import compose
 from nimble_lantern.core.document.edits import Edit
+from nimble_lantern.core.document.history import Version
+from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.effects import Effect
 from nimble_lantern.core.errors import Refusal, WrongUse
 from nimble_lantern.core.grammar.catalogue import Command
@@ -55,12 +57,21 @@ Event = Heard | Configured
 
 @dataclass(frozen=True, slots=True)
 class Outcome:
-    """What an event came to."""
+    """What an event came to.
+
+    `versions` are those it made, in order; more than one where a walk through the history stands
+    between ("... undo that"), so the last need not be the head.
+    """
 
     sitting: Sitting
-    edit: Edit
+    versions: tuple[Version, ...]
     effects: tuple[Effect, ...]
     entry: Entry | None
+
+    @property
+    def edit(self) -> Edit:
+        """What the last version changed in its parent; empty if none was made."""
+        return self.versions[-1].edit if self.versions else Edit()
 
 
 @dataclass
@@ -68,10 +79,12 @@ class _Turn:
     """One utterance being worked through."""
 
     sitting: Sitting
+    caret: Position  # where the version begins that is being made
     effects: list[Effect] = field(default_factory=list)
     kinds: list[str] = field(default_factory=list)
     commands: list[str] = field(default_factory=list)
     summaries: list[str] = field(default_factory=list)
+    versions: list[Version] = field(default_factory=list)
 
 
 def advance(sitting: Sitting, event: Event) -> Outcome:
@@ -79,7 +92,7 @@ def advance(sitting: Sitting, event: Event) -> Outcome:
     match event:
         case Configured(name, value):
             settings = configured(sitting.settings, name, value)
-            return Outcome(replace(sitting, settings=settings), Edit(), (), None)
+            return Outcome(replace(sitting, settings=settings), (), (), None)
         case Heard(hearing):
             return _heard(sitting, hearing)
 
@@ -99,7 +112,7 @@ def configured(settings: Settings, name: str, value: str) -> Settings:
 def _heard(before: Sitting, hearing: Hearing) -> Outcome:
     number = before.number + 1
     start = replace(before, number=number, pending=Edit(), pending_inverse=Edit())
-    turn = _Turn(start)
+    turn = _Turn(start, before.caret)
     phrases = hearing.hypotheses[0].phrases() if hearing.hypotheses else ()
     heard = hearing.text
     if command := _spoken_command(start, hearing):
@@ -114,11 +127,10 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         _text_only(turn, words)
     else:
         _read(turn, phrases)
-    after = _committed(turn.sitting, before)
-    entry = _entry(before, after, turn, heard)
-    edit = after.history.head.edit if entry.made and after.history.head else Edit()
-    final = replace(after, trail=(*after.trail, entry), pending=Edit(), pending_inverse=Edit())
-    return Outcome(final, edit, tuple(turn.effects), entry)
+    after = _committed(turn)
+    entry = _entry(after, turn, heard)
+    final = replace(after, trail=(*after.trail, entry))
+    return Outcome(final, tuple(turn.versions), tuple(turn.effects), entry)
 
 
 def _spoken_command(sitting: Sitting, hearing: Hearing) -> tuple[str, ...] | None:
@@ -131,7 +143,7 @@ def _spoken_command(sitting: Sitting, hearing: Hearing) -> tuple[str, ...] | Non
     return words if reader.judge(sitting, words, whole=True).kind == "command" else None
 
 
-def _entry(before: Sitting, after: Sitting, turn: _Turn, heard: str) -> Entry:
+def _entry(after: Sitting, turn: _Turn, heard: str) -> Entry:
     read_as = "+".join(dict.fromkeys(turn.kinds)) if turn.kinds else "ignored"
     if set(turn.kinds) == {"text", "command"}:
         read_as = "text+command"
@@ -144,19 +156,22 @@ def _entry(before: Sitting, after: Sitting, turn: _Turn, heard: str) -> Entry:
     return Entry(after.number, heard, read_as, command, summary, version, made, after.page)
 
 
-def _committed(sitting: Sitting, before: Sitting) -> Sitting:
+def _committed(turn: _Turn) -> Sitting:
     """With what is pending made a version of the history."""
+    sitting = turn.sitting
     if not sitting.pending:
         return sitting
     history = sitting.history.commit(
-        before.document,
         sitting.pending,
-        sitting.number,
-        before.caret,
-        sitting.caret,
         sitting.pending_inverse,
+        sitting.number,
+        turn.caret,
+        sitting.caret,
     )
-    return replace(sitting, history=history, pending=Edit(), pending_inverse=Edit())
+    assert history.head is not None
+    turn.versions.append(history.head)
+    turn.sitting = replace(sitting, history=history, pending=Edit(), pending_inverse=Edit())
+    return turn.sitting
 
 
 def _rest(turn: _Turn, words: Sequence[str]) -> None:
@@ -209,7 +224,9 @@ def _command_at(
         whole = i == 0 and end == len(parts)
         if not whole and not CATALOGUE.parses(words):
             continue
-        state = compose(turn.sitting, text).sitting if text else turn.sitting
+        state = turn.sitting
+        if text and _held(state) is None:
+            state = compose(state, text).sitting
         verdict = reader.judge(state, words, whole)
         if verdict.kind == "text":
             continue
@@ -223,16 +240,21 @@ def _command_at(
     return None
 
 
+def _held(sitting: Sitting) -> tuple[str, str] | None:
+    """Why text is not written just now: how the utterance is read, and what to say of it."""
+    if sitting.attention == "commands":
+        return "ignored", "commands only: not written"
+    if sitting.question is not None:
+        most = many(len(sitting.question.options), "place")
+        return "unclear", f"not written: there are {most} to choose from; say a number"
+    return None
+
+
 def _write(turn: _Turn, words: Sequence[str]) -> None:
     sitting = turn.sitting
-    if sitting.attention == "commands":
-        turn.kinds.append("ignored")
-        turn.summaries.append("commands only: not written")
-        return
-    if sitting.question is not None:
-        turn.kinds.append("unclear")
-        most = many(len(sitting.question.options), "place")
-        turn.summaries.append(f"not written: there are {most} to choose from; say a number")
+    if held := _held(sitting):
+        turn.kinds.append(held[0])
+        turn.summaries.append(held[1])
         return
     wrote = compose(sitting, words)
     turn.sitting = wrote.sitting
@@ -276,8 +298,9 @@ def _run(turn: _Turn, command: Command, args: dict[str, Any]) -> None:
         turn.commands.append(command.name)
         turn.summaries.append(f"which of {many(len(places.ranges), 'place')}? Say a number")
         return
-    if command.name.startswith("history."):
-        sitting = _committed_midway(turn)
+    if command.walks:
+        # Text spoken before "undo" in the same breath is a step of its own.
+        sitting = _committed(turn)
     keeps = command.name.startswith("choosing.")
     answer = command.handler(sitting if keeps else replace(sitting, question=None), **args)
     writes = command.name in _WRITES
@@ -289,18 +312,10 @@ def _run(turn: _Turn, command: Command, args: dict[str, Any]) -> None:
         return
     assert isinstance(answer, Done)
     turn.sitting = answer.sitting
+    if command.walks:
+        turn.caret = answer.sitting.caret
     turn.effects += answer.effects
     turn.summaries.append(answer.summary)
-
-
-def _committed_midway(turn: _Turn) -> Sitting:
-    """Text spoken before "undo" in the same breath is a step of its own."""
-    sitting = turn.sitting
-    if not sitting.pending:
-        return sitting
-    before = sitting.pending_inverse.apply(sitting.document)
-    caret = sitting.pending_inverse.settled(sitting.caret)
-    return _committed(sitting, replace(sitting, document=before, caret=caret))
 
 
 def _ambiguous(command: Command, args: dict[str, Any]) -> tuple[str, Places] | None:

@@ -153,8 +153,9 @@ class Journal:
         desk = session.get_one(DeskRow, 1)
         session.add(self._utterance(after, entry, hearing))
         head = after.history.head
-        if entry.made and head is not None:
-            self._add_version(session, row, head, after.document)
+        for version in outcome.versions:
+            self._add_version(session, row, version)
+        self._maybe_copy(session, row, outcome)
         if after.document is not before.document:
             row.words += _words_gained(before.document, after.document)
             row.opening = _opening(after.document)
@@ -180,9 +181,7 @@ class Journal:
         )
 
     @staticmethod
-    def _add_version(
-        session: Session, row: DocumentRow, version: Version, document: Document
-    ) -> None:
+    def _add_version(session: Session, row: DocumentRow, version: Version) -> None:
         edit, inverse = _dump(edit_to_json(version.edit)), _dump(edit_to_json(version.inverse))
         session.add(
             VersionRow(
@@ -199,9 +198,14 @@ class Journal:
         )
         row.versions = max(row.versions, version.number)
         row.unsaved += len(edit)
-        if row.unsaved > SMALL + row.copied:
-            blocks = _blocks_text(document)
-            session.add(SnapshotRow(document_id=row.id, version=version.number, blocks=blocks))
+
+    @staticmethod
+    def _maybe_copy(session: Session, row: DocumentRow, outcome: Outcome) -> None:
+        """A full copy at the head, once the edits since the last outweigh it."""
+        head = outcome.sitting.history.head
+        if row.unsaved > SMALL + row.copied and head in outcome.versions:
+            blocks = _blocks_text(outcome.sitting.document)
+            session.add(SnapshotRow(document_id=row.id, version=head.number, blocks=blocks))
             row.unsaved, row.copied = 0, len(blocks)
 
     def _switched(self, session: Session, outcome: Outcome) -> Sitting:

@@ -73,6 +73,13 @@ class Keeping(JournalCase):
         self.hears("redo everything")
         self.assertEqual(to_markdown(self.sitting.document), "One boat two boats three boats")
 
+    def test_text_undone_in_the_same_breath_can_still_be_redone(self) -> None:
+        self.hears("the tide full stop", "the boat is late ... undo that")
+        self.assertEqual(to_markdown(self.sitting.document), "The tide.")
+        self.restarted()
+        self.hears("redo that")
+        self.assertEqual(to_markdown(self.sitting.document), "The tide. The boat is late")
+
     def test_a_branch_left_by_undo_is_reached_by_its_number(self) -> None:
         self.hears("the tide", "is high", "undo that", "is low")
         self.restarted()

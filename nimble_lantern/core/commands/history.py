@@ -47,6 +47,7 @@ def _numbers(versions: tuple[Version, ...]) -> str:
     "(i did not | i didn't) mean that",
     example="undo that",
     group="repair",
+    walks=True,
     destructive=True,
 )
 def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
@@ -70,6 +71,7 @@ def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     "redo {number} (things | steps | changes | utterances)",
     example="redo that",
     group="repair",
+    walks=True,
 )
 def redo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     """Bring back what was undone."""
@@ -85,6 +87,7 @@ def redo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     "as it was after [utterance] {number}",
     example="undo to twelve",
     group="repair",
+    walks=True,
     destructive=True,
 )
 def undo_to(sitting: Sitting, number: int) -> Done | Refusal:
@@ -113,6 +116,7 @@ def _version_after(sitting: Sitting, number: int) -> Version | None:
     "undo all [of it]",
     example="undo everything",
     group="repair",
+    walks=True,
     destructive=True,
 )
 def undo_everything(sitting: Sitting) -> Done | Refusal:
@@ -120,7 +124,8 @@ def undo_everything(sitting: Sitting) -> Done | Refusal:
     return undo(sitting, sitting.history.count + 1)
 
 
-@command("redo everything", "redo all [of it]", example="redo everything", group="repair")
+@command("redo everything", "redo all [of it]", example="redo everything", group="repair",
+         walks=True)  # fmt: skip
 def redo_everything(sitting: Sitting) -> Done | Refusal:
     """Bring back everything that was undone."""
     return redo(sitting, sitting.history.count + 1)
@@ -131,6 +136,7 @@ def redo_everything(sitting: Sitting) -> Done | Refusal:
     "forget (that | what i [just] said | the last utterance)",
     example="forget that",
     group="repair",
+    walks=True,
     destructive=True,
 )
 def forget(sitting: Sitting) -> Done | Refusal:

@@ -38,16 +38,9 @@ class History:
     count: int = 0
 
     def commit(
-        self,
-        document: Document,
-        edit: Edit,
-        utterance: int,
-        before: Position,
-        after: Position,
-        inverse: Edit | None = None,
+        self, edit: Edit, inverse: Edit, utterance: int, before: Position, after: Position
     ) -> History:
         """A new version on the head; what lay ahead stays in the tree, off the path."""
-        inverse = edit.inverse(document) if inverse is None else inverse
         depth = self.head.depth + 1 if self.head else 1
         number = self.count + 1
         version = Version(number, self.head, utterance, edit, inverse, before, after, depth)

@@ -39,6 +39,7 @@ class Command:
     handler: Callable[..., Any]
     destructive: bool = False
     while_resting: bool = False
+    walks: bool = False  # goes through the history, instead of adding to it
 
     @property
     def summary(self) -> str:
@@ -70,6 +71,7 @@ class Catalogue:
         group: str,
         destructive: bool = False,
         while_resting: bool = False,
+        walks: bool = False,
     ) -> Callable[[Handler], Handler]:
         """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help."""
 
@@ -85,7 +87,9 @@ class Catalogue:
                 raise CatalogueError(
                     f"{name} has no docstring, so nobody can be told what it does."
                 )
-            made = Command(name, patterns, example, group, doc, handler, destructive, while_resting)
+            made = Command(
+                name, patterns, example, group, doc, handler, destructive, while_resting, walks
+            )
             self.commands[name] = made
             for rank, pattern in enumerate(patterns):
                 self.grammar.add("command", pattern, dict, made, rank < HEARD_PATTERNS)

@@ -124,7 +124,11 @@ def ordinal(words: Sequence[str], i: int) -> Found:
 
 
 _SMALL = {v: w for w, v in UNITS.items()} | {v: w for w, v in TENS.items()}
-_SMALL_ORDINAL = {v: w for w, v in ORDINAL_UNITS.items()} | {v: w for w, v in ORDINAL_TENS.items()}
+_SMALL_ORDINAL = (
+    {0: "zeroth"}
+    | {v: w for w, v in ORDINAL_UNITS.items()}
+    | {v: w for w, v in ORDINAL_TENS.items()}
+)
 
 
 def in_words(value: int, dialect: str = "british") -> str:
