@@ -151,17 +151,22 @@ def _previous(words: list[str], i: int, manner: Manner) -> str:
 def _element(words: list[str], i: int, found: list[Element], manner: Manner) -> Element:
     word = words[i]
     previous = _previous(words, i, manner)
-    if word == "literal" and previous not in marks.DETERMINERS and i + 1 < len(words):
+    if word == "literal" and i + 1 < len(words):
         size = special(words, i + 1, manner)
-        if size:
+        named = _longest(words, i + 1, MARKS) or _longest(words, i + 1, BREAKS)
+        if size and (named or previous not in marks.DETERMINERS):
             plain = " ".join(_plain(w, manner) for w in words[i + 1 : i + 1 + size])
             return Element("word", plain, size + 1)
     joined = found and found[-1].kind == "mark" and found[-1].text == "’"
     if joined and word in _CONTRACTED and found[-1].spoken == ("apostrophe",):
         return Element("word", word, spacing=Spacing.CLOSE, fixed=True)
-    for parse in (_break, _capital, _mark, _dot, _spell, _name, _number, _letters):
-        element = parse(words, i, previous, manner)
-        if element:
+    for parse in (_break, _capital, _mark, _dot, _spell, _name):
+        if element := parse(words, i, previous, manner):
+            return element
+    if element := _number(words, i, manner, found):
+        return element
+    for parse in (_month, _letters):
+        if element := parse(words, i, previous, manner):
             return element
     return Element("word", _plain(word, manner))
 
@@ -259,12 +264,13 @@ def _name(words: list[str], i: int, previous: str, manner: Manner) -> Element | 
     return None
 
 
-def _number(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+def _number(words: list[str], i: int, manner: Manner, found: list[Element]) -> Element | None:
     before = (*manner.before, *words[max(0, i - 2) : i])[-2:]
     number = number_at(words, i, Around(before, manner.dialect, manner.numbers))
     if not number:
         return None
-    if number.used == 1 and number.words == "one" and not number.prefer_digits:
+    after_sign = found and found[-1].kind == "mark" and found[-1].text in marks.DIGITS_BESIDE
+    if number.used == 1 and number.words == "one" and not number.prefer_digits and not after_sign:
         return None
     return Element("number", number.words, number.used, number=number)
 
@@ -281,6 +287,20 @@ def _letters(words: list[str], i: int, previous: str, manner: Manner) -> Element
     if run and run[0] not in "aio":
         return Element("word", run[0].upper(), fixed=True)
     return None
+
+
+_MONTH_BEFORE = frozenset("in since until last next during early late mid every by this".split())
+
+
+def _month(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+    """ "may" and "march" where only the month fits."""
+    word = words[i]
+    after = words[i + 1] if i + 1 < len(words) else ""
+    if word not in ("may", "march") or previous not in _MONTH_BEFORE | {"of"}:
+        return None
+    if previous == "of" and word == "march" or after in ("be", "have", "not", "well"):
+        return None
+    return Element("word", word.capitalize())
 
 
 def _plain(word: str, manner: Manner) -> str:

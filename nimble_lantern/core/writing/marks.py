@@ -131,6 +131,8 @@ def _table() -> dict[tuple[str, ...], Mark]:
 
 
 MARKS = _table()
+DIGITS_BESIDE = frozenset("#$£€¥§+−=×÷±%°¢")
+"""A number next to one of these is in digits."""
 LONGEST = max(len(phrase) for phrase in MARKS)
 
 # A mark's name right after one of these is the word, not the mark: "came to a full stop".
@@ -144,7 +146,7 @@ NOT_BEFORE: dict[str, frozenset[str]] = {
     "quote": frozenset("for from of".split()),
     "hyphen": frozenset("key".split()),
     "comma": frozenset("key splice".split()),
-    "slash": frozenset("prices and the".split()),
+    "slash": frozenset("prices and the costs".split()),
     "underscore": frozenset("the how why that our".split()),
     "pipe": frozenset(),
 }
@@ -156,7 +158,7 @@ NOT_AFTER: dict[str, frozenset[str]] = {
     ),
     "dash": frozenset("mad quick to final last hundred metre will must could and i we".split()),
     "quote": frozenset("to i we they you can will and or price written first".split()),
-    "slash": frozenset("to will must and or".split()),
+    "slash": frozenset("to will must".split()),
     "colon": frozenset("spastic bowel".split()),
     "hash": frozenset("to corned".split()),
     "underscore": frozenset("to will which".split()),

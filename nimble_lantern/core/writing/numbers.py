@@ -26,6 +26,7 @@ from nimble_lantern.core.writing.cardinals import (
     ordinal_in_words,
     ordinal_suffix,
 )
+from nimble_lantern.core.writing.spelling import TO_BRITISH, in_dialect
 
 MONTHS = {
     name: name.capitalize()
@@ -49,9 +50,10 @@ LABELS = frozenset(
     "page pages chapter chapters room line lines table figure section sections paragraph"
     " paragraphs item number numbers platform unit flat appendix grade version volume part bus"
     " route channel size lot gate pier step box house suite apartment extension column row"
-    " highway room rooms clause article rule level lamp".split()
+    " highway room rooms clause article rule level lamp force route pump berth act verse".split()
 )
 _TIME_BEFORE = frozenset("at by until till from before after about around past for to".split())
+_CLOCK_BEFORE = frozenset("at by until till about around since nearly almost before after".split())
 _YEAR_BEFORE = frozenset("in since of year by from until to during before after and".split())
 _STREETS = frozenset(
     "road street lane avenue close terrace quay drive place square row hill crescent gardens"
@@ -84,6 +86,7 @@ class Number:
     words: str
     prefer_digits: bool
     cardinal: bool = False  # may take the style of the list it stands in
+    code: bool = False  # a string of digits, never written in words
 
 
 @dataclass(frozen=True, slots=True)
@@ -111,11 +114,12 @@ def number_at(words: Sequence[str], i: int, around: Around) -> Number | None:
     words = words if isinstance(words, list) else list(words)
     if word in ("digit", "digits", "numeral"):
         return _forced(words, i, around)
-    for parse in (_date, _clock, _digit_string, _year, _decades, _quantity, _ordinal):
+    for parse in (_date, _clock, _digit_string, _year, _decades, _quantity):
         found = parse(words, i, around)
         if found:
-            return found
-    return None
+            later = _ordinal(words, i, around) if parse is _quantity else None
+            return later if later and later.used > found.used else found
+    return _ordinal(words, i, around)
 
 
 def _forced(words: list[str], i: int, around: Around) -> Number | None:
@@ -194,6 +198,8 @@ def _date(words: list[str], i: int, around: Around) -> Number | None:
         digits = f"{day} {month}" + (f" {year[0]}" if year else "")
     tail = f" {year[0]}" if year else ""
     spelled = f"the {ordinal_in_words(day, around.dialect)} of {month}{tail}"
+    if _month(words, i):
+        spelled = f"{month} the {ordinal_in_words(day)}{tail}"
     if around.dialect == "american":
         spelled = digits
     return Number((year[1] if year else end) - i, digits, spelled, True)
@@ -204,10 +210,10 @@ def _clock(words: list[str], i: int, around: Around) -> Number | None:
     after_past = (
         around.last in ("past", "to")
         and around.before[-2:-1]
-        and (around.before[-2] in ("half", "quarter", "five", "ten", "twenty", "minutes"))
+        and (around.before[-2] in ("half", "quarter", "minutes"))
     )
     head = below_hundred(words, i)
-    if not head or head[0] > 23 or words[i] in ("zero",):
+    if not head or head[0] > 23 or words[i] == "zero" or around.last in LABELS | {"code"}:
         return None
     hour, j = head
     if words[i] in TENS and hour > 23:
@@ -234,7 +240,8 @@ def _clock(words: list[str], i: int, around: Around) -> Number | None:
         closed = to and (
             to[1] >= len(words) or words[to[1]] not in MEASURES | {"percent", "people"}
         )
-        if to and closed and 1 <= to[0] <= 12 and (words[j] == "past" or to[0] < hour):
+        timed = words[j] == "past" or around.last in _CLOCK_BEFORE
+        if to and closed and 1 <= to[0] <= 12 and timed:
             spelled = f"{in_words(hour)} {words[j]} {in_words(to[0])}"
             return Number(to[1] - i, spelled, spelled, False)
     if minutes is None or hour == 0:
@@ -247,7 +254,7 @@ def _clock(words: list[str], i: int, around: Around) -> Number | None:
     timely = around.last in _TIME_BEFORE
     if hour > 12 and not timely:
         return None
-    if hour >= 20 and not (timely and minutes < 60 and around.last in ("at", "by", "until")):
+    if hour >= 20 and around.last not in ("at", "until"):
         return None
     if hour > 12 and around.last not in ("at", "by", "until", "till", "before", "after"):
         return None
@@ -290,7 +297,7 @@ def _digit_string(words: list[str], i: int, around: Around, least: int = 3) -> N
         counting = digits in ("123", "321", "234") and around.last not in LABELS | {"code", "room"}
         if counting:
             return None
-    return Number(j - i, _telephone(digits, around.dialect), " ".join(words[i:j]), True)
+    return Number(j - i, _telephone(digits, around.dialect), " ".join(words[i:j]), True, code=True)
 
 
 def _telephone(digits: str, dialect: str) -> str:
@@ -388,7 +395,7 @@ def _quantity(words: list[str], i: int, around: Around) -> Number | None:
         digits = f"{value / size:g} {name}"
     number = _with_unit(words, i, j, digits, in_words(value, around.dialect), around)
     if number.used == j - i:
-        prefer = value >= 10 or around.last in LABELS
+        prefer = number.prefer_digits or value >= 10 or around.last in LABELS
         address = any(w in _STREETS for w in words[j + 1 : j + 4]) and value < 1000
         return Number(number.used, digits, number.words, prefer or address, not address)
     return number
@@ -405,7 +412,11 @@ def _with_unit(
 ) -> Number:
     """Put the money sign, percent sign, unit or age that follows to a number."""
     after = words[j] if j < len(words) else ""
-    if after in _MONEY and not (after == "pounds" and words[j + 1 : j + 2] == ["of"]):
+    if words[j + 1 : j + 2] in (["sign"], ["symbol"]):
+        return Number(j - i, digits, spelled, always)
+    if after == "pounds" and words[j + 1 : j + 2] == ["of"]:
+        return Number(j + 1 - i, f"{digits} {after}", f"{spelled} {after}", True)
+    if after in _MONEY:
         return _amount(words, i, j, digits, spelled, around)
     if after in ("pence", "penny"):
         return Number(j + 1 - i, f"{digits}p", f"{spelled} {after}", True)
@@ -419,7 +430,8 @@ def _with_unit(
         scale = words[j + 1].capitalize()
         return Number(j + 2 - i, f"{digits}°{scale[0]}", f"{spelled} {after} {scale}", True)
     if after in MEASURES:
-        return Number(j + 1 - i, f"{digits} {after}", f"{spelled} {after}", True)
+        unit = _unit(after, around.dialect)
+        return Number(j + 1 - i, f"{digits} {unit}", f"{spelled} {unit}", True)
     if after in ("year", "month", "week", "day") and words[j + 1 : j + 2] in (["old"], ["olds"]):
         tail = f"-{after}-{words[j + 1]}"
         return Number(j + 2 - i, digits + tail, spelled + tail, True)
@@ -427,6 +439,12 @@ def _with_unit(
         return Number(j + 2 - i, f"{digits} {after} old", f"{spelled} {after} old", True)
     aged = around.last in ("aged", "age")
     return Number(j - i, digits, spelled, always or aged)
+
+
+def _unit(name: str, dialect: str) -> str:
+    """A measure in the dialect's spelling; after a number "meter" is never the device."""
+    british = "metre" + name[5:] if name in ("meter", "meters") else TO_BRITISH.get(name, name)
+    return in_dialect(british, "american") if dialect == "american" else british
 
 
 def _percent(around: Around) -> str:

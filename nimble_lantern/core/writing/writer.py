@@ -7,10 +7,14 @@ from dataclasses import dataclass, replace
 
 from nimble_lantern.core.writing.capitals import SMALL_WORDS, capitalised, starts_sentence
 from nimble_lantern.core.writing.lexer import Element, Manner, lex
-from nimble_lantern.core.writing.marks import Spacing
+from nimble_lantern.core.writing.marks import DIGITS_BESIDE, Spacing
 
 _NO_SPACE_AFTER = "([{“‘£$€#@/\\_¿§¶~<"
 _BARE_LEFT = 240
+_SAYING = frozenset(
+    "said asked replied cried called shouted wrote answered whispered added says asks".split()
+)
+_WHO = frozenset("he she they i we it you ida".split())
 
 
 @dataclass(frozen=True, slots=True)
@@ -73,12 +77,14 @@ class _Writer:
         self.nospace = place.joined
         self.trim = 0
         self.greeting = False
+        self.following: Element | None = None
 
     @property
     def left(self) -> str:
         return self.text if self.parts else self.place.left[-_BARE_LEFT:] + self.text
 
     def take(self, element: Element, following: Element | None) -> None:
+        self.following = following
         match element.kind:
             case "break":
                 self._break(element.text)
@@ -134,6 +140,8 @@ class _Writer:
         if element.text in ",:!" and self.greeting:
             self.greeting = False
         start = self._put(element.text, element.spacing)
+        # A dot in an address joins what follows as well.
+        self.nospace = element.fixed and element.spacing is Spacing.JOIN
         name = " ".join(element.spoken)
         choice = Choice(len(self.parts), start, len(self.text), words=name, sign=element.text)
         self.choices.append(choice)
@@ -142,10 +150,16 @@ class _Writer:
         number = element.number
         assert number is not None
         style, forced = self.manner.numbers, self.next_capital
-        opening = starts_sentence(self.left) and self.kind in ("paragraph", "quotation")
+        starts = starts_sentence(self.left)
+        opening = starts and self.kind in ("paragraph", "quotation")
         opening = opening and not self.left.endswith("\n")
-        code = number.digits.replace(" ", "").isdigit() and number.digits[0] == "0"
-        digits = number.prefer_digits or style == "digits"
+        beside = self.following if self.following and self.following.kind == "mark" else None
+        sign = self.left[-1:] in DIGITS_BESIDE or self.left.rstrip()[-1:] in tuple("+−=×÷±")
+        sign = (
+            bool(self.left.strip()) and sign or beside is not None and beside.text in DIGITS_BESIDE
+        )
+        code = number.code or sign
+        digits = number.prefer_digits or style == "digits" or sign
         if style == "editor" and opening and number.digits[0].isdigit() and not code:
             explicit = element.spoken[0] in ("digit", "digits", "numeral")
             address = number.prefer_digits and not number.cardinal and element.used < 3
@@ -158,7 +172,7 @@ class _Writer:
         if style == "words":
             digits = False
         text = number.digits if digits else number.words
-        if not digits and (opening or forced):
+        if not digits and (starts or forced):
             text = capitalised(text)
         self.next_capital = ""
         start = self._put(self._cased(text), Spacing.SPACED)
@@ -169,7 +183,10 @@ class _Writer:
         text = element.text
         left = self.left
         first = starts_sentence(left) and not (self.place.continues and not self.text)
-        if not element.fixed or element.used > 1:
+        first = first and not self._goes_on(element, following)
+        if text == "www":
+            pass
+        elif not element.fixed or element.used > 1:
             if first and self.capitals != "lower":
                 text = capitalised(text)
         elif first and text[:1].islower() and element.spacing is Spacing.SPACED:
@@ -190,6 +207,16 @@ class _Writer:
             text = self._cased(text)
         self.next_capital = ""
         self._put(text, element.spacing)
+
+    def _goes_on(self, element: Element, following: Element | None) -> bool:
+        """Whether a word after a stop goes on with the sentence: in an address, "?” he asked"."""
+        left = self.left
+        if self.nospace and left[-1:] == ".":
+            return True
+        if left[-1:] not in tuple("’”\"'") or left[-2:-1] not in tuple("?!"):
+            return False
+        asks = following is not None and following.text in _SAYING
+        return element.text in _SAYING or asks and element.text.lower() in _WHO
 
     def _fresh(self, left: str) -> bool:
         return not left.strip() or left.endswith("\n")

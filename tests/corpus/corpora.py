@@ -1,0 +1,68 @@
+"""Reading the corpora, and running a case of each on a desk."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from pathlib import Path
+
+from nimble_lantern.core.composing import compose
+from nimble_lantern.core.document.model import Block, Document
+from nimble_lantern.core.sitting import configured
+from nimble_lantern.core.state import Settings, Sitting
+
+FOLDER = Path(__file__).parent
+
+
+@dataclass(frozen=True, slots=True)
+class WrittenCase:
+    """Spoken words, what they are to become, where they are said and how the desk is set."""
+
+    section: str
+    spoken: str
+    written: str
+    before: str = ""
+    settings: tuple[tuple[str, str], ...] = ()
+
+
+def rows(name: str) -> Iterator[tuple[str, list[str]]]:
+    """(section, columns) of every line of a corpus that is no comment."""
+    section = ""
+    for line in (FOLDER / name).read_text(encoding="utf-8").splitlines():
+        if line.startswith("## "):
+            section = line[3:].strip()
+        elif line.strip() and not line.startswith("# "):
+            yield section, line.split("\t")
+
+
+def written_cases() -> list[WrittenCase]:
+    found = []
+    for section, (spoken, written, *more) in rows("written.tsv"):
+        options = dict(o.partition("=")[::2] for o in more)
+        before = options.pop("before", "")
+        found.append(WrittenCase(section, spoken.strip(), written, before, tuple(options.items())))
+    return found
+
+
+def write_case(case: WrittenCase) -> str:
+    """What the desk writes, in the corpus's notation; with what stood before, if that is wanted."""
+    settings = Settings()
+    for name, value in case.settings:
+        settings = configured(settings, name, value)
+    texts = case.before.split("¶")
+    document = Document(tuple(Block(text) for text in texts))
+    sitting = Sitting(document=document, caret=document.end, settings=settings)
+    after = compose(sitting, case.spoken.split()).sitting.document
+    found = "¶".join(_shown(block) for block in after.blocks)
+    if case.before and not case.written.startswith(case.before.strip()[:4]):
+        return found.removeprefix(case.before)
+    return found
+
+
+def _shown(block: Block) -> str:
+    text = block.text.replace("\n", "⏎")
+    if block.kind == "heading":
+        return "#" * (block.level or 1) + " " + text
+    if block.kind == "item":
+        return ("1. " if block.list == "numbered" else "• ") + text
+    return text
