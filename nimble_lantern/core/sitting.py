@@ -12,6 +12,7 @@ from typing import Any
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing import compose
+from nimble_lantern.core.document import history
 from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.history import Version
 from nimble_lantern.core.document.model import Position
@@ -27,11 +28,14 @@ from nimble_lantern.core.state import (
     Question,
     Settings,
     Sitting,
+    TurnOver,
 )
 from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.targets.resolve import Missing, resolve
 
 MOST_OPTIONS = 30
+MOST_REMEMBERED = 200
+"""Readings turned over that are remembered for the same words."""
 LEAST_MARGIN = 0.3
 """Acoustic log score a frame by which a command must beat dictation (docs/architecture.md)."""
 _WRITES = frozenset({"writing.literal"})
@@ -129,7 +133,12 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         _read(turn, phrases)
     after = _committed(turn)
     entry = _entry(after, turn, heard)
-    final = replace(after, trail=(*after.trail, entry))
+    final = replace(
+        after,
+        trail=(*after.trail, entry),
+        previous=replace(before, previous=None, trail=()),
+        phrases=tuple(tuple(p) for p in phrases),
+    )
     return Outcome(final, tuple(turn.versions), tuple(turn.effects), entry)
 
 
@@ -194,7 +203,12 @@ def _text_only(turn: _Turn, words: Sequence[str]) -> None:
 
 def _read(turn: _Turn, phrases: Sequence[Sequence[str]]) -> None:
     """Work through the stretches of an utterance: each a command, or text."""
-    parts = reader.stretches(phrases)
+    words = tuple(w for p in phrases for w in p)
+    remembered = dict(turn.sitting.overturned).get(" ".join(words))
+    if remembered == "text":
+        _write(turn, words)
+        return
+    parts = [words] if remembered else reader.stretches(phrases)
     text: list[str] = []
     i = 0
     while i < len(parts):
@@ -310,12 +324,49 @@ def _run(turn: _Turn, command: Command, args: dict[str, Any]) -> None:
     if isinstance(answer, Refusal):
         turn.summaries.append(str(answer))
         return
+    if isinstance(answer, TurnOver):
+        _turn_over(turn, answer.how)
+        return
     assert isinstance(answer, Done)
     turn.sitting = answer.sitting
     if command.walks:
         turn.caret = answer.sitting.caret
     turn.effects += answer.effects
     turn.summaries.append(answer.summary)
+
+
+def _turn_over(turn: _Turn, how: str) -> None:
+    """Read the last utterance the other way, as if it had been read so at once.
+
+    What it did stays in the tree of versions, off the path.
+    """
+    now = turn.sitting
+    before = now.previous
+    assert before is not None
+    walk = history.go_to(now.history, now.document, now.caret, before.history.head)
+    words = tuple(w for phrase in now.phrases for w in phrase)
+    said = (" ".join(words), how)
+    kept = tuple(pair for pair in now.overturned if pair[0] != said[0])[-MOST_REMEMBERED:]
+    turn.sitting = replace(
+        before,
+        history=walk.history,
+        number=now.number,
+        trail=now.trail,
+        lamp=now.lamp,
+        overturned=(*kept, said),
+    )
+    turn.caret = before.caret
+    if how == "text":
+        wrote = compose(replace(turn.sitting, question=None), words)
+        turn.sitting = wrote.sitting
+        turn.summaries.append(f"as text: wrote {quoted(wrote.text)}")
+        return
+    verdict = reader.judge(turn.sitting, words, True, forced=True)
+    if verdict.kind == "text":
+        turn.summaries.append(f"no command is like {quoted(' '.join(words))}; it is taken out")
+        return
+    turn.kinds.pop()
+    _obey(turn, verdict, words)
 
 
 def _ambiguous(command: Command, args: dict[str, Any]) -> tuple[str, Places] | None:

@@ -99,7 +99,8 @@ class Sitting:
     pending: Edit = field(default_factory=Edit)
     pending_inverse: Edit = field(default_factory=Edit)
     overturned: tuple[tuple[str, str], ...] = ()  # (words, how they are to be read)
-    last: Any = None
+    previous: Sitting | None = field(default=None, repr=False)  # before the last utterance
+    phrases: tuple[tuple[str, ...], ...] = ()  # the words of the last utterance, cut at pauses
     names: DocumentNames = field(default_factory=DocumentNames, compare=False, repr=False)
     lines: LineIndex = field(default_factory=LineIndex, compare=False, repr=False)
 
@@ -159,6 +160,13 @@ class Sitting:
     def placed(self, caret: Position) -> Sitting:
         """With the writing place moved, and nothing selected."""
         return replace(self, caret=caret, selection=None, fresh=False, insertion=None, that=())
+
+
+@dataclass(frozen=True, slots=True)
+class TurnOver:
+    """What a handler answers to have the last utterance read the other way: text or command."""
+
+    how: str
 
 
 @dataclass(frozen=True, slots=True)

@@ -8,8 +8,10 @@ from pathlib import Path
 
 from nimble_lantern.core.composing import compose
 from nimble_lantern.core.document.model import Block, Document
-from nimble_lantern.core.sitting import configured
+from nimble_lantern.core.reading.hearing import from_line
+from nimble_lantern.core.sitting import Heard, Outcome, advance, configured
 from nimble_lantern.core.state import Settings, Sitting
+from nimble_lantern.demo import sample_documents
 
 FOLDER = Path(__file__).parent
 
@@ -57,6 +59,28 @@ def write_case(case: WrittenCase) -> str:
     if case.before and not case.written.startswith(case.before.strip()[:4]):
         return found.removeprefix(case.before)
     return found
+
+
+@dataclass(frozen=True, slots=True)
+class ReadingCase:
+    """An utterance and how it is to be read."""
+
+    section: str
+    read_as: str
+    said: str
+
+
+def reading_cases() -> list[ReadingCase]:
+    return [ReadingCase(s, label, said) for s, (label, said) in rows("reading.tsv")]
+
+
+def read_case(case: ReadingCase) -> Outcome:
+    """What the desk makes of it, with the letter on it and a few versions behind and ahead."""
+    document = dict(sample_documents())["Letter to the harbour board"]
+    sitting = Sitting(document=document, caret=document.end, wrote=document.end)
+    for line in ("with kind regards", "undo that", "she wrote"):
+        sitting = advance(sitting, Heard(from_line(line))).sitting
+    return advance(sitting, Heard(from_line(case.said)))
 
 
 def _shown(block: Block) -> str:

@@ -15,6 +15,7 @@ from nimble_lantern.core.commands import (
     replacing,
     selecting,
     settings,
+    turning,
     writing,
 )
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
@@ -38,6 +39,7 @@ __all__ = [
     "selecting",
     "settings",
     "sides",
+    "turning",
     "writing",
 ]
 

@@ -134,6 +134,7 @@ def redo_everything(sitting: Sitting) -> Done | Refusal:
 @command(
     "(take back | take out) (what i [just] said | my last words | the last utterance)",
     "forget (that | what i [just] said | the last utterance)",
+    "scrap (that | it)",
     example="forget that",
     group="repair",
     walks=True,
@@ -148,6 +149,7 @@ def forget(sitting: Sitting) -> Done | Refusal:
     "(i meant | i mean) {text}",
     "(say | put) (that | it) again as {text}",
     "no i (meant | said) {text}",
+    "(that | it) should (be | read | say) {text}",
     example="i meant the boat is late",
     group="repair",
     destructive=True,

@@ -71,6 +71,7 @@ def after(sitting: Sitting, target: Places) -> Done:
 @command(
     "(go | move | jump) [back] to where (i | we) (was | stopped | left off) [writing]",
     "(go | move | jump) back to where i was writing",
+    "back to where (i | we) (was | stopped | left off) [writing]",
     "back to [my] writing",
     "(carry on | go on) writing where i (stopped | left off)",
     example="go back to where i stopped",

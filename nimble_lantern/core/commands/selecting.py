@@ -40,6 +40,7 @@ def select_nothing(sitting: Sitting) -> Done:
 
 
 @command(
+    "extend [the selection] {target:reach}",
     "extend [the selection] to {target}",
     "extend [the selection] (up to | as far as | through) {target}",
     "(select | take) (up to | as far as) {target} too",

@@ -9,6 +9,7 @@ from typing import Any
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.commands.choosing import ONLY_WHILE_CHOOSING
 from nimble_lantern.core.commands.documents import Name, look_up
+from nimble_lantern.core.document import units
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.state import Sitting
@@ -23,6 +24,7 @@ from nimble_lantern.core.targets.model import (
     Words,
 )
 from nimble_lantern.core.targets.resolve import Missing, resolve
+from nimble_lantern.core.targets.words import normal
 
 _TARGETS = (That, Units, Words, Through, Reach, Enclosed, Marked)
 # After one of these a sentence is not over, so what follows is not a command.
@@ -32,6 +34,7 @@ _UNFINISHED = frozenset(
     " will would can could shall should may might must do does did has have had not please"
     " i you we they he she let us could never always just also said says called".split()
 )
+_INFINITIVE = frozenset("to what it that well every how no not by business".split())
 _MARK_ENDS = (("full", "stop"), ("question", "mark"), ("exclamation", "mark"), ("period",))
 _MOST_WORDS_OF_A_SLIP = 6
 
@@ -53,8 +56,11 @@ class Verdict:
 TEXT = Verdict("text")
 
 
-def judge(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
-    """How `words` are read; `whole` if they are all of the utterance."""
+def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = False) -> Verdict:
+    """How `words` are read; `whole` if they are all of the utterance.
+
+    `forced` where the speaker says it is a command: then it is refused rather than text.
+    """
     parses = [p for p in CATALOGUE.parses(words) if _fits(sitting, p)]
     if not parses:
         return TEXT
@@ -78,14 +84,34 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
         return best[1]
     if refused and whole:
         return refused
-    return _slip(missed, words) if whole else TEXT
+    slip = _slip(missed, words) if whole else TEXT
+    return missed[0] if forced and slip is TEXT and missed else slip
 
 
 def _fits(sitting: Sitting, parse: Parse) -> bool:
     name = parse.command.name
     if name in ONLY_WHILE_CHOOSING:
         return sitting.question is not None
+    if name in ("history.meant", "history.sentence_again") and parse.pattern[:1] != "(":
+        return _takes_up(sitting, parse)
+    if name == "history.meant" and parse.pattern.startswith(("(i meant", "(that | it)")):
+        return _takes_up(sitting, parse)
     return True
+
+
+def _takes_up(sitting: Sitting, parse: Parse) -> bool:
+    """Whether "i meant ..." takes up something of what was just written, so is no sentence."""
+    said = tuple(parse.args.get("text", ()))
+    before = list(sitting.that)
+    last = units.backward(sitting.document, "sentence", sitting.caret)
+    if parse.command.name == "history.sentence_again":
+        before = [r for r in (next(last, None),) if r]
+    if not before or not said or said[0] in _INFINITIVE:
+        return False
+    words = set(normal(tuple(sitting.document.text(before[0]).lower().split())))
+    telling = {w for w in normal(said) if w not in _UNFINISHED}
+    few = len(said) <= 2 and parse.command.name == "history.meant"
+    return few or len(telling & words) * 2 >= max(1, len(telling) - 1)
 
 
 def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any]) -> Verdict:

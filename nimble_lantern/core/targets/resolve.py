@@ -27,7 +27,7 @@ from nimble_lantern.core.targets.model import (
 )
 from nimble_lantern.core.writing.cardinals import in_words, ordinal_in_words
 
-SURE = 86.0
+SURE = 90.0
 _PAIRS = {
     "quotes": ('“‘"', '”’"'),
     "brackets": ("(", ")"),

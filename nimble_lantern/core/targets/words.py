@@ -8,12 +8,15 @@ from dataclasses import dataclass
 from rapidfuzz import fuzz, process
 
 from nimble_lantern.core.document.model import Block, Document, Position, Range
+from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.writing.cardinals import in_words
 from nimble_lantern.core.writing.numbers import MONTHS
 from nimble_lantern.core.writing.spoken import Forms, ordinal_forms, plain, spoken_forms
 
 NEAR_REACH = 60
-NEAR_LEAST = 70.0
+SPELLED_LEAST = 60.0
+NEAR_LEAST = 78.0
+_SLIGHT = frozenset("the a an and or of to in on at by for from with it is as".split())
 _DETERMINERS = frozenset("the a an this that these those my our your his her their its".split())
 
 
@@ -132,11 +135,21 @@ def _attempts(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
 
 @dataclass(frozen=True, slots=True)
 class Near:
-    """Words that are almost those spoken; `likeness` from 0 to 100."""
+    """Words that are almost those spoken; `likeness`, 0 to 100, by spelling and by sound."""
 
     range: Range
     text: str
     likeness: float
+
+
+def _likeness(a: str, b: str) -> float:
+    """By spelling and by sound, of the words that tell something."""
+    a, b = _telling(a), _telling(b)
+    return (fuzz.ratio(a, b) + fuzz.ratio(phrase_key(a), phrase_key(b))) / 2
+
+
+def _telling(phrase: str) -> str:
+    return " ".join(w for w in phrase.split() if w not in _SLIGHT) or phrase
 
 
 def near(document: Document, words: Sequence[str], around: Position, most: int = 3) -> list[Near]:
@@ -157,10 +170,12 @@ def near(document: Document, words: Sequence[str], around: Position, most: int =
                 phrases.append(" ".join(w for f in forms[i : i + size] for w in f))
     wanted = " ".join(bare)
     ranked = process.extract(
-        wanted, phrases, scorer=fuzz.ratio, limit=most * 6, score_cutoff=NEAR_LEAST
+        wanted, phrases, scorer=fuzz.ratio, limit=most * 10, score_cutoff=SPELLED_LEAST
     )
+    heard = [(phrase, _likeness(wanted, phrase), at) for phrase, _, at in ranked]
+    heard = sorted((row for row in heard if row[1] >= NEAR_LEAST), key=lambda row: -row[1])
     found: dict[str, Near] = {}
-    for phrase, likeness, at in ranked:
+    for phrase, likeness, at in heard:
         if phrase in found:
             continue
         b, i, j = spots[at]

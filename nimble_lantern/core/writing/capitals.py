@@ -22,11 +22,13 @@ _PROPER = (
     " japan russia norway sweden denmark finland iceland paris berlin rome madrid christmas easter"
     " christian muslim jewish hindu buddhist atlantic pacific mediterranean"
 )
+_INITIALS = "UK USA BBC NASA EU NHS RNLI VAT PDF TV DVD USB URL HTML FAQ GPS CEO DIY AGM OK PhD NGO"
 ALWAYS = {
     **{word: word.capitalize() for word in _PROPER.split()},
     **DAYS,
     **{month: name for month, name in MONTHS.items() if month not in ("may", "march", "august")},
     **{f"{day}s": f"{name}s" for day, name in DAYS.items()},
+    **{name.lower(): name for name in _INITIALS.split()},
     "august": "August",
     "i": "I", "i'm": "I’m", "i'll": "I’ll", "i've": "I’ve", "i'd": "I’d",
     "i’m": "I’m", "i’ll": "I’ll", "i’ve": "I’ve", "i’d": "I’d",

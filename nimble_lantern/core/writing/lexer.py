@@ -67,6 +67,7 @@ _NOT_CAPITAL_BEFORE = frozenset(
     " expenditure project fund funds appeal are on off were for".split()
 )
 _TLD = frozenset("com org net uk co example edu gov info eu ie io scot".split())
+_BEFORE_MAILBOX = frozenset("dot to is email mail address at contact".split())
 _CONTRACTED = frozenset("s t d m ll re ve".split())
 
 
@@ -237,11 +238,34 @@ def mark_named(words: Sequence[str]) -> Mark | None:
 
 def _dot(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
     """A dot inside a web or mail address."""
+    if words[i] == "at" and _begins_address(words, i):
+        return Element("mark", "@", 1, Spacing.JOIN, fixed=True)
     if words[i] != "dot" or i + 1 >= len(words):
         return None
-    if words[i + 1] in _TLD or previous in ("w", "www"):
+    if words[i + 1] in _TLD or previous in ("w", "www") or _in_address(words, i):
         return Element("mark", ".", 1, Spacing.JOIN, fixed=True)
     return None
+
+
+def _domain(words: list[str], i: int) -> bool:
+    """Whether a domain's name is spoken from `i` on: "saltmarsh dot org"."""
+    while words[i + 1 : i + 2] == ["dot"]:
+        if words[i + 2 : i + 3] and words[i + 2] in _TLD:
+            return True
+        i += 2
+    return False
+
+
+def _begins_address(words: list[str], i: int) -> bool:
+    """Whether "at" stands between a mailbox and a domain (RFC 5322's addr-spec)."""
+    return i > 1 and words[i - 2] in _BEFORE_MAILBOX and _domain(words, i + 1)
+
+
+def _in_address(words: list[str], i: int) -> bool:
+    j = i
+    while words[j : j + 1] == ["dot"]:
+        j += 2
+    return words[j : j + 1] == ["at"] and _domain(words, j + 1)
 
 
 def _spell(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
@@ -280,6 +304,8 @@ def _letters(words: list[str], i: int, previous: str, manner: Manner) -> Element
     while j < len(words) and len(words[j].rstrip(".")) == 1 and words[j][0].isalpha():
         j += 1
     run = "".join(w[0] for w in words[i:j])
+    if run[:2] in ("eg", "ie") and run[2:] in ("", "a"):
+        return Element("word", f"{run[0]}.{run[1]}.", 2)
     if len(run) >= 2 and not (len(run) == 2 and set(run) & {"a", "i"}) or len(run) > 2:
         if run == "www":
             return Element("word", run, j - i, fixed=True)

@@ -141,7 +141,7 @@ DETERMINERS = frozenset("a an the every each another my your our their its".spli
 NOT_BEFORE: dict[str, frozenset[str]] = {
     "period": frozenset("of pieces piece drama costume furniture property for when in".split()),
     "colon": frozenset("cancer surgery".split()),
-    "dash": frozenset("of off to into for out across back".split()),
+    "dash": frozenset("of off to into for out across back it".split()),
     "hash": frozenset("browns brown out".split()),
     "quote": frozenset("for from of".split()),
     "hyphen": frozenset("key".split()),

@@ -73,7 +73,18 @@ STARTERS = (
     | frozenset(DIGITS)
     | frozenset(MONTHS)
     | frozenset(_REPEATS)
-    | {"a", "the", "nineties", "quarter", "half", "hundredth", "digit", "digits", "numeral"}
+    | {
+        "a",
+        "the",
+        "minus",
+        "nineties",
+        "quarter",
+        "half",
+        "hundredth",
+        "digit",
+        "digits",
+        "numeral",
+    }
 )
 
 
@@ -114,6 +125,8 @@ def number_at(words: Sequence[str], i: int, around: Around) -> Number | None:
     words = words if isinstance(words, list) else list(words)
     if word in ("digit", "digits", "numeral"):
         return _forced(words, i, around)
+    if word == "minus":
+        return _below_zero(words, i, around)
     for parse in (_date, _clock, _digit_string, _year, _decades, _quantity):
         found = parse(words, i, around)
         if found:
@@ -129,6 +142,14 @@ def _forced(words: list[str], i: int, around: Around) -> Number | None:
     if not found:
         return None
     return Number(found.used + 1, found.digits, found.words, True)
+
+
+def _below_zero(words: list[str], i: int, around: Around) -> Number | None:
+    """ "minus five degrees" -> −5 degrees; other sums keep the word."""
+    found = _quantity(words, i + 1, around) if i + 1 < len(words) else None
+    if found is None or not {"°", "d"} & set(found.digits.lstrip("0123456789., ")[:1]):
+        return None
+    return Number(found.used + 1, f"−{found.digits}", f"minus {found.words}", True)
 
 
 def _month(words: list[str], i: int) -> str | None:
@@ -199,7 +220,7 @@ def _date(words: list[str], i: int, around: Around) -> Number | None:
     tail = f" {year[0]}" if year else ""
     spelled = f"the {ordinal_in_words(day, around.dialect)} of {month}{tail}"
     if _month(words, i):
-        spelled = f"{month} the {ordinal_in_words(day)}{tail}"
+        spelled = f"{month} {day}{tail}"
     if around.dialect == "american":
         spelled = digits
     return Number((year[1] if year else end) - i, digits, spelled, True)
@@ -281,8 +302,15 @@ def _digit_string(words: list[str], i: int, around: Around, least: int = 3) -> N
     digits, j = "", i
     while j < len(words):
         word = words[j]
-        if word in DIGITS and not (word in ("o", "oh") and not digits and j + 1 >= len(words)):
+        hundreds = words[j + 1 : j + 2] == ["hundred"]
+        if (
+            word in DIGITS
+            and not hundreds
+            and not (word in ("o", "oh") and not digits and j + 1 >= len(words))
+        ):
             digits, j = digits + DIGITS[word], j + 1
+        elif word in DIGITS and hundreds and len(digits) > 3:
+            digits, j = f"{digits}{DIGITS[word]}00", j + 2
         elif word in _REPEATS and j + 1 < len(words) and words[j + 1] in DIGITS:
             digits, j = digits + DIGITS[words[j + 1]] * _REPEATS[word], j + 2
         else:
@@ -294,7 +322,8 @@ def _digit_string(words: list[str], i: int, around: Around, least: int = 3) -> N
     if j < len(words) and words[j] == "point" or _is_digits(words[i]):
         return None
     if len(digits) == 3 and not set(words[i:j]) & {"zero", "oh", "double", "triple", "nought"}:
-        counting = digits in ("123", "321", "234") and around.last not in LABELS | {"code", "room"}
+        steps = {int(b) - int(a) for a, b in zip(digits, digits[1:], strict=False)}
+        counting = steps in ({1}, {-1}) and around.last not in LABELS | {"code"}
         if counting:
             return None
     return Number(j - i, _telephone(digits, around.dialect), " ".join(words[i:j]), True, code=True)
@@ -351,6 +380,8 @@ def _decades(words: list[str], i: int, around: Around) -> Number | None:
     if head and 13 <= head[0] <= 20 and head[1] < len(words) and words[head[1]] in _DECADES:
         text = f"{head[0] * 100 + _DECADES[words[head[1]]]}s"
         return Number(head[1] + 1 - i, text, f"{words[i]} {words[head[1]]}", True)
+    if head and 11 <= head[0] <= 20 and words[head[1] : head[1] + 1] == ["hundreds"]:
+        return Number(head[1] + 1 - i, f"{head[0] * 100}s", f"{words[i]} hundreds", True)
     return None
 
 
@@ -418,6 +449,8 @@ def _with_unit(
         return Number(j + 1 - i, f"{digits} {after}", f"{spelled} {after}", True)
     if after in _MONEY:
         return _amount(words, i, j, digits, spelled, around)
+    if after == "p" and words[j + 1 : j + 2] != ["m"]:
+        return Number(j + 1 - i, f"{digits}p", f"{spelled} pence", True)
     if after in ("pence", "penny"):
         return Number(j + 1 - i, f"{digits}p", f"{spelled} {after}", True)
     if after == "cents":
