@@ -16,6 +16,7 @@ from nimble_lantern.core.effects import (
     OpenDocument,
     Prompt,
     ShowDesk,
+    ShowSettings,
     ShowShelf,
 )
 from nimble_lantern.core.reading.hearing import Hearing
@@ -23,7 +24,7 @@ from nimble_lantern.core.sitting import Configured, Heard, Outcome, advance
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.store.journal import Journal, ShelfEntry
 
-VIEWS = ("desk", "shelf")
+VIEWS = ("desk", "shelf", "settings")
 
 
 class Prompter(Protocol):
@@ -114,6 +115,8 @@ class LiveDesk:
         match effect:
             case ShowShelf():
                 self._view = "shelf"
+            case ShowSettings():
+                self._view = "settings"
             case Prompt(name) if self.prompter:
                 if name is None:
                     self.prompter.stop()

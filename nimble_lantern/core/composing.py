@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Collection, Iterable, Sequence
 from dataclasses import dataclass, replace
 
 from nimble_lantern.core.document.edits import (
@@ -23,11 +23,15 @@ from nimble_lantern.core.document.model import (
     Range,
 )
 from nimble_lantern.core.state import Marks, Sitting, WrittenChoice
-from nimble_lantern.core.writing.capitals import COMMON_OPENINGS
+from nimble_lantern.core.writing.capitals import COMMON_OPENINGS, starts_sentence
 from nimble_lantern.core.writing.lexer import Manner
+from nimble_lantern.core.writing.masking import masked
+from nimble_lantern.core.writing.punctuation import CONTINUES, NEEDS_COMMA
 from nimble_lantern.core.writing.writer import Break, Place, Written, write
 
 _CONTEXT = 240
+LONG_PAUSE = 2.5
+"""Seconds of silence after which a new utterance never goes on with the sentence before."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -54,18 +58,52 @@ def manner_of(sitting: Sitting, left: str) -> Manner:
         settings.numbers,
         (sitting.names.follow(sitting.document.blocks),),
         tuple(left.lower().split()[-2:]),
+        masked if settings.masking else None,
     )
 
 
-def compose(sitting: Sitting, words: Sequence[str], continues: bool = False) -> Wrote:
-    """Write dictated words where they belong: over the fresh selection, else the writing place."""
+def compose(
+    sitting: Sitting, words: Sequence[str], pauses: frozenset[int] = frozenset(), pause: float = 0.0
+) -> Wrote:
+    """Write dictated words where they belong: over the fresh selection, else the writing place.
+
+    `pauses` are the counts of words after which the speaker paused, `pause` the seconds before.
+    """
     if sitting.selection and sitting.fresh and not sitting.selection.empty:
         return replace_range(sitting, sitting.selection, words)
+    if sitting.settings.auto_punctuation and words and sitting.insertion is None:
+        return _compose_marked(sitting, words, pauses, pause)
+    return _composed(sitting, words, None, continues=False)
+
+
+def _compose_marked(
+    sitting: Sitting, words: Sequence[str], pauses: frozenset[int], pause: float
+) -> Wrote:
+    """With automatic punctuation; a stop put too early is taken back when the sentence goes on."""
+    block = sitting.document.blocks[sitting.caret.block]
+    left = block.text[: sitting.caret.offset]
+    open_end = not block.text[sitting.caret.offset :].strip()
+    stopped = sitting.stopped == sitting.caret and left.endswith(".")
+    if stopped and words[0] in CONTINUES and pause < LONG_PAUSE:
+        end = Position(sitting.caret.block, len(left) - 1)
+        mark = Piece("," if words[0] in NEEDS_COMMA else "")
+        edit = Edit((Splice(end.block, end.offset, len(left), mark),))
+        sitting = sitting.edited(edit)
+        return _composed(sitting, words, pauses if open_end else None, continues=True)
+    going_on = bool(left.strip()) and not starts_sentence(left)
+    return _composed(sitting, words, pauses if open_end else None, continues=going_on)
+
+
+def _composed(
+    sitting: Sitting, words: Sequence[str], pauses: frozenset[int] | None, continues: bool
+) -> Wrote:
     at = sitting.insertion if sitting.insertion is not None else sitting.caret
     place = replace(place_at(sitting.document, at), capitals=sitting.capitals, continues=continues)
-    written = write(words, place, manner_of(sitting, place.left))
+    written = write(words, place, manner_of(sitting, place.left), pauses)
     wrote = _put(replace(sitting, selection=None, fresh=False), at, written, sitting.typing)
     after = replace(wrote.sitting, capitals=written.capitals, insertion=None)
+    if pauses is not None:
+        after = replace(after, stopped=after.caret)
     if sitting.insertion is None:
         after = replace(after, wrote=after.caret)
     return replace(wrote, sitting=after)
@@ -80,7 +118,8 @@ def _put(sitting: Sitting, at: Position, written: Written, marks: Marks) -> Wrot
         edit = Edit((Splice(at.block, at.offset - written.trim, at.offset, Piece()),))
         at = Position(at.block, at.offset - written.trim)
     inherited = _inherited(block, at.offset, marks)
-    pieces, shapes = _pieces(written, block, at, inherited)
+    before = block.marks_at(at.offset - 1) if at.offset else ()
+    pieces, shapes = _pieces(written, block, inherited, {(s.mark, s.value) for s in before})
     if shapes is not None:
         edit = edit.then(Edit((Reformat(at.block, shapes),)))
     edit = edit.then(insert(at, pieces))
@@ -103,7 +142,7 @@ def _inherited(block: Block, offset: int, marks: Marks) -> Marks:
 
 
 def _pieces(
-    written: Written, block: Block, at: Position, marks: Marks
+    written: Written, block: Block, marks: Marks, before: Collection[tuple[str, str | None]]
 ) -> tuple[list[tuple[Piece, Format]], Format | None]:
     """Texts with the formats of their blocks; and the first block's new format, if it has one."""
     pieces: list[tuple[Piece, Format]] = [(Piece(), block.format)]
@@ -120,7 +159,13 @@ def _pieces(
                 continue
             pieces.append((Piece(), form))
         else:
-            pieces[-1] = (pieces[-1][0].joined(Piece(part).marked(marks)), form)
+            # The space in front is marked only where the text before it is.
+            bare = len(part) - len(part.lstrip(" "))
+            space = Piece(part[:bare]).marked(m for m in marks if m in before)
+            pieces[-1] = (
+                pieces[-1][0].joined(space.joined(Piece(part[bare:]).marked(marks))),
+                form,
+            )
     return pieces, reshaped
 
 
@@ -176,6 +221,17 @@ def trimmed(document: Document, r: Range) -> Range:
     while o2 > floor and text[o2 - 1] in " \n":
         o2 -= 1
     return Range(Position(b1, o1), Position(b2, o2))
+
+
+_STOPS = (("full", "stop"), ("period",), ("question", "mark"), ("exclamation", "mark"))
+
+
+def without_stop(document: Document, r: Range, words: Sequence[str]) -> Range:
+    """A sentence without its closing mark, which stays unless the new words bring their own."""
+    closed = document.text(r)[-1:] in (".", "?", "!")
+    if not closed or any(tuple(words[-len(stop) :]) == stop for stop in _STOPS):
+        return r
+    return Range(r.start, r.end._replace(offset=r.end.offset - 1))
 
 
 def replace_range(sitting: Sitting, r: Range, words: Sequence[str]) -> Wrote:

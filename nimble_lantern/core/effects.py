@@ -26,6 +26,11 @@ class ShowShelf:
 
 
 @dataclass(frozen=True, slots=True)
+class ShowSettings:
+    pass
+
+
+@dataclass(frozen=True, slots=True)
 class ShowDesk:
     pass
 
@@ -45,4 +50,13 @@ class SaveSetting:
     value: str
 
 
-Effect = NewDocument | OpenDocument | NameDocument | ShowShelf | ShowDesk | Prompt | SaveSetting
+Effect = (
+    NewDocument
+    | OpenDocument
+    | NameDocument
+    | ShowShelf
+    | ShowSettings
+    | ShowDesk
+    | Prompt
+    | SaveSetting
+)

@@ -25,7 +25,8 @@ def hints(sitting: Sitting, view: str = "desk") -> tuple[str, ...]:
     if sitting.attention == "text":
         return ("commands again",)
     found: list[str] = []
-    for phrase in _on_shelf(sitting) if view == "shelf" else _candidates(sitting):
+    away = {"shelf": _on_shelf, "settings": _in_settings}
+    for phrase in away.get(view, _candidates)(sitting):
         if phrase not in found and _would_do(sitting, phrase):
             found.append(phrase)
         if len(found) == MOST:
@@ -37,6 +38,12 @@ def _on_shelf(sitting: Sitting) -> Iterator[str]:
     others = [title for title in reversed(sitting.shelf) if title != sitting.title]
     yield from (f"open {title.lower()}" for title in others[:2])
     yield from ("new document", "back to the desk", "stop listening")
+
+
+def _in_settings(sitting: Sitting) -> Iterator[str]:
+    other = "american" if sitting.settings.dialect == "british" else "british"
+    state = "off" if sitting.settings.auto_punctuation else "on"
+    yield from (f"automatic punctuation {state}", f"{other} conventions", "back to the desk")
 
 
 def _would_do(sitting: Sitting, phrase: str) -> bool:

@@ -7,6 +7,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass, field, replace
+from itertools import accumulate
 from typing import Any
 
 from nimble_lantern.core.commands import CATALOGUE
@@ -84,6 +85,7 @@ class _Turn:
 
     sitting: Sitting
     caret: Position  # where the version begins that is being made
+    pause: float = 0.0  # seconds of silence before it
     effects: list[Effect] = field(default_factory=list)
     kinds: list[str] = field(default_factory=list)
     commands: list[str] = field(default_factory=list)
@@ -116,7 +118,7 @@ def configured(settings: Settings, name: str, value: str) -> Settings:
 def _heard(before: Sitting, hearing: Hearing) -> Outcome:
     number = before.number + 1
     start = replace(before, number=number, pending=Edit(), pending_inverse=Edit())
-    turn = _Turn(start, before.caret)
+    turn = _Turn(start, before.caret, hearing.pause)
     phrases = hearing.hypotheses[0].phrases() if hearing.hypotheses else ()
     heard = hearing.text
     if command := _spoken_command(start, hearing):
@@ -198,7 +200,7 @@ def _text_only(turn: _Turn, words: Sequence[str]) -> None:
         if parse.command.name == "listening.both":
             _run(turn, parse.command, parse.args)
             return
-    _write(turn, words)
+    _write(turn, (words,))
 
 
 def _read(turn: _Turn, phrases: Sequence[Sequence[str]]) -> None:
@@ -206,15 +208,15 @@ def _read(turn: _Turn, phrases: Sequence[Sequence[str]]) -> None:
     words = tuple(w for p in phrases for w in p)
     remembered = dict(turn.sitting.overturned).get(" ".join(words))
     if remembered == "text":
-        _write(turn, words)
+        _write(turn, phrases)
         return
     parts = [words] if remembered else reader.stretches(phrases)
-    text: list[str] = []
+    text: list[Sequence[str]] = []
     i = 0
     while i < len(parts):
         found = _command_at(turn, parts, i, text)
         if found is None:
-            text += parts[i]
+            text.append(parts[i])
             i += 1
             continue
         end, verdict = found
@@ -228,10 +230,10 @@ def _read(turn: _Turn, phrases: Sequence[Sequence[str]]) -> None:
 
 
 def _command_at(
-    turn: _Turn, parts: Sequence[Sequence[str]], i: int, text: Sequence[str]
+    turn: _Turn, parts: Sequence[Sequence[str]], i: int, text: Sequence[Sequence[str]]
 ) -> tuple[int, reader.Verdict] | None:
     """The longest command that begins at stretch `i`, with where it ends."""
-    if not reader.may_follow(text):
+    if text and not reader.may_follow(text[-1]):
         return None
     for end in range(len(parts), i, -1):
         words = [w for p in parts[i:end] for w in p]
@@ -240,7 +242,8 @@ def _command_at(
             continue
         state = turn.sitting
         if text and _held(state) is None:
-            state = compose(state, text).sitting
+            written = [w for part in text for w in part]
+            state = compose(state, written, pauses(text), turn.pause).sitting
         verdict = reader.judge(state, words, whole)
         if verdict.kind == "text":
             continue
@@ -254,6 +257,12 @@ def _command_at(
     return None
 
 
+def pauses(parts: Sequence[Sequence[str]]) -> frozenset[int]:
+    """How many words had been said at each pause; not at the end."""
+    counts = accumulate(len(part) for part in parts[:-1])
+    return frozenset(counts)
+
+
 def _held(sitting: Sitting) -> tuple[str, str] | None:
     """Why text is not written just now: how the utterance is read, and what to say of it."""
     if sitting.attention == "commands":
@@ -264,13 +273,15 @@ def _held(sitting: Sitting) -> tuple[str, str] | None:
     return None
 
 
-def _write(turn: _Turn, words: Sequence[str]) -> None:
+def _write(turn: _Turn, parts: Sequence[Sequence[str]]) -> None:
+    """Write stretches of text; where one ends, the speaker paused."""
     sitting = turn.sitting
     if held := _held(sitting):
         turn.kinds.append(held[0])
         turn.summaries.append(held[1])
         return
-    wrote = compose(sitting, words)
+    words = [w for part in parts for w in part]
+    wrote = compose(sitting, words, pauses(parts), turn.pause)
     turn.sitting = wrote.sitting
     turn.kinds.append("text")
     turn.summaries.append(f"wrote {quoted(wrote.text)}" if wrote.text.strip() else "wrote a break")
@@ -288,7 +299,7 @@ def _obey(turn: _Turn, verdict: reader.Verdict, words: Sequence[str]) -> None:
         _offer(turn, verdict)
         return
     if command.name == "writing.literal" and not _is_literal(turn.sitting, words):
-        _write(turn, words)
+        _write(turn, (words,))
         return
     _run(turn, command, verdict.args)
 
@@ -357,7 +368,8 @@ def _turn_over(turn: _Turn, how: str) -> None:
     )
     turn.caret = before.caret
     if how == "text":
-        wrote = compose(replace(turn.sitting, question=None), words)
+        quiet = replace(turn.sitting, question=None)
+        wrote = compose(quiet, words, pauses(now.phrases), turn.pause)
         turn.sitting = wrote.sitting
         turn.summaries.append(f"as text: wrote {quoted(wrote.text)}")
         return

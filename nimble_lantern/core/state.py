@@ -80,6 +80,7 @@ class Sitting:
     insertion: Position | None = None  # the next words go here, once
     that: tuple[Range, ...] = ()
     wrote: Position | None = None  # where writing stopped
+    stopped: Position | None = None  # right behind an automatic stop
     typing: Marks = ()
     capitals: str = "none"
     lamp: str = "lit"  # lit, low, out
@@ -147,6 +148,7 @@ class Sitting:
             insertion=settled(self.insertion) if self.insertion is not None else None,
             that=moved,
             wrote=settled(self.wrote) if self.wrote is not None else None,
+            stopped=edit.moved(self.stopped) if self.stopped is not None else None,
             choices=choices,
             pending=self.pending.then(edit),
             pending_inverse=inverse.then(self.pending_inverse),

@@ -18,6 +18,8 @@ def document_state(sitting: Sitting) -> dict[str, Any]:
         "insertion": list(sitting.insertion) if sitting.insertion else None,
         "that": [_range_row(r) for r in sitting.that],
         "wrote": list(sitting.wrote) if sitting.wrote else None,
+        "typing": [list(mark) for mark in sitting.typing],
+        "capitals": sitting.capitals,
         "ahead": [v.number for v in sitting.history.ahead],
     }
 
@@ -40,6 +42,8 @@ def restored(document: Document, data: dict[str, Any]) -> dict[str, Any]:
         "insertion": place(data.get("insertion")),
         "that": tuple(r for row in data.get("that", ()) if (r := stretch(row))),
         "wrote": place(data.get("wrote")),
+        "typing": tuple((mark, value) for mark, value in data.get("typing", ())),
+        "capitals": data.get("capitals", "none"),
     }
 
 
@@ -49,8 +53,6 @@ def desk_state(sitting: Sitting) -> dict[str, Any]:
         "number": sitting.number,
         "lamp": sitting.lamp,
         "attention": sitting.attention,
-        "typing": [list(mark) for mark in sitting.typing],
-        "capitals": sitting.capitals,
         "overturned": [list(pair) for pair in sitting.overturned],
     }
 
@@ -61,8 +63,6 @@ def desk_fields(data: dict[str, Any]) -> dict[str, Any]:
         "number": data.get("number", 0),
         "lamp": data.get("lamp", "lit"),
         "attention": data.get("attention", "all"),
-        "typing": tuple((mark, value) for mark, value in data.get("typing", ())),
-        "capitals": data.get("capitals", "none"),
         "overturned": tuple((words, how) for words, how in data.get("overturned", ())),
     }
 

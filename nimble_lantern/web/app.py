@@ -103,8 +103,13 @@ def font(name: str) -> Response:
     return send_from_directory(FONTS, name, max_age=86_400)
 
 
+@pages.get("/settings")
+def settings() -> str:
+    return _whole_page("settings")
+
+
 def _whole_page(view: str) -> str:
-    if request.path != "/" or _desk().scene().view == "shelf":
+    if request.path != "/" or _desk().scene().view != "desk":
         _desk().show(view)
     name = _pages().opened()
     return render_template("page.html", page=name, families=FAMILIES,

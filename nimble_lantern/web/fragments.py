@@ -110,6 +110,8 @@ def _stage(scene: Scene, state: PageState) -> dict[str, Any]:
     sitting = scene.sitting
     if scene.view == "shelf":
         return {"view": "shelf", "shelf": scene.shelf}
+    if scene.view == "settings":
+        return {"view": "settings", "settings": settings_shown(sitting)}
     if state.document != sitting.page:
         state.document, state.top = sitting.page, 1
     state.top = top_line(sitting, state.top, state.room)
@@ -119,6 +121,34 @@ def _stage(scene: Scene, state: PageState) -> dict[str, Any]:
         "rows": rows(sitting, state.top, state.room),
         "lines": sitting.layout.count,
     }
+
+
+def settings_shown(sitting: Sitting) -> list[dict[str, Any]]:
+    """Each setting in words, as it stands, and what to say to change it."""
+    now = sitting.settings
+    style = {"editor": "as an editor would", "digits": "in digits", "words": "in words"}
+    return [
+        {
+            "name": "Automatic punctuation",
+            "value": "on" if now.auto_punctuation else "off",
+            "say": f"automatic punctuation {'off' if now.auto_punctuation else 'on'}",
+        },
+        {
+            "name": "Conventions",
+            "value": now.dialect.capitalize(),
+            "say": f"{'american' if now.dialect == 'british' else 'british'} conventions",
+        },
+        {
+            "name": "Numbers",
+            "value": style[now.numbers],
+            "say": "digits on" if now.numbers != "digits" else "digits off",
+        },
+        {
+            "name": "Offensive words",
+            "value": "masked" if now.masking else "written in full",
+            "say": "masking off" if now.masking else "masking on",
+        },
+    ]
 
 
 def _last(sitting: Sitting) -> Any:

@@ -7,6 +7,7 @@ import time
 from pathlib import Path
 
 from selenium.webdriver import Chrome
+from selenium.webdriver.common.by import By
 
 from tests.browser.chromium import chromium
 from tests.server import Server
@@ -27,6 +28,21 @@ VIEWS: tuple[tuple[str, tuple[str, ...]], ...] = (
     ("desk-pennants", ("cancel", "bold the stair")),
     ("desk-resting", ("cancel", "stop listening")),
     ("shelf", ("start listening", "show the shelf")),
+    ("settings", ("show the settings", "automatic punctuation on")),
+    (
+        "desk-turned-over",
+        (
+            "automatic punctuation off",
+            "back to the desk",
+            "go to the end",
+            "new paragraph",
+            "open day is on the thirteenth of june full stop",
+            "bold on",
+            "delete the last word of the notice",
+            "delete the last word",
+            "that was text",
+        ),
+    ),
 )
 
 
@@ -51,6 +67,19 @@ def picture(driver: Chrome, server: Server, name: str, lines: tuple[str, ...]) -
     driver.save_screenshot(str(FOLDER / f"{name}.png"))
 
 
+def composing(driver: Chrome, server: Server) -> None:
+    """Live text: the prompter is caught in the middle of a sentence."""
+    driver.execute_script("document.querySelector('#script').selectedIndex = 1")
+    driver.find_element(By.CSS_SELECTOR, "#prompter button").click()
+    deadline = time.monotonic() + 60
+    while time.monotonic() < deadline:
+        heard = driver.execute_script("return document.querySelector('#heard').textContent")
+        if "hearing" in heard and "because the harbour board" in heard:
+            driver.save_screenshot(str(FOLDER / "desk-composing.png"))
+            return
+        time.sleep(0.05)
+
+
 def main() -> None:
     with tempfile.TemporaryDirectory() as name:
         folder = Path(name)
@@ -61,6 +90,7 @@ def main() -> None:
                 time.sleep(4)
                 for view, lines in VIEWS:
                     picture(driver, server, view, lines)
+                composing(driver, server)
         finally:
             server.stop()
 

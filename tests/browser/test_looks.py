@@ -8,6 +8,7 @@ from typing import Any
 from selenium.webdriver import Chrome
 
 from tests.browser.cases import BrowserCase
+from tests.browser.chromium import wait_until
 
 AXE = (Path(__file__).parent / "vendor" / "axe.min.js").read_text(encoding="utf-8")
 CLIPPED = """
@@ -55,6 +56,7 @@ class Looks(BrowserCase):
             (("select from two of our keepers to march",), ".chosen-text"),
             (("cancel", "bold the harbour board"), ".pennant"),
             (("cancel", "show the shelf"), ".shelf-entry"),
+            (("show the settings",), ".setting"),
             (("back to the desk", "stop listening"), ".lamp-low"),
         )
         driver = self.browser()
@@ -67,6 +69,5 @@ class Looks(BrowserCase):
                     {"width": size[0], "height": size[1], "deviceScaleFactor": 1, "mobile": False},
                 )
                 with self.subTest(state=wanted, size=size):
-                    self.waits(driver, wanted, "")
-                    self.assertGreater(self.count(driver, wanted), 0)
+                    wait_until(lambda: self.count(driver, wanted) > 0, what=wanted)
                     self.assertSound(driver)

@@ -62,6 +62,62 @@ def write_case(case: WrittenCase) -> str:
 
 
 @dataclass(frozen=True, slots=True)
+class PunctuatedCase:
+    """Utterances and the text that automatic punctuation is to make of them."""
+
+    section: str
+    said: tuple[str, ...]
+    written: str
+
+
+def punctuated_cases(section: str = "") -> list[PunctuatedCase]:
+    found = [PunctuatedCase(s, tuple(u.split(" | ")), w) for s, (u, w) in rows("punctuated.tsv")]
+    return [c for c in found if section in ("", c.section)]
+
+
+def punctuate_case(case: PunctuatedCase) -> str:
+    sitting = Sitting(settings=Settings(auto_punctuation=True))
+    for line in case.said:
+        sitting = advance(sitting, Heard(from_line(line, pause=1.0))).sitting
+    return "¶".join(_shown(block) for block in sitting.document.blocks)
+
+
+@dataclass
+class Score:
+    """Marks that were put right, put wrongly, and missed."""
+
+    right: int = 0
+    wrong: int = 0
+    missed: int = 0
+
+    @property
+    def f1(self) -> float:
+        return 2 * self.right / max(1, 2 * self.right + self.wrong + self.missed)
+
+
+def mark_scores(section: str) -> dict[str, Score]:
+    """For sentence ends (any of .?!), question marks and commas: how a section came out."""
+    kinds = {"sentence ends": ".?!", "question marks": "?", "commas": ","}
+    scores = {name: Score() for name in kinds}
+    for case in punctuated_cases(section):
+        wanted, got = _marks(case.written), _marks(punctuate_case(case))
+        for name, signs in kinds.items():
+            a = {i for i, mark in enumerate(wanted) if mark and mark in signs}
+            b = {i for i, mark in enumerate(got) if mark and mark in signs}
+            score = scores[name]
+            score.right += len(a & b)
+            score.wrong += len(b - a)
+            score.missed += len(a - b)
+    return scores
+
+
+def _marks(text: str) -> list[str]:
+    """The mark behind each word."""
+    words = text.replace("¶", " ").split()
+    return [w[-1] if w[-1] in ".,?!" else "" for w in words]
+
+
+@dataclass(frozen=True, slots=True)
 class ReadingCase:
     """An utterance and how it is to be read."""
 

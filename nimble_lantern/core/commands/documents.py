@@ -104,7 +104,7 @@ def show_shelf(sitting: Sitting) -> Done:
 
 @command(
     "(show | back to | go [back] to) the desk",
-    "close the shelf",
+    "close the (shelf | settings | page)",
     example="back to the desk",
     group="desk",
 )

@@ -5,10 +5,9 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import many
-from nimble_lantern.core.composing import replace_range
+from nimble_lantern.core.composing import replace_range, without_stop
 from nimble_lantern.core.document import history, units
 from nimble_lantern.core.document.history import Version, Walk
-from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import command
 from nimble_lantern.core.state import Done, Sitting
@@ -177,9 +176,5 @@ def sentence_again(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     last = next(units.backward(sitting.document, "sentence", sitting.caret), None)
     if last is None:
         return Refusal("There is no sentence before the writing place.")
-    old = sitting.document.text(last)
-    stop = old[-1] if old[-1:] in ".!?" else ""
-    body = Range(last.start, last.end._replace(offset=last.end.offset - len(stop)))
-    ends = text[-2:] in (("full", "stop"), ("question", "mark"), ("exclamation", "mark"))
-    wrote = replace_range(sitting, last if ends or not stop else body, text)
+    wrote = replace_range(sitting, without_stop(sitting.document, last, text), text)
     return Done(wrote.sitting, f"the sentence is “{wrote.text}” now")

@@ -5,12 +5,12 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import many, near, quoted
-from nimble_lantern.core.composing import replace_many, replace_range
+from nimble_lantern.core.composing import replace_many, replace_range, without_stop
 from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.grammar.catalogue import command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.targets.model import Places, Unit
 
 _FEW = 20
 
@@ -30,7 +30,10 @@ _FEW = 20
 def replace_with(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done:
     """Put other words in the place of a target.  The writing place stays where it is."""
     old = sitting.document.text(target.first)
-    after, written = _replaced(sitting, target.ranges, text)
+    ranges = target.ranges
+    if target.unit is Unit.SENTENCE:
+        ranges = tuple(without_stop(sitting.document, r, text) for r in ranges)
+    after, written = _replaced(sitting, ranges, text)
     count = f" in {many(len(target.ranges), 'place')}" if len(target.ranges) > 1 else ""
     return Done(after, f"{quoted(old)} is now {quoted(written)}{count}{near(target, '')}")
 

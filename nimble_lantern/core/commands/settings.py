@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Any
 
-from nimble_lantern.core.effects import SaveSetting
+from nimble_lantern.core.effects import SaveSetting, ShowSettings
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
 from nimble_lantern.core.state import Done, Sitting
 
@@ -44,6 +44,18 @@ CATALOGUE.table("dialect", {"british": "british", "american": "american"})
 def dialect(sitting: Sitting, dialect: str) -> Done:
     """Write with British or American spelling, quotation marks and dates."""
     return _set(sitting, "dialect", dialect, f"{dialect.capitalize()} conventions")
+
+
+@command(
+    "(show | open) [me] [the | my] settings",
+    "(what are | go to) the settings",
+    "how is the desk set",
+    example="show the settings",
+    group="desk",
+)
+def show_settings(sitting: Sitting) -> Done:
+    """Show how the desk is set, and what to say to set it otherwise."""
+    return Done(sitting, "the settings", (ShowSettings(),))
 
 
 @command("(mask | hide) (rude | offensive | bad) words", "masking {onoff}",

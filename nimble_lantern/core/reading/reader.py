@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from typing import Any
@@ -108,7 +109,8 @@ def _takes_up(sitting: Sitting, parse: Parse) -> bool:
         before = [r for r in (next(last, None),) if r]
     if not before or not said or said[0] in _INFINITIVE:
         return False
-    words = set(normal(tuple(sitting.document.text(before[0]).lower().split())))
+    text = sitting.document.text(before[0]).lower()
+    words = set(normal(re.findall(r"[^\W_]+(?:['’][^\W_]+)*", text)))
     telling = {w for w in normal(said) if w not in _UNFINISHED}
     few = len(said) <= 2 and parse.command.name == "history.meant"
     return few or len(telling & words) * 2 >= max(1, len(telling) - 1)

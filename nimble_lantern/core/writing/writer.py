@@ -8,6 +8,7 @@ from dataclasses import dataclass, replace
 from nimble_lantern.core.writing.capitals import SMALL_WORDS, capitalised, starts_sentence
 from nimble_lantern.core.writing.lexer import Element, Manner, lex
 from nimble_lantern.core.writing.marks import DIGITS_BESIDE, Spacing
+from nimble_lantern.core.writing.punctuation import punctuated
 
 _NO_SPACE_AFTER = "([{“‘£$€#@/\\_¿§¶~<"
 _BARE_LEFT = 240
@@ -142,6 +143,8 @@ class _Writer:
         start = self._put(element.text, element.spacing)
         # A dot in an address joins what follows as well.
         self.nospace = element.fixed and element.spacing is Spacing.JOIN
+        if not element.spoken:
+            return
         name = " ".join(element.spoken)
         choice = Choice(len(self.parts), start, len(self.text), words=name, sign=element.text)
         self.choices.append(choice)
@@ -249,9 +252,16 @@ class _Writer:
         return Written(kept, tuple(choices), self.capitals, self.trim)
 
 
-def write(words: Sequence[str], place: Place, manner: Manner) -> Written:
-    """The written form of spoken words at a place.  Pure: words, place and manner decide."""
+def write(
+    words: Sequence[str], place: Place, manner: Manner, pauses: frozenset[int] | None = None
+) -> Written:
+    """The written form of spoken words at a place.  Pure: words, place and manner decide.
+
+    With `pauses` (counts of words after which the speaker paused), marks are put in as well.
+    """
     elements = lex(words, manner)
+    if pauses is not None:
+        elements = punctuated(elements, pauses, place.kind, place.continues)
     writer = _Writer(place, manner)
     for index, element in enumerate(elements):
         following = elements[index + 1] if index + 1 < len(elements) else None

@@ -1,0 +1,45 @@
+"""The corpora come out as the issue of them, docs/corpora.md, says."""
+
+from __future__ import annotations
+
+import unittest
+
+from nimble_lantern.core.commands import CATALOGUE
+from tests.corpus import report
+from tests.corpus.corpora import (
+    mark_scores,
+    read_case,
+    reading_cases,
+    write_case,
+    written_cases,
+)
+
+
+class Corpora(unittest.TestCase):
+    def test_spoken_words_become_what_an_editor_would_write(self) -> None:
+        cases = written_cases()
+        self.assertGreaterEqual(len(cases), 300)
+        wrong = [(c.spoken, c.written, got) for c in cases if (got := write_case(c)) != c.written]
+        self.assertLessEqual(len(wrong), len(cases) * 0.02, wrong)
+
+    def test_sentences_stay_sentences_and_commands_are_done(self) -> None:
+        cases = reading_cases()
+        self.assertGreaterEqual(len(cases), 300)
+        wrong = []
+        for case in cases:
+            entry = read_case(case).entry
+            assert entry is not None
+            if entry.read_as != case.read_as:
+                wrong.append((case.said, entry.read_as, entry.command))
+            if case.read_as == "text" and entry.command:
+                self.assertFalse(CATALOGUE.commands[entry.command].destructive, case.said)
+        self.assertLessEqual(len(wrong), len(cases) * 0.03, wrong)
+
+    def test_automatic_punctuation_on_what_was_held_back(self) -> None:
+        scores = mark_scores("held back")
+        self.assertGreaterEqual(scores["sentence ends"].f1, 0.90)
+        self.assertGreaterEqual(scores["question marks"].f1, 0.90)
+
+    def test_the_tables_in_the_documentation_are_true(self) -> None:
+        kept = report.PAGE.read_text(encoding="utf-8")
+        self.assertEqual(kept, report.page(), "run: python -m tests.corpus.report")

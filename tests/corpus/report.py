@@ -1,0 +1,88 @@
+"""Writes docs/corpora.md: how the corpora come out, as tables."""
+
+from __future__ import annotations
+
+from collections import Counter
+from pathlib import Path
+
+from nimble_lantern.core.commands import CATALOGUE
+from tests.corpus.corpora import (
+    mark_scores,
+    punctuated_cases,
+    read_case,
+    reading_cases,
+    write_case,
+    written_cases,
+)
+
+PAGE = Path(__file__).parents[2] / "docs" / "corpora.md"
+
+
+def written_table() -> str:
+    total: Counter[str] = Counter()
+    right: Counter[str] = Counter()
+    for case in written_cases():
+        total[case.section] += 1
+        right[case.section] += write_case(case) == case.written
+    lines = ["| section | pairs | exactly right |", "|---|---|---|"]
+    lines += [f"| {name} | {n} | {right[name]} |" for name, n in total.items()]
+    n, r = sum(total.values()), sum(right.values())
+    return "\n".join([*lines, f"| **all** | **{n}** | **{r} ({r / n:.1%})** |"])
+
+
+def reading_table() -> str:
+    kinds = ("text", "command", "text+command")
+    read: Counter[tuple[str, str]] = Counter()
+    destructive = 0
+    for case in reading_cases():
+        entry = read_case(case).entry
+        assert entry is not None
+        read[case.read_as, entry.read_as] += 1
+        made = CATALOGUE.commands.get(entry.command or "")
+        destructive += case.read_as == "text" and made is not None and made.destructive
+    seen = [*kinds, "unclear", "ignored"]
+    lines = ["| is | " + " | ".join(f"read as {k}" for k in seen) + " |", "|---" * 6 + "|"]
+    lines += [f"| {k} | " + " | ".join(str(read[k, s]) for s in seen) + " |" for k in kinds]
+    right, n = sum(read[k, k] for k in kinds), sum(read.values())
+    more = f"{right} of {n} right ({right / n:.1%})"
+    harm = f"{destructive} destructive commands made out of a sentence."
+    return "\n".join([*lines, "", f"{more}; {harm}"])
+
+
+def punctuation_table() -> str:
+    lines = [
+        "| section | cases | mark | right | wrong | missed | F1 |",
+        "|---|---|---|---|---|---|---|",
+    ]
+    for section in ("tuned", "second", "held back"):
+        n = len(punctuated_cases(section))
+        for name, s in mark_scores(section).items():
+            counts = f"{s.right} | {s.wrong} | {s.missed}"
+            lines.append(f"| {section} | {n} | {name} | {counts} | {s.f1:.3f} |")
+    return "\n".join(lines)
+
+
+def page() -> str:
+    return f"""# How the corpora come out
+
+Made by `python -m tests.corpus.report` from `tests/corpus/`; a test keeps this page true.
+
+## Written form
+{written_table()}
+
+## Text or command
+On a desk with the letter to the harbour board.
+
+{reading_table()}
+
+## Automatic punctuation
+The rules were made with the first section in view. The second was measured once (sentence ends
+0.97, question marks 0.94, commas 0.94), and then its faults were mended too. The third was
+written after that; nothing was changed for it.
+
+{punctuation_table()}
+"""
+
+
+if __name__ == "__main__":
+    PAGE.write_text(page(), encoding="utf-8")
