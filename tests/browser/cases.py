@@ -53,6 +53,9 @@ class BrowserCase(unittest.TestCase):
             f"“{words}” in {selector}; there is: {self.text(driver, selector)!r}",
         )
 
+    def appears(self, driver: Chrome, selector: str) -> None:
+        wait_until(lambda: self.count(driver, selector) > 0, what=selector)
+
     def count(self, driver: Chrome, selector: str) -> int:
         return len(driver.find_elements(By.CSS_SELECTOR, selector))
 

@@ -8,7 +8,6 @@ from typing import Any
 from selenium.webdriver import Chrome
 
 from tests.browser.cases import BrowserCase
-from tests.browser.chromium import wait_until
 
 AXE = (Path(__file__).parent / "vendor" / "axe.min.js").read_text(encoding="utf-8")
 CLIPPED = """
@@ -69,5 +68,5 @@ class Looks(BrowserCase):
                     {"width": size[0], "height": size[1], "deviceScaleFactor": 1, "mobile": False},
                 )
                 with self.subTest(state=wanted, size=size):
-                    wait_until(lambda: self.count(driver, wanted) > 0, what=wanted)
+                    self.appears(driver, wanted)
                     self.assertSound(driver)

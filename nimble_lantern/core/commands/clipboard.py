@@ -78,3 +78,25 @@ def move(
         return Refusal("The words cannot go inside themselves.")
     wrote = relocate(sitting, source, at, target.unit in _WHOLE)
     return Done(wrote.sitting, f"moved {quoted(wrote.text)}")
+
+
+@command(
+    "copy {target} {side:beside} {place:target}",
+    "copy {target} to the {edge:docedge}",
+    "put a copy of {target} {side:beside} {place:target}",
+    example="copy the last sentence after the first sentence",
+    group="revising",
+)
+def copy_to(
+    sitting: Sitting,
+    target: Places,
+    place: Places | None = None,
+    side: str = "after",
+    edge: str = "end",
+) -> Done:
+    """Put a copy of a target before or after another."""
+    goal = sitting.document.whole if place is None else place.first
+    at = goal.start if (side if place else edge) in ("before", "start") else goal.end
+    pieces = sitting.document.pieces(target.first)
+    wrote = paste_at(sitting, at, pieces, target.unit in _WHOLE)
+    return Done(wrote.sitting, f"copied {quoted(wrote.text)}")

@@ -40,6 +40,25 @@ def select_nothing(sitting: Sitting) -> Done:
 
 
 @command(
+    "narrow [the selection] to {target}",
+    "(select | take) (only | just) {target}",
+    "(only | just) {target}",
+    example="narrow the selection to the last word",
+    group="selecting",
+)
+def narrow(sitting: Sitting, target: Places) -> Done | Refusal:
+    """Keep only a part of the selection selected."""
+    held = sitting.selection
+    if held is None:
+        return Refusal("Nothing is selected.", "", "Say “select” and the words.")
+    inside = [r for r in target.ranges if held.start <= r.start and r.end <= held.end]
+    if not inside:
+        return Refusal("Those words are not in the selection.")
+    after = replace(sitting.about(inside), selection=inside[0], fresh=True)
+    return Done(after, f"the selection is {named(sitting.document, inside[:1])} now")
+
+
+@command(
     "extend [the selection] {target:reach}",
     "extend [the selection] to {target}",
     "extend [the selection] (up to | as far as | through) {target}",

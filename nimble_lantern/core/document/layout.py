@@ -14,7 +14,7 @@ from nimble_lantern.core.document.metrics import DEFAULT_FAMILY, advances
 from nimble_lantern.core.document.model import Block, Document, Position, Range, Span
 
 INDENT = 36.0
-_HEADING_SCALE = {1: 1.7, 2: 1.4, 3: 1.2}
+HEADING_SCALE = {1: 1.7, 2: 1.4, 3: 1.2}
 _SMALL = 0.7
 LEADING = 1.7
 GAP = 10.0
@@ -52,7 +52,7 @@ def face_of(marks: tuple[Span, ...], block: Block, style: PageStyle) -> Face:
     """The face that marks and block kind give."""
     size, family = style.size, style.family
     if block.kind == "heading":
-        size *= _HEADING_SCALE.get(block.level or 1, 1.0)
+        size *= HEADING_SCALE.get(block.level or 1, 1.0)
     bold, italic, small = block.kind == "heading", False, False
     for span in marks:
         if span.mark == "bold":
@@ -138,7 +138,7 @@ def _height(block: Block, start: int, end: int, style: PageStyle) -> float:
         face_of(marks, block, style).size for _, _, marks in runs(block, start, max(end, start + 1))
     ]
     gap = 0.0 if start or block.kind == "item" else GAP
-    return LEADING * max((style.size, *sizes)) + gap
+    return LEADING * max((style.size, *sizes)) * block.spacing + gap
 
 
 class LineIndex:

@@ -128,6 +128,11 @@ def _this(unit: Unit) -> Units:
     return Units(unit, Order.THIS)
 
 
+@rule("part", "(these | those) {units}", heard=False)
+def _these(units: Unit) -> Units:
+    return Units(units, Order.THIS)
+
+
 @rule("part", "the [whole] {unit}", "[the] whole {unit}")
 def _the(unit: Unit) -> Units | None:
     return Units(unit, Order.THIS) if unit not in (Unit.CHARACTER, Unit.WORD) else None

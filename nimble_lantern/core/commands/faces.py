@@ -1,0 +1,192 @@
+"""Colour, font and size of words, and of what is written next."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from nimble_lantern.core.commands.wording import named
+from nimble_lantern.core.document.edits import remark
+from nimble_lantern.core.document.layout import HEADING_SCALE
+from nimble_lantern.core.document.model import Range, Span
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places
+
+COLOURS = "red blue green orange purple brown grey pink teal".split()
+SIZES = (10, 11, 12, 14, 16, 18, 20, 24, 28, 32, 36, 48, 60, 72)
+BASE_POINTS = 12
+CATALOGUE.table(
+    "colour",
+    {name: name for name in COLOURS if name != "grey"}
+    | {"(grey | gray)": "grey", "(black | the usual colour | the usual color)": "black"},
+)
+CATALOGUE.table(
+    "family",
+    {
+        "(atkinson [hyperlegible] | easy reading)": "Atkinson Hyperlegible",
+        "(literata | serif)": "Literata",
+        "(work sans | sans serif)": "Work Sans",
+        "(courier [prime] | typewriter)": "Courier Prime",
+    },
+)
+CATALOGUE.table(
+    "larger", {"(larger | bigger)": 1, "(smaller | less big)": -1, "much (larger | bigger)": 3}
+)
+
+
+def faced(sitting: Sitting, ranges: tuple[Range, ...], mark: str, value: str | None) -> Sitting:
+    """Ranges with one colour, font or size instead of another; none for no value."""
+    after = sitting
+    for r in ranges:
+        on = (Span(0, 1, mark, value),) if value is not None else ()
+        after = after.edited(remark(after.document, r, on, {mark}))
+    return after.about(ranges)
+
+
+@command(
+    "(make | turn | colour | color) {target} {colour}",
+    "(put | set | write) {target} in {colour}",
+    "{colour} for {target}",
+    "change the (colour | color) of {target} to {colour}",
+    "i want {target} in {colour}",
+    example="make the last sentence blue",
+    group="format",
+)
+def colour(sitting: Sitting, target: Places, colour: str) -> Done:
+    """Give words a colour; black is the usual one."""
+    value = None if colour == "black" else colour
+    after = faced(sitting, target.ranges, "colour", value)
+    return Done(after, f"{named(sitting.document, target.ranges)} is {colour}")
+
+
+@command(
+    "(no | remove the | take the) (colour | color) (from | off | for) {target}",
+    "take the (colour | color) (off | from) {target}",
+    example="take the colour off the last sentence",
+    group="format",
+)
+def no_colour(sitting: Sitting, target: Places) -> Done:
+    """Take the colour off words."""
+    return colour(sitting, target, "black")
+
+
+@command(
+    "(put | set | write) {target} in [the] {family} [(font | type | face)]",
+    "(use | take) {family} for {target}",
+    "change the font of {target} to {family}",
+    "make {target} {family}",
+    "(make | set) the font of {target} {family}",
+    example="set the last sentence in courier",
+    group="format",
+)
+def font(sitting: Sitting, target: Places, family: str) -> Done:
+    """Set words in another font: Atkinson, Literata, Work Sans or Courier."""
+    after = faced(sitting, target.ranges, "font", family)
+    return Done(after, f"{named(sitting.document, target.ranges)} is in {family}")
+
+
+def _sized(points: int) -> Refusal | None:
+    if SIZES[0] <= points <= SIZES[-1]:
+        return None
+    return Refusal(f"There is no size {points}.", "", f"Say {SIZES[0]} to {SIZES[-1]} points.")
+
+
+@command(
+    "(make | set | put) {target} [in | to | at] [size] {number} (point | points)",
+    "(make | set) {target} [to] size {number}",
+    "size {number} for {target}",
+    "change the size of {target} to {number} [(point | points)]",
+    example="make the title thirty six points",
+    group="format",
+)
+def size(sitting: Sitting, target: Places, number: int) -> Done | Refusal:
+    """Set words in a size, from 10 to 72 points."""
+    if refusal := _sized(number):
+        return refusal
+    after = faced(sitting, target.ranges, "size", str(number))
+    return Done(after, f"{named(sitting.document, target.ranges)} is {number} points")
+
+
+@command(
+    "make {target} {larger}",
+    "(enlarge | magnify) {target}",
+    "{larger} (letters | type) for {target}",
+    "(set | put) {target} {larger}",
+    example="make the last sentence larger",
+    group="format",
+)
+def resize(sitting: Sitting, target: Places, larger: int = 1) -> Done:
+    """Set words a step larger or smaller than they are."""
+    now = _points(sitting, target.first)
+    nearest = min(range(len(SIZES)), key=lambda i: abs(SIZES[i] - now))
+    points = SIZES[max(0, min(len(SIZES) - 1, nearest + larger))]
+    after = faced(sitting, target.ranges, "size", str(points))
+    return Done(after, f"{named(sitting.document, target.ranges)} is {points} points")
+
+
+def _points(sitting: Sitting, r: Range) -> float:
+    block = sitting.document.blocks[r.start.block]
+    for span in block.marks_at(r.start.offset):
+        if span.mark == "size" and span.value:
+            return float(span.value)
+    scale = HEADING_SCALE.get(block.level or 1, 1.0) if block.kind == "heading" else 1.0
+    return BASE_POINTS * scale
+
+
+@command(
+    "make {target} the (usual | normal) size",
+    "(usual | normal) size for {target}",
+    "take the size off {target}",
+    example="make the last sentence the usual size",
+    group="format",
+)
+def usual_size(sitting: Sitting, target: Places) -> Done:
+    """Give words the size that their paragraph has."""
+    after = faced(sitting, target.ranges, "size", None)
+    return Done(after, f"{named(sitting.document, target.ranges)} is of the usual size")
+
+
+def _typing(sitting: Sitting, mark: str, value: str | None) -> Sitting:
+    kept = tuple(t for t in sitting.typing if t[0] != mark)
+    return replace(sitting, typing=kept if value is None else (*kept, (mark, value)))
+
+
+@command(
+    "(write | type) in [the] {family} [(font | type)]",
+    "{family} on",
+    "font {family}",
+    "switch to {family}",
+    example="write in courier",
+    group="format",
+)
+def typing_font(sitting: Sitting, family: str) -> Done:
+    """Write in another font from here on, until you say “font off”."""
+    return Done(_typing(sitting, "font", family), f"writing in {family}")
+
+
+@command("(write | type) in {colour}", "{colour} on", "(colour | color) {colour}",
+         example="write in blue", group="format")  # fmt: skip
+def typing_colour(sitting: Sitting, colour: str) -> Done:
+    """Write in a colour from here on, until you say “colour off”."""
+    value = None if colour == "black" else colour
+    return Done(_typing(sitting, "colour", value), f"writing in {colour}")
+
+
+@command("(write | type) in {number} (point | points)", "(write | type) in size {number}",
+         "size {number} [on]", example="size sixteen", group="format")  # fmt: skip
+def typing_size(sitting: Sitting, number: int) -> Done | Refusal:
+    """Write in a size from here on, until you say “size off”."""
+    if refusal := _sized(number):
+        return refusal
+    return Done(_typing(sitting, "size", str(number)), f"writing in {number} points")
+
+
+CATALOGUE.table("facet", {"(font | type)": "font", "(colour | color)": "colour", "size": "size"})
+
+
+@command("{facet} off", "(usual | normal) {facet}", "no more {facet}", example="colour off",
+         group="format")  # fmt: skip
+def typing_off(sitting: Sitting, facet: str) -> Done:
+    """Write in the usual font, colour or size again."""
+    return Done(_typing(sitting, facet, None), f"the usual {facet}")

@@ -1,0 +1,159 @@
+"""Joining, splitting, swapping and sorting."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.composing import paste_at
+from nimble_lantern.core.document import units
+from nimble_lantern.core.document.edits import Edit, Join, Splice, Split, delete
+from nimble_lantern.core.document.model import Document, Piece, Position, Range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places, Unit
+
+CATALOGUE.table("neighbour", {"(previous | last | one before)": -1, "(next | following)": 1})
+
+
+def joined(sitting: Sitting, first: int, last: int) -> Sitting:
+    """Blocks `first` to `last` made one, a space where they meet."""
+    after = sitting
+    for _ in range(last - first):
+        text = after.document.blocks[first].text
+        space = "" if not text or text.endswith((" ", "\n")) else " "
+        steps = (Splice(first, len(text), len(text), Piece(space)), Join(first, len(text + space)))
+        after = after.edited(Edit(steps if space else steps[1:]))
+    return after
+
+
+@command(
+    "join {target}",
+    "(put | run) {target} together",
+    "(make | turn) {target} [into] one paragraph",
+    "(join | add) (this | the) paragraph (to | with) the {neighbour} [(paragraph | one)]",
+    "merge {target}",
+    example="join the last two paragraphs",
+    group="revising",
+)
+def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> Done | Refusal:
+    """Make several paragraphs one."""
+    here = sitting.writing_place.block
+    first, last = min(here, here + neighbour), max(here, here + neighbour)
+    if target is not None:
+        first, last = target.first.start.block, target.ranges[-1].end.block
+    if first == last or first < 0 or last >= len(sitting.document.blocks):
+        return Refusal("There is only one paragraph there.", "", "Name two: “the last two”.")
+    after = joined(sitting, first, last)
+    whole = units.block_range(after.document, first)
+    return Done(after.about([whole]), f"joined {many(last - first + 1, 'paragraph')}")
+
+
+@command(
+    "(split | break) the paragraph {side:beside} {target}",
+    "(start | begin) a [new] paragraph {side:beside} {target}",
+    "(split | break) {target} off",
+    "new paragraph {side:beside} {target}",
+    "(split | break) [the paragraph] at {target}",
+    example="split the paragraph before the last sentence",
+    group="revising",
+)
+def split(sitting: Sitting, target: Places, side: str = "before") -> Done | Refusal:
+    """Begin a new paragraph before or after a target."""
+    at = target.first.start if side == "before" else target.first.end
+    block = sitting.document.blocks[at.block]
+    left, right = block.text[: at.offset].rstrip(" "), block.text[at.offset :].lstrip(" ")
+    if not left or not right:
+        return Refusal("There is a new paragraph there already.")
+    end = len(block.text) - len(right)
+    steps = (Splice(at.block, len(left), end, Piece()), Split(at.block, len(left), block.format))
+    after = sitting.edited(Edit(steps))
+    fresh = units.block_range(after.document, at.block + 1)
+    return Done(after.about([fresh]), f"new paragraph at {quoted(after.document.text(fresh))}")
+
+
+@command(
+    "(swap | exchange | switch) {a:target} (and | with) {b:target}",
+    "(swap | exchange | switch) {target} [round]",
+    "(swap | switch) {target} over",
+    "put {a:target} where {b:target} is",
+    example="swap the first sentence and the last sentence",
+    group="revising",
+)
+def swap(
+    sitting: Sitting,
+    target: Places | None = None,
+    a: Places | None = None,
+    b: Places | None = None,
+) -> Done | Refusal:
+    """Put two targets in each other's place, or turn round the order of two things."""
+    if target is not None:
+        pair = _halves(sitting.document, target)
+        if pair is None:
+            return Refusal("Say which two: “swap the last two words”.")
+        first, second = pair
+    else:
+        assert a is not None and b is not None
+        first, second = sorted((a.first, b.first))
+    if first.end > second.start:
+        return Refusal("Those two overlap, so they cannot change places.")
+    document = sitting.document
+    one, two = document.text(first), document.text(second)
+    after = _put(_put(sitting, second, document, first), first, document, second)
+    return Done(after.about(()), f"swapped {quoted(one)} and {quoted(two)}")
+
+
+def _put(sitting: Sitting, at: Range, source: Document, what: Range) -> Sitting:
+    """What stands in `source` at `what`, in the place of a range; block by block if it must."""
+    pieces = source.pieces(what)
+    if len(pieces) == 1 and at.start.block == at.end.block:
+        step = Splice(at.start.block, at.start.offset, at.end.offset, pieces[0][0])
+        return sitting.edited(Edit((step,)))
+    bare = sitting.edited(delete(sitting.document, at))
+    return paste_at(replace(bare, selection=None), at.start, pieces).sitting
+
+
+def _halves(document: Document, target: Places) -> tuple[Range, Range] | None:
+    if len(target.ranges) == 2:
+        return target.ranges[0], target.ranges[1]
+    if target.unit in (Unit.WORD, Unit.SENTENCE, Unit.CHARACTER):
+        found = list(units.within(document, target.unit.value, target.first))
+    elif target.unit is not None and target.unit is not Unit.LINE:
+        found = units.blocks(document, target.unit.value, target.first)
+    else:
+        found = []
+    return (found[0], found[1]) if len(found) == 2 else None
+
+
+CATALOGUE.table(
+    "sorting",
+    {"alphabetical order": 1, "order": 1, "alphabetical (order backwards | order reversed)": -1},
+)
+
+
+@command(
+    "sort {target}",
+    "(put | set) {target} in [the] {sorting}",
+    "alphabetise {target}",
+    "sort {target} (backwards | the other way round)",
+    example="sort the list",
+    group="revising",
+)
+def sort(sitting: Sitting, target: Places, sorting: int = 1) -> Done | Refusal:
+    """Put the items of a list, or paragraphs, in alphabetical order."""
+    first, last = target.first.start.block, target.ranges[-1].end.block
+    blocks = sitting.document.blocks[first : last + 1]
+    if len(blocks) < 2:
+        return Refusal("There is only one thing to sort there.")
+    ordered = sorted(blocks, key=lambda b: b.text.casefold(), reverse=sorting < 0)
+    from nimble_lantern.core.document.edits import AddBlocks, DropBlocks
+
+    edit = Edit((AddBlocks(last + 1, tuple(ordered)), DropBlocks(first, len(blocks))))
+    caret = sitting.caret
+    after = sitting.edited(edit)
+    if first <= caret.block <= last:
+        at = min(caret.offset, len(after.document.blocks[caret.block].text))
+        after = replace(after, caret=Position(caret.block, at))
+    whole = Range(Position(first, 0), units.block_range(after.document, last).end)
+    return Done(after.about([whole]), f"sorted {many(len(blocks), 'item')}")

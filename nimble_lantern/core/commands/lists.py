@@ -1,0 +1,87 @@
+"""List items: the next one, deeper, shallower, the end; and the space between lines."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.commands.blocks import reformatted
+from nimble_lantern.core.commands.wording import many
+from nimble_lantern.core.composing import compose
+from nimble_lantern.core.document.edits import Edit, Reformat
+from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places
+
+DEEPEST = 6
+
+
+@command("(next | new | another) item", "next (bullet | point)", example="next item",
+         group="format")  # fmt: skip
+def next_item(sitting: Sitting) -> Done:
+    """Begin the next item of a list."""
+    return Done(compose(sitting, ("next", "item")).sitting, "next item")
+
+
+@command("(end | close | leave) [the] list", "end of [the] list", "(out of | no more) list",
+         example="end list", group="format")  # fmt: skip
+def end_list(sitting: Sitting) -> Done:
+    """Go on in normal text after a list."""
+    return Done(compose(sitting, ("end", "list")).sitting, "normal text after the list")
+
+
+CATALOGUE.table("depth", {"(deeper | further in)": 1, "(shallower | further out | less deep)": -1})
+
+
+@command(
+    "[(go | one | one level)] {depth}",
+    "(make | move | set | put) {target} [one level] {depth}",
+    "(indent | push in) {target}",
+    "{depth} for {target}",
+    example="deeper",
+    group="format",
+)
+def deepen(sitting: Sitting, target: Places | None = None, depth: int = 1) -> Done | Refusal:
+    """Set list items one level deeper or shallower."""
+    here = (Range(sitting.caret, sitting.caret),) if target is None else target.ranges
+    steps = []
+    for b in sorted({b for r in here for b in range(r.start.block, r.end.block + 1)}):
+        form = sitting.document.blocks[b].format
+        level = (form.level or 1) + depth
+        if form.kind == "item" and 1 <= level <= DEEPEST:
+            steps.append(Reformat(b, form._replace(level=level)))
+    if not steps:
+        return Refusal("No list item there can go that way.")
+    after = sitting.edited(Edit(tuple(steps)))
+    return Done(after.about(here), f"{many(len(steps), 'item')} {'deeper' if depth > 0 else 'out'}")
+
+
+@command("outdent {target}", "pull out {target}", example="outdent the last item",
+         group="format")  # fmt: skip
+def shallower(sitting: Sitting, target: Places) -> Done | Refusal:
+    """Set list items one level less deep."""
+    return deepen(sitting, target, -1)
+
+
+CATALOGUE.table(
+    "spacing",
+    {
+        "(single | normal) spacing": 1.0,
+        "(one and a half | wider) spacing": 1.5,
+        "double spacing": 2.0,
+    },
+)
+
+
+@command(
+    "{spacing} [for {target}]",
+    "(set | put) {target} in {spacing}",
+    "double space {target}",
+    "(give | set) {target} {spacing}",
+    example="double spacing for everything",
+    group="format",
+)
+def spacing(sitting: Sitting, target: Places | None = None, spacing: float = 2.0) -> Done:
+    """Set lines further apart, or close again."""
+    after, count = reformatted(sitting, target, spacing=spacing)
+    names = {1.0: "single", 1.5: "one and a half", 2.0: "double"}
+    return Done(after, f"{names[spacing]} spacing for {many(count, 'paragraph')}")
