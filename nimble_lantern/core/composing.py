@@ -30,6 +30,7 @@ from nimble_lantern.core.writing.punctuation import CONTINUES, NEEDS_COMMA
 from nimble_lantern.core.writing.writer import Break, Place, Written, write
 
 _CONTEXT = 240
+_ARTICLES = ("the", "a", "an")
 LONG_PAUSE = 2.5
 """Seconds of silence after which a new utterance never goes on with the sentence before."""
 
@@ -242,6 +243,9 @@ def replace_range(sitting: Sitting, r: Range, words: Sequence[str]) -> Wrote:
         covering = (s for s in block.spans if s.start <= r.start.offset and s.end >= r.end.offset)
         marks = tuple((s.mark, s.value) for s in covering)
     place = place_at(sitting.document, r.start, r.end)
+    if len(words) > 1 and words[0] in _ARTICLES and place.left.lower().endswith(f"{words[0]} "):
+        # The article stands there already: "replace ferry with the boat" after "the".
+        words = words[1:]
     written = write(words, place, manner_of(sitting, place.left))
     if len(written.parts) == 1 and isinstance(written.parts[0], str) and not written.trim:
         return _swap(sitting, r, written, marks)

@@ -87,6 +87,7 @@ class Sitting:
     attention: str = "all"  # all, commands, text
     question: Question | None = None
     clipboard: tuple[tuple[Piece, Format], ...] = ()
+    clipped_blocks: bool = False  # whole paragraphs, to be pasted as such
     choices: tuple[WrittenChoice, ...] = ()
     settings: Settings = field(default_factory=Settings)
     history: History = field(default_factory=History)

@@ -53,6 +53,7 @@ def desk_state(sitting: Sitting) -> dict[str, Any]:
         "number": sitting.number,
         "lamp": sitting.lamp,
         "attention": sitting.attention,
+        "clipped_blocks": sitting.clipped_blocks,
         "overturned": [list(pair) for pair in sitting.overturned],
     }
 
@@ -63,6 +64,7 @@ def desk_fields(data: dict[str, Any]) -> dict[str, Any]:
         "number": data.get("number", 0),
         "lamp": data.get("lamp", "lit"),
         "attention": data.get("attention", "all"),
+        "clipped_blocks": data.get("clipped_blocks", False),
         "overturned": tuple((words, how) for words, how in data.get("overturned", ())),
     }
 

@@ -33,7 +33,7 @@ def rows(name: str) -> Iterator[tuple[str, list[str]]]:
     for line in (FOLDER / name).read_text(encoding="utf-8").splitlines():
         if line.startswith("## "):
             section = line[3:].strip()
-        elif line.strip() and not line.startswith("# "):
+        elif line.strip() and section:
             yield section, line.split("\t")
 
 

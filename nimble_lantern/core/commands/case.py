@@ -47,6 +47,7 @@ def recased(sitting: Sitting, target: Places, change: Callable[[str], str]) -> D
     "(put | write) a capital (on | at the start of) {target}",
     "(make | start) {target} [with] a capital [letter]",
     "[initial] capitals (for | on) {target}",
+    "give {target} [initial] capitals",
     example="capitalise the harbour board",
     group="revising",
 )

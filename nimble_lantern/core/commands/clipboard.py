@@ -16,7 +16,8 @@ _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
 
 
 def _taken(sitting: Sitting, target: Places) -> Sitting:
-    return replace(sitting, clipboard=sitting.document.pieces(target.first))
+    pieces = sitting.document.pieces(target.first)
+    return replace(sitting, clipboard=pieces, clipped_blocks=target.unit in _WHOLE)
 
 
 @command("copy {target}", "(take | make) a copy of {target}", example="copy the last sentence",
@@ -52,7 +53,7 @@ def paste(sitting: Sitting, target: Places | None = None, side: str = "after") -
     at: Position = sitting.writing_place
     if target is not None:
         at = target.first.start if side == "before" else target.first.end
-    wrote = paste_at(sitting, at, sitting.clipboard)
+    wrote = paste_at(sitting, at, sitting.clipboard, sitting.clipped_blocks)
     return Done(wrote.sitting, f"pasted {quoted(wrote.text)}")
 
 

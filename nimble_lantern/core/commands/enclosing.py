@@ -52,7 +52,6 @@ CATALOGUE.table("about", {"(round | around | about)": True})
     "(put | set | write) {target} (in | between | inside) {round}",
     "(enclose | wrap) {target} in {round}",
     "(quote | put quotes on) {target}",
-    "(bracket | parenthesise) {target}",
     example="put brackets round the last two words",
     group="revising",
 )
@@ -73,6 +72,13 @@ def enclose(sitting: Sitting, target: Places, round: str = "") -> Done:
     if kind in ("commas", "dashes") or grown.end.block != grown.start.block:
         grown = shown
     return Done(after.about([grown]), f"{quoted(sitting.document.text(first))} is in {kind} now")
+
+
+@command("(bracket | parenthesise) {target}", "(put | set) a bracket <about> {target}",
+         example="bracket the last two words", group="revising")  # fmt: skip
+def bracket(sitting: Sitting, target: Places) -> Done:
+    """Put brackets round a target."""
+    return enclose(sitting, target, "brackets")
 
 
 def _round(sitting: Sitting, r: Range, before: str, after: str, kind: str) -> Edit:

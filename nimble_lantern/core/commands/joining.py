@@ -7,7 +7,15 @@ from dataclasses import replace
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing import paste_at
 from nimble_lantern.core.document import units
-from nimble_lantern.core.document.edits import Edit, Join, Splice, Split, delete
+from nimble_lantern.core.document.edits import (
+    AddBlocks,
+    DropBlocks,
+    Edit,
+    Join,
+    Splice,
+    Split,
+    delete,
+)
 from nimble_lantern.core.document.model import Document, Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
@@ -122,8 +130,20 @@ def _halves(document: Document, target: Places) -> tuple[Range, Range] | None:
     elif target.unit is not None and target.unit is not Unit.LINE:
         found = units.blocks(document, target.unit.value, target.first)
     else:
-        found = []
+        found = _round_and(document, target.first)
     return (found[0], found[1]) if len(found) == 2 else None
+
+
+def _round_and(document: Document, r: Range) -> list[Range]:
+    """The words on either side of an "and"."""
+    text = document.text(r)
+    one, link, two = text.partition(" and ")
+    if not link or r.start.block != r.end.block:
+        return []
+    cut = r.start.offset + len(one)
+    middle = cut + len(link)
+    b = r.start.block
+    return [Range(r.start, Position(b, cut)), Range(Position(b, middle), r.end)]
 
 
 CATALOGUE.table(
@@ -147,8 +167,6 @@ def sort(sitting: Sitting, target: Places, sorting: int = 1) -> Done | Refusal:
     if len(blocks) < 2:
         return Refusal("There is only one thing to sort there.")
     ordered = sorted(blocks, key=lambda b: b.text.casefold(), reverse=sorting < 0)
-    from nimble_lantern.core.document.edits import AddBlocks, DropBlocks
-
     edit = Edit((AddBlocks(last + 1, tuple(ordered)), DropBlocks(first, len(blocks))))
     caret = sitting.caret
     after = sitting.edited(edit)

@@ -61,6 +61,12 @@ def _counted(units: Unit, number: int) -> tuple[int, Unit]:
     return number, units
 
 
+@rule("part", "the {counted}", heard=False)
+def _the_counted(counted: tuple[int, Unit]) -> Units | None:
+    count, unit = counted
+    return Units(unit, Order.LAST, count) if count > 1 else None
+
+
 @rule("counted", "few {units}", heard=False)
 def _few(units: Unit) -> tuple[int, Unit]:
     return 3, units
@@ -86,6 +92,7 @@ def _nth(position: int, unit: Unit) -> Units:
     "part",
     "[the] {position} (from last | last) {unit}",
     "[the] {position} {unit} from the end",
+    "[the] {position} to last {unit}",
     heard=False,
 )
 def _from_end(position: int, unit: Unit) -> Units:
@@ -310,8 +317,19 @@ CATALOGUE.table(
 
 
 @rule("target", "{wordorder} {words}", "{wordorder} (word | words) {words}")
-def _ordered_words(wordorder: tuple[Order, int], words: tuple[str, ...]) -> Words:
+def _ordered_words(wordorder: tuple[Order, int], words: tuple[str, ...]) -> Words | None:
+    # "all the lamps" is every lamp, whatever stands before it.
+    return Words(words, *wordorder) if words[0] != "the" else None
+
+
+@rule("endpoint", "{wordorder} {words}", heard=False)
+def _ordered_endpoint(wordorder: tuple[Order, int], words: tuple[str, ...]) -> Words:
     return Words(words, *wordorder)
+
+
+@rule("endpoint", "[the] {position} {words}", heard=False)
+def _nth_endpoint(position: int, words: tuple[str, ...]) -> Words:
+    return Words(words, Order.NTH, position)
 
 
 @rule("target", "[the] {position} {words}")

@@ -124,6 +124,14 @@ def places(document: Document, words: Sequence[str], within: Range | None = None
 
 
 def _attempts(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
+    yield from _without_lead(words)
+    if len(words[-1]) > 3:
+        # "all the lamps" means every lamp, and "the keeper kitchen" the keepers’ kitchen.
+        other = words[-1][:-1] if words[-1].endswith("s") else words[-1] + "s"
+        yield from _without_lead((*words[:-1], other))
+
+
+def _without_lead(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
     yield words
     if len(words) > 1 and words[0] in _DETERMINERS:
         yield words[1:]
