@@ -43,7 +43,8 @@ def _become(sitting: Sitting, target: Places | None, what: str, **changes: objec
     "heading [{headinglevel}]",
     "(make | turn) {target} [into] a heading [{headinglevel}]",
     "(make | turn) {target} [into] [a] heading {headinglevel}",
-    "heading {headinglevel} for {target}",
+    "heading [{headinglevel}] for {target}",
+    "(set | format) {target} as a heading [{headinglevel}]",
     example="make the first paragraph a heading",
     group="format",
 )
@@ -57,6 +58,8 @@ def heading(sitting: Sitting, target: Places | None = None, headinglevel: int = 
     "normal text",
     "(plain | ordinary) paragraph",
     "(make | turn) {target} [into] (normal text | a normal paragraph | a paragraph)",
+    "(make | turn) {target} [into] (plain | ordinary) text",
+    "(put | set) {target} back to normal text",
     "(no | not a) heading",
     example="normal text",
     group="format",
@@ -69,6 +72,8 @@ def normal(sitting: Sitting, target: Places | None = None) -> Done:
 @command(
     "[block] quotation",
     "(make | turn) {target} [into] a [block] quotation",
+    "(set | format) {target} as a [block] quotation",
+    "[block] quotation for {target}",
     example="make the last paragraph a quotation",
     group="format",
 )
@@ -87,6 +92,9 @@ CATALOGUE.table(
     "(make | turn) {target} [into] a {listkind} list",
     "(make | turn) {target} [into] a list",
     "(make | turn) {target} [into] {listkind} items",
+    "(set | format) {target} as a [{listkind}] list",
+    "make a [{listkind}] list (of | out of | from) {target}",
+    "(bullet | put bullets on) {target}",
     example="make the last two paragraphs a list",
     group="format",
 )
@@ -94,6 +102,13 @@ def make_list(sitting: Sitting, target: Places | None = None, listkind: str = "b
     """Begin a list here, or make paragraphs its items."""
     form = Format("item", 1, listkind)._asdict()
     return _become(sitting, target, f"a {listkind} list", **form)
+
+
+@command("number {target}", "put numbers on {target}", example="number the last two paragraphs",
+         group="format")  # fmt: skip
+def number_list(sitting: Sitting, target: Places) -> Done:
+    """Make paragraphs the items of a numbered list."""
+    return make_list(sitting, target, "numbered")
 
 
 CATALOGUE.table(

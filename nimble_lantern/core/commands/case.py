@@ -48,6 +48,8 @@ def recased(sitting: Sitting, target: Places, change: Callable[[str], str]) -> D
     "(make | start) {target} [with] a capital [letter]",
     "[initial] capitals (for | on) {target}",
     "give {target} [initial] capitals",
+    "(put | add) capitals (on | to) {target}",
+    "(write | put) {target} with [initial] capitals",
     example="capitalise the harbour board",
     group="revising",
 )
@@ -59,7 +61,7 @@ def capitals(sitting: Sitting, target: Places) -> Done:
 @command(
     "all (capitals | caps) (for | on) {target}",
     "(make | put | set | write) {target} [in] (all capitals | all caps | upper case | uppercase)",
-    "(make | put | set) {target} in capitals",
+    "(make | put | set | write) {target} in capitals",
     example="make the title all capitals",
     group="revising",
 )

@@ -28,8 +28,8 @@ def copy(sitting: Sitting, target: Places) -> Done:
     return Done(after, f"copied {named(sitting.document, target.ranges[:1])}")
 
 
-@command("cut {target}", "cut {target} out", example="cut the last sentence", group="revising",
-         destructive=True)  # fmt: skip
+@command("cut {target}", "cut {target} out", "cut out {target}", example="cut the last sentence",
+         group="revising", destructive=True)  # fmt: skip
 def cut(sitting: Sitting, target: Places) -> Done:
     """Take a target out, to be pasted."""
     count = words_in(sitting, target.ranges[:1])

@@ -48,10 +48,11 @@ CATALOGUE.table("about", {"(round | around | about)": True})
 
 
 @command(
-    "(put | set) {round} <about> {target}",
+    "(put | set | add) {round} <about> {target}",
     "(put | set | write) {target} (in | between | inside) {round}",
     "(enclose | wrap) {target} in {round}",
     "(quote | put quotes on) {target}",
+    "{round} <about> {target}",
     example="put brackets round the last two words",
     group="revising",
 )
@@ -96,7 +97,7 @@ def _round(sitting: Sitting, r: Range, before: str, after: str, kind: str) -> Ed
 
 @command(
     "(take | remove) the {round} (off | from) {target}",
-    "(take | remove) the {round} <about> {target}",
+    "(take | remove | delete | drop) the {round} <about> {target}",
     "take {target} out of [the] {round}",
     "no {round} <about> {target}",
     "(unquote | unbracket) {target}",

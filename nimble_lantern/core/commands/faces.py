@@ -35,6 +35,9 @@ CATALOGUE.table(
 )
 
 
+CATALOGUE.table("resizing", {"increase": 1, "(decrease | reduce)": -1})
+
+
 def faced(sitting: Sitting, ranges: tuple[Range, ...], mark: str, value: str | None) -> Sitting:
     """Ranges with one colour, font or size instead of another; none for no value."""
     after = sitting
@@ -109,15 +112,17 @@ def size(sitting: Sitting, target: Places, number: int) -> Done | Refusal:
 
 
 @command(
-    "make {target} {larger}",
+    "make {target} [a (bit | little)] {larger}",
+    "{resizing} the size of {target}",
     "(enlarge | magnify) {target}",
     "{larger} (letters | type) for {target}",
     "(set | put) {target} {larger}",
     example="make the last sentence larger",
     group="format",
 )
-def resize(sitting: Sitting, target: Places, larger: int = 1) -> Done:
+def resize(sitting: Sitting, target: Places, larger: int = 1, resizing: int | None = None) -> Done:
     """Set words a step larger or smaller than they are."""
+    larger = larger if resizing is None else resizing
     now = _points(sitting, target.first)
     nearest = min(range(len(SIZES)), key=lambda i: abs(SIZES[i] - now))
     points = SIZES[max(0, min(len(SIZES) - 1, nearest + larger))]

@@ -5,12 +5,16 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import named, quoted
-from nimble_lantern.core.composing import insert_beside
-from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.composing import compose, insert_beside
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit
 
 _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM)
+
+
+CATALOGUE.table("ahead_of", {"(before | in front of | ahead of)": True})
+CATALOGUE.table("behind", {"(after | behind | following)": True})
 
 
 def _beside(sitting: Sitting, target: Places, text: tuple[str, ...], before: bool) -> Done:
@@ -25,6 +29,7 @@ def _beside(sitting: Sitting, target: Places, text: tuple[str, ...], before: boo
     "(insert | put | add | write) {text:words} (before | in front of | ahead of) {target}",
     "before {target} (insert | put | add | write) {text}",
     "in front of {target} (insert | put | add | write) {text}",
+    "(insert | put | add | write) the (word | words) {text:words} <ahead_of> {target}",
     example="insert old before the ferry",
     group="revising",
 )
@@ -36,6 +41,7 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
 @command(
     "(insert | put | add | write) {text:words} (after | behind | following) {target}",
     "after {target} (insert | put | add | write) {text}",
+    "(insert | put | add | write) the (word | words) {text:words} <behind> {target}",
     example="insert every day after the ferry",
     group="revising",
 )
@@ -60,3 +66,20 @@ def write_after(sitting: Sitting, target: Places) -> Done:
     after = replace(sitting.about(()), insertion=target.first.end)
     where = named(sitting.document, target.ranges[:1])
     return Done(after, f"the next words go after {where}")
+
+
+@command(
+    "(add | write | put | insert) {text:words} at the [very] {edge:docedge}",
+    "at the [very] {edge:docedge} (add | write | put | insert) {text}",
+    example="add with kind regards at the end",
+    group="revising",
+)
+def at_edge(sitting: Sitting, text: tuple[str, ...], edge: str) -> Done:
+    """Write words at the very start or end of the text."""
+    document = sitting.document
+    at = document.end if edge == "end" else document.whole.start
+    wrote = compose(replace(sitting.about(()), insertion=at), text)
+    after = replace(wrote.sitting, insertion=None)
+    if edge == "end" and sitting.caret == at:
+        after = replace(after, caret=after.document.end)
+    return Done(after, f"put {quoted(wrote.text)} at the {edge}")

@@ -64,6 +64,8 @@ def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> 
     "(split | break) {target} off",
     "new paragraph {side:beside} {target}",
     "(split | break) [the paragraph] at {target}",
+    "(start | begin) a [new] paragraph at {target}",
+    "(put | insert | add) a (paragraph break | new paragraph) {side:beside} {target}",
     example="split the paragraph before the last sentence",
     group="revising",
 )
@@ -156,6 +158,7 @@ CATALOGUE.table(
     "sort {target}",
     "(put | set) {target} in [the] {sorting}",
     "alphabetise {target}",
+    "sort {target} alphabetically",
     "sort {target} (backwards | the other way round)",
     example="sort the list",
     group="revising",

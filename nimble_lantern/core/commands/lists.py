@@ -36,6 +36,7 @@ CATALOGUE.table("depth", {"(deeper | further in)": 1, "(shallower | further out 
     "[(go | one | one level)] {depth}",
     "(make | move | set | put) {target} [one level] {depth}",
     "(indent | push in) {target}",
+    "(push | move) {target} in",
     "{depth} for {target}",
     example="deeper",
     group="format",

@@ -18,8 +18,11 @@ _FAMILIES: dict[str, tuple[str, str]] = {
     # name: (how it is said as a verb, how it is said of text)
     "bold": ("(bold | embolden)", "bold"),
     "italic": ("(italic | italics | italicise | italicize)", "(italic | italics)"),
-    "underline": ("underline", "(underlined | underline)"),
-    "strike": ("(strike [through | out] | cross through)", "struck (out | through)"),
+    "underline": ("(underline | (put | draw) a line under)", "(underlined | underline)"),
+    "strike": (
+        "(strike [through | out] | cross through | (put | draw) a line through)",
+        "struck (out | through)",
+    ),
     "highlight": ("highlight", "highlighted"),
     "subscript": ("subscript", "subscript"),
     "superscript": ("superscript", "superscript"),
@@ -84,14 +87,16 @@ def _register(name: str, verb: str, adjective: str) -> None:
             f"{verb} {{target}}",
             f"(make | set | turn) {{target}} {adjective}",
             f"(put | set | write) {{target}} in {adjective}",
-            f"i want {{target}} (in {adjective} | {adjective})",
+            f"i want {{target}} (in {adjective} | {adjective}) [type]",
+            *([f"{{target}} in {adjective}"] if name in ("bold", "italic") else []),
+            *(["strike {target} (through | out)"] if name == "strike" else []),
         ), f"{name} the last two words", f"Make a target {name}."),
         (off, f"no_{name}", (
             f"(no | not) {noun} (for | on | in) {{target}}",
             f"(take | remove) [the] {noun} (off | from) {{target}}",
             f"take {{target}} out of {adjective}",
             f"un{name} {{target}}",
-            f"make {{target}} not {adjective}",
+            f"make {{target}} (not | no longer) {adjective}",
         ), f"take {name} off the last two words", f"Take {name} off a target."),
         (begin, f"{name}_on", (
             f"{noun} on",
@@ -132,6 +137,7 @@ def several(sitting: Sitting, target: Places, a: str, b: str, c: str | None = No
 
 @command(
     "make {target} (plain | normal) [again]",
+    "(put | set | turn) {target} back to (plain | normal)",
     "(plain | unformat) {target}",
     "(remove | clear | take off) [all] [the] (formatting | format) (from | of | off | on) {target}",
     "(no | clear) formatting (for | on) {target}",

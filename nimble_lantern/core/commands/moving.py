@@ -10,17 +10,18 @@ from nimble_lantern.core.document import units
 from nimble_lantern.core.document.layout import edges
 from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit
 
+CATALOGUE.table("go", {"(go | move | jump | take me)": True})
 _FLOWING = (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE)
 
 
 @command(
-    "(go | move | jump) [back] to the (start | beginning | top) [of (everything | it all)]",
-    "(go | move | jump) [back] to the (start | beginning | top) of the (document | text | page)",
-    "back to the (start | beginning | top)",
+    "<go> [back] to the [very] (start | beginning | top) [of (everything | it all)]",
+    "<go> [back] to the [very] (start | beginning | top) of the (document | text | page)",
+    "back to the [very] (start | beginning | top)",
     example="go to the start",
     group="moving",
 )
@@ -30,9 +31,9 @@ def to_start(sitting: Sitting) -> Done:
 
 
 @command(
-    "(go | move | jump) [back] to the (end | bottom) [of (everything | it all)]",
-    "(go | move | jump) [back] to the (end | bottom) of the (document | text | page)",
-    "back to the (end | bottom)",
+    "<go> [back] to the [very] (end | bottom) [of (everything | it all)]",
+    "<go> [back] to the [very] (end | bottom) of the (document | text | page)",
+    "back to the [very] (end | bottom)",
     example="go to the end",
     group="moving",
 )
@@ -42,10 +43,10 @@ def to_end(sitting: Sitting) -> Done:
 
 
 @command(
-    "(go | move | jump) [to] [just | right] (before | in front of) {target}",
-    "(go | move | jump) [back] to the (start | beginning) of {target}",
+    "<go> [to] [just | right] (before | in front of) {target}",
+    "<go> [back] to the (start | beginning) of {target}",
     "(put | place) the caret (before | in front of | at the start of) {target}",
-    "(go | move | jump) [back | up | down] to {target}",
+    "<go> [back | up | down] to {target}",
     example="go to the start of the last sentence",
     group="moving",
 )
@@ -56,8 +57,8 @@ def before(sitting: Sitting, target: Places) -> Done:
 
 
 @command(
-    "(go | move | jump) [to] [just | right] (after | behind | past) {target}",
-    "(go | move | jump) [back] to the end of {target}",
+    "<go> [to] [just | right] (after | behind | past) {target}",
+    "<go> [back] to the end of {target}",
     "(put | place) the caret (after | behind | at the end of) {target}",
     example="go after the harbour board",
     group="moving",
@@ -69,11 +70,11 @@ def after(sitting: Sitting, target: Places) -> Done:
 
 
 @command(
-    "(go | move | jump) [back] to where (i | we) (was | stopped | left off) [writing]",
-    "(go | move | jump) back to where i was writing",
+    "<go> [back] to where (i | we) (was | stopped | left off) [writing]",
+    "<go> back to where i was writing",
     "back to where (i | we) (was | stopped | left off) [writing]",
     "back to [my] writing",
-    "(carry on | go on) writing where i (stopped | left off)",
+    "(carry on | go on | continue) [writing] where (i | we) (stopped | left off)",
     example="go back to where i stopped",
     group="moving",
 )
@@ -84,8 +85,8 @@ def to_writing(sitting: Sitting) -> Done:
 
 
 @command(
-    "(go | move | jump) (forward | forwards | on | ahead | right) [by] {counted}",
-    "(go | move | jump) (forward | forwards | right) [{number}]",
+    "<go> (forward | forwards | on | ahead | right) [by] {counted}",
+    "<go> (forward | forwards | right) [{number}]",
     "(forward | right) {counted}",
     example="go forward two words",
     group="moving",
@@ -98,8 +99,8 @@ def forward(
 
 
 @command(
-    "(go | move | jump) (back | backward | backwards | left) [by] {counted}",
-    "(go | move | jump) (back | backward | backwards | left) [{number}]",
+    "<go> (back | backward | backwards | left) [by] {counted}",
+    "<go> (back | backward | backwards | left) [{number}]",
     "(back | left) {counted}",
     example="go back three words",
     group="moving",
@@ -111,7 +112,7 @@ def back(
     return _moved(sitting, number or counted[0], counted[1], -1)
 
 
-@command("(go | move | jump) up [by] {counted}", "(go | move | jump) up [{number}]", "up {counted}",
+@command("<go> up [by] {counted}", "<go> up [{number}]", "up {counted}",
          example="go up two lines", group="moving")  # fmt: skip
 def up(
     sitting: Sitting, counted: tuple[int, Unit] = (1, Unit.LINE), number: int | None = None
@@ -120,7 +121,7 @@ def up(
     return _moved(sitting, number or counted[0], counted[1], -1)
 
 
-@command("(go | move | jump) down [by] {counted}", "(go | move | jump) down [{number}]",
+@command("<go> down [by] {counted}", "<go> down [{number}]",
          "down {counted}", example="go down three lines", group="moving")  # fmt: skip
 def down(
     sitting: Sitting, counted: tuple[int, Unit] = (1, Unit.LINE), number: int | None = None

@@ -12,7 +12,7 @@ from nimble_lantern.core.targets.model import Places
 
 
 @command(
-    "(select | mark | pick out | choose the words) {target}",
+    "(select | mark | pick out | choose) {target}",
     "highlight nothing but {target}",
     "i want to (select | change) {target}",
     example="select the last sentence",

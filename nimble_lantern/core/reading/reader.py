@@ -36,6 +36,17 @@ _UNFINISHED = frozenset(
     " i you we they he she let us could never always just also said says called".split()
 )
 _INFINITIVE = frozenset("to what it that well every how no not by business".split())
+_LEADS = tuple(
+    tuple(lead.split())
+    for lead in (
+        "please", "can you please", "could you please", "can you", "could you", "would you",
+        "i would like to", "i'd like to", "i would like you to", "i want to", "i want you to",
+        "let us", "let's", "now", "then", "okay", "ok", "no", "well", "right", "so", "just",
+        "and now", "and then", "oh", "sorry", "no wait", "wait", "actually", "go on and",
+        "go ahead and",
+    )
+)  # fmt: skip
+_TAILS = (("please",), ("for", "me"), ("thank", "you"), ("thanks",), ("instead",), ("now",))
 _MARK_ENDS = (("full", "stop"), ("question", "mark"), ("exclamation", "mark"), ("period",))
 _MOST_WORDS_OF_A_SLIP = 6
 
@@ -63,8 +74,6 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     `forced` where the speaker says it is a command: then it is refused rather than text.
     """
     parses = [p for p in CATALOGUE.parses(words) if _fits(sitting, p)]
-    if not parses:
-        return TEXT
     best: tuple[tuple[int, int, int], Verdict] | None = None
     refused: Verdict | None = None
     missed: list[Verdict] = []
@@ -83,10 +92,27 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
             refused = verdict
     if best:
         return best[1]
+    bare = _without_manners(words) if whole else words
+    if len(bare) < len(words):
+        plain = judge(sitting, bare, whole, forced)
+        if plain.kind in ("command", "refused"):
+            return plain
     if refused and whole:
         return refused
     slip = _slip(missed, words) if whole else TEXT
     return missed[0] if forced and slip is TEXT and missed else slip
+
+
+def _without_manners(words: Sequence[str]) -> Sequence[str]:
+    """A request without the words that only make it polite: "could you ... please"."""
+    for lead in _LEADS:
+        if tuple(words[: len(lead)]) == lead and len(words) > len(lead):
+            words = words[len(lead) :]
+            break
+    for tail in _TAILS:
+        if tuple(words[-len(tail) :]) == tail and len(words) > len(tail):
+            words = words[: -len(tail)]
+    return words
 
 
 def _fits(sitting: Sitting, parse: Parse) -> bool:

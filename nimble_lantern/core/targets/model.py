@@ -31,6 +31,7 @@ class Order(Enum):
     NTH = "nth"
     FROM_END = "nth from the end"
     EVERY = "every"
+    MIDDLE = "middle"
 
 
 @dataclass(frozen=True, slots=True)

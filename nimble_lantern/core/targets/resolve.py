@@ -158,6 +158,8 @@ def _picked(target: Units, found: Sequence[Range]) -> list[Range]:
             chosen = found[len(found) - n : len(found) - n + count] if 0 < n <= len(found) else []
         case Order.LAST | Order.PREVIOUS:
             chosen = found[-count:]
+        case Order.MIDDLE:
+            chosen = found[(len(found) - 1) // 2 :][:1]
         case _:
             chosen = found[:count]
     return [_joined(chosen)] if chosen else []

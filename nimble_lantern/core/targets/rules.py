@@ -73,11 +73,13 @@ def _few(units: Unit) -> tuple[int, Unit]:
 
 
 @rule("part", "[the] {order} {unit}")
+@rule("part", "(that | this | my) {order} {unit}", heard=False)
 def _part(order: Order, unit: Unit) -> Units:
     return Units(unit, order)
 
 
 @rule("part", "[the] {order} {counted}")
+@rule("part", "(those | these | my) {order} {counted}", heard=False)
 def _parts(order: Order, counted: tuple[int, Unit]) -> Units | None:
     count, unit = counted
     return Units(unit, order, count) if count > 0 else None
@@ -102,6 +104,11 @@ def _from_end(position: int, unit: Unit) -> Units:
 @rule("part", "[the] last but one {unit}", "[the] (penultimate | next to last) {unit}", heard=False)
 def _penultimate(unit: Unit) -> Units:
     return Units(unit, Order.FROM_END, 1, 2)
+
+
+@rule("part", "[the] middle {unit}", heard=False)
+def _middle(unit: Unit) -> Units:
+    return Units(unit, Order.MIDDLE)
 
 
 @rule("part", "{unit} [number] {number}")
@@ -236,10 +243,10 @@ CATALOGUE.table(
 
 @rule(
     "enclosed",
-    "[the text | the words | everything] (between | inside | in) the {pair}",
+    "[the text | the words | everything] (between | inside | in) [the] {pair}",
     heard=False,
 )
-@rule("enclosed", "what is (between | inside | in) the {pair}", heard=False)
+@rule("enclosed", "what is (between | inside | in) [the] {pair}", heard=False)
 def _enclosed(pair: str) -> Enclosed:
     return Enclosed(pair)
 
@@ -269,7 +276,7 @@ CATALOGUE.table(
 )
 @rule(
     "marked",
-    "the {markname} (text | words | part | parts)",
+    "the {markname} (text | word | words | part | parts)",
     "all [the] {markname} words",
     heard=False,
 )

@@ -127,8 +127,20 @@ def _attempts(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
     yield from _without_lead(words)
     if len(words[-1]) > 3:
         # "all the lamps" means every lamp, and "the keeper kitchen" the keepers’ kitchen.
-        other = words[-1][:-1] if words[-1].endswith("s") else words[-1] + "s"
-        yield from _without_lead((*words[:-1], other))
+        yield from _without_lead((*words[:-1], _other_number(words[-1])))
+
+
+def _other_number(noun: str) -> str:
+    """The plural of a singular, and the other way round, by the regular rules."""
+    if noun.endswith("ies"):
+        return noun[:-3] + "y"
+    if noun.endswith(("ches", "shes", "xes", "sses")):
+        return noun[:-2]
+    if noun.endswith("s"):
+        return noun[:-1]
+    if noun.endswith("y") and noun[-2] not in "aeiou":
+        return noun[:-1] + "ies"
+    return noun + ("es" if noun.endswith(("ch", "sh", "x", "ss")) else "s")
 
 
 def _without_lead(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
