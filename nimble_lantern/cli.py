@@ -156,5 +156,13 @@ def bench(names: tuple[str, ...]) -> None:
         click.echo(line)
 
 
+@lantern.command("commands")
+def print_commands() -> None:
+    """Print the command reference as Markdown."""
+    from nimble_lantern.core.reference import markdown
+
+    click.echo(markdown(), nl=False)
+
+
 if __name__ == "__main__":
     main()

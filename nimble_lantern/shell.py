@@ -15,6 +15,8 @@ from nimble_lantern.core.effects import (
     NewDocument,
     OpenDocument,
     Prompt,
+    Scroll,
+    ShowCommands,
     ShowDesk,
     ShowSettings,
     ShowShelf,
@@ -24,7 +26,7 @@ from nimble_lantern.core.sitting import Configured, Heard, Outcome, advance
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.store.journal import Journal, ShelfEntry
 
-VIEWS = ("desk", "shelf", "settings")
+VIEWS = ("desk", "shelf", "settings", "commands")
 
 
 class Prompter(Protocol):
@@ -46,6 +48,8 @@ class Scene:
     view: str
     playing: str | None
     shelf: tuple[ShelfEntry, ...] = ()
+    group: str = "revising"
+    screens: int = 0  # scrolled away from where the writing is, in screens
 
 
 class LiveDesk:
@@ -56,6 +60,7 @@ class LiveDesk:
         self._journal = journal
         self._sitting = replace(journal.begin(), scripts=scripts)
         self._partial, self._view, self._revision = "", "desk", 1
+        self._group, self._screens = "revising", 0
         self.prompter: Prompter | None = None
 
     @property
@@ -70,7 +75,16 @@ class LiveDesk:
         with self._lock:
             shelf = tuple(self._journal.shelf()) if self._view == "shelf" else ()
             playing = self.prompter.playing if self.prompter else None
-            return Scene(self._revision, self._sitting, self._partial, self._view, playing, shelf)
+            return Scene(
+                self._revision,
+                self._sitting,
+                self._partial,
+                self._view,
+                playing,
+                shelf,
+                self._group,
+                self._screens,
+            )
 
     def hear(self, hearing: Hearing) -> Outcome:
         """Work an utterance through: decide, keep, then do what it asks for."""
@@ -81,6 +95,8 @@ class LiveDesk:
             self._sitting = replace(kept, scripts=before.scripts)
             self._partial = ""
             self._revision += 1
+            if not any(isinstance(e, Scroll) for e in outcome.effects):
+                self._screens = 0
             for effect in outcome.effects:
                 self._perform(effect)
             if outcome.entry and outcome.entry.read_as != "command" and outcome.edit:
@@ -117,6 +133,10 @@ class LiveDesk:
                 self._view = "shelf"
             case ShowSettings():
                 self._view = "settings"
+            case ShowCommands(group):
+                self._view, self._group = "commands", group
+            case Scroll(screens):
+                self._screens += screens
             case Prompt(name) if self.prompter:
                 if name is None:
                     self.prompter.stop()

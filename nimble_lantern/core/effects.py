@@ -50,13 +50,19 @@ class SaveSetting:
     value: str
 
 
-Effect = (
-    NewDocument
-    | OpenDocument
-    | NameDocument
-    | ShowShelf
-    | ShowSettings
-    | ShowDesk
-    | Prompt
-    | SaveSetting
-)
+@dataclass(frozen=True, slots=True)
+class ShowCommands:
+    """Show what can be said, of one group of the catalogue."""
+
+    group: str
+
+
+@dataclass(frozen=True, slots=True)
+class Scroll:
+    """Look so many screens further down, or up for a negative number."""
+
+    screens: int
+
+
+Shown = ShowShelf | ShowSettings | ShowCommands | ShowDesk | Scroll
+Effect = NewDocument | OpenDocument | NameDocument | Shown | Prompt | SaveSetting

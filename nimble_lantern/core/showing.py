@@ -78,6 +78,17 @@ def top_line(sitting: Sitting, top: int, room: float) -> int:
     return min(start, _above(sitting, layout.count, room))
 
 
+def scrolled(sitting: Sitting, top: int, room: float, screens: int) -> int:
+    """The first line to show some screens further down or up from `top`."""
+    for _ in range(abs(screens)):
+        if screens > 0:
+            after = _last_line(sitting, top, room)
+            top = after if after < sitting.layout.count else top
+        else:
+            top = _above(sitting, top, room)
+    return top
+
+
 def _above(sitting: Sitting, number: int, room: float) -> int:
     """The first of the lines up to `number` that fit into `room`."""
     used = _height(sitting, number)

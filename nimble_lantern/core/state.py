@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 from dataclasses import dataclass, field, replace
+from functools import cache
 from typing import Any
 
 from nimble_lantern.core.document.edits import Edit, Side
@@ -11,6 +12,7 @@ from nimble_lantern.core.document.history import History, Version
 from nimble_lantern.core.document.layout import Layout, LineIndex, PageStyle
 from nimble_lantern.core.document.model import Document, Format, Piece, Position, Range
 from nimble_lantern.core.effects import Effect
+from nimble_lantern.core.targets.words import Vocabulary
 from nimble_lantern.core.writing.capitals import DocumentNames
 from nimble_lantern.core.writing.writer import Choice
 
@@ -22,6 +24,7 @@ SETTING_CHOICES = {
     "dialect": ("british", "american"),
     "numbers": ("editor", "digits", "words"),
     "masking": ("on", "off"),
+    "text_size": ("16", "18", "20", "24", "28", "32"),
 }
 
 
@@ -33,6 +36,7 @@ class Settings:
     dialect: str = "british"
     numbers: str = "editor"
     masking: bool = False
+    text_size: str = "20"  # of the text on the page, in CSS pixels
 
 
 @dataclass(frozen=True, slots=True)
@@ -69,6 +73,11 @@ class WrittenChoice:
     choice: Choice
 
 
+@cache
+def _style(text_size: str) -> PageStyle:
+    return PageStyle(size=float(text_size))
+
+
 @dataclass(frozen=True)
 class Sitting:
     """Document, caret, selection and all that goes with them.  Changed only by `advance`."""
@@ -97,14 +106,22 @@ class Sitting:
     page: int = 0  # which document this is, for the trail
     shelf: tuple[str, ...] = ()
     scripts: tuple[str, ...] = ()
-    style: PageStyle = field(default_factory=PageStyle)
     pending: Edit = field(default_factory=Edit)
     pending_inverse: Edit = field(default_factory=Edit)
     overturned: tuple[tuple[str, str], ...] = ()  # (words, how they are to be read)
     previous: Sitting | None = field(default=None, repr=False)  # before the last utterance
     phrases: tuple[tuple[str, ...], ...] = ()  # the words of the last utterance, cut at pauses
     names: DocumentNames = field(default_factory=DocumentNames, compare=False, repr=False)
+    known: Vocabulary = field(default_factory=Vocabulary, compare=False, repr=False)
     lines: LineIndex = field(default_factory=LineIndex, compare=False, repr=False)
+
+    @property
+    def style(self) -> PageStyle:
+        return _style(self.settings.text_size)
+
+    @property
+    def vocabulary(self) -> Vocabulary:
+        return self.known.follow(self.document.blocks)
 
     @property
     def layout(self) -> Layout:

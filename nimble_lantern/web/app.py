@@ -103,6 +103,11 @@ def font(name: str) -> Response:
     return send_from_directory(FONTS, name, max_age=86_400)
 
 
+@pages.get("/commands")
+def commands() -> str:
+    return _whole_page("commands")
+
+
 @pages.get("/settings")
 def settings() -> str:
     return _whole_page("settings")

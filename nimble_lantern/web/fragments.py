@@ -15,15 +15,24 @@ from typing import Any
 from flask import current_app
 from markupsafe import Markup
 
+from nimble_lantern.core.grammar.catalogue import GROUPS
 from nimble_lantern.core.hints import hints
-from nimble_lantern.core.showing import Segment, rows, top_line
+from nimble_lantern.core.reference import reference
+from nimble_lantern.core.showing import Segment, rows, scrolled, top_line
 from nimble_lantern.core.sitting import undone
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.shell import LiveDesk, Scene
 
 TRAIL_LENGTH = 8
+ENTRIES_A_SCREEN = 6
 SHEET_HEIGHT = 470.0
 _MOST_PAGES = 32
+SHADES = {
+    "red": "#a3161a", "blue": "#14509e", "green": "#1c6324", "orange": "#994200",
+    "purple": "#6b2a8c", "brown": "#6b4423", "grey": "#55606a", "pink": "#a3195b",
+    "teal": "#0a5f63",
+}  # fmt: skip
+"""Colours by name, in shades that can be read on the paper (4.5:1 and more)."""
 
 
 @dataclass
@@ -110,15 +119,29 @@ def _stage(scene: Scene, state: PageState) -> dict[str, Any]:
     sitting = scene.sitting
     if scene.view == "shelf":
         return {"view": "shelf", "shelf": scene.shelf}
+    if scene.view == "commands":
+        entries = dict(reference())[GROUPS[scene.group]]
+        pages = max(1, -(-len(entries) // ENTRIES_A_SCREEN))
+        page = min(max(0, scene.screens), pages - 1)
+        shown = entries[page * ENTRIES_A_SCREEN : (page + 1) * ENTRIES_A_SCREEN]
+        return {
+            "view": "commands",
+            "group": GROUPS[scene.group],
+            "groups": tuple(GROUPS.values()),
+            "entries": shown,
+            "page": page + 1,
+            "pages": pages,
+        }
     if scene.view == "settings":
         return {"view": "settings", "settings": settings_shown(sitting)}
     if state.document != sitting.page:
         state.document, state.top = sitting.page, 1
     state.top = top_line(sitting, state.top, state.room)
+    top = scrolled(sitting, state.top, state.room, scene.screens)
     return {
         "view": "desk",
         "title": sitting.title,
-        "rows": rows(sitting, state.top, state.room),
+        "rows": rows(sitting, top, state.room),
         "lines": sitting.layout.count,
     }
 
@@ -142,6 +165,11 @@ def settings_shown(sitting: Sitting) -> list[dict[str, Any]]:
             "name": "Numbers",
             "value": style[now.numbers],
             "say": "digits on" if now.numbers != "digits" else "digits off",
+        },
+        {
+            "name": "Text on the page",
+            "value": f"{now.text_size} pixels",
+            "say": "zoom in",
         },
         {
             "name": "Offensive words",
@@ -195,6 +223,8 @@ def face(segment: Segment) -> str:
     weight, slant = (700 if own.bold else 400), ("italic" if own.italic else "normal")
     style = f"font: {slant} {weight} {own.size:g}px/1 '{own.family}'"
     colour = next((s.value for s in segment.marks if s.mark == "colour" and s.value), None)
-    if colour and colour.replace("#", "").isalnum():
+    if colour in SHADES:
+        style += f"; color: {SHADES[colour]}"
+    elif colour and colour.replace("#", "").isalnum():
         style += f"; color: {colour}"
     return style

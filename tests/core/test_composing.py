@@ -25,7 +25,7 @@ class TurningOver(DeskCase):
         desk.hears("open day is near", "that was a command")
         self.assertText("The boat is late.")
         self.assertIn("Nothing is called", desk.sitting.trail[-1].summary)
-        desk.hears("rub out the boats please")
+        desk.hears("rub out the kites please")
         self.assertRead("text", desk.sitting.trail[-1])
 
     def test_text_then_command_was_all_text(self) -> None:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from nimble_lantern.core.commands.wording import many, named, words_in
+from nimble_lantern.core.commands.wording import many, named, near, words_in
 from nimble_lantern.core.composing import remove
 from nimble_lantern.core.document import edits, units
 from nimble_lantern.core.document.model import Range
@@ -28,7 +28,7 @@ def delete(sitting: Sitting, target: Places) -> Done:
     how_much, what = words_in(sitting, ranges), named(sitting.document, ranges)
     whole = target.unit in (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
     after = replace(remove(sitting, ranges, blocks=whole), insertion=None)
-    return Done(after, f"deleted {how_much}: {what}")
+    return Done(after, f"deleted {how_much}: {what}{near(target)}")
 
 
 @command(

@@ -49,7 +49,7 @@ def marked(sitting: Sitting, ranges: tuple[Range, ...], marks: tuple[str, ...]) 
 
 def _done(sitting: Sitting, target: Places, marks: tuple[str, ...], what: str) -> Done:
     after = marked(sitting, target.ranges, marks)
-    return Done(after, f"{named(sitting.document, target.ranges)} {what}{near(target, '')}")
+    return Done(after, f"{named(sitting.document, target.ranges)} {what}{near(target)}")
 
 
 _PAST = {"underline": "underlined", "strike": "struck out", "highlight": "highlighted"}

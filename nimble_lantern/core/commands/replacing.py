@@ -40,7 +40,7 @@ def replace_with(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Don
         ranges = tuple(without_stop(sitting.document, r, text) for r in ranges)
     after, written = _replaced(sitting, ranges, text)
     count = f" in {many(len(target.ranges), 'place')}" if len(target.ranges) > 1 else ""
-    return Done(after, f"{quoted(old)} is now {quoted(written)}{count}{near(target, '')}")
+    return Done(after, f"{quoted(old)} is now {quoted(written)}{count}{near(target)}")
 
 
 @command(

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from nimble_lantern.core.commands.wording import many, named
+from nimble_lantern.core.commands.wording import many, named, near
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import command
 from nimble_lantern.core.state import Done, Sitting
@@ -24,7 +24,7 @@ def select(sitting: Sitting, target: Places) -> Done:
     after = sitting.about(ranges)
     if len(ranges) == 1:
         after = replace(after, selection=ranges[0], fresh=True, insertion=None)
-    return Done(after, f"selected {named(sitting.document, ranges)}")
+    return Done(after, f"selected {named(sitting.document, ranges)}{near(target)}")
 
 
 @command(

@@ -38,6 +38,6 @@ def words_in(sitting: Sitting, ranges: Sequence[Range]) -> str:
     return many(sum(sitting.document.count_words(r) for r in ranges), "word")
 
 
-def near(places: Places, heard: str) -> str:
+def near(places: Places) -> str:
     """The note on a near match; empty where the match was exact."""
-    return f" (heard: {heard}; taken: {places.near})" if places.near else ""
+    return f" (heard: {places.heard}; taken: {places.near})" if places.near else ""

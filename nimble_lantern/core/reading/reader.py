@@ -74,12 +74,36 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     `forced` where the speaker says it is a command: then it is refused rather than text.
     """
     parses = [p for p in CATALOGUE.parses(words) if _fits(sitting, p)]
-    best: tuple[tuple[int, int, int], Verdict] | None = None
-    refused: Verdict | None = None
+    found = _best(sitting, parses, near=False)
+    if found.kind == "command":
+        return found
+    # Only where nothing fits exactly does it pay to look for what comes near.
     missed: list[Verdict] = []
+    refused = found if found.kind == "refused" else None
+    if refused is None:
+        nearest = _best(sitting, parses, near=True, missed=missed)
+        if nearest.kind == "command":
+            return nearest
+    bare = _without_manners(words) if whole else words
+    if len(bare) < len(words):
+        plain = judge(sitting, bare, whole, forced)
+        if _plainly_asked(plain, bare):
+            return plain
+    if refused and whole:
+        return refused
+    slip = _slip(missed, words) if whole else TEXT
+    return missed[0] if forced and slip is TEXT and missed else slip
+
+
+def _best(
+    sitting: Sitting, parses: Sequence[Parse], near: bool, missed: list[Verdict] | None = None
+) -> Verdict:
+    """The best of the parses whose targets can be found; else a literal one that is refused."""
+    best: tuple[tuple[int, int, int], Verdict] | None = None
+    refused = TEXT
     known: dict[Any, Any] = {}
     for parse in parses:
-        verdict = _resolved(sitting, parse, known)
+        verdict = _resolved(sitting, parse, known, near)
         if verdict.kind == "command":
             if parse.free == 0:
                 return verdict
@@ -87,20 +111,22 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
             if best is None or key < best[0]:
                 best = key, verdict
         elif isinstance(verdict.refusal, Missing):
-            missed.append(verdict)
-        elif refused is None and parse.free == 0:
+            if missed is not None:
+                missed.append(verdict)
+        elif refused is TEXT and parse.free == 0:
             refused = verdict
-    if best:
-        return best[1]
-    bare = _without_manners(words) if whole else words
-    if len(bare) < len(words):
-        plain = judge(sitting, bare, whole, forced)
-        if plain.kind in ("command", "refused"):
-            return plain
-    if refused and whole:
-        return refused
-    slip = _slip(missed, words) if whole else TEXT
-    return missed[0] if forced and slip is TEXT and missed else slip
+    return best[1] if best else refused
+
+
+def _plainly_asked(verdict: Verdict, words: Sequence[str]) -> bool:
+    """Whether a request is surely one: "please bold the ferry", and not "please put it back"."""
+    if verdict.kind not in ("command", "refused") or verdict.parse is None:
+        return False
+    if words[0] in ("undo", "redo"):
+        return True
+    targets = [v for v in verdict.parse.args.values() if isinstance(v, _TARGETS)]
+    named = any(not isinstance(t, That) for t in targets)
+    return named or bool(targets) and not verdict.parse.command.destructive
 
 
 def _without_manners(words: Sequence[str]) -> Sequence[str]:
@@ -142,13 +168,13 @@ def _takes_up(sitting: Sitting, parse: Parse) -> bool:
     return few or len(telling & words) * 2 >= max(1, len(telling) - 1)
 
 
-def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any]) -> Verdict:
+def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool) -> Verdict:
     """A parse with its targets looked up."""
     args: dict[str, Any] = {}
     for slot, value in parse.args.items():
         if isinstance(value, _TARGETS):
             if value not in known:
-                known[value] = resolve(value, sitting)
+                known[value] = resolve(value, sitting, near)
             found = known[value]
             if isinstance(found, Refusal):
                 return Verdict("refused", parse, parse.args, found, slot)

@@ -102,6 +102,7 @@ class Places:
     ask: bool = False
     unit: Unit | None = None
     near: str | None = None  # what was taken, where it is not quite what was heard
+    heard: str = ""
 
     @property
     def first(self) -> Range:

@@ -28,6 +28,7 @@ from nimble_lantern.core.targets.model import (
 from nimble_lantern.core.writing.cardinals import in_words, ordinal_in_words
 
 SURE = 90.0
+_CLOSE_BLOCKS = 20
 _PAIRS = {
     "quotes": ('“‘"', '”’"'),
     "brackets": ("(", ")"),
@@ -49,6 +50,8 @@ class View(Protocol):
     def that(self) -> tuple[Range, ...]: ...
     @property
     def layout(self) -> Layout: ...
+    @property
+    def vocabulary(self) -> spoken.Vocabulary: ...
 
 
 @dataclass(frozen=True, slots=True)
@@ -62,8 +65,8 @@ class Missing(Refusal):
 Answer = Places | Refusal
 
 
-def resolve(target: Target, view: View) -> Answer:
-    """Where a target stands."""
+def resolve(target: Target, view: View, near: bool = True) -> Answer:
+    """Where a target stands; `near` matches are looked for only if asked."""
     match target:
         case That():
             return _that(view)
@@ -71,9 +74,9 @@ def resolve(target: Target, view: View) -> Answer:
             found = _units(target, view)
             return replace(found, unit=target.unit) if isinstance(found, Places) else found
         case Words():
-            return _words(target, view)
+            return _words(target, view, near)
         case Through():
-            return _through(target, view)
+            return _through(target, view, near)
         case Reach():
             return _reach(target, view)
         case Enclosed():
@@ -261,17 +264,31 @@ def _blocks(target: Units, view: View) -> Answer:
     return Places((_joined(chosen),)) if chosen else _no_such(target, len(found))
 
 
-def _words(target: Words, view: View) -> Answer:
+def _words(target: Words, view: View, near: bool) -> Answer:
     scopes: Iterable[Range | None] = (None,)
     if target.of is not None:
         outer = resolve(target.of, view)
         if isinstance(outer, Refusal):
             return outer
         scopes = outer.ranges
-    found = [r for s in scopes for r in spoken.places(view.document, target.words, s)]
+    known = view.vocabulary
+    if target.order in (Order.LAST, Order.PREVIOUS) and target.of is None:
+        # Most often it is close by: no need then to find all the others.
+        start = Position(max(0, view.caret.block - _CLOSE_BLOCKS), 0)
+        here = Range(start, _reference(view).start)
+        close_by = spoken.places(view.document, target.words, here, known)
+        if close_by:
+            return Places(tuple(close_by[-1:]))
+    every = target.order is Order.EVERY
+    found = [
+        r
+        for scope in scopes
+        for r in spoken.places(view.document, target.words, scope, known, every)
+    ]
     taken: str | None = None
     if not found:
-        close = spoken.near(view.document, target.words, view.caret) if target.of is None else []
+        wanted = near and target.of is None
+        close = spoken.near(view.document, target.words, view.caret) if wanted else []
         if not close or close[0].likeness < SURE or close[1:2] and close[1].likeness >= SURE:
             return _missing(target.words, close)
         taken = close[0].text
@@ -279,7 +296,8 @@ def _words(target: Words, view: View) -> Answer:
     picked = _one_of(target, found, view)
     if picked is None:
         return Refusal(f"“{' '.join(target.words)}” stands here {in_words(len(found))} times.")
-    return Places(tuple(picked), ask=len(picked) > 1 and target.order is None, near=taken)
+    ask = len(picked) > 1 and target.order is None
+    return Places(tuple(picked), ask, near=taken, heard=" ".join(target.words))
 
 
 def _missing(words: tuple[str, ...], close: list[spoken.Near]) -> Missing:
@@ -310,8 +328,8 @@ def _distance(r: Range, p: Position) -> tuple[int, int]:
     return abs(r.start.block - p.block), abs(r.start.offset - p.offset)
 
 
-def _through(target: Through, view: View) -> Answer:
-    firsts, lasts = resolve(target.first, view), resolve(target.last, view)
+def _through(target: Through, view: View, near: bool) -> Answer:
+    firsts, lasts = resolve(target.first, view, near), resolve(target.last, view, near)
     for end in (firsts, lasts):
         if isinstance(end, Refusal):
             return end

@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Sequence
+from collections import Counter
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
 
 from rapidfuzz import fuzz, process
 
+from nimble_lantern.core.document.changes import changed
 from nimble_lantern.core.document.model import Block, Document, Position, Range
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.writing.cardinals import in_words
@@ -59,11 +61,38 @@ def _index(block: Block) -> BlockIndex:
     return BlockIndex(tuple(forms), {k: tuple(v) for k, v in starts.items()}, vocabulary)
 
 
+class Vocabulary:
+    """How many blocks hold each word, in its spoken forms; kept up as blocks come and go.
+
+    A cache: its answers depend on the blocks alone.
+    """
+
+    def __init__(self) -> None:
+        self._blocks: tuple[Block, ...] = ()
+        self._counts: Counter[str] = Counter()
+
+    def follow(self, blocks: tuple[Block, ...]) -> Vocabulary:
+        if blocks is not self._blocks:
+            start, old_end, new_end = changed(self._blocks, blocks)
+            for block in self._blocks[start:old_end]:
+                self._counts.subtract(index_of(block).vocabulary)
+            for block in blocks[start:new_end]:
+                self._counts.update(index_of(block).vocabulary)
+            self._blocks = blocks
+        return self
+
+    def holds(self, query: Iterable[str]) -> bool:
+        """Whether each of these words stands somewhere."""
+        return all(self._counts[word] > 0 for word in query)
+
+
 def normal(words: Sequence[str]) -> tuple[str, ...]:
     """A spoken phrase in the form in which words are compared; digits as words."""
     found: list[str] = []
     for word in words:
-        if word.isascii() and word.isdigit() and len(word) < 13:
+        if word == "cannot":
+            found += ["can", "not"]
+        elif word.isascii() and word.isdigit() and len(word) < 13:
             found += in_words(int(word)).replace("-", " ").split()
         else:
             found += plain(word).replace("-", " ").split()
@@ -97,10 +126,15 @@ def _in_block(block: Block, query: tuple[str, ...]) -> Iterator[tuple[int, int]]
             yield block.words[i][0], block.words[end - 1][1]
 
 
-def exact(document: Document, words: Sequence[str], within: Range | None = None) -> list[Range]:
+def exact(
+    document: Document,
+    words: Sequence[str],
+    within: Range | None = None,
+    vocabulary: Vocabulary | None = None,
+) -> list[Range]:
     """Every place of these words in document order, their normal forms alike."""
     query = normal(words)
-    if not query:
+    if not query or vocabulary is not None and not vocabulary.holds(query):
         return []
     first, last = (within.start.block, within.end.block) if within else (0, None)
     blocks = document.blocks if last is None else document.blocks[first : last + 1]
@@ -114,19 +148,27 @@ def exact(document: Document, words: Sequence[str], within: Range | None = None)
     return found
 
 
-def places(document: Document, words: Sequence[str], within: Range | None = None) -> list[Range]:
-    """As `exact`; without the leading article or a plural's or possessive's s if need be."""
-    for attempt in _attempts(tuple(words)):
-        found = exact(document, attempt, within)
+def places(
+    document: Document,
+    words: Sequence[str],
+    within: Range | None = None,
+    vocabulary: Vocabulary | None = None,
+    either_number: bool = False,
+) -> list[Range]:
+    """As `exact`; without the leading article if need be.
+
+    With `either_number`, "the lamps" finds lamp too.
+    """
+    for attempt in _attempts(tuple(words), either_number):
+        found = exact(document, attempt, within, vocabulary)
         if found:
             return found
     return []
 
 
-def _attempts(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
+def _attempts(words: tuple[str, ...], either_number: bool) -> Iterator[tuple[str, ...]]:
     yield from _without_lead(words)
-    if len(words[-1]) > 3:
-        # "all the lamps" means every lamp, and "the keeper kitchen" the keepers’ kitchen.
+    if either_number and len(words[-1]) > 3:
         yield from _without_lead((*words[:-1], _other_number(words[-1])))
 
 

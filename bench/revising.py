@@ -1,0 +1,113 @@
+"""What revising costs, by size of document: one place of many, every place, undo; and memory."""
+
+from __future__ import annotations
+
+import resource
+import statistics
+import tempfile
+import time
+from collections.abc import Callable, Iterator
+from pathlib import Path
+
+from bench._world import document
+from nimble_lantern.benchmarks import Figure
+from nimble_lantern.core.document.model import Document
+from nimble_lantern.core.reading.hearing import from_line
+from nimble_lantern.core.sitting import Heard, advance
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.shell import LiveDesk
+from nimble_lantern.store.database import connect
+from nimble_lantern.store.journal import open_journal
+
+SIZES = (1_000, 100_000)
+ROUNDS = 12
+UTTERANCES = 5_000
+PHRASE = "the harbour board"
+
+
+def _sitting(text: Document) -> Sitting:
+    sitting = Sitting(document=text, caret=text.end, wrote=text.end)
+    for line in ("we waited full stop", "bold the last word", "undo two"):
+        sitting = advance(sitting, Heard(from_line(line))).sitting
+    return sitting
+
+
+def _costs(sitting: Sitting, line: str, ready: Callable[[Sitting], Sitting]) -> float:
+    """Milliseconds of CPU at the median; `ready` prepares the sitting for each round."""
+    times = []
+    for _ in range(ROUNDS):
+        before = ready(sitting)
+        hearing = Heard(from_line(line))
+        began = time.process_time()
+        advance(before, hearing)
+        times.append(time.process_time() - began)
+    return statistics.median(times) * 1e3
+
+
+def _said(*lines: str) -> Callable[[Sitting], Sitting]:
+    def ready(sitting: Sitting) -> Sitting:
+        for line in lines:
+            sitting = advance(sitting, Heard(from_line(line))).sitting
+        return sitting
+
+    return ready
+
+
+SINGLE = {
+    "select_one": (f"select the last {PHRASE[4:]}", _said()),
+    "replace_one": ("replace the last word with again", _said()),
+    "bold_sentence": ("bold the last sentence", _said()),
+    "undo_one": ("undo", _said("bold the last sentence")),
+}
+
+
+def run() -> Iterator[Figure]:
+    first: dict[str, float] = {}
+    for size in SIZES:
+        places = max(2, size // 500)
+        sitting = _sitting(document(size, planted=(PHRASE, places)))
+        for name, (line, ready) in SINGLE.items():
+            cost = _costs(sitting, line, ready)
+            first.setdefault(name, cost)
+            yield Figure(f"{name}_{size}", cost, "ms", f"{name}_{SIZES[0]}", cost / first[name])
+    yield Figure(f"find_among_{places}", _costs(sitting, f"select {PHRASE}", _said()), "ms")
+    many = _sitting(document(100_000, planted=(PHRASE, 1_000)))
+    replace = f"replace {PHRASE} with the port office everywhere"
+    cost = _costs(many, replace, _said())
+    yield Figure("replace_1000", cost, "ms")
+    undo = _costs(many, "undo", _said(replace))
+    yield Figure("undo_of_1000", undo, "ms", "replace_1000", undo / cost)
+    yield from _memory()
+
+
+def _memory() -> Iterator[Figure]:
+    """A server's memory with a long document and a long history, without the recogniser."""
+    import multiprocessing
+
+    context = multiprocessing.get_context("spawn")
+    with context.Pool(1) as pool:
+        yield Figure("memory_100000_words_5000_utterances", pool.apply(_held), "MB")
+
+
+def _held() -> float:
+    from nimble_lantern.web.app import create_app
+
+    with tempfile.TemporaryDirectory() as folder:
+        path = Path(folder) / "bench.sqlite3"
+        journal = open_journal(connect(path))
+        journal.add("Bench", document(100_000))
+        desk = LiveDesk(journal)
+        lines = ("the boat came in full stop", "bold the last two words", "undo that",
+                 "delete the last word", "select the last sentence")  # fmt: skip
+        for n in range(UTTERANCES):
+            desk.hear(from_line(lines[n % len(lines)]))
+        desk = LiveDesk(open_journal(connect(path)))
+        app = create_app(desk, _no_engine)  # type: ignore[arg-type]
+        with app.test_request_context("/"):
+            app.extensions["pages"].whole(app.extensions["pages"].opened(), desk)
+        desk.hear(from_line("select the harbour"))
+    return resource.getrusage(resource.RUSAGE_SELF).ru_maxrss / 1024
+
+
+def _no_engine() -> object:
+    raise AssertionError("no sound is heard in this benchmark")

@@ -1,0 +1,63 @@
+"""Looking: scrolling, the size of the text on the page, and what can be said."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from nimble_lantern.core.effects import SaveSetting, Scroll, ShowCommands
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, GROUPS, command
+from nimble_lantern.core.state import SETTING_CHOICES, Done, Sitting
+
+CATALOGUE.table("way", {"(down | on | forward)": 1, "(up | back)": -1})
+CATALOGUE.table("group", {f"{title.lower()}": key for key, title in GROUPS.items()})
+
+
+@command(
+    "(scroll | page) {way}",
+    "(scroll | page) {way} [by] {number} [(pages | times | screens)]",
+    "show [me] (more | the next page)",
+    example="scroll down",
+    group="moving",
+)
+def scroll(sitting: Sitting, way: int = 1, number: int = 1) -> Done:
+    """Look further down or up; the writing place stays where it is."""
+    return Done(sitting, f"scrolled {'down' if way > 0 else 'up'}", (Scroll(way * number),))
+
+
+CATALOGUE.table("zoom", {"(in | larger)": 1, "(out | smaller)": -1})
+
+
+@command(
+    "zoom {zoom}",
+    "(larger | bigger) text on the page",
+    "make the text on the page (larger | bigger)",
+    example="zoom in",
+    group="moving",
+)
+def zoom(sitting: Sitting, zoom: int = 1) -> Done | Refusal:
+    """Show the text larger or smaller on the page; the document stays as it is."""
+    sizes = SETTING_CHOICES["text_size"]
+    at = sizes.index(sitting.settings.text_size) + zoom
+    if not 0 <= at < len(sizes):
+        return Refusal(f"The text cannot be {'larger' if zoom > 0 else 'smaller'} than this.")
+    settings = replace(sitting.settings, text_size=sizes[at])
+    return Done(
+        replace(sitting, settings=settings),
+        f"the text is {sizes[at]} pixels high",
+        (SaveSetting("text_size", sizes[at]),),
+    )
+
+
+@command(
+    "what can i say [now]",
+    "(show | list) [me] [all] [the] commands",
+    "[(show | list)] [me] [the] commands for {group}",
+    "what can i say (about | for) {group}",
+    "help",
+    example="what can i say",
+    group="desk",
+)
+def show_commands(sitting: Sitting, group: str = "revising") -> Done:
+    """Show what can be said, a group at a time; “scroll down” shows more."""
+    return Done(sitting, f"what can be said: {GROUPS[group].lower()}", (ShowCommands(group),))
