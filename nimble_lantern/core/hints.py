@@ -25,7 +25,7 @@ def hints(sitting: Sitting, view: str = "desk") -> tuple[str, ...]:
     if sitting.attention == "text":
         return ("commands again",)
     found: list[str] = []
-    away = {"shelf": _on_shelf, "settings": _in_settings}
+    away = {"shelf": _on_shelf, "settings": _in_settings, "commands": _in_commands}
     for phrase in away.get(view, _candidates)(sitting):
         if phrase not in found and _would_do(sitting, phrase):
             found.append(phrase)
@@ -44,6 +44,10 @@ def _in_settings(sitting: Sitting) -> Iterator[str]:
     other = "american" if sitting.settings.dialect == "british" else "british"
     state = "off" if sitting.settings.auto_punctuation else "on"
     yield from (f"automatic punctuation {state}", f"{other} conventions", "back to the desk")
+
+
+def _in_commands(sitting: Sitting) -> Iterator[str]:
+    yield from ("scroll down", "scroll up", "commands for moving about", "back to the desk")
 
 
 def _would_do(sitting: Sitting, phrase: str) -> bool:

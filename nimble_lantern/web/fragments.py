@@ -24,7 +24,7 @@ from nimble_lantern.core.state import Sitting
 from nimble_lantern.shell import LiveDesk, Scene
 
 TRAIL_LENGTH = 8
-ENTRIES_A_SCREEN = 6
+ENTRIES_A_SCREEN = 5
 SHEET_HEIGHT = 470.0
 _MOST_PAGES = 32
 SHADES = {

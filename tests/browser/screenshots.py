@@ -24,7 +24,7 @@ VIEWS: tuple[tuple[str, tuple[str, ...]], ...] = (
             "we look forward to your answer full stop",
         ),
     ),
-    ("desk-selection", ("undo that", "select from slipped to march")),
+    ("desk-selection", ("undo that", "select from the stair has to until march")),
     ("desk-pennants", ("cancel", "bold the stair")),
     ("desk-resting", ("cancel", "stop listening")),
     ("shelf", ("start listening", "show the shelf")),
@@ -43,6 +43,25 @@ VIEWS: tuple[tuple[str, tuple[str, ...]], ...] = (
             "that was text",
         ),
     ),
+    (
+        "desk-formatted",
+        (
+            "bold off",
+            "open open day notice",
+            "make thirteen june bold and red",
+            "set the last paragraph in courier",
+            "make nothing larger",
+            "highlight tea in the keepers kitchen",
+            "put commas round by hand",
+            "undo that",
+            "italicise shoes that grip",
+            "underline the first item",
+            "make the second item deeper",
+            "make the last item blue",
+            "go to the start",
+        ),
+    ),
+    ("commands", ("what can i say",)),
 )
 
 

@@ -4,12 +4,13 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from nimble_lantern.core.commands.wording import named
+from nimble_lantern.core.commands.marks import marked, said_of
+from nimble_lantern.core.commands.wording import named, near
 from nimble_lantern.core.document.edits import remark
 from nimble_lantern.core.document.layout import HEADING_SCALE
 from nimble_lantern.core.document.model import Range, Span
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, command, rule
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places
 
@@ -195,3 +196,37 @@ CATALOGUE.table("facet", {"(font | type)": "font", "(colour | color)": "colour",
 def typing_off(sitting: Sitting, facet: str) -> Done:
     """Write in the usual font, colour or size again."""
     return Done(_typing(sitting, facet, None), f"the usual {facet}")
+
+
+Look = tuple[str, str | None]
+
+
+@rule("look", "{styled}")
+def _look_marked(styled: str) -> Look:
+    return styled, None
+
+
+@rule("look", "{colour}")
+def _look_coloured(colour: str) -> Look:
+    return "colour", colour
+
+
+@command(
+    "(make | set) {target} {a:look} and {b:look}",
+    "(make | set) {target} {a:look} {b:look} and {c:look}",
+    "{a:look} and {b:look} {target}",
+    "(put | set | write) {target} in {a:look} and {b:look}",
+    example="make the last sentence bold and italic",
+    group="format",
+)
+def several(sitting: Sitting, target: Places, a: Look, b: Look, c: Look | None = None) -> Done:
+    """Put several marks or a colour on a target at once."""
+    after, said = sitting, []
+    for mark, value in (look for look in (a, b, c) if look):
+        if mark == "colour":
+            after = faced(after, target.ranges, mark, None if value == "black" else value)
+        else:
+            after = marked(after, target.ranges, (mark,))
+        said.append(value or said_of(mark))
+    where = named(sitting.document, target.ranges)
+    return Done(after, f"{where} is {' and '.join(said)}{near(target)}")

@@ -122,20 +122,6 @@ for _name, (_verb, _adjective) in _FAMILIES.items():
 
 
 @command(
-    "(make | set) {target} {a:styled} and {b:styled}",
-    "(make | set) {target} {a:styled} {b:styled} and {c:styled}",
-    "{a:styled} and {b:styled} {target}",
-    "put {target} in {a:styled} and {b:styled}",
-    example="make the last sentence bold and italic",
-    group="format",
-)
-def several(sitting: Sitting, target: Places, a: str, b: str, c: str | None = None) -> Done:
-    """Put several marks on a target at once."""
-    marks = tuple(m for m in (a, b, c) if m)
-    return _done(sitting, target, marks, "is " + " and ".join(said_of(m) for m in marks))
-
-
-@command(
     "make {target} (plain | normal) [again]",
     "(put | set | turn) {target} back to (plain | normal)",
     "(plain | unformat) {target}",

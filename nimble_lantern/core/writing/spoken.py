@@ -30,7 +30,8 @@ _EXPANDED = {
 }  # fmt: skip
 _TAILS = {"n't": "not", "'re": "are", "'ll": "will", "'ve": "have", "'d": "would"}
 _SHORT = {
-    "cannot": "can not", "mr": "mister", "mrs": "missus", "dr": "doctor", "st": "saint", "am": "a m", "pm": "p m",
+    "cannot": "can not",
+    "mr": "mister", "mrs": "missus", "dr": "doctor", "st": "saint", "am": "a m", "pm": "p m",
     "a.m": "a m", "p.m": "p m", "kg": "kilograms", "km": "kilometres", "cm": "centimetres",
     "mm": "millimetres", "mph": "miles per hour", "etc": "et cetera",
 }  # fmt: skip
