@@ -56,7 +56,8 @@ class LiveDesk:
     """The state that all pages share.  Safe to call from several threads."""
 
     def __init__(self, journal: Journal, scripts: tuple[str, ...] = ()) -> None:
-        self._lock = threading.RLock()
+        self.lock = threading.RLock()
+        """Held while the sitting changes, and while it is drawn: its caches follow one text."""
         self._journal = journal
         self._sitting = replace(journal.begin(), scripts=scripts)
         self._partial, self._view, self._revision = "", "desk", 1
@@ -72,7 +73,7 @@ class LiveDesk:
         return self._revision
 
     def scene(self) -> Scene:
-        with self._lock:
+        with self.lock:
             shelf = tuple(self._journal.shelf()) if self._view == "shelf" else ()
             playing = self.prompter.playing if self.prompter else None
             return Scene(
@@ -88,7 +89,7 @@ class LiveDesk:
 
     def hear(self, hearing: Hearing) -> Outcome:
         """Work an utterance through: decide, keep, then do what it asks for."""
-        with self._lock:
+        with self.lock:
             before = self._sitting
             outcome = advance(before, Heard(hearing))
             kept = self._journal.record(before, outcome, hearing)
@@ -105,26 +106,26 @@ class LiveDesk:
 
     def set(self, name: str, value: str) -> None:
         """Change a setting from outside; WrongUse if there is none of that name or value."""
-        with self._lock:
+        with self.lock:
             self._sitting = advance(self._sitting, Configured(name, value)).sitting
             self._journal.save_setting(name, value)
             self._revision += 1
 
     def whisper(self, partial: str) -> None:
         """What is being heard just now, not yet an utterance."""
-        with self._lock:
+        with self.lock:
             if partial != self._partial:
                 self._partial = partial
                 self._revision += 1
 
     def show(self, view: str) -> None:
-        with self._lock:
+        with self.lock:
             self._view = view if view in VIEWS else "desk"
             self._revision += 1
 
     def changed(self) -> None:
         """Something that pages show has changed elsewhere."""
-        with self._lock:
+        with self.lock:
             self._revision += 1
 
     def _perform(self, effect: Effect) -> None:

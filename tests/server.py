@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import os
+import random
 import signal
 import socket
 import subprocess
@@ -64,6 +65,12 @@ class Server:
 
 
 def free_port() -> int:
-    with socket.socket() as found:
-        found.bind(("127.0.0.1", 0))
-        return int(found.getsockname()[1])
+    """A port that no client is given by chance: below Linux's ephemeral range."""
+    while True:
+        port = random.randrange(20_000, 32_000)
+        with socket.socket() as found:
+            try:
+                found.bind(("127.0.0.1", port))
+            except OSError:
+                continue
+            return port

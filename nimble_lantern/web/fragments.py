@@ -71,21 +71,23 @@ class Pages:
         state = self.state(name)
         if state.revision == desk.revision:
             return ""
-        scene = desk.scene()
         found = []
-        for fragment, values in shown(scene, state).items():
-            if state.sent.get(fragment) != values:
-                state.sent[fragment] = values
-                found.append(_out_of_band(_rendered(fragment, values)))
-        state.revision = scene.revision
+        with desk.lock:
+            scene = desk.scene()
+            for fragment, values in shown(scene, state).items():
+                if state.sent.get(fragment) != values:
+                    state.sent[fragment] = values
+                    found.append(_out_of_band(_rendered(fragment, values)))
+            state.revision = scene.revision
         return "\n".join(found)
 
     def whole(self, name: str, desk: LiveDesk) -> dict[str, Markup]:
         """Every fragment, for a page that is drawn from nothing."""
         state = self.state(name)
-        scene = desk.scene()
-        state.sent = shown(scene, state)
-        state.revision = scene.revision
+        with desk.lock:
+            scene = desk.scene()
+            state.sent = shown(scene, state)
+            state.revision = scene.revision
         return {n: Markup(_rendered(n, values)) for n, values in state.sent.items()}
 
 

@@ -4,7 +4,9 @@ from __future__ import annotations
 
 import re
 import struct
+import sys
 import tempfile
+import threading
 import unittest
 from pathlib import Path
 
@@ -137,6 +139,30 @@ class Pages(PageCase):
         assert prompter is not None
         self.assertTrue(prompter.wait(30))  # type: ignore[attr-defined]
         self.assertEqual(self.desk.sitting.title, "Notice about the ferry")
+
+
+class ManyAtOnce(PageCase):
+    def test_pages_may_be_drawn_while_utterances_come_in(self) -> None:
+        app = self.client.application
+        faults: list[int] = []
+        self.addCleanup(sys.setswitchinterval, sys.getswitchinterval())
+        sys.setswitchinterval(1e-5)
+
+        def look(name: str) -> None:
+            client = app.test_client()
+            for _ in range(40):
+                status = client.get(f"/news?page={name}").status_code
+                if status >= 300:
+                    faults.append(status)
+
+        pages = [threading.Thread(target=look, args=(f"page{n}",)) for n in range(3)]
+        for thread in pages:
+            thread.start()
+        for n in range(25):
+            self.says(("new document", "the tide ... new paragraph ... high", "open rota")[n % 3])
+        for thread in pages:
+            thread.join()
+        self.assertEqual(faults, [])
 
 
 class Sound(PageCase):

@@ -218,6 +218,7 @@ def _look_coloured(colour: str) -> Look:
     "(put | set | write) {target} in {a:look} and {b:look}",
     example="make the last sentence bold and italic",
     group="format",
+    heard=1,
 )
 def several(sitting: Sitting, target: Places, a: Look, b: Look, c: Look | None = None) -> Done:
     """Put several marks or a colour on a target at once."""

@@ -72,6 +72,7 @@ class Catalogue:
         destructive: bool = False,
         while_resting: bool = False,
         walks: bool = False,
+        heard: int = HEARD_PATTERNS,
     ) -> Callable[[Handler], Handler]:
         """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help."""
 
@@ -92,7 +93,7 @@ class Catalogue:
             )
             self.commands[name] = made
             for rank, pattern in enumerate(patterns):
-                self.grammar.add("command", pattern, dict, made, rank < HEARD_PATTERNS)
+                self.grammar.add("command", pattern, dict, made, rank < heard)
             return handler
 
         return register
