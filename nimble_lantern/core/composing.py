@@ -278,6 +278,10 @@ def tidy(document: Document, r: Range) -> Range:
     """A range to be deleted, with the one space that would otherwise be left over."""
     (b1, o1), (b2, o2) = r
     left, right = document.blocks[b1].text[:o1], document.blocks[b2].text[o2:]
+    begins = not left.strip() or left.rstrip()[-1] in ".!?"
+    if begins and right[:1] in tuple(".!?") and document.blocks[b1].text[o1 : o1 + 1].isalnum():
+        # All the words of a sentence go: so does its stop.
+        return tidy(document, Range(r.start, Position(b2, o2 + 1)))
     closes = not right or right[0] in " \n,.;:!?)]}’”…"
     if left.endswith(" ") and closes:
         return Range(Position(b1, o1 - 1), r.end)

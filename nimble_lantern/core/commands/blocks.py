@@ -12,6 +12,9 @@ from nimble_lantern.core.targets.model import Places
 CATALOGUE.table("headinglevel", {"[level] one": 1, "[level] two": 2, "[level] three": 3})
 
 
+CATALOGUE.table("subheading", {"a (subheading | sub heading)": 2})
+
+
 def reformatted(sitting: Sitting, target: Places | None, **changes: object) -> tuple[Sitting, int]:
     """The blocks that a target touches (else the caret's) with parts of their format changed."""
     here = (Range(sitting.caret, sitting.caret),) if target is None else target.ranges
@@ -41,7 +44,9 @@ def _become(sitting: Sitting, target: Places | None, what: str, **changes: objec
 
 @command(
     "heading [{headinglevel}]",
-    "(make | turn) {target} [into] a heading [{headinglevel}]",
+    "(make | turn) {target} [into] a (heading | title | header) [{headinglevel}]",
+    "(make | turn) {target} [into] a level {headinglevel} heading",
+    "(make | turn) {target} [into] {headinglevel:subheading}",
     "(make | turn) {target} [into] [a] heading {headinglevel}",
     "heading [{headinglevel}] for {target}",
     "(set | format) {target} as a heading [{headinglevel}]",
@@ -71,8 +76,8 @@ def normal(sitting: Sitting, target: Places | None = None) -> Done:
 
 @command(
     "[block] quotation",
-    "(make | turn) {target} [into] a [block] quotation",
-    "(set | format) {target} as a [block] quotation",
+    "(make | turn) {target} [into] a (quotation | quote | block quotation | block quote)",
+    "(set | format) {target} as a (quotation | quote | block quotation | block quote)",
     "[block] quotation for {target}",
     example="make the last paragraph a quotation",
     group="format",
@@ -91,6 +96,7 @@ CATALOGUE.table(
     "[start] [a] {listkind} list",
     "(make | turn) {target} [into] a {listkind} list",
     "(make | turn) {target} [into] a list",
+    "(make | turn) {target} [into] (bullets | bullet points)",
     "(make | turn) {target} [into] {listkind} items",
     "(set | format) {target} as a [{listkind}] list",
     "make a [{listkind}] list (of | out of | from) {target}",
@@ -123,12 +129,20 @@ CATALOGUE.table(
 
 
 @command(
-    "(align | set) {target} [to the] {alignment}",
+    "(align | set | put | move) {target} [(to | on) the] {alignment} [(side | edge)]",
     "(centre | center) {target}",
     "(align | aligned) [to the] {alignment}",
+    "{alignment} align {target}",
     example="align the title right",
     group="format",
 )
 def align(sitting: Sitting, target: Places | None = None, alignment: str = "centre") -> Done:
     """Set paragraphs left, centred or right."""
     return _become(sitting, target, f"set {alignment}", align=alignment)
+
+
+@command("justify {target}", "make {target} justified", example="justify the last paragraph",
+         group="format")  # fmt: skip
+def justify(sitting: Sitting, target: Places) -> Done:
+    """Set paragraphs straight at both edges."""
+    return align(sitting, target, "justified")

@@ -44,8 +44,6 @@ def recased(sitting: Sitting, target: Places, change: Callable[[str], str]) -> D
 @command(
     "capitalise {target}",
     "capitalize {target}",
-    "(put | write) a capital (on | at the start of) {target}",
-    "(make | start) {target} [with] a capital [letter]",
     "[initial] capitals (for | on) {target}",
     "give {target} [initial] capitals",
     "(put | add) capitals (on | to) {target}",
@@ -58,10 +56,29 @@ def capitals(sitting: Sitting, target: Places) -> Done:
     return recased(sitting, target, _each_word)
 
 
+def _first_letter(text: str) -> str:
+    return capitalised(text)
+
+
+@command(
+    "(put | write) a capital (on | at the start of | at the beginning of) {target}",
+    "(make | start) {target} [with] a capital [letter]",
+    "give {target} a capital [letter]",
+    "capitalise the first letter of {target}",
+    example="start the last sentence with a capital",
+    group="revising",
+)
+def initial(sitting: Sitting, target: Places) -> Done:
+    """Begin a target with a capital."""
+    return recased(sitting, target, _first_letter)
+
+
 @command(
     "all (capitals | caps) (for | on) {target}",
     "(make | put | set | write) {target} [in] (all capitals | all caps | upper case | uppercase)",
     "(make | put | set | write) {target} in capitals",
+    "(uppercase | upper case) {target}",
+    "capitalise every letter (of | in) {target}",
     example="make the title all capitals",
     group="revising",
 )

@@ -60,7 +60,7 @@ def paste(sitting: Sitting, target: Places | None = None, side: str = "after") -
 @command(
     "move {target} {side:beside} {place:target}",
     "move {target} to the {edge:docedge}",
-    "(put | shift) {target} {side:beside} {place:target}",
+    "(put | shift | bring | place) {target} {side:beside} {place:target}",
     example="move the last sentence before the first sentence",
     group="revising",
 )

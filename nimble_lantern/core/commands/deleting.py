@@ -16,7 +16,7 @@ from nimble_lantern.core.targets.model import Places, Unit
 
 @command(
     "(delete | remove | erase | rub out | take out | cross out | get rid of) {target}",
-    "(wipe [out] | drop | lose | take off | take away) {target}",
+    "(wipe [out] | drop | lose | take off | take away | throw (out | away)) {target}",
     "take {target} (out | away)",
     example="delete the last two words",
     group="revising",

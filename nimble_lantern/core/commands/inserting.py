@@ -26,10 +26,10 @@ def _beside(sitting: Sitting, target: Places, text: tuple[str, ...], before: boo
 
 
 @command(
-    "(insert | put | add | write) {text:words} (before | in front of | ahead of) {target}",
-    "before {target} (insert | put | add | write) {text}",
-    "in front of {target} (insert | put | add | write) {text}",
-    "(insert | put | add | write) the (word | words) {text:words} <ahead_of> {target}",
+    "(insert | put | add | write | type) {text:words} (before | in front of | ahead of) {target}",
+    "before {target} (insert | put | add | write | type) {text}",
+    "in front of {target} (insert | put | add | write | type) {text}",
+    "(insert | put | add | write | type) the (word | words) {text:words} <ahead_of> {target}",
     example="insert old before the ferry",
     group="revising",
 )
@@ -39,9 +39,9 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
 
 
 @command(
-    "(insert | put | add | write) {text:words} (after | behind | following) {target}",
-    "after {target} (insert | put | add | write) {text}",
-    "(insert | put | add | write) the (word | words) {text:words} <behind> {target}",
+    "(insert | put | add | write | type) {text:words} (after | behind | following) {target}",
+    "after {target} (insert | put | add | write | type) {text}",
+    "(insert | put | add | write | type) the (word | words) {text:words} <behind> {target}",
     example="insert every day after the ferry",
     group="revising",
 )

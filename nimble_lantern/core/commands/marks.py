@@ -16,7 +16,7 @@ from nimble_lantern.core.targets.model import Places
 
 _FAMILIES: dict[str, tuple[str, str]] = {
     # name: (how it is said as a verb, how it is said of text)
-    "bold": ("(bold | embolden)", "bold"),
+    "bold": ("(bold [face] | boldface | embolden)", "bold [face]"),
     "italic": ("(italic | italics | italicise | italicize)", "(italic | italics)"),
     "underline": ("(underline | (put | draw) a line under)", "(underlined | underline)"),
     "strike": (
@@ -85,7 +85,7 @@ def _register(name: str, verb: str, adjective: str) -> None:
     patterns: list[tuple[Callable[..., Any], str, tuple[str, ...], str, str]] = [
         (on, name, (
             f"{verb} {{target}}",
-            f"(make | set | turn) {{target}} {adjective}",
+            f"(make | set | turn | change) {{target}} [into | to] {adjective}",
             f"(put | set | write) {{target}} in {adjective}",
             f"i want {{target}} (in {adjective} | {adjective}) [type]",
             *([f"{{target}} in {adjective}"] if name in ("bold", "italic") else []),

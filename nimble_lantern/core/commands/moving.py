@@ -14,7 +14,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit
 
-CATALOGUE.table("go", {"(go | move | jump | take me)": True})
+CATALOGUE.table("go", {"(go | move | jump | (take | put | get | bring) me | skip)": True})
 _FLOWING = (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE)
 
 

@@ -21,6 +21,7 @@ _FEW = 20
     "put {text:words} (instead of | in place of | for) {target}",
     "instead of {target} (write | put | say) {text}",
     "swap {target} for {text}",
+    "substitute {text:words} for {target}",
     "turn {target} into {text}",
     "make {target} (read | say) {text}",
     "make {target} into {text}",

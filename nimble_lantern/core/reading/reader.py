@@ -47,6 +47,9 @@ _LEADS = tuple(
     )
 )  # fmt: skip
 _TAILS = (("please",), ("for", "me"), ("thank", "you"), ("thanks",), ("instead",), ("now",))
+_OF_BLOCKS = frozenset(("joining.join", "joining.sort", "joining.swap"))
+_WHOLE_BLOCKS = frozenset(("blocks.number_list", "blocks.align", "blocks.justify"))
+_PREPOSITIONS = frozenset("on in to at of for with from up out over about off down by".split())
 _MARK_ENDS = (("full", "stop"), ("question", "mark"), ("exclamation", "mark"), ("period",))
 _MOST_WORDS_OF_A_SLIP = 6
 
@@ -104,6 +107,8 @@ def _best(
     known: dict[Any, Any] = {}
     for parse in parses:
         verdict = _resolved(sitting, parse, known, near)
+        if verdict.kind == "command" and not _suits(sitting, parse, verdict):
+            continue
         if verdict.kind == "command":
             if parse.free == 0:
                 return verdict
@@ -129,6 +134,17 @@ def _plainly_asked(verdict: Verdict, words: Sequence[str]) -> bool:
     return named or bool(targets) and not verdict.parse.command.destructive
 
 
+def _suits(sitting: Sitting, parse: Parse, verdict: Verdict) -> bool:
+    """Whether words said of whole paragraphs are a whole paragraph's: not "number the steps"."""
+    if parse.command.name not in _WHOLE_BLOCKS or not isinstance(parse.args.get("target"), Words):
+        return True
+    places = (verdict.args or {}).get("target")
+    blocks = sitting.document.blocks
+    return isinstance(places, Places) and all(
+        r.end.offset - r.start.offset > len(blocks[r.start.block].text) / 2 for r in places.ranges
+    )
+
+
 def _without_manners(words: Sequence[str]) -> Sequence[str]:
     """A request without the words that only make it polite: "could you ... please"."""
     for lead in _LEADS:
@@ -145,6 +161,15 @@ def _fits(sitting: Sitting, parse: Parse) -> bool:
     name = parse.command.name
     if name in ONLY_WHILE_CHOOSING:
         return sitting.question is not None
+    target = parse.args.get("target")
+    if name in _OF_BLOCKS and isinstance(target, Words):
+        return name == "joining.swap" and "and" in target.words
+    if name == "blocks.heading" and parse.pattern.startswith("heading"):
+        return not isinstance(target, Words) or "headinglevel" in parse.args
+    if name == "selecting.narrow" and parse.pattern.startswith("(only"):
+        return sitting.selection is not None
+    if name == "lists.deepen" and target is None:
+        return sitting.document.blocks[sitting.caret.block].kind == "item"
     if name in ("history.meant", "history.sentence_again") and parse.pattern[:1] != "(":
         return _takes_up(sitting, parse)
     if name == "history.meant" and parse.pattern.startswith(("(i meant", "(that | it)")):
@@ -201,7 +226,7 @@ def _target_words(parse: Parse) -> int:
 
 def _slip(missed: list[Verdict], words: Sequence[str]) -> Verdict:
     """Almost a command: its words are not in the text, but some like them are."""
-    if len(words) > _MOST_WORDS_OF_A_SLIP:
+    if len(words) > _MOST_WORDS_OF_A_SLIP or words[1:2] and words[1] in _PREPOSITIONS:
         return TEXT
     close = [
         v for v in missed if isinstance(v.refusal, Missing) and v.refusal.near and _names_words(v)

@@ -62,10 +62,14 @@ class Words:
 
 @dataclass(frozen=True, slots=True)
 class Through:
-    """From the start of one target to the end of another that comes after it."""
+    """From the start of one target to the end of another that comes after it.
+
+    `close`: only within one block, where nobody said "from".
+    """
 
     first: Target
     last: Target
+    close: bool = False
 
 
 @dataclass(frozen=True, slots=True)

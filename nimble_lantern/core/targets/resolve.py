@@ -337,7 +337,7 @@ def _through(target: Through, view: View, near: bool) -> Answer:
     tightest: dict[Position, Range] = {}
     for a in firsts.ranges:
         after = next((b for b in lasts.ranges if b.start >= a.end or b == a), None)
-        if after is not None:
+        if after is not None and (after.end.block == a.start.block or not target.close):
             tightest[after.end] = Range(a.start, after.end)
     if not tightest:
         return Refusal("The end that you named does not come after the start.")

@@ -46,8 +46,10 @@ CATALOGUE.table(
         "sections": Unit.SECTION,
     },
 )
-CATALOGUE.table("back", {"(last | final | latest)": Order.LAST, "previous": Order.PREVIOUS})
-CATALOGUE.table("ahead", {"(next | following)": Order.NEXT, "first": Order.FIRST})
+CATALOGUE.table(
+    "back", {"(last | final | latest | closing)": Order.LAST, "previous": Order.PREVIOUS}
+)
+CATALOGUE.table("ahead", {"(next | following)": Order.NEXT, "(first | opening)": Order.FIRST})
 
 
 @rule("order", "{way:back}", "{way:ahead}")
@@ -296,13 +298,16 @@ def _endpoint_words(words: tuple[str, ...]) -> Words:
 
 @rule("target", "[everything | all | the words | the text] from {a:endpoint} to {b:endpoint}")
 @rule("target", "[everything | all] from {a:endpoint} (through | until | up to) {b:endpoint}")
-@rule(
-    "target", "[everything | all] between {a:endpoint} and {b:endpoint}", "{a:words} to {b:words}"
-)
+@rule("target", "[everything | all] between {a:endpoint} and {b:endpoint}")
 def _through(a: Any, b: Any) -> Through:
     first = Words(a) if isinstance(a, tuple) else a
     last = Words(b) if isinstance(b, tuple) else b
     return Through(first, last)
+
+
+@rule("target", "{a:words} to {b:words}")
+def _through_words(a: tuple[str, ...], b: tuple[str, ...]) -> Through:
+    return Through(Words(a), Words(b), close=True)
 
 
 @rule("target", "{words}", "the (word | words | phrase) {words}")
@@ -318,7 +323,7 @@ CATALOGUE.table(
         "[the] (next | following)": (Order.NEXT, 1),
         "[the] previous": (Order.PREVIOUS, 1),
         "[the] (nearest | closest)": (Order.NEAREST, 1),
-        "(every | each | all | all [of] the)": (Order.EVERY, 1),
+        "(every | each | all | all [of] the | both)": (Order.EVERY, 1),
     },
 )
 

@@ -18,6 +18,7 @@ from nimble_lantern.core.writing.spoken import Forms, ordinal_forms, plain, spok
 NEAR_REACH = 60
 SPELLED_LEAST = 60.0
 NEAR_LEAST = 78.0
+_WORD_LEAST = 62.0
 _SLIGHT = frozenset("the a an and or of to in on at by for from with it is as".split())
 _DETERMINERS = frozenset("the a an this that these those my our your his her their its".split())
 
@@ -207,6 +208,15 @@ class Near:
 def _likeness(a: str, b: str) -> float:
     """By spelling and by sound, of the words that tell something."""
     a, b = _telling(a), _telling(b)
+    whole = _alike(a, b)
+    pairs = list(zip(a.split(), b.split(), strict=False))
+    if len(a.split()) == len(b.split()) and any(_alike(x, y) < _WORD_LEAST for x, y in pairs):
+        # One word that is quite another is no slip of the recogniser.
+        return min(whole, _WORD_LEAST)
+    return whole
+
+
+def _alike(a: str, b: str) -> float:
     return (fuzz.ratio(a, b) + fuzz.ratio(phrase_key(a), phrase_key(b))) / 2
 
 
