@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Collection, Iterable, Sequence
 from dataclasses import dataclass, replace
 
@@ -31,6 +32,7 @@ from nimble_lantern.core.writing.writer import Break, Place, Written, write
 
 _CONTEXT = 240
 _ARTICLES = ("the", "a", "an")
+_ARTICLE = re.compile(r"\b(?:the|an?) $", re.I)
 LONG_PAUSE = 2.5
 """Seconds of silence after which a new utterance never goes on with the sentence before."""
 
@@ -243,9 +245,11 @@ def replace_range(sitting: Sitting, r: Range, words: Sequence[str]) -> Wrote:
         covering = (s for s in block.spans if s.start <= r.start.offset and s.end >= r.end.offset)
         marks = tuple((s.mark, s.value) for s in covering)
     place = place_at(sitting.document, r.start, r.end)
-    if len(words) > 1 and words[0] in _ARTICLES and place.left.lower().endswith(f"{words[0]} "):
-        # The article stands there already: "replace ferry with the boat" after "the".
-        words = words[1:]
+    if len(words) > 1 and words[0] in _ARTICLES and (article := _ARTICLE.search(place.left)):
+        # The new article takes the old one's place: "replace the last cat with a dog".
+        start = r.start.offset - len(article[0])
+        r = Range(Position(r.start.block, start), r.end)
+        place = place_at(sitting.document, r.start, r.end)
     written = write(words, place, manner_of(sitting, place.left))
     if len(written.parts) == 1 and isinstance(written.parts[0], str) and not written.trim:
         return _swap(sitting, r, written, marks)

@@ -54,7 +54,10 @@ def paste(sitting: Sitting, target: Places | None = None, side: str = "after") -
     if target is not None:
         at = target.first.start if side == "before" else target.first.end
     wrote = paste_at(sitting, at, sitting.clipboard, sitting.clipped_blocks)
-    return Done(wrote.sitting, f"pasted {quoted(wrote.text)}")
+    after = wrote.sitting
+    if target is None:
+        after = replace(after, caret=wrote.range.end, wrote=wrote.range.end)
+    return Done(after, f"pasted {quoted(wrote.text)}")
 
 
 @command(

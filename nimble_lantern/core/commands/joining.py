@@ -73,6 +73,9 @@ def split(sitting: Sitting, target: Places, side: str = "before") -> Done | Refu
     """Begin a new paragraph before or after a target."""
     at = target.first.start if side == "before" else target.first.end
     block = sitting.document.blocks[at.block]
+    if side == "after":
+        size = len(block.text) - len(block.text[at.offset :].lstrip(".,;:?!)]}’”"))
+        at = Position(at.block, size)
     left, right = block.text[: at.offset].rstrip(" "), block.text[at.offset :].lstrip(" ")
     if not left or not right:
         return Refusal("There is a new paragraph there already.")

@@ -80,6 +80,11 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     found = _best(sitting, parses, near=False)
     if found.kind == "command":
         return found
+    if sitting.selection is not None and sitting.fresh and len(words) <= 2 and whole:
+        # With words selected, "bold" alone is said of them.
+        said_of_them = _best(sitting, CATALOGUE.parses((*words, "that")), near=False)
+        if said_of_them.kind == "command":
+            return said_of_them
     # Only where nothing fits exactly does it pay to look for what comes near.
     missed: list[Verdict] = []
     refused = found if found.kind == "refused" else None

@@ -290,6 +290,8 @@ def _name(words: list[str], i: int, previous: str, manner: Manner) -> Element | 
 
 def _number(words: list[str], i: int, manner: Manner, found: list[Element]) -> Element | None:
     before = (*manner.before, *words[max(0, i - 2) : i])[-2:]
+    if found and found[-1].kind == "break":
+        before = ()  # "next item three" is no item number
     number = number_at(words, i, Around(before, manner.dialect, manner.numbers))
     if not number:
         return None
