@@ -25,7 +25,7 @@ from nimble_lantern.core.document.model import (
 )
 from nimble_lantern.core.state import Marks, Sitting, WrittenChoice
 from nimble_lantern.core.writing.capitals import COMMON_OPENINGS, starts_sentence
-from nimble_lantern.core.writing.lexer import Manner
+from nimble_lantern.core.writing.lexer import Manner, mark_named
 from nimble_lantern.core.writing.masking import masked
 from nimble_lantern.core.writing.punctuation import CONTINUES, NEEDS_COMMA
 from nimble_lantern.core.writing.writer import Break, Place, Written, write
@@ -237,8 +237,16 @@ def without_stop(document: Document, r: Range, words: Sequence[str]) -> Range:
     return Range(r.start, r.end._replace(offset=r.end.offset - 1))
 
 
+def bare_mark(words: Sequence[str]) -> Sequence[str]:
+    """ "a comma" put in or in the place of something is the mark."""
+    if len(words) > 1 and words[0] in ("a", "an", "the") and mark_named(words[1:]):
+        return words[1:]
+    return words
+
+
 def replace_range(sitting: Sitting, r: Range, words: Sequence[str]) -> Wrote:
     """Words in place of a range, with the marks that all of it had."""
+    words = bare_mark(words)
     block = sitting.document.blocks[r.start.block]
     marks: Marks = ()
     if r.start.block == r.end.block and r.start < r.end:
@@ -250,6 +258,9 @@ def replace_range(sitting: Sitting, r: Range, words: Sequence[str]) -> Wrote:
         start = r.start.offset - len(article[0])
         r = Range(Position(r.start.block, start), r.end)
         place = place_at(sitting.document, r.start, r.end)
+    old = sitting.document.text(r)
+    if old[:1].islower():
+        place = replace(place, continues=True)  # a small letter stays one: in a list, say
     written = write(words, place, manner_of(sitting, place.left))
     if len(written.parts) == 1 and isinstance(written.parts[0], str) and not written.trim:
         return _swap(sitting, r, written, marks)
@@ -322,6 +333,7 @@ def insert_beside(
     sitting: Sitting, r: Range, words: Sequence[str], before: bool, block: bool
 ) -> Wrote:
     """Words before or after a range; beside a whole block, as a block of their own."""
+    words = bare_mark(words)
     document = sitting.document
     if block:
         return _insert_block(sitting, r, words, before)

@@ -211,6 +211,8 @@ def _read(turn: _Turn, phrases: Sequence[Sequence[str]]) -> None:
         _write(turn, phrases)
         return
     parts = [words] if remembered else reader.stretches(phrases)
+    if len(parts) == 1 and (pair := reader.two_commands(turn.sitting, words)):
+        parts = list(pair)
     text: list[Sequence[str]] = []
     i = 0
     while i < len(parts):

@@ -6,9 +6,10 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import named, quoted, words_in
 from nimble_lantern.core.composing import paste_at, relocate, remove
-from nimble_lantern.core.document.model import Position
+from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
+from nimble_lantern.core.document.model import Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit
 
@@ -104,3 +105,46 @@ def copy_to(
     pieces = sitting.document.pieces(target.first)
     wrote = paste_at(sitting, at, pieces, target.unit in _WHOLE)
     return Done(wrote.sitting, f"copied {quoted(wrote.text)}")
+
+
+CATALOGUE.table("upward", {"(up | higher)": -1, "(down | lower)": 1})
+
+
+@command(
+    "(move | shift | put) {target} {upward}",
+    "(move | shift) {target} {upward} [by] {number}",
+    "(move | shift) {target} {number} {upward}",
+    example="move the last item up",
+    group="revising",
+)
+def move_by(sitting: Sitting, target: Places, upward: int, number: int = 1) -> Done | Refusal:
+    """Move paragraphs or items up or down among their neighbours."""
+    first, last = target.first.start.block, target.first.end.block
+    goal = first + upward * number
+    if goal < 0 or goal + last - first >= len(sitting.document.blocks) or not number:
+        return Refusal(f"It cannot go further {'up' if upward < 0 else 'down'}.")
+    blocks = sitting.document.blocks[first : last + 1]
+    at = goal if upward < 0 else goal + last - first + 1
+    add, drop = AddBlocks(at, blocks), DropBlocks(first + (len(blocks) if upward < 0 else 0),
+                                                  len(blocks))  # fmt: skip
+    after = sitting.edited(Edit((add, drop)))
+    whole = Range(Position(goal, 0), Position(goal + last - first, len(blocks[-1].text)))
+    if first <= sitting.caret.block <= last:
+        caret = Position(sitting.caret.block + upward * number, sitting.caret.offset)
+        after = replace(after, caret=caret)
+    return Done(after.about([whole]), f"moved {quoted(after.document.text(whole))}")
+
+
+@command(
+    "(move | put | shift) {target} to the {edge:docedge} of {place:target}",
+    example="move the last item to the start of the list",
+    group="revising",
+)
+def move_to_edge(sitting: Sitting, target: Places, place: Places, edge: str) -> Done | Refusal:
+    """Move a target to the start or the end of another."""
+    whole = target.unit in _WHOLE
+    at = place.first.start if edge == "start" else place.first.end
+    if target.first.start <= at <= target.first.end:
+        return Refusal("It is there already.")
+    wrote = relocate(sitting, target.first, at, whole)
+    return Done(wrote.sitting, f"moved {quoted(wrote.text)}")

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import named, quoted
-from nimble_lantern.core.composing import compose, insert_beside
+from nimble_lantern.core.composing import bare_mark, compose, insert_beside
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit
@@ -78,8 +78,18 @@ def at_edge(sitting: Sitting, text: tuple[str, ...], edge: str) -> Done:
     """Write words at the very start or end of the text."""
     document = sitting.document
     at = document.end if edge == "end" else document.whole.start
-    wrote = compose(replace(sitting.about(()), insertion=at), text)
+    wrote = compose(replace(sitting.about(()), insertion=at), bare_mark(text))
     after = replace(wrote.sitting, insertion=None)
     if edge == "end" and sitting.caret == at:
         after = replace(after, caret=after.document.end)
     return Done(after, f"put {quoted(wrote.text)} at the {edge}")
+
+
+@command("(new line | line break) {side:beside} {target}",
+         "(put | insert | add) a (new line | line break) {side:beside} {target}",
+         example="new line after the first sentence", group="revising")  # fmt: skip
+def line_beside(sitting: Sitting, target: Places, side: str) -> Done:
+    """Break the line before or after a target."""
+    wrote = insert_beside(sitting, target.first, ("new", "line"), side == "before", False)
+    where = named(sitting.document, target.ranges[:1])
+    return Done(wrote.sitting, f"new line {side} {where}")

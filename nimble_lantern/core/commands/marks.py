@@ -88,7 +88,7 @@ def _register(name: str, verb: str, adjective: str) -> None:
             f"(make | set | turn | change) {{target}} [into | to] {adjective}",
             f"(put | set | write) {{target}} in {adjective}",
             f"i want {{target}} (in {adjective} | {adjective}) [type]",
-            *([f"{{target}} in {adjective}"] if name in ("bold", "italic") else []),
+            f"{adjective} (for | on) {{target}}",
             *(["strike {target} (through | out)"] if name == "strike" else []),
         ), f"{name} the last two words", f"Make a target {name}."),
         (off, f"no_{name}", (
@@ -133,3 +133,13 @@ for _name, (_verb, _adjective) in _FAMILIES.items():
 def plain(sitting: Sitting, target: Places) -> Done:
     """Take every mark off a target."""
     return _done(sitting, target, ("plain",), "is plain")
+
+
+@command("(remove | clear) [all] [the] (formatting | format)", "no formatting",
+         example="clear the formatting", group="format")  # fmt: skip
+def plain_that(sitting: Sitting) -> Done | Refusal:
+    """Take every mark off what is selected, or was just written."""
+    ranges = (sitting.selection,) if sitting.selection else sitting.that
+    if not ranges:
+        return Refusal("Nothing is selected and nothing was just written.")
+    return plain(sitting, Places(ranges))

@@ -26,7 +26,6 @@ _FEW = 20
     "make {target} (read | say) {text}",
     "make {target} into {text}",
     "correct {target} to {text}",
-    "{target} should read {text}",
     "put {text:words} where {target} is",
     "(replace | change) {target} (with | by | to | into) the (word | words) {text}",
     example="replace the ferry with the boat",

@@ -76,3 +76,11 @@ def extend(sitting: Sitting, target: Places) -> Done | Refusal:
     after = replace(sitting.about([grown]), selection=grown, fresh=True)
     words = many(sitting.document.count_words(grown), "word")
     return Done(after, f"the selection is {words} now")
+
+
+@command("(find | look for | show me) {target}", "where (is | are) {target}",
+         example="find the harbour board", group="moving")  # fmt: skip
+def find(sitting: Sitting, target: Places) -> Done:
+    """Look at a target; the writing place stays where it is."""
+    where = named(sitting.document, target.ranges[:1])
+    return Done(sitting.about(target.ranges[:1]), f"found {where}{near(target)}")

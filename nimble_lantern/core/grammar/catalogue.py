@@ -122,6 +122,10 @@ class Catalogue:
         """Every reading of an utterance as a command, the most literal first."""
         return [self._parse(found) for found in self.grammar.parses("command", words)]
 
+    def may_begin(self, word: str) -> bool:
+        """Whether some command begins with this very word."""
+        return word in self.grammar.states("command")[0].words
+
     @staticmethod
     def _parse(found: Found) -> Parse:
         assert found.production is not None

@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, get_args
 
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.commands.choosing import ONLY_WHILE_CHOOSING
@@ -14,20 +14,11 @@ from nimble_lantern.core.document import units
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.targets.model import (
-    Enclosed,
-    Marked,
-    Places,
-    Reach,
-    That,
-    Through,
-    Units,
-    Words,
-)
+from nimble_lantern.core.targets.model import Places, Target, That, Words
 from nimble_lantern.core.targets.resolve import Missing, resolve
 from nimble_lantern.core.targets.words import normal
 
-_TARGETS = (That, Units, Words, Through, Reach, Enclosed, Marked)
+_TARGETS = get_args(Target)
 # After one of these a sentence is not over, so what follows is not a command.
 _UNFINISHED = frozenset(
     "a an the this these those my your his her its our their and or but nor to of in on at by for"
@@ -88,7 +79,7 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     # Only where nothing fits exactly does it pay to look for what comes near.
     missed: list[Verdict] = []
     refused = found if found.kind == "refused" else None
-    if refused is None:
+    if refused is None and len(words) <= _MOST_WORDS_OF_A_SLIP * 2:
         nearest = _best(sitting, parses, near=True, missed=missed)
         if nearest.kind == "command":
             return nearest
@@ -273,3 +264,26 @@ def commands_first(count: int, start: int) -> Iterator[int]:
 def may_follow(text: Sequence[str]) -> bool:
     """Whether a command may come right after this text in one breath."""
     return not text or text[-1] not in _UNFINISHED
+
+
+def two_commands(
+    sitting: Sitting, words: Sequence[str]
+) -> tuple[tuple[str, ...], tuple[str, ...]] | None:
+    """Two commands joined by "and" or "then", where the whole is none: "bold a and delete b"."""
+    links = [i for i, w in enumerate(words) if w in ("and", "then") and 0 < i < len(words) - 1]
+    links = [i for i in links if CATALOGUE.may_begin(words[i + 1]) or words[i + 1] == "then"]
+    if not links or not CATALOGUE.may_begin(words[0]):
+        return None
+    if judge(sitting, words, whole=True).kind != "text":
+        return None
+    for i in links:
+        rest = i + 2 if words[i : i + 2] in (("and", "then"), ["and", "then"]) else i + 1
+        first, second = tuple(words[:i]), tuple(words[rest:])
+        if second and all(_sure(sitting, part) for part in (first, second)):
+            return first, second
+    return None
+
+
+def _sure(sitting: Sitting, words: Sequence[str]) -> bool:
+    verdict = judge(sitting, words, whole=True)
+    return verdict.kind == "command" and verdict.parse is not None and verdict.parse.free < 6

@@ -95,7 +95,42 @@ class Marked:
     mark: str
 
 
-Target = That | Units | Words | Through | Reach | Enclosed | Marked
+@dataclass(frozen=True, slots=True)
+class Sign:
+    """A punctuation mark, by its name: "the last comma", "the full stop after noon"."""
+
+    text: str
+    order: Order | None = None
+    n: int = 1
+    beside: Target | None = None
+    before: bool = False  # the mark stands before `beside`
+
+
+@dataclass(frozen=True, slots=True)
+class Both:
+    """Two targets at once: "the ferry and the quay"."""
+
+    first: Target
+    second: Target
+
+
+@dataclass(frozen=True, slots=True)
+class Holding:
+    """The units in which words stand: "the sentence about the ferry"."""
+
+    unit: Unit
+    words: Words
+
+
+@dataclass(frozen=True, slots=True)
+class Beyond:
+    """Everything after a target, or before it."""
+
+    goal: Target
+    forward: bool
+
+
+Target = That | Units | Words | Through | Reach | Enclosed | Marked | Sign | Both | Holding | Beyond
 
 
 @dataclass(frozen=True, slots=True)

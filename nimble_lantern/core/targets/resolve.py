@@ -13,11 +13,15 @@ from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.targets import words as spoken
 from nimble_lantern.core.targets.model import (
+    Beyond,
+    Both,
     Enclosed,
+    Holding,
     Marked,
     Order,
     Places,
     Reach,
+    Sign,
     Target,
     That,
     Through,
@@ -83,6 +87,14 @@ def resolve(target: Target, view: View, near: bool = True) -> Answer:
             return _enclosed(target, view)
         case Marked():
             return _marked(target, view)
+        case Sign():
+            return _sign(target, view)
+        case Both():
+            return _both(target, view)
+        case Holding():
+            return _holding_words(target, view, near)
+        case Beyond():
+            return _beyond(target, view, near)
 
 
 def _that(view: View) -> Answer:
@@ -396,3 +408,84 @@ def _marked(target: Marked, view: View) -> Answer:
     if not found:
         return Refusal(f"Nothing here is {target.mark}.")
     return Places(found)
+
+
+def _sign(target: Sign, view: View) -> Answer:
+    """Marks are looked for as they are written; those of the caret's paragraph come first."""
+    found = [
+        Range(Position(b, i), Position(b, i + len(target.text)))
+        for b, block in enumerate(view.document.blocks)
+        for i in _indexes(block.text, target.text)
+    ]
+    if target.beside is not None:
+        beside = resolve(target.beside, view)
+        if isinstance(beside, Refusal):
+            return beside
+        found = [r for r in found if any(_touches(r, b, target.before) for b in beside.ranges)]
+    if not found:
+        return Refusal("There is no such mark there.")
+    caret = view.caret
+    match target.order:
+        case Order.LAST | Order.PREVIOUS:
+            found = [r for r in found if r.end <= caret][-1:] or found[-1:]
+        case Order.NEXT:
+            found = [r for r in found if r.start >= caret][:1]
+        case Order.FIRST | Order.NTH:
+            found = found[target.n - 1 : target.n]
+        case Order.EVERY:
+            return Places(tuple(found))
+    if not found:
+        return Refusal("There is no such mark there.")
+    return Places(tuple(found), ask=len(found) > 1)
+
+
+def _indexes(text: str, sign: str) -> list[int]:
+    return [i for i in range(len(text)) if text.startswith(sign, i)]
+
+
+def _touches(mark: Range, words: Range, before: bool) -> bool:
+    if mark.start.block != words.start.block:
+        return False
+    if before:
+        return words.start.offset - 2 <= mark.end.offset <= words.start.offset
+    return words.end.offset <= mark.start.offset <= words.end.offset + 1
+
+
+def _both(target: Both, view: View) -> Answer:
+    first, second = resolve(target.first, view, False), resolve(target.second, view, False)
+    for answer in (first, second):
+        if isinstance(answer, Refusal):
+            return answer
+        if answer.ask:
+            return Refusal("Those words stand in several places.", "", "Say them one by one.")
+    assert isinstance(first, Places) and isinstance(second, Places)
+    return Places(tuple(sorted({*first.ranges, *second.ranges})))
+
+
+def _holding_words(target: Holding, view: View, near: bool) -> Answer:
+    inner = resolve(target.words, view, near)
+    if isinstance(inner, Refusal):
+        return inner
+    found: list[Range] = []
+    for r in inner.ranges:
+        scope = Range(Position(r.start.block, 0), units.block_range(view.document, r.end.block).end)
+        around = _all_within(target.unit, view, scope)
+        found += [u for u in around if u.start <= r.start and r.end <= u.end and u not in found]
+    if not found:
+        return Refusal(f"Those words are in no {target.unit.value}.")
+    return Places(tuple(found), ask=len(found) > 1, unit=target.unit)
+
+
+def _beyond(target: Beyond, view: View, near: bool) -> Answer:
+    goal = resolve(target.goal, view, near)
+    if isinstance(goal, Refusal):
+        return goal
+    whole = view.document.whole
+    ends = (
+        Range(r.end, whole.end) if target.forward else Range(whole.start, r.start)
+        for r in goal.ranges
+    )
+    found = tuple(r for r in ends if not r.empty)
+    if not found:
+        return Refusal("There is nothing there.")
+    return Places(found, ask=len(found) > 1, near=goal.near, heard=goal.heard)

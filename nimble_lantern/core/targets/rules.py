@@ -6,10 +6,14 @@ from typing import Any
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
 from nimble_lantern.core.targets.model import (
+    Beyond,
+    Both,
     Enclosed,
+    Holding,
     Marked,
     Order,
     Reach,
+    Sign,
     Target,
     That,
     Through,
@@ -310,9 +314,88 @@ def _through_words(a: tuple[str, ...], b: tuple[str, ...]) -> Through:
     return Through(Words(a), Words(b), close=True)
 
 
-@rule("target", "{words}", "the (word | words | phrase) {words}")
-def _words(words: tuple[str, ...]) -> Words:
+_CONTEXT = frozenset("that this it those these them everything all here there".split())
+
+
+@rule("target", "{words}")
+def _words(words: tuple[str, ...]) -> Words | None:
+    # "it" on its own is never the word: "the word it" is.
+    return Words(words) if set(words) - _CONTEXT else None
+
+
+@rule("target", "the (word | words | phrase) {words}")
+def _named_words(words: tuple[str, ...]) -> Words:
     return Words(words)
+
+
+SIGNS = {
+    "comma": ",",
+    "(full stop | period)": ".",
+    "semicolon": ";",
+    "colon": ":",
+    "question mark": "?",
+    "exclamation mark": "!",
+    "hyphen": "-",
+    "dash": "–",
+    "apostrophe": "’",
+}
+CATALOGUE.table("sign", SIGNS)
+CATALOGUE.table("signs", {"commas": ",", "(full stops | periods)": ".", "dashes": "–"})
+
+
+@rule("target", "[the] {sign}", heard=False)
+def _sign(sign: str) -> Sign:
+    return Sign(sign)
+
+
+@rule("target", "[the] {order} {sign}", heard=False)
+def _ordered_sign(order: Order, sign: str) -> Sign:
+    return Sign(sign, order)
+
+
+@rule("target", "[the] {position} {sign}", heard=False)
+def _nth_sign(position: int, sign: str) -> Sign:
+    return Sign(sign, Order.NTH, position)
+
+
+@rule("target", "(every | each) {sign}", "all [of] [the] {sign:signs}", heard=False)
+def _every_sign(sign: str) -> Sign:
+    return Sign(sign, Order.EVERY)
+
+
+@rule("target", "[the] {sign} (after | behind) {beside:endpoint}", heard=False)
+def _sign_after(sign: str, beside: Any) -> Sign:
+    return Sign(sign, None, 1, Words(beside) if isinstance(beside, tuple) else beside)
+
+
+@rule("target", "[the] {sign} (before | in front of) {beside:endpoint}", heard=False)
+def _sign_before(sign: str, beside: Any) -> Sign:
+    return Sign(sign, None, 1, Words(beside) if isinstance(beside, tuple) else beside, True)
+
+
+@rule("target", "{a:endpoint} and {b:endpoint}", "both {a:endpoint} and {b:endpoint}", heard=False)
+def _both(a: Any, b: Any) -> Both:
+    return Both(Words(a) if isinstance(a, tuple) else a, Words(b) if isinstance(b, tuple) else b)
+
+
+@rule(
+    "target",
+    "[the] {unit} (with | about | containing | that says | that has) {words}",
+    "[the] {unit} (with | containing) the (word | words) {words}",
+    heard=False,
+)
+def _holding(unit: Unit, words: tuple[str, ...]) -> Holding:
+    return Holding(unit, Words(words))
+
+
+@rule("target", "everything (after | behind | below) {goal:endpoint}", heard=False)
+def _after(goal: Any) -> Beyond:
+    return Beyond(Words(goal) if isinstance(goal, tuple) else goal, True)
+
+
+@rule("target", "everything (before | above) {goal:endpoint}", heard=False)
+def _before(goal: Any) -> Beyond:
+    return Beyond(Words(goal) if isinstance(goal, tuple) else goal, False)
 
 
 CATALOGUE.table(

@@ -86,6 +86,12 @@ class Element:
     fixed: bool = False  # written as it is, whatever stands before it
     spoken: tuple[str, ...] = ()
 
+    def said(self, spoken: tuple[str, ...]) -> Element:
+        """This element with the words that stand behind it."""
+        return Element(
+            self.kind, self.text, self.used, self.spacing, self.number, self.fixed, spoken
+        )
+
 
 @dataclass(frozen=True, slots=True)
 class Manner:
@@ -105,8 +111,8 @@ def lex(words: Sequence[str], manner: Manner) -> list[Element]:
     listed, i = list(words), 0
     while i < len(listed):
         element = _element(listed, i, found, manner)
-        element = replace(element, spoken=tuple(listed[i : i + element.used]))
-        found.append(element)
+        spoken = tuple(listed[i : i + element.used])
+        found.append(element.said(spoken))
         positions.append(i)
         i += element.used
     return _in_one_style(found, positions, listed)
