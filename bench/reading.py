@@ -28,31 +28,31 @@ LINES = (
 )
 
 
-def _medians(words: int) -> tuple[float, float]:
-    """(reading, reading and writing) of an utterance, milliseconds of CPU at the median."""
+def _sitting(words: int) -> Sitting:
     text = document(words)
     sitting = Sitting(document=text, caret=text.end, wrote=text.end)
     for line in (*LINES, "undo everything"):
         sitting = advance(sitting, Heard(from_line(line))).sitting
-    read, both = [], []
-    for _ in range(ROUNDS):
-        for line in LINES:
-            said = line.split()
-            began = time.process_time()
-            judge(sitting, said, True)
-            middle = time.process_time()
-            compose(sitting, said)
-            read.append(middle - began)
-            both.append(time.process_time() - began)
-    return statistics.median(read) * 1e3, statistics.median(both) * 1e3
+    return sitting
 
 
 def run() -> Iterator[Figure]:
-    first: tuple[float, float] | None = None
-    for size in SIZES:
-        read, both = _medians(size)
-        first = first or (read, both)
-        base = f"reading_{SIZES[0]}"
-        yield Figure(f"reading_{size}", read, "ms", base, read / first[0])
-        base = f"reading_and_writing_{SIZES[0]}"
-        yield Figure(f"reading_and_writing_{size}", both, "ms", base, both / first[1])
+    """The sizes take turns; milliseconds of CPU at the median."""
+    sittings = {size: _sitting(size) for size in SIZES}
+    read: dict[int, list[float]] = {size: [] for size in SIZES}
+    both: dict[int, list[float]] = {size: [] for size in SIZES}
+    for _ in range(ROUNDS):
+        for line in LINES:
+            said = line.split()
+            for size, sitting in sittings.items():
+                began = time.process_time()
+                judge(sitting, said, True)
+                middle = time.process_time()
+                compose(sitting, said)
+                read[size].append(middle - began)
+                both[size].append(time.process_time() - began)
+    for name, times in (("reading", read), ("reading_and_writing", both)):
+        medians = {size: statistics.median(times[size]) * 1e3 for size in SIZES}
+        base = medians[SIZES[0]]
+        for size, value in medians.items():
+            yield Figure(f"{name}_{size}", value, "ms", f"{name}_{SIZES[0]}", value / base)

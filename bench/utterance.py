@@ -18,6 +18,7 @@ from nimble_lantern.web.app import create_app
 
 SIZES = (1_000, 10_000, 100_000)
 ROUNDS = 30
+WARMING = 2
 LINES = (
     "the boat came in before the wind turned full stop",
     "bold the last two words",
@@ -33,37 +34,46 @@ def _engine() -> object:
     raise AssertionError("no sound is heard in this benchmark")
 
 
-def _medians(words: int) -> tuple[float, float]:
-    """(CPU, wall) milliseconds an utterance at the median."""
-    cpu, wall = [], []
-    with tempfile.TemporaryDirectory() as folder:
-        engine = connect(Path(folder) / "bench.sqlite3")
-        journal = open_journal(engine)
+class _Open:
+    """A served desk with a document of some size, in a folder of its own."""
+
+    def __init__(self, words: int, folder: Path) -> None:
+        self.engine = connect(folder / f"{words}.sqlite3")
+        journal = open_journal(self.engine)
         journal.add("Bench", document(words))
-        desk = LiveDesk(journal)
-        app = create_app(desk, _engine)  # type: ignore[arg-type]
-        pages = app.extensions["pages"]
-        with app.test_request_context("/"):
-            name = pages.opened()
-            pages.whole(name, desk)
-            for n in range(ROUNDS):
-                for line in LINES:
-                    hearing = from_line(line)
-                    c, w = time.process_time(), time.perf_counter()
-                    desk.hear(hearing)
-                    pages.news(name, desk)
-                    if n >= 2:
-                        cpu.append(time.process_time() - c)
-                        wall.append(time.perf_counter() - w)
-        engine.dispose()
-    return statistics.median(cpu) * 1e3, statistics.median(wall) * 1e3
+        self.desk = LiveDesk(journal)
+        self.app = create_app(self.desk, _engine)  # type: ignore[arg-type]
+        self.pages = self.app.extensions["pages"]
+        self.cpu: list[float] = []
+        self.wall: list[float] = []
+        with self.app.test_request_context("/"):
+            self.name = self.pages.opened()
+            self.pages.whole(self.name, self.desk)
+
+    def hear(self, line: str, counts: bool) -> None:
+        hearing = from_line(line)
+        with self.app.test_request_context("/"):
+            cpu, wall = time.process_time(), time.perf_counter()
+            self.desk.hear(hearing)
+            self.pages.news(self.name, self.desk)
+            if counts:
+                self.cpu.append(time.process_time() - cpu)
+                self.wall.append(time.perf_counter() - wall)
 
 
 def run() -> Iterator[Figure]:
-    first: tuple[float, float] | None = None
-    for size in SIZES:
-        cpu, wall = _medians(size)
-        first = first or (cpu, wall)
-        base = f"utterance_{SIZES[0]}"
-        yield Figure(f"utterance_{size}_cpu", cpu, "ms", f"{base}_cpu", cpu / first[0])
-        yield Figure(f"utterance_{size}_wall", wall, "ms", f"{base}_wall", wall / first[1])
+    """The sizes take turns, so that a machine that slows down slows them all."""
+    with tempfile.TemporaryDirectory() as folder:
+        opened = {size: _Open(size, Path(folder)) for size in SIZES}
+        for n in range(ROUNDS):
+            for line in LINES:
+                for desk in opened.values():
+                    desk.hear(line, n >= WARMING)
+        for desk in opened.values():
+            desk.engine.dispose()
+        for kind in ("cpu", "wall"):
+            medians = {s: statistics.median(getattr(d, kind)) * 1e3 for s, d in opened.items()}
+            base = medians[SIZES[0]]
+            for size, value in medians.items():
+                against = f"utterance_{SIZES[0]}_{kind}"
+                yield Figure(f"utterance_{size}_{kind}", value, "ms", against, value / base)

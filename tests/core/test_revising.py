@@ -152,7 +152,9 @@ class NearAndFar(DeskCase):
         desk.hears("size off", "write in blue", "today", "colour off", "again")
         values = {(s.mark, s.value) for s in desk.document.blocks[0].spans}
         self.assertEqual(values, {("font", "Courier Prime"), ("size", "16"), ("colour", "blue")})
-        self.assertIn("size 500", self.desk("It.").hears("make everything five hundred points").summary)
+        self.assertIn(
+            "size 500", self.desk("It.").hears("make everything five hundred points").summary
+        )
 
     def test_lines_up_and_down_keep_the_column(self) -> None:
         words = "one two three four five six seven eight nine ten eleven twelve " * 6
