@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Protocol
 
@@ -47,8 +46,3 @@ class Scripted:
         from nimble_lantern.core.reading.hearing import from_line
 
         return from_line(sound.decode("utf-8"))
-
-
-def scene_words(texts: Sequence[str]) -> tuple[str, ...]:
-    """The texts in view, blank ones left out."""
-    return tuple(t for t in texts if t.strip())

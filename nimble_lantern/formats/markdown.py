@@ -23,7 +23,9 @@ _TAGS = {
 }
 _STYLES = {"colour": "color", "font": "font-family", "size": "font-size"}
 _ESCAPED = re.compile(r"([\\`*\[\]<]|(?<![^\W_])_|_(?![^\W_])|~~|&(?=#?\w+;))")
-_LINE_START = re.compile(r"^(\s*)(#{1,6}(?=\s)|[-+](?=\s)|>|\d{1,9}(?=[.)]\s)|(?:-{3,}|={3,})$)")
+_LINE_START = re.compile(
+    r"^(\s*)(#{1,6}(?=\s|$)|[-+](?=\s|$)|>|\d{1,9}(?=[.)](?:\s|$))|-{3,}$|=+$|-{2,}$)"
+)
 
 
 def to_markdown(document: Document) -> str:
@@ -57,7 +59,9 @@ def _block(block: Block, counters: dict[int, int]) -> str:
     text = _inline(block)
     match block.kind:
         case "heading":
-            return "#" * (block.level or 1) + " " + text.replace("\\\n", " ")
+            # Signs at a heading's end would close it.
+            text = re.sub(r"(^|\s)(#+)$", r"\1\\\2", text.replace("\\\n", " "))
+            return "#" * (block.level or 1) + " " + text
         case "item":
             return _item(block, text, counters)
         case "quotation":

@@ -20,11 +20,16 @@ def nested(block: Block) -> Iterator[tuple[str, Mark | str]]:
             yield "close", stack.pop()
         fresh = [m for m in active if m not in stack]
         fresh.sort(key=lambda m: (-active[m].end, m[0], m[1] or ""))
+        text = block.text[start:end]
+        if fresh and (space := text[: len(text) - len(text.lstrip(" "))]):
+            # Markdown's signs do not open in front of a space.
+            yield "text", space
+            text = text[len(space) :]
         for mark in fresh:
             ends[mark] = active[mark].end
             stack.append(mark)
             yield "open", mark
-        yield "text", block.text[start:end]
+        yield "text", text
     while stack:
         yield "close", stack.pop()
 

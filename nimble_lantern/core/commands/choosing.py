@@ -7,7 +7,6 @@ from dataclasses import replace
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
 from nimble_lantern.core.state import Done, Question, Sitting
-from nimble_lantern.core.targets.model import Places
 
 
 def answered(sitting: Sitting, question: Question, picked: tuple[int, ...]) -> Done | Refusal:
@@ -86,8 +85,3 @@ def cancel(sitting: Sitting) -> Done:
 
 
 ONLY_WHILE_CHOOSING = frozenset({"choosing.choose", "choosing.choose_last", "choosing.choose_all"})
-
-
-def places_of(args: dict[str, object]) -> list[tuple[str, Places]]:
-    """The slots of a command that hold places."""
-    return [(name, value) for name, value in args.items() if isinstance(value, Places)]

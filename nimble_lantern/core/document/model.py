@@ -121,7 +121,7 @@ class Block:
         for line in self.text.split("\n"):
             start = 0
             for match in _STOP.finditer(line):
-                if line[match.start()] == "." and not self._ends_sentence(line, match):
+                if not self._ends_sentence(line, match):
                     continue
                 found.append((base + start, base + match.end()))
                 start = match.end()
@@ -134,6 +134,9 @@ class Block:
         rest = line[match.end() :].lstrip().lstrip("“‘\"'([")
         if not rest:
             return True
+        if line[match.start()] != ".":
+            # "Is it late?’ he asked" goes on; "Is it late? no" does not.
+            return match.end() - match.start() < 2 or not rest[0].islower()
         if rest[0].islower():
             return False
         return not _ABBREVIATION.search(line[: match.start() + 1])

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from typing import Any
 
 from nimble_lantern.core.grammar.automaton import Terminal, Words
 from nimble_lantern.core.writing.cardinals import cardinal, ordinal
@@ -49,4 +48,3 @@ TERMINALS: dict[str, Terminal] = {
     "words": free,
     "text": text,
 }
-Value = Any

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterator, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Any, get_args
 
@@ -254,11 +254,6 @@ def stretches(phrases: Sequence[Sequence[str]]) -> list[tuple[str, ...]]:
                 start = i
         found.append(tuple(phrase[start:]))
     return [f for f in found if f]
-
-
-def commands_first(count: int, start: int) -> Iterator[int]:
-    """Where a command that begins at stretch `start` may end, the longest first."""
-    return iter(range(count, start, -1))
 
 
 def may_follow(text: Sequence[str]) -> bool:

@@ -113,16 +113,39 @@ def ordinal(words: Sequence[str], i: int) -> Found:
         head, _, tail = word.partition("-")
         if head in TENS and ORDINAL_UNITS.get(tail, 99) < 10:
             return TENS[head] + ORDINAL_UNITS[tail], i + 1
-    found = cardinal(words, i)
-    if found and found[1] < len(words) and 100 <= found[0] < 10**6:
-        value, j = found
-        skip = j + 1 if words[j] == "and" else j
-        tail_found = ordinal(words, skip)
-        if tail_found and tail_found[0] < 100 and value % 100 == 0:
-            return value + tail_found[0], tail_found[1]
+    return _large_ordinal(words, i)
+
+
+def _large_ordinal(words: Sequence[str], i: int) -> Found:
+    """Hundreds and more: "two hundred and twenty first", "one thousandth"."""
+    if word_value(words[i]) is None:
+        return None
+    for j in range(i + 1, min(len(words), i + _LONGEST_CARDINAL)):
+        if words[j].endswith("th") and words[j][:-2] in (*SCALES, "hundred"):
+            found = cardinal([*words[i:j], words[j][:-2]], 0)
+            return (found[0], j + 1) if found and found[1] == j + 1 - i else None
+        if words[j] not in ORDINAL_UNITS and words[j] not in ORDINAL_TENS:
+            if word_value(words[j]) is None and words[j] != "and":
+                return None
+            continue
+        k = j - 1 if words[j - 1] in TENS and words[j] in ORDINAL_UNITS else j
+        tail = ordinal(words[: j + 1], k)
+        head_end = k - 1 if words[k - 1] == "and" else k
+        head = cardinal(list(words[i:head_end]), 0)
+        if tail and head and head[1] == head_end - i and head[0] % 100 == 0 and head[0]:
+            return head[0] + tail[0], tail[1]
+        return None
     return None
 
 
+def word_value(word: str) -> int | None:
+    """The value of one number word; None for any other word."""
+    if word in ("a", "hundred"):
+        return 1 if word == "a" else 100
+    return UNITS.get(word, TENS.get(word, SCALES.get(word)))
+
+
+_LONGEST_CARDINAL = 16
 _SMALL = {v: w for w, v in UNITS.items()} | {v: w for w, v in TENS.items()}
 _SMALL_ORDINAL = (
     {0: "zeroth"}
