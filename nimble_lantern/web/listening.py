@@ -72,6 +72,11 @@ class Listener:
                     self._heard(cut)
             return self._expected
 
+    def warm(self) -> None:
+        """Start the engine before anybody speaks."""
+        with self._lock:
+            self._ready()
+
     def close(self) -> None:
         with self._lock:
             if self._engine is not None:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import socket
+import threading
 from pathlib import Path
 
 import click
@@ -52,6 +53,7 @@ def run(host: str, port: int, demo: bool, data: Path | None = None) -> None:
             f"Nothing can be served on {host}:{port}: {error.strerror}; choose another --port."
         ) from error
     click.echo(f"Nimble Lantern is at http://{host}:{port}/")
+    threading.Thread(target=app.extensions["listener"].warm, daemon=True).start()
     try:
         server.run()
     except KeyboardInterrupt:

@@ -1,0 +1,97 @@
+"""The page in a browser: the prompter, the views, the window of lines, and no hand on the mouse."""
+
+from __future__ import annotations
+
+from selenium.webdriver.common.by import By
+
+from tests.browser.cases import SOUND_SECONDS, BrowserCase
+from tests.browser.chromium import wait_until
+from tests.speaking import speak
+
+
+class Desk(BrowserCase):
+    def test_the_prompter_writes_and_revises_a_document(self) -> None:
+        driver = self.browser()
+        self.waits(driver, ".line .ink", "Ida Marlowe")
+        driver.find_element(By.CSS_SELECTOR, "#prompter button").click()
+        self.waits(driver, "#prompter button", "Stop the prompter")
+        self.waits(driver, "#heard", "hearing")
+        self.waits(driver, "#prompter button", "Start the prompter", 90)
+        self.assertEqual(self.text(driver, ".mark-bold .mark-bold"), "")
+        self.assertIn("sea is calm", self.text(driver, ".line .ink").replace("\n", " "))
+        summaries = [e.summary for e in self.kept().trail]
+        self.assertIn("“two of our keepers” is now “two keepers”", summaries)
+
+    def test_the_prompter_is_stopped_by_its_button(self) -> None:
+        driver = self.browser()
+        driver.find_element(By.CSS_SELECTOR, "#prompter button").click()
+        self.waits(driver, "#prompter button", "Stop the prompter")
+        driver.find_element(By.CSS_SELECTOR, "#prompter button").click()
+        self.waits(driver, "#prompter button", "Start the prompter")
+
+    def test_every_view_is_reached_and_left_by_voice(self) -> None:
+        driver = self.browser()
+        for said, words in (
+            ("show the shelf", "The shelf"),
+            ("show the settings", "The settings"),
+            ("what can i say", "What can be said"),
+        ):
+            self.server.says(said)
+            self.waits(driver, "#stage", words)
+            self.server.says("back to the desk")
+            self.waits(driver, "#stage", "Ida Marlowe")
+
+    def test_what_is_on_is_in_view_and_a_setting_shows_at_once(self) -> None:
+        driver = self.browser()
+        self.server.says("bold on")
+        self.waits(driver, "#manner", "bold on")
+        self.server.says("show the settings")
+        self.server.says("american conventions")
+        self.waits(driver, "#stage", "American")
+
+    def test_the_page_keeps_a_window_of_lines(self) -> None:
+        driver = self.browser()
+        for n in range(30):
+            self.server.says(f"new paragraph ... boat {n} came in at noon and left again full stop")
+        self.waits(driver, ".line .ink", "Boat 29")
+        self.assertLess(self.count(driver, ".row-line"), 25)
+        self.server.says("scroll up three pages")
+        wait_until(lambda: "Boat 29" not in self.text(driver, ".line .ink"), what="scrolling")
+        self.server.says("it rained full stop")
+        self.waits(driver, ".line .ink", "It rained.")
+
+    def test_two_pages_show_the_same_desk(self) -> None:
+        first, second = self.browser(), self.browser()
+        self.server.says("the tide turned full stop")
+        for driver in (first, second):
+            self.waits(driver, ".line .ink", "the tide turned")
+
+    def test_zooming_makes_other_lines_of_the_same_text(self) -> None:
+        driver = self.browser()
+        before = int(driver.find_element(By.CSS_SELECTOR, "#stage").get_attribute("data-lines"))
+        self.server.says("zoom in")
+        wait_until(
+            lambda: (
+                int(driver.find_element(By.CSS_SELECTOR, "#stage").get_attribute("data-lines"))
+                > before
+            ),
+            what="more lines",
+        )
+
+
+class HandsFree(BrowserCase):
+    demo = False
+
+    def test_rest_and_wake_by_voice_alone(self) -> None:
+        lines = ["please come to the meeting", "stop listening", "nobody came to the meeting",
+                 "start listening", "we would like to meet you on the island"]  # fmt: skip
+        wav = speak(self.folder / "rest.wav", lines, "awb", pause=1.6)
+        driver = self.browser(wav)
+        self.waits(driver, ".line .ink", "island", SOUND_SECONDS)
+        page = self.text(driver, ".line .ink")
+        self.assertIn("Please come to the meeting", page)
+        self.assertNotIn("obody", page)
+        self.assertEqual(self.text(driver, ".lamp-state"), "listening")
+        commands = [e.command for e in self.kept().trail]
+        self.assertIn("listening.stop_listening", commands)
+        self.assertIn("listening.start_listening", commands)
