@@ -1,15 +1,21 @@
-"""The corpora come out as the issue of them, docs/corpora.md, says."""
+"""The corpora come out as docs/corpora.md says."""
 
 from __future__ import annotations
 
 import unittest
 
 from nimble_lantern.core.commands import CATALOGUE
+from nimble_lantern.core.reading.hearing import from_line
+from nimble_lantern.core.sitting import Heard, advance
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.demo import sample_documents
 from tests.corpus import report
 from tests.corpus.corpora import (
     mark_scores,
+    punctuated_cases,
     read_case,
     reading_cases,
+    sample_sentences,
     write_case,
     written_cases,
 )
@@ -34,6 +40,21 @@ class Corpora(unittest.TestCase):
             if case.read_as == "text" and entry.command:
                 self.assertFalse(CATALOGUE.commands[entry.command].destructive, case.said)
         self.assertLessEqual(len(wrong), len(cases) * 0.03, wrong)
+
+    def test_sentences_stay_sentences_on_every_sample_document(self) -> None:
+        said = sample_sentences() + [c.said for c in reading_cases() if c.read_as == "text"]
+        said += [line for case in punctuated_cases() for line in case.said]
+        wrong = []
+        for title, document in sample_documents():
+            sitting = Sitting(document=document, caret=document.end, wrote=document.end)
+            for line in said:
+                entry = advance(sitting, Heard(from_line(line))).entry
+                assert entry is not None
+                if entry.read_as != "text":
+                    wrong.append((title, line, entry.command))
+        self.assertLessEqual(len(wrong), len(said) * 6 * 0.003, wrong)
+        for _, line, name in wrong:
+            self.assertFalse(name and CATALOGUE.commands[name].destructive, line)
 
     def test_automatic_punctuation_on_what_was_held_back(self) -> None:
         scores = mark_scores("held back")

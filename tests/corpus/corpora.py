@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterator
 from dataclasses import dataclass
 from pathlib import Path
@@ -11,9 +12,11 @@ from nimble_lantern.core.document.model import Block, Document
 from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.core.sitting import Heard, Outcome, advance, configured
 from nimble_lantern.core.state import Settings, Sitting
+from nimble_lantern.core.targets.words import normal
 from nimble_lantern.demo import sample_documents
 
 FOLDER = Path(__file__).parent
+_SPOKEN = re.compile(r"[^\W_]+(?:['’][^\W_]+)*")
 
 
 @dataclass(frozen=True, slots=True)
@@ -115,6 +118,17 @@ def _marks(text: str) -> list[str]:
     """The mark behind each word."""
     words = text.replace("¶", " ").split()
     return [w[-1] if w[-1] in ".,?!" else "" for w in words]
+
+
+def sample_sentences() -> list[str]:
+    """Every sentence of the sample documents as it would be spoken."""
+    found = []
+    for _, document in sample_documents():
+        for block in document.blocks:
+            for start, end in block.sentences:
+                spoken = normal(_SPOKEN.findall(block.text[start:end].lower()))
+                found.append(" ".join(spoken))
+    return [sentence for sentence in found if sentence]
 
 
 @dataclass(frozen=True, slots=True)

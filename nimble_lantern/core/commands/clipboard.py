@@ -16,6 +16,19 @@ from nimble_lantern.core.targets.model import Places, Unit
 _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
 
 
+CATALOGUE.table("atedge", {"(first | at the front)": "start", "last": "end"})
+
+
+def _whole_sentence(sitting: Sitting, r: Range) -> Range:
+    """All the words of a sentence stand for the sentence, its stop included."""
+    block = sitting.document.blocks[r.start.block]
+    after = block.text[r.end.offset : r.end.offset + 1]
+    closed = Position(r.end.block, r.end.offset + 1)
+    if after in (".", "?", "!") and (r.start.offset, closed.offset) in block.sentences:
+        return Range(r.start, closed)
+    return r
+
+
 def _taken(sitting: Sitting, target: Places) -> Sitting:
     pieces = sitting.document.pieces(target.first)
     return replace(sitting, clipboard=pieces, clipped_blocks=target.unit in _WHOLE)
@@ -64,6 +77,7 @@ def paste(sitting: Sitting, target: Places | None = None, side: str = "after") -
 @command(
     "move {target} {side:beside} {place:target}",
     "move {target} to the {edge:docedge}",
+    "(put | move) {target} {edge:atedge}",
     "(put | shift | bring | place) {target} {side:beside} {place:target}",
     example="move the last sentence before the first sentence",
     group="revising",
@@ -76,7 +90,7 @@ def move(
     edge: str = "end",
 ) -> Done | Refusal:
     """Move a target before or after another."""
-    source = target.first
+    source = _whole_sentence(sitting, target.first)
     goal = sitting.document.whole if place is None else place.first
     at = goal.start if (side if place else edge) in ("before", "start") else goal.end
     if source.start < at < source.end:
@@ -88,6 +102,7 @@ def move(
 @command(
     "copy {target} {side:beside} {place:target}",
     "copy {target} to the {edge:docedge}",
+    "put a copy of {target} at the {edge:docedge}",
     "put a copy of {target} {side:beside} {place:target}",
     example="copy the last sentence after the first sentence",
     group="revising",

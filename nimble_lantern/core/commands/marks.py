@@ -86,7 +86,7 @@ def _register(name: str, verb: str, adjective: str) -> None:
         (on, name, (
             f"{verb} {{target}}",
             f"(make | set | turn | change) {{target}} [into | to] {adjective}",
-            f"(put | set | write) {{target}} in {adjective}",
+            f"(put | set | write) {{target}} (in | into) {adjective}",
             f"i want {{target}} (in {adjective} | {adjective}) [type]",
             f"{adjective} (for | on) {{target}}",
             *(["strike {target} (through | out)"] if name == "strike" else []),

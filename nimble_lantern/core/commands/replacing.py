@@ -25,6 +25,7 @@ _FEW = 20
     "turn {target} into {text}",
     "make {target} (read | say) {text}",
     "make {target} into {text}",
+    "make it {text:words} instead of {target}",
     "correct {target} to {text}",
     "put {text:words} where {target} is",
     "(replace | change) {target} (with | by | to | into) the (word | words) {text}",

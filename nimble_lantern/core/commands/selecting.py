@@ -78,7 +78,7 @@ def extend(sitting: Sitting, target: Places) -> Done | Refusal:
     return Done(after, f"the selection is {words} now")
 
 
-@command("(find | look for | show me) {target}", "where (is | are) {target}",
+@command("(find | look for) {target}",
          example="find the harbour board", group="moving")  # fmt: skip
 def find(sitting: Sitting, target: Places) -> Done:
     """Look at a target; the writing place stays where it is."""

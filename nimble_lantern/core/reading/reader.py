@@ -225,7 +225,10 @@ def _slip(missed: list[Verdict], words: Sequence[str]) -> Verdict:
     if len(words) > _MOST_WORDS_OF_A_SLIP or words[1:2] and words[1] in _PREPOSITIONS:
         return TEXT
     close = [
-        v for v in missed if isinstance(v.refusal, Missing) and v.refusal.near and _names_words(v)
+        v
+        for v in missed
+        if isinstance(v.refusal, Missing) and v.refusal.near and _names_words(v)
+        if v.parse is not None and v.parse.command.name not in _WHOLE_BLOCKS
     ]
     if not close:
         return TEXT

@@ -67,6 +67,11 @@ def _counted(units: Unit, number: int) -> tuple[int, Unit]:
     return number, units
 
 
+@rule("part", "the {units}", heard=False)
+def _the_units(units: Unit) -> Units:
+    return Units(units, Order.EVERY)
+
+
 @rule("part", "the {counted}", heard=False)
 def _the_counted(counted: tuple[int, Unit]) -> Units | None:
     count, unit = counted
@@ -168,6 +173,7 @@ def _every(unit: Unit) -> Units:
     return Units(unit, Order.EVERY)
 
 
+@rule("target", "(all | everything | every word) (of | in) {part}", heard=False)
 @rule("target", "{part}", "{part:nested}", "{part:everything}", "{part:reach}")
 def _target(part: Target) -> Target:
     return part
@@ -309,6 +315,7 @@ def _through(a: Any, b: Any) -> Through:
     return Through(first, last)
 
 
+@rule("target", "{a:words} through {b:words}", heard=False)
 @rule("target", "{a:words} to {b:words}")
 def _through_words(a: tuple[str, ...], b: tuple[str, ...]) -> Through:
     return Through(Words(a), Words(b), close=True)
