@@ -151,7 +151,39 @@ def _spoken_command(sitting: Sitting, hearing: Hearing) -> tuple[str, ...] | Non
     words = tuple(w.text for w in hearing.command.words)
     if sitting.lamp != "lit":
         return words
-    return words if reader.judge(sitting, words, whole=True).kind == "command" else None
+    verdict = reader.judge(sitting, words, whole=True)
+    if verdict.kind != "command":
+        return None
+    best = hearing.hypotheses[0] if hearing.hypotheses else None
+    if best is not None and len(best.words) <= len(words):
+        # What the language model heard is a command as it stands: then it is not bettered.
+        dictated = tuple(w.text for w in best.words)
+        if reader.judge(sitting, dictated, whole=True).kind == "command":
+            return None
+    return _dictated_into(hearing, verdict, words)
+
+
+def _dictated_into(
+    hearing: Hearing, verdict: reader.Verdict, words: tuple[str, ...]
+) -> tuple[str, ...]:
+    """Words to be written, in a spoken command, as the dictation of the same sound has them.
+
+    The grammar knows few words besides those in view; it knows when they were spoken.
+    """
+    text = tuple((verdict.parse.args if verdict.parse else {}).get("text") or ())
+    if not text or hearing.command is None or not hearing.hypotheses:
+        return words
+    at = next((i for i in range(len(words)) if words[i : i + len(text)] == text), None)
+    if at is None:
+        return words
+    heard = hearing.command.words
+    start, end = heard[at].start, heard[at + len(text) - 1].end
+    dictated = [
+        w.text
+        for w in hearing.hypotheses[0].words
+        if start <= (w.start + w.end) / 2 <= end and w.end > w.start
+    ]
+    return (*words[:at], *dictated, *words[at + len(text) :]) if dictated else words
 
 
 def _entry(after: Sitting, turn: _Turn, heard: str) -> Entry:

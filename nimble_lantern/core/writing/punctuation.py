@@ -84,7 +84,7 @@ _PHRASES = (
     ("at", "first"), ("in", "my", "opinion"), ("after", "all"), ("in", "the", "meantime"),
     ("to", "be", "honest"), ("in", "other", "words"),
 )  # fmt: skip
-_GREETING = frozenset("dear hello hi".split())
+_GREETING = frozenset(("dear",))
 _CLOSINGS = (
     ("yours", "faithfully"), ("yours", "sincerely"), ("yours", "truly"), ("yours", "ever"),
     ("kind", "regards"), ("best", "wishes"), ("with", "best", "wishes"), ("best", "regards"),
