@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import secrets
 import threading
+import time
 from collections.abc import Callable
 
 from nimble_lantern.core.reading.hearing import Hearing
@@ -12,6 +13,8 @@ from nimble_lantern.engines.builtin.cutter import Cut, Cutter
 from nimble_lantern.engines.builtin.files import scene_of
 from nimble_lantern.shell import LiveDesk
 
+SILENT_SECONDS = 3.0
+"""A page that has sent nothing for so long listens no more: another may take its place."""
 LISTENS = "…"
 """Shown from the first sound of speech until there are words."""
 
@@ -40,11 +43,13 @@ class Listener:
         self._lock = threading.Lock()
         self._stream = ""
         self._expected = 0
+        self._last = 0.0  # when its last chunk came
         self._cutter = Cutter()
 
     @property
     def is_open(self) -> bool:
-        return bool(self._stream)
+        """Whether some page's sound still comes in."""
+        return bool(self._stream) and time.monotonic() - self._last < SILENT_SECONDS
 
     def open(self) -> str:
         """A new stream's name; the one before is no longer listened to."""
@@ -53,6 +58,7 @@ class Listener:
             if self._cutter.speaking:
                 self._take(engine.end())
             self._stream, self._expected = secrets.token_hex(8), 0
+            self._last = time.monotonic()
             self._cutter = Cutter()
             return self._stream
 
@@ -64,6 +70,7 @@ class Listener:
         with self._lock:
             if stream != self._stream:
                 raise UnknownStream
+            self._last = time.monotonic()
             if number > self._expected:
                 raise Gap(self._expected)
             if number == self._expected:

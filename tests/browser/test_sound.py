@@ -56,6 +56,26 @@ class Spoken(BrowserCase):
         self.assertEqual(len(heard), 2, heard)
 
 
+class TwoPages(BrowserCase):
+    demo = False
+
+    def test_the_first_page_listens_again_when_the_second_is_closed(self) -> None:
+        wav = speak(self.folder / "quiet.wav", [], pause=60)
+        driver = self.browser(wav)
+        wait_until(lambda: self.text(driver, ".lamp-link").strip() == "", SOUND_SECONDS, "a link")
+        first = driver.current_window_handle
+        driver.switch_to.new_window("window")
+        driver.get(self.server.address)
+        second = driver.current_window_handle
+        driver.switch_to.window(first)
+        self.waits(driver, ".lamp-link", "another page listens", SOUND_SECONDS)
+        driver.switch_to.window(second)
+        driver.close()
+        driver.switch_to.window(first)
+        wait_until(lambda: self.text(driver, ".lamp-link").strip() == "", SOUND_SECONDS, "a link")
+        self.assertEqual(self.text(driver, ".lamp-state"), "listening")
+
+
 class Deaf(BrowserCase):
     def test_without_a_microphone_one_line_says_what_to_do(self) -> None:
         driver = self.browser()

@@ -110,7 +110,8 @@ async function send() {
       const answer = await fetch(`/streams/${stream}/${next}?${query}`, { method: "POST", body: queue[0] });
       if (answer.status === 410) {
         if (link === "lost") { stream = ""; continue; }   // the server was started anew
-        if (await gone()) return;
+        await elsewhere();
+        link = "ok";
         continue;
       }
       if (answer.status === 409) {
@@ -132,12 +133,16 @@ async function send() {
   sending = false;
 }
 
-// 410: either another page listens now, or the server is a new one that knows no streams.
-async function gone() {
-  const answer = await fetch("/streams");
-  const { open: other } = await answer.json();
-  if (!other) { stream = ""; return false; }
-  stopped = true;
-  postMessage({ link: "elsewhere" });
-  return true;
+// 410: another page listens now, or the server is a new one that knows no streams.  While another
+// page listens this one waits; when that one is closed, this one listens again by itself.
+async function elsewhere() {
+  for (;;) {
+    const answer = await fetch("/streams");
+    const { open: other } = await answer.json();
+    if (!other || stopped) break;
+    postMessage({ link: "elsewhere" });
+    await pause(RETRY_MS);
+    queue.splice(0, queue.length - 1);   // it was heard there
+  }
+  stream = "";
 }

@@ -10,6 +10,7 @@ const ADVICE = {
   NotFoundError: "No microphone was found: plug one in; listening begins by itself.",
   NotReadableError: "The microphone is in use elsewhere: close what uses it; listening begins by itself.",
   pending: "The browser asks whether this page may hear you: someone must say yes once, and for good.",
+  elsewhere: "The page that was opened last is listening; when it is closed, this one listens again by itself.",
   insecure: "The browser gives a microphone only to this machine's own address: open the page at 127.0.0.1.",
 };
 
@@ -113,10 +114,7 @@ document.addEventListener("alpine:init", () => {
       if (message.level !== undefined) this.level = message.level.toFixed(2);
       if (message.link) this.link = message.link;
       if (message.html) show(message.html);
-      if (message.link === "elsewhere") {
-        this.worker = null;
-        this.advice = "Listening went to the page that was opened last; load this page to bring it back.";
-      }
+      if (message.link) this.advice = message.link === "elsewhere" ? ADVICE.elsewhere : "";
     },
   }));
 });
