@@ -4,9 +4,8 @@ from __future__ import annotations
 
 from selenium.webdriver.common.by import By
 
-from tests.browser.cases import SOUND_SECONDS, BrowserCase
+from tests.browser.cases import BrowserCase
 from tests.browser.chromium import wait_until
-from tests.speaking import speak
 
 
 class Desk(BrowserCase):
@@ -77,21 +76,3 @@ class Desk(BrowserCase):
             ),
             what="more lines",
         )
-
-
-class HandsFree(BrowserCase):
-    demo = False
-
-    def test_rest_and_wake_by_voice_alone(self) -> None:
-        lines = ["please come to the meeting", "stop listening", "nobody came to the meeting",
-                 "start listening", "we would like to meet you on the island"]  # fmt: skip
-        wav = speak(self.folder / "rest.wav", lines, "awb", pause=1.6)
-        driver = self.browser(wav)
-        self.waits(driver, ".line .ink", "island", SOUND_SECONDS)
-        page = self.text(driver, ".line .ink")
-        self.assertIn("Please come to the meeting", page)
-        self.assertNotIn("obody", page)
-        self.assertEqual(self.text(driver, ".lamp-state"), "listening")
-        commands = [e.command for e in self.kept().trail]
-        self.assertIn("listening.stop_listening", commands)
-        self.assertIn("listening.start_listening", commands)
