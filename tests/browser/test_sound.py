@@ -61,13 +61,13 @@ class Spoken(BrowserCase):
         lines = ["please come to the meeting", "we would like to meet you on the island"]
         wav = speak(self.folder / "two.wav", lines, "awb", pause=2.5)
         driver = self.browser(wav)
-        self.waits(driver, ".trail-summary", "meeting", SOUND_SECONDS)
+        wait_until(lambda: self.count(driver, ".trail-no") == 1, SOUND_SECONDS, "the first")
         self.server.kill()
         self.waits(driver, ".lamp-link", "connection lost", SOUND_SECONDS)
         wait_until(lambda: driver.execute_script("return true"), 1)
         driver.execute_script("return new Promise(done => setTimeout(done, 6000))")
         self.server = Server(self.folder / "data", port=self.server.port)
-        self.waits(driver, ".trail-summary", "island", SOUND_SECONDS)
+        wait_until(lambda: self.count(driver, ".trail-no") == 2, SOUND_SECONDS, "the second")
         wait_until(lambda: self.text(driver, ".lamp-link").strip() == "", SOUND_SECONDS, "the link")
         heard = [e.heard for e in self.kept().trail]
         self.assertEqual(len(heard), 2, heard)
