@@ -15,6 +15,7 @@ from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.core.sitting import Heard, advance
 from nimble_lantern.core.state import Sitting
+from nimble_lantern.engines import LiveEngine
 from nimble_lantern.shell import LiveDesk
 from nimble_lantern.store.database import connect
 from nimble_lantern.store.journal import open_journal
@@ -106,12 +107,12 @@ def _held() -> float:
         for n in range(UTTERANCES):
             desk.hear(from_line(lines[n % len(lines)]))
         desk = LiveDesk(open_journal(connect(path)))
-        app = create_app(desk, _no_engine)  # type: ignore[arg-type]
+        app = create_app(desk, _no_engine)
         with app.test_request_context("/"):
             app.extensions["pages"].whole(app.extensions["pages"].opened(), desk)
         desk.hear(from_line("select the harbour"))
     return resource.getrusage(resource.RUSAGE_SELF).ru_maxrss / 1024
 
 
-def _no_engine() -> object:
+def _no_engine() -> LiveEngine:
     raise AssertionError("no sound is heard in this benchmark")

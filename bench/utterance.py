@@ -11,6 +11,7 @@ from pathlib import Path
 from bench._world import document
 from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.reading.hearing import from_line
+from nimble_lantern.engines import LiveEngine
 from nimble_lantern.shell import LiveDesk
 from nimble_lantern.store.database import connect
 from nimble_lantern.store.journal import open_journal
@@ -30,7 +31,7 @@ LINES = (
 )
 
 
-def _engine() -> object:
+def _engine() -> LiveEngine:
     raise AssertionError("no sound is heard in this benchmark")
 
 
@@ -42,7 +43,7 @@ class _Open:
         journal = open_journal(self.engine)
         journal.add("Bench", document(words))
         self.desk = LiveDesk(journal)
-        self.app = create_app(self.desk, _engine)  # type: ignore[arg-type]
+        self.app = create_app(self.desk, _engine)
         self.pages = self.app.extensions["pages"]
         self.cpu: list[float] = []
         self.wall: list[float] = []

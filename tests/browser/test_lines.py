@@ -7,6 +7,8 @@ import time
 import unittest
 from pathlib import Path
 
+from selenium.webdriver import Chrome
+
 from bench._world import document as prose
 from nimble_lantern.core.document.layout import Layout, LineIndex, PageStyle
 from nimble_lantern.core.document.metrics import FAMILIES
@@ -76,12 +78,12 @@ class Lines(unittest.TestCase):
                     driver.get(server.address)
                     self._check(server, driver, layout, family)
 
-    def _check(self, server: Server, driver: object, layout: Layout, family: str) -> None:
+    def _check(self, server: Server, driver: Chrome, layout: Layout, family: str) -> None:
         expected = {n: line for n, _, line in layout.rows(1, layout.count)}
         seen: set[int] = set()
         for _ in range(60):
             time.sleep(0.6)
-            for row in driver.execute_script(MEASURE):  # type: ignore[attr-defined]
+            for row in driver.execute_script(MEASURE):
                 line = expected[row["number"]]
                 what = f"{family}, line {row['number']}: {row['text']!r}"
                 self.assertAlmostEqual(row["width"], line.width, delta=1.0, msg=what)
