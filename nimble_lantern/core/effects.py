@@ -37,9 +37,10 @@ class ShowDesk:
 
 @dataclass(frozen=True, slots=True)
 class Prompt:
-    """Let the prompter speak the script called `name`; None stops it."""
+    """Let the prompter speak the script called `name`, perhaps misheard; None stops it."""
 
     name: str | None
+    mistakes: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -64,5 +65,10 @@ class Scroll:
     screens: int
 
 
+@dataclass(frozen=True, slots=True)
+class CheckMicrophone:
+    """Tell how the microphone sounds."""
+
+
 Shown = ShowShelf | ShowSettings | ShowCommands | ShowDesk | Scroll
-Effect = NewDocument | OpenDocument | NameDocument | Shown | Prompt | SaveSetting
+Effect = NewDocument | OpenDocument | NameDocument | Shown | Prompt | SaveSetting | CheckMicrophone

@@ -21,6 +21,7 @@ from nimble_lantern.core.effects import Effect
 from nimble_lantern.core.errors import Refusal, WrongUse
 from nimble_lantern.core.grammar.catalogue import Command
 from nimble_lantern.core.reading import reader
+from nimble_lantern.core.reading.decision import decide
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.state import (
     SETTING_CHOICES,
@@ -37,8 +38,6 @@ from nimble_lantern.core.targets.resolve import Missing, resolve
 MOST_OPTIONS = 30
 MOST_REMEMBERED = 200
 """Readings turned over that are remembered for the same words."""
-LEAST_MARGIN = 0.3
-"""Acoustic log score a frame by which a command must beat dictation (docs/architecture.md)."""
 _WRITES = frozenset({"writing.literal"})
 
 
@@ -119,22 +118,23 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
     number = before.number + 1
     start = replace(before, number=number, pending=Edit(), pending_inverse=Edit())
     turn = _Turn(start, before.caret, hearing.pause)
-    phrases = hearing.hypotheses[0].phrases() if hearing.hypotheses else ()
-    heard = hearing.text
-    if command := _spoken_command(start, hearing):
-        phrases, heard = (command,), " ".join(command)
+    decision = decide(start, hearing)
+    phrases = decision.phrases
     words = tuple(w for p in phrases for w in p)
     if before.lamp != "lit":
         _rest(turn, words)
     elif not words:
         turn.kinds.append("ignored")
         turn.summaries.append("nothing was heard")
+    elif decision.doubt:
+        turn.kinds.append("unclear")
+        turn.summaries.append(f"not written: {decision.doubt}; “take it anyway” writes it")
     elif before.attention == "text":
         _text_only(turn, words)
     else:
         _read(turn, phrases)
     after = _committed(turn)
-    entry = _entry(after, turn, heard)
+    entry = _entry(after, turn, decision.heard)
     final = replace(
         after,
         trail=(*after.trail, entry),
@@ -142,48 +142,6 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         phrases=tuple(tuple(p) for p in phrases),
     )
     return Outcome(final, tuple(turn.versions), tuple(turn.effects), entry)
-
-
-def _spoken_command(sitting: Sitting, hearing: Hearing) -> tuple[str, ...] | None:
-    """What the command grammar heard, if its score, the page and the matcher all agree."""
-    if hearing.command is None or hearing.margin is None or hearing.margin < LEAST_MARGIN:
-        return None
-    words = tuple(w.text for w in hearing.command.words)
-    if sitting.lamp != "lit":
-        return words
-    verdict = reader.judge(sitting, words, whole=True)
-    if verdict.kind != "command":
-        return None
-    best = hearing.hypotheses[0] if hearing.hypotheses else None
-    if best is not None and len(best.words) <= len(words):
-        # What the language model heard is a command as it stands: then it is not bettered.
-        dictated = tuple(w.text for w in best.words)
-        if reader.judge(sitting, dictated, whole=True).kind == "command":
-            return None
-    return _dictated_into(hearing, verdict, words)
-
-
-def _dictated_into(
-    hearing: Hearing, verdict: reader.Verdict, words: tuple[str, ...]
-) -> tuple[str, ...]:
-    """Words to be written, in a spoken command, as the dictation of the same sound has them.
-
-    The grammar knows few words besides those in view; it knows when they were spoken.
-    """
-    text = tuple((verdict.parse.args if verdict.parse else {}).get("text") or ())
-    if not text or hearing.command is None or not hearing.hypotheses:
-        return words
-    at = next((i for i in range(len(words)) if words[i : i + len(text)] == text), None)
-    if at is None:
-        return words
-    heard = hearing.command.words
-    start, end = heard[at].start, heard[at + len(text) - 1].end
-    dictated = [
-        w.text
-        for w in hearing.hypotheses[0].words
-        if start <= (w.start + w.end) / 2 <= end and w.end > w.start
-    ]
-    return (*words[:at], *dictated, *words[at + len(text) :]) if dictated else words
 
 
 def _entry(after: Sitting, turn: _Turn, heard: str) -> Entry:
@@ -392,15 +350,22 @@ def _turn_over(turn: _Turn, how: str) -> None:
     words = tuple(w for phrase in now.phrases for w in phrase)
     said = (" ".join(words), how)
     kept = tuple(pair for pair in now.overturned if pair[0] != said[0])[-MOST_REMEMBERED:]
+    if how != "anyway":
+        kept = (*kept, said)
     turn.sitting = replace(
         before,
         history=walk.history,
         number=now.number,
         trail=now.trail,
         lamp=now.lamp,
-        overturned=(*kept, said),
+        overturned=kept,
     )
     turn.caret = before.caret
+    if how == "anyway":
+        turn.kinds.pop()
+        turn.commands.pop()
+        _read(turn, now.phrases)
+        return
     if how == "text":
         quiet = replace(turn.sitting, question=None)
         wrote = compose(quiet, words, pauses(now.phrases), turn.pause)

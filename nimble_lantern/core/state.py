@@ -25,6 +25,8 @@ SETTING_CHOICES = {
     "numbers": ("editor", "digits", "words"),
     "masking": ("on", "off"),
     "text_size": ("16", "18", "20", "24", "28", "32"),
+    "patience": ("short", "normal", "long"),
+    "engine": ("builtin", "browser", "model"),
 }
 
 
@@ -37,6 +39,8 @@ class Settings:
     numbers: str = "editor"
     masking: bool = False
     text_size: str = "20"  # of the text on the page, in CSS pixels
+    patience: str = "normal"  # how long a silence ends an utterance
+    engine: str = "builtin"  # what hears dictation: ours, the browser's, a larger model
 
 
 @dataclass(frozen=True, slots=True)

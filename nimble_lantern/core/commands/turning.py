@@ -33,6 +33,21 @@ def was_text(sitting: Sitting) -> TurnOver | Refusal:
 
 
 @command(
+    "take (it | that | this) anyway",
+    "(write | do) (it | that | this) anyway",
+    "that was me",
+    example="take it anyway",
+    group="repair",
+    walks=True,
+)
+def anyway(sitting: Sitting) -> TurnOver | Refusal:
+    """Take the last utterance although it was not clear."""
+    if sitting.previous is None or not sitting.trail or sitting.trail[-1].read_as != "unclear":
+        return Refusal("Nothing unclear was just heard.", "", "Say it again.")
+    return TurnOver("anyway")
+
+
+@command(
     "that was a command",
     "(that was | it was) not text",
     "(i meant that as | take that as | read that as) a command",

@@ -46,18 +46,32 @@ class Hypothesis:
 
 
 @dataclass(frozen=True, slots=True)
+class Tail:
+    """What the command grammar made of the sound behind the last pause, from `start` seconds on."""
+
+    start: float
+    commands: tuple[Hypothesis, ...]
+    margin: float
+
+
+@dataclass(frozen=True, slots=True)
 class Hearing:
     """Hypotheses, the likeliest first; perhaps what the command grammar made of the same sound.
 
-    `margin` is the command's acoustic log score a frame less the dictation's, and None where
-    there was no sound to score.  `pause` is the silence before, in seconds.
+    `margin` is the likeliest command's acoustic log score a frame less the dictation's, and None
+    where there was no sound to score; where the hypotheses are another engine's, `evidence` is the
+    dictation it was compared with.  `pause` is the silence before, in seconds; `quieter` how
+    many decibels below the speaker's usual level it was.
     """
 
     hypotheses: tuple[Hypothesis, ...]
-    command: Hypothesis | None = None
+    commands: tuple[Hypothesis, ...] = ()
     margin: float | None = None
     pause: float = 0.0
     source: str = "script"
+    tail: Tail | None = None
+    quieter: float = 0.0
+    evidence: Hypothesis | None = None
 
     @property
     def text(self) -> str:
@@ -103,21 +117,37 @@ def hearing_to_json(hearing: Hearing) -> dict[str, Any]:
     """A Hearing as plain data; `hearing_from_json` reads it back."""
     return {
         "hypotheses": [_hypothesis_row(h) for h in hearing.hypotheses],
-        "command": _hypothesis_row(hearing.command) if hearing.command else None,
+        "commands": [_hypothesis_row(h) for h in hearing.commands],
         "margin": hearing.margin,
         "pause": hearing.pause,
         "source": hearing.source,
+        "tail": _tail_row(hearing.tail) if hearing.tail else None,
+        "quieter": hearing.quieter,
+        "evidence": _hypothesis_row(hearing.evidence) if hearing.evidence else None,
     }
 
 
+def _tail_row(tail: Tail) -> list[Any]:
+    return [tail.start, tail.margin, [_hypothesis_row(h) for h in tail.commands]]
+
+
+def _tail(row: list[Any]) -> Tail:
+    start, margin, commands = row
+    return Tail(start, tuple(_hypothesis(c) for c in commands), margin)
+
+
 def hearing_from_json(data: dict[str, Any]) -> Hearing:
-    command = data["command"]
+    """A Hearing from plain data; in the first form of it there was one command or none."""
+    commands = data["commands"] if "commands" in data else [data["command"]]
     return Hearing(
         tuple(_hypothesis(row) for row in data["hypotheses"]),
-        _hypothesis(command) if command else None,
+        tuple(_hypothesis(row) for row in commands if row),
         data["margin"],
         data["pause"],
         data["source"],
+        _tail(data["tail"]) if data.get("tail") else None,
+        data.get("quieter", 0.0),
+        _hypothesis(data["evidence"]) if data.get("evidence") else None,
     )
 
 

@@ -20,7 +20,7 @@ class SpokenCommands(unittest.TestCase):
 
     def hears(self, dictation: str, command: str, margin: float) -> tuple[str, Entry]:
         sitting = Sitting(document=self.page, caret=self.page.end, wrote=self.page.end)
-        hearing = Hearing((spoken(dictation),), spoken(command), margin, source="built-in")
+        hearing = Hearing((spoken(dictation),), (spoken(command),), margin, source="built-in")
         outcome = advance(sitting, Heard(hearing))
         assert outcome.entry is not None
         return to_markdown(outcome.sitting.document), outcome.entry
@@ -52,5 +52,5 @@ class SpokenCommands(unittest.TestCase):
     def test_while_resting_only_the_waking_phrase_counts(self) -> None:
         sitting = Sitting(document=self.page, lamp="low")
         for command, lamp in (("delete the stair", "low"), ("start listening", "lit")):
-            hearing = Hearing((), spoken(command), 3.0)
+            hearing = Hearing((), (spoken(command),), 3.0)
             self.assertEqual(advance(sitting, Heard(hearing)).sitting.lamp, lamp)

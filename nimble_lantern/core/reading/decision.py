@@ -1,0 +1,231 @@
+"""What an engine's hearing is taken for: words as dictated, a spoken command, or too unsure.
+
+The command grammar turns every sound into some command.  How far it is believed is a logistic
+regression on how well and how much of the sound it explains, beside the dictation of the same
+sound, and how like the two are; and the command must be one that can be done on this page.
+`lantern bench calibration` finds the weights anew (docs/hearing.md).
+"""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from rapidfuzz.distance import Levenshtein
+
+from nimble_lantern.core.reading import reader
+from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.model import Words
+from nimble_lantern.core.targets.words import exact, places
+
+WEIGHTS = (-9.03, 1.31, 10.9, 10.13, -4.26, -1.97)
+"""Of `features`, in the same order; their sum is the logarithm of the odds for a command."""
+LEAST_BELIEF = 0.2
+_LEAST_MARGIN, _MOST_MARGIN = -2.0, 3.0
+LEAST_CONFIDENCE = 0.1
+"""Mean posterior of the dictated words under which nothing is written unasked."""
+MOST_QUIETER = 14.0
+"""Decibels below the speaker's usual level from which it may be somebody else."""
+_FARTHEST = 0.5
+"""Log score a frame below the best path from which an alternative is none."""
+_A_RANK = 0.02
+_DOUBTED = 0.5
+_ONLY_LITTLE_WORDS, _NOT_AS_WRITTEN = 0.35, 0.08
+_TELLING = 8  # letters
+_LITTLE = frozenset(
+    "a an the to of in on at and or but is are was were be it if as by for from with we you he she"
+    " they her his him its our us me my no not do done all off out up that this then i am".split()
+)
+
+Phrases = tuple[tuple[str, ...], ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Decision:
+    """The words to be read, cut at the pauses, and why they may not be what was said ("")."""
+
+    phrases: Phrases
+    heard: str
+    doubt: str = ""
+
+
+def decide(sitting: Sitting, hearing: Hearing) -> Decision:
+    """The words that an utterance is read from."""
+    if sitting.lamp != "lit":
+        awake = hearing.commands[:1] or hearing.hypotheses[:1]
+        words = tuple(w.text for h in awake for w in h.words)
+        return Decision((words,) if words else (), " ".join(words))
+    evidence = (hearing.evidence,) if hearing.evidence else hearing.hypotheses
+    if found := _command(sitting, evidence, hearing.commands, hearing.margin):
+        if hearing.evidence:
+            found = _as_dictated(sitting, found, hearing)
+        return Decision((found,), " ".join(found))
+    phrases = hearing.hypotheses[0].phrases() if hearing.hypotheses else ()
+    if (tail := hearing.tail) and hearing.evidence is None and hearing.hypotheses:
+        before, after = _parted(hearing.hypotheses[0], tail.start)
+        found = _command(sitting, (after,), tail.commands, tail.margin)
+        if found and before.words:
+            phrases = (*before.phrases(), found)
+            return Decision(phrases, " ... ".join(" ".join(p) for p in phrases))
+    return Decision(phrases, hearing.text, _doubt(hearing))
+
+
+def is_command(sitting: Sitting, hearing: Hearing) -> bool:
+    """Whether the command grammar's words are believed."""
+    evidence = (hearing.evidence,) if hearing.evidence else hearing.hypotheses
+    return bool(_command(sitting, evidence, hearing.commands, hearing.margin))
+
+
+def _as_dictated(sitting: Sitting, command: tuple[str, ...], hearing: Hearing) -> tuple[str, ...]:
+    """A command in the words of another engine, where it heard the same command."""
+    if not hearing.hypotheses:
+        return command
+    words = tuple(w.text for w in hearing.hypotheses[0].words)
+    ours, theirs = (reader.judge(sitting, w, whole=True) for w in (command, words))
+    same = ours.parse and theirs.parse and ours.parse.command is theirs.parse.command
+    return words if theirs.kind == "command" and same else command
+
+
+def _doubt(hearing: Hearing) -> str:
+    if not hearing.hypotheses:
+        return ""
+    words = hearing.hypotheses[0].words
+    if hearing.quieter > MOST_QUIETER:
+        return "it was much quieter than you speak"
+    if words and sum(w.confidence for w in words) / len(words) < LEAST_CONFIDENCE:
+        return "it was hard to make out"
+    return ""
+
+
+def _parted(hypothesis: Hypothesis, at: float) -> tuple[Hypothesis, Hypothesis]:
+    """What was said before a moment, and after."""
+    before = tuple(w for w in hypothesis.words if (w.start + w.end) / 2 < at)
+    return Hypothesis(before), Hypothesis(hypothesis.words[len(before) :])
+
+
+def _command(
+    sitting: Sitting,
+    dictated: Sequence[Hypothesis],
+    commands: Sequence[Hypothesis],
+    margin: float | None,
+) -> tuple[str, ...]:
+    """The words of the likeliest command that can be done, if it is to be believed; else none."""
+    found = likeliest(sitting, commands)
+    if found is None or margin is None or not dictated:
+        return ()
+    command, verdict = found
+    evidence = features(command, dictated[0], margin, bool(free_words(verdict)))
+    if sum(w * f for w, f in zip(WEIGHTS, evidence, strict=True)) < LEAST_BELIEF:
+        return ()
+    return _dictated_into(sitting, dictated[0], commands, command, verdict)
+
+
+def likeliest(
+    sitting: Sitting, commands: Sequence[Hypothesis]
+) -> tuple[Hypothesis, reader.Verdict] | None:
+    """Of the heard commands that can be done, the one that scores best, with what is usual."""
+    found: list[tuple[float, Hypothesis, reader.Verdict]] = []
+    for rank, command in enumerate(commands):
+        # The decoder weighed its first path again, so no other is better than it.
+        behind = max(commands[0].score - command.score, rank * _A_RANK)
+        if behind > _FARTHEST:
+            continue
+        verdict = reader.judge(sitting, tuple(w.text for w in command.words), whole=True)
+        if verdict.kind == "command":
+            found.append((-behind - _unusual(sitting, verdict), command, verdict))
+    if not found:
+        return None
+    _, command, verdict = max(found, key=lambda f: f[0])
+    return command, verdict
+
+
+def _unusual(sitting: Sitting, verdict: reader.Verdict) -> float:
+    """What is taken off a command's score for a target that people seldom name."""
+    values = (verdict.parse.args if verdict.parse else {}).values()
+    cost = 0.0
+    for words in (v.words for v in values if isinstance(v, Words)):
+        if not set(words) - _LITTLE:
+            cost += _ONLY_LITTLE_WORDS
+        elif not exact(sitting.document, words, vocabulary=sitting.vocabulary):
+            cost += _NOT_AS_WRITTEN
+    return cost
+
+
+def features(
+    command: Hypothesis, dictated: Hypothesis, margin: float, free: bool
+) -> tuple[float, ...]:
+    """1, margin, coverage, likeness of the letters, logarithm of the length, free words or none."""
+    letters = ("".join(w.text for w in h.words) for h in (command, dictated))
+    return (
+        1.0,
+        max(_LEAST_MARGIN, min(_MOST_MARGIN, margin)),
+        min(1.0, coverage(command, dictated)),
+        Levenshtein.normalized_similarity(*letters),
+        math.log(max(1, len(command.words))),
+        float(free),
+    )
+
+
+def free_words(verdict: reader.Verdict) -> tuple[str, ...]:
+    """The words to be written, of a command that has some."""
+    return tuple((verdict.parse.args if verdict.parse else {}).get("text") or ())
+
+
+def coverage(command: Hypothesis, dictated: Hypothesis) -> float:
+    """How much of the time that the dictated words take is words in the command, too."""
+    speech = sum(w.end - w.start for w in dictated.words)
+    return sum(w.end - w.start for w in command.words) / speech if speech > 0 else 1.0
+
+
+def _dictated_into(
+    sitting: Sitting,
+    dictated: Hypothesis,
+    commands: Sequence[Hypothesis],
+    command: Hypothesis,
+    verdict: reader.Verdict,
+) -> tuple[str, ...]:
+    """Words to be written, in a spoken command, as the dictation of the same sound has them.
+
+    The grammar knows few words besides those in view; it knows when they were spoken.  Words that
+    stand on the page in the same order are believed as the grammar heard them.
+    """
+    words = tuple(w.text for w in command.words)
+    text = free_words(verdict)
+    at = _where(words, text)
+    if not text or at is None:
+        return words
+    start, end = command.words[at].start, command.words[at + len(text) - 1].end
+    heard = [w for w in dictated.words if start <= (w.start + w.end) / 2 <= end and w.end > w.start]
+    if min((w.confidence for w in heard), default=0.0) < _DOUBTED:
+        for other in commands:
+            if found := _written_here(sitting, words, at, other):
+                return found
+    said = (w.text for w in heard)
+    return (*words[:at], *said, *words[at + len(text) :]) if heard else words
+
+
+def _where(words: Sequence[str], part: Sequence[str]) -> int | None:
+    starts = range(len(words) - len(part) + 1)
+    return next((i for i in starts if tuple(words[i : i + len(part)]) == tuple(part)), None)
+
+
+def _written_here(
+    sitting: Sitting, likeliest: tuple[str, ...], at: int, command: Hypothesis
+) -> tuple[str, ...] | None:
+    """The words of a command if its free words, from `at` on, stand on the page.
+
+    It may be shorter than the likeliest: a breath at the end is easily taken for a word.
+    """
+    words = tuple(w.text for w in command.words)
+    opening = likeliest[:at]
+    if likeliest[: len(words)] != words:
+        return None
+    verdict = reader.judge(sitting, words, whole=True)
+    text = free_words(verdict) if verdict.kind == "command" else ()
+    if _where(words, text) != len(opening) or not set(text) - _LITTLE:
+        return None
+    if len("".join(text)) < _TELLING or _where(opening, text) is not None:
+        return None
+    return words if places(sitting.document, text, vocabulary=sitting.vocabulary) else None

@@ -1,0 +1,168 @@
+"""What a hearing is taken for, from made-up hearings of known strength."""
+
+from __future__ import annotations
+
+import unittest
+from dataclasses import replace
+
+from nimble_lantern.core.reading import decision
+from nimble_lantern.core.reading.hearing import (
+    HeardWord,
+    Hearing,
+    Hypothesis,
+    Tail,
+    from_line,
+    hearing_from_json,
+    hearing_to_json,
+)
+from nimble_lantern.core.sitting import Heard, advance
+from tests.desk import Driver
+
+PAGE = "We ask the board to send its surveyor. The stair is steep."
+
+
+def words(text: str, confidence: float = 0.9, start: float = 0.0) -> Hypothesis:
+    """A hypothesis of words of a third of a second, each as sure as told."""
+    heard = from_line(text).hypotheses[0].words
+    return Hypothesis(
+        tuple(HeardWord(w.text, w.start + start, w.end + start, confidence) for w in heard)
+    )
+
+
+def spoken(dictated: str, command: str, margin: float, confidence: float = 0.9) -> Hearing:
+    return Hearing((words(dictated, confidence),), (words(command),), margin, source="built-in")
+
+
+class Deciding(unittest.TestCase):
+    def setUp(self) -> None:
+        self.desk = Driver(PAGE)
+
+    def read(self, hearing: Hearing) -> str:
+        return " ".join(w for p in decision.decide(self.desk.sitting, hearing).phrases for w in p)
+
+    def test_a_command_that_explains_the_sound_wins_over_the_dictation(self) -> None:
+        hearing = spoken("old the stare", "bold the stair", 1.5)
+        self.assertEqual(self.read(hearing), "bold the stair")
+
+    def test_a_command_that_leaves_most_of_the_sound_unexplained_is_not_believed(self) -> None:
+        hearing = spoken("undo the ropes when the tide turns", "undo", 2.5)
+        self.assertEqual(self.read(hearing), "undo the ropes when the tide turns")
+
+    def test_a_command_that_fits_the_sound_far_worse_is_not_believed(self) -> None:
+        hearing = spoken("we sent the chair a letter then", "select the last two words", -1.8)
+        self.assertEqual(self.read(hearing), "we sent the chair a letter then")
+
+    def test_a_command_without_its_target_on_the_page_is_no_command(self) -> None:
+        hearing = spoken("bold the ferry", "bold the ferry", 2.0)
+        self.assertEqual(decision.likeliest(self.desk.sitting, hearing.commands), None)
+
+    def test_the_first_alternative_that_can_be_done_is_taken(self) -> None:
+        hearing = spoken("make the last word read", "make the last word read", 0.4)
+        both = (*hearing.commands, words("make the last word red"))
+        self.assertEqual(self.read(replace(hearing, commands=both)), "make the last word red")
+
+    def test_a_belief_grows_with_each_kind_of_evidence(self) -> None:
+        whole = words("bold the stair")
+        weak = decision.features(whole, words("gold the chair is high"), -0.5, free=False)
+        strong = decision.features(whole, words("bold the stair"), 1.0, free=False)
+        for name in range(1, 4):
+            self.assertGreater(strong[name], weak[name])
+            self.assertGreater(decision.WEIGHTS[name], 0)
+
+    def test_free_words_are_taken_from_the_dictation_of_the_same_moment(self) -> None:
+        hearing = spoken("replace steep with october", "replace steep with up to", 1.0)
+        command = replace(hearing.commands[0], words=words("replace steep with uptober").words)
+        self.assertEqual(
+            self.read(replace(hearing, commands=(command,))), "replace steep with october"
+        )
+
+    def test_a_command_behind_a_pause_follows_the_text_before_it(self) -> None:
+        best = words("the wind is high ... and a")
+        start = best.words[-2].start
+        tail = Tail(start, (words("undo", start=0.1),), 2.0)
+        hearing = Hearing((best,), source="built-in", tail=tail)
+        self.desk.desk.hear(replace(hearing, hypotheses=(words("the wind is high"),), tail=None))
+        before = self.desk.markdown
+        self.desk.desk.hear(hearing)
+        self.assertEqual(self.desk.sitting.trail[-1].read_as, "text+command")
+        self.assertEqual(self.desk.markdown, before, "the text was written, then undone")
+
+    def test_what_another_engine_heard_is_judged_by_our_own_dictation(self) -> None:
+        ours = spoken("bull the stare", "bold the stair", 1.5)
+        other = replace(ours, hypotheses=(words("Bold the stairs".lower()),),
+                        evidence=ours.hypotheses[0])  # fmt: skip
+        self.assertEqual(self.read(other), "bold the stair")
+
+    def test_resting_only_the_waking_phrase_is_read(self) -> None:
+        self.desk.hears("stop listening")
+        self.desk.desk.hear(spoken("bold the stair", "bold the stair", 2.0))
+        self.assertEqual(self.desk.sitting.trail[-1].read_as, "ignored")
+        self.desk.desk.hear(Hearing((), (words("start listening"),), source="built-in"))
+        self.assertEqual(self.desk.sitting.lamp, "lit")
+
+
+class Unclear(unittest.TestCase):
+    def setUp(self) -> None:
+        self.desk = Driver("The stair is steep.")
+
+    def test_what_was_hardly_heard_is_not_written_but_told(self) -> None:
+        self.desk.desk.hear(Hearing((words("mumble on the quay", 0.02),), source="built-in"))
+        last = self.desk.sitting.trail[-1]
+        self.assertEqual((last.read_as, last.heard), ("unclear", "mumble on the quay"))
+        self.assertEqual(self.desk.markdown, "The stair is steep.")
+
+    def test_one_phrase_takes_it_anyway(self) -> None:
+        self.desk.desk.hear(Hearing((words("it is cold", 0.02),), source="built-in"))
+        self.desk.hears("take it anyway")
+        self.assertEqual(self.desk.markdown, "The stair is steep. It is cold")
+        self.desk.hears("undo that")
+        self.assertEqual(self.desk.markdown, "The stair is steep.")
+
+    def test_an_unclear_command_taken_anyway_is_done(self) -> None:
+        self.desk.desk.hear(Hearing((words("bold the stair", 0.02),), source="built-in"))
+        self.assertEqual(self.desk.markdown, "The stair is steep.")
+        self.desk.hears("take it anyway")
+        self.assertEqual(self.desk.markdown, "**The stair** is steep.")
+
+    def test_there_may_be_nothing_to_take(self) -> None:
+        self.desk.hears("it is cold")
+        last = self.desk.hears("take it anyway")
+        self.assertIn("Nothing unclear", last.summary)
+        self.assertEqual(self.desk.markdown, "The stair is steep. It is cold")
+
+    def test_a_voice_from_across_the_room_is_not_written(self) -> None:
+        far = Hearing((words("shut the door"),), source="built-in", quieter=20.0)
+        self.desk.desk.hear(far)
+        self.assertEqual(self.desk.sitting.trail[-1].read_as, "unclear")
+
+    def test_a_sure_command_is_done_however_quiet(self) -> None:
+        far = spoken("bold the stair", "bold the stair", 2.0)
+        self.desk.desk.hear(replace(far, quieter=20.0))
+        self.assertEqual(self.desk.markdown, "**The stair** is steep.")
+
+
+class Kept(unittest.TestCase):
+    def test_a_hearing_is_the_same_after_being_kept(self) -> None:
+        tail = Tail(1.0, (words("undo"),), 0.5)
+        hearing = replace(
+            spoken("a b", "bold b", 0.5), tail=tail, quieter=3.0, evidence=words("a bee"), pause=1.5
+        )
+        self.assertEqual(hearing_from_json(hearing_to_json(hearing)), hearing)
+
+    def test_a_hearing_kept_in_the_first_form_is_still_read(self) -> None:
+        row = hearing_to_json(spoken("a b", "bold b", 0.5))
+        row["command"] = row.pop("commands")[0]
+        for new in ("tail", "quieter", "evidence"):
+            del row[new]
+        self.assertEqual(hearing_from_json(row), spoken("a b", "bold b", 0.5))
+        self.assertEqual(hearing_from_json({**row, "command": None}).commands, ())
+
+    def test_replaying_the_same_hearings_gives_the_same_sitting(self) -> None:
+        heard = [spoken("it is cold", "italics", -1.0), spoken("old it", "bold that", 1.8)]
+        ends = []
+        for _ in range(2):
+            now = Driver(PAGE).sitting
+            for hearing in heard:
+                now = advance(now, Heard(hearing)).sitting
+            ends.append((now.document, now.caret, [e.summary for e in now.trail]))
+        self.assertEqual(ends[0], ends[1])
