@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Protocol
 
-from nimble_lantern.core.reading.hearing import Hearing
+from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
 
 
 @dataclass(frozen=True, slots=True)
@@ -37,6 +37,13 @@ class LiveEngine(Protocol):
     def sound(self, sound: bytes) -> None: ...
     def end(self) -> Hearing: ...
     def close(self) -> None: ...
+
+
+class Transcriber(Protocol):
+    """Dictation of a whole utterance: better words than the built-in engine's, perhaps later."""
+
+    def transcribe(self, sound: bytes) -> tuple[Hypothesis, ...]:
+        """The likeliest words first; `sound` as for an Engine.  BadInput if it cannot be used."""
 
 
 class Scripted:

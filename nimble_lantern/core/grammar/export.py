@@ -1,9 +1,10 @@
 """The catalogue as a finite-state network for a recogniser, its slots filled with the page.
 
 `{words}` becomes a factor automaton of the words in view: any run of consecutive words is a
-path (Mohri, Moreno and Weinstein, 2009).  Each rule's network is built at most twice where it is
-called: once for calls that end the caller, once shared by all the others; the second accepts a
-little more than the grammar does, and the matcher, which reads every result again, says no.
+path (Mohri, Moreno and Weinstein, 2009).  Each rule's network is built at most three times where
+it is called: for calls that end the caller, for those that free words follow, and shared by all the
+others; the last accepts a little more than the grammar does, and the matcher, which reads every
+result again, says no.
 """
 
 from __future__ import annotations
@@ -11,7 +12,7 @@ from __future__ import annotations
 from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass, field
 
-from nimble_lantern.core.grammar.automaton import Grammar
+from nimble_lantern.core.grammar.automaton import Grammar, State
 from nimble_lantern.core.writing.cardinals import (
     ORDINAL_TENS,
     ORDINAL_UNITS,
@@ -25,12 +26,16 @@ Arc = tuple[int, int, str | None]
 
 @dataclass
 class Network:
-    """Arcs (from, to, word; None takes no time) between a start and one final state."""
+    """Arcs (from, to, word; None takes no time) between a start and one final state.
+
+    `weights` has the probability of those arcs that are not as likely as their state's others.
+    """
 
     arcs: list[Arc] = field(default_factory=list)
     size: int = 0
     start: int = 0
     final: int = 0
+    weights: dict[Arc, float] = field(default_factory=dict)
 
     def state(self) -> int:
         self.size += 1
@@ -39,8 +44,11 @@ class Network:
     def arc(self, a: int, b: int, word: str | None = None) -> None:
         self.arcs.append((a, b, word))
 
-    def path(self, a: int, b: int, words: Sequence[str]) -> None:
-        """A chain of words from `a` to `b`."""
+    def path(self, a: int, b: int, words: Sequence[str], share: float | None = None) -> None:
+        """A chain of words from `a` to `b`, perhaps of a likelihood of its own."""
+        first = a, self.size if len(words) > 1 else b, words[0]
+        if share is not None:
+            self.weights[first] = share
         for word in words[:-1]:
             c = self.state()
             self.arc(a, c, word)
@@ -53,14 +61,21 @@ class Network:
 
 @dataclass(frozen=True)
 class Page:
-    """What the slots may hold: texts in view as spoken forms word by word, names, free words."""
+    """What the slots may hold: texts in view as spoken forms word by word, names, free words.
+
+    Between two words of a text, no forms at all stand for a mark of punctuation.
+    """
 
     texts: Sequence[Sequence[Sequence[tuple[str, ...]]]] = ()
     documents: Sequence[Sequence[str]] = ()
     scripts: Sequence[Sequence[str]] = ()
-    free: Sequence[str] = ()
+    free: Mapping[str, float] = field(default_factory=dict)  # with their share of speech
 
 
+_NEAR_ENOUGH = 0.01
+"""How likely somebody puts "the" before words that are without it on the page."""
+_ACROSS = 0.05
+"""How likely a run of words goes on over a mark of punctuation."""
 HOLE = "\0"
 """Begins the labels that stand for what only the page can fill in."""
 Filler = Callable[["_Builder", int, int], None]
@@ -91,15 +106,14 @@ class _Builder:
         states = self.grammar.states(name, heard_only=True)
         numbers = [self.net.state() for _ in states]
         self.net.arc(start, numbers[0])
-        last: dict[tuple[str, bool], tuple[int, int]] = {}
+        last: dict[tuple[str, str], tuple[int, int]] = {}
         for state, here in zip(states, numbers, strict=True):
             if any(self._kept(p.owner) for p in state.accepts):
                 self.net.arc(here, end)
             for word, to in state.words.items():
                 self.net.arc(here, numbers[to], word)
             for slot, _, to in state.slots:
-                closing = not states[to].words and not states[to].slots
-                key = slot, closing
+                key = slot, _what_follows(states, to)
                 if key not in last:
                     last[key] = self.net.state(), self.net.state()
                     self.rule(slot, *last[key], deeper)
@@ -109,6 +123,15 @@ class _Builder:
 
     def _kept(self, owner: object) -> bool:
         return getattr(owner, "name", "") not in self.skip
+
+
+def _what_follows(states: Sequence[State], number: int) -> str:
+    """How a rule may go on: not at all, in a word or two with free words, or otherwise."""
+    state = states[number]
+    if not state.words and not state.slots:
+        return "nothing"
+    after = (state, *(states[n] for n in state.words.values()))
+    return "text" if any(slot == "text" for s in after for slot, _, _ in s.slots) else "more"
 
 
 def _hole(name: str) -> Filler:
@@ -142,13 +165,17 @@ def filled(bare: Network, page: Page) -> Network:
 
 def _fill(net: Network, name: str, hub: int, end: int, page: Page) -> None:
     if name == "words":
+        the = net.state()
+        net.arc(hub, the, "the")
+        net.weights[hub, the, "the"] = _NEAR_ENOUGH
         for text in page.texts:
-            _factors(net, text, hub, end)
+            _factors(net, text, (hub, the), end)
     elif name == "text":
         loop = net.state()
-        for word in page.free:
-            net.arc(hub, loop, word)
-            net.arc(loop, loop, word)
+        for word, share in page.free.items():
+            for before in (hub, loop):
+                net.arc(before, loop, word)
+                net.weights[before, loop, word] = share
         net.arc(loop, end)
     elif name == "number":
         _tens(net, hub, end, UNITS, (), UNITS)
@@ -170,7 +197,7 @@ def _tens(
 ) -> None:
     """Cardinals or ordinals up to ninety-nine."""
     tens = net.state()
-    for word in (*small, *whole):
+    for word in (*(w for w, value in small.items() if value), *whole):
         net.arc(hub, end, word)
     for word in TENS:
         net.arc(hub, tens, word)
@@ -181,17 +208,22 @@ def _tens(
             net.arc(tens, end, word)
 
 
-def _factors(net: Network, text: Sequence[Sequence[tuple[str, ...]]], hub: int, end: int) -> None:
+def _factors(
+    net: Network, text: Sequence[Sequence[tuple[str, ...]]], hubs: Sequence[int], end: int
+) -> None:
     """Every run of consecutive words of a text, each word in each of its spoken forms."""
     here: int | None = None
+    share: float | None = None
     for forms in text:
+        if not forms:
+            share = _ACROSS
+            continue
         after = net.state()
         for form in forms:
-            net.path(hub, after, form)
-            if here is not None:
-                net.path(here, after, form)
+            for before in (*hubs, *(() if here is None else (here,))):
+                net.path(before, after, form, share if before == here else None)
         net.arc(after, end)
-        here = after
+        here, share = after, None
 
 
 def _closed(net: Network) -> Network:
@@ -210,7 +242,7 @@ def _closed(net: Network) -> Network:
                     reached.add(b)
                     todo.append(b)
         arcs += [(a, b, None) for b in sorted(reached)]
-    return Network(arcs, net.size, net.start, net.final)
+    return Network(arcs, net.size, net.start, net.final, net.weights)
 
 
 def minimal(net: Network) -> Network:

@@ -9,19 +9,39 @@ from __future__ import annotations
 import math
 from collections import Counter
 from collections.abc import Iterable, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
+from difflib import SequenceMatcher
 from typing import Any
 
 from pocketsphinx import Decoder
 
 from nimble_lantern.core.reading.hearing import HeardWord, Hypothesis
-from nimble_lantern.engines.builtin.sounds import pronunciation
+from nimble_lantern.engines.builtin.rescoring import Rescorer
+from nimble_lantern.engines.builtin.sounds import KNOWN, VARIANTS, pronunciation
 
 FRAMES_A_SECOND = 100
-MOST_HYPOTHESES = 5
+_MOST_PATHS = 200
 MOST_TRAILING = 2
 _SLACK_FRAMES = 20
 _LOG_BASE = math.log(1.0001)
+WAKING = "start listening"
+WAKING_THRESHOLD = 1e-25
+"""Likelihood ratio against all phones from which the waking phrase counts (docs/hearing.md)."""
+_NOT_WAKING = (
+    "stop listening", "just listening", "start to listen", "they start to listen",
+    "start the list", "start the list again", "start lifting", "start lifting the boat",
+)  # fmt: skip
+_WIDE = {"beam": 1e-48, "pbeam": 1e-48}
+_QUIET = b"\0\0" * 4800  # a keyword is only found some frames after it
+_BEFORE_WAKING, _AFTER_WAKING = 70, 90  # frames of other sound that there may be
+_KNOWN_WAYS = 8  # no word of the dictionary has more
+LANGUAGE_WEIGHT = 4.5
+"""Of the language model's logarithms beside the acoustic ones; 6.5 is the default."""
+_RAREST = 1e-8
+_LEAST_LOG = -745.0
+_BAD_FRAME = -6.0
+_SCALE = 1024
+"""Path scores are kept divided by this (SENSCR_SHIFT of the decoder)."""
 Arc = tuple[int, int, str | None]
 _FILLERS = frozenset(("<s>", "</s>", "<sil>", "[NOISE]", "[SPEECH]", "[COUGH]", "(NULL)"))
 
@@ -35,16 +55,48 @@ class Decoded:
     score: float
 
 
-class DictationDecoder:
-    """The default language model."""
+def _timed(hypothesis: Hypothesis, best: Hypothesis) -> Hypothesis:
+    """An alternative with the times of the best one's words in the same places."""
+    words, known = list(hypothesis.words), best.words
+    matcher = SequenceMatcher(None, [w.text for w in known], [w.text for w in words], False)
+    for _, a, b, i, j in matcher.get_opcodes():
+        if i == j:
+            continue
+        start = known[a].start if a < len(known) else known[-1].end
+        end = known[b - 1].end if b > a else start
+        step = (end - start) / (j - i)
+        for n in range(i, j):
+            if b - a == j - i:
+                like = known[a + n - i]
+                words[n] = replace(words[n], start=like.start, end=like.end)
+            else:
+                at = start + (n - i) * step
+                words[n] = replace(words[n], start=at, end=at + step)
+    return Hypothesis(tuple(words), hypothesis.score)
 
-    beams: Mapping[str, float] = {}
+
+class DictationDecoder:
+    """The default language model, its alternatives ranked again by the words of the page."""
+
+    beams: Mapping[str, float] = {"lw": LANGUAGE_WEIGHT, "wip": 0.3}
+    most = 5
+    depth = 40  # how many alternatives are ranked
 
     def __init__(self) -> None:
         quick = {"samprate": 16000, "fwdflat": False, "maxhmmpf": 3000, **self.beams}
         self.decoder = Decoder(loglevel="FATAL", logfn=None, **quick)
+        self._language = self.decoder.get_lm("_default")
         self._cmn = self.decoder.get_cmn(False)
         self._open = False
+        self.rescorer = Rescorer(self._given, self.decoder.lookup_word)
+
+    def _given(self, words: Sequence[str]) -> float:
+        """The large model's probability of the last word after the others."""
+        return max(_RAREST, math.exp(self._language.prob(words[::-1]) * _LOG_BASE))
+
+    def page(self, texts: Sequence[Sequence[str]]) -> None:
+        """Expect the words of these texts, as they are spoken, from the next result on."""
+        self.rescorer.look(texts)
 
     def start(self) -> None:
         """Begin; the cepstral mean goes on from the last utterance, so a voice is learned."""
@@ -78,14 +130,21 @@ class DictationDecoder:
             # A grammar's path that gave up before the sound ended explains nothing.
             return Decoded((), frames, score)
         best = Hypothesis(words, score / max(1, frames))
-        return Decoded((best, *self._others(best)), frames, best.score)
+        return Decoded(self._ranked(best, frames), frames, best.score)
+
+    def _ranked(self, best: Hypothesis, frames: int) -> tuple[Hypothesis, ...]:
+        timed = [best, *(_timed(h, best) for h in self._others(best, frames))]
+        return tuple(self.rescorer.best(timed, frames, self.most))
 
     def whole(self, sound: bytes) -> Decoded:
         """One whole utterance at once: its own cepstral mean, so the best words."""
+        carried_on = self.decoder.get_cmn(False)
         self.forget_voice()
         self.start()
         self.decoder.process_raw(sound, False, True)
-        return self.end()
+        found = self.end()
+        self.decoder.set_cmn(carried_on)
+        return found
 
     def _segments(self) -> tuple[tuple[HeardWord, ...], float, int]:
         """(words, acoustic log score of all segments, frames they cover)."""
@@ -94,7 +153,12 @@ class DictationDecoder:
         score, covered = 0.0, 0
         logmath = self.decoder.logmath
         for segment in list(segments) if segments else []:
-            score += logmath.log(segment.ascore) * _LOG_BASE if segment.ascore > 0 else -10.0
+            if segment.ascore > 0:
+                score += logmath.log(segment.ascore) * _LOG_BASE
+            else:
+                # The linear score of a long, bad stretch is too small for a float.
+                length = segment.end_frame + 1 - segment.start_frame
+                score += min(_LEAST_LOG, _BAD_FRAME * length)
             covered = segment.end_frame + 1
             word = segment.word.split("(")[0]
             if segment.word in _FILLERS or not word or word[0] in "<[":
@@ -104,17 +168,21 @@ class DictationDecoder:
             found.append(HeardWord(word, start, end, min(1.0, float(segment.prob))))
         return tuple(found), score, covered
 
-    def _others(self, best: Hypothesis) -> list[Hypothesis]:
+    def _others(self, best: Hypothesis, frames: int) -> list[Hypothesis]:
+        """Alternatives; their scores are the best one's less what their path scores less."""
+        first = self.decoder.hyp()
+        whole = first.score if first and first.score > 0 else 1.0
         nbest = self.decoder.nbest()
         seen, found = {best.text}, []
         for n, hypothesis in enumerate(nbest or ()):
-            if n > 50 or len(found) >= MOST_HYPOTHESES - 1:
+            if n > _MOST_PATHS or len(found) >= self.depth - 1:
                 break
             text = " ".join(w.split("(")[0] for w in hypothesis.hypstr.split() if w not in _FILLERS)
             if text and text not in seen:
                 seen.add(text)
                 words = tuple(HeardWord(w, confidence=0.0) for w in text.split())
-                found.append(Hypothesis(words))
+                score = math.log(max(1e-9, hypothesis.score / whole)) * _SCALE / frames
+                found.append(Hypothesis(words, best.score + score))
         return found
 
 
@@ -125,16 +193,27 @@ class CommandDecoder(DictationDecoder):
     otherwise keep most of the grammar alive, at several times real time.
     """
 
-    beams: Mapping[str, float] = {"beam": 1e-36, "pbeam": 1e-36, "wbeam": 1e-22, "lw": 3.0}
+    beams: Mapping[str, float] = {
+        "beam": 1e-36, "pbeam": 1e-36, "wbeam": 1e-22, "lw": 3.0, "silprob": 0.1,
+    }  # fmt: skip
+    depth = 10
 
     def __init__(self) -> None:
         super().__init__()
-        self._ready = False
+        self._ready = self._resting = self._knows_waking = False
+        self._kept: list[bytes] = []  # the utterance's sound, while resting
+        for word, ways in KNOWN.items():
+            self.decoder.add_word(word, ways[0], False)
+        for word, ways in (VARIANTS | KNOWN).items():
+            for n, phones in enumerate(ways, 1):
+                self.decoder.add_word(f"{word}({n + _KNOWN_WAYS})", phones, False)
         self._unknown: set[str] = set()
         self._ways: dict[tuple[int, str | None], list[int]] = {}
         self._ends = (0, 0)
 
-    def grammar(self, arcs: Sequence[Arc], start: int, final: int) -> None:
+    def grammar(
+        self, arcs: Sequence[Arc], start: int, final: int, weights: Mapping[Arc, float]
+    ) -> None:
         """Search this network from now on; words nobody can pronounce are left out."""
         if self._open:
             self.decoder.end_utt()
@@ -143,17 +222,69 @@ class CommandDecoder(DictationDecoder):
         # Where more may follow, each way on is the less likely: short, plain commands come first.
         ways = Counter(a for a, _, _ in arcs)
         kept: list[Any] = [
-            (a, b, 1.0 / ways[a], *((w,) if w else ()))
+            (a, b, weights.get((a, b, w)) or 1.0 / ways[a], *((w,) if w else ()))
             for a, b, w in arcs
             if (w or a != b) and w not in self._unknown
         ]
         fsg = self.decoder.create_fsg("commands", start, final, kept)
         self.decoder.add_fsg("commands", fsg)
         self.decoder.activate_search("commands")
-        self._ready = True
+        self._ready, self._resting = True, False
         self._ends, self._ways = (start, final), {}
         for a, b, word in arcs:
             self._ways.setdefault((a, word), []).append(b)
+
+    def rest(self) -> None:
+        """Search for nothing but the waking phrase from now on."""
+        if self._open:
+            self.decoder.end_utt()
+            self._open = False
+        if not self._knows_waking:
+            self._learn_waking()
+        self.decoder.activate_search("waking")
+        self._ready = self._resting = True
+
+    def _learn_waking(self) -> None:
+        """A keyword search, and a grammar of the phrase and what it is mistaken for."""
+        config = self.decoder.config
+        narrow = {name: config[name] for name in _WIDE}
+        for name, beam in _WIDE.items():
+            config[name] = beam
+        config["kws_threshold"] = WAKING_THRESHOLD
+        self.decoder.add_keyphrase("waking", WAKING)
+        for name, beam in narrow.items():
+            config[name] = beam
+        phrases = [phrase.split() for phrase in (WAKING, *_NOT_WAKING)]
+        self._learn({word for phrase in phrases for word in phrase})
+        arcs: list[Any] = []
+        state = 2
+        for phrase in phrases:
+            here = 0
+            for word in phrase[:-1]:
+                arcs.append((here, state, 1.0, word))
+                here, state = state, state + 1
+            arcs.append((here, 1, 1.0, phrase[-1]))
+        self.decoder.add_fsg("woken", self.decoder.create_fsg("woken", 0, 1, arcs))
+        self._knows_waking = True
+
+    def _woken(self) -> Decoded:
+        """The waking phrase, if it and nothing else was said: in a longer sentence it is none."""
+        self.decoder.process_raw(_QUIET, False, False)
+        self.decoder.end_utt()
+        self._open = False
+        frames = self.decoder.n_frames() - len(_QUIET) * FRAMES_A_SECOND // (2 * 16000)
+        spans = [(s.start_frame, s.end_frame + 1) for s in list(self.decoder.seg() or ())]
+        if not any(a <= _BEFORE_WAKING and frames - b <= _AFTER_WAKING for a, b in spans):
+            return Decoded((), frames, 0.0)
+        self.decoder.activate_search("woken")
+        super().start()
+        self.decoder.process_raw(b"".join(self._kept), False, True)
+        self.decoder.end_utt()
+        self._open = False
+        words, score, _ = self._segments()
+        self.decoder.activate_search("waking")
+        found = Hypothesis(words, score / max(1, frames))
+        return Decoded((found,) if found.text == WAKING else (), frames, found.score)
 
     def _learn(self, words: Iterable[str]) -> None:
         """Give the words that the dictionary lacks a pronunciation."""
@@ -167,27 +298,54 @@ class CommandDecoder(DictationDecoder):
             self.decoder.add_word(word, phones, i == len(found) - 1)
 
     def start(self) -> None:
+        self._kept = []
         if self._ready:
             super().start()
+
+    def sound(self, sound: bytes) -> None:
+        if self._resting:
+            self._kept.append(sound)
+        super().sound(sound)
+
+    def whole(self, sound: bytes) -> Decoded:
+        """As for dictation; resting, as if it came in live."""
+        if not self._resting:
+            return super().whole(sound)
+        self.start()
+        self.sound(sound)
+        return self.end()
 
     def end(self) -> Decoded:
         """As for dictation; a path that breaks off is taken back to where it was complete."""
         if not self._ready:
             return Decoded((), 0, 0.0)
+        if self._resting:
+            return self._woken() if self._open else Decoded((), 0, 0.0)
         found = super().end()
-        whole = [h for h in map(self._completed, found.hypotheses[:1]) if h.words]
-        return Decoded(tuple(whole), found.frames, found.score)
+        if not found.hypotheses:
+            return found
+        best, timed = found.hypotheses[0], found.hypotheses
+        lengths = [self._complete(h) for h in timed]
+        whole = [h for h, n in zip(timed, lengths, strict=True) if n == len(h.words)]
+        if lengths[0] and len(best.words) - lengths[0] <= MOST_TRAILING:
+            whole.append(Hypothesis(best.words[: lengths[0]], best.score))
+        unique: dict[str, Hypothesis] = {}
+        for hypothesis in whole:
+            unique.setdefault(hypothesis.text, hypothesis)
+        return Decoded(tuple(unique.values()), found.frames, found.score)
 
-    def _completed(self, hypothesis: Hypothesis) -> Hypothesis:
+    def _ranked(self, best: Hypothesis, frames: int) -> tuple[Hypothesis, ...]:
+        return best, *(_timed(h, best) for h in self._others(best, frames))
+
+    def _complete(self, hypothesis: Hypothesis) -> int:
+        """How many of its first words are the longest whole path through the grammar."""
         start, final = self._ends
         states, complete = self._silently({start}), 0
         for n, word in enumerate(hypothesis.words, 1):
             states = self._silently({b for s in states for b in self._ways.get((s, word.text), ())})
             if final in states:
                 complete = n
-        if len(hypothesis.words) - complete > MOST_TRAILING:
-            return hypothesis
-        return Hypothesis(hypothesis.words[:complete], hypothesis.score)
+        return complete
 
     def _silently(self, states: set[int]) -> set[int]:
         return states | {b for s in states for b in self._ways.get((s, None), ())}

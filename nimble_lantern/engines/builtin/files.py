@@ -5,12 +5,13 @@ from __future__ import annotations
 import audioop
 import wave
 from collections.abc import Iterator
+from dataclasses import replace
 from pathlib import Path
 
 from nimble_lantern.core.errors import BadInput
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.engines import Scene
-from nimble_lantern.engines.builtin.cutter import RATE, Cutter
+from nimble_lantern.engines.builtin.cutter import PATIENCE, RATE, Cut, Cutter
 from nimble_lantern.playing import Desk
 
 _BLOCK_FRAMES = 65_536
@@ -55,23 +56,34 @@ def _converted(file: wave.Wave_read) -> Iterator[bytes]:
 
 def utterances(sound: Iterator[bytes]) -> Iterator[bytes]:
     """The stretches of speech in a stream."""
-    cutter = Cutter()
+    for _, stretch in paused_utterances(sound):
+        yield stretch
+
+
+def paused_utterances(
+    sound: Iterator[bytes], patience: str = "normal"
+) -> Iterator[tuple[float, bytes]]:
+    """The stretches of speech in a stream, each with the seconds of silence before it."""
+    cutter = Cutter(PATIENCE[patience])
     kept: list[bytes] = []
+    began = ended = 0.0
 
-    def gathered(cuts: Iterator[object]) -> Iterator[bytes]:
-        for cut in cuts:
-            kind = getattr(cut, "kind", "")
-            if kind == "sound":
-                kept.append(getattr(cut, "sound", b""))
-            elif kind == "ended":
-                yield b"".join(kept)
-                kept.clear()
+    def cuts() -> Iterator[Cut]:
+        for piece in sound:
+            yield from cutter.feed(piece)
+        yield from cutter.finish()
 
-    for piece in sound:
-        yield from gathered(cutter.feed(piece))
-    yield from gathered(cutter.finish())
+    for cut in cuts():
+        if cut.kind == "began":
+            began = cut.at
+        elif cut.kind == "sound":
+            kept.append(cut.sound)
+        else:
+            yield max(0.0, began - ended), b"".join(kept)
+            ended = cut.at
+            kept.clear()
     if kept:
-        yield b"".join(kept)
+        yield max(0.0, began - ended), b"".join(kept)
 
 
 def scene_of(sitting: Sitting) -> Scene:
@@ -88,12 +100,12 @@ def hear_file(path: Path, desk: Desk) -> None:
     """Let the built-in recogniser hear a file, utterance by utterance, on a desk."""
     from nimble_lantern.engines.builtin.recogniser import BuiltIn
 
-    spoken = list(utterances(pcm_of(path)))
+    spoken = list(paused_utterances(pcm_of(path), desk.sitting.settings.patience))
     if not spoken:
         return
     engine = BuiltIn()
     try:
-        for sound in spoken:
-            desk.hear(engine.hear(sound, scene_of(desk.sitting)))
+        for pause, sound in spoken:
+            desk.hear(replace(engine.hear(sound, scene_of(desk.sitting)), pause=pause))
     finally:
         engine.close()

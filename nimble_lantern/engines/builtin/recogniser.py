@@ -3,56 +3,85 @@
 from __future__ import annotations
 
 import threading
+from calendar import day_name, month_name
 from functools import cache
+from itertools import pairwise
 
-from wordfreq import top_n_list
+from wordfreq import top_n_list, word_frequency
 
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.grammar.export import Network, Page, filled, skeleton
-from nimble_lantern.core.reading.hearing import Hearing
+from nimble_lantern.core.reading.hearing import CUT, Hearing, Hypothesis, Tail
 from nimble_lantern.core.writing.spoken import spoken_forms
 from nimble_lantern.engines import Scene
+from nimble_lantern.engines.builtin.cutter import RATE
 from nimble_lantern.engines.builtin.decoder import Decoded
 from nimble_lantern.engines.builtin.worker import Worker
 
+SOURCE = "built-in"
 MOST_WORDS_IN_VIEW = 400
-_FREE_WORDS = 150
-_FORMS = 2
+_FREE_WORDS = 300
+_DATES = tuple(w.lower() for w in (*day_name, *month_name) if w)
+_IN_VIEW = 1e-3
+"""The share of speech a word has at least, among free ones, if it stands in view."""
+_FORMS = 6
+_LEAD_SECONDS = 0.12
+"""Of the silence before a tail that is heard with it."""
+_STOPS = ".,;:!?…)"
 
 
 @cache
-def _skeleton(resting: bool) -> Network:
-    waking = {c.name for c in CATALOGUE.commands.values() if c.while_resting}
-    skip = set(CATALOGUE.commands) - waking if resting else set()
-    return skeleton(CATALOGUE.grammar, skip=skip)
+def _skeleton() -> Network:
+    return skeleton(CATALOGUE.grammar)
 
 
 @cache
-def _common_words() -> tuple[str, ...]:
-    return tuple(w for w in top_n_list("en", _FREE_WORDS) if w.isalpha() and w.isascii())
+def _common_words() -> dict[str, float]:
+    words = (w for w in top_n_list("en", _FREE_WORDS) if w.isalpha() and w.isascii())
+    return {w: word_frequency(w, "en") for w in (*words, *_DATES)}
+
+
+Forms = list[tuple[tuple[str, ...], ...]]
+
+
+def texts_in(scene: Scene) -> list[Forms]:
+    """The words in view, text by text: each word's spoken forms, none for a mark between two."""
+    texts: list[Forms] = []
+    room = MOST_WORDS_IN_VIEW
+    for text in scene.view:
+        words = text.split()[:room]
+        room -= len(words)
+        forms: Forms = []
+        for word in words:
+            if sayable := tuple(_sayable(word)):
+                forms.append(sayable)
+            if word[-1] in _STOPS:
+                forms.append(())
+        texts.append(forms)
+    return texts
 
 
 def grammar_for(scene: Scene) -> Network:
     """The network of everything that can be said now."""
-    if scene.resting:
-        return filled(_skeleton(True), Page())
-    texts, room, seen = [], MOST_WORDS_IN_VIEW, set()
-    for text in scene.view:
-        words = text.split()[:room]
-        room -= len(words)
-        forms = [tuple(_sayable(w)) for w in words]
-        texts.append([f for f in forms if f])
-        seen.update(w for f in forms for form in f for w in form)
+    texts = texts_in(scene)
+    seen = {w for text in texts for forms in text for form in forms for w in form}
     names = [tuple(spoken_forms(w)[0] for w in name.split()) for name in scene.documents]
     scripts = [tuple(spoken_forms(w)[0] for w in name.split()) for name in scene.scripts]
-    free = tuple(dict.fromkeys((*sorted(seen), *_common_words())))
+    common = _common_words()
+    free = {**common, **{w: max(_IN_VIEW, common.get(w, 0.0)) for w in sorted(seen)}}
     page = Page(
         texts,
         [tuple(w for part in n for w in part) for n in names],
         [tuple(w for part in n for w in part) for n in scripts],
         free,
     )
-    return filled(_skeleton(False), page)
+    return filled(_skeleton(), page)
+
+
+def said_in(scene: Scene) -> list[list[str]]:
+    """The texts in view as they are spoken most likely, for the model of the document."""
+    texts = [[w for forms in text if forms for w in forms[0]] for text in texts_in(scene)]
+    return [text for text in texts if text]
 
 
 def _sayable(word: str) -> list[tuple[str, ...]]:
@@ -69,49 +98,89 @@ class BuiltIn:
         self.dictation, self.command = Worker("dictation"), Worker("command")
         self.lock = threading.RLock()
         self._scene: Scene | None = None
+        self._kept: list[bytes] = []  # the sound of the utterance
 
     def look(self, scene: Scene) -> None:
         """Listen for what this scene allows, from the next utterance on."""
         if scene == self._scene:
             return
         self._scene = scene
+        if scene.resting:
+            self.command.prepare("rest")
+            return
         net = grammar_for(scene)
-        self.command.grammar(net.arcs, net.start, net.final)
+        self.command.prepare("grammar", net.arcs, net.start, net.final, net.weights)
+        self.dictation.prepare("page", said_in(scene))
 
     def hear(self, sound: bytes, scene: Scene) -> Hearing:
         with self.lock:
             self.look(scene)
-            self.dictation.ask_whole(sound)
-            self.command.ask_whole(sound)
-            return self._hearing(self.dictation.result(), self.command.result())
+            self._kept = [sound]
+            return self._whole(sound)
 
     def begin(self, scene: Scene) -> None:
         """An utterance begins in a live stream."""
         self.look(scene)
-        self.dictation.start()
+        self._kept = []
+        if not scene.resting:
+            self.dictation.start()
         self.command.start()
 
     def sound(self, sound: bytes) -> None:
-        self.dictation.sound(sound)
+        self._kept.append(sound)
+        if not self._resting:
+            self.dictation.sound(sound)
         self.command.sound(sound)
 
     @property
     def partial(self) -> str:
-        return self.dictation.partial
+        return "" if self._resting else self.dictation.partial
 
     def end(self) -> Hearing:
-        self.dictation.ask_end()
         self.command.ask_end()
+        if self._resting:
+            return _awake(self.command.result())
+        self.dictation.ask_end()
+        return self._hearing(self.dictation.result(), self.command.result())
+
+    @property
+    def _resting(self) -> bool:
+        return self._scene is not None and self._scene.resting
+
+    def _whole(self, sound: bytes) -> Hearing:
+        self.command.ask_whole(sound)
+        if self._resting:
+            return _awake(self.command.result())
+        self.dictation.ask_whole(sound)
         return self._hearing(self.dictation.result(), self.command.result())
 
     def _hearing(self, text: Decoded, command: Decoded) -> Hearing:
-        best = command.hypotheses[0] if command.hypotheses else None
-        margin = command.score - text.score if best and text.hypotheses else None
-        resting = self._scene is not None and self._scene.resting
-        if best and not text.hypotheses:
-            best = None
-        return Hearing(() if resting else text.hypotheses, best, margin, source="built-in")
+        if not text.hypotheses:
+            return Hearing((), source=SOURCE)
+        tail = self._tail(text.hypotheses[0])
+        if not command.hypotheses:
+            return Hearing(text.hypotheses, source=SOURCE, tail=tail)
+        margin = command.score - text.score
+        return Hearing(text.hypotheses, command.hypotheses, margin, source=SOURCE, tail=tail)
+
+    def _tail(self, best: Hypothesis) -> Tail | None:
+        """What was said behind the last pause, heard by itself: it may be a command."""
+        behind = [b.start for a, b in pairwise(best.words) if b.start - a.end >= CUT]
+        if not behind:
+            return None
+        start = max(0.0, behind[-1] - _LEAD_SECONDS)
+        sound = b"".join(self._kept)[round(start * RATE) * 2 :]
+        self.command.ask_whole(sound)
+        self.dictation.ask_whole(sound)
+        text, command = self.dictation.result(), self.command.result()
+        if not command.hypotheses or not text.hypotheses:
+            return None
+        return Tail(behind[-1], command.hypotheses, command.score - text.score)
 
     def close(self) -> None:
         self.dictation.close()
         self.command.close()
+
+
+def _awake(found: Decoded) -> Hearing:
+    return Hearing((), found.hypotheses, source=SOURCE)

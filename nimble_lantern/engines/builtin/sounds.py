@@ -25,6 +25,22 @@ _RULES: tuple[tuple[str, str], ...] = (
     ("z", "Z"),
 )  # fmt: skip
 _SHORTEST = 3
+KNOWN: dict[str, tuple[str, ...]] = {
+    "italicise": ("IH T AE L IH S AY Z", "IH T AE L AH S AY S", "AY T AE L IH S AY Z"),
+    "italicize": ("IH T AE L IH S AY Z", "AY T AE L IH S AY Z"),
+}
+"""Words of commands that neither the dictionary nor the rules pronounce rightly."""
+VARIANTS: dict[str, tuple[str, ...]] = {
+    "bold": ("B EH L D", "B AO L D"),
+    "redo": ("R IH D UW", "R EH D UW"),
+    "italic": ("IH T AE L IH K", "AY T AE L IH K"),
+    "cut": ("K AH D",),
+    "harbor": ("HH AA B AH", "HH AA B ER"),
+    "four": ("F AO",),
+    "last": ("L AA S T",),
+    "paragraph": ("P AE R AH G R AA F",),
+}
+"""Other ways to say words of commands than the dictionary's, which are American."""
 
 
 def pronunciation(word: str, look_up: LookUp) -> str | None:

@@ -38,9 +38,8 @@ def serve(connection: Connection, kind: str) -> None:
                 connection.send(("done", decoder.end()))
             case "whole":
                 connection.send(("done", decoder.whole(rest[0])))
-            case "grammar":
-                assert isinstance(decoder, CommandDecoder)
-                decoder.grammar(*rest)
+            case "grammar" | "rest" | "page":
+                getattr(decoder, message)(*rest)
 
 
 class Worker:
@@ -50,7 +49,7 @@ class Worker:
         self.kind = kind
         self.partial = ""
         self.restarts = 0
-        self._grammar: tuple[Any, ...] | None = None
+        self._prepared: tuple[Any, ...] | None = None
         self._kept: list[bytes] = []
         self._started = False
         self._asked: tuple[Any, ...] | None = None
@@ -63,14 +62,14 @@ class Worker:
         far.close()
 
     def _reopen(self) -> None:
-        """A new process with the grammar and the sound that the dead one had."""
+        """A new process that knows what the dead one knew, and has its sound."""
         self.restarts += 1
         self.process.kill()
         self.process.join()
         self._near.close()
         self._open()
-        if self._grammar:
-            self._near.send(("grammar", *self._grammar))
+        if self._prepared:
+            self._near.send(self._prepared)
         if self._started:
             self._near.send(("start",))
             for sound in self._kept:
@@ -85,9 +84,10 @@ class Worker:
             # What was to be sent is among what a new process is told.
             self._reopen()
 
-    def grammar(self, *grammar: Any) -> None:
-        self._grammar = grammar
-        self._send("grammar", *grammar)
+    def prepare(self, *what: Any) -> None:
+        """Between utterances: a grammar, the texts of a page, or rest; kept for a new process."""
+        self._prepared = what
+        self._send(*what)
 
     def start(self) -> None:
         self._kept, self._started, self._asked, self.partial = [], True, None, ""
