@@ -90,7 +90,8 @@ def upper(sitting: Sitting, target: Places) -> Done:
 @command(
     "(make | put | set | write) {target} [in] (lower case | lowercase | small letters)",
     "(lower case | lowercase | no capitals) (for | on) {target}",
-    "(decapitalise | uncapitalise) {target}",
+    "decapitalise {target}",
+    "uncapitalise {target}",
     example="make that lower case",
     group="revising",
 )

@@ -16,7 +16,7 @@ from nimble_lantern.core.effects import (
     ShowShelf,
 )
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import command, rule
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, command, rule
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.words import normal
 from nimble_lantern.core.writing.capitals import capitalised
@@ -128,19 +128,25 @@ def name_document(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     return _effect(after, f"this document is called “{name}”", NameDocument(name))
 
 
+CATALOGUE.table("misheard", {"with mistakes": True, "[and] make mistakes": True})
+
+
 @command(
-    "(start | play) the prompter",
-    "let the prompter (speak | read) {script}",
-    "(play | prompt) [the] script {script}",
+    "(start | play) the prompter [{mistakes:misheard}]",
+    "let the prompter (speak | read) {script} [{mistakes:misheard}]",
+    "(play | prompt) [the] script {script} [{mistakes:misheard}]",
     example="start the prompter",
     group="desk",
 )
-def start_prompter(sitting: Sitting, script: str | None = None) -> Done | Refusal:
-    """Let the prompter speak a script, to see how the desk answers."""
+def start_prompter(
+    sitting: Sitting, script: str | None = None, mistakes: bool = False
+) -> Done | Refusal:
+    """Let the prompter speak a script; “with mistakes”, to practise putting them right."""
     if script is None and not sitting.scripts:
         return Refusal("There is no script to speak.")
     name = script or sitting.scripts[0]
-    return _effect(sitting, f"the prompter speaks “{name}”", Prompt(name))
+    how = " with mistakes" if mistakes else ""
+    return _effect(sitting, f"the prompter speaks “{name}”{how}", Prompt(name, mistakes))
 
 
 @command("stop the prompter", "(be quiet | quiet) prompter", example="stop the prompter",

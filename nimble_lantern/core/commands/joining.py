@@ -59,11 +59,13 @@ def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> 
 
 
 @command(
-    "(split | break) the paragraph {side:beside} {target}",
+    "split the paragraph {side:beside} {target}",
     "(start | begin) a [new] paragraph {side:beside} {target}",
+    "split [the paragraph] at {target}",
+    "break the paragraph {side:beside} {target}",
     "(split | break) {target} off",
     "new paragraph {side:beside} {target}",
-    "(split | break) [the paragraph] at {target}",
+    "break [the paragraph] at {target}",
     "(start | begin) a [new] paragraph at {target}",
     "(put | insert | add) a (paragraph break | new paragraph) {side:beside} {target}",
     example="split the paragraph before the last sentence",

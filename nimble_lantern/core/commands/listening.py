@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from nimble_lantern.core.effects import CheckMicrophone
 from nimble_lantern.core.grammar.catalogue import command
 from nimble_lantern.core.state import Done, Sitting
 
@@ -32,6 +33,17 @@ def stop_listening(sitting: Sitting) -> Done:
 def start_listening(sitting: Sitting) -> Done:
     """Light the lamp again."""
     return Done(replace(sitting, lamp="lit"), "the lamp is lit")
+
+
+@command(
+    "(check | test) the microphone",
+    "(how is | how does) the microphone [sound]",
+    example="check the microphone",
+    group="listening",
+)
+def check_microphone(sitting: Sitting) -> Done:
+    """Tell how loud you are, how much noise there is, and what to change."""
+    return Done(sitting, "the microphone", (CheckMicrophone(),))
 
 
 @command(

@@ -14,21 +14,23 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places
 
-_FAMILIES: dict[str, tuple[str, str]] = {
-    # name: (how it is said as a verb, how it is said of text)
-    "bold": ("(bold [face] | boldface | embolden)", "bold [face]"),
-    "italic": ("(italic | italics | italicise | italicize)", "(italic | italics)"),
-    "underline": ("(underline | (put | draw) a line under)", "(underlined | underline)"),
+_FAMILIES: dict[str, tuple[str, str, str]] = {
+    # name: (how it is said as a verb, how it might be said besides, how it is said of text)
+    "bold": ("bold", "(bold face | boldface | embolden)", "bold [face]"),
+    "italic": ("(italic | italicise | italicize)", "italics", "(italic | italics)"),
+    "underline": ("underline", "(put | draw) a line under", "(underlined | underline)"),
     "strike": (
-        "(strike [through | out] | cross through | (put | draw) a line through)",
+        "strike [through | out]",
+        "(cross through | (put | draw) a line through)",
         "struck (out | through)",
     ),
-    "highlight": ("highlight", "highlighted"),
-    "subscript": ("subscript", "subscript"),
-    "superscript": ("superscript", "superscript"),
+    "highlight": ("highlight", "", "highlighted"),
+    "subscript": ("subscript", "", "subscript"),
+    "superscript": ("superscript", "", "superscript"),
 }
 CATALOGUE.table(
-    "styled", {adjective: name for name, (_, adjective) in _FAMILIES.items()} | {"plain": "plain"}
+    "styled",
+    {adjective: name for name, (*_, adjective) in _FAMILIES.items()} | {"plain": "plain"},
 )
 
 
@@ -60,7 +62,7 @@ def said_of(name: str) -> str:
     return _PAST.get(name, name)
 
 
-def _register(name: str, verb: str, adjective: str) -> None:
+def _register(name: str, verb: str, besides: str, adjective: str) -> None:
     def on(sitting: Sitting, target: Places) -> Done:
         return _done(sitting, target, (name,), f"is {said_of(name)}")
 
@@ -89,6 +91,7 @@ def _register(name: str, verb: str, adjective: str) -> None:
             f"(put | set | write) {{target}} (in | into) {adjective}",
             f"i want {{target}} (in {adjective} | {adjective}) [type]",
             f"{adjective} (for | on) {{target}}",
+            *([f"{besides} {{target}}"] if besides else []),
             *(["strike {target} (through | out)"] if name == "strike" else []),
         ), f"{name} the last two words", f"Make a target {name}."),
         (off, f"no_{name}", (
@@ -101,14 +104,14 @@ def _register(name: str, verb: str, adjective: str) -> None:
         (begin, f"{name}_on", (
             f"{noun} on",
             f"(turn | switch) on {noun}",
-            f"(start | begin) {noun}",
             f"(turn | switch) {noun} on",
+            f"(start | begin) {noun}",
         ), f"{name} on", f"Write in {name} from here on, until you say “{name} off”."),
         (end, f"{name}_off", (
             f"{noun} off",
             f"(turn | switch) off {noun}",
-            f"(stop | end) {noun}",
             f"(turn | switch) {noun} off",
+            f"(stop | end) {noun}",
             f"no more {noun}",
         ), f"{name} off", f"Stop writing in {name}."),
     ]  # fmt: skip
@@ -117,8 +120,8 @@ def _register(name: str, verb: str, adjective: str) -> None:
         command(*ways, example=example, group="format")(handler)
 
 
-for _name, (_verb, _adjective) in _FAMILIES.items():
-    _register(_name, _verb, _adjective)
+for _name, _ways in _FAMILIES.items():
+    _register(_name, *_ways)
 
 
 @command(

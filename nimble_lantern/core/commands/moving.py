@@ -49,6 +49,7 @@ def to_end(sitting: Sitting) -> Done:
     "<go> [back | up | down] to {target}",
     example="go to the start of the last sentence",
     group="moving",
+    heard=4,
 )
 def before(sitting: Sitting, target: Places) -> Done:
     """Write before a target."""

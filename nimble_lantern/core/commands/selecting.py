@@ -12,9 +12,10 @@ from nimble_lantern.core.targets.model import Places
 
 
 @command(
-    "(select | mark | pick out | choose) {target}",
+    "select {target}",
     "highlight nothing but {target}",
     "i want to (select | change) {target}",
+    "(mark | pick out | choose) {target}",
     example="select the last sentence",
     group="selecting",
 )

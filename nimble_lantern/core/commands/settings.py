@@ -46,6 +46,47 @@ def dialect(sitting: Sitting, dialect: str) -> Done:
     return _set(sitting, "dialect", dialect, f"{dialect.capitalize()} conventions")
 
 
+CATALOGUE.table("patience", {"short": "short", "normal": "normal", "long": "long"})
+CATALOGUE.table("waiting", {"(longer | a little longer)": "long", "less [long]": "short"})
+
+
+@command(
+    "{patience} patience",
+    "patience {patience}",
+    "wait {patience:waiting} [for me] [when i pause]",
+    "be [more] patient",
+    "wait the usual time",
+    example="long patience",
+    group="listening",
+)
+def patience(sitting: Sitting, patience: str = "") -> Done:
+    """Wait a short, normal or long silence before an utterance counts as over."""
+    return _set(sitting, "patience", patience or "long", f"{patience or 'long'} patience")
+
+
+CATALOGUE.table(
+    "engine",
+    {
+        "[the] (built in | desk's own | usual) (recogniser | recognizer | ears)": "builtin",
+        "[the] browser's (recogniser | recognizer | ears)": "browser",
+        "[the] browser": "browser",
+        "[the] (larger | big | bigger) model": "model",
+    },
+)
+_HEARS = {"builtin": "the built-in recogniser", "browser": "the browser", "model": "a larger model"}
+
+
+@command(
+    "(listen with | listen through | switch to | use) {engine}",
+    "(hear | listen to) me with {engine}",
+    example="listen with the browser",
+    group="listening",
+)
+def engine(sitting: Sitting, engine: str) -> Done:
+    """Let the built-in recogniser, the browser's or a larger model on this machine hear you."""
+    return _set(sitting, "engine", engine, f"{_HEARS[engine]} listens")
+
+
 @command(
     "(show | open) [me] [the | my] settings",
     "(what are | go to) the settings",

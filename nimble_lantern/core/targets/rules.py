@@ -89,6 +89,16 @@ def _part(order: Order, unit: Unit) -> Units:
     return Units(unit, order)
 
 
+@rule("part", "[the] {unit} before (this | that) [one]", heard=False)
+def _before_this(unit: Unit) -> Units:
+    return Units(unit, Order.PREVIOUS)
+
+
+@rule("part", "[the] {unit} after (this | that) [one]", heard=False)
+def _after_this(unit: Unit) -> Units:
+    return Units(unit, Order.NEXT)
+
+
 @rule("part", "[the] {order} {counted}")
 @rule("part", "(those | these | my) {order} {counted}", heard=False)
 def _parts(order: Order, counted: tuple[int, Unit]) -> Units | None:
@@ -181,6 +191,10 @@ def _target(part: Target) -> Target:
 
 @rule("nested", "{part} (of | in | on | from) {of:scope}")
 def _nested(part: Units, of: Target) -> Units | None:
+    same = isinstance(of, Units) and of.unit is part.unit
+    if same and part.unit not in (Unit.ITEM, Unit.LIST, Unit.SECTION):
+        # A paragraph stands in no paragraph.
+        return None
     return Units(part.unit, part.order, part.count, part.n, of)
 
 
@@ -316,7 +330,7 @@ def _through(a: Any, b: Any) -> Through:
 
 
 @rule("target", "{a:words} through {b:words}", heard=False)
-@rule("target", "{a:words} to {b:words}")
+@rule("target", "{a:words} to {b:words}", heard=False)
 def _through_words(a: tuple[str, ...], b: tuple[str, ...]) -> Through:
     return Through(Words(a), Words(b), close=True)
 
