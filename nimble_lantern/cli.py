@@ -139,11 +139,12 @@ def hear(
 @click.option("--port", default=8377, show_default=True)
 @click.option("--demo", is_flag=True, help="Put the sample world on the shelf first.")
 @click.option("--data", type=click.Path(path_type=Path), help="The folder of the database.")
-def serve(host: str, port: int, demo: bool, data: Path | None) -> None:
+@click.option("--model", type=click.Path(path_type=Path), help="The folder of a larger model.")
+def serve(host: str, port: int, demo: bool, data: Path | None, model: Path | None) -> None:
     """Serve the desk."""
     from nimble_lantern.web.server import run
 
-    run(host, port, demo, data)
+    run(host, port, demo, data, model)
 
 
 @lantern.command()

@@ -6,9 +6,12 @@ import threading
 from pathlib import Path
 
 from nimble_lantern.core.reading.hearing import Hearing, from_lines
+from nimble_lantern.engines.mistakes import Mistakes
 from nimble_lantern.shell import LiveDesk
 
 DEMO = Path(__file__).parent / "demo"
+SEED = 7
+"""Of the prompter's mistakes: the same script is misheard in the same places."""
 WORD_SECONDS = 0.16
 REST_SECONDS = 1.1
 
@@ -34,8 +37,8 @@ class ScriptPrompter:
     def playing(self) -> str | None:
         return self._name
 
-    def play(self, name: str) -> None:
-        """Begin a script; one that plays already is stopped."""
+    def play(self, name: str, mistakes: bool = False) -> None:
+        """Begin a script, perhaps with some words misheard; one that plays already is stopped."""
         path = self._scripts.get(name)
         if path is None:
             return
@@ -43,7 +46,10 @@ class ScriptPrompter:
         self._stop = threading.Event()
         lines = path.read_text(encoding="utf-8").splitlines()
         self._name = name
-        args = (list(from_lines(lines)), self._stop)
+        hearings = list(from_lines(lines))
+        if mistakes:
+            hearings = [*map(Mistakes(SEED).made_of, hearings)]
+        args = (hearings, self._stop)
         self._thread = threading.Thread(target=self._speak, args=args, daemon=True)
         self._thread.start()
 

@@ -7,10 +7,12 @@ utterance at a time; it is on the disk before anybody is told of it.
 from __future__ import annotations
 
 import threading
+from collections.abc import Callable
 from dataclasses import dataclass, replace
 from typing import Protocol
 
 from nimble_lantern.core.effects import (
+    CheckMicrophone,
     Effect,
     NewDocument,
     OpenDocument,
@@ -32,7 +34,7 @@ VIEWS = ("desk", "shelf", "settings", "commands")
 class Prompter(Protocol):
     """Who speaks a script for a person."""
 
-    def play(self, name: str) -> None: ...
+    def play(self, name: str, mistakes: bool = False) -> None: ...
     def stop(self) -> None: ...
     @property
     def playing(self) -> str | None: ...
@@ -50,6 +52,7 @@ class Scene:
     shelf: tuple[ShelfEntry, ...] = ()
     group: str = "revising"
     screens: int = 0  # scrolled away from where the writing is, in screens
+    notice: str = ""  # what the desk has to say besides, until the next utterance
 
 
 class LiveDesk:
@@ -62,7 +65,10 @@ class LiveDesk:
         self._sitting = replace(journal.begin(), scripts=scripts)
         self._partial, self._view, self._revision = "", "desk", 1
         self._group, self._screens = "revising", 0
+        self._notice = ""
         self.prompter: Prompter | None = None
+        self.ears: Callable[[], str] | None = None
+        """Tells how the microphone sounds, in words."""
 
     @property
     def sitting(self) -> Sitting:
@@ -85,6 +91,7 @@ class LiveDesk:
                 shelf,
                 self._group,
                 self._screens,
+                self._notice,
             )
 
     def hear(self, hearing: Hearing) -> Outcome:
@@ -94,7 +101,7 @@ class LiveDesk:
             outcome = advance(before, Heard(hearing))
             kept = self._journal.record(before, outcome, hearing)
             self._sitting = replace(kept, scripts=before.scripts)
-            self._partial = ""
+            self._partial = self._notice = ""
             self._revision += 1
             if not any(isinstance(e, Scroll) for e in outcome.effects):
                 self._screens = 0
@@ -123,6 +130,12 @@ class LiveDesk:
             self._view = view if view in VIEWS else "desk"
             self._revision += 1
 
+    def say(self, notice: str) -> None:
+        """Something to be told until the next utterance: one clear sentence."""
+        with self.lock:
+            self._notice = notice
+            self._revision += 1
+
     def changed(self) -> None:
         """Something that pages show has changed elsewhere."""
         with self.lock:
@@ -138,10 +151,12 @@ class LiveDesk:
                 self._view, self._group = "commands", group
             case Scroll(screens):
                 self._screens += screens
-            case Prompt(name) if self.prompter:
+            case CheckMicrophone():
+                self._notice = self.ears() if self.ears else "Nobody listens to a microphone here."
+            case Prompt(name, mistakes) if self.prompter:
                 if name is None:
                     self.prompter.stop()
                 else:
-                    self.prompter.play(name)
+                    self.prompter.play(name, mistakes)
             case ShowDesk() | NewDocument() | OpenDocument():
                 self._view = "desk"

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from pathlib import Path
 
 from flask import (
     Blueprint,
@@ -18,6 +19,8 @@ from nimble_lantern.core.document.metrics import FAMILIES, FONTS
 from nimble_lantern.core.errors import LanternError
 from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.engines import LiveEngine
+from nimble_lantern.engines.browser import alternatives
+from nimble_lantern.engines.larger import LargerModel
 from nimble_lantern.prompter import ScriptPrompter
 from nimble_lantern.shell import LiveDesk
 from nimble_lantern.web.fragments import Pages, classes, face
@@ -30,7 +33,12 @@ pages = Blueprint("pages", __name__)
 sound = Blueprint("sound", __name__)
 
 
-def create_app(desk: LiveDesk, engine: Callable[[], LiveEngine], pace: float = 1.0) -> Flask:
+def create_app(
+    desk: LiveDesk,
+    engine: Callable[[], LiveEngine],
+    pace: float = 1.0,
+    model: Path | None = None,
+) -> Flask:
     """The application round one live desk; `engine` is made when sound first comes."""
     from nimble_lantern.prompter import scripts_in
 
@@ -39,7 +47,7 @@ def create_app(desk: LiveDesk, engine: Callable[[], LiveEngine], pace: float = 1
     desk.prompter = ScriptPrompter(desk, scripts_in(), pace)
     app.extensions["desk"] = desk
     app.extensions["pages"] = Pages()
-    app.extensions["listener"] = Listener(desk, engine)
+    app.extensions["listener"] = Listener(desk, engine, LargerModel(model))
     app.register_blueprint(pages)
     app.register_blueprint(sound)
     app.register_error_handler(LanternError, lambda error: (str(error), 409))
@@ -166,6 +174,21 @@ def prompter() -> Response:
 def open_stream() -> dict[str, str]:
     listener: Listener = current_app.extensions["listener"]
     return {"stream": listener.open()}
+
+
+@sound.post("/results")
+def results() -> tuple[str, int]:
+    """Words of the browser's recogniser: {"final", "alternatives"}, or the standard's {"error"}."""
+    listener: Listener = current_app.extensions["listener"]
+    data = request.get_json(silent=True)
+    if not isinstance(data, dict):
+        return "A result of the browser's recogniser is sent as JSON.", 400
+    if "error" in data:
+        listener.browser_failed(str(data["error"]))
+    else:
+        found = alternatives(data.get("alternatives"))
+        listener.browser_result(found, bool(data.get("final")))
+    return "", 204
 
 
 @sound.get("/streams")

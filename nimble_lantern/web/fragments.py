@@ -107,8 +107,12 @@ def shown(scene: Scene, state: PageState) -> dict[str, dict[str, Any]]:
     """
     sitting = scene.sitting
     return {
-        "lamp": {"lamp": sitting.lamp},
-        "heard": {"partial": scene.partial, "entry": _last(sitting)},
+        "lamp": {
+            "lamp": sitting.lamp,
+            "engine": sitting.settings.engine,
+            "dialect": sitting.settings.dialect,
+        },
+        "heard": {"partial": scene.partial, "entry": _last(sitting), "notice": scene.notice},
         "manner": {"title": sitting.title, "manner": manner(sitting)},
         "stage": _stage(scene, state),
         "trail": {"trail": trail(sitting)},
@@ -174,11 +178,30 @@ def settings_shown(sitting: Sitting) -> list[dict[str, Any]]:
             "say": "zoom in",
         },
         {
+            "name": "Patience",
+            "value": now.patience,
+            "say": "normal patience" if now.patience != "normal" else "long patience",
+        },
+        {
+            "name": "Hearing",
+            "value": _HEARS[now.engine],
+            "say": "listen with the browser"
+            if now.engine == "builtin"
+            else "use the built in ears",
+        },
+        {
             "name": "Offensive words",
             "value": "masked" if now.masking else "written in full",
             "say": "masking off" if now.masking else "masking on",
         },
     ]
+
+
+_HEARS = {
+    "builtin": "the built-in recogniser",
+    "browser": "the browser’s recogniser",
+    "model": "the larger model",
+}
 
 
 def _last(sitting: Sitting) -> Any:

@@ -35,14 +35,16 @@ def data_folder(demo: bool) -> Path:
     return base / "demo" if demo else base
 
 
-def run(host: str, port: int, demo: bool, data: Path | None = None) -> None:
+def run(
+    host: str, port: int, demo: bool, data: Path | None = None, model: Path | None = None
+) -> None:
     """Serve until stopped.  BadInput if the port is taken or the database cannot be used."""
     folder = data or data_folder(demo)
     journal = open_journal(connect(folder / FILE))
     if demo and not journal.titles():
         load_sample_world(journal)
     desk = LiveDesk(journal, tuple(scripts_in()))
-    app = create_app(desk, builtin_engine)
+    app = create_app(desk, builtin_engine, model=model)
     if host in ("127.0.0.1", "localhost"):
         # A name that only pretends to be this machine is turned away.
         app.config["TRUSTED_HOSTS"] = ["127.0.0.1", "localhost"]

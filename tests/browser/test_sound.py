@@ -75,6 +75,38 @@ class Spoken(BrowserCase):
         self.assertEqual(len(heard), 2, heard)
 
 
+class HandsFree(BrowserCase):
+    demo = False
+
+    def test_compose_revise_rest_wake_and_undo_by_sound_alone(self) -> None:
+        lines = [
+            "please come to the meeting",
+            "bold the meeting",
+            "stop listening",
+            "nobody came to the meeting last night",
+            "start listening",
+            "undo that",
+        ]
+        wav = speak(self.folder / "day.wav", lines, "rms", pause=2.5)
+        driver = self.browser(wav)
+        self.waits(driver, ".mark-bold", "meeting", SOUND_SECONDS)
+        self.waits(driver, ".lamp-state", "resting", SOUND_SECONDS)
+        self.waits(driver, ".lamp-state", "listening", SOUND_SECONDS)
+        wait_until(lambda: self.count(driver, ".mark-bold") == 0, SOUND_SECONDS, "the undoing")
+        self.assertEqual(self.text(driver, ".line .ink").strip(), "Please come to the meeting")
+        trail = [(e.read_as, e.command) for e in self.kept().trail]
+        self.assertEqual(
+            trail,
+            [
+                ("text", None),
+                ("command", "marks.bold"),
+                ("command", "listening.stop_listening"),
+                ("command", "listening.start_listening"),
+                ("command", "history.undo"),
+            ],
+        )
+
+
 class TwoPages(BrowserCase):
     demo = False
 

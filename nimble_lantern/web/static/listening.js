@@ -3,6 +3,7 @@
 
 const NEWS_MS = 400;
 const SHEET_WIDTH = 790;           // the numbers' margin and the column of text
+const EAR_REST_MS = 300;
 const MICROPHONE_PATIENCE_MS = 6000;
 const WANTED = { channelCount: 1, echoCancellation: true, noiseSuppression: true, autoGainControl: false };
 const ADVICE = {
@@ -15,7 +16,9 @@ const ADVICE = {
 };
 
 function show(html) {
-  if (html) htmx.swap(document.body, html, { swapStyle: "none" });
+  if (!html) return;
+  htmx.swap(document.body, html, { swapStyle: "none" });
+  setTimeout(() => document.dispatchEvent(new Event("lantern:shown")));
 }
 
 document.addEventListener("alpine:init", () => {
@@ -39,6 +42,8 @@ document.addEventListener("alpine:init", () => {
       setInterval(() => { if (this.link !== "ok") this.ask(); }, NEWS_MS);
       this.ask();
       this.begin();
+      this.browserEar();
+      document.addEventListener("lantern:shown", () => this.browserEar());
       navigator.mediaDevices?.addEventListener("devicechange", () => {
         if (this.link === "silent") this.begin();
       });
@@ -108,6 +113,44 @@ document.addEventListener("alpine:init", () => {
       const node = new AudioWorkletNode(context, "lantern-ear");
       context.createMediaStreamSource(new MediaStream([track])).connect(node);
       worker.postMessage({ ...start, port: node.port, rate: context.sampleRate }, [node.port]);
+    },
+
+    // The browser's own recogniser, where the setting asks for it and the lamp is lit.
+    browserEar() {
+      const { engine, lamp, language } = document.getElementById("lamp").dataset;
+      const wanted = engine === "browser" && lamp === "lit";
+      if (!wanted) {
+        const ear = this.ear;
+        this.ear = null;
+        ear?.abort();
+        return;
+      }
+      if (this.ear) return;
+      const Recognition = window.SpeechRecognition || window.webkitSpeechRecognition;
+      if (!Recognition) return void this.report({ error: "missing" });
+      const ear = this.ear = new Recognition();
+      Object.assign(ear, { continuous: true, interimResults: true, maxAlternatives: 5, lang: language });
+      ear.onresult = (event) => {
+        for (let i = event.resultIndex; i < event.results.length; i++) {
+          const result = event.results[i];
+          const alternatives = Array.from(result, ({ transcript, confidence }) => ({ transcript, confidence }));
+          this.report({ final: result.isFinal, alternatives });
+        }
+      };
+      ear.onerror = ({ error }) => this.report({ error });
+      // It ends by itself after a silence: while it is wanted, it is started again.
+      ear.onend = () => setTimeout(() => {
+        if (this.ear === ear) { this.ear = null; this.browserEar(); }
+      }, EAR_REST_MS);
+      try { ear.start(); } catch { this.report({ error: "aborted" }); }
+    },
+
+    // One after the other, so that results arrive in the order in which they were spoken.
+    report(what) {
+      const send = () => fetch("/results", {
+        method: "POST", headers: { "Content-Type": "application/json" }, body: JSON.stringify(what),
+      }).then(() => this.ask()).catch(() => {});
+      this.reports = (this.reports || Promise.resolve()).then(send);
     },
 
     told(message) {

@@ -1,0 +1,160 @@
+"""Which ear is used, and how the desk hears with each: the browser's words, a larger model's."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.errors import BadInput
+from nimble_lantern.core.reading.hearing import Hypothesis, from_line
+from tests.web.test_pages import SILENCE, SoundCase, voiced
+
+
+class Model:
+    """A transcriber that says what it was told to, or fails."""
+
+    def __init__(self, words: str = "", error: Exception | None = None) -> None:
+        self.words, self.error, self.heard = words, error, 0
+
+    def transcribe(self, sound: bytes) -> tuple[Hypothesis, ...]:
+        self.heard += len(sound)
+        if self.error:
+            raise self.error
+        return from_line(self.words).hypotheses
+
+
+class OtherEngines(SoundCase):
+    lines = ["the tied is hi", "bold the tide", "third line"]
+
+    @property
+    def page_text(self) -> str:
+        return self.client.get("/").get_data(as_text=True)
+
+    def uses(self, engine: str, model: Model | None = None) -> None:
+        self.desk.set("engine", engine)
+        if model:
+            self.app.extensions["listener"]._larger = model
+
+    def result(self, text: str, final: bool = True) -> int:
+        rows = [{"transcript": text, "confidence": 0.9}]
+        answer = self.client.post("/results", json={"final": final, "alternatives": rows})
+        return answer.status_code
+
+    def heard(self) -> list[str]:
+        return [e.heard for e in self.desk.sitting.trail]
+
+    def test_the_browsers_words_are_written_once(self) -> None:
+        self.uses("browser")
+        self.speaks()
+        self.assertEqual(self.heard(), [], "waits for the browser")
+        self.assertEqual(self.result("The tide is high"), 204)
+        self.assertEqual(self.heard(), ["the tide is high"])
+
+    def test_interim_words_show_while_they_are_spoken(self) -> None:
+        self.uses("browser")
+        self.result("the tide", final=False)
+        self.assertIn("the tide", self.page_text)
+        self.assertEqual(self.heard(), [])
+
+    def test_a_browser_that_fails_is_left_for_the_built_in_engine_which_says_so(self) -> None:
+        self.uses("browser")
+        self.speaks()
+        self.client.post("/results", json={"error": "network"})
+        self.assertEqual(self.heard(), ["the tied is hi"], "what waited is not lost")
+        self.assertEqual(self.desk.sitting.settings.engine, "builtin")
+        self.assertIn("cannot reach its service; the built-in one listens instead", self.page_text)
+
+    def test_silence_is_no_failure(self) -> None:
+        self.uses("browser")
+        self.client.post("/results", json={"error": "no-speech"})
+        self.assertEqual(self.desk.sitting.settings.engine, "browser")
+
+    def test_results_are_refused_while_another_engine_is_used_or_the_lamp_is_low(self) -> None:
+        self.result("the tide is high")
+        self.uses("browser")
+        self.desk.hear(from_line("stop listening"))
+        self.result("the tide is high")
+        self.assertEqual(self.heard(), ["stop listening"])
+
+    def test_bad_results_are_answered_in_words(self) -> None:
+        self.assertEqual(self.client.post("/results", data="x").status_code, 400)
+        answer = self.client.post("/results", json={"alternatives": 3})
+        self.assertEqual(answer.status_code, 409)
+        self.assertIn("list of alternatives", answer.get_data(as_text=True))
+
+    def test_a_larger_model_has_the_words_of_dictation(self) -> None:
+        model = Model("the tide is high")
+        self.uses("model", model)
+        self.speaks()
+        self.assertEqual(self.heard(), ["the tide is high"])
+        self.assertGreater(model.heard, 16_000)
+
+    def test_a_model_that_cannot_be_used_is_told_and_nothing_is_lost(self) -> None:
+        for error in (BadInput("There is no model in X."), RuntimeError("out of memory")):
+            with self.subTest(str(error)):
+                self.uses("model", Model(error=error))
+                before = len(self.heard())
+                self.speaks()
+                self.assertEqual(len(self.heard()), before + 1)
+                self.assertEqual(self.desk.sitting.settings.engine, "builtin")
+                self.assertIn(str(error), self.page_text)
+                self.assertIn("The built-in recogniser listens instead.", self.page_text)
+
+    def test_engines_are_chosen_by_voice_and_kept(self) -> None:
+        self.desk.hear(from_line("listen with the browser"))
+        self.assertIn('data-engine="browser"', self.page_text)
+        self.desk.hear(from_line("use the usual ears"))
+        self.assertIn('data-engine="builtin"', self.page_text)
+
+
+class Listening(SoundCase):
+    lines = ["the tide is high"] * 9
+
+    def test_the_microphone_is_measured_and_told_in_words(self) -> None:
+        self.desk.hear(from_line("check the microphone"))
+        self.assertIn("Too little was heard yet", self.client.get("/").get_data(as_text=True))
+        self.speaks()
+        self.desk.hear(from_line("check the microphone"))
+        self.assertRegex(
+            self.client.get("/").get_data(as_text=True), r"Speech -\d+ dB, noise -96 dB"
+        )
+        self.desk.hear(from_line("it is cold"))
+        self.assertNotIn("Speech -", self.client.get("/").get_data(as_text=True))
+
+    def test_a_longer_patience_waits_longer_from_the_next_utterance_on(self) -> None:
+        waited = []
+        for patience in ("short", "normal", "long"):
+            self.desk.set("patience", patience)
+            self.speaks()
+            before = len(self.desk.sitting.trail)
+            for sound in (SILENCE, voiced(0.2), voiced(0.2), voiced(0.2)):
+                self.sends(sound)
+            chunks = 0
+            while len(self.desk.sitting.trail) == before:
+                self.sends(SILENCE[: len(SILENCE) // 4])
+                chunks += 1
+                self.assertLess(chunks, 60)
+            waited.append(chunks * 0.05)
+        self.assertLess(waited[0], waited[1])
+        self.assertLess(waited[1] + 0.3, waited[2])
+
+    def test_the_pause_before_an_utterance_is_kept(self) -> None:
+        self.speaks()
+        for _ in range(5):
+            self.sends(SILENCE)
+        paused: list[float] = []
+        hear = self.desk.hear
+        self.desk.hear = lambda h: (paused.append(h.pause), hear(h))[1]  # type: ignore[method-assign]
+        self.speaks()
+        self.assertAlmostEqual(paused[0], 2.4, delta=0.5)
+
+    def test_a_voice_far_quieter_than_the_speakers_is_not_written(self) -> None:
+        for _ in range(5):
+            self.speaks()
+        before = self.desk.sitting.document
+        faint = bytes(voiced(0.2))
+        import audioop
+
+        for sound in (SILENCE, *[audioop.mul(faint, 2, 0.06)] * 3, *[SILENCE] * 6):
+            self.sends(sound)
+        last = self.desk.sitting.trail[-1]
+        if last.number > 5:  # the detector may not take it for speech at all
+            self.assertEqual(last.read_as, "unclear")
+        self.assertEqual(self.desk.sitting.document, before)
