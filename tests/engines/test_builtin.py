@@ -10,6 +10,7 @@ from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.reading.decision import is_command
 from nimble_lantern.engines import Scene, Scripted
 from nimble_lantern.engines.builtin.cutter import RATE, Cutter
+from nimble_lantern.engines.builtin.decoder import Decoded, DictationDecoder
 from nimble_lantern.engines.builtin.files import hear_file, pcm_of, utterances
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
 from nimble_lantern.engines.builtin.sounds import pronunciation
@@ -116,6 +117,45 @@ class Hearing(SoundCase):
     def says(self, line: str) -> list[bytes]:
         with tempfile.TemporaryDirectory() as folder:
             return list(utterances(pcm_of(speak(Path(folder) / "s.wav", [line], "rms"))))
+
+
+class Voice(SoundCase):
+    """The cepstral mean, in one decoder of this process."""
+
+    @classmethod
+    def setUpClass(cls) -> None:
+        super().setUpClass()
+        cls.spoken = list(utterances(iter([cls.sound])))
+
+    def setUp(self) -> None:
+        self.decoder = DictationDecoder()
+
+    def streamed(self, n: int) -> Decoded:
+        self.decoder.start()
+        for i in range(0, len(self.spoken[n]), CHUNK):
+            self.decoder.sound(self.spoken[n][i : i + CHUNK])
+        return self.decoder.end()
+
+    def test_a_voice_is_known_after_its_first_utterance(self) -> None:
+        at_best = self.decoder.whole(self.spoken[0]).score
+        self.assertLess(self.streamed(0).score, at_best - 0.5)
+        self.assertAlmostEqual(self.streamed(0).score, at_best, delta=0.1)
+        self.assertGreater(self.decoder.voice_frames, 0)
+
+    def test_an_utterance_at_once_is_the_same_whatever_was_streamed_before(self) -> None:
+        fresh = self.decoder.whole(self.spoken[1])
+        self.streamed(0)
+        self.streamed(2)
+        again = self.decoder.whole(self.spoken[1])
+        self.assertEqual(again.hypotheses[0].text, fresh.hypotheses[0].text)
+        self.assertAlmostEqual(again.score, fresh.score, delta=0.1)
+
+    def test_the_voice_is_still_known_after_an_utterance_at_once(self) -> None:
+        self.streamed(0)
+        self.streamed(1)
+        before = self.streamed(0).score
+        self.decoder.whole(self.spoken[2])
+        self.assertAlmostEqual(self.streamed(0).score, before, delta=0.1)
 
 
 class Resting(SoundCase):

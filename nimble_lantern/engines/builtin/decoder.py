@@ -43,6 +43,9 @@ _BAD_FRAME = -6.0
 _SCALE = 1024
 """Path scores are kept divided by this (SENSCR_SHIFT of the decoder)."""
 Arc = tuple[int, int, str | None]
+VOICE_FRAMES = 500
+"""Of speech from which a voice is known: five seconds."""
+_MEAN_FRAMES, _SHIFT_FRAMES = 500, 800  # CMN_WIN and CMN_WIN_HWM of the decoder
 _FILLERS = frozenset(("<s>", "</s>", "<sil>", "[NOISE]", "[SPEECH]", "[COUGH]", "(NULL)"))
 
 
@@ -86,8 +89,9 @@ class DictationDecoder:
         quick = {"samprate": 16000, "fwdflat": False, "maxhmmpf": 3000, **self.beams}
         self.decoder = Decoder(loglevel="FATAL", logfn=None, **quick)
         self._language = self.decoder.get_lm("_default")
-        self._cmn = self.decoder.get_cmn(False)
         self._open = False
+        self._before: list[float] = []  # the cepstral mean that a stream began with
+        self.voice_frames = 0
         self.rescorer = Rescorer(self._given, self.decoder.lookup_word)
 
     def _given(self, words: Sequence[str]) -> float:
@@ -99,20 +103,38 @@ class DictationDecoder:
         self.rescorer.look(texts)
 
     def start(self) -> None:
-        """Begin; the cepstral mean goes on from the last utterance, so a voice is learned."""
+        """Begin; the cepstral mean goes on from the last stream, so a voice is learned."""
         if self._open:
             self.decoder.end_utt()
         self.decoder.start_utt()
         self._open = True
 
-    def forget_voice(self) -> None:
-        """Begin again with the model's own cepstral mean; between utterances only."""
-        if not self._open:
-            self.decoder.set_cmn(self._cmn)
-
     def sound(self, sound: bytes) -> None:
         if self._open and sound:
+            self._before = self._before or self._mean()
             self.decoder.process_raw(sound, False, False)
+
+    def _mean(self) -> list[float]:
+        return [float(value) for value in self.decoder.get_cmn(False).split(",")]
+
+    def _learn_voice(self, frames: int) -> None:
+        """Take a new voice's cepstral mean from what was streamed.
+
+        The decoder moves its mean slowly, as if five seconds of another voice had been heard: the
+        first utterances would be misheard.
+        """
+        before, self._before = self._before, []
+        if not before or not frames or self.voice_frames >= VOICE_FRAMES:
+            return
+        turns, rest = divmod(frames, _SHIFT_FRAMES - _MEAN_FRAMES)
+        left = (_MEAN_FRAMES / _SHIFT_FRAMES) ** turns * _MEAN_FRAMES / (_MEAN_FRAMES + rest)
+        known = self.voice_frames
+        self.voice_frames += frames
+        new = []
+        for old, now in zip(before, self._mean(), strict=True):
+            own = (now - left * old) / (1 - left)
+            new.append((known * old + frames * own) / self.voice_frames)
+        self.decoder.set_cmn(",".join(f"{value:.6g}" for value in new))
 
     def partial(self) -> str:
         hypothesis = self.decoder.hyp() if self._open else None
@@ -125,6 +147,7 @@ class DictationDecoder:
         self.decoder.end_utt()
         self._open = False
         frames = self.decoder.n_frames()
+        self._learn_voice(frames)
         words, score, covered = self._segments()
         if not words or covered < frames - _SLACK_FRAMES:
             # A grammar's path that gave up before the sound ended explains nothing.
@@ -139,12 +162,26 @@ class DictationDecoder:
     def whole(self, sound: bytes) -> Decoded:
         """One whole utterance at once: its own cepstral mean, so the best words."""
         carried_on = self.decoder.get_cmn(False)
-        self.forget_voice()
-        self.start()
-        self.decoder.process_raw(sound, False, True)
+        self._at_once(sound)
         found = self.end()
-        self.decoder.set_cmn(carried_on)
+        self._streaming_again(carried_on)
         return found
+
+    def _at_once(self, sound: bytes) -> None:
+        """Search a whole utterance; it is still open."""
+        if self._open:
+            self.decoder.end_utt()
+        # A stream switches the features to a running mean for good.
+        self.decoder.reinit_feat(self.decoder.config)
+        DictationDecoder.start(self)
+        self.decoder.process_raw(sound, False, True)
+
+    def _streaming_again(self, mean: str) -> None:
+        """Back to the running mean: the first stream after a change takes part of the other way."""
+        self.decoder.start_utt()
+        self.decoder.process_raw(_QUIET, True, False)
+        self.decoder.end_utt()
+        self.decoder.set_cmn(mean)
 
     def _segments(self) -> tuple[tuple[HeardWord, ...], float, int]:
         """(words, acoustic log score of all segments, frames they cover)."""
@@ -276,12 +313,13 @@ class CommandDecoder(DictationDecoder):
         spans = [(s.start_frame, s.end_frame + 1) for s in list(self.decoder.seg() or ())]
         if not any(a <= _BEFORE_WAKING and frames - b <= _AFTER_WAKING for a, b in spans):
             return Decoded((), frames, 0.0)
+        carried_on = self.decoder.get_cmn(False)
         self.decoder.activate_search("woken")
-        super().start()
-        self.decoder.process_raw(b"".join(self._kept), False, True)
+        self._at_once(b"".join(self._kept))
         self.decoder.end_utt()
         self._open = False
         words, score, _ = self._segments()
+        self._streaming_again(carried_on)
         self.decoder.activate_search("waking")
         found = Hypothesis(words, score / max(1, frames))
         return Decoded((found,) if found.text == WAKING else (), frames, found.score)

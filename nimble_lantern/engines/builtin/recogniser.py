@@ -15,7 +15,7 @@ from nimble_lantern.core.reading.hearing import CUT, Hearing, Hypothesis, Tail
 from nimble_lantern.core.writing.spoken import spoken_forms
 from nimble_lantern.engines import Scene
 from nimble_lantern.engines.builtin.cutter import RATE
-from nimble_lantern.engines.builtin.decoder import Decoded
+from nimble_lantern.engines.builtin.decoder import VOICE_FRAMES, Decoded
 from nimble_lantern.engines.builtin.worker import Worker
 
 SOURCE = "built-in"
@@ -99,6 +99,7 @@ class BuiltIn:
         self.lock = threading.RLock()
         self._scene: Scene | None = None
         self._kept: list[bytes] = []  # the sound of the utterance
+        self._frames_of_voice = self._restarts = 0
 
     def look(self, scene: Scene) -> None:
         """Listen for what this scene allows, from the next utterance on."""
@@ -137,11 +138,19 @@ class BuiltIn:
         return "" if self._resting else self.dictation.partial
 
     def end(self) -> Hearing:
+        """The hearing; a voice that is new is heard once more, now that its mean is known."""
         self.command.ask_end()
         if self._resting:
             return _awake(self.command.result())
         self.dictation.ask_end()
-        return self._hearing(self.dictation.result(), self.command.result())
+        text, command = self.dictation.result(), self.command.result()
+        restarts = self.dictation.restarts + self.command.restarts
+        if restarts > self._restarts:  # a new process has to learn the voice, too
+            self._restarts, self._frames_of_voice = restarts, 0
+        if self._frames_of_voice < VOICE_FRAMES:
+            self._frames_of_voice += text.frames
+            return self._whole(b"".join(self._kept))
+        return self._hearing(text, command)
 
     @property
     def _resting(self) -> bool:
