@@ -301,6 +301,8 @@ def _is_literal(sitting: Sitting, words: Sequence[str]) -> bool:
     from nimble_lantern.core.writing.lexer import Manner, special
 
     rest = words[1:]
+    if not rest:
+        return False
     return special(rest, 0, Manner()) > 0 or reader.judge(sitting, rest, True).kind != "text"
 
 

@@ -55,7 +55,7 @@ class Exported(unittest.TestCase):
     def setUpClass(cls) -> None:
         bare = skeleton(CATALOGUE.grammar)
         words = [(("the",),), (("harbour",),), (("board",),)]
-        cls.net = filled(bare, Page([words], [("rota",)], [("tea",)], ("boat",)))
+        cls.net = filled(bare, Page([words], [("rota",)], [("tea",)], {"boat": 0.5}))
         cls.arcs: dict[tuple[int, str | None], set[int]] = {}
         for a, b, word in cls.net.arcs:
             cls.arcs.setdefault((a, word), set()).add(b)
