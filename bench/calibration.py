@@ -68,7 +68,8 @@ def _solved(matrix: Sequence[Sequence[float]], right: Sequence[float]) -> list[f
 
 def run() -> Iterator[Figure]:
     """The weights, and how far the two kinds lie apart: logarithms of odds."""
-    rows = examples(heard("commands"), True) + examples(heard("sentences"), False)
+    sentences = (*heard("sentences"), *heard("echoes"))
+    rows = examples(heard("commands"), True) + examples(sentences, False)
     weights = fitted(rows)
     for name, weight in zip(NAMES, weights, strict=True):
         yield Figure(f"weight_of_{name}", weight, "log odds")

@@ -31,7 +31,7 @@ def run() -> Iterator[Figure]:
         lost = sum("command" not in str(_came_to(one)[0]) for one in kept)
         yield Figure(f"commands_taken_as_text{half}", lost / len(kept), _of(kept))
     sentences = heard("sentences")
-    for half, kept in _halves(sentences):
+    for half, kept in _halves((*sentences, *heard("echoes"))):
         taken = [one for one in kept if "command" in str(_came_to(one)[0])]
         harm = sum(_destructive(one) for one in taken)
         yield Figure(f"sentences_taken_as_commands{half}", len(taken) / len(kept), _of(kept))
