@@ -28,6 +28,7 @@ from nimble_lantern.core.sitting import Heard as Said
 from nimble_lantern.core.sitting import advance
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.demo import DOCUMENTS
+from nimble_lantern.engines import Scene
 from nimble_lantern.engines.builtin.cutter import RATE
 from nimble_lantern.engines.builtin.files import scene_of, utterances
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
@@ -38,6 +39,7 @@ HERE = Path(__file__).parent
 KEPT = HERE.parent / ".bench"
 VOICES = ("slt", "rms", "awb")
 NOISY_DB = 20.0
+CHUNK = 6400  # bytes, 0.2 s
 _LEAD_SECONDS = 0.7
 _TAIL_SECONDS = 0.9
 _NOISE_SECONDS = 12
@@ -184,6 +186,31 @@ def heard(name: str, noise_db: float | None = None) -> tuple[Heard, ...]:
     KEPT.mkdir(exist_ok=True)
     kept.write_text(json.dumps(rows), encoding="utf-8")
     return tuple(found)
+
+
+def heard_live(name: str) -> tuple[Heard, ...]:
+    """The held-out lines of speech/NAME.tsv as they are heard at the desk: in one stream a voice.
+
+    The engine knows nothing of the voice to begin with.
+    """
+    found = []
+    for voice in VOICES:
+        engine = BuiltIn()
+        try:
+            for line in (one for one in lines(name) if one.held_out):
+                scene = scene_of(sitting(line.document, line.before))
+                parts = cut(spoken(line.words, voice))
+                found.append(Heard(line, voice, tuple(_live(engine, p, scene) for p in parts)))
+        finally:
+            engine.close()
+    return tuple(found)
+
+
+def _live(engine: BuiltIn, sound: bytes, scene: Scene) -> Hearing:
+    engine.begin(scene)
+    for n in range(0, len(sound), CHUNK):
+        engine.sound(sound[n : n + CHUNK])
+    return engine.end()
 
 
 def _sources() -> str:

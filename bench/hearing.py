@@ -8,7 +8,7 @@ from __future__ import annotations
 import math
 from collections.abc import Iterator, Sequence
 
-from bench._speech import NOISY_DB, Heard, errors, heard, outcome, sitting, spoken
+from bench._speech import NOISY_DB, Heard, errors, heard, heard_live, outcome, sitting, spoken
 from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.reading import decision
@@ -24,6 +24,9 @@ def run() -> Iterator[Figure]:
     for half, kept in _halves(quiet):
         right = sum(_exactly_right(one) for one in kept)
         yield Figure(f"commands_exactly_right_clean{half}", right / len(kept), _of(kept))
+    live = heard_live("commands")
+    right = sum(_exactly_right(one) for one in live)
+    yield Figure("commands_exactly_right_live_held_out", right / len(live), _of(live))
     for half, kept in _halves([one for one in quiet if not _writes(one)]):
         right = sum(_exactly_right(one) for one in kept)
         yield Figure(f"commands_without_free_words_right{half}", right / len(kept), _of(kept))

@@ -190,6 +190,11 @@ def settings_shown(sitting: Sitting) -> list[dict[str, Any]]:
             else "use the built in ears",
         },
         {
+            "name": "Microphone",
+            "value": "checked when you ask",
+            "say": "check the microphone",
+        },
+        {
             "name": "Offensive words",
             "value": "masked" if now.masking else "written in full",
             "say": "masking off" if now.masking else "masking on",

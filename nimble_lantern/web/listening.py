@@ -77,7 +77,7 @@ class Listener:
         with self._lock:
             engine = self._ready()
             if self._cutter.speaking:
-                self._take(engine.end())
+                self._end(engine)
             self._stream, self._expected = secrets.token_hex(8), 0
             self._last = self._clock()
             self._cutter = self._new_cutter()
@@ -162,7 +162,16 @@ class Listener:
                     self._desk.whisper(engine.partial)
             case "ended":
                 self._ended_at = cut.at
-                self._take(engine.end())
+                self._end(engine)
+
+    def _end(self, engine: LiveEngine) -> None:
+        try:
+            hearing = engine.end()
+        except BadInput as error:
+            self._desk.whisper("")
+            self._desk.say(str(error))
+        else:
+            self._take(hearing)
 
     def _take(self, hearing: Hearing) -> None:
         sound = b"".join(self._spoken)

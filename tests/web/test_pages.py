@@ -9,9 +9,11 @@ import tempfile
 import threading
 import unittest
 from pathlib import Path
+from unittest import mock
 
 from flask.testing import FlaskClient
 
+from nimble_lantern.core.errors import BadInput
 from nimble_lantern.core.reading.hearing import Hearing, from_line
 from nimble_lantern.demo import load_sample_world
 from nimble_lantern.engines import Scene
@@ -202,6 +204,15 @@ class Sound(SoundCase):
             self.sends(sound)
             answers.append(self.answer)
         self.assertIn("hearing you", "".join(answers))
+
+    def test_an_engine_that_gives_up_says_so_and_hears_the_next_utterance(self) -> None:
+        engine = self.app.extensions["listener"]._ready()
+        with mock.patch.object(engine, "end", side_effect=BadInput("It stopped; say it again.")):
+            self.speaks()
+        self.assertEqual(self.desk.sitting.trail, ())
+        self.assertIn("It stopped; say it again.", self.client.get("/").get_data(as_text=True))
+        self.speaks()
+        self.assertEqual(len(self.desk.sitting.trail), 1)
 
     def test_a_chunk_sent_again_is_not_heard_again(self) -> None:
         self.speaks()

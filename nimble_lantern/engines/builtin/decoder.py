@@ -214,6 +214,8 @@ class DictationDecoder:
         for n, hypothesis in enumerate(nbest or ()):
             if n > _MOST_PATHS or len(found) >= self.depth - 1:
                 break
+            if hypothesis is None:  # as happens in noise
+                continue
             text = " ".join(w.split("(")[0] for w in hypothesis.hypstr.split() if w not in _FILLERS)
             if text and text not in seen:
                 seen.add(text)
