@@ -10,7 +10,9 @@ from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.reading import decision
 from nimble_lantern.core.reading.hearing import from_line
 
-NAMES = ("constant", "margin", "coverage", "likeness", "length", "free_words")
+NAMES = (
+    "constant", "margin", "coverage", "likeness", "length", "free_words", "opening", "said_over",
+)  # fmt: skip
 _RIDGE = 0.05
 _STEPS = 30
 
@@ -22,16 +24,13 @@ def examples(heard_lines: Sequence[Heard], command: bool) -> list[tuple[tuple[fl
         if one.line.held_out or len(one.hearings) != 1:
             continue
         hearing, now = one.hearings[0], sitting(one.line.document, one.line.before)
-        likeliest = decision.likeliest(now, hearing.commands)
-        if likeliest is None or hearing.margin is None:
+        weighed = decision.weighed(now, hearing.hypotheses, hearing.commands, hearing.margin)
+        if weighed is None:
             continue
-        best, verdict = likeliest
-        words = from_line(best.text)
+        words = from_line(" ".join(weighed.words))
         if command and outcome(now, [words]) != outcome(now, [from_line(one.line.words)]):
             continue  # not the command that was spoken: it teaches nothing
-        free = bool(decision.free_words(verdict))
-        evidence = decision.features(best, hearing.hypotheses[0], hearing.margin, free)
-        found.append((evidence, command))
+        found.append((weighed.evidence, command))
     return found
 
 

@@ -20,11 +20,16 @@ from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Words
 from nimble_lantern.core.targets.words import exact, places
 
-WEIGHTS = (-9.03, 1.31, 10.9, 10.13, -4.26, -1.97)
+WEIGHTS = (-10.31, 1.71, 13.17, 7.86, -5.07, -1.37, 1.64, -6.84)
 """Of `features`, in the same order; their sum is the logarithm of the odds for a command."""
-LEAST_BELIEF = 0.2
+LEAST_BELIEF = -0.23
+"""Midway between the likeliest sentence and the least likely command of the calibration."""
+_LEAST_TO_DESTROY = 3.0
+"""For a command that takes words away, and whose verb the dictation has nothing of."""
+_HEARD = 0.3
+_OPENING = 6  # in the evidence
 _LEAST_MARGIN, _MOST_MARGIN = -2.0, 3.0
-LEAST_CONFIDENCE = 0.1
+LEAST_CONFIDENCE = 0.3
 """Mean posterior of the dictated words under which nothing is written unasked."""
 MOST_QUIETER = 14.0
 """Decibels below the speaker's usual level from which it may be somebody else."""
@@ -34,6 +39,7 @@ _A_RANK = 0.02
 _DOUBTED = 0.5
 _ONLY_LITTLE_WORDS, _NOT_AS_WRITTEN = 0.35, 0.08
 _TELLING = 8  # letters
+_EDGE = 0.05  # seconds
 _LITTLE = frozenset(
     "a an the to of in on at and or but is are was were be it if as by for from with we you he she"
     " they her his him its our us me my no not do done all off out up that this then i am".split()
@@ -105,6 +111,40 @@ def _parted(hypothesis: Hypothesis, at: float) -> tuple[Hypothesis, Hypothesis]:
     return Hypothesis(before), Hypothesis(hypothesis.words[len(before) :])
 
 
+@dataclass(frozen=True, slots=True)
+class Weighed:
+    """The likeliest command that can be done: its words, as what it reads, and the evidence."""
+
+    words: tuple[str, ...]
+    verdict: reader.Verdict
+    evidence: tuple[float, ...]
+
+    @property
+    def belief(self) -> float:
+        """The logarithm of the odds that it was said."""
+        return sum(w * f for w, f in zip(WEIGHTS, self.evidence, strict=True))
+
+
+def weighed(
+    sitting: Sitting,
+    dictated: Sequence[Hypothesis],
+    commands: Sequence[Hypothesis],
+    margin: float | None,
+) -> Weighed | None:
+    """The command to be weighed against the dictation of the same sound, if there is one."""
+    found = likeliest(sitting, commands)
+    if found is None or margin is None or not dictated or not dictated[0].words:
+        return None
+    command, verdict = found
+    words = tuple(w.text for w in dictated[0].words)
+    if not (_within(words, command) and reader.judge(sitting, words, whole=True).kind == "command"):
+        # Else the grammar heard words in it that nobody said.
+        words = _dictated_into(sitting, dictated[0], commands, command, verdict)
+    free = bool(free_words(verdict))
+    evidence = features(sitting, words, command, dictated[0], margin, free)
+    return Weighed(words, verdict, evidence)
+
+
 def _command(
     sitting: Sitting,
     dictated: Sequence[Hypothesis],
@@ -112,14 +152,20 @@ def _command(
     margin: float | None,
 ) -> tuple[str, ...]:
     """The words of the likeliest command that can be done, if it is to be believed; else none."""
-    found = likeliest(sitting, commands)
-    if found is None or margin is None or not dictated:
-        return ()
-    command, verdict = found
-    evidence = features(command, dictated[0], margin, bool(free_words(verdict)))
-    if sum(w * f for w, f in zip(WEIGHTS, evidence, strict=True)) < LEAST_BELIEF:
-        return ()
-    return _dictated_into(sitting, dictated[0], commands, command, verdict)
+    found = weighed(sitting, dictated, commands, margin)
+    return found.words if found and found.belief >= _least_belief(found) else ()
+
+
+def _within(words: Sequence[str], command: Hypothesis) -> bool:
+    """Whether a command has all of these words, in this order, and others between them."""
+    rest = iter(w.text for w in command.words)
+    return len(words) < len(command.words) and all(word in rest for word in words)
+
+
+def _least_belief(found: Weighed) -> float:
+    destroys = bool(found.verdict.parse and found.verdict.parse.command.destructive)
+    unheard = found.evidence[_OPENING] < _HEARD
+    return _LEAST_TO_DESTROY if destroys and unheard else LEAST_BELIEF
 
 
 def likeliest(
@@ -154,18 +200,54 @@ def _unusual(sitting: Sitting, verdict: reader.Verdict) -> float:
 
 
 def features(
-    command: Hypothesis, dictated: Hypothesis, margin: float, free: bool
+    sitting: Sitting,
+    words: Sequence[str],
+    command: Hypothesis,
+    dictated: Hypothesis,
+    margin: float,
+    free: bool,
 ) -> tuple[float, ...]:
-    """1, margin, coverage, likeness of the letters, logarithm of the length, free words or none."""
-    letters = ("".join(w.text for w in h.words) for h in (command, dictated))
+    """The evidence for a command, heard as `command` and to be done as `words`.
+
+    In the order of WEIGHTS: 1, margin, coverage, likeness of the letters, logarithm of the length,
+    free words or none, likeness of the first word, and how much of the dictation is said over
+    from the page.
+    """
+    said = [w.text for w in dictated.words]
     return (
         1.0,
         max(_LEAST_MARGIN, min(_MOST_MARGIN, margin)),
         min(1.0, coverage(command, dictated)),
-        Levenshtein.normalized_similarity(*letters),
-        math.log(max(1, len(command.words))),
+        _alike(words, said),
+        math.log(max(1, len(words))),
         float(free),
+        _opening(command, dictated),
+        _said_over(sitting, said),
     )
+
+
+def _alike(some: Sequence[str], others: Sequence[str]) -> float:
+    return Levenshtein.normalized_similarity("".join(some), "".join(others))
+
+
+def _opening(command: Hypothesis, dictated: Hypothesis) -> float:
+    """How like the command's first word is to the dictated one, or to what was heard then."""
+    first = command.words[0]
+    start, end = first.start - _EDGE, first.end + _EDGE
+    then = [w.text for w in dictated.words if start <= (w.start + w.end) / 2 <= end]
+    return max(_alike([first.text], heard) for heard in (then, [dictated.words[0].text]))
+
+
+def _said_over(sitting: Sitting, words: Sequence[str]) -> float:
+    """The share of the dictated words, from the first on, that stand on the page in a run.
+
+    A command that names words on the page has a verb before them; a sentence that says over
+    what stands there has not, though the grammar hears one in its first word.
+    """
+    here, run = sitting.document, 0
+    while run < len(words) and places(here, words[: run + 1], vocabulary=sitting.vocabulary):
+        run += 1
+    return run / max(1, len(words))
 
 
 def free_words(verdict: reader.Verdict) -> tuple[str, ...]:

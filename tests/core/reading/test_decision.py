@@ -62,10 +62,12 @@ class Deciding(unittest.TestCase):
         self.assertEqual(self.read(replace(hearing, commands=both)), "make the last word red")
 
     def test_a_belief_grows_with_each_kind_of_evidence(self) -> None:
-        whole = words("bold the stair")
-        weak = decision.features(whole, words("gold the chair is high"), -0.5, free=False)
-        strong = decision.features(whole, words("bold the stair"), 1.0, free=False)
-        for name in range(1, 4):
+        whole, now = words("bold the stair"), self.desk.sitting
+        said = ("bold", "the", "stair")
+        other = words("gold the chair is high")
+        weak = decision.features(now, said, whole, other, -0.5, free=False)
+        strong = decision.features(now, said, whole, words("bold the stair"), 1.0, free=False)
+        for name in (1, 2, 3, 6):
             self.assertGreater(strong[name], weak[name])
             self.assertGreater(decision.WEIGHTS[name], 0)
 
