@@ -14,11 +14,13 @@ from dataclasses import dataclass
 
 from rapidfuzz.distance import Levenshtein
 
+from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Words
 from nimble_lantern.core.targets.words import exact, places
+from nimble_lantern.core.writing.spoken import plain
 
 WEIGHTS = (-10.31, 1.71, 13.17, 7.86, -5.07, -1.37, 1.64, -6.84)
 """Of `features`, in the same order; their sum is the logarithm of the odds for a command."""
@@ -40,6 +42,9 @@ _DOUBTED = 0.5
 _ONLY_LITTLE_WORDS, _NOT_AS_WRITTEN = 0.35, 0.08
 _TELLING = 8  # letters
 _EDGE = 0.05  # seconds
+_MOST_MISHEARD, _LEAST_RUN = 2, 2  # words
+_MOST_PLACES = 8
+_LIKE = 0.4  # of the letters
 _LITTLE = frozenset(
     "a an the to of in on at and or but is are was were be it if as by for from with we you he she"
     " they her his him its our us me my no not do done all off out up that this then i am".split()
@@ -213,7 +218,8 @@ def features(
     free words or none, likeness of the first word, and how much of the dictation is said over
     from the page.
     """
-    said = [w.text for w in dictated.words]
+    said = tuple(w.text for w in dictated.words)
+    opening = _opening(command, dictated)
     return (
         1.0,
         max(_LEAST_MARGIN, min(_MOST_MARGIN, margin)),
@@ -221,8 +227,8 @@ def features(
         _alike(words, said),
         math.log(max(1, len(words))),
         float(free),
-        _opening(command, dictated),
-        _said_over(sitting, said),
+        opening,
+        _said_over(sitting, said, opening),
     )
 
 
@@ -238,16 +244,41 @@ def _opening(command: Hypothesis, dictated: Hypothesis) -> float:
     return max(_alike([first.text], heard) for heard in (then, [dictated.words[0].text]))
 
 
-def _said_over(sitting: Sitting, words: Sequence[str]) -> float:
+def _said_over(sitting: Sitting, words: Sequence[str], opening: float) -> float:
     """The share of the dictated words, from the first on, that stand on the page in a run.
 
     A command that names words on the page has a verb before them; a sentence that says over
-    what stands there has not, though the grammar hears one in its first word.
+    what stands there has not, though the grammar hears one in its first word.  The first words
+    may be misheard, but must then be more like those on the page than like the verb.
     """
-    here, run = sitting.document, 0
-    while run < len(words) and places(here, words[: run + 1], vocabulary=sitting.vocabulary):
-        run += 1
-    return run / max(1, len(words))
+    share = 0.0
+    for misheard in range(min(_MOST_MISHEARD + 1, len(words))):
+        run, where = _run(sitting, words[misheard:])
+        if not misheard:
+            share = run / len(words)
+        elif run >= _LEAST_RUN:
+            like = max(_alike(_before(sitting, w, misheard), words[:misheard]) for w in where)
+            if like >= max(_LIKE, opening):
+                share = max(share, (run + like * misheard) / len(words))
+    return share
+
+
+def _run(sitting: Sitting, words: Sequence[str]) -> tuple[int, list[Range]]:
+    """How many of the words, from the first on, stand on the page in a run, and where."""
+    run, where = 0, list[Range]()
+    for end in range(1, len(words) + 1):
+        found = exact(sitting.document, words[:end], vocabulary=sitting.vocabulary)
+        if not found:
+            break
+        run, where = end, found[:_MOST_PLACES]
+    return run, where
+
+
+def _before(sitting: Sitting, place: Range, count: int) -> list[str]:
+    """So many words of the page before a place in its paragraph."""
+    block = sitting.document.blocks[place.start.block]
+    words = [block.text[s:e] for s, e in block.words if e <= place.start.offset]
+    return [plain(w) for w in words[-count:]]
 
 
 def free_words(verdict: reader.Verdict) -> tuple[str, ...]:

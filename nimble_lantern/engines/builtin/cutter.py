@@ -2,6 +2,7 @@
 
 The detector clips weak first words, so a little of the sound before its start is kept; and it
 loses the last utterance of a stream that ends on a frame's edge, so silence is put behind it.
+Steady noise is taken out before.
 """
 
 from __future__ import annotations
@@ -11,6 +12,8 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 
 from pocketsphinx import Endpointer
+
+from nimble_lantern.engines.builtin.quieting import DELAY, Quieter
 
 RATE = 16_000
 BEFORE_SECONDS = 0.24
@@ -53,6 +56,8 @@ class Cutter:
     ) -> None:
         window = patience.window
         self._meter = meter
+        self._quieter = Quieter()
+        self._raw = b"\0" * (DELAY * 2)
         self._endpointer = Endpointer(window, ratio, mode, RATE)
         self._size = self._endpointer.frame_bytes
         self._rest = b""
@@ -66,25 +71,28 @@ class Cutter:
         self.speaking = False
 
     def feed(self, sound: bytes) -> Iterator[Cut]:
-        self._rest += sound
+        self._raw += sound
+        self._rest += self._quieter.feed(sound)
         while len(self._rest) >= self._size:
             frame, self._rest = self._rest[: self._size], self._rest[self._size :]
-            yield from self._frame(frame)
+            raw, self._raw = self._raw[: self._size], self._raw[self._size :]
+            yield from self._frame(frame, raw)
 
     def finish(self) -> Iterator[Cut]:
         """The stream is over: what was being said is ended by silence."""
-        silence = b"\0" * (self._size - len(self._rest) % self._size)
+        silence = b"\0" * (self._size - len(self._rest) % self._size + DELAY * 2)
         for _ in range(40 + self._hold):
             yield from self.feed(silence)
             if not self.speaking and not self._rest:
                 return
             silence = b"\0" * self._size
 
-    def _frame(self, frame: bytes) -> Iterator[Cut]:
+    def _frame(self, frame: bytes, raw: bytes) -> Iterator[Cut]:
+        """A frame without its noise, and as it came in."""
         self._frames += 1
         speech = self._endpointer.process(frame)
         if self._meter:
-            self._meter(frame, self._endpointer.in_speech)
+            self._meter(raw, self._endpointer.in_speech)
         if self._gap is not None:
             yield from self._waiting(frame, speech)
             return
