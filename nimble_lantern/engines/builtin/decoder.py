@@ -45,7 +45,6 @@ _SCALE = 1024
 Arc = tuple[int, int, str | None]
 VOICE_FRAMES = 500
 """Of speech from which a voice is known: five seconds."""
-_MEAN_FRAMES, _SHIFT_FRAMES = 500, 800  # CMN_WIN and CMN_WIN_HWM of the decoder
 _FILLERS = frozenset(("<s>", "</s>", "<sil>", "[NOISE]", "[SPEECH]", "[COUGH]", "(NULL)"))
 
 
@@ -90,7 +89,6 @@ class DictationDecoder:
         self.decoder = Decoder(loglevel="FATAL", logfn=None, **quick)
         self._language = self.decoder.get_lm("_default")
         self._open = False
-        self._before: list[float] = []  # the cepstral mean that a stream began with
         self.voice_frames = 0
         self.rescorer = Rescorer(self._given, self.decoder.lookup_word)
 
@@ -111,30 +109,10 @@ class DictationDecoder:
 
     def sound(self, sound: bytes) -> None:
         if self._open and sound:
-            self._before = self._before or self._mean()
             self.decoder.process_raw(sound, False, False)
 
     def _mean(self) -> list[float]:
         return [float(value) for value in self.decoder.get_cmn(False).split(",")]
-
-    def _learn_voice(self, frames: int) -> None:
-        """Take a new voice's cepstral mean from what was streamed.
-
-        The decoder moves its mean slowly, as if five seconds of another voice had been heard: the
-        first utterances would be misheard.
-        """
-        before, self._before = self._before, []
-        if not before or not frames or self.voice_frames >= VOICE_FRAMES:
-            return
-        turns, rest = divmod(frames, _SHIFT_FRAMES - _MEAN_FRAMES)
-        left = (_MEAN_FRAMES / _SHIFT_FRAMES) ** turns * _MEAN_FRAMES / (_MEAN_FRAMES + rest)
-        known = self.voice_frames
-        self.voice_frames += frames
-        new = []
-        for old, now in zip(before, self._mean(), strict=True):
-            own = (now - left * old) / (1 - left)
-            new.append((known * old + frames * own) / self.voice_frames)
-        self.decoder.set_cmn(",".join(f"{value:.6g}" for value in new))
 
     def partial(self) -> str:
         hypothesis = self.decoder.hyp() if self._open else None
@@ -147,7 +125,6 @@ class DictationDecoder:
         self.decoder.end_utt()
         self._open = False
         frames = self.decoder.n_frames()
-        self._learn_voice(frames)
         words, score, covered = self._segments()
         if not words or covered < frames - _SLACK_FRAMES:
             # A grammar's path that gave up before the sound ended explains nothing.
@@ -161,11 +138,26 @@ class DictationDecoder:
 
     def whole(self, sound: bytes) -> Decoded:
         """One whole utterance at once: its own cepstral mean, so the best words."""
-        carried_on = self.decoder.get_cmn(False)
+        carried_on = self._mean()
         self._at_once(sound)
         found = self.end()
-        self._streaming_again(carried_on)
+        self._streaming_again(self._learned(carried_on, found.frames))
         return found
+
+    def _learned(self, carried_on: list[float], frames: int) -> list[float]:
+        """The mean to go on with: of a new voice, that of the utterances it was heard in at once.
+
+        The decoder moves a running mean slowly, as if five seconds of somebody else had been
+        heard before: a new voice would be misheard for as long.
+        """
+        if not frames or self.voice_frames >= VOICE_FRAMES:
+            return carried_on
+        known, own = self.voice_frames, self._mean()
+        self.voice_frames += frames
+        return [
+            (known * old + frames * new) / self.voice_frames
+            for old, new in zip(carried_on, own, strict=True)
+        ]
 
     def _at_once(self, sound: bytes) -> None:
         """Search a whole utterance; it is still open."""
@@ -176,12 +168,12 @@ class DictationDecoder:
         DictationDecoder.start(self)
         self.decoder.process_raw(sound, False, True)
 
-    def _streaming_again(self, mean: str) -> None:
+    def _streaming_again(self, mean: list[float]) -> None:
         """Back to the running mean: the first stream after a change takes part of the other way."""
         self.decoder.start_utt()
         self.decoder.process_raw(_QUIET, True, False)
         self.decoder.end_utt()
-        self.decoder.set_cmn(mean)
+        self.decoder.set_cmn(",".join(f"{value:.6g}" for value in mean))
 
     def _segments(self) -> tuple[tuple[HeardWord, ...], float, int]:
         """(words, acoustic log score of all segments, frames they cover)."""
@@ -315,7 +307,7 @@ class CommandDecoder(DictationDecoder):
         spans = [(s.start_frame, s.end_frame + 1) for s in list(self.decoder.seg() or ())]
         if not any(a <= _BEFORE_WAKING and frames - b <= _AFTER_WAKING for a, b in spans):
             return Decoded((), frames, 0.0)
-        carried_on = self.decoder.get_cmn(False)
+        carried_on = self._mean()
         self.decoder.activate_search("woken")
         self._at_once(b"".join(self._kept))
         self.decoder.end_utt()
