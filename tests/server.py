@@ -55,6 +55,14 @@ class Server:
         os.kill(self.process.pid, signal.SIGKILL)
         self.process.wait(20)
 
+    def pause(self, seconds: float) -> None:
+        """As a machine with too much to do would: nothing is answered for a while."""
+        os.kill(self.process.pid, signal.SIGSTOP)
+        try:
+            time.sleep(seconds)
+        finally:
+            os.kill(self.process.pid, signal.SIGCONT)
+
     def stop(self) -> None:
         if self.process.poll() is None:
             self.process.send_signal(signal.SIGINT)

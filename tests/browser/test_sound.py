@@ -74,6 +74,22 @@ class Spoken(BrowserCase):
         heard = [e.heard for e in self.kept().trail]
         self.assertEqual(len(heard), 2, heard)
 
+    def test_a_machine_that_is_behind_says_so_and_loses_nothing(self) -> None:
+        lines = ["please come to the meeting", "we would like to meet you on the island"]
+        wav = speak(self.folder / "two.wav", lines, "awb", pause=2)
+        driver = self.browser(wav)
+        self.waits(driver, "#heard", "hearing", SOUND_SECONDS)
+        driver.execute_script(
+            "window.links = []; const lamp = document.querySelector('.lamp-link');"
+            "new MutationObserver(() => window.links.push(lamp.textContent)).observe("
+            "lamp, {childList: true, characterData: true, subtree: true})"
+        )
+        self.server.pause(5)
+        self.waits(driver, ".trail-summary", "island", SOUND_SECONDS)
+        self.assertIn("catching up", driver.execute_script("return window.links"))
+        wait_until(lambda: self.text(driver, ".lamp-link").strip() == "", SOUND_SECONDS, "the link")
+        self.assertEqual(len(self.kept().trail), 2)
+
 
 class HandsFree(BrowserCase):
     demo = False

@@ -48,6 +48,31 @@ class Deciding(unittest.TestCase):
         hearing = spoken("undo the ropes when the tide turns", "undo", 2.5)
         self.assertEqual(self.read(hearing), "undo the ropes when the tide turns")
 
+    def test_a_sentence_said_over_from_the_page_is_no_command(self) -> None:
+        for dictated in (
+            "the board to send its surveyor",
+            "the bored to send its surveyor",
+            "ask the board to send its surveyor",
+        ):
+            for command in ("cut board to send its surveyor", "bold board to send its surveyor"):
+                with self.subTest(dictated, command=command):
+                    hearing = spoken(dictated, command, 1.5)
+                    self.assertEqual(self.read(hearing), dictated)
+
+    def test_its_words_after_a_verb_that_was_heard_are_one(self) -> None:
+        for verb, dictated in (("cut", "cut"), ("bold", "bald"), ("italicise", "italic eyes")):
+            said = f"{verb} the board to send its surveyor"
+            hearing = spoken(f"{dictated} the board to send its surveyor", said, 1.5)
+            self.assertEqual(self.read(hearing), said)
+
+    def test_what_takes_words_away_needs_its_verb_heard(self) -> None:
+        for dictated, command, done in (
+            ("who the stair is steep", "delete the stair is steep", False),
+            ("dilly the stair", "delete the stair", True),
+        ):
+            hearing = spoken(dictated, command, 0.4)
+            self.assertEqual(self.read(hearing), command if done else dictated)
+
     def test_a_command_that_fits_the_sound_far_worse_is_not_believed(self) -> None:
         hearing = spoken("we sent the chair a letter then", "select the last two words", -1.8)
         self.assertEqual(self.read(hearing), "we sent the chair a letter then")
