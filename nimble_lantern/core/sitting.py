@@ -128,7 +128,8 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         turn.summaries.append("nothing was heard")
     elif decision.doubt:
         turn.kinds.append("unclear")
-        turn.summaries.append(f"not written: {decision.doubt}; “take it anyway” writes it")
+        heard = quoted(decision.heard)
+        turn.summaries.append(f"{heard} not written: {decision.doubt}; “take it anyway” writes it")
     elif before.attention == "text":
         _text_only(turn, words)
     else:

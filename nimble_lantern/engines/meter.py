@@ -31,7 +31,7 @@ class Report:
     def advice(self) -> str:
         """What was measured, whether it will do, and what to change if not."""
         distance = self.speech_db - self.noise_db
-        found = f"Speech {self.speech_db:.0f} dB, noise {self.noise_db:.0f} dB"
+        found = f"Speech {self.speech_db:.0f} dB, noise {self.noise_db:.0f} dB".replace("-", "−")
         if self.clipped > _MOST_CLIPPED or self.speech_db > LOUD_DB:
             return f"{found}: too loud, and so distorted; turn the microphone's level down."
         if distance < CLOSE_DB:

@@ -39,6 +39,7 @@ _FARTHEST = 0.5
 """Log score a frame below the best path from which an alternative is none."""
 _A_RANK = 0.02
 _DOUBTED = 0.5
+_ALMOST = 0.75  # of the letters
 _ONLY_LITTLE_WORDS, _NOT_AS_WRITTEN = 0.35, 0.08
 _TELLING = 8  # letters
 _EDGE = 0.05  # seconds
@@ -311,12 +312,20 @@ def _dictated_into(
         return words
     start, end = command.words[at].start, command.words[at + len(text) - 1].end
     heard = [w for w in dictated.words if start <= (w.start + w.end) / 2 <= end and w.end > w.start]
-    if min((w.confidence for w in heard), default=0.0) < _DOUBTED:
-        for other in commands:
-            if found := _written_here(sitting, words, at, other):
-                return found
-    said = (w.text for w in heard)
+    said = [w.text for w in heard]
+    doubted = min((w.confidence for w in heard), default=0.0) < _DOUBTED
+    for other in (*(tuple(w.text for w in c.words) for c in commands), _without_breath(words)):
+        found = _written_here(sitting, words, at, other)
+        if found and (doubted or _alike(found[at : at + len(text)], said) >= _ALMOST):
+            return found
     return (*words[:at], *said, *words[at + len(text) :]) if heard else words
+
+
+def _without_breath(words: tuple[str, ...]) -> tuple[str, ...]:
+    end = len(words)
+    while end > 1 and words[end - 1] in _LITTLE:
+        end -= 1
+    return words[:end]
 
 
 def _where(words: Sequence[str], part: Sequence[str]) -> int | None:
@@ -325,13 +334,12 @@ def _where(words: Sequence[str], part: Sequence[str]) -> int | None:
 
 
 def _written_here(
-    sitting: Sitting, likeliest: tuple[str, ...], at: int, command: Hypothesis
+    sitting: Sitting, likeliest: tuple[str, ...], at: int, words: tuple[str, ...]
 ) -> tuple[str, ...] | None:
     """The words of a command if its free words, from `at` on, stand on the page.
 
     It may be shorter than the likeliest: a breath at the end is easily taken for a word.
     """
-    words = tuple(w.text for w in command.words)
     opening = likeliest[:at]
     if likeliest[: len(words)] != words:
         return None
