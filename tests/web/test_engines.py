@@ -113,7 +113,7 @@ class Listening(SoundCase):
         self.speaks()
         self.desk.hear(from_line("check the microphone"))
         self.assertRegex(
-            self.client.get("/").get_data(as_text=True), r"Speech -\d+ dB, noise -96 dB"
+            self.client.get("/").get_data(as_text=True), r"Speech −\d+ dB, noise −96 dB"
         )
         self.desk.hear(from_line("it is cold"))
         self.assertNotIn("Speech -", self.client.get("/").get_data(as_text=True))
