@@ -10,9 +10,7 @@ from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.reading import decision
 from nimble_lantern.core.reading.hearing import from_line
 
-NAMES = (
-    "constant", "margin", "coverage", "likeness", "length", "free_words", "opening", "said_over",
-)  # fmt: skip
+NAMES = ("constant", "margin", "coverage", "likeness", "length", "free_words", "said_over")
 _RIDGE = 0.05
 _STEPS = 30
 

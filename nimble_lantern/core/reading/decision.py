@@ -22,14 +22,13 @@ from nimble_lantern.core.targets.model import Words
 from nimble_lantern.core.targets.words import exact, places
 from nimble_lantern.core.writing.spoken import plain
 
-WEIGHTS = (-10.31, 1.71, 13.17, 7.86, -5.07, -1.37, 1.64, -6.84)
+WEIGHTS = (-9.98, 1.9, 11.54, 9.36, -4.2, -1.48, -8.1)
 """Of `features`, in the same order; their sum is the logarithm of the odds for a command."""
-LEAST_BELIEF = -0.23
+LEAST_BELIEF = 0.27
 """Midway between the likeliest sentence and the least likely command of the calibration."""
 _LEAST_TO_DESTROY = 3.0
 """For a command that takes words away, and whose verb the dictation has nothing of."""
 _HEARD = 0.3
-_OPENING = 6  # in the evidence
 _LEAST_MARGIN, _MOST_MARGIN = -2.0, 3.0
 LEAST_CONFIDENCE = 0.3
 """Mean posterior of the dictated words under which nothing is written unasked."""
@@ -119,11 +118,15 @@ def _parted(hypothesis: Hypothesis, at: float) -> tuple[Hypothesis, Hypothesis]:
 
 @dataclass(frozen=True, slots=True)
 class Weighed:
-    """The likeliest command that can be done: its words, as what it reads, and the evidence."""
+    """The likeliest command that can be done: its words, as what it reads, and the evidence.
+
+    `opening` is how like its first word is to the dictation.
+    """
 
     words: tuple[str, ...]
     verdict: reader.Verdict
     evidence: tuple[float, ...]
+    opening: float
 
     @property
     def belief(self) -> float:
@@ -147,8 +150,9 @@ def weighed(
         # Else the grammar heard words in it that nobody said.
         words = _dictated_into(sitting, dictated[0], commands, command, verdict)
     free = bool(free_words(verdict))
-    evidence = features(sitting, words, command, dictated[0], margin, free)
-    return Weighed(words, verdict, evidence)
+    opening = _opening(command, dictated[0])
+    evidence = features(sitting, words, command, dictated[0], margin, free, opening)
+    return Weighed(words, verdict, evidence, opening)
 
 
 def _command(
@@ -170,7 +174,7 @@ def _within(words: Sequence[str], command: Hypothesis) -> bool:
 
 def _least_belief(found: Weighed) -> float:
     destroys = bool(found.verdict.parse and found.verdict.parse.command.destructive)
-    unheard = found.evidence[_OPENING] < _HEARD
+    unheard = found.opening < _HEARD
     return _LEAST_TO_DESTROY if destroys and unheard else LEAST_BELIEF
 
 
@@ -212,15 +216,14 @@ def features(
     dictated: Hypothesis,
     margin: float,
     free: bool,
+    opening: float,
 ) -> tuple[float, ...]:
     """The evidence for a command, heard as `command` and to be done as `words`.
 
     In the order of WEIGHTS: 1, margin, coverage, likeness of the letters, logarithm of the length,
-    free words or none, likeness of the first word, and how much of the dictation is said over
-    from the page.
+    free words or none, and how much of the dictation is said over from the page.
     """
     said = tuple(w.text for w in dictated.words)
-    opening = _opening(command, dictated)
     return (
         1.0,
         max(_LEAST_MARGIN, min(_MOST_MARGIN, margin)),
@@ -228,7 +231,6 @@ def features(
         _alike(words, said),
         math.log(max(1, len(words))),
         float(free),
-        opening,
         _said_over(sitting, said, opening),
     )
 
