@@ -14,7 +14,7 @@ from dataclasses import dataclass
 
 from rapidfuzz.distance import Levenshtein
 
-from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.document.model import Document, Range
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
 from nimble_lantern.core.state import Sitting
@@ -44,6 +44,7 @@ _TELLING = 8  # letters
 _EDGE = 0.05  # seconds
 _MOST_MISHEARD, _LEAST_RUN = 2, 2  # words
 _MOST_PLACES = 8
+_ROUND_HERE = 60  # paragraphs
 _LIKE = 0.4  # of the letters
 _LITTLE = frozenset(
     "a an the to of in on at and or but is are was were be it if as by for from with we you he she"
@@ -254,32 +255,38 @@ def _said_over(sitting: Sitting, words: Sequence[str], opening: float) -> float:
     what stands there has not, though the grammar hears one in its first word.  The first words
     may be misheard, but must then be more like those on the page than like the verb.
     """
-    share = 0.0
+    here, share = _round_here(sitting), 0.0
     for misheard in range(min(_MOST_MISHEARD + 1, len(words))):
-        run, where = _run(sitting, words[misheard:])
+        run, where = _run(here, words[misheard:])
         if not misheard:
             share = run / len(words)
         elif run >= _LEAST_RUN:
-            like = max(_alike(_before(sitting, w, misheard), words[:misheard]) for w in where)
+            like = max(_alike(_before(here, w, misheard), words[:misheard]) for w in where)
             if like >= max(_LIKE, opening):
                 share = max(share, (run + like * misheard) / len(words))
     return share
 
 
-def _run(sitting: Sitting, words: Sequence[str]) -> tuple[int, list[Range]]:
-    """How many of the words, from the first on, stand on the page in a run, and where."""
+def _round_here(sitting: Sitting) -> Document:
+    """The paragraphs before and after the writing place, as many as may be in view and more."""
+    at = sitting.writing_place.block
+    return Document(sitting.document.blocks[max(0, at - _ROUND_HERE) : at + _ROUND_HERE])
+
+
+def _run(here: Document, words: Sequence[str]) -> tuple[int, list[Range]]:
+    """How many of the words, from the first on, stand there in a run, and where."""
     run, where = 0, list[Range]()
     for end in range(1, len(words) + 1):
-        found = exact(sitting.document, words[:end], vocabulary=sitting.vocabulary)
+        found = exact(here, words[:end])
         if not found:
             break
         run, where = end, found[:_MOST_PLACES]
     return run, where
 
 
-def _before(sitting: Sitting, place: Range, count: int) -> list[str]:
-    """So many words of the page before a place in its paragraph."""
-    block = sitting.document.blocks[place.start.block]
+def _before(here: Document, place: Range, count: int) -> list[str]:
+    """So many words before a place in its paragraph."""
+    block = here.blocks[place.start.block]
     words = [block.text[s:e] for s, e in block.words if e <= place.start.offset]
     return [plain(w) for w in words[-count:]]
 
