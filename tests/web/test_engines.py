@@ -2,6 +2,9 @@
 
 from __future__ import annotations
 
+import audioop
+from unittest import mock
+
 from nimble_lantern.core.errors import BadInput
 from nimble_lantern.core.reading.hearing import Hypothesis, from_line
 from tests.web.test_pages import SILENCE, SoundCase, voiced
@@ -139,19 +142,15 @@ class Listening(SoundCase):
         self.speaks()
         for _ in range(5):
             self.sends(SILENCE)
-        paused: list[float] = []
-        hear = self.desk.hear
-        self.desk.hear = lambda h: (paused.append(h.pause), hear(h))[1]  # type: ignore[method-assign]
-        self.speaks()
-        self.assertAlmostEqual(paused[0], 2.4, delta=0.5)
+        with mock.patch.object(self.desk, "hear", wraps=self.desk.hear) as hear:
+            self.speaks()
+        self.assertAlmostEqual(hear.call_args.args[0].pause, 2.4, delta=0.5)
 
     def test_a_voice_far_quieter_than_the_speakers_is_not_written(self) -> None:
         for _ in range(5):
             self.speaks()
         before = self.desk.sitting.document
         faint = bytes(voiced(0.2))
-        import audioop
-
         for sound in (SILENCE, *[audioop.mul(faint, 2, 0.06)] * 3, *[SILENCE] * 6):
             self.sends(sound)
         last = self.desk.sitting.trail[-1]
