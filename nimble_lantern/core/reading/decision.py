@@ -9,7 +9,7 @@ sound, and how like the two are; and the command must be one that can be done on
 from __future__ import annotations
 
 import math
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
 from rapidfuzz.distance import Levenshtein
@@ -321,20 +321,22 @@ def _dictated_into(
         return words
     start, end = command.words[at].start, command.words[at + len(text) - 1].end
     heard = [w for w in dictated.words if start <= (w.start + w.end) / 2 <= end and w.end > w.start]
-    said = [w.text for w in heard]
+    opening, said, rest = words[:at], [w.text for w in heard], words[at + len(text) :]
     doubted = min((w.confidence for w in heard), default=0.0) < _DOUBTED
-    for other in (*(tuple(w.text for w in c.words) for c in commands), _without_breath(words)):
-        found = _written_here(sitting, words, at, other)
-        if found and (doubted or _alike(found[at : at + len(text)], said) >= _ALMOST):
+    for other in dict.fromkeys(words_of for c in commands for words_of in _ways(c)):
+        found = _written_here(sitting, opening, rest, other)
+        if found and (doubted or _alike(found[at:], (*said, *rest)) >= _ALMOST):
             return found
-    return (*words[:at], *said, *words[at + len(text) :]) if heard else words
+    return (*opening, *said, *rest) if heard else words
 
 
-def _without_breath(words: tuple[str, ...]) -> tuple[str, ...]:
-    end = len(words)
-    while end > 1 and words[end - 1] in _LITTLE:
-        end -= 1
-    return words[:end]
+def _ways(command: Hypothesis) -> Iterator[tuple[str, ...]]:
+    """A command's words, and without little ones at its end: a breath is taken for a word."""
+    words = tuple(w.text for w in command.words)
+    yield words
+    while len(words) > 1 and words[-1] in _LITTLE:
+        words = words[:-1]
+    yield words
 
 
 def _where(words: Sequence[str], part: Sequence[str]) -> int | None:
@@ -343,18 +345,15 @@ def _where(words: Sequence[str], part: Sequence[str]) -> int | None:
 
 
 def _written_here(
-    sitting: Sitting, likeliest: tuple[str, ...], at: int, words: tuple[str, ...]
+    sitting: Sitting, opening: tuple[str, ...], rest: tuple[str, ...], words: tuple[str, ...]
 ) -> tuple[str, ...] | None:
-    """The words of a command if its free words, from `at` on, stand on the page.
-
-    It may be shorter than the likeliest: a breath at the end is easily taken for a word.
-    """
-    opening = likeliest[:at]
-    if likeliest[: len(words)] != words:
+    """A command between whose opening and rest there are free words that stand on the page."""
+    at = len(opening)
+    if words[:at] != opening:
         return None
     verdict = reader.judge(sitting, words, whole=True)
     text = free_words(verdict) if verdict.kind == "command" else ()
-    if _where(words, text) != len(opening) or not set(text) - _LITTLE:
+    if _where(words, text) != at or words[at + len(text) :] != rest or not set(text) - _LITTLE:
         return None
     if len("".join(text)) < _TELLING or _where(opening, text) is not None:
         return None
