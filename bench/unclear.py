@@ -98,11 +98,13 @@ def _rumble(rng: random.Random) -> bytes:
 
 def _knocks(rng: random.Random) -> bytes:
     """Short bursts that die away, as of keys and cups."""
-    starts = sorted(rng.randrange(round(_SECONDS * RATE)) for _ in range(14))
+    starts = {rng.randrange(round(_SECONDS * RATE)) for _ in range(14)}
+    loud = 0.0
 
     def sample(n: int) -> float:
-        since = min((n - s for s in starts if s <= n), default=RATE)
-        return rng.gauss(0, 0.5) * math.exp(-since / 400)
+        nonlocal loud
+        loud = 1.0 if n in starts else loud * math.exp(-1 / 400)
+        return rng.gauss(0, 0.5) * loud
 
     return _made(sample)
 
