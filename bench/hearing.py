@@ -7,6 +7,8 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator, Sequence
+from functools import cache
+from typing import Any
 
 from bench._speech import NOISY_DB, Heard, errors, heard, heard_live, outcome, sitting, spoken
 from nimble_lantern.benchmarks import Figure
@@ -83,15 +85,15 @@ def _words(text: str) -> list[str]:
 
 def _dictation(lines: Sequence[Heard], half: str) -> Iterator[Figure]:
     """Word error rates, British and American spelling counted alike."""
-    bare = _bare(lines)
     said = sum(len(_words(one.line.words)) for one in lines)
-    rates = {"bare": 0, "mixed": 0, "best_of_five": 0}
-    for one, plainly in zip(lines, bare, strict=True):
+    rates = {"bare": 0, "bare_quieted": 0, "mixed": 0, "best_of_five": 0}
+    for one in lines:
         words = _words(one.line.words)
         guesses = [_words(h.text) for hearing in one.hearings[:1] for h in hearing.hypotheses[:5]]
         rest = [w for hearing in one.hearings[1:] for w in _words(hearing.text)]
         guesses = [g + rest for g in guesses] or [rest]
-        rates["bare"] += errors(words, _words(plainly))
+        rates["bare"] += errors(words, _words(_bare(one, quieted=False)))
+        rates["bare_quieted"] += errors(words, _words(_bare(one, quieted=True)))
         rates["mixed"] += errors(words, guesses[0])
         rates["best_of_five"] += min(errors(words, g) for g in guesses)
     base = f"word_errors_bare{half}"
@@ -101,27 +103,27 @@ def _dictation(lines: Sequence[Heard], half: str) -> Iterator[Figure]:
         yield Figure(f"word_errors_{name}{half}", wrong / said, unit, base, ratio)
 
 
-def _bare(lines: Sequence[Heard]) -> list[str]:
-    """The same sound through the package's decoder with its own settings and nothing of ours."""
+@cache
+def _decoder() -> Any:
+    """The package's decoder with its own settings."""
     from pocketsphinx import Decoder
 
-    decoder = Decoder(loglevel="FATAL", logfn=None, samprate=16000)
-    mean = decoder.get_cmn(False)
-    found = []
-    for one in lines:
-        key = one.line.words, one.voice
-        if key not in _KNOWN:
-            text = []
-            for part in utterances(iter((spoken(*key),))):
-                decoder.set_cmn(mean)
-                decoder.start_utt()
-                decoder.process_raw(part, False, True)
-                decoder.end_utt()
-                hypothesis = decoder.hyp()
-                text.append(hypothesis.hypstr if hypothesis else "")
-            _KNOWN[key] = " ".join(text)
-        found.append(_KNOWN[key])
-    return found
+    return Decoder(loglevel="FATAL", logfn=None, samprate=16000)
 
 
-_KNOWN: dict[tuple[str, str], str] = {}
+def _bare(one: Heard, quieted: bool) -> str:
+    """The same sound with nothing of ours; or, quieted, with only its steady noise taken out."""
+    key = one.line.words, one.voice, quieted
+    if key not in _KNOWN:
+        sound, text = spoken(one.line.words, one.voice), []
+        for part in utterances(iter((sound,))) if quieted else (sound,):
+            _decoder().start_utt()
+            _decoder().process_raw(part, False, True)
+            _decoder().end_utt()
+            hypothesis = _decoder().hyp()
+            text.append(hypothesis.hypstr if hypothesis else "")
+        _KNOWN[key] = " ".join(text)
+    return _KNOWN[key]
+
+
+_KNOWN: dict[tuple[str, str, bool], str] = {}
