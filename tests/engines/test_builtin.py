@@ -106,6 +106,14 @@ class Hearing(SoundCase):
         self.assertIn("the key", self.engine.hear(sound, Scene(view=("Nothing here",))).text)
         self.assertIn("the quay", self.engine.hear(sound, page).text)
 
+    def test_what_stands_on_the_page_is_the_likelier_alternative(self) -> None:
+        best, *others = self.engine.hear(self.spoken[0], self.scene).hypotheses
+        self.assertEqual(best.text, LINES[0])
+        self.assertTrue(all(abs(h.score - best.score) < 0.5 for h in others))
+        elsewhere = self.engine.hear(self.spoken[0], Scene(view=("Nothing here",)))
+        self.assertNotEqual(elsewhere.text, LINES[0])
+        self.assertIn(LINES[0], [h.text for h in elsewhere.hypotheses])
+
     def test_a_command_behind_a_short_pause_is_heard_by_itself(self) -> None:
         said = [*self.says("the boat is coming to the island"), *self.says("undo that")]
         joined = b"".join((said[0], b"\0\0" * int(0.05 * RATE), said[1]))

@@ -198,23 +198,28 @@ class DictationDecoder:
         return tuple(found), score, covered
 
     def _others(self, best: Hypothesis, frames: int) -> list[Hypothesis]:
-        """Alternatives; their scores are the best one's less what their path scores less."""
-        first = self.decoder.hyp()
-        whole = first.score if first and first.score > 0 else 1.0
-        nbest = self.decoder.nbest()
-        seen, found = {best.text}, []
-        for n, hypothesis in enumerate(nbest or ()):
-            if n > _MOST_PATHS or len(found) >= self.depth - 1:
+        """Alternatives; their scores are the best one's less what their path scores less.
+
+        The path scores are compared with that of the best one's words among the alternatives:
+        what the decoder gives for the best path itself is on another scale.
+        """
+        paths: dict[str, float] = {}
+        for n, found in enumerate(self.decoder.nbest() or ()):
+            if n > _MOST_PATHS or len(paths) >= self.depth:
                 break
-            if hypothesis is None:  # as happens in noise
+            if found is None:  # as happens in noise
                 continue
-            text = " ".join(w.split("(")[0] for w in hypothesis.hypstr.split() if w not in _FILLERS)
-            if text and text not in seen:
-                seen.add(text)
-                words = tuple(HeardWord(w, confidence=0.0) for w in text.split())
-                score = math.log(max(1e-9, hypothesis.score / whole)) * _SCALE / frames
-                found.append(Hypothesis(words, best.score + score))
-        return found
+            words = (w.split("(")[0] for w in found.hypstr.split() if w not in _FILLERS)
+            if text := " ".join(words):
+                paths[text] = max(paths.get(text, 0.0), found.score)
+        first = paths.pop(best.text, max(paths.values(), default=0.0)) or 1.0
+        return [
+            Hypothesis(
+                tuple(HeardWord(w, confidence=0.0) for w in text.split()),
+                best.score + math.log(max(1e-9, path / first)) * _SCALE / frames,
+            )
+            for text, path in paths.items()
+        ]
 
 
 class CommandDecoder(DictationDecoder):
