@@ -22,10 +22,10 @@ from nimble_lantern.core.targets.model import Words
 from nimble_lantern.core.targets.words import exact, places
 from nimble_lantern.core.writing.spoken import plain
 
-WEIGHTS = (-9.98, 1.9, 11.54, 9.36, -4.2, -1.48, -8.1)
+WEIGHTS = (-10.07, 1.89, 11.22, 9.38, -3.94, -1.79, -7.25)
 """Of `features`, in the same order; their sum is the logarithm of the odds for a command."""
-LEAST_BELIEF = 0.27
-"""Midway between the likeliest sentence and the least likely command of the calibration."""
+LEAST_BELIEF = 0.21
+"""Midway between the likeliest sentence of the calibration and the next command above it."""
 _LEAST_TO_DESTROY = 3.0
 """For a command that takes words away, and whose verb the dictation has nothing of."""
 _HEARD = 0.3
