@@ -20,7 +20,8 @@ from nimble_lantern.engines.builtin.quieting import Quieter
 from nimble_lantern.engines.builtin.recogniser import BuiltIn, grammar_for
 
 DOCUMENT = "1-letter-to-the-harbour-board"
-UTTERANCES = 40
+UTTERANCES = 30
+_SHORTEST, _LONGEST = 3.4, 4.6  # seconds
 _LEARNING = 4  # in which the voice is learned: each is heard twice
 _SILENT = 200  # of 32768
 _TICK = os.sysconf("SC_CLK_TCK")
@@ -85,9 +86,10 @@ def _promptness(engine: BuiltIn) -> Iterator[Figure]:
     """
     scene = scene_of(sitting(DOCUMENT))
     firsts, ends, lengths = [], [], []
-    lines = [(line, voice) for line, voice in every("sentences") if len(line.words.split()) > 10]
-    for n, (line, voice) in enumerate(lines[:UTTERANCES]):
-        sound, speech = spoken(line.words, voice), _speech(line.words, voice)
+    timed = ((line, voice, _speech(line.words, voice)) for line, voice in every("sentences"))
+    lines = [one for one in timed if _SHORTEST <= one[2][1] - one[2][0] <= _LONGEST]
+    for n, (line, voice, speech) in enumerate(lines[:UTTERANCES]):
+        sound = spoken(line.words, voice)
         first, end = _in_real_time(engine, scene, sound, speech)
         if n >= _LEARNING:
             firsts.append(first)
@@ -112,7 +114,7 @@ def _in_real_time(
 ) -> tuple[float, float]:
     """(seconds from the begin of speech to the first words, from its end to the hearing)."""
     cutter = Cutter()
-    began, first = time.monotonic(), 0.0
+    began, first, speaking = time.monotonic(), 0.0, False
     for n in range(0, len(sound), CHUNK):
         due = began + min(n + CHUNK, len(sound)) / 2 / RATE
         time.sleep(max(0.0, due - time.monotonic()))
@@ -120,12 +122,13 @@ def _in_real_time(
             match piece.kind:
                 case "began":
                     engine.begin(scene)
+                    speaking = True
                 case "sound":
                     engine.sound(piece.sound)
                 case _:
                     engine.end()
                     return first - speech[0], time.monotonic() - began - speech[1]
-        if not first and engine.partial:
+        if speaking and not first and engine.partial:
             first = time.monotonic() - began
     engine.end()
     return first - speech[0], time.monotonic() - began - speech[1]

@@ -27,6 +27,8 @@ _IN_VIEW = 1e-3
 _FORMS = 6
 _LEAD_SECONDS = 0.12
 """Of the silence before a tail that is heard with it."""
+_LONGEST_TAIL = 8
+"""Words: what is longer is seldom a command, and would have to be waited for."""
 _STOPS = ".,;:!?…)"
 
 
@@ -175,7 +177,7 @@ class BuiltIn:
     def _tail(self, best: Hypothesis) -> Tail | None:
         """What was said behind the last pause, heard by itself: it may be a command."""
         behind = [b.start for a, b in pairwise(best.words) if b.start - a.end >= CUT]
-        if not behind:
+        if not behind or len([w for w in best.words if w.start >= behind[-1]]) > _LONGEST_TAIL:
             return None
         start = max(0.0, behind[-1] - _LEAD_SECONDS)
         sound = b"".join(self._kept)[round(start * RATE) * 2 :]
