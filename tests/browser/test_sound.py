@@ -95,21 +95,6 @@ class HandsFree(BrowserCase):
     demo = False
 
     def test_compose_revise_rest_wake_and_undo_by_sound_alone(self) -> None:
-        # The way is tested here, not the recogniser's ear: another voice may be heard better.
-        failures = []
-        for voice in ("rms", "awb"):
-            try:
-                self._hands_free(voice)
-                return
-            except AssertionError as failure:
-                failures.append(f"{voice}: {failure}; {[e.heard for e in self.kept().trail]}")
-            self.server.stop()
-            self.folder = self.folder / voice
-            self.folder.mkdir()
-            self.server = Server(self.folder / "data")
-        self.fail("\n".join(failures))
-
-    def _hands_free(self, voice: str) -> None:
         lines = [
             "please come to the meeting",
             "bold the meeting",
@@ -118,7 +103,7 @@ class HandsFree(BrowserCase):
             "start listening",
             "undo that",
         ]
-        wav = speak(self.folder / "day.wav", lines, voice, pause=2.5)
+        wav = speak(self.folder / "day.wav", lines, "rms", pause=2.5)
         driver = self.browser(wav)
         self.waits(driver, ".mark-bold", "meeting", SOUND_SECONDS)
         self.waits(driver, ".lamp-state", "resting", SOUND_SECONDS)
