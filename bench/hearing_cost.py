@@ -120,12 +120,15 @@ def _in_real_time(
         time.sleep(max(0.0, due - time.monotonic()))
         for piece in cutter.feed(sound[n : n + CHUNK]):
             match piece.kind:
-                case "began":
+                case "perhaps":
                     engine.begin(scene)
+                case "began":
                     speaking = True
+                case "none":
+                    engine.drop()
                 case "sound":
                     engine.sound(piece.sound)
-                case _:
+                case "ended":
                     engine.end()
                     return first - speech[0], time.monotonic() - began - speech[1]
         if speaking and not first and engine.partial:

@@ -30,11 +30,13 @@ def run() -> Iterator[Figure]:
                 seconds += len(sound) / 2 / RATE
                 for cut in cutter.feed(sound):
                     match cut.kind:
-                        case "began":
+                        case "perhaps":
                             engine.begin(scene_of(desk.sitting))
                         case "sound":
                             engine.sound(cut.sound)
-                        case _:
+                        case "none":
+                            engine.drop()
+                        case "ended":
                             hearing = engine.end()
                             heard += bool(hearing.hypotheses)
                             _keep_the_page_short(desk, heard)

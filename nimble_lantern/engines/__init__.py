@@ -26,7 +26,10 @@ class Engine(Protocol):
 
 
 class LiveEngine(Protocol):
-    """An engine that hears while someone speaks: begin, sound as it comes, end."""
+    """An engine that hears while someone speaks: begin, sound as it comes, end.
+
+    Or begin, sound, drop: that was no speech.
+    """
 
     @property
     def partial(self) -> str:
@@ -35,6 +38,7 @@ class LiveEngine(Protocol):
     def look(self, scene: Scene) -> None: ...
     def begin(self, scene: Scene) -> None: ...
     def sound(self, sound: bytes) -> None: ...
+    def drop(self) -> None: ...
     def end(self) -> Hearing: ...
     def close(self) -> None: ...
 

@@ -78,6 +78,8 @@ class Listener:
             engine = self._ready()
             if self._cutter.speaking:
                 self._end(engine)
+            elif self._cutter.active:
+                engine.drop()
             self._stream, self._expected = secrets.token_hex(8), 0
             self._last = self._clock()
             self._cutter = self._new_cutter()
@@ -99,6 +101,7 @@ class Listener:
                 self._expected += 1
                 for cut in self._cutter.feed(sound[: len(sound) - len(sound) % 2]):
                     self._heard(cut)
+                self._show_partial()
             self._desk_hears(self._pairing.overdue())
             return self._expected
 
@@ -149,20 +152,28 @@ class Listener:
         engine = self._ready()
         lit = self._desk.sitting.lamp == "lit"
         match cut.kind:
-            case "began":
+            case "perhaps":
                 self._spoken = []
-                self._pause = max(0.0, cut.at - self._ended_at)
                 engine.begin(scene_of(self._desk.sitting))
-                if lit:
-                    self._desk.whisper(LISTENS)
             case "sound":
                 self._spoken.append(cut.sound)
                 engine.sound(cut.sound)
-                if engine.partial and lit and self._desk.sitting.settings.engine != "browser":
-                    self._desk.whisper(engine.partial)
+            case "began":
+                self._pause = max(0.0, cut.at - self._ended_at)
+                if lit:
+                    self._desk.whisper(LISTENS)
+            case "none":
+                engine.drop()
             case "ended":
                 self._ended_at = cut.at
                 self._end(engine)
+
+    def _show_partial(self) -> None:
+        """What is being said, as far as it is known: not before it is surely speech."""
+        now = self._desk.sitting
+        shown = now.lamp == "lit" and now.settings.engine != "browser"
+        if self._cutter.speaking and shown and (partial := self._ready().partial):
+            self._desk.whisper(partial)
 
     def _end(self, engine: LiveEngine) -> None:
         try:
@@ -226,7 +237,9 @@ class Listener:
         self._look()
 
     def _look(self) -> None:
-        """Listen for what the page allows now; a new patience begins between utterances."""
+        """Listen for what the page allows now, but never in the middle of an utterance."""
+        if self._cutter.active:
+            return
         self._ready().look(scene_of(self._desk.sitting))
-        if self._desk.sitting.settings.patience != self._patience and not self._cutter.speaking:
+        if self._desk.sitting.settings.patience != self._patience:
             self._cutter = self._new_cutter()

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import random
 import tempfile
 import unittest
 from pathlib import Path
@@ -11,7 +12,7 @@ from nimble_lantern.core.reading.decision import is_command
 from nimble_lantern.engines import Scene, Scripted
 from nimble_lantern.engines.builtin.cutter import RATE, Cutter
 from nimble_lantern.engines.builtin.decoder import VOICE_FRAMES, Decoded, DictationDecoder
-from nimble_lantern.engines.builtin.files import hear_file, pcm_of, utterances
+from nimble_lantern.engines.builtin.files import hear_file, paused_utterances, pcm_of, utterances
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
 from nimble_lantern.engines.builtin.sounds import pronunciation
 from nimble_lantern.formats import from_markdown, to_markdown
@@ -42,6 +43,22 @@ class Cutting(SoundCase):
     def test_a_stream_that_ends_in_speech_loses_nothing(self) -> None:
         short = self.sound[: int(2.2 * RATE) * 2]
         self.assertEqual(len(list(utterances(iter([short])))), 1)
+
+    def test_what_may_be_speech_goes_on_at_once_and_is_taken_back_if_it_is_none(self) -> None:
+        click = self.sound[RATE * 3 : RATE * 3 + 3200]  # a tenth of a second of a word
+        cuts = list(Cutter().feed(b"\0\0" * RATE + click + b"\0\0" * RATE))
+        self.assertEqual([c.kind for c in cuts if c.kind != "sound"], ["perhaps", "none"])
+        speech = list(Cutter().feed(self.sound[: RATE * 5]))
+        kinds = [c.kind for c in speech]
+        self.assertLess(kinds.index("perhaps"), kinds.index("began"))
+        self.assertEqual(kinds[kinds.index("perhaps") + 1], "sound")
+
+    def test_a_long_patience_keeps_the_sound_of_the_pauses(self) -> None:
+        gap = b"\0\0" * (RATE // 5)
+        [spoken] = list(utterances(iter([self.sound[: int(2.9 * RATE) * 2]])))
+        long = b"\0\0" * RATE + spoken + gap + spoken + b"\0\0" * RATE * 2
+        [whole] = [s for _, s in paused_utterances(iter([long]), "long")]
+        self.assertAlmostEqual(len(whole), len(spoken + gap + spoken), delta=RATE // 2)
 
     def test_silence_is_no_utterance(self) -> None:
         cuts = list(Cutter().feed(b"\0\0" * RATE * 3))
@@ -149,7 +166,7 @@ class Voice(SoundCase):
         at_best = self.decoder.whole(self.spoken[0]).score
         self.assertLess(new, at_best - 0.5)
         self.assertAlmostEqual(self.streamed(0).score, at_best, delta=0.1)
-        self.assertGreater(self.decoder.voice_frames, 0)
+        self.assertGreater(self.decoder._voice_frames, 0)
 
     def test_an_utterance_at_once_is_the_same_whatever_was_streamed_before(self) -> None:
         fresh = self.decoder.whole(self.spoken[1])
@@ -159,8 +176,18 @@ class Voice(SoundCase):
         self.assertEqual(again.hypotheses[0].text, fresh.hypotheses[0].text)
         self.assertAlmostEqual(again.score, fresh.score, delta=0.1)
 
+    def test_what_was_no_speech_teaches_nothing_of_the_voice(self) -> None:
+        self.decoder.whole(self.spoken[0])
+        before = self.decoder._mean()
+        self.decoder.start()
+        self.decoder.sound(random.Random(1).randbytes(RATE))
+        self.decoder.drop()
+        for was, now in zip(before, self.decoder._mean(), strict=True):
+            self.assertAlmostEqual(was, now, delta=0.01)
+        self.assertEqual(self.decoder.end().hypotheses, (), "it is not open any more")
+
     def test_a_voice_that_is_known_is_not_learned_anew(self) -> None:
-        while self.decoder.voice_frames < VOICE_FRAMES:
+        while self.decoder._voice_frames < VOICE_FRAMES:
             self.decoder.whole(self.spoken[0])
         before = self.streamed(0).score
         self.decoder.whole(self.spoken[2])

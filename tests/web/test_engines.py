@@ -138,6 +138,26 @@ class Listening(SoundCase):
         self.assertLess(waited[0], waited[1])
         self.assertLess(waited[1] + 0.3, waited[2])
 
+    def test_a_click_is_neither_shown_nor_written(self) -> None:
+        self.sends(SILENCE)
+        before = self.desk.revision
+        for sound in (voiced(0.08), SILENCE, SILENCE, SILENCE):
+            self.sends(sound)
+        self.assertEqual(self.recited.dropped, 1)
+        self.assertEqual(self.desk.revision, before)
+
+    def test_words_that_come_late_do_not_stop_the_hearing_of_the_next(self) -> None:
+        """The grammar is not changed under what is being said."""
+        self.desk.set("engine", "browser")
+        self.speaks()
+        for sound in (SILENCE, voiced(0.2), voiced(0.2), voiced(0.2)):
+            self.sends(sound)
+        looked = len(self.recited.scenes)
+        rows = [{"transcript": "the tide is high", "confidence": 0.9}]
+        self.client.post("/results", json={"final": True, "alternatives": rows})
+        self.assertEqual(len(self.desk.sitting.trail), 1)
+        self.assertEqual(len(self.recited.scenes), looked)
+
     def test_the_pause_before_an_utterance_is_kept(self) -> None:
         self.speaks()
         for _ in range(5):

@@ -29,7 +29,7 @@ class Recited:
     """A live engine that hears the next of its lines in whatever is spoken."""
 
     def __init__(self, lines: list[str]) -> None:
-        self.lines, self.partial, self.scenes = lines, "", []
+        self.lines, self.partial, self.scenes, self.dropped = lines, "", list[Scene](), 0
 
     def look(self, scene: Scene) -> None:
         self.scenes.append(scene)
@@ -39,6 +39,10 @@ class Recited:
 
     def sound(self, sound: bytes) -> None:
         self.partial = "hearing you"
+
+    def drop(self) -> None:
+        self.partial = ""
+        self.dropped += 1
 
     def end(self) -> Hearing:
         self.partial = ""

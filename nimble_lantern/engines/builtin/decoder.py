@@ -50,11 +50,18 @@ _FILLERS = frozenset(("<s>", "</s>", "<sil>", "[NOISE]", "[SPEECH]", "[COUGH]", 
 
 @dataclass(frozen=True, slots=True)
 class Decoded:
-    """What one decoding came to; `score` is the acoustic log score a frame."""
+    """What one decoding came to; `score` is the acoustic log score a frame.
+
+    Until the decoder knows the voice, an utterance is better decoded once more, whole.
+    """
 
     hypotheses: tuple[Hypothesis, ...]
     frames: int
     score: float
+    voice_known: bool = True
+
+
+NOTHING = Decoded((), 0, 0.0)
 
 
 def _timed(hypothesis: Hypothesis, best: Hypothesis) -> Hypothesis:
@@ -82,14 +89,16 @@ class DictationDecoder:
 
     beams: Mapping[str, float] = {"lw": LANGUAGE_WEIGHT, "wip": 0.3}
     most = 5
+    score_unit = 1
     depth = 40  # how many alternatives are ranked
 
     def __init__(self) -> None:
         quick = {"samprate": 16000, "fwdflat": False, "maxhmmpf": 3000, **self.beams}
         self.decoder = Decoder(loglevel="FATAL", logfn=None, **quick)
         self._language = self.decoder.get_lm("_default")
-        self._open = False
-        self.voice_frames = 0
+        self._open, self._came_with = False, ""
+        self._carried_on: list[float] | None = None  # the mean to stream on with
+        self._voice_frames = 0
         self.rescorer = Rescorer(self._given, self.decoder.lookup_word)
 
     def _given(self, words: Sequence[str]) -> float:
@@ -104,8 +113,18 @@ class DictationDecoder:
         """Begin; the cepstral mean goes on from the last stream, so a voice is learned."""
         if self._open:
             self.decoder.end_utt()
+        if self._carried_on:
+            self._streaming_again(self._carried_on)
+        self._came_with = self.decoder.get_cmn(False)
         self.decoder.start_utt()
         self._open = True
+
+    def drop(self) -> None:
+        """That was no speech: it teaches nothing of the voice."""
+        if self._open:
+            self.decoder.end_utt()
+            self.decoder.set_cmn(self._came_with)
+        self._open = False
 
     def sound(self, sound: bytes) -> None:
         if self._open and sound:
@@ -121,16 +140,20 @@ class DictationDecoder:
     def end(self) -> Decoded:
         """The result; start() must come before the next sound."""
         if not self._open:
-            return Decoded((), 0, 0.0)
+            return NOTHING
         self.decoder.end_utt()
         self._open = False
         frames = self.decoder.n_frames()
         words, score, covered = self._segments()
         if not words or covered < frames - _SLACK_FRAMES:
             # A grammar's path that gave up before the sound ended explains nothing.
-            return Decoded((), frames, score)
+            return Decoded((), frames, score, self._voice_known)
         best = Hypothesis(words, score / max(1, frames))
-        return Decoded(self._ranked(best, frames), frames, best.score)
+        return Decoded(self._ranked(best, frames), frames, best.score, self._voice_known)
+
+    @property
+    def _voice_known(self) -> bool:
+        return self._voice_frames >= VOICE_FRAMES
 
     def _ranked(self, best: Hypothesis, frames: int) -> tuple[Hypothesis, ...]:
         timed = [best, *(_timed(h, best) for h in self._others(best, frames))]
@@ -138,10 +161,11 @@ class DictationDecoder:
 
     def whole(self, sound: bytes) -> Decoded:
         """One whole utterance at once: its own cepstral mean, so the best words."""
-        carried_on = self._mean()
+        mean = self._carried_on or self._mean()
         self._at_once(sound)
         found = self.end()
-        self._streaming_again(self._learned(carried_on, found.frames))
+        # Not at once: the alternatives may yet be asked for.
+        self._carried_on = self._learned(mean, found.frames)
         return found
 
     def _learned(self, carried_on: list[float], frames: int) -> list[float]:
@@ -150,12 +174,12 @@ class DictationDecoder:
         The decoder moves a running mean slowly, as if five seconds of somebody else had been
         heard before: a new voice would be misheard for as long.
         """
-        if not frames or self.voice_frames >= VOICE_FRAMES:
+        if not frames or self._voice_known:
             return carried_on
-        known, own = self.voice_frames, self._mean()
-        self.voice_frames += frames
+        known, own = self._voice_frames, self._mean()
+        self._voice_frames += frames
         return [
-            (known * old + frames * new) / self.voice_frames
+            (known * old + frames * new) / self._voice_frames
             for old, new in zip(carried_on, own, strict=True)
         ]
 
@@ -165,7 +189,8 @@ class DictationDecoder:
             self.decoder.end_utt()
         # A stream switches the features to a running mean for good.
         self.decoder.reinit_feat(self.decoder.config)
-        DictationDecoder.start(self)
+        self.decoder.start_utt()
+        self._open = True
         self.decoder.process_raw(sound, False, True)
 
     def _streaming_again(self, mean: list[float]) -> None:
@@ -174,6 +199,7 @@ class DictationDecoder:
         self.decoder.process_raw(_QUIET, True, False)
         self.decoder.end_utt()
         self.decoder.set_cmn(",".join(f"{value:.6g}" for value in mean))
+        self._carried_on = None
 
     def _segments(self) -> tuple[tuple[HeardWord, ...], float, int]:
         """(words, acoustic log score of all segments, frames they cover)."""
@@ -183,7 +209,7 @@ class DictationDecoder:
         logmath = self.decoder.logmath
         for segment in list(segments) if segments else []:
             if segment.ascore > 0:
-                score += logmath.log(segment.ascore) * _LOG_BASE
+                score += logmath.log(segment.ascore) * _LOG_BASE * self.score_unit
             else:
                 # The linear score of a long, bad stretch is too small for a float.
                 length = segment.end_frame + 1 - segment.start_frame
@@ -230,9 +256,10 @@ class CommandDecoder(DictationDecoder):
     """
 
     beams: Mapping[str, float] = {
-        "beam": 1e-36, "pbeam": 1e-36, "wbeam": 1e-22, "lw": 3.0, "silprob": 0.1,
+        "beam": 1e-36, "pbeam": 1e-36, "wbeam": 1e-22, "lw": 3.0, "silprob": 0.1, "bestpath": False,
     }  # fmt: skip
     depth = 10
+    score_unit = _SCALE  # without a lattice, scores stay as the search keeps them
 
     def __init__(self) -> None:
         super().__init__()
@@ -246,14 +273,13 @@ class CommandDecoder(DictationDecoder):
         self._unknown: set[str] = set()
         self._ways: dict[tuple[int, str | None], list[int]] = {}
         self._ends = (0, 0)
+        self._ended = NOTHING
 
     def grammar(
         self, arcs: Sequence[Arc], start: int, final: int, weights: Mapping[Arc, float]
     ) -> None:
         """Search this network from now on; words nobody can pronounce are left out."""
-        if self._open:
-            self.decoder.end_utt()
-            self._open = False
+        self._leave()
         self._learn({word for _, _, word in arcs if word})
         # Where more may follow, each way on is the less likely: short, plain commands come first.
         ways = Counter(a for a, _, _ in arcs)
@@ -272,13 +298,18 @@ class CommandDecoder(DictationDecoder):
 
     def rest(self) -> None:
         """Search for nothing but the waking phrase from now on."""
-        if self._open:
-            self.decoder.end_utt()
-            self._open = False
+        self._leave()
         if not self._knows_waking:
             self._learn_waking()
         self.decoder.activate_search("waking")
         self._ready = self._resting = True
+
+    def _leave(self) -> None:
+        """The search is changed: what it found cannot be asked for any more."""
+        self._ended = NOTHING
+        if self._open:
+            self.decoder.end_utt()
+            self._open = False
 
     def _learn_waking(self) -> None:
         """A keyword search, and a grammar of the phrase and what it is mistaken for."""
@@ -312,13 +343,13 @@ class CommandDecoder(DictationDecoder):
         spans = [(s.start_frame, s.end_frame + 1) for s in list(self.decoder.seg() or ())]
         if not any(a <= _BEFORE_WAKING and frames - b <= _AFTER_WAKING for a, b in spans):
             return Decoded((), frames, 0.0)
-        carried_on = self._mean()
+        mean = self._mean()
         self.decoder.activate_search("woken")
         self._at_once(b"".join(self._kept))
         self.decoder.end_utt()
         self._open = False
         words, score, _ = self._segments()
-        self._streaming_again(carried_on)
+        self._streaming_again(mean)
         self.decoder.activate_search("waking")
         found = Hypothesis(words, score / max(1, frames))
         return Decoded((found,) if found.text == WAKING else (), frames, found.score)
@@ -335,7 +366,7 @@ class CommandDecoder(DictationDecoder):
             self.decoder.add_word(word, phones, i == len(found) - 1)
 
     def start(self) -> None:
-        self._kept = []
+        self._kept, self._ended = [], NOTHING
         if self._ready:
             super().start()
 
@@ -354,25 +385,36 @@ class CommandDecoder(DictationDecoder):
 
     def end(self) -> Decoded:
         """As for dictation; a path that breaks off is taken back to where it was complete."""
+        self._ended = NOTHING
         if not self._ready:
-            return Decoded((), 0, 0.0)
+            return NOTHING
         if self._resting:
-            return self._woken() if self._open else Decoded((), 0, 0.0)
-        found = super().end()
+            return self._woken() if self._open else NOTHING
+        found = self._ended = super().end()
+        return replace(found, hypotheses=self._sayable(found.hypotheses))
+
+    def alternatives(self) -> Decoded:
+        """What end() found, and what else the same sound may be: that takes a lattice, and time."""
+        found = self._ended
         if not found.hypotheses:
             return found
-        best, timed = found.hypotheses[0], found.hypotheses
-        lengths = [self._complete(h) for h in timed]
-        whole = [h for h, n in zip(timed, lengths, strict=True) if n == len(h.words)]
-        if lengths[0] and len(best.words) - lengths[0] <= MOST_TRAILING:
-            whole.append(Hypothesis(best.words[: lengths[0]], best.score))
+        best = found.hypotheses[0]
+        others = (_timed(h, best) for h in self._others(best, found.frames))
+        return replace(found, hypotheses=self._sayable((best, *others)))
+
+    def _ranked(self, best: Hypothesis, frames: int) -> tuple[Hypothesis, ...]:
+        return (best,)
+
+    def _sayable(self, found: Sequence[Hypothesis]) -> tuple[Hypothesis, ...]:
+        """Those that are whole; of the best, at least the part that is."""
+        lengths = [self._complete(h) for h in found]
+        whole = [h for h, n in zip(found, lengths, strict=True) if n == len(h.words)]
+        if lengths and lengths[0] and len(found[0].words) - lengths[0] <= MOST_TRAILING:
+            whole.append(Hypothesis(found[0].words[: lengths[0]], found[0].score))
         unique: dict[str, Hypothesis] = {}
         for hypothesis in whole:
             unique.setdefault(hypothesis.text, hypothesis)
-        return Decoded(tuple(unique.values()), found.frames, found.score)
-
-    def _ranked(self, best: Hypothesis, frames: int) -> tuple[Hypothesis, ...]:
-        return best, *(_timed(h, best) for h in self._others(best, frames))
+        return tuple(unique.values())
 
     def _complete(self, hypothesis: Hypothesis) -> int:
         """How many of its first words are the longest whole path through the grammar."""

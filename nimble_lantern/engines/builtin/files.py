@@ -74,7 +74,9 @@ def paused_utterances(
         yield from cutter.finish()
 
     for cut in cuts():
-        if cut.kind == "began":
+        if cut.kind in ("perhaps", "none"):
+            kept.clear()
+        elif cut.kind == "began":
             began = cut.at
         elif cut.kind == "sound":
             kept.append(cut.sound)

@@ -7,15 +7,16 @@ from calendar import day_name, month_name
 from functools import cache
 from itertools import pairwise
 
+from rapidfuzz.distance import Levenshtein
 from wordfreq import top_n_list, word_frequency
 
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.grammar.export import Network, Page, filled, skeleton
 from nimble_lantern.core.reading.hearing import CUT, Hearing, Hypothesis, Tail
-from nimble_lantern.core.writing.spoken import spoken_forms
+from nimble_lantern.core.writing.spoken import plain, spoken_forms
 from nimble_lantern.engines import Scene
 from nimble_lantern.engines.builtin.cutter import RATE
-from nimble_lantern.engines.builtin.decoder import VOICE_FRAMES, Decoded
+from nimble_lantern.engines.builtin.decoder import Decoded
 from nimble_lantern.engines.builtin.worker import Worker
 
 SOURCE = "built-in"
@@ -29,6 +30,8 @@ _LEAD_SECONDS = 0.12
 """Of the silence before a tail that is heard with it."""
 _LONGEST_TAIL = 8
 """Words: what is longer is seldom a command, and would have to be waited for."""
+_LEAST_ALIKE, _LONGEST_DOUBTED = 0.5, 7
+"""A command less like the dictation is none; a longer one (in words) has too many alternatives."""
 _STOPS = ".,;:!?…)"
 
 
@@ -101,7 +104,6 @@ class BuiltIn:
         self.lock = threading.RLock()
         self._scene: Scene | None = None
         self._kept: list[bytes] = []  # the sound of the utterance
-        self._frames_of_voice = self._restarts = 0
 
     def look(self, scene: Scene) -> None:
         """Listen for what this scene allows, from the next utterance on."""
@@ -139,6 +141,12 @@ class BuiltIn:
     def partial(self) -> str:
         return "" if self._resting else self.dictation.partial
 
+    def drop(self) -> None:
+        """What began was no speech."""
+        if not self._resting:
+            self.dictation.drop()
+        self.command.drop()
+
     def end(self) -> Hearing:
         """The hearing; a voice that is new is heard once more, now that its mean is known."""
         self.command.ask_end()
@@ -146,11 +154,7 @@ class BuiltIn:
             return _awake(self.command.result())
         self.dictation.ask_end()
         text, command = self.dictation.result(), self.command.result()
-        restarts = self.dictation.restarts + self.command.restarts
-        if restarts > self._restarts:  # a new process has to learn the voice, too
-            self._restarts, self._frames_of_voice = restarts, 0
-        if self._frames_of_voice < VOICE_FRAMES:
-            self._frames_of_voice += text.frames
+        if not (text.voice_known and command.voice_known):
             return self._whole(b"".join(self._kept))
         return self._hearing(text, command)
 
@@ -168,11 +172,20 @@ class BuiltIn:
     def _hearing(self, text: Decoded, command: Decoded) -> Hearing:
         if not text.hypotheses:
             return Hearing((), source=SOURCE)
+        commands, margin = self._weighed(text, command), command.score - text.score
         tail = self._tail(text.hypotheses[0])
-        if not command.hypotheses:
+        if not commands:
             return Hearing(text.hypotheses, source=SOURCE, tail=tail)
-        margin = command.score - text.score
-        return Hearing(text.hypotheses, command.hypotheses, margin, source=SOURCE, tail=tail)
+        return Hearing(text.hypotheses, commands, margin, source=SOURCE, tail=tail)
+
+    def _weighed(self, text: Decoded, command: Decoded) -> tuple[Hypothesis, ...]:
+        """The command, and its alternatives where they may tell more: they take time to find."""
+        said = text.hypotheses[0]
+        like = _alike(command.hypotheses[0], said) if command.hypotheses else _LEAST_ALIKE
+        if like == 1 or like < _LEAST_ALIKE or len(said.words) > _LONGEST_DOUBTED:
+            return command.hypotheses
+        self.command.ask_alternatives()
+        return self.command.result().hypotheses or command.hypotheses
 
     def _tail(self, best: Hypothesis) -> Tail | None:
         """What was said behind the last pause, heard by itself: it may be a command."""
@@ -184,13 +197,19 @@ class BuiltIn:
         self.command.ask_whole(sound)
         self.dictation.ask_whole(sound)
         text, command = self.dictation.result(), self.command.result()
-        if not command.hypotheses or not text.hypotheses:
+        if not text.hypotheses or not (commands := self._weighed(text, command)):
             return None
-        return Tail(behind[-1], command.hypotheses, command.score - text.score)
+        return Tail(behind[-1], commands, command.score - text.score)
 
     def close(self) -> None:
         self.dictation.close()
         self.command.close()
+
+
+def _alike(some: Hypothesis, other: Hypothesis) -> float:
+    """How much of their letters is the same, from 0 to 1."""
+    letters = ("".join(plain(w.text) for w in h.words) for h in (some, other))
+    return Levenshtein.normalized_similarity(*letters)
 
 
 def _awake(found: Decoded) -> Hearing:

@@ -11,6 +11,7 @@ from nimble_lantern.core.errors import BadInput
 from nimble_lantern.engines.builtin.decoder import CommandDecoder, Decoded, DictationDecoder
 
 _PATIENCE_SECONDS = 60.0
+_SOON_SECONDS = 0.05
 _CONTEXT = multiprocessing.get_context("spawn")
 
 
@@ -38,7 +39,10 @@ def serve(connection: Connection, kind: str) -> None:
                 connection.send(("done", decoder.end()))
             case "whole":
                 connection.send(("done", decoder.whole(rest[0])))
-            case "grammar" | "rest" | "page":
+            case "alternatives":
+                assert isinstance(decoder, CommandDecoder)
+                connection.send(("done", decoder.alternatives()))
+            case "grammar" | "rest" | "page" | "drop":
                 getattr(decoder, message)(*rest)
 
 
@@ -47,7 +51,7 @@ class Worker:
 
     def __init__(self, kind: str) -> None:
         self.kind = kind
-        self.partial = ""
+        self._partial = ""
         self.restarts = 0
         self._prepared: tuple[Any, ...] | None = None
         self._kept: list[bytes] = []
@@ -90,22 +94,29 @@ class Worker:
         self._send(*what)
 
     def start(self) -> None:
-        self._kept, self._started, self._asked, self.partial = [], True, None, ""
+        self._kept, self._started, self._asked, self._partial = [], True, None, ""
         self._send("start")
 
     def sound(self, sound: bytes) -> None:
         self._kept.append(sound)
         self._send("sound", sound)
-        self._drain()
 
-    def _drain(self) -> None:
+    def drop(self) -> None:
+        """What was started was no speech."""
+        self._kept, self._started = [], False
+        self._send("drop")
+
+    @property
+    def partial(self) -> str:
+        """The words so far; for the first ones, it is worth a moment's waiting."""
         try:
-            while self._near.poll():
+            while self._near.poll(0 if self._partial or not self._started else _SOON_SECONDS):
                 message, value = self._near.recv()
                 if message == "partial":
-                    self.partial = value
+                    self._partial = str(value)
         except (EOFError, OSError):
             self._reopen()
+        return self._partial
 
     def ask_end(self) -> None:
         self._ask("end")
@@ -113,6 +124,10 @@ class Worker:
     def ask_whole(self, sound: bytes) -> None:
         self._kept, self._started = [], False
         self._ask("whole", sound)
+
+    def ask_alternatives(self) -> None:
+        """Of a grammar's last result; a new process has none."""
+        self._ask("alternatives")
 
     def _ask(self, *message: Any) -> None:
         self._asked = message
@@ -143,7 +158,7 @@ class Worker:
             if message == "done":
                 assert isinstance(value, Decoded)
                 return value
-            self.partial = value
+            self._partial = str(value)
         raise EOFError
 
     def close(self) -> None:

@@ -3,9 +3,9 @@
 "use strict";
 
 const RATE = 16000;
-const CHUNK = 3200;              // 0.2 seconds
-const KEPT = 60 / 0.2;           // a minute of chunks
-const BEHIND = 10;               // chunks waiting before the lamp says so
+const CHUNK = 1600;              // 0.1 seconds
+const KEPT = 60 / 0.1;           // a minute of chunks
+const BEHIND = 20;               // chunks waiting before the lamp says so
 const RETRY_MS = 500;
 const TAPS = 24;                 // on either side of the resampler's centre
 
