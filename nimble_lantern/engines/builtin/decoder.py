@@ -11,6 +11,7 @@ from collections import Counter
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from difflib import SequenceMatcher
+from itertools import count, takewhile
 from typing import Any
 
 from pocketsphinx import Decoder
@@ -257,6 +258,7 @@ class CommandDecoder(DictationDecoder):
 
     beams: Mapping[str, float] = {
         "beam": 1e-36, "pbeam": 1e-36, "wbeam": 1e-22, "lw": 3.0, "silprob": 0.1, "bestpath": False,
+        "fsgusealtpron": False,  # for a grammar made in half the time (see _spoken)
     }  # fmt: skip
     depth = 10
     score_unit = _SCALE  # without a lattice, scores stay as the search keeps them
@@ -271,6 +273,7 @@ class CommandDecoder(DictationDecoder):
             for n, phones in enumerate(ways, 1):
                 self.decoder.add_word(f"{word}({n + _KNOWN_WAYS})", phones, False)
         self._unknown: set[str] = set()
+        self._pronounced: dict[str, tuple[str, ...]] = {}
         self._ways: dict[tuple[int, str | None], list[int]] = {}
         self._ends = (0, 0)
         self._ended = NOTHING
@@ -284,9 +287,10 @@ class CommandDecoder(DictationDecoder):
         # Where more may follow, each way on is the less likely: short, plain commands come first.
         ways = Counter(a for a, _, _ in arcs)
         kept: list[Any] = [
-            (a, b, weights.get((a, b, w)) or 1.0 / ways[a], *((w,) if w else ()))
+            (a, b, weights.get((a, b, w)) or 1.0 / ways[a], *spoken)
             for a, b, w in arcs
             if (w or a != b) and w not in self._unknown
+            for spoken in (((one,) for one in self._spoken(w)) if w else ((),))
         ]
         fsg = self.decoder.create_fsg("commands", start, final, kept)
         self.decoder.add_fsg("commands", fsg)
@@ -295,6 +299,19 @@ class CommandDecoder(DictationDecoder):
         self._ends, self._ways = (start, final), {}
         for a, b, word in arcs:
             self._ways.setdefault((a, word), []).append(b)
+
+    def _spoken(self, word: str) -> tuple[str, ...]:
+        """The dictionary's names for all pronunciations of a word: an arc for each.
+
+        The package would find them by going through the whole network for each.
+        """
+        if word not in self._pronounced:
+            found = [word]
+            for first in (2, _KNOWN_WAYS + 1):
+                names = (f"{word}({n})" for n in count(first))
+                found += takewhile(lambda name: self.decoder.lookup_word(name), names)
+            self._pronounced[word] = tuple(found)
+        return self._pronounced[word]
 
     def rest(self) -> None:
         """Search for nothing but the waking phrase from now on."""
@@ -327,10 +344,10 @@ class CommandDecoder(DictationDecoder):
         state = 2
         for phrase in phrases:
             here = 0
-            for word in phrase[:-1]:
-                arcs.append((here, state, 1.0, word))
-                here, state = state, state + 1
-            arcs.append((here, 1, 1.0, phrase[-1]))
+            for n, word in enumerate(phrase, 1):
+                after = 1 if n == len(phrase) else state
+                arcs += [(here, after, 1.0, spoken) for spoken in self._spoken(word)]
+                here, state = after, state + 1
         self.decoder.add_fsg("woken", self.decoder.create_fsg("woken", 0, 1, arcs))
         self._knows_waking = True
 
