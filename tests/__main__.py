@@ -6,7 +6,7 @@ import sys
 import unittest
 from pathlib import Path
 
-ORDER = ("core", "formats", "store", "cli", "web", "engines", "browser")
+ORDER = ("core", "formats", "store", "cli", "web", "bench", "engines", "browser")
 
 
 def suites(names: list[str]) -> unittest.TestSuite:

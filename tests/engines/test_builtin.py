@@ -9,12 +9,18 @@ from pathlib import Path
 
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.reading.decision import is_command
+from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.engines import Scene, Scripted
 from nimble_lantern.engines.builtin.cutter import RATE, Cutter
-from nimble_lantern.engines.builtin.decoder import VOICE_FRAMES, Decoded, DictationDecoder
+from nimble_lantern.engines.builtin.decoder import (
+    VOICE_FRAMES,
+    CommandDecoder,
+    Decoded,
+    DictationDecoder,
+)
 from nimble_lantern.engines.builtin.files import hear_file, paused_utterances, pcm_of, utterances
-from nimble_lantern.engines.builtin.recogniser import BuiltIn
-from nimble_lantern.engines.builtin.sounds import pronunciation
+from nimble_lantern.engines.builtin.recogniser import BuiltIn, grammar_for
+from nimble_lantern.engines.builtin.sounds import KNOWN, VARIANTS, pronunciation
 from nimble_lantern.formats import from_markdown, to_markdown
 from nimble_lantern.playing import desk_with
 from tests.speaking import speak
@@ -116,6 +122,15 @@ class Hearing(SoundCase):
                 self.assertTrue(hearing.text)
                 self.assertEqual(worker.restarts, before + 1)
 
+    def test_a_decoder_that_dies_before_its_alternatives_leaves_what_it_found(self) -> None:
+        hearing = self.engine.hear(self.spoken[1], self.scene)
+        found = Decoded(hearing.commands[:1], 100, -3.0)
+        said = Decoded(from_line("hold the last two words").hypotheses, 100, -4.0)
+        self.engine.command.process.kill()
+        self.engine.command.process.join()
+        self.assertEqual(self.engine._weighed(said, found), found.hypotheses)
+        self.assertEqual(self.engine.hear(self.spoken[1], self.scene).commands[0].text, LINES[1])
+
     def test_words_of_the_page_are_expected_in_dictation(self) -> None:
         line = "start at the quay and follow the signs"
         [sound] = self.says(line)
@@ -192,6 +207,57 @@ class Voice(SoundCase):
         before = self.streamed(0).score
         self.decoder.whole(self.spoken[2])
         self.assertAlmostEqual(self.streamed(0).score, before, delta=0.1)
+
+
+class Commands(SoundCase):
+    """The grammar's search, in one decoder of this process."""
+
+    @classmethod
+    def setUpClass(cls) -> None:
+        super().setUpClass()
+        cls.spoken = list(utterances(iter([cls.sound])))
+        cls.decoder = CommandDecoder()
+        cls.net = grammar_for(Scene(view=("Tobias saw the boat.",)))
+
+    def setUp(self) -> None:
+        net = self.net
+        self.decoder.grammar(net.arcs, net.start, net.final, net.weights)
+
+    def test_the_best_path_comes_alone_and_alternatives_when_they_are_asked_for(self) -> None:
+        self.assertEqual(self.decoder.whole(self.spoken[1]).hypotheses[0].text, LINES[1])
+        many = 0
+        for sound in self.spoken:
+            found = self.decoder.whole(sound)
+            self.assertEqual(len(found.hypotheses), 1)
+            more = self.decoder.alternatives()
+            self.assertEqual(more.hypotheses[0].text, found.hypotheses[0].text)
+            self.assertAlmostEqual(more.score, found.score)
+            for other in more.hypotheses:
+                self.assertEqual(self.decoder._complete(other), len(other.words))
+            many += len(more.hypotheses) > 1
+        self.assertGreater(many, 0)
+
+    def test_what_another_search_has_replaced_has_no_alternatives(self) -> None:
+        for leave in (self.setUp, self.decoder.rest, self.decoder.start):
+            self.setUp()
+            self.decoder.whole(self.spoken[1])
+            leave()
+            self.assertEqual(self.decoder.alternatives().hypotheses, ())
+
+    def test_scores_are_those_of_the_dictation(self) -> None:
+        """A command said in full is explained about as well by either search."""
+        dictated = DictationDecoder().whole(self.spoken[1])
+        self.assertLess(abs(self.decoder.whole(self.spoken[1]).score - dictated.score), 2.0)
+        wrong = self.decoder.whole(self.spoken[0])
+        self.assertLess(wrong.score, DictationDecoder().whole(self.spoken[0]).score)
+
+    def test_every_pronunciation_of_a_word_is_listened_for(self) -> None:
+        self.assertEqual(self.decoder._spoken("the")[:2], ("the", "the(2)"))
+        self.assertEqual(self.decoder._spoken("boat"), ("boat",))
+        for word in (*VARIANTS, *KNOWN):
+            names = self.decoder._spoken(word)
+            phones = [self.decoder.decoder.lookup_word(name) for name in names]
+            self.assertTrue(set((VARIANTS | KNOWN)[word]) <= set(phones), word)
 
 
 class Resting(SoundCase):
