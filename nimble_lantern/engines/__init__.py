@@ -10,12 +10,16 @@ from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
 
 @dataclass(frozen=True, slots=True)
 class Scene:
-    """What the recogniser may know of the page: words in view, names, whether it rests."""
+    """What the recogniser may know of the page: words in view, names, and what it is waiting for.
+
+    It rests until it is woken; or it has asked, and a choice is the likeliest answer.
+    """
 
     view: tuple[str, ...] = ()
     documents: tuple[str, ...] = ()
     scripts: tuple[str, ...] = ()
     resting: bool = False
+    choosing: bool = False
 
 
 class Engine(Protocol):

@@ -107,12 +107,16 @@ class _Builder:
         numbers = [self.net.state() for _ in states]
         self.net.arc(start, numbers[0])
         last: dict[tuple[str, str], tuple[int, int]] = {}
+        useful = self._useful(states)
         for state, here in zip(states, numbers, strict=True):
             if any(self._kept(p.owner) for p in state.accepts):
                 self.net.arc(here, end)
             for word, to in state.words.items():
-                self.net.arc(here, numbers[to], word)
+                if to in useful:
+                    self.net.arc(here, numbers[to], word)
             for slot, _, to in state.slots:
+                if to not in useful:
+                    continue
                 key = slot, _what_follows(states, to)
                 if key not in last:
                     last[key] = self.net.state(), self.net.state()
@@ -120,6 +124,21 @@ class _Builder:
                 enter, leave = last[key]
                 self.net.arc(here, enter)
                 self.net.arc(leave, numbers[to])
+
+    def _useful(self, states: Sequence[State]) -> set[int]:
+        """The states from which something can be said that is not skipped."""
+        before: dict[int, list[int]] = {}
+        for n, state in enumerate(states):
+            for to in (*state.words.values(), *(to for _, _, to in state.slots)):
+                before.setdefault(to, []).append(n)
+        todo = [n for n, s in enumerate(states) if any(self._kept(p.owner) for p in s.accepts)]
+        found = set(todo)
+        while todo:
+            for n in before.get(todo.pop(), ()):
+                if n not in found:
+                    found.add(n)
+                    todo.append(n)
+        return found
 
     def _kept(self, owner: object) -> bool:
         return getattr(owner, "name", "") not in self.skip
@@ -243,6 +262,26 @@ def _closed(net: Network) -> Network:
                     todo.append(b)
         arcs += [(a, b, None) for b in sorted(reached)]
     return Network(arcs, net.size, net.start, net.final, net.weights)
+
+
+def either(some: Network, others: Network, share: float) -> Network:
+    """What one of two filled networks accepts; `share`: how likely it is the first one's."""
+    net = Network()
+    net.start, net.final = net.state(), net.state()
+    for part, likely in ((some, share), (others, 1 - share)):
+        here = {part.final: net.final}
+        for state in range(part.size):
+            if state != part.final:
+                here[state] = net.state()
+        net.arcs += [(here[a], here[b], word) for a, b, word in part.arcs]
+        net.weights |= {(here[a], here[b], w): p for (a, b, w), p in part.weights.items()}
+        # A silent arc is followed once: so those at the part's start begin here, too.
+        first = [here[b] for a, b, word in part.arcs if a == part.start and word is None]
+        ways = sum(a == part.start for a, _, _ in part.arcs)
+        for state, weight in ((here[part.start], 1.0), *((b, 1 / ways) for b in first)):
+            net.arcs.append((net.start, state, None))
+            net.weights[net.start, state, None] = likely * weight
+    return net
 
 
 def minimal(net: Network) -> Network:

@@ -95,7 +95,8 @@ def scene_of(sitting: Sitting) -> Scene:
     low, high = max(0, here - _LINES_IN_VIEW // 2), here + _LINES_IN_VIEW // 2
     near = sorted(range(low, min(high, len(blocks))), key=lambda b: abs(b - here))
     view = tuple(blocks[b].text for b in near if blocks[b].text.strip())
-    return Scene(view, sitting.shelf, sitting.scripts, sitting.lamp != "lit")
+    resting, choosing = sitting.lamp != "lit", sitting.question is not None
+    return Scene(view, sitting.shelf, sitting.scripts, resting, choosing)
 
 
 def hear_file(path: Path, desk: Desk) -> None:

@@ -11,7 +11,8 @@ from rapidfuzz.distance import Levenshtein
 from wordfreq import top_n_list, word_frequency
 
 from nimble_lantern.core.commands import CATALOGUE
-from nimble_lantern.core.grammar.export import Network, Page, filled, skeleton
+from nimble_lantern.core.commands.choosing import ONLY_WHILE_CHOOSING
+from nimble_lantern.core.grammar.export import Network, Page, either, filled, skeleton
 from nimble_lantern.core.reading.hearing import CUT, Hearing, Hypothesis, Tail
 from nimble_lantern.core.writing.spoken import plain, spoken_forms
 from nimble_lantern.engines import Scene
@@ -26,6 +27,8 @@ _DATES = tuple(w.lower() for w in (*day_name, *month_name) if w)
 _IN_VIEW = 1e-3
 """The share of speech a word has at least, among free ones, if it stands in view."""
 _FORMS = 6
+_CHOICE = 0.5
+"""The share of choices in what is said while the page shows numbers to choose from."""
 _LEAD_SECONDS = 0.12
 """Of the silence before a tail that is heard with it."""
 _LONGEST_TAIL = 8
@@ -37,7 +40,14 @@ _STOPS = ".,;:!?…)"
 
 @cache
 def _skeleton() -> Network:
-    return skeleton(CATALOGUE.grammar)
+    return skeleton(CATALOGUE.grammar, skip=ONLY_WHILE_CHOOSING)
+
+
+@cache
+def _choices() -> Network:
+    """The answers to a question, by themselves."""
+    skip = CATALOGUE.commands.keys() - ONLY_WHILE_CHOOSING
+    return filled(skeleton(CATALOGUE.grammar, skip=skip), Page())
 
 
 @cache
@@ -80,7 +90,8 @@ def grammar_for(scene: Scene) -> Network:
         [tuple(w for part in n for w in part) for n in scripts],
         free,
     )
-    return filled(_skeleton(), page)
+    net = filled(_skeleton(), page)
+    return either(_choices(), net, _CHOICE) if scene.choosing else net
 
 
 def said_in(scene: Scene) -> list[list[str]]:
