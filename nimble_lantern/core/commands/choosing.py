@@ -36,6 +36,7 @@ def _question(sitting: Sitting) -> Question | Refusal:
     "[the] number {number}",
     example="choose two",
     group="choosing",
+    heard=5,  # they are listened for only while there is something to choose from
 )
 def choose(
     sitting: Sitting, number: int | None = None, position: int | None = None

@@ -26,6 +26,8 @@ WEIGHTS = (-9.77, 2.12, 9.77, 9.12, -3.62, -1.51, -8.98)
 """Of `features`, in the same order; their sum is the logarithm of the odds for a command."""
 LEAST_BELIEF = 0.22
 """Midway between the likeliest sentence of the calibration and the next command above it."""
+LEAST_COVERAGE = 0.75
+"""Of the dictated time; all commands of the calibration cover more than nine tenths."""
 _LEAST_TO_DESTROY = 3.0
 """For a command that takes words away, and whose verb the dictation has nothing of."""
 _HEARD = 0.3
@@ -130,6 +132,11 @@ class Weighed:
     opening: float
 
     @property
+    def coverage(self) -> float:
+        """How much of the dictated time is words in the command, too."""
+        return self.evidence[2]
+
+    @property
     def belief(self) -> float:
         """The logarithm of the odds that it was said."""
         return sum(w * f for w, f in zip(WEIGHTS, self.evidence, strict=True))
@@ -164,7 +171,9 @@ def _command(
 ) -> tuple[str, ...]:
     """The words of the likeliest command that can be done, if it is to be believed; else none."""
     found = weighed(sitting, dictated, commands, margin)
-    return found.words if found and found.belief >= _least_belief(found) else ()
+    if found is None or found.coverage < LEAST_COVERAGE or found.belief < _least_belief(found):
+        return ()
+    return found.words
 
 
 def _within(words: Sequence[str], command: Hypothesis) -> bool:

@@ -7,7 +7,7 @@ import unittest
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.errors import CatalogueError
 from nimble_lantern.core.grammar.catalogue import GROUPS, Catalogue
-from nimble_lantern.core.grammar.export import Page, filled, skeleton
+from nimble_lantern.core.grammar.export import Network, Page, either, filled, skeleton
 from nimble_lantern.core.state import Sitting
 
 
@@ -48,26 +48,32 @@ class Registering(unittest.TestCase):
             Catalogue().command("hush", example="hush", group="nowhere")(hush)
 
 
+def accepts(net: Network, said: str) -> bool:
+    """Whether these words are a path, silent arcs followed once after each."""
+    arcs: dict[tuple[int, str | None], set[int]] = {}
+    for a, b, word in net.arcs:
+        arcs.setdefault((a, word), set()).add(b)
+
+    def rest(states: set[int]) -> set[int]:
+        return states | {b for s in states for b in arcs.get((s, None), ())}
+
+    states = rest({net.start})
+    for word in said.split():
+        states = rest({b for s in states for b in arcs.get((s, word), ())})
+    return net.final in states
+
+
 class Exported(unittest.TestCase):
     """The network for recognisers says what the grammar says, with the page in its slots."""
 
     @classmethod
     def setUpClass(cls) -> None:
-        bare = skeleton(CATALOGUE.grammar)
         words = [(("the",),), (("harbour",),), (("board",),)]
-        cls.net = filled(bare, Page([words], [("rota",)], [("tea",)], {"boat": 0.5}))
-        cls.arcs: dict[tuple[int, str | None], set[int]] = {}
-        for a, b, word in cls.net.arcs:
-            cls.arcs.setdefault((a, word), set()).add(b)
+        cls.page = Page([words], [("rota",)], [("tea",)], {"boat": 0.5})
+        cls.net = filled(skeleton(CATALOGUE.grammar), cls.page)
 
     def accepts(self, said: str) -> bool:
-        def rest(states: set[int]) -> set[int]:
-            return states | {b for s in states for b in self.arcs.get((s, None), ())}
-
-        states = rest({self.net.start})
-        for word in said.split():
-            states = rest({b for s in states for b in self.arcs.get((s, word), ())})
-        return self.net.final in states
+        return accepts(self.net, said)
 
     def test_commands_with_words_in_view_are_paths(self) -> None:
         for said in (
@@ -84,3 +90,26 @@ class Exported(unittest.TestCase):
     def test_words_out_of_view_are_not(self) -> None:
         for said in ("bold the kitchen", "bold board the", "open minutes", "the harbour board"):
             self.assertFalse(self.accepts(said), said)
+
+    def test_what_is_skipped_is_no_path_and_nothing_else_is_lost(self) -> None:
+        bare = skeleton(CATALOGUE.grammar, skip=("choosing.choose", "choosing.choose_last"))
+        net = filled(bare, self.page)
+        for said in ("choose two", "number three", "the last one", "align three"):
+            self.assertFalse(accepts(net, said), said)
+        for said in ("bold the harbour board", "undo that", "select the harbour", "both of them"):
+            self.assertTrue(accepts(net, said), said)
+
+    def test_either_of_two_networks_is_heard_as_likely_as_it_is_told(self) -> None:
+        skip = CATALOGUE.commands.keys() - {"choosing.choose"}
+        choices = filled(skeleton(CATALOGUE.grammar, skip=skip), Page())
+        net = either(choices, self.net, 0.5)
+        for said in ("choose two", "the second one", "two", "bold the harbour board", "open rota"):
+            self.assertTrue(accepts(net, said), said)
+        for said in ("bold the kitchen", "choose open rota", "choose two choose two", ""):
+            self.assertFalse(accepts(net, said), said)
+        self.assertEqual(len(net.arcs), len(set(net.arcs)))
+        silent = [net.weights[arc] for arc in net.arcs if arc[0] == net.start]
+        self.assertEqual(silent.count(0.5), 2)
+        self.assertTrue(all(0 < share <= 0.5 for share in silent))
+        kept = sum(share is not None for share in self.net.weights.values())
+        self.assertGreaterEqual(len(net.weights), kept)

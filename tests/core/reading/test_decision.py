@@ -48,6 +48,22 @@ class Deciding(unittest.TestCase):
         hearing = spoken("undo the ropes when the tide turns", "undo", 2.5)
         self.assertEqual(self.read(hearing), "undo the ropes when the tide turns")
 
+    def test_a_command_that_explains_the_beginning_only_is_none(self) -> None:
+        """However well it explains that: "close the stair to visitors" begins as a command does."""
+        dictated, command = "show the shelf to the visitors", "show the shelf"
+        self.assertEqual(self.read(spoken(dictated, command, 3.0)), dictated)
+        self.assertEqual(self.read(spoken("show the shell", command, 3.0)), command)
+
+    def test_what_is_said_over_counts_the_less_the_more_the_verb_was_heard(self) -> None:
+        said = ("bold", "board", "to", "send", "its", "surveyor")
+        command, dictated = words(" ".join(said)), words("the board to send its surveyor")
+        over = [
+            decision.features(self.desk.sitting, said, command, dictated, 1.0, False, opening)[-1]
+            for opening in (0.0, 0.25, 0.5, 1.0)
+        ]
+        self.assertEqual(over, sorted(over, reverse=True))
+        self.assertEqual((over[0], over[-1]), (1.0, 0.0))
+
     def test_a_sentence_said_over_from_the_page_is_no_command(self) -> None:
         for dictated in (
             "the board to send its surveyor",
@@ -106,7 +122,7 @@ class Deciding(unittest.TestCase):
     def test_a_command_behind_a_pause_follows_the_text_before_it(self) -> None:
         best = words("the wind is high ... and a")
         start = best.words[-2].start
-        tail = Tail(start, (words("undo", start=0.1),), 2.0)
+        tail = Tail(start, (Hypothesis((HeardWord("undo", 0.1, 0.75, 0.9),)),), 2.0)
         hearing = Hearing((best,), source="built-in", tail=tail)
         self.desk.desk.hear(replace(hearing, hypotheses=(words("the wind is high"),), tail=None))
         before = self.desk.markdown
