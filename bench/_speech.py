@@ -56,7 +56,7 @@ class Line:
 
 
 def lines(name: str) -> list[Line]:
-    """The lines of speech/NAME.tsv; every second one is held out."""
+    """The lines of speech/NAME.tsv; every second one is held out, and all of the fresh ones."""
     found: list[Line] = []
     document = ""
     for row in (HERE / "speech" / f"{name}.tsv").read_text(encoding="utf-8").splitlines():
@@ -64,7 +64,8 @@ def lines(name: str) -> list[Line]:
             document = row[3:]
         elif row and not row.startswith("#"):
             words, _, before = row.partition("\t")
-            found.append(Line(words, document, len(found) % 2 == 1, before))
+            held_out = name == "fresh" or len(found) % 2 == 1
+            found.append(Line(words, document, held_out, before))
     return found
 
 
@@ -168,7 +169,7 @@ def heard(name: str, noise_db: float | None = None) -> tuple[Heard, ...]:
     source that it depends on is changed.
     """
     wanted = [(line, v) for line, v in every(name) if line.held_out or noise_db is None]
-    kept = KEPT / f"{name}-{noise_db}-{_sources()}.json"
+    kept = KEPT / f"{name}-{noise_db}-{_sources(name)}.json"
     if kept.exists():
         rows = json.loads(kept.read_text(encoding="utf-8"))
         made = [tuple(hearing_from_json(h) for h in row) for row in rows]
@@ -213,12 +214,12 @@ def _live(engine: BuiltIn, sound: bytes, scene: Scene) -> Hearing:
     return engine.end()
 
 
-def _sources() -> str:
+def _sources(name: str) -> str:
     """A digest of all that decides what is heard; how it is read comes after."""
     package = HERE.parent / "nimble_lantern"
     parts = ("engines/builtin", "core/grammar", "core/targets", "core/commands", "core/writing")
     files = [p for part in parts for p in sorted((package / part).glob("**/*.py"))]
-    files += [package / "core/reading/likely.py", *sorted((HERE / "speech").glob("*.tsv"))]
+    files += [package / "core/reading/likely.py", HERE / "speech" / f"{name}.tsv"]
     files += sorted(DOCUMENTS.glob("*.md"))
     digest = hashlib.sha256()
     for file in files:

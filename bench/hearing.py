@@ -26,6 +26,9 @@ def run() -> Iterator[Figure]:
     for half, kept in _halves(quiet):
         right = sum(_exactly_right(one) for one in kept)
         yield Figure(f"commands_exactly_right_clean{half}", right / len(kept), _of(kept))
+    fresh = heard("fresh")
+    right = sum(_exactly_right(one) for one in fresh)
+    yield Figure("commands_exactly_right_fresh", right / len(fresh), _of(fresh))
     live = heard_live("commands")
     right = sum(_exactly_right(one) for one in live)
     yield Figure("commands_exactly_right_live_held_out", right / len(live), _of(live))
