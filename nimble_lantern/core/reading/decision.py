@@ -153,9 +153,8 @@ def weighed(
     if found is None or margin is None or not dictated or not dictated[0].words:
         return None
     command, verdict = found
-    words = tuple(w.text for w in dictated[0].words)
-    if not (_within(words, command) and reader.judge(sitting, words, whole=True).kind == "command"):
-        # Else the grammar heard words in it that nobody said.
+    words = _dictated_alike(sitting, dictated, command, verdict)
+    if not words:
         words = _dictated_into(sitting, dictated[0], commands, command, verdict)
     free = bool(free_words(verdict))
     opening = _opening(command, dictated[0])
@@ -174,6 +173,29 @@ def _command(
     if found is None or found.coverage < LEAST_COVERAGE or found.belief < _least_belief(found):
         return ()
     return found.words
+
+
+def _dictated_alike(
+    sitting: Sitting,
+    dictated: Sequence[Hypothesis],
+    command: Hypothesis,
+    verdict: reader.Verdict,
+) -> tuple[str, ...]:
+    """The first alternative of the dictation that is the heard command, too; or none.
+
+    It is asked where the command has words to be written, of which the grammar knows few; and where
+    the grammar heard more words in it than the likeliest dictation: those nobody said.
+    """
+    free = bool(free_words(verdict))
+    for rank, hypothesis in enumerate(dictated):
+        words = tuple(w.text for w in hypothesis.words)
+        if not (free or rank == 0 and _within(words, command)):
+            continue
+        found = reader.judge(sitting, words, whole=True)
+        same = verdict.parse and found.parse and found.parse.command is verdict.parse.command
+        if found.kind == "command" and (same or not free):
+            return words
+    return ()
 
 
 def _within(words: Sequence[str], command: Hypothesis) -> bool:

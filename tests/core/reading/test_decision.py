@@ -119,6 +119,18 @@ class Deciding(unittest.TestCase):
             self.read(replace(hearing, commands=(command,))), "replace steep with october"
         )
 
+    def test_words_to_be_written_are_those_of_the_first_dictation_that_is_the_command(self) -> None:
+        hearing = spoken("replace steep was narrow", "replace steep with no row", 1.0)
+        others = [words(w) for w in ("replaced steep with narrow", "bold narrow",
+                                     "replace steep with narrow", "replace steep with arrow")]  # fmt: skip
+        both = (*hearing.hypotheses, *others)
+        self.assertEqual(self.read(replace(hearing, hypotheses=both)), "replace steep with narrow")
+
+    def test_words_of_the_page_are_the_grammars_whatever_the_dictation_has(self) -> None:
+        hearing = spoken("bald the chair", "bold the stair", 1.5)
+        both = (*hearing.hypotheses, words("bold the board"))
+        self.assertEqual(self.read(replace(hearing, hypotheses=both)), "bold the stair")
+
     def test_a_command_behind_a_pause_follows_the_text_before_it(self) -> None:
         best = words("the wind is high ... and a")
         start = best.words[-2].start
