@@ -121,8 +121,9 @@ class Deciding(unittest.TestCase):
 
     def test_words_to_be_written_are_those_of_the_first_dictation_that_is_the_command(self) -> None:
         hearing = spoken("replace steep was narrow", "replace steep with no row", 1.0)
-        others = [words(w) for w in ("replaced steep with narrow", "bold narrow",
-                                     "replace steep with narrow", "replace steep with arrow")]  # fmt: skip
+        said = ("replaced steep with narrow", "bold narrow", "replace steep with narrow",
+                "replace steep with arrow")  # fmt: skip
+        others = [words(text) for text in said]
         both = (*hearing.hypotheses, *others)
         self.assertEqual(self.read(replace(hearing, hypotheses=both)), "replace steep with narrow")
 
