@@ -22,9 +22,9 @@ from nimble_lantern.core.targets.model import Words
 from nimble_lantern.core.targets.words import exact, places
 from nimble_lantern.core.writing.spoken import plain
 
-WEIGHTS = (-9.77, 2.12, 9.77, 9.12, -3.62, -1.51, -8.98)
+WEIGHTS = (-9.68, 2.10, 9.83, 9.47, -3.86, -1.57, -9.08)
 """Of `features`, in the same order; their sum is the logarithm of the odds for a command."""
-LEAST_BELIEF = 0.22
+LEAST_BELIEF = 0.13
 """Midway between the likeliest sentence of the calibration and the next command above it."""
 LEAST_COVERAGE = 0.75
 """Of the dictated time; all commands of the calibration cover more than nine tenths."""
