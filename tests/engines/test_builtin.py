@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import random
 import tempfile
+import time
 import unittest
 from pathlib import Path
 
@@ -106,6 +107,18 @@ class Hearing(SoundCase):
             seen.add(self.engine.partial)
         hearing = self.engine.end()
         self.assertEqual(hearing.commands[0].text, LINES[1])
+
+    def test_words_of_what_was_dropped_are_not_shown_for_what_comes_next(self) -> None:
+        self.engine.begin(self.scene)
+        self.engine.sound(self.spoken[0])
+        self.engine.drop()
+        self.engine.begin(self.scene)
+        self.engine.sound(b"\0\0" * RATE)
+        self.engine.dictation._near.poll(5)
+        time.sleep(0.5)
+        self.assertNotIn("boat", self.engine.partial)
+        self.engine.sound(self.spoken[1])
+        self.assertEqual(self.engine.end().commands[0].text, LINES[1])
 
     def test_either_decoder_that_dies_is_restarted_with_its_sound(self) -> None:
         for worker in (self.engine.dictation, self.engine.command):

@@ -18,7 +18,7 @@ _CONTEXT = multiprocessing.get_context("spawn")
 def serve(connection: Connection, kind: str) -> None:
     """The process: messages in, results and partial texts out, until the pipe closes."""
     decoder = CommandDecoder() if kind == "command" else DictationDecoder()
-    said = ""
+    said, number = "", 0
     while True:
         try:
             message, *rest = connection.recv()
@@ -27,14 +27,14 @@ def serve(connection: Connection, kind: str) -> None:
         match message:
             case "start":
                 decoder.start()
-                said = ""
+                said, [number] = "", rest
             case "sound":
                 decoder.sound(rest[0])
                 if kind == "dictation" and not connection.poll():
                     text = decoder.partial()
                     if text != said:
                         said = text
-                        connection.send(("partial", text))
+                        connection.send(("partial", (number, text)))
             case "end":
                 connection.send(("done", decoder.end()))
             case "whole":
@@ -51,7 +51,7 @@ class Worker:
 
     def __init__(self, kind: str) -> None:
         self.kind = kind
-        self._partial = ""
+        self._partial, self._number = "", 0  # of the utterance
         self.restarts = 0
         self._prepared: tuple[Any, ...] | None = None
         self._kept: list[bytes] = []
@@ -75,7 +75,7 @@ class Worker:
         if self._prepared:
             self._near.send(self._prepared)
         if self._started:
-            self._near.send(("start",))
+            self._near.send(("start", self._number))
             for sound in self._kept:
                 self._near.send(("sound", sound))
         if self._asked:
@@ -95,7 +95,8 @@ class Worker:
 
     def start(self) -> None:
         self._kept, self._started, self._asked, self._partial = [], True, None, ""
-        self._send("start")
+        self._number += 1
+        self._send("start", self._number)
 
     def sound(self, sound: bytes) -> None:
         self._kept.append(sound)
@@ -111,12 +112,15 @@ class Worker:
         """The words so far; for the first ones, it is worth a moment's waiting."""
         try:
             while self._near.poll(0 if self._partial or not self._started else _SOON_SECONDS):
-                message, value = self._near.recv()
-                if message == "partial":
-                    self._partial = str(value)
+                self._told(*self._near.recv())
         except (EOFError, OSError):
             self._reopen()
         return self._partial
+
+    def _told(self, message: str, value: Any) -> None:
+        """Words of the utterance; those of one that was dropped may come late."""
+        if message == "partial" and value[0] == self._number:
+            self._partial = str(value[1])
 
     def ask_end(self) -> None:
         self._ask("end")
@@ -158,7 +162,7 @@ class Worker:
             if message == "done":
                 assert isinstance(value, Decoded)
                 return value
-            self._partial = str(value)
+            self._told(message, value)
         raise EOFError
 
     def close(self) -> None:
