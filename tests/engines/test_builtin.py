@@ -10,7 +10,7 @@ from pathlib import Path
 
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.reading.decision import is_command
-from nimble_lantern.core.reading.hearing import from_line
+from nimble_lantern.core.reading.hearing import HeardWord, Hypothesis, from_line
 from nimble_lantern.engines import Scene, Scripted
 from nimble_lantern.engines.builtin.cutter import RATE, Cutter
 from nimble_lantern.engines.builtin.decoder import (
@@ -18,6 +18,7 @@ from nimble_lantern.engines.builtin.decoder import (
     CommandDecoder,
     Decoded,
     DictationDecoder,
+    _timed,
 )
 from nimble_lantern.engines.builtin.files import hear_file, paused_utterances, pcm_of, utterances
 from nimble_lantern.engines.builtin.recogniser import BuiltIn, grammar_for
@@ -155,6 +156,7 @@ class Hearing(SoundCase):
         best, *others = self.engine.hear(self.spoken[0], self.scene).hypotheses
         self.assertEqual(best.text, LINES[0])
         self.assertTrue(all(abs(h.score - best.score) < 0.5 for h in others))
+        self.assertGreater(min(w.confidence for w in best.words), 0, "it is as sure as the sound")
         elsewhere = self.engine.hear(self.spoken[0], Scene(view=("Nothing here",)))
         self.assertNotEqual(elsewhere.text, LINES[0])
         self.assertIn(LINES[0], [h.text for h in elsewhere.hypotheses])
@@ -170,6 +172,26 @@ class Hearing(SoundCase):
     def says(self, line: str) -> list[bytes]:
         with tempfile.TemporaryDirectory() as folder:
             return list(utterances(pcm_of(speak(Path(folder) / "s.wav", [line], "rms"))))
+
+
+class Alternatives(unittest.TestCase):
+    def test_an_alternative_is_as_sure_as_the_sound_it_is_made_of(self) -> None:
+        """Else what the page made likelier would be written as if it could not be made out."""
+        sure = [HeardWord(w, n * 0.3, n * 0.3 + 0.3, 0.9 - n / 10) for n, w in enumerate("abcd")]
+        best = Hypothesis(tuple(sure), -3.0)
+        for text, confidences in (
+            ("a x c d", [0.9, 0.8, 0.7, 0.6]),
+            ("a x d", [0.9, 0.7, 0.6]),
+            ("a x y z c d", [0.9, 0.8, 0.8, 0.8, 0.7, 0.6]),
+            ("a b c d e", [0.9, 0.8, 0.7, 0.6, 0.0]),
+        ):
+            other = Hypothesis(tuple(HeardWord(w, confidence=0.0) for w in text.split()), -3.1)
+            timed = _timed(other, best)
+            self.assertEqual(timed.text, text)
+            for word, confidence in zip(timed.words, confidences, strict=True):
+                self.assertAlmostEqual(word.confidence, confidence)
+            self.assertEqual(timed.words[0].end, 0.3)
+            self.assertEqual(timed.score, -3.1)
 
 
 class Voice(SoundCase):

@@ -66,22 +66,26 @@ NOTHING = Decoded((), 0, 0.0)
 
 
 def _timed(hypothesis: Hypothesis, best: Hypothesis) -> Hypothesis:
-    """An alternative with the times of the best one's words in the same places."""
+    """An alternative with the times and the confidence of the best one's words in the same places.
+
+    The decoder has neither for alternatives; and a doubt is about the sound, which is the same.
+    """
     words, known = list(hypothesis.words), best.words
     matcher = SequenceMatcher(None, [w.text for w in known], [w.text for w in words], False)
     for _, a, b, i, j in matcher.get_opcodes():
         if i == j:
             continue
+        least = min((w.confidence for w in known[a:b]), default=0.0)
         start = known[a].start if a < len(known) else known[-1].end
         end = known[b - 1].end if b > a else start
         step = (end - start) / (j - i)
         for n in range(i, j):
             if b - a == j - i:
                 like = known[a + n - i]
-                words[n] = replace(words[n], start=like.start, end=like.end)
+                words[n] = replace(like, text=words[n].text)
             else:
                 at = start + (n - i) * step
-                words[n] = replace(words[n], start=at, end=at + step)
+                words[n] = replace(words[n], start=at, end=at + step, confidence=least)
     return Hypothesis(tuple(words), hypothesis.score)
 
 
