@@ -17,17 +17,21 @@ from nimble_lantern.core.document.edits import (
 )
 from nimble_lantern.core.document.model import (
     Block,
+    Bullets,
     Document,
     Format,
+    Kind,
     Piece,
     Position,
     Range,
 )
+from nimble_lantern.core.document.tables import as_pasted, outside
+from nimble_lantern.core.lexicon.sentences import COMMON_OPENINGS, CONTINUES, NEEDS_COMMA
+from nimble_lantern.core.origins import of_utterance
 from nimble_lantern.core.state import Marks, Sitting, WrittenChoice
-from nimble_lantern.core.writing.capitals import COMMON_OPENINGS, starts_sentence
+from nimble_lantern.core.writing.capitals import starts_sentence
 from nimble_lantern.core.writing.lexer import Manner, mark_named
 from nimble_lantern.core.writing.masking import masked
-from nimble_lantern.core.writing.punctuation import CONTINUES, NEEDS_COMMA
 from nimble_lantern.core.writing.writer import Break, Place, Written, write
 
 _CONTEXT = 240
@@ -122,6 +126,8 @@ def _put(sitting: Sitting, at: Position, written: Written, marks: Marks) -> Wrot
         at = Position(at.block, at.offset - written.trim)
     inherited = _inherited(block, at.offset, marks)
     before = block.marks_at(at.offset - 1) if at.offset else ()
+    if block.cell:
+        written = _in_a_cell(written)
     pieces, shapes = _pieces(written, block, inherited, {(s.mark, s.value) for s in before})
     if shapes is not None:
         edit = edit.then(Edit((Reformat(at.block, shapes),)))
@@ -133,8 +139,26 @@ def _put(sitting: Sitting, at: Position, written: Written, marks: Marks) -> Wrot
     after = sitting.edited(edit)
     r = trimmed(after.document, Range(at, end))
     choices = _choices(written, pieces, at, after.document)
-    after = replace(after, choices=choices).about([r])
+    after = replace(_said_now(after, r), choices=choices).about([r])
     return Wrote(after, after.document.text(r), r)
+
+
+def _in_a_cell(written: Written) -> Written:
+    """A cell is one block: what would begin another is a line break there."""
+    parts: list[str | Break] = []
+    for part in written.parts:
+        text = "\n" if isinstance(part, Break) else part
+        if parts and isinstance(parts[-1], str):
+            parts[-1] += text
+        else:
+            parts.append(text)
+    whole = len(parts) == len(written.parts)
+    return replace(written, parts=tuple(parts), choices=written.choices if whole else ())
+
+
+def _said_now(sitting: Sitting, r: Range) -> Sitting:
+    """With what stands at a range known to come from this utterance."""
+    return sitting.edited(of_utterance(sitting.document, r, sitting.number))
 
 
 def _inherited(block: Block, offset: int, marks: Marks) -> Marks:
@@ -175,14 +199,16 @@ def _pieces(
 def _form_after(kind: str, form: Format) -> Format:
     """The format of the block that a break begins."""
     if kind == "paragraph":
-        return form if form.kind == "quotation" else Format(align=form.align, spacing=form.spacing)
+        return (
+            form if form.kind is Kind.QUOTATION else Format(align=form.align, spacing=form.spacing)
+        )
     if kind == "item":
-        return form if form.kind == "item" else Format("item", 1, "bulleted")
+        return form if form.kind is Kind.ITEM else Format(Kind.ITEM, 1, Bullets.BULLETED)
     if kind in ("bulleted", "numbered"):
-        level = form.level if form.kind == "item" and form.level else 1
-        return Format("item", level, kind)
+        level = form.level if form.kind is Kind.ITEM and form.level else 1
+        return Format(Kind.ITEM, level, Bullets(kind))
     if kind.startswith("heading"):
-        return Format("heading", int(kind[-1]))
+        return Format(Kind.HEADING, int(kind[-1]))
     return Format()
 
 
@@ -285,7 +311,7 @@ def _swap(sitting: Sitting, r: Range, written: Written, marks: Marks) -> Wrote:
         after = replace(after, caret=end_at)
     found = trimmed(after.document, Range(r.start, end_at))
     choices = _choices(written, [(Piece(text), Format())], r.start, after.document)
-    after = replace(after, choices=choices).about([found])
+    after = replace(_said_now(after, found), choices=choices).about([found])
     return Wrote(after, after.document.text(found), found)
 
 
@@ -321,6 +347,8 @@ def _removal(sitting: Sitting, r: Range, blocks: bool) -> Edit:
         return delete(document, tidy(document, r))
     count = b2 - b1 + 1
     plain_last = document.blocks[b1].kind == "paragraph" and not blocks
+    if any(block.cell for block in document.blocks[b1 : b2 + 1]):
+        return delete(document, r)
     if count == len(document.blocks):
         edit = delete(document, r)
         return edit.then(Edit((Reformat(0, Format()),)))
@@ -362,7 +390,7 @@ def _lowered(document: Document, r: Range) -> Edit:
 
 
 def _insert_block(sitting: Sitting, r: Range, words: Sequence[str], before: bool) -> Wrote:
-    index = r.start.block if before else r.end.block + 1
+    index = outside(sitting.document.blocks, r.start.block if before else r.end.block + 1)
     like = sitting.document.blocks[r.start.block]
     form = like.format if like.kind in ("item", "quotation") else Format()
     added = sitting.edited(Edit((AddBlocks(index, (Block().formatted(form),)),)))
@@ -406,16 +434,17 @@ def paste_at(
     """Put cut or copied pieces in; with the spaces that their neighbours ask for."""
     document = sitting.document
     text = document.blocks[at.block].text
+    pieces = as_pasted(document, pieces)
+    if document.blocks[at.block].cell:
+        pieces, block = [(_one(pieces), Format())], False
     first, last = pieces[0], pieces[-1]
     left, right = text[: at.offset], text[at.offset :]
     many = len(pieces) > 1 or block
+    if first[1].cell or last[1].cell:
+        return _paste_blocks(sitting, at.block + bool(at.offset or not text), pieces)
     if many and at.offset in (0, len(text)) and text:
         index = at.block if at.offset == 0 else at.block + 1
-        blocks = tuple(Block(p.text, p.spans).formatted(f) for p, f in pieces)
-        after = sitting.edited(Edit((AddBlocks(index, blocks),)))
-        end = Position(index + len(pieces) - 1, len(last[0].text))
-        r = Range(Position(index, 0), end)
-        return Wrote(after.about([r]), after.document.text(r), r)
+        return _paste_blocks(sitting, index, pieces)
     lead = " " if left and not left.endswith((" ", "\n", "(", "“", "‘")) else ""
     if first[0].text[:1] in (" ", ",", ".", ";", ":", "?", "!", ")"):
         lead = ""
@@ -432,12 +461,28 @@ def paste_at(
     return Wrote(after.about([r]), after.document.text(r), r)
 
 
+def _paste_blocks(sitting: Sitting, index: int, pieces: Sequence[tuple[Piece, Format]]) -> Wrote:
+    """Put pieces in as blocks of their own, before block `index`."""
+    index = outside(sitting.document.blocks, index)
+    blocks = tuple(Block(p.text, p.spans).formatted(f) for p, f in pieces)
+    after = sitting.edited(Edit((AddBlocks(index, blocks),)))
+    end = Position(index + len(pieces) - 1, len(pieces[-1][0].text))
+    r = Range(Position(index, 0), end)
+    return Wrote(after.about([r]), after.document.text(r), r)
+
+
+def _one(pieces: Sequence[tuple[Piece, Format]]) -> Piece:
+    """Pieces as one, for a cell: a line break between them."""
+    made = pieces[0][0]
+    for piece, _ in pieces[1:]:
+        made = made.joined(Piece("\n")).joined(piece)
+    return made
+
+
 def relocate(sitting: Sitting, source: Range, at: Position, block: bool) -> Wrote:
     """Take a range out and put it in at `at`, a place outside it."""
     pieces = sitting.document.pieces(source)
     bare = remove(sitting, [source], blocks=block)
     edit = Edit(bare.pending.steps[len(sitting.pending.steps) :])
-    goal = edit.settled(at)
-    size = len(bare.document.blocks[goal.block].text)
-    goal = Position(goal.block, min(goal.offset, size))
+    goal = edit.settled(sitting.document, at)
     return paste_at(bare, goal, pieces, block)

@@ -5,28 +5,24 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from nimble_lantern.core.commands import CATALOGUE
+from nimble_lantern.core.lexicon.closed import DULL
 from nimble_lantern.core.reading.reader import judge
-from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.state import Sitting, View
 from nimble_lantern.core.targets.words import normal
 
 MOST = 6
 _VERBS = ("bold {}", "select {}", "go after {}", "delete {}")
-_DULL = frozenset(
-    "the a an of to in on at and or but is was are were will be been has have had we you i it he"
-    " she they our your their his her its this that with for from by as not do so if when which"
-    " there would could should may can all more most than then".split()
-)
 
 
-def hints(sitting: Sitting, view: str = "desk") -> tuple[str, ...]:
+def hints(sitting: Sitting) -> tuple[str, ...]:
     """At most six phrases, each of which would be read as a command just now."""
     if sitting.lamp != "lit":
         return ("start listening",)
     if sitting.attention == "text":
         return ("commands again",)
     found: list[str] = []
-    away = {"shelf": _on_shelf, "settings": _in_settings, "commands": _in_commands}
-    for phrase in away.get(view, _candidates)(sitting):
+    away = {View.SHELF: _on_shelf, View.SETTINGS: _in_settings, View.COMMANDS: _in_commands}
+    for phrase in away.get(sitting.view, _candidates)(sitting):
         if phrase not in found and _would_do(sitting, phrase):
             found.append(phrase)
         if len(found) == MOST:
@@ -96,7 +92,7 @@ def _phrases(sitting: Sitting) -> Iterator[str]:
         for i in range(len(words) - 1, 0, -1):
             (first, _, end), (second, start, _) = words[i - 1], words[i]
             pair = normal((first.lower(), second.lower()))
-            if block.text[end:start] != " " or len(pair) != 2 or _DULL & set(pair):
+            if block.text[end:start] != " " or len(pair) != 2 or DULL & set(pair):
                 continue
             if not all(w.isalpha() and len(w) > 2 for w in pair):
                 continue

@@ -8,9 +8,10 @@ from dataclasses import dataclass
 from nimble_lantern.core.commands import CATALOGUE
 
 MOST_WAYS = 4
+ENTRIES_A_SCREEN = 5
 _SPOKEN = {
     "target": "…", "text": "…", "words": "…", "place": "…", "a": "…", "b": "…", "c": "…",
-    "document": "a name", "script": "a name", "number": "a number", "position": "a place in order",
+    "number": "a number", "position": "a place in order",
     "counted": "how many", "headinglevel": "one", "colour": "a colour", "family": "a font",
 }  # fmt: skip
 _SLOT = re.compile(r"\{([^}:]*)(?::[^}]*)?\}|<([^>]*)>")
@@ -38,6 +39,12 @@ def reference() -> list[tuple[str, list[Entry]]]:
     return found
 
 
+def screens_of(group: str) -> int:
+    """How many screens the commands of a group take."""
+    count = sum(c.group == group for c in CATALOGUE.commands.values())
+    return max(1, -(-count // ENTRIES_A_SCREEN))
+
+
 def _way(pattern: str) -> str:
     """A pattern as a person would read it: the first of its alternatives, options left out."""
     text = _SLOT.sub(_slot, pattern)
@@ -53,6 +60,8 @@ def _slot(match: re.Match[str]) -> str:
     name = match[1] or match[2]
     if name in _SPOKEN:
         return _SPOKEN[name]
+    if name in CATALOGUE.named:
+        return CATALOGUE.named[name].spoken
     productions = CATALOGUE.grammar.productions.get(
         match[0].strip("{}<>").partition(":")[2] or name
     )

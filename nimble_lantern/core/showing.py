@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from nimble_lantern.core.document.layout import INDENT, Face, Line, face_of, indent, runs
+from nimble_lantern.core.document.layout import CELL_PAD, INDENT, Face, Line, face_of, indent, runs
 from nimble_lantern.core.document.model import Block, Position, Range, Span
 from nimble_lantern.core.state import Sitting
 
@@ -34,26 +34,45 @@ class Segment:
 
 
 @dataclass(frozen=True, slots=True)
-class Row:
-    """One line of the page; `indent` and `height` in pixels, `sign` an item's bullet or number."""
+class Part:
+    """What of one block stands on a line; `left`, `width` and `indent` in pixels.
 
-    number: int
+    `sign` is an item's bullet or number; `here` where the writing place is in it.
+    """
+
     block: int
     kind: str
     align: str
+    left: float
+    width: float
     indent: float
-    height: float
     sign: str
     here: bool
     opens: bool  # whether it is the first line of its block
     segments: tuple[Segment, ...]
+    header: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Row:
+    """One line of the page, its parts side by side; `height` in pixels."""
+
+    number: int
+    height: float
+    here: bool
+    opens: bool
+    parts: tuple[Part, ...]
+
+    @property
+    def kind(self) -> str:
+        return self.parts[0].kind
 
 
 def focus(sitting: Sitting) -> Position:
     """What the person looks at: the question, the selection, the last change, else the caret."""
     if sitting.question:
-        first = sitting.question.options[0][0]
-        return first.start if isinstance(first, Range) else sitting.caret
+        asked = sitting.question.options[0].ranges
+        return asked[0].start if asked else sitting.writing_place
     if sitting.selection:
         return sitting.selection.start
     last = sitting.trail[-1] if sitting.trail else None
@@ -79,13 +98,16 @@ def top_line(sitting: Sitting, top: int, room: float) -> int:
 
 
 def scrolled(sitting: Sitting, top: int, room: float, screens: int) -> int:
-    """The first line to show some screens further down or up from `top`."""
+    """The first line to show some screens down or up from `top`, as far as there is text."""
     for _ in range(abs(screens)):
+        before = top
         if screens > 0:
             after = _last_line(sitting, top, room)
             top = after if after < sitting.layout.count else top
         else:
             top = _above(sitting, top, room)
+        if top == before:
+            break
     return top
 
 
@@ -98,13 +120,13 @@ def _above(sitting: Sitting, number: int, room: float) -> int:
 
 
 def _height(sitting: Sitting, number: int) -> float:
-    return sum(line.height for _, _, line in sitting.layout.rows(number, number))
+    return max((line.height for _, line in sitting.layout.parts(number)), default=0.0)
 
 
 def _last_line(sitting: Sitting, top: int, room: float) -> int:
     used, last = 0.0, top
-    for number, _, line in sitting.layout.rows(top, sitting.layout.count):
-        used += line.height
+    for number in range(top, sitting.layout.count + 1):
+        used += _height(sitting, number)
         if used > room:
             break
         last = number
@@ -118,36 +140,60 @@ def rows(sitting: Sitting, top: int, room: float) -> list[Row]:
     pennants = _pennants(sitting)
     found: list[Row] = []
     used = 0.0
-    for number, b, line in layout.rows(top, layout.count):
-        block = sitting.document.blocks[b]
-        opens = line.start == 0
-        segments = tuple(_segments(sitting, b, line, place if number == here else None, pennants))
-        height = line.height + (PENNANT if any(s.pennants for s in segments) else 0.0)
+    for number, held in layout.rows(top, layout.count):
+        caret = place if number == here else None
+        parts = tuple(_part(sitting, b, line, caret, pennants) for b, line in held)
+        flagged = any(s.pennants for part in parts for s in part.segments)
+        height = max(line.height for _, line in held) + (PENNANT if flagged else 0.0)
         used += height
         if used > room and found:
             break
-        found.append(
-            Row(
-                number,
-                b,
-                block.kind,
-                block.align,
-                indent(block),
-                height,
-                _sign(sitting, b) if opens and block.kind == "item" else "",
-                number == here,
-                opens,
-                segments,
-            )
-        )
+        opens = any(part.opens for part in parts)
+        found.append(Row(number, height, number == here, opens, parts))
     return found
+
+
+def _part(
+    sitting: Sitting,
+    b: int,
+    line: Line,
+    caret: Position | None,
+    pennants: list[tuple[int, Range]],
+) -> Part:
+    block = sitting.document.blocks[b]
+    opens = line.start == 0
+    own = caret if caret is not None and caret.block == b else None
+    left, width = _across(sitting, b)
+    return Part(
+        b,
+        block.kind,
+        block.align,
+        left,
+        width,
+        indent(block) if block.cell is None else CELL_PAD,
+        _sign(sitting, b) if opens and block.kind == "item" else "",
+        own is not None,
+        opens,
+        tuple(_segments(sitting, b, line, own, pennants)),
+        bool(block.cell and block.cell.header),
+    )
+
+
+def _across(sitting: Sitting, b: int) -> tuple[float, float]:
+    """Where a block begins from the column's left edge, and how wide it is, in pixels."""
+    blocks, column = sitting.document.blocks, sitting.style.column
+    cell = blocks[b].cell
+    if cell is None:
+        return 0.0, column
+    shares = (c.share for block in blocks[b - cell.column : b] if (c := block.cell))
+    return column * sum(shares), column * cell.share
 
 
 def _pennants(sitting: Sitting) -> list[tuple[int, Range]]:
     if sitting.question is None:
         return []
     options = enumerate(sitting.question.options, 1)
-    return [(n, r) for n, option in options for r in option if isinstance(r, Range)]
+    return [(n, r) for n, option in options for r in option.ranges]
 
 
 def _sign(sitting: Sitting, b: int) -> str:

@@ -4,19 +4,30 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 from dataclasses import dataclass, field, replace
+from enum import StrEnum
 from functools import cache
 from typing import Any
 
-from nimble_lantern.core.document.edits import Edit, Side
+from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.history import History, Version
 from nimble_lantern.core.document.layout import Layout, LineIndex, PageStyle
 from nimble_lantern.core.document.model import Document, Format, Piece, Position, Range
 from nimble_lantern.core.effects import Effect
+from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.targets.words import Vocabulary
 from nimble_lantern.core.writing.capitals import DocumentNames
 from nimble_lantern.core.writing.writer import Choice
 
 Marks = tuple[tuple[str, str | None], ...]
+
+
+class View(StrEnum):
+    """What the page shows: what is said is judged by what is seen."""
+
+    DESK = "desk"
+    SHELF = "shelf"
+    SETTINGS = "settings"
+    COMMANDS = "commands"
 
 
 SETTING_CHOICES = {
@@ -44,20 +55,39 @@ class Settings:
 
 
 @dataclass(frozen=True, slots=True)
+class Option:
+    """One answer to a question: `args` take the place of the command's; it may stand somewhere."""
+
+    label: str
+    args: tuple[tuple[str, Any], ...]
+    ranges: tuple[Range, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
 class Question:
-    """A command that waits for the speaker to pick one of several readings."""
+    """A command that waits for the speaker to pick one of its options.
+
+    Where it asks whether to go on at all (`sure`), the first option is yes and the last is no.
+    """
 
     command: str
-    args: dict[str, Any]
-    slot: str
-    options: tuple[Any, ...]
-    labels: tuple[str, ...]
-    asked: str
+    args: dict[str, Any]  # of the command, but for those that the options bring
+    options: tuple[Option, ...]
+    sure: bool = False
+
+    @classmethod
+    def whether(cls, command: str, yes: str, no: str, **args: Any) -> Question:
+        """Whether to go on: `yes` and `no` say what the answers do; the handler learns `sure`."""
+        options = (Option(yes, (("sure", True),)), Option(no, (("sure", False),)))
+        return cls(command, args, options, sure=True)
 
 
 @dataclass(frozen=True, slots=True)
 class Entry:
-    """One line of the trail."""
+    """One line of the trail.
+
+    `effects` are the names of what was done outside the text, `back` the effects that undo them.
+    """
 
     number: int
     heard: str
@@ -67,6 +97,8 @@ class Entry:
     version: Version | None = None  # what the text was right after it
     made: bool = False  # whether this utterance made that version
     page: int = 0  # which document it was said to
+    effects: tuple[str, ...] = ()
+    back: tuple[Effect, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -75,6 +107,10 @@ class WrittenChoice:
 
     range: Range
     choice: Choice
+
+
+_PLACES = ("caret", "insertion", "wrote")
+"""Fields of a sitting that are a place of the document: they settle where their text goes."""
 
 
 @cache
@@ -96,6 +132,8 @@ class Sitting:
     stopped: Position | None = None  # right behind an automatic stop
     typing: Marks = ()
     capitals: str = "none"
+    view: View = View.DESK
+    group: str = "revising"  # of the commands, where those are shown
     lamp: str = "lit"  # lit, low, out
     attention: str = "all"  # all, commands, text
     question: Question | None = None
@@ -114,7 +152,7 @@ class Sitting:
     pending_inverse: Edit = field(default_factory=Edit)
     overturned: tuple[tuple[str, str], ...] = ()  # (words, how they are to be read)
     previous: Sitting | None = field(default=None, repr=False)  # before the last utterance
-    phrases: tuple[tuple[str, ...], ...] = ()  # the words of the last utterance, cut at pauses
+    hearings: tuple[tuple[int, Hearing], ...] = ()  # of the last utterances, by their numbers
     names: DocumentNames = field(default_factory=DocumentNames, compare=False, repr=False)
     known: Vocabulary = field(default_factory=Vocabulary, compare=False, repr=False)
     lines: LineIndex = field(default_factory=LineIndex, compare=False, repr=False)
@@ -146,34 +184,27 @@ class Sitting:
         return self.insertion if self.insertion is not None else self.caret
 
     def edited(self, edit: Edit) -> Sitting:
-        """This sitting after an edit; every position in it moves along."""
+        """This sitting after an edit; every place and range in it moves along."""
         if not edit:
             return self
-        document = edit.apply(self.document)
-        inverse = edit.inverse(self.document)
-
-        def settled(p: Position, side: Side = Side.AFTER) -> Position:
-            found = edit.settled(p, side)
-            return Position(found.block, min(found.offset, len(document.blocks[found.block].text)))
-
-        moved = tuple(m for r in self.that if (m := edit.moved_range(r)))
-        choices = tuple(
-            WrittenChoice(m, c.choice) for c in self.choices if (m := edit.moved_range(c.range))
-        )
+        places = {name: getattr(self, name) for name in _PLACES}
+        moved: dict[str, Any] = {
+            name: None if p is None else edit.settled(self.document, p)
+            for name, p in places.items()
+        }
         selection = edit.moved_range(self.selection) if self.selection else None
+        choices = ((edit.moved_range(c.range), c.choice) for c in self.choices)
         return replace(
             self,
-            document=document,
-            caret=settled(self.caret),
+            document=edit.apply(self.document),
             selection=selection,
             fresh=self.fresh and selection is not None,
-            insertion=settled(self.insertion) if self.insertion is not None else None,
-            that=moved,
-            wrote=settled(self.wrote) if self.wrote is not None else None,
+            that=tuple(m for r in self.that if (m := edit.moved_range(r))),
             stopped=edit.moved(self.stopped) if self.stopped is not None else None,
-            choices=choices,
+            choices=tuple(WrittenChoice(r, choice) for r, choice in choices if r),
             pending=self.pending.then(edit),
-            pending_inverse=inverse.then(self.pending_inverse),
+            pending_inverse=edit.inverse(self.document).then(self.pending_inverse),
+            **moved,
         )
 
     def about(self, ranges: Iterable[Range]) -> Sitting:
@@ -188,9 +219,13 @@ class Sitting:
 
 @dataclass(frozen=True, slots=True)
 class TurnOver:
-    """What a handler answers to have the last utterance read the other way: text or command."""
+    """What a handler answers to have an utterance read the other way: text or command.
+
+    "anyway" for the last one, which was not clear; no number means the last.
+    """
 
     how: str
+    number: int | None = None
 
 
 @dataclass(frozen=True, slots=True)

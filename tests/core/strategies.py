@@ -14,6 +14,8 @@ from nimble_lantern.core.document.edits import (
     Splice,
     Split,
     Step,
+    Unpin,
+    pin,
 )
 from nimble_lantern.core.document.model import (
     MARKS,
@@ -21,9 +23,12 @@ from nimble_lantern.core.document.model import (
     Document,
     Format,
     Piece,
+    Position,
+    Range,
     Span,
     normal_spans,
 )
+from nimble_lantern.core.document.tables import cells
 
 VALUES = {"colour": "#884400", "font": "Literata", "size": "14", "link": "https://example.org"}
 FORMATS = (
@@ -61,18 +66,53 @@ def blocks(draw: st.DrawFn) -> Block:
     return Block(piece.text, piece.spans).formatted(draw(st.sampled_from(FORMATS)))
 
 
-documents = st.lists(blocks(), min_size=1, max_size=5).map(lambda b: Document(tuple(b)))
+@st.composite
+def tables(draw: st.DrawFn) -> tuple[Block, ...]:
+    """The cells of a small table."""
+    columns = draw(st.integers(1, 3))
+    row = st.lists(pieces(), min_size=columns, max_size=columns)
+    return cells(draw(st.lists(row, min_size=1, max_size=3)), draw(st.integers(1, 9)))
 
 
 @st.composite
-def steps(draw: st.DrawFn, document: Document) -> Step:
-    """A step that fits the document."""
+def ranges(draw: st.DrawFn, document: Document) -> Range:
+    """Any range of a document, an empty one too."""
+    ends = []
+    for _ in range(2):
+        b = draw(st.integers(0, len(document.blocks) - 1))
+        ends.append(Position(b, draw(st.integers(0, len(document.blocks[b].text)))))
+    return Range(*sorted(ends))
+
+
+@st.composite
+def _documents(draw: st.DrawFn) -> Document:
+    """A document with a few anchors of several kinds."""
+    held = draw(st.lists(blocks(), min_size=1, max_size=5))
+    if draw(st.booleans()):
+        at = draw(st.integers(0, len(held)))
+        held[at:at] = draw(tables())
+    found = Document(tuple(held))
+    for _ in range(draw(st.integers(0, 3))):
+        kind = draw(st.sampled_from(("place", "note", "origin")))
+        found = pin(found, kind, draw(ranges(found)), name="x").apply(found)
+    return found
+
+
+documents = _documents()
+plain_documents = st.lists(blocks(), min_size=1, max_size=5).map(lambda b: Document(tuple(b)))
+
+
+@st.composite
+def steps(draw: st.DrawFn, document: Document, anchors: bool = True) -> Step:
+    """A step that fits the document; without `anchors`, one that only changes its blocks."""
     last = len(document.blocks) - 1
     b = draw(st.integers(0, last))
     size = len(document.blocks[b].text)
     kinds = ["splice", "split", "remark", "reformat", "add"]
     kinds += ["join"] if b < last else []
     kinds += ["drop"] if last else []
+    kinds += ["pin"] if anchors else []
+    kinds += ["unpin"] if anchors and document.anchors else []
     match draw(st.sampled_from(kinds)):
         case "splice":
             start = draw(st.integers(0, size))
@@ -88,6 +128,10 @@ def steps(draw: st.DrawFn, document: Document) -> Step:
         case "add":
             new = draw(st.lists(blocks(), min_size=1, max_size=2))
             return AddBlocks(draw(st.integers(0, last + 1)), tuple(new))
+        case "pin":
+            return pin(document, "note", draw(ranges(document))).steps[0]
+        case "unpin":
+            return Unpin(draw(st.sampled_from(sorted(document.anchors))))
     start = draw(st.integers(0, last))
     most = len(document.blocks) - 1 if start == 0 else len(document.blocks) - start
     return DropBlocks(start, draw(st.integers(1, max(1, min(most, last)))))

@@ -38,7 +38,7 @@ class Corpora(unittest.TestCase):
             if entry.read_as != case.read_as:
                 wrong.append((case.said, entry.read_as, entry.command))
             if case.read_as == "text" and entry.command:
-                self.assertFalse(CATALOGUE.commands[entry.command].destructive, case.said)
+                self.assertFalse(CATALOGUE.commands[entry.command].traits.destructive, case.said)
         self.assertLessEqual(len(wrong), len(cases) * 0.03, wrong)
 
     def test_sentences_stay_sentences_on_every_sample_document(self) -> None:
@@ -54,7 +54,7 @@ class Corpora(unittest.TestCase):
                     wrong.append((title, line, entry.command))
         self.assertLessEqual(len(wrong), len(said) * 6 * 0.003, wrong)
         for _, line, name in wrong:
-            self.assertFalse(name and CATALOGUE.commands[name].destructive, line)
+            self.assertFalse(name and CATALOGUE.commands[name].traits.destructive, line)
 
     def test_automatic_punctuation_on_what_was_held_back(self) -> None:
         scores = mark_scores("held back")

@@ -144,6 +144,24 @@ class Asking(DeskCase):
         desk.hears("one")
         self.assertEqual(desk.marked("bold"), ["harbour board"])
 
+    def test_the_words_of_one_option_choose_it(self) -> None:
+        written = "The ferry leaves at nine.\n\nThe ferry is back at ten."
+        for said in ("is back", "the one with nine", "take is back", "the one that says ten"):
+            with self.subTest(said):
+                desk = self.desk(written)
+                desk.hears("underline ferry", said)
+                self.assertEqual(desk.sitting.mode, "writing")
+                place = 0 if "nine" in said else 1
+                self.assertTrue(desk.document.blocks[place].spans)
+                self.assertFalse(desk.document.blocks[1 - place].spans)
+
+    def test_words_of_several_options_choose_none(self) -> None:
+        desk = self.desk("The ferry leaves at nine.\n\nThe ferry is back at ten.")
+        entry = desk.hears("underline ferry", "the one with the ferry")
+        self.assertIn("2 of them say", entry.summary)
+        self.assertEqual(desk.sitting.mode, "choosing")
+        self.assertEqual(desk.marked("underline"), [])
+
 
 class Listening(DeskCase):
     def test_resting_hears_only_the_waking_phrase(self) -> None:

@@ -9,6 +9,7 @@ from hypothesis import strategies as st
 
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.document.model import Document, normal_spans
+from nimble_lantern.core.document.tables import tables
 from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.core.sitting import Heard, advance
 from nimble_lantern.core.state import Sitting
@@ -20,11 +21,13 @@ WORDS = (
     "the ferry harbour board last next two three words sentence paragraph line bold select delete"
     " replace with move before after to from that everything full stop comma new line heading one"
     " twelve may half past seven quote unquote capital no space literal spell t e r n open bracket"
-    " undo redo cancel copy paste cut insert go end start of in all first second"
+    " row column table cell undo redo cancel copy paste cut"
+    " insert go end start of in all first second"
 ).split()
 LETTER = from_markdown(
     "# Letter\n\nThe ferry leaves the **harbour** at 7:30.\n\n"
-    "- twelve\n- may\n\nThe board met. It sat."
+    "- twelve\n- may\n\n| day | who |\n| --- | --- |\n| twelve | the board |\n\n"
+    "The board met. It sat."
 )
 lines = st.one_of(
     st.sampled_from(EXAMPLES),
@@ -46,6 +49,14 @@ class AnyEvent(unittest.TestCase):
         for r in (*sitting.that, *([sitting.selection] if sitting.selection else [])):
             self.assertTrue(document.contains(r.start) and document.contains(r.end), r)
             self.assertLessEqual(r.start, r.end)
+        for table in tables(document.blocks):
+            held = document.blocks[table.first : table.last + 1]
+            places = [b.cell[1:3] for b in held if b.cell]
+            grid = [(r, c) for r in range(table.rows) for c in range(table.columns)]
+            self.assertEqual(places, grid)
+        for number in document.anchors:
+            where = document.where(number)
+            self.assertTrue(where is None or document.contains(where.end), number)
 
     @settings(max_examples=600, deadline=None)
     @given(st.one_of(documents, st.just(LETTER)), st.lists(lines, min_size=1, max_size=8))

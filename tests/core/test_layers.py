@@ -8,6 +8,7 @@ from collections.abc import Iterator
 from pathlib import Path
 
 import nimble_lantern
+from nimble_lantern.core.commands import CATALOGUE
 
 ROOT = Path(nimble_lantern.__file__).parent
 ALLOWED = {"nimble_lantern.core", "rapidfuzz", "fontTools", "wordfreq"}
@@ -37,6 +38,13 @@ class Layers(unittest.TestCase):
             for path in ROOT.glob(f"{folder}/**/*.py"):
                 for name in imports(path):
                     self.assertFalse(name.startswith("nimble_lantern.web"), f"{path}: {name}")
+
+    def test_a_commands_name_stands_only_in_its_own_family(self) -> None:
+        for path in ROOT.glob("**/*.py"):
+            for node in ast.walk(ast.parse(path.read_text(encoding="utf-8"))):
+                if isinstance(node, ast.Constant) and node.value in CATALOGUE.commands:
+                    family = str(node.value).split(".")[0]
+                    self.assertEqual(path.stem, family, f"{node.value} at line {node.lineno}")
 
     def test_the_core_has_no_clock_and_no_chance(self) -> None:
         for path in ROOT.glob("core/**/*.py"):

@@ -3,16 +3,18 @@
 from __future__ import annotations
 
 import unittest
+from dataclasses import replace
 
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from nimble_lantern.core.document.layout import LineIndex, PageStyle, edges, indent
+from nimble_lantern.core.document.layout import LineIndex, PageStyle, edges, room
 from nimble_lantern.core.document.metrics import FAMILIES, advances
 from nimble_lantern.core.document.model import Block, Document, Position
 from nimble_lantern.core.hints import hints
 from nimble_lantern.core.reading.reader import judge
 from nimble_lantern.core.showing import rows, scrolled, top_line
+from nimble_lantern.core.state import View
 from tests.core.strategies import documents
 from tests.desk import DeskCase
 
@@ -27,28 +29,32 @@ class Lines(unittest.TestCase):
     ) -> None:
         layout = LineIndex().layout(document, style)
         texts = ["" for _ in document.blocks]
-        for _, b, line in layout.rows(1, layout.count):
-            block = document.blocks[b]
-            texts[b] += block.text[line.start : line.end]
-            wide = line.end - line.start > 1
-            self.assertTrue(not wide or line.width <= style.column - indent(block) + 0.01)
-            self.assertGreaterEqual(line.height, style.size)
+        for _, parts in layout.rows(1, layout.count):
+            for b, line in parts:
+                block = document.blocks[b]
+                texts[b] += block.text[line.start : line.end]
+                wide = line.end - line.start > 1
+                self.assertTrue(not wide or line.width <= room(block, style) + 0.01)
+                self.assertGreaterEqual(line.height, style.size)
         self.assertEqual(texts, [b.text for b in document.blocks])
 
     @settings(max_examples=150, deadline=None)
     @given(documents)
     def test_every_position_stands_on_the_line_of_its_number(self, document: Document) -> None:
         layout = LineIndex().layout(document, PageStyle(120.0))
-        last = 0
+        highest = 0
         for b, block in enumerate(document.blocks):
+            last = layout.before[b]
             for offset in range(len(block.text) + 1):
                 number = layout.number(Position(b, offset))
                 self.assertGreaterEqual(number, last)
                 last = number
+                self.assertIn(b, [part for part, _ in layout.parts(number)])
                 line = layout.line(number)
                 assert line is not None
-                self.assertEqual(line.start.block, b)
-        self.assertEqual(last, layout.count)
+                self.assertTrue(line.start.block <= b <= line.end.block)
+            highest = max(highest, last)
+        self.assertEqual(highest, layout.count)
         self.assertIsNone(layout.line(0))
         self.assertIsNone(layout.line(layout.count + 1))
 
@@ -105,21 +111,23 @@ class Window(DeskCase):
     def test_selection_caret_and_pennants_cut_a_line(self) -> None:
         desk = self.desk("The old ferry and the old quay.")
         desk.hears("select ferry")
-        pieces = rows(desk.sitting, 1, 470.0)[0].segments
+        pieces = rows(desk.sitting, 1, 470.0)[0].parts[0].segments
         chosen = [p for p in pieces if p.selected]
         self.assertEqual([p.text for p in chosen], ["ferry"])
         self.assertEqual(chosen[0].edges, ("start", "end"))
         desk.hears("cancel", "bold old")
-        flags = [p for p in rows(desk.sitting, 1, 470.0)[0].segments if p.pennants]
+        flags = [p for p in rows(desk.sitting, 1, 470.0)[0].parts[0].segments if p.pennants]
         self.assertEqual([(p.text, p.pennants) for p in flags], [("old", (1,)), ("old", (2,))])
 
     def test_items_have_their_signs(self) -> None:
         desk = self.desk("1. one\n2. two\n   - deep\n3. three")
-        self.assertEqual([r.sign for r in rows(desk.sitting, 1, 470.0)], ["1.", "2.", "◦", "3."])
+        self.assertEqual(
+            [r.parts[0].sign for r in rows(desk.sitting, 1, 470.0)], ["1.", "2.", "◦", "3."]
+        )
 
     def test_a_caret_at_the_end_of_an_empty_page_is_drawn(self) -> None:
         desk = self.desk("")
-        self.assertTrue(rows(desk.sitting, 1, 470.0)[0].segments[0].caret)
+        self.assertTrue(rows(desk.sitting, 1, 470.0)[0].parts[0].segments[0].caret)
 
 
 class Hints(DeskCase):
@@ -149,4 +157,4 @@ class Hints(DeskCase):
     def test_other_views_have_their_own(self) -> None:
         desk = self.desk()
         for view in ("shelf", "settings", "commands"):
-            self.assertIn("back to the desk", hints(desk.sitting, view))
+            self.assertIn("back to the desk", hints(replace(desk.sitting, view=View(view))))

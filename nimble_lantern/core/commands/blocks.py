@@ -4,10 +4,11 @@ from __future__ import annotations
 
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.document.edits import Edit, Reformat
-from nimble_lantern.core.document.model import Format, Position, Range
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.document.model import Bullets, Format, Kind, Position, Range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.targets.model import Places, Words
 
 CATALOGUE.table("headinglevel", {"[level] one": 1, "[level] two": 2, "[level] three": 3})
 
@@ -15,10 +16,18 @@ CATALOGUE.table("headinglevel", {"[level] one": 1, "[level] two": 2, "[level] th
 CATALOGUE.table("subheading", {"a (subheading | sub heading)": 2})
 
 
+_OF_CELLS = frozenset(("align", "spacing"))
+
+
 def reformatted(sitting: Sitting, target: Places | None, **changes: object) -> tuple[Sitting, int]:
-    """The blocks that a target touches (else the caret's) with parts of their format changed."""
+    """The blocks that a target touches (else the caret's) with parts of their format changed.
+
+    How many there were; a cell stays one, and is only aligned and spaced.
+    """
     here = (Range(sitting.caret, sitting.caret),) if target is None else target.ranges
     touched = sorted({b for r in here for b in range(r.start.block, r.end.block + 1)})
+    if not changes.keys() <= _OF_CELLS:
+        touched = [b for b in touched if sitting.document.blocks[b].cell is None]
     steps = []
     for b in touched:
         block = sitting.document.blocks[b]
@@ -34,12 +43,26 @@ def reformatted(sitting: Sitting, target: Places | None, **changes: object) -> t
     return after.about(whole), len(touched)
 
 
-def _become(sitting: Sitting, target: Places | None, what: str, **changes: object) -> Done:
+def _shape(form: Format) -> dict[str, object]:
+    """What a format makes of a block, for `reformatted`."""
+    return form._asdict()
+
+
+def _become(
+    sitting: Sitting, target: Places | None, what: str, **changes: object
+) -> Done | Refusal:
     after, count = reformatted(sitting, target, **changes)
+    if not count:
+        return Refusal("A cell of a table stays one.", "", "Say it of a paragraph.")
     if count > 1:
         return Done(after, f"{many(count, 'paragraph')}: {what}")
     text = after.document.text(after.that[0]) if after.that else ""
     return Done(after, f"{quoted(text)} is {what}" if text else what)
+
+
+def _says_which(sitting: Sitting, parse: Parse) -> bool:
+    """ "Heading for the ferry" is more likely text; "heading two for the ferry" is none."""
+    return not isinstance(parse.args.get("target"), Words) or "headinglevel" in parse.args
 
 
 @command(
@@ -48,14 +71,16 @@ def _become(sitting: Sitting, target: Places | None, what: str, **changes: objec
     "(make | turn) {target} [into] a level {headinglevel} heading",
     "(make | turn) {target} [into] {headinglevel:subheading}",
     "(make | turn) {target} [into] [a] heading {headinglevel}",
-    "heading [{headinglevel}] for {target}",
+    Way("heading [{headinglevel}] for {target}", when=_says_which),
     "(set | format) {target} as a heading [{headinglevel}]",
     example="make the first paragraph a heading",
     group="format",
 )
-def heading(sitting: Sitting, target: Places | None = None, headinglevel: int = 1) -> Done:
+def heading(
+    sitting: Sitting, target: Places | None = None, headinglevel: int = 1
+) -> Done | Refusal:
     """Make a paragraph a heading, of level one unless you say two or three."""
-    form = Format("heading", headinglevel)._asdict()
+    form = _shape(Format(Kind.HEADING, headinglevel))
     return _become(sitting, target, f"heading {headinglevel}", **form)
 
 
@@ -69,9 +94,9 @@ def heading(sitting: Sitting, target: Places | None = None, headinglevel: int = 
     example="normal text",
     group="format",
 )
-def normal(sitting: Sitting, target: Places | None = None) -> Done:
+def normal(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     """Make a heading, list item or quotation an ordinary paragraph again."""
-    return _become(sitting, target, "normal text", **Format()._asdict())
+    return _become(sitting, target, "normal text", **_shape(Format()))
 
 
 @command(
@@ -82,9 +107,9 @@ def normal(sitting: Sitting, target: Places | None = None) -> Done:
     example="make the last paragraph a quotation",
     group="format",
 )
-def quotation(sitting: Sitting, target: Places | None = None) -> Done:
+def quotation(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     """Make a paragraph a quotation, set in from the edge."""
-    return _become(sitting, target, "a quotation", **Format("quotation")._asdict())
+    return _become(sitting, target, "a quotation", **_shape(Format(Kind.QUOTATION)))
 
 
 CATALOGUE.table(
@@ -104,15 +129,17 @@ CATALOGUE.table(
     example="make the last two paragraphs a list",
     group="format",
 )
-def make_list(sitting: Sitting, target: Places | None = None, listkind: str = "bulleted") -> Done:
+def make_list(
+    sitting: Sitting, target: Places | None = None, listkind: str = "bulleted"
+) -> Done | Refusal:
     """Begin a list here, or make paragraphs its items."""
-    form = Format("item", 1, listkind)._asdict()
+    form = _shape(Format(Kind.ITEM, 1, Bullets(listkind)))
     return _become(sitting, target, f"a {listkind} list", **form)
 
 
 @command("number {target}", "put numbers on {target}", example="number the last two paragraphs",
-         group="format")  # fmt: skip
-def number_list(sitting: Sitting, target: Places) -> Done:
+         group="format", of_blocks=True)  # fmt: skip
+def number_list(sitting: Sitting, target: Places) -> Done | Refusal:
     """Make paragraphs the items of a numbered list."""
     return make_list(sitting, target, "numbered")
 
@@ -135,14 +162,17 @@ CATALOGUE.table(
     "{alignment} align {target}",
     example="align the title right",
     group="format",
+    of_blocks=True,
 )
-def align(sitting: Sitting, target: Places | None = None, alignment: str = "centre") -> Done:
+def align(
+    sitting: Sitting, target: Places | None = None, alignment: str = "centre"
+) -> Done | Refusal:
     """Set paragraphs left, centred or right."""
     return _become(sitting, target, f"set {alignment}", align=alignment)
 
 
 @command("justify {target}", "make {target} justified", example="justify the last paragraph",
-         group="format")  # fmt: skip
-def justify(sitting: Sitting, target: Places) -> Done:
+         group="format", of_blocks=True)  # fmt: skip
+def justify(sitting: Sitting, target: Places) -> Done | Refusal:
     """Set paragraphs straight at both edges."""
     return align(sitting, target, "justified")

@@ -2,22 +2,28 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import replace
 
+from nimble_lantern.core.document.model import Block, Document
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Question, Sitting
+from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.targets.words import exact
 
 
 def answered(sitting: Sitting, question: Question, picked: tuple[int, ...]) -> Done | Refusal:
     """Do what was asked about, for the options picked (counted from 0)."""
-    ranges = tuple(r for i in picked for r in question.options[i])
+    options = [question.options[i] for i in picked]
+    args = question.args | dict(options[0].args)
+    for slot, value in options[0].args if len(options) > 1 else ():
+        if not isinstance(value, Places):
+            return Refusal("Only one of them can be taken.", "", "Say its number.")
+        ranges = tuple(r for o in options for r in dict(o.args)[slot].ranges)
+        args[slot] = replace(value, ranges=ranges)
     made = CATALOGUE.commands[question.command]
-    args = dict(question.args)
-    old = args[question.slot]
-    args[question.slot] = replace(old, ranges=ranges, ask=False)
-    bare = replace(sitting, question=None)
-    answer = made.handler(bare, **args)
+    answer = made.handler(replace(sitting, question=None), **args)
     assert isinstance(answer, (Done, Refusal))
     return answer
 
@@ -36,6 +42,7 @@ def _question(sitting: Sitting) -> Question | Refusal:
     "[the] number {number}",
     example="choose two",
     group="choosing",
+    answers=True,
     heard=5,  # they are listened for only while there is something to choose from
 )
 def choose(
@@ -52,8 +59,37 @@ def choose(
     return answered(sitting, question, (n - 1,))
 
 
+def _says_one(sitting: Sitting, parse: Parse) -> bool:
+    return sitting.question is not None and len(_saying(sitting.question, parse.args["words"])) == 1
+
+
+def _saying(question: Question, words: Sequence[str]) -> list[int]:
+    """The options (counted from 0) in whose labels these words stand."""
+    labels = enumerate(option.label for option in question.options)
+    return [i for i, label in labels if exact(Document((Block(label),)), tuple(words))]
+
+
+@command(
+    "[choose | pick | take | i mean] the one (with | that says | about | called | in) {words}",
+    Way("(choose | pick | take) {words}", when=_says_one),
+    example="the one with the ferry",
+    group="choosing",
+    answers=True,
+)
+def choose_by_words(sitting: Sitting, words: tuple[str, ...]) -> Done | Refusal:
+    """Pick the numbered place in which these words stand."""
+    question = _question(sitting)
+    if isinstance(question, Refusal):
+        return question
+    said = _saying(question, words)
+    if len(said) != 1:
+        there = "None of them says" if not said else f"{len(said)} of them say"
+        return Refusal(f"{there} “{' '.join(words)}”.", "", "Say a number.")
+    return answered(sitting, question, (said[0],))
+
+
 @command("(choose | pick | take) the last [one]", "the last [one]", example="the last one",
-         group="choosing")  # fmt: skip
+         group="choosing", answers=True)  # fmt: skip
 def choose_last(sitting: Sitting) -> Done | Refusal:
     """Pick the last of the numbered places."""
     question = _question(sitting)
@@ -63,7 +99,8 @@ def choose_last(sitting: Sitting) -> Done | Refusal:
 
 
 @command("(choose | pick | take) (all | both) [of them]", "(all | both) [of them]", "every one",
-         "all of them please", example="all of them", group="choosing")  # fmt: skip
+         "all of them please", example="all of them", group="choosing",
+         answers=True)  # fmt: skip
 def choose_all(sitting: Sitting) -> Done | Refusal:
     """Take all of the numbered places."""
     question = _question(sitting)
@@ -78,6 +115,7 @@ def choose_all(sitting: Sitting) -> Done | Refusal:
     "none [of (them | these)]",
     example="cancel",
     group="choosing",
+    keeps_question=True,
 )
 def cancel(sitting: Sitting) -> Done:
     """Leave a question, a selection or a dialog as it was."""
@@ -85,4 +123,27 @@ def cancel(sitting: Sitting) -> Done:
     return Done(after, "left as it was" if sitting.question else "nothing is selected")
 
 
-ONLY_WHILE_CHOOSING = frozenset({"choosing.choose", "choosing.choose_last", "choosing.choose_all"})
+@command(
+    "yes [please]", "yes i am sure", "i am sure", example="yes", group="choosing", answers=True
+)
+def yes(sitting: Sitting) -> Done | Refusal:
+    """Answer yes, where the desk asks whether to go on."""
+    question = _question(sitting)
+    if isinstance(question, Refusal):
+        return question
+    if not question.sure:
+        return Refusal("That is not a yes or no.", "", "Say a number.")
+    return answered(sitting, question, (0,))
+
+
+@command(
+    "no [thank you]",
+    "no (leave it | keep it)",
+    "keep it",
+    example="no",
+    group="choosing",
+    answers=True,
+)
+def no(sitting: Sitting) -> Done | Refusal:
+    """Answer no, where the desk asks whether to go on."""
+    return cancel(sitting)

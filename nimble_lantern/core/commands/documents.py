@@ -2,64 +2,39 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
-
-from rapidfuzz import fuzz, process
+from collections.abc import Collection
+from dataclasses import replace
 
 from nimble_lantern.core.effects import (
+    DeleteForGood,
     Effect,
+    ForgetUndone,
     NameDocument,
     NewDocument,
     OpenDocument,
     Prompt,
-    ShowDesk,
-    ShowShelf,
 )
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, command, rule
-from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.words import normal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.state import Done, Question, Sitting, View
 from nimble_lantern.core.writing.capitals import capitalised
 from nimble_lantern.core.writing.lexer import Manner
 from nimble_lantern.core.writing.writer import Place, write
 
-SURE = 85.0
-
-
-@dataclass(frozen=True, slots=True)
-class Name:
-    """A document or script named by words, not yet looked up."""
-
-    words: tuple[str, ...]
-    kind: str = "document"
-
-
-@rule("document", "{words}")
-def _document(words: tuple[str, ...]) -> Name:
-    return Name(words)
-
-
-@rule("script", "{words}")
-def _script(words: tuple[str, ...]) -> Name:
-    return Name(words, "script")
-
-
-def look_up(name: Name, sitting: Sitting) -> str | None:
-    """The document or script that is meant; None if nothing is called like that."""
-    names = sitting.shelf if name.kind == "document" else sitting.scripts
-    by_words = {normal(tuple(n.lower().split())): n for n in names}
-    wanted = normal(name.words)
-    for attempt in (wanted, wanted[1:] if wanted[:1] == ("the",) else wanted):
-        if attempt in by_words:
-            return by_words[attempt]
-    spoken = {" ".join(k): n for k, n in by_words.items()}
-    bare = " ".join(w for w in wanted if w != "the")
-    best = process.extractOne(bare, list(spoken), scorer=fuzz.ratio, score_cutoff=SURE)
-    return spoken[best[0]] if best else None
+CATALOGUE.names("document", of=lambda sitting: sitting.shelf)
+CATALOGUE.names("script", of=lambda sitting: sitting.scripts)
 
 
 def _title(words: tuple[str, ...]) -> str:
     return capitalised(write(words, Place(), Manner()).text)
+
+
+def free_name(wanted: str, taken: Collection[str]) -> str:
+    """The name, with a number behind it if another document has it."""
+    name, n = wanted, 2
+    while name in taken:
+        name, n = f"{wanted} {n}", n + 1
+    return name
 
 
 def _effect(sitting: Sitting, summary: str, effect: Effect) -> Done:
@@ -74,9 +49,9 @@ def _effect(sitting: Sitting, summary: str, effect: Effect) -> Done:
 )
 def new_document(sitting: Sitting, text: tuple[str, ...] | None = None) -> Done:
     """Begin a new document, with a name if you say one."""
-    name = _title(text) if text else None
-    return _effect(sitting, f"a new document{f' called “{name}”' if name else ''}",
-                   NewDocument(name))  # fmt: skip
+    name = free_name(_title(text) if text else "Untitled", sitting.shelf)
+    there = replace(sitting, view=View.DESK)
+    return _effect(there, f"a new document called “{name}”", NewDocument(name))
 
 
 @command(
@@ -87,7 +62,8 @@ def new_document(sitting: Sitting, text: tuple[str, ...] | None = None) -> Done:
 )
 def open_document(sitting: Sitting, document: str) -> Done:
     """Open a document by its name."""
-    return _effect(sitting, f"opened “{document}”", OpenDocument(document))
+    there = replace(sitting, view=View.DESK)
+    return _effect(there, f"opened “{document}”", OpenDocument(document))
 
 
 @command(
@@ -99,7 +75,7 @@ def open_document(sitting: Sitting, document: str) -> Done:
 )
 def show_shelf(sitting: Sitting) -> Done:
     """Show all your documents."""
-    return _effect(sitting, "the shelf", ShowShelf())
+    return Done(replace(sitting, view=View.SHELF), "the shelf")
 
 
 @command(
@@ -110,7 +86,7 @@ def show_shelf(sitting: Sitting) -> Done:
 )
 def show_desk(sitting: Sitting) -> Done:
     """Go back from the shelf to the document you were writing."""
-    return _effect(sitting, "the desk", ShowDesk())
+    return Done(replace(sitting, view=View.DESK), "the desk")
 
 
 @command(
@@ -128,13 +104,60 @@ def name_document(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     return _effect(after, f"this document is called “{name}”", NameDocument(name))
 
 
+@command(
+    "(delete | remove | erase) (this | the) document for (good | ever)",
+    "(delete | remove | erase) {document} for (good | ever)",
+    "(delete | remove | erase) the document [called] {document} for (good | ever)",
+    example="delete this document for good",
+    group="desk",
+    destructive=True,
+)
+def delete_for_good(
+    sitting: Sitting, document: str | None = None, sure: bool | None = None
+) -> Done | Refusal:
+    """Remove a document with everything ever said to it; nothing brings it back.  Asked once."""
+    name = document or sitting.title
+    if sure is None:
+        yes, no = f"yes: delete “{name}” for good", "no: keep it"
+        question = Question.whether("documents.delete_for_good", yes, no, document=name)
+        return Done(
+            replace(sitting, question=question),
+            f"“{name}” and all that was said to it will be gone, and “undo” cannot bring it back: "
+            "“yes” or “no”?",
+        )
+    if not sure:
+        return Done(replace(sitting, question=None), f"“{name}” is kept")
+    return _effect(sitting, f"“{name}” is deleted for good", DeleteForGood(name))
+
+
+@command(
+    "forget (what | everything that | all that) was undone [before today]",
+    "forget everything undone [before today]",
+    example="forget what was undone before today",
+    group="desk",
+    destructive=True,
+)
+def forget_undone(sitting: Sitting, sure: bool | None = None) -> Done | Refusal:
+    """Remove the words of all that was undone before today, in all documents.  Asked once."""
+    if sure is None:
+        question = Question.whether("documents.forget_undone", "yes: forget it", "no: keep it")
+        return Done(
+            replace(sitting, question=question),
+            "what was undone before today, in all documents, will be gone, and “redo” cannot bring "
+            "it back: “yes” or “no”?",
+        )
+    if not sure:
+        return Done(replace(sitting, question=None), "nothing is forgotten")
+    return _effect(sitting, "what was undone before today is forgotten", ForgetUndone())
+
+
 CATALOGUE.table("misheard", {"with mistakes": True, "[and] make mistakes": True})
 
 
 @command(
     "(start | play) the prompter [{mistakes:misheard}]",
     "let the prompter (speak | read) {script} [{mistakes:misheard}]",
-    "(play | prompt) [the] script {script} [{mistakes:misheard}]",
+    "(play | prompt) [[the] script] {script} [{mistakes:misheard}]",
     example="start the prompter",
     group="desk",
 )

@@ -9,14 +9,13 @@ from nimble_lantern.core.commands.wording import named, near
 from nimble_lantern.core.document.edits import remark
 from nimble_lantern.core.document.layout import HEADING_SCALE
 from nimble_lantern.core.document.model import Range, Span
+from nimble_lantern.core.document.styles import BASE_POINTS, COLOURS
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, command, rule
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places
 
-COLOURS = "red blue green orange purple brown grey pink teal".split()
 SIZES = (10, 11, 12, 14, 16, 18, 20, 24, 28, 32, 36, 48, 60, 72)
-BASE_POINTS = 12
 CATALOGUE.table(
     "colour",
     {name: name for name in COLOURS if name != "grey"}

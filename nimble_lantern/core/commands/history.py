@@ -2,15 +2,19 @@
 
 from __future__ import annotations
 
+import re
 from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.composing import replace_range, without_stop
 from nimble_lantern.core.document import history, units
 from nimble_lantern.core.document.history import Version, Walk
+from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.lexicon.sentences import AFTER_MEAN, NEVER_LAST
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.words import normal
 
 
 def walked(sitting: Sitting, walk: Walk) -> Sitting:
@@ -147,11 +151,42 @@ def forget(sitting: Sitting) -> Done | Refusal:
     return undo(sitting)
 
 
+def _takes_up(sitting: Sitting, parse: Parse) -> bool:
+    """Whether "i meant ..." takes up something of what was just written.
+
+    After "the boat is late", "i meant the ferry is late" does, and so does any word or two; "i mean
+    to write to the board" is a sentence.
+    """
+    said = tuple(parse.args.get("text", ()))
+    few = len(said) <= 2
+    return bool(sitting.that) and (_again(sitting, sitting.that[0], said) or _few(said) and few)
+
+
+def _takes_up_sentence(sitting: Sitting, parse: Parse) -> bool:
+    """The same of "or rather ...", which takes up the sentence before the writing place."""
+    last = next(units.backward(sitting.document, "sentence", sitting.caret), None)
+    return last is not None and _again(sitting, last, tuple(parse.args.get("text", ())))
+
+
+def _few(said: tuple[str, ...]) -> bool:
+    return bool(said) and said[0] not in AFTER_MEAN
+
+
+def _again(sitting: Sitting, before: Range, said: tuple[str, ...]) -> bool:
+    """Whether at least half of the telling words, but one, were said before."""
+    if not _few(said):
+        return False
+    text = sitting.document.text(before).lower()
+    words = set(normal(re.findall(r"[^\W_]+(?:['’][^\W_]+)*", text)))
+    telling = {w for w in normal(said) if w not in NEVER_LAST}
+    return len(telling & words) * 2 >= max(1, len(telling) - 1)
+
+
 @command(
-    "(i meant | i mean) {text}",
+    Way("(i meant | i mean) {text}", when=_takes_up),
     "(say | put) (that | it) again as {text}",
-    "no i (meant | said) {text}",
-    "(that | it) should (be | read | say) {text}",
+    Way("no i (meant | said) {text}", when=_takes_up),
+    Way("(that | it) should (be | read | say) {text}", when=_takes_up),
     example="i meant the boat is late",
     group="repair",
     destructive=True,
@@ -168,8 +203,8 @@ def meant(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     "(make | let) the last sentence (read | say | be) {text}",
     "(the last sentence | last sentence) should (read | be | say) {text}",
     "(say | put) the last sentence again as {text}",
-    "rather {text}",
-    "or rather {text}",
+    Way("rather {text}", when=_takes_up_sentence),
+    Way("or rather {text}", when=_takes_up_sentence),
     example="or rather the ferry is late today",
     group="repair",
     destructive=True,

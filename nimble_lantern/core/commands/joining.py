@@ -18,11 +18,22 @@ from nimble_lantern.core.document.edits import (
 )
 from nimble_lantern.core.document.model import Document, Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit
+from nimble_lantern.core.targets.model import Places, Unit, Words
 
 CATALOGUE.table("neighbour", {"(previous | last | one before)": -1, "(next | following)": 1})
+
+
+def _of_blocks(sitting: Sitting, parse: Parse) -> bool:
+    """Whether units were named: "join the committee" and "sort the mail" are sentences."""
+    return not isinstance(parse.args.get("target"), Words)
+
+
+def _of_two(sitting: Sitting, parse: Parse) -> bool:
+    """ "Swap tea and coffee" names two things, "swap the tea" none."""
+    target = parse.args.get("target")
+    return not isinstance(target, Words) or "and" in target.words
 
 
 def joined(sitting: Sitting, first: int, last: int) -> Sitting:
@@ -44,6 +55,7 @@ def joined(sitting: Sitting, first: int, last: int) -> Sitting:
     "merge {target}",
     example="join the last two paragraphs",
     group="revising",
+    when=_of_blocks,
 )
 def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> Done | Refusal:
     """Make several paragraphs one."""
@@ -95,6 +107,7 @@ def split(sitting: Sitting, target: Places, side: str = "before") -> Done | Refu
     "put {a:target} where {b:target} is",
     example="swap the first sentence and the last sentence",
     group="revising",
+    when=_of_two,
 )
 def swap(
     sitting: Sitting,
@@ -167,6 +180,7 @@ CATALOGUE.table(
     "sort {target} (backwards | the other way round)",
     example="sort the list",
     group="revising",
+    when=_of_blocks,
 )
 def sort(sitting: Sitting, target: Places, sorting: int = 1) -> Done | Refusal:
     """Put the items of a list, or paragraphs, in alphabetical order."""

@@ -70,6 +70,7 @@ def text_only(sitting: Sitting) -> Done:
     "listen for everything",
     example="commands again",
     group="listening",
+    while_text_only=True,
 )
 def both(sitting: Sitting) -> Done:
     """Hear both text and commands, as at the start."""

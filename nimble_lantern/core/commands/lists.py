@@ -8,7 +8,7 @@ from nimble_lantern.core.composing import compose
 from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places
 
@@ -32,6 +32,12 @@ def end_list(sitting: Sitting) -> Done:
 CATALOGUE.table("depth", {"(deeper | further in)": 1, "(shallower | further out | less deep)": -1})
 
 
+def _in_a_list(sitting: Sitting, parse: Parse) -> bool:
+    """ "Deeper" is said of the item that is being written, or is a word of the text."""
+    named = parse.args.get("target") is not None
+    return named or sitting.document.blocks[sitting.caret.block].kind == "item"
+
+
 @command(
     "[(go | one | one level)] {depth}",
     "(make | move | set | put) {target} [one level] {depth}",
@@ -40,6 +46,7 @@ CATALOGUE.table("depth", {"(deeper | further in)": 1, "(shallower | further out 
     "{depth} for {target}",
     example="deeper",
     group="format",
+    when=_in_a_list,
 )
 def deepen(sitting: Sitting, target: Places | None = None, depth: int = 1) -> Done | Refusal:
     """Set list items one level deeper or shallower."""

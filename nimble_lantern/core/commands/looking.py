@@ -4,10 +4,10 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from nimble_lantern.core.effects import SaveSetting, Scroll, ShowCommands
+from nimble_lantern.core.effects import SaveSetting, Scroll
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, GROUPS, command
-from nimble_lantern.core.state import SETTING_CHOICES, Done, Sitting
+from nimble_lantern.core.state import SETTING_CHOICES, Done, Sitting, View
 
 CATALOGUE.table("way", {"(down | on | forward)": 1, "(up | back)": -1})
 CATALOGUE.table("group", {f"{title.lower()}": key for key, title in GROUPS.items()})
@@ -60,4 +60,5 @@ def zoom(sitting: Sitting, zoom: int = 1) -> Done | Refusal:
 )
 def show_commands(sitting: Sitting, group: str = "revising") -> Done:
     """Show what can be said, a group at a time; “scroll down” shows more."""
-    return Done(sitting, f"what can be said: {GROUPS[group].lower()}", (ShowCommands(group),))
+    there = replace(sitting, view=View.COMMANDS, group=group)
+    return Done(there, f"what can be said: {GROUPS[group].lower()}")

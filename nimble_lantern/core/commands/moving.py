@@ -168,15 +168,20 @@ def _by_blocks(sitting: Sitting, unit: Unit, count: int, way: int) -> Position |
 
 def _by_lines(sitting: Sitting, by: int) -> Position | None:
     """The same column, as near as the characters allow, some lines away."""
-    layout = sitting.layout
-    now = layout.number(sitting.caret)
-    here, goal = layout.line(now), layout.line(max(1, min(layout.count, now + by)))
-    if here is None or goal is None:
+    layout, caret = sitting.layout, sitting.caret
+    now = layout.number(caret)
+    goal = layout.parts(max(1, min(layout.count, now + by)))
+    here = next((line for b, line in layout.parts(now) if b == caret.block), None)
+    if here is None or not goal:
         return None
     blocks, style = sitting.document.blocks, sitting.style
-    at = edges(blocks[sitting.caret.block], style)
-    column = at[sitting.caret.offset] - at[here.start.offset]
-    at = edges(blocks[goal.start.block], style)
-    first, last = goal.start.offset, goal.end.offset
-    offset = bisect_right(at, at[first] + column + 0.5, first, last + 1) - 1
-    return Position(goal.start.block, max(first, offset))
+    at = edges(blocks[caret.block], style)
+    column = at[caret.offset] - at[here.start]
+    own = blocks[caret.block].cell
+    # In a table, the same column; out of it or into it, the first.
+    same = (p for p in goal if own and (c := blocks[p[0]].cell) and c.column == own.column)
+    b, line = next(same, goal[0])
+    at = edges(blocks[b], style)
+    last = line.start + len(blocks[b].text[line.start : line.end].rstrip(" \n"))
+    offset = bisect_right(at, at[line.start] + column + 0.5, line.start, last + 1) - 1
+    return Position(b, max(line.start, offset))

@@ -51,6 +51,7 @@ def replace_with(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Don
     example="replace the ferry with the boat everywhere",
     group="revising",
     destructive=True,
+    every_place=True,
 )
 def replace_everywhere(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done:
     """Put other words in every place where a target stands."""

@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import many, named, near
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places
 
@@ -40,10 +40,15 @@ def select_nothing(sitting: Sitting) -> Done:
     return Done(sitting.about(()), "nothing is selected")
 
 
+def _is_selected(sitting: Sitting, parse: Parse) -> bool:
+    """ "Only the ferry" is said of a selection, or is the beginning of a sentence."""
+    return sitting.selection is not None
+
+
 @command(
     "narrow [the selection] to {target}",
     "(select | take) (only | just) {target}",
-    "(only | just) {target}",
+    Way("(only | just) {target}", when=_is_selected),
     example="narrow the selection to the last word",
     group="selecting",
 )

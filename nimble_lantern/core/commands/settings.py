@@ -5,9 +5,9 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Any
 
-from nimble_lantern.core.effects import SaveSetting, ShowSettings
+from nimble_lantern.core.effects import SaveSetting
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
-from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.state import Done, Sitting, View
 
 CATALOGUE.table("onoff", {"on": True, "off": False})
 
@@ -96,7 +96,7 @@ def engine(sitting: Sitting, engine: str) -> Done:
 )
 def show_settings(sitting: Sitting) -> Done:
     """Show how the desk is set, and what to say to set it otherwise."""
-    return Done(sitting, "the settings", (ShowSettings(),))
+    return Done(replace(sitting, view=View.SETTINGS), "the settings")
 
 
 @command("(mask | hide) (rude | offensive | bad) words", "masking {onoff}",

@@ -7,13 +7,15 @@ from nimble_lantern.core.grammar.catalogue import command
 from nimble_lantern.core.state import Sitting, TurnOver
 
 
-def _turned(sitting: Sitting, how: str) -> TurnOver | Refusal:
-    if sitting.previous is None or not sitting.trail:
-        return Refusal("Nothing was just said that could be turned over.")
-    was = sitting.trail[-1].read_as
-    if was == how:
-        return Refusal(f"That was read as {how} already.", "", "“Undo that” takes it back.")
-    return TurnOver(how)
+def _turned(sitting: Sitting, how: str, number: int | None) -> TurnOver | Refusal:
+    found = [e for e in sitting.trail if number is None or e.number == number]
+    if not found:
+        what = "Nothing was just said" if number is None else f"There is no utterance {number}"
+        return Refusal(f"{what} that could be turned over.")
+    if found[-1].read_as == how:
+        say = "“Undo that” takes it back." if number is None else ""
+        return Refusal(f"That was read as {how} already.", "", say)
+    return TurnOver(how, number)
 
 
 @command(
@@ -23,13 +25,15 @@ def _turned(sitting: Sitting, how: str) -> TurnOver | Refusal:
     "(no | not) a command",
     "write that [down] [instead]",
     "i was (dictating | writing)",
+    "[(utterance | number)] {number} was (text | not a command)",
+    "(take | read) [(utterance | number)] {number} as text",
     example="that was text",
     group="repair",
     walks=True,
 )
-def was_text(sitting: Sitting) -> TurnOver | Refusal:
-    """Write the last utterance as text, and take back what it did as a command."""
-    return _turned(sitting, "text")
+def was_text(sitting: Sitting, number: int | None = None) -> TurnOver | Refusal:
+    """Write the last utterance, or a numbered one, as text; what it did as a command goes."""
+    return _turned(sitting, "text", number)
 
 
 @command(
@@ -42,7 +46,8 @@ def was_text(sitting: Sitting) -> TurnOver | Refusal:
 )
 def anyway(sitting: Sitting) -> TurnOver | Refusal:
     """Take the last utterance although it was not clear."""
-    if sitting.previous is None or not sitting.trail or sitting.trail[-1].read_as != "unclear":
+    last = sitting.trail[-1:]
+    if not last or last[0].read_as != "unclear" or not last[0].heard:
         return Refusal("Nothing unclear was just heard.", "", "Say it again.")
     return TurnOver("anyway")
 
@@ -52,10 +57,12 @@ def anyway(sitting: Sitting) -> TurnOver | Refusal:
     "(that was | it was) not text",
     "(i meant that as | take that as | read that as) a command",
     "(do | obey) that [instead]",
+    "[(utterance | number)] {number} was (a command | not text)",
+    "(take | read) [(utterance | number)] {number} as a command",
     example="that was a command",
     group="repair",
     walks=True,
 )
-def was_command(sitting: Sitting) -> TurnOver | Refusal:
-    """Do the last utterance as a command, and take its words out of the text."""
-    return _turned(sitting, "command")
+def was_command(sitting: Sitting, number: int | None = None) -> TurnOver | Refusal:
+    """Do the last utterance, or a numbered one, as a command; its words go out of the text."""
+    return _turned(sitting, "command", number)

@@ -13,11 +13,23 @@ _MOST = 48
 
 
 def quoted(text: str) -> str:
-    """The text in quotation marks, its middle left out if it is long."""
+    """The text in quotation marks; of a long one the first and the last words."""
+    return f"“{shortened(text)}”"
+
+
+def shortened(text: str, most: int = _MOST) -> str:
+    """Whole words from the start and the end of a text, as many as fit into `most` characters.
+
+    One word that is longer by itself is cut.
+    """
     text = " ".join(text.split())
-    if len(text) > _MOST:
-        text = f"{text[: _MOST // 2].rstrip()} … {text[-_MOST // 2 :].lstrip()}"
-    return f"“{text}”"
+    if len(text) <= most:
+        return text
+    half = (most - 3) // 2
+    first = text[: half + 1].rsplit(" ", 1)[0] if " " in text[: half + 1] else text[:half]
+    rest = text[-half - 1 :]
+    last = rest.split(" ", 1)[1] if " " in rest else rest[1:]
+    return f"{first} … {last}"
 
 
 def many(count: int, noun: str) -> str:

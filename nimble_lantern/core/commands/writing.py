@@ -5,16 +5,24 @@ from __future__ import annotations
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing import compose
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
 from nimble_lantern.core.rewriting import drop_last_mark, rewrite_last
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.writing.lexer import Manner, special
 
 
 def _written(sitting: Sitting, words: str, said: str) -> Done:
     return Done(compose(sitting, words.split()).sitting, said)
 
 
-@command("(new | next) line", "line break", "start a new line", example="new line", group="writing")
+@command(
+    "(new | next) line",
+    "line break",
+    "start a new line",
+    example="new line",
+    group="writing",
+    in_text=True,
+)
 def new_line(sitting: Sitting) -> Done:
     """Begin a new line in the same paragraph."""
     return _written(sitting, "new line", "new line")
@@ -26,31 +34,48 @@ def new_line(sitting: Sitting) -> Done:
     "paragraph break",
     example="new paragraph",
     group="writing",
+    in_text=True,
 )
 def new_paragraph(sitting: Sitting) -> Done:
     """Begin a new paragraph."""
     return _written(sitting, "new paragraph", "new paragraph")
 
 
-@command("full stop", "period", "full point", example="full stop", group="writing")
+@command("full stop", "period", "full point", example="full stop", group="writing", in_text=True)
 def full_stop(sitting: Sitting) -> Done:
     """Put a full stop."""
     return _written(sitting, "full stop", "full stop")
 
 
-@command("comma", example="comma", group="writing")
+@command("comma", example="comma", group="writing", in_text=True)
 def comma(sitting: Sitting) -> Done:
     """Put a comma."""
     return _written(sitting, "comma", "comma")
 
 
-@command("question mark", example="question mark", group="writing")
+@command("question mark", example="question mark", group="writing", in_text=True)
 def question_mark(sitting: Sitting) -> Done:
     """Put a question mark."""
     return _written(sitting, "question mark", "question mark")
 
 
-@command("literal {text}", example="literal full stop", group="writing")
+def _names_something(sitting: Sitting, parse: Parse) -> bool:
+    """Whether "literal" is said to the desk, and is not itself a word of the text.
+
+    "Literal full stop" is, and "literal bold the tide"; "literal meaning" is not.
+    """
+    rest = parse.args["text"]
+    return special(rest, 0, Manner()) > 0 or bool(CATALOGUE.parses(rest))
+
+
+@command(
+    "literal {text}",
+    example="literal full stop",
+    group="writing",
+    when=_names_something,
+    in_text=True,
+    writes=True,
+)
 def literal(sitting: Sitting, text: tuple[str, ...]) -> Done:
     """Write the next words as words, though they name a mark, a number or a command."""
     wrote = compose(sitting, ("literal", *text))
@@ -62,6 +87,7 @@ def literal(sitting: Sitting, text: tuple[str, ...]) -> Done:
     "make (that | it) [into] (digits | figures)",
     example="as digits",
     group="repair",
+    in_text=True,
 )
 def as_digits(sitting: Sitting) -> Done | Refusal:
     """Write the last number in digits."""
@@ -73,20 +99,21 @@ def as_digits(sitting: Sitting) -> Done | Refusal:
     "make (that | it) [into] words",
     example="as words",
     group="repair",
+    in_text=True,
 )
 def as_words(sitting: Sitting) -> Done | Refusal:
     """Write the last number, or the name of the last mark, in words."""
     return rewrite_last(sitting, "words")
 
 
-@command("as a (sign | mark | symbol)", example="as a sign", group="repair")
+@command("as a (sign | mark | symbol)", example="as a sign", group="repair", in_text=True)
 def as_sign(sitting: Sitting) -> Done | Refusal:
     """Write the last mark as its sign, where its name was written."""
     return rewrite_last(sitting, "sign")
 
 
 @command("no (full stop | stop | period)", "take (off | away) the (stop | mark)", example="no stop",
-         group="repair")  # fmt: skip
+         group="repair", in_text=True)  # fmt: skip
 def no_stop(sitting: Sitting) -> Done | Refusal:
     """Take away the mark just before the writing place."""
     return drop_last_mark(sitting)

@@ -11,9 +11,12 @@ from typing import NamedTuple
 
 from nimble_lantern.core.document.changes import changed
 from nimble_lantern.core.document.metrics import DEFAULT_FAMILY, advances
-from nimble_lantern.core.document.model import Block, Document, Position, Range, Span
+from nimble_lantern.core.document.model import Block, Document, Kind, Position, Range, Span
+from nimble_lantern.core.document.styles import BASE_POINTS
 
 INDENT = 36.0
+CELL_PAD, CELL_LEAD = 10.0, 6.0
+"""Pixels of air at either side of a cell's text, and above it."""
 HEADING_SCALE = {1: 1.7, 2: 1.4, 3: 1.2}
 _SMALL = 0.7
 LEADING = 1.7
@@ -65,7 +68,7 @@ def face_of(marks: tuple[Span, ...], block: Block, style: PageStyle) -> Face:
             family = span.value
         elif span.mark == "size" and span.value:
             # Sizes are points on paper; 12 points are the base size.
-            size = float(span.value) / 12.0 * style.size
+            size = float(span.value) / BASE_POINTS * style.size
     return Face(family, size * (_SMALL if small else 1.0), bold, italic)
 
 
@@ -97,6 +100,13 @@ def indent(block: Block) -> float:
     return INDENT if block.kind == "quotation" else 0.0
 
 
+def room(block: Block, style: PageStyle) -> float:
+    """How wide a block's lines may be, in pixels; cells of a row stand side by side."""
+    if block.cell:
+        return max(1.0, style.column * block.cell.share - 2 * CELL_PAD)
+    return style.column - indent(block)
+
+
 def lines_of(block: Block, style: PageStyle) -> tuple[Line, ...]:
     """The lines of a block, broken at spaces, hyphens and "\\n"; kept with the block."""
     kept: dict[PageStyle, tuple[Line, ...]] = block.__dict__.setdefault("_lines", {})
@@ -107,7 +117,7 @@ def lines_of(block: Block, style: PageStyle) -> tuple[Line, ...]:
 
 def _broken(block: Block, style: PageStyle) -> Iterator[Line]:
     at = edges(block, style)
-    for start, end, inked in _breaks(block.text, at, style.column - indent(block)):
+    for start, end, inked in _breaks(block.text, at, room(block, style)):
         yield Line(start, end, inked - at[start], _height(block, start, end, style))
 
 
@@ -137,7 +147,9 @@ def _height(block: Block, start: int, end: int, style: PageStyle) -> float:
     sizes = [
         face_of(marks, block, style).size for _, _, marks in runs(block, start, max(end, start + 1))
     ]
-    gap = 0.0 if start or block.kind == "item" else GAP
+    gap = CELL_LEAD if block.cell else GAP
+    if start or block.kind is Kind.ITEM:
+        gap = 0.0
     return LEADING * max((style.size, *sizes)) * block.spacing + gap
 
 
@@ -151,24 +163,50 @@ class LineIndex:
         self._style: PageStyle | None = None
         self._blocks: tuple[Block, ...] = ()
         self._counts: list[int] = []
+        self._cells = 0  # how many of the blocks are cells
         self._layout: Layout | None = None
 
     def layout(self, document: Document, style: PageStyle) -> Layout:
         blocks = document.blocks
         if style is not self._style and style != self._style:
             self._style, self._blocks, self._counts, self._layout = style, (), [], None
+            self._cells = 0
         if self._layout is None or blocks is not self._blocks:
             start, old_end, new_end = changed(self._blocks, blocks)
             fresh = [len(lines_of(b, style)) for b in blocks[start:new_end]]
             self._counts[start:old_end] = fresh
+            self._cells += sum(b.cell is not None for b in blocks[start:new_end])
+            self._cells -= sum(b.cell is not None for b in self._blocks[start:old_end])
             self._blocks = blocks
-            self._layout = Layout(document, style, [0, *accumulate(self._counts)])
+            before = self._side_by_side() if self._cells else [0, *accumulate(self._counts)]
+            self._layout = Layout(document, style, before)
         return self._layout
+
+    def _side_by_side(self) -> list[int]:
+        """As added up, but for the cells of a row, which have the same lines above them."""
+        found = [0]
+        b, blocks = 0, self._blocks
+        while b < len(blocks):
+            end = b + 1
+            while end < len(blocks) and _same_row(blocks[b], blocks[end]):
+                end += 1
+            above = found.pop()
+            found += [above] * (end - b)
+            found.append(above + max(self._counts[b:end]))
+            b = end
+        return found
+
+
+def _same_row(some: Block, other: Block) -> bool:
+    return bool(some.cell and other.cell and some.cell[:2] == other.cell[:2])
 
 
 @dataclass(frozen=True)
 class Layout:
-    """All lines of a document, numbered from 1; `before` counts the lines above each block."""
+    """All lines of a document, numbered from 1; `before` counts the lines above each block.
+
+    In a table, what stands side by side is one line.
+    """
 
     document: Document
     style: PageStyle
@@ -186,20 +224,27 @@ class Layout:
 
     def line(self, number: int) -> Range | None:
         """What stands on line `number`, without the break at its end; None beyond the last."""
-        if not 1 <= number <= self.count:
+        parts = self.parts(number)
+        if not parts:
             return None
-        low = bisect_left(self.before, number) - 1
-        block = self.document.blocks[low]
-        line = lines_of(block, self.style)[number - self.before[low] - 1]
-        end = line.start + len(block.text[line.start : line.end].rstrip(" \n"))
-        return Range(Position(low, line.start), Position(low, end))
+        (first, start), (last, end) = parts[0], parts[-1]
+        text = self.document.blocks[last].text[end.start : end.end].rstrip(" \n")
+        return Range(Position(first, start.start), Position(last, end.start + len(text)))
 
-    def rows(self, first: int, last: int) -> Iterator[tuple[int, int, Line]]:
-        """(line number, block index, line) of lines `first` to `last`."""
+    def parts(self, number: int) -> list[tuple[int, Line]]:
+        """(block index, line) of what stands on line `number`: several in a table, else one."""
+        if not 1 <= number <= self.count:
+            return []
+        last = bisect_left(self.before, number) - 1
+        first = last
+        blocks = self.document.blocks
+        while first and _same_row(blocks[first - 1], blocks[last]):
+            first -= 1
+        row = number - self.before[last] - 1
+        found = ((b, lines_of(blocks[b], self.style)) for b in range(first, last + 1))
+        return [(b, lines[row]) for b, lines in found if row < len(lines)]
+
+    def rows(self, first: int, last: int) -> Iterator[tuple[int, list[tuple[int, Line]]]]:
+        """(line number, its parts) of lines `first` to `last`."""
         for number in range(max(1, first), min(last, self.count) + 1):
-            found = self.line(number)
-            if found is None:
-                return
-            block = found.start.block
-            row = number - self.before[block] - 1
-            yield number, block, lines_of(self.document.blocks[block], self.style)[row]
+            yield number, self.parts(number)

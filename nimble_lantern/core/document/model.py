@@ -1,13 +1,16 @@
-"""The document as immutable values: blocks of text with marks.
+"""The document as immutable values: blocks of text with marks, and anchors in them.
 
-Offsets are in code points.  A span covers text[start:end] of its block.
+Offsets are in code points.  A span covers text[start:end] of its block.  An anchor marks a place or
+a range that keeps its identity while the text changes: its two ends are points of the blocks they
+stand in, so they share the blocks' fate, and a change costs the anchors of the blocks it changes.
 """
 
 from __future__ import annotations
 
 import re
-from collections.abc import Iterable
-from dataclasses import dataclass, replace
+from collections.abc import Iterable, Iterator, Mapping
+from dataclasses import dataclass, field, replace
+from enum import StrEnum
 from functools import cached_property
 from itertools import groupby
 from typing import Any, NamedTuple
@@ -25,8 +28,40 @@ MARKS = (
     "size",
     "link",
 )
-KINDS = ("paragraph", "heading", "item", "quotation", "table")
-ALIGNMENTS = ("left", "centre", "right", "justified")
+
+
+class Kind(StrEnum):
+    """What a block is."""
+
+    PARAGRAPH = "paragraph"
+    HEADING = "heading"
+    ITEM = "item"
+    QUOTATION = "quotation"
+    CELL = "cell"
+    TABLE = "table"  # of desks from before cells were blocks; made cells when it is opened
+
+
+class Bullets(StrEnum):
+    """What kind of list an item is of."""
+
+    BULLETED = "bulleted"
+    NUMBERED = "numbered"
+
+
+class Align(StrEnum):
+    LEFT = "left"
+    CENTRE = "centre"
+    RIGHT = "right"
+    JUSTIFIED = "justified"
+
+
+class Edge(StrEnum):
+    """Which end of an anchor's range a point is; a place has only one."""
+
+    START = "start"
+    END = "end"
+    AT = "at"
+
 
 _ABBREVIATION = re.compile(
     r"(?:^|[\s(“‘\"'])(?:Mr|Mrs|Ms|Dr|St|Prof|Rev|Capt|Sgt|No|vs|etc|approx|dept|est|fig|"
@@ -87,20 +122,43 @@ def normal_spans(spans: Iterable[Span], length: int) -> tuple[Span, ...]:
     return tuple(sorted(merged, key=lambda s: (s.start, s.end, s.mark, s.value or "")))
 
 
+class Point(NamedTuple):
+    """One end of the anchor `anchor`, at `offset` of its block's text."""
+
+    offset: int
+    anchor: int
+    edge: Edge
+
+    def by(self, shift: int) -> Point:
+        return Point(self.offset + shift, self.anchor, self.edge)
+
+
+@dataclass(frozen=True, slots=True)
+class Anchor:
+    """What an anchor is of, and what is known of it; `data` is plain JSON."""
+
+    id: int
+    kind: str
+    data: Mapping[str, Any] = field(default_factory=dict)
+
+
 @dataclass(frozen=True)
 class Block:
-    """One paragraph, heading (level 1-3), quotation, list item (level from 1) or table.
+    """One paragraph, heading (level 1-3), quotation, list item (level from 1) or table cell.
 
-    A line break inside a block is "\\n".  In a table, "\\n" parts rows and "\\t" parts cells.
+    A line break inside a block is "\\n".  A cell knows its table's number, its row and column from
+    0, whether its row is the heading row, and the column's share of the table's width.
     """
 
     text: str = ""
     spans: tuple[Span, ...] = ()
-    kind: str = "paragraph"
+    kind: Kind = Kind.PARAGRAPH
     level: int | None = None
-    list: str | None = None
-    align: str = "left"
+    list: Bullets | None = None
+    align: Align = Align.LEFT
     spacing: float = 1.0
+    cell: Cell | None = None
+    points: tuple[Point, ...] = ()
 
     @cached_property
     def words(self) -> tuple[tuple[int, int], ...]:
@@ -146,7 +204,7 @@ class Block:
         return start + len(piece) - len(piece.lstrip()), end - len(piece) + len(piece.rstrip())
 
     def piece(self, start: int, end: int) -> Piece:
-        """The text and marks of [start:end], as a value of its own."""
+        """The text and marks of [start:end], as a value of its own; no anchors."""
         spans = (
             replace(s, start=max(s.start, start) - start, end=min(s.end, end) - start)
             for s in self.spans
@@ -154,8 +212,13 @@ class Block:
         )
         return Piece(self.text[start:end], normal_spans(spans, end - start))
 
-    def spliced(self, start: int, end: int, new: Piece) -> Block:
-        """This block with `new` in place of [start:end]; spans stretch over a replaced inside."""
+    def spliced(
+        self, start: int, end: int, new: Piece, points: Iterable[Point] | None = None
+    ) -> Block:
+        """This block with `new` in place of [start:end]; spans stretch over a replaced inside.
+
+        Anchors' points move along, or are those given, for the new text and its very edges.
+        """
         shift = len(new.text) - (end - start)
         spans: list[Span] = []
         for s in self.spans:
@@ -170,7 +233,27 @@ class Block:
                     spans.append(replace(s, start=end + shift, end=s.end + shift))
         spans += (replace(s, start=s.start + start, end=s.end + start) for s in new.spans)
         text = self.text[:start] + new.text + self.text[end:]
-        return replace(self, text=text, spans=normal_spans(spans, len(text)))
+        moved = self._points_after(start, end, len(new.text), points)
+        return replace(self, text=text, spans=normal_spans(spans, len(text)), points=moved)
+
+    def _points_after(
+        self, start: int, end: int, size: int, given: Iterable[Point] | None
+    ) -> tuple[Point, ...]:
+        if not self.points and given is None:
+            return ()
+        shift = size - (end - start)
+        moved = [p for p in self.points if p.offset < start]
+        moved += (p.by(shift) for p in self.points if p.offset > end)
+        if given is not None:
+            moved += (p.by(start) for p in given)
+        else:
+            inside = (p for p in self.points if start <= p.offset <= end)
+            moved += (p._replace(offset=start + _settles(p, start, end, size)) for p in inside)
+        return tuple(sorted(moved))
+
+    def points_in(self, start: int, end: int) -> tuple[Point, ...]:
+        """The points in [start:end] and at its very edges, counted from `start`."""
+        return tuple(p.by(-start) for p in self.points if start <= p.offset <= end)
 
     def marks_at(self, offset: int) -> tuple[Span, ...]:
         """The spans that cover the character at `offset`."""
@@ -178,20 +261,46 @@ class Block:
 
     @property
     def format(self) -> Format:
-        return Format(self.kind, self.level, self.list, self.align, self.spacing)
+        return Format(self.kind, self.level, self.list, self.align, self.spacing, self.cell)
 
     def formatted(self, form: Format) -> Block:
         return replace(self, **form._asdict())
 
 
+def _settles(point: Point, start: int, end: int, size: int) -> int:
+    """How far behind `start` a point goes when [start:end] gives way to `size` characters.
+
+    What comes in at the edge of a range stays outside it; of a range that lost its end, the rest
+    is left.
+    """
+    if start == end:
+        return 0 if point.edge is Edge.END else size
+    if point.offset == start:
+        return 0
+    if point.offset == end:
+        return size
+    return 0 if point.edge is Edge.END else size
+
+
+class Cell(NamedTuple):
+    """Where a cell stands: in which table, row and column; whether the row heads the table."""
+
+    table: int
+    row: int
+    column: int
+    header: bool = False
+    share: float = 1.0
+
+
 class Format(NamedTuple):
     """What a block is, beside its text and marks."""
 
-    kind: str = "paragraph"
+    kind: Kind = Kind.PARAGRAPH
     level: int | None = None
-    list: str | None = None
-    align: str = "left"
+    list: Bullets | None = None
+    align: Align = Align.LEFT
     spacing: float = 1.0
+    cell: Cell | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -216,9 +325,10 @@ class Piece:
 
 @dataclass(frozen=True)
 class Document:
-    """A sequence of at least one block.  Blocks are shared between versions."""
+    """A sequence of at least one block, shared between versions, and what its anchors are."""
 
     blocks: tuple[Block, ...] = (Block(),)
+    anchors: Mapping[int, Anchor] = field(default_factory=dict)
 
     def __post_init__(self) -> None:
         if not self.blocks:
@@ -231,6 +341,40 @@ class Document:
     @property
     def whole(self) -> Range:
         return Range(Position(0, 0), self.end)
+
+    @cached_property
+    def _ends(self) -> dict[int, dict[Edge, Position]]:
+        found: dict[int, dict[Edge, Position]] = {}
+        for b, block in enumerate(self.blocks):
+            for point in block.points:
+                found.setdefault(point.anchor, {})[point.edge] = Position(b, point.offset)
+        return found
+
+    def where(self, anchor: int) -> Range | None:
+        """Where an anchor stands: a range, empty for a place; None if its text is gone.
+
+        Of a range with one end gone with its block, what is left in the block of the other.
+        """
+        ends = self._ends.get(anchor, {})
+        if Edge.AT in ends:
+            return Range(ends[Edge.AT], ends[Edge.AT])
+        start, end = ends.get(Edge.START), ends.get(Edge.END)
+        if start is None and end is not None:
+            start = Position(end.block, 0)
+        elif end is None and start is not None:
+            end = Position(start.block, len(self.blocks[start.block].text))
+        return Range(start, end) if start and end and start < end else None
+
+    def anchored(self, kind: str) -> Iterator[tuple[Anchor, Range]]:
+        """The anchors of a kind that still stand somewhere, by their number, and where."""
+        for number, anchor in sorted(self.anchors.items()):
+            if anchor.kind == kind and (r := self.where(number)) is not None:
+                yield anchor, r
+
+    @property
+    def next_anchor(self) -> int:
+        """A number that no anchor has."""
+        return max(self.anchors, default=0) + 1
 
     def text(self, r: Range) -> str:
         """The text of a range; blocks parted by "\\n\\n"."""
@@ -272,6 +416,8 @@ def block_to_json(block: Block) -> dict[str, Any]:
     data: dict[str, Any] = {"text": block.text}
     if block.spans:
         data["spans"] = [spans_row(s) for s in block.spans]
+    if block.points:
+        data["points"] = [list(p) for p in block.points]
     for name, value in block.format._asdict().items():
         if value != Format._field_defaults[name]:
             data[name] = value
@@ -279,8 +425,52 @@ def block_to_json(block: Block) -> dict[str, Any]:
 
 
 def block_from_json(data: dict[str, Any]) -> Block:
-    fields = {name: data[name] for name in Format._fields if name in data}
-    return Block(data["text"], spans_from_rows(data.get("spans", ())), **fields)
+    """The reverse of `block_to_json`."""
+    names = ("kind", "level", "list", "align", "spacing", "cell")
+    row = [data.get(name, Format._field_defaults[name]) for name in names]
+    spans, points = spans_from_rows(data.get("spans", ())), points_from_rows(data.get("points", ()))
+    return Block(data["text"], spans, points=points).formatted(format_from_row(row))
+
+
+def document_to_json(document: Document) -> Any:
+    """A document as plain data: its blocks, and what its anchors are."""
+    blocks = [block_to_json(b) for b in document.blocks]
+    if not document.anchors:
+        return blocks
+    return {"blocks": blocks, "anchors": [anchor_row(a) for a in document.anchors.values()]}
+
+
+def document_from_json(data: Any) -> Document:
+    """The reverse of `document_to_json`; once there were blocks alone."""
+    rows, anchors = (data, ()) if isinstance(data, list) else (data["blocks"], data["anchors"])
+    made = (anchor_from_row(row) for row in anchors)
+    return Document(tuple(block_from_json(b) for b in rows), {a.id: a for a in made})
+
+
+def anchor_row(anchor: Anchor) -> list[Any]:
+    return [anchor.id, anchor.kind, dict(anchor.data)]
+
+
+def anchor_from_row(row: list[Any]) -> Anchor:
+    number, kind, data = row
+    return Anchor(number, kind, data)
+
+
+def format_from_row(row: Iterable[Any]) -> Format:
+    """A format from plain data, the later fields of which may be missing."""
+    kind, level, kind_of_list, align, spacing, *cell = row
+    return Format(
+        Kind(kind),
+        level,
+        Bullets(kind_of_list) if kind_of_list else None,
+        Align(align),
+        spacing,
+        Cell(*cell[0]) if cell and cell[0] else None,
+    )
+
+
+def points_from_rows(rows: Iterable[list[Any]]) -> tuple[Point, ...]:
+    return tuple(Point(offset, anchor, Edge(edge)) for offset, anchor, edge in rows)
 
 
 def spans_row(span: Span) -> list[Any]:

@@ -6,10 +6,11 @@ Every function answers ranges in document order.
 from __future__ import annotations
 
 from bisect import bisect_left
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 
 from nimble_lantern.core.document.layout import Layout
 from nimble_lantern.core.document.model import Block, Document, Position, Range
+from nimble_lantern.core.document.tables import tables
 
 PROSE = ("paragraph", "quotation")
 
@@ -69,15 +70,16 @@ def within(document: Document, unit: str, scope: Range) -> Iterator[Range]:
 
 
 def blocks(document: Document, unit: str, scope: Range) -> list[Range]:
-    """The paragraphs, headings, items, lists or sections that lie in a range."""
-    if unit in ("list", "section"):
-        found = _lists(document) if unit == "list" else _sections(document)
+    """The paragraphs, headings, items, cells, or groups of them, that lie in a range."""
+    if unit in _GROUPS:
+        found = _GROUPS[unit](document)
     else:
-        kinds = {"paragraph": PROSE, "heading": ("heading",), "item": ("item",)}[unit]
+        kinds = {"paragraph": PROSE, "heading": ("heading",), "item": ("item",), "cell": ("cell",)}
         found = [
             block_range(document, b)
             for b in range(scope.start.block, scope.end.block + 1)
-            if document.blocks[b].kind in kinds and document.blocks[b].text.strip()
+            if document.blocks[b].kind in kinds[unit]
+            and (document.blocks[b].text.strip() or unit == "cell")
         ]
     return [r for r in found if r.end >= scope.start and r.start <= scope.end]
 
@@ -104,6 +106,26 @@ def _sections(document: Document) -> list[Range]:
         last = next(later, len(document.blocks)) - 1
         found.append(Range(Position(b, 0), block_range(document, last).end))
     return found
+
+
+def _rows(document: Document) -> list[Range]:
+    return [
+        table.row(document.blocks, row)
+        for table in tables(document.blocks)
+        for row in range(table.rows)
+    ]
+
+
+def _tables(document: Document) -> list[Range]:
+    return [table.whole(document.blocks) for table in tables(document.blocks)]
+
+
+_GROUPS: dict[str, Callable[[Document], list[Range]]] = {
+    "list": _lists,
+    "section": _sections,
+    "row": _rows,
+    "table": _tables,
+}
 
 
 def lines(layout: Layout, scope: Range) -> list[Range]:

@@ -28,6 +28,7 @@ class Production:
     build: Callable[..., Any]
     owner: Any = None
     heard: bool = True  # whether recognisers listen for it; everything is understood
+    when: Callable[..., bool] | None = None  # makes sense only then
 
 
 @dataclass(slots=True)
@@ -136,6 +137,7 @@ class Grammar:
         build: Callable[..., Any],
         owner: Any = None,
         heard: bool = True,
+        when: Callable[..., bool] | None = None,
     ) -> None:
         """Add a pattern to a rule; CatalogueError if it stands there already."""
         key = (rule, " ".join(pattern.split()))
@@ -143,7 +145,7 @@ class Grammar:
             raise CatalogueError(f"The pattern {pattern!r} stands twice in <{rule}>.")
         self._patterns[key] = pattern
         notation.parse(pattern)
-        self.productions.setdefault(rule, []).append(Production(pattern, build, owner, heard))
+        self.productions.setdefault(rule, []).append(Production(pattern, build, owner, heard, when))
         self._compiled.clear()
 
     def states(self, rule: str, heard_only: bool = False) -> list[State]:

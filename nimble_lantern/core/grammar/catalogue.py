@@ -27,6 +27,35 @@ GROUPS = {
 }
 
 
+When = Callable[[Any, "Parse"], bool]
+"""(sitting, parse) -> whether the words make sense as this command just now."""
+
+
+@dataclass(frozen=True, slots=True)
+class Way:
+    """A pattern that counts only at times, where the command's others always do."""
+
+    pattern: str
+    when: When
+
+
+@dataclass(frozen=True, slots=True)
+class Traits:
+    """What is special about a command; `Catalogue.command` explains each."""
+
+    when: When | None = None
+    destructive: bool = False
+    while_resting: bool = False
+    while_text_only: bool = False
+    walks: bool = False
+    in_text: bool = False
+    writes: bool = False
+    answers: bool = False
+    keeps_question: bool = False
+    every_place: bool = False
+    of_blocks: bool = False
+
+
 @dataclass(frozen=True)
 class Command:
     """A command as the catalogue holds it; `name` is "family.function"."""
@@ -37,9 +66,7 @@ class Command:
     group: str
     help: str
     handler: Callable[..., Any]
-    destructive: bool = False
-    while_resting: bool = False
-    walks: bool = False  # goes through the history, instead of adding to it
+    traits: Traits = Traits()
 
     @property
     def summary(self) -> str:
@@ -48,12 +75,38 @@ class Command:
 
 @dataclass(frozen=True, slots=True)
 class Parse:
-    """An utterance read as a command; `free` words would have fitted anything."""
+    """An utterance read as a command; `free` words would have fitted anything.
+
+    `when` is the pattern's own condition, beside the command's.
+    """
 
     command: Command
     args: dict[str, Any]
     free: int
     pattern: str
+    when: When | None = None
+
+    def makes_sense(self, sitting: Any) -> bool:
+        """Whether the command, said like this, can be meant just now."""
+        tests = (self.command.traits.when, self.when)
+        return all(test(sitting, self) for test in tests if test)
+
+
+@dataclass(frozen=True, slots=True)
+class Named:
+    """A thing of some kind called by its name, not yet looked up."""
+
+    kind: str
+    words: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Names:
+    """Things with names: what there are in a sitting, and how the reference calls one."""
+
+    kind: str
+    of: Callable[[Any], Sequence[str]]
+    spoken: str
 
 
 class Catalogue:
@@ -61,20 +114,50 @@ class Catalogue:
 
     def __init__(self) -> None:
         self.commands: dict[str, Command] = {}
+        self.named: dict[str, Names] = {}
         self.grammar = Grammar()
         self.grammar.terminals.update(TERMINALS)
 
     def command(
         self,
-        *patterns: str,
+        *ways: str | Way,
         example: str,
         group: str,
+        heard: int = HEARD_PATTERNS,
+        when: When | None = None,
         destructive: bool = False,
         while_resting: bool = False,
+        while_text_only: bool = False,
         walks: bool = False,
-        heard: int = HEARD_PATTERNS,
+        in_text: bool = False,
+        writes: bool = False,
+        answers: bool = False,
+        keeps_question: bool = False,
+        every_place: bool = False,
+        of_blocks: bool = False,
     ) -> Callable[[Handler], Handler]:
-        """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help."""
+        """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help.
+
+        The traits, each false unless told:
+
+        heard            recognisers listen for so many of the patterns
+        when             makes sense only then: "number two" of a page without a second one is text
+        destructive      takes text away, so it is never done from a guess
+        while_resting    is obeyed although the lamp is low
+        while_text_only  is obeyed although only text is written
+        walks            goes through the history instead of adding to it; text said before it in
+                         the same breath is a step of its own
+        in_text          is part of any text ("comma"), so it does not end the text before it
+        writes           what it does counts as text in the trail
+        answers          answers a question, and makes sense only while one is asked
+        keeps_question   leaves a question as it is, or deals with it itself
+        every_place      takes all places where words stand, and does not ask which
+        of_blocks        is said of whole paragraphs: words name one only if they are most of it
+        """
+        traits = Traits(
+            when, destructive, while_resting, while_text_only, walks, in_text, writes, answers,
+            keeps_question or answers, every_place, of_blocks,
+        )  # fmt: skip
 
         def register(handler: Handler) -> Handler:
             family = handler.__module__.rsplit(".", 1)[-1]
@@ -88,15 +171,26 @@ class Catalogue:
                 raise CatalogueError(
                     f"{name} has no docstring, so nobody can be told what it does."
                 )
-            made = Command(
-                name, patterns, example, group, doc, handler, destructive, while_resting, walks
-            )
+            patterns = tuple(w.pattern if isinstance(w, Way) else w for w in ways)
+            made = Command(name, patterns, example, group, doc, handler, traits)
             self.commands[name] = made
-            for rank, pattern in enumerate(patterns):
-                self.grammar.add("command", pattern, dict, made, rank < heard)
+            for rank, way in enumerate(ways):
+                own = way.when if isinstance(way, Way) else None
+                self.grammar.add("command", patterns[rank], dict, made, rank < heard, own)
             return handler
 
         return register
+
+    def names(self, kind: str, of: Callable[[Any], Sequence[str]], spoken: str = "a name") -> None:
+        """Declare a kind of things with names: `{kind}` in a pattern stands for one of them.
+
+        `of` tells what there are in a sitting.  Matching, what recognisers listen for, the
+        reference and near misses follow.
+        """
+        if kind in self.named:
+            raise CatalogueError(f"Two kinds of named things are called {kind!r}.")
+        self.named[kind] = Names(kind, of, spoken)
+        self.grammar.add(kind, "{words}", lambda words: Named(kind, words))
 
     def rule(
         self, name: str, *patterns: str, heard: bool = True
@@ -130,7 +224,8 @@ class Catalogue:
     def _parse(found: Found) -> Parse:
         assert found.production is not None
         production = found.production
-        return Parse(production.owner, found.value, found.free, production.pattern)
+        when = production.when
+        return Parse(production.owner, found.value, found.free, production.pattern, when)
 
     def groups(self) -> Iterator[tuple[str, list[Command]]]:
         """(title, commands) in the order of GROUPS."""

@@ -61,14 +61,13 @@ class Network:
 
 @dataclass(frozen=True)
 class Page:
-    """What the slots may hold: texts in view as spoken forms word by word, names, free words.
+    """What the slots may hold: texts in view as spoken forms word by word, names of each kind.
 
     Between two words of a text, no forms at all stand for a mark of punctuation.
     """
 
     texts: Sequence[Sequence[Sequence[tuple[str, ...]]]] = ()
-    documents: Sequence[Sequence[str]] = ()
-    scripts: Sequence[Sequence[str]] = ()
+    names: Mapping[str, Sequence[Sequence[str]]] = field(default_factory=dict)
     free: Mapping[str, float] = field(default_factory=dict)  # with their share of speech
 
 
@@ -82,17 +81,11 @@ Filler = Callable[["_Builder", int, int], None]
 
 
 class _Builder:
-    def __init__(self, grammar: Grammar, skip: frozenset[str]) -> None:
+    def __init__(self, grammar: Grammar, named: Iterable[str], skip: frozenset[str]) -> None:
         self.grammar, self.skip = grammar, skip
         self.net = Network()
-        self.fillers: dict[str, Filler] = {
-            "words": _hole("words"),
-            "text": _hole("text"),
-            "number": _hole("number"),
-            "position": _hole("position"),
-            "document": _hole("document"),
-            "script": _hole("script"),
-        }
+        holes = ("words", "text", "number", "position", *named)
+        self.fillers: dict[str, Filler] = {name: _hole(name) for name in holes}
 
     def rule(self, name: str, start: int, end: int, depth: dict[str, int]) -> None:
         """Wire the network of a rule in between two states."""
@@ -157,12 +150,15 @@ def _hole(name: str) -> Filler:
     return lambda builder, start, end: builder.net.arc(start, end, HOLE + name)
 
 
-def skeleton(grammar: Grammar, rule: str = "command", skip: Iterable[str] = ()) -> Network:
-    """A rule as a minimal deterministic network, its holes still open.  Made once."""
-    builder = _Builder(grammar, frozenset(skip))
+def skeleton(grammar: Grammar, named: Iterable[str] = (), skip: Iterable[str] = ()) -> Network:
+    """The commands as a minimal deterministic network, its holes still open.  Made once.
+
+    `named` are the kinds of things with names; `skip` commands are left out.
+    """
+    builder = _Builder(grammar, named, frozenset(skip))
     net = builder.net
     net.start, net.final = net.state(), net.state()
-    builder.rule(rule, net.start, net.final, {})
+    builder.rule("command", net.start, net.final, {})
     return minimal(net)
 
 
@@ -201,7 +197,7 @@ def _fill(net: Network, name: str, hub: int, end: int, page: Page) -> None:
     elif name == "position":
         _tens(net, hub, end, ORDINAL_UNITS, ORDINAL_TENS, ORDINAL_UNITS)
     else:
-        for phrase in page.documents if name == "document" else page.scripts:
+        for phrase in page.names.get(name, ()):
             if phrase:
                 net.path(hub, end, phrase)
 

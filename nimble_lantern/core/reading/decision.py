@@ -15,6 +15,7 @@ from dataclasses import dataclass
 from rapidfuzz.distance import Levenshtein
 
 from nimble_lantern.core.document.model import Document, Range
+from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
 from nimble_lantern.core.state import Sitting
@@ -48,10 +49,6 @@ _MOST_MISHEARD, _LEAST_RUN = 2, 2  # words
 _MOST_PLACES = 8
 _ROUND_HERE = 60  # paragraphs
 _LIKE = 0.4  # of the letters
-_LITTLE = frozenset(
-    "a an the to of in on at and or but is are was were be it if as by for from with we you he she"
-    " they her his him its our us me my no not do done all off out up that this then i am".split()
-)
 
 Phrases = tuple[tuple[str, ...], ...]
 
@@ -71,6 +68,9 @@ def decide(sitting: Sitting, hearing: Hearing) -> Decision:
         awake = hearing.commands[:1] or hearing.hypotheses[:1]
         words = tuple(w.text for h in awake for w in h.words)
         return Decision((words,) if words else (), " ".join(words))
+    if hearing.doubt or hearing.goes_on:
+        phrases = hearing.hypotheses[0].phrases() if hearing.hypotheses else ()
+        return Decision(phrases, hearing.text, _doubt(hearing))
     evidence = (hearing.evidence,) if hearing.evidence else hearing.hypotheses
     if found := _command(sitting, evidence, hearing.commands, hearing.margin):
         if hearing.evidence:
@@ -103,8 +103,8 @@ def _as_dictated(sitting: Sitting, command: tuple[str, ...], hearing: Hearing) -
 
 
 def _doubt(hearing: Hearing) -> str:
-    if not hearing.hypotheses:
-        return ""
+    if hearing.doubt or not hearing.hypotheses:
+        return hearing.doubt
     words = hearing.hypotheses[0].words
     if hearing.quieter > MOST_QUIETER:
         return "it was much quieter than you speak"
@@ -205,7 +205,7 @@ def _within(words: Sequence[str], command: Hypothesis) -> bool:
 
 
 def _least_belief(found: Weighed) -> float:
-    destroys = bool(found.verdict.parse and found.verdict.parse.command.destructive)
+    destroys = bool(found.verdict.parse and found.verdict.parse.command.traits.destructive)
     unheard = found.opening < _HEARD
     return _LEAST_TO_DESTROY if destroys and unheard else LEAST_BELIEF
 
@@ -234,7 +234,7 @@ def _unusual(sitting: Sitting, verdict: reader.Verdict) -> float:
     values = (verdict.parse.args if verdict.parse else {}).values()
     cost = 0.0
     for words in (v.words for v in values if isinstance(v, Words)):
-        if not set(words) - _LITTLE:
+        if not set(words) - LITTLE:
             cost += _ONLY_LITTLE_WORDS
         elif not exact(sitting.document, words, vocabulary=sitting.vocabulary):
             cost += _NOT_AS_WRITTEN
@@ -366,7 +366,7 @@ def _ways(command: Hypothesis) -> Iterator[tuple[str, ...]]:
     """A command's words, and without little ones at its end: a breath is taken for a word."""
     words = tuple(w.text for w in command.words)
     yield words
-    while len(words) > 1 and words[-1] in _LITTLE:
+    while len(words) > 1 and words[-1] in LITTLE:
         words = words[:-1]
     yield words
 
@@ -385,7 +385,7 @@ def _written_here(
         return None
     verdict = reader.judge(sitting, words, whole=True)
     text = free_words(verdict) if verdict.kind == "command" else ()
-    if _where(words, text) != at or words[at + len(text) :] != rest or not set(text) - _LITTLE:
+    if _where(words, text) != at or words[at + len(text) :] != rest or not set(text) - LITTLE:
         return None
     if len("".join(text)) < _TELLING or _where(opening, text) is not None:
         return None

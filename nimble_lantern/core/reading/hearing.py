@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Iterable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 
 SHORT_PAUSE = 0.4
@@ -61,7 +61,9 @@ class Hearing:
     `margin` is the likeliest command's acoustic log score a frame less the dictation's, and None
     where there was no sound to score; where the hypotheses are another engine's, `evidence` is the
     dictation it was compared with.  `pause` is the silence before, in seconds; `quieter` how
-    many decibels below the speaker's usual level it was.
+    many decibels below the speaker's usual level it was.  `doubt` is the engine's own reason why it
+    may not be what was said: nothing of it is done.  With `goes_on`, it begins in the middle of
+    speech that was too long: then it is no command, whatever its words.
     """
 
     hypotheses: tuple[Hypothesis, ...]
@@ -72,6 +74,8 @@ class Hearing:
     tail: Tail | None = None
     quieter: float = 0.0
     evidence: Hypothesis | None = None
+    doubt: str = ""
+    goes_on: bool = False
 
     @property
     def text(self) -> str:
@@ -81,25 +85,37 @@ class Hearing:
         return " ... ".join(" ".join(p) for p in self.hypotheses[0].phrases())
 
 
+MOST_WORDS = 1000
+"""Of one utterance: nobody says more in one breath, and it would hold up all that follows."""
+LONGEST_WORD = 200
 _PAUSE = re.compile(r"\(pause\s+(\d+(?:\.\d+)?)\)")
 _WORD_SECONDS = 0.3
+_NO_TEXT = re.compile("[\x00-\x1f\x7f-\x9f\ud800-\udfff\ufffe\uffff]")
+
+
+def well_formed(text: str) -> str:
+    """Text that can be written and sent anywhere: no control signs, no halves of signs."""
+    return _NO_TEXT.sub(" ", text)
 
 
 def from_line(line: str, pause: float = 0.0, source: str = "script") -> Hearing:
     """A script's line as a Hearing: words of a third of a second, " ... " a short pause."""
     words: list[HeardWord] = []
     now = 0.0
-    for token in line.lower().replace("’", "'").split():
+    for token in well_formed(line).lower().replace("’", "'").split():
         if token in ("...", "…"):
             now += SHORT_PAUSE
             continue
-        words.append(HeardWord(token, now, now + _WORD_SECONDS))
+        words.append(HeardWord(token[:LONGEST_WORD], now, now + _WORD_SECONDS))
         now += _WORD_SECONDS
     return Hearing((Hypothesis(tuple(words)),), pause=pause, source=source)
 
 
 def from_lines(lines: Iterable[str]) -> Iterable[Hearing]:
-    """A script's lines as Hearings; comments and blank lines left out, pauses kept."""
+    """A script's lines as Hearings; comments and blank lines left out, pauses kept.
+
+    A line of more than MOST_WORDS is several utterances, each going on with the one before.
+    """
     pause = 0.0
     for line in lines:
         bare = line.strip()
@@ -109,7 +125,14 @@ def from_lines(lines: Iterable[str]) -> Iterable[Hearing]:
         if found:
             pause += float(found[1])
             continue
-        yield from_line(bare, pause)
+        words = bare.split(maxsplit=MOST_WORDS)
+        if len(words) <= MOST_WORDS:
+            yield from_line(bare, pause)
+        else:
+            words = bare.split()
+            for at in range(0, len(words), MOST_WORDS):
+                piece = from_line(" ".join(words[at : at + MOST_WORDS]), 0.0 if at else pause)
+                yield replace(piece, goes_on=at > 0)
         pause = 0.0
 
 
@@ -124,6 +147,8 @@ def hearing_to_json(hearing: Hearing) -> dict[str, Any]:
         "tail": _tail_row(hearing.tail) if hearing.tail else None,
         "quieter": hearing.quieter,
         "evidence": _hypothesis_row(hearing.evidence) if hearing.evidence else None,
+        "doubt": hearing.doubt,
+        "goes_on": hearing.goes_on,
     }
 
 
@@ -148,6 +173,8 @@ def hearing_from_json(data: dict[str, Any]) -> Hearing:
         _tail(data["tail"]) if data.get("tail") else None,
         data.get("quieter", 0.0),
         _hypothesis(data["evidence"]) if data.get("evidence") else None,
+        data.get("doubt", ""),
+        data.get("goes_on", False),
     )
 
 

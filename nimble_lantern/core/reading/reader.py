@@ -2,45 +2,22 @@
 
 from __future__ import annotations
 
-import re
 from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import Any, get_args
+from typing import Any
 
 from nimble_lantern.core.commands import CATALOGUE
-from nimble_lantern.core.commands.choosing import ONLY_WHILE_CHOOSING
-from nimble_lantern.core.commands.documents import Name, look_up
-from nimble_lantern.core.document import units
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.grammar.catalogue import Named, Parse
+from nimble_lantern.core.lexicon.closed import PREPOSITIONS
+from nimble_lantern.core.lexicon.manners import LEADS, TAILS
+from nimble_lantern.core.lexicon.sentences import NEVER_LAST
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.targets.model import Places, Target, That, Words
-from nimble_lantern.core.targets.resolve import Missing, resolve
-from nimble_lantern.core.targets.words import normal
+from nimble_lantern.core.targets.model import Places, That, Words, is_target
+from nimble_lantern.core.targets.names import look_up
+from nimble_lantern.core.targets.names import near as near_names
+from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
 
-_TARGETS = get_args(Target)
-# After one of these a sentence is not over, so what follows is not a command.
-_UNFINISHED = frozenset(
-    "a an the this these those my your his her its our their and or but nor to of in on at by for"
-    " from with into onto than as if when while because that who which is are was were be been"
-    " will would can could shall should may might must do does did has have had not please"
-    " i you we they he she let us could never always just also said says called".split()
-)
-_INFINITIVE = frozenset("to what it that well every how no not by business".split())
-_LEADS = tuple(
-    tuple(lead.split())
-    for lead in (
-        "please", "can you please", "could you please", "can you", "could you", "would you",
-        "i would like to", "i'd like to", "i would like you to", "i want to", "i want you to",
-        "let us", "let's", "now", "then", "okay", "ok", "no", "well", "right", "so", "just",
-        "and now", "and then", "oh", "sorry", "no wait", "wait", "actually", "go on and",
-        "go ahead and",
-    )
-)  # fmt: skip
-_TAILS = (("please",), ("for", "me"), ("thank", "you"), ("thanks",), ("instead",), ("now",))
-_OF_BLOCKS = frozenset(("joining.join", "joining.sort", "joining.swap"))
-_WHOLE_BLOCKS = frozenset(("blocks.number_list", "blocks.align", "blocks.justify"))
-_PREPOSITIONS = frozenset("on in to at of for with from up out over about off down by".split())
 _MARK_ENDS = (("full", "stop"), ("question", "mark"), ("exclamation", "mark"), ("period",))
 _MOST_WORDS_OF_A_SLIP = 6
 
@@ -76,6 +53,15 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
         said_of_them = _best(sitting, CATALOGUE.parses((*words, "that")), near=False)
         if said_of_them.kind == "command":
             return said_of_them
+    if sitting.question is not None and whole:
+        # While something is asked, the words of one option alone choose it: "friday's ferry".
+        chosen = _best(
+            sitting,
+            [p for p in CATALOGUE.parses(("take", *words)) if _fits(sitting, p)],
+            near=False,
+        )
+        if chosen.kind == "command":
+            return chosen
     # Only where nothing fits exactly does it pay to look for what comes near.
     missed: list[Verdict] = []
     refused = found if found.kind == "refused" else None
@@ -111,6 +97,9 @@ def _best(
             key = (_nearness(verdict), -_target_words(parse), parse.free)
             if best is None or key < best[0]:
                 best = key, verdict
+        elif isinstance(verdict.refusal, Absent):
+            # "The table" is a thing of the room where no table is in the text.
+            continue
         elif isinstance(verdict.refusal, Missing):
             if missed is not None:
                 missed.append(verdict)
@@ -125,14 +114,14 @@ def _plainly_asked(verdict: Verdict, words: Sequence[str]) -> bool:
         return False
     if words[0] in ("undo", "redo"):
         return True
-    targets = [v for v in verdict.parse.args.values() if isinstance(v, _TARGETS)]
+    targets = [v for v in verdict.parse.args.values() if is_target(v)]
     named = any(not isinstance(t, That) for t in targets)
-    return named or bool(targets) and not verdict.parse.command.destructive
+    return named or bool(targets) and not verdict.parse.command.traits.destructive
 
 
 def _suits(sitting: Sitting, parse: Parse, verdict: Verdict) -> bool:
     """Whether words said of whole paragraphs are a whole paragraph's: not "number the steps"."""
-    if parse.command.name not in _WHOLE_BLOCKS or not isinstance(parse.args.get("target"), Words):
+    if not parse.command.traits.of_blocks or not isinstance(parse.args.get("target"), Words):
         return True
     places = (verdict.args or {}).get("target")
     blocks = sitting.document.blocks
@@ -143,67 +132,41 @@ def _suits(sitting: Sitting, parse: Parse, verdict: Verdict) -> bool:
 
 def _without_manners(words: Sequence[str]) -> Sequence[str]:
     """A request without the words that only make it polite: "could you ... please"."""
-    for lead in _LEADS:
+    for lead in LEADS:
         if tuple(words[: len(lead)]) == lead and len(words) > len(lead):
             words = words[len(lead) :]
             break
-    for tail in _TAILS:
+    for tail in TAILS:
         if tuple(words[-len(tail) :]) == tail and len(words) > len(tail):
             words = words[: -len(tail)]
     return words
 
 
 def _fits(sitting: Sitting, parse: Parse) -> bool:
-    name = parse.command.name
-    if name in ONLY_WHILE_CHOOSING:
-        return sitting.question is not None
-    target = parse.args.get("target")
-    if name in _OF_BLOCKS and isinstance(target, Words):
-        return name == "joining.swap" and "and" in target.words
-    if name == "blocks.heading" and parse.pattern.startswith("heading"):
-        return not isinstance(target, Words) or "headinglevel" in parse.args
-    if name == "selecting.narrow" and parse.pattern.startswith("(only"):
-        return sitting.selection is not None
-    if name == "lists.deepen" and target is None:
-        return sitting.document.blocks[sitting.caret.block].kind == "item"
-    if name in ("history.meant", "history.sentence_again") and parse.pattern[:1] != "(":
-        return _takes_up(sitting, parse)
-    if name == "history.meant" and parse.pattern.startswith(("(i meant", "(that | it)")):
-        return _takes_up(sitting, parse)
-    return True
-
-
-def _takes_up(sitting: Sitting, parse: Parse) -> bool:
-    """Whether "i meant ..." takes up something of what was just written, so is no sentence."""
-    said = tuple(parse.args.get("text", ()))
-    before = list(sitting.that)
-    last = units.backward(sitting.document, "sentence", sitting.caret)
-    if parse.command.name == "history.sentence_again":
-        before = [r for r in (next(last, None),) if r]
-    if not before or not said or said[0] in _INFINITIVE:
+    if parse.command.traits.answers and sitting.question is None:
         return False
-    text = sitting.document.text(before[0]).lower()
-    words = set(normal(re.findall(r"[^\W_]+(?:['’][^\W_]+)*", text)))
-    telling = {w for w in normal(said) if w not in _UNFINISHED}
-    few = len(said) <= 2 and parse.command.name == "history.meant"
-    return few or len(telling & words) * 2 >= max(1, len(telling) - 1)
+    return parse.makes_sense(sitting)
 
 
 def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool) -> Verdict:
     """A parse with its targets looked up."""
     args: dict[str, Any] = {}
     for slot, value in parse.args.items():
-        if isinstance(value, _TARGETS):
+        if is_target(value):
             if value not in known:
                 known[value] = resolve(value, sitting, near)
             found = known[value]
             if isinstance(found, Refusal):
                 return Verdict("refused", parse, parse.args, found, slot)
             args[slot] = found
-        elif isinstance(value, Name):
-            name = look_up(value, sitting)
+        elif isinstance(value, Named):
+            there = CATALOGUE.named[value.kind].of(sitting)
+            name = look_up(value.words, there)
             if name is None:
-                missing = Missing(f"Nothing is called “{' '.join(value.words)}”.")
+                what = f"Nothing is called “{' '.join(value.words)}”."
+                close = tuple(near_names(value.words, there))
+                hint = f"Did you mean “{close[0]}”?" if close else ""
+                missing = Missing(what, "", hint, value.words, names=close)
                 return Verdict("refused", parse, parse.args, missing, slot)
             args[slot] = name
         else:
@@ -222,13 +185,13 @@ def _target_words(parse: Parse) -> int:
 
 def _slip(missed: list[Verdict], words: Sequence[str]) -> Verdict:
     """Almost a command: its words are not in the text, but some like them are."""
-    if len(words) > _MOST_WORDS_OF_A_SLIP or words[1:2] and words[1] in _PREPOSITIONS:
+    if len(words) > _MOST_WORDS_OF_A_SLIP or words[1:2] and words[1] in PREPOSITIONS:
         return TEXT
     close = [
         v
         for v in missed
         if isinstance(v.refusal, Missing) and v.refusal.near and _names_words(v)
-        if v.parse is not None and v.parse.command.name not in _WHOLE_BLOCKS
+        if v.parse is not None and not v.parse.command.traits.of_blocks
     ]
     if not close:
         return TEXT
@@ -261,7 +224,7 @@ def stretches(phrases: Sequence[Sequence[str]]) -> list[tuple[str, ...]]:
 
 def may_follow(text: Sequence[str]) -> bool:
     """Whether a command may come right after this text in one breath."""
-    return not text or text[-1] not in _UNFINISHED
+    return not text or text[-1] not in NEVER_LAST
 
 
 def two_commands(

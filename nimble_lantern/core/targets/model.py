@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from enum import Enum
+from typing import TypeGuard, get_args
 
 from nimble_lantern.core.document.model import Range
 
@@ -18,6 +19,10 @@ class Unit(Enum):
     ITEM = "item"
     LIST = "list"
     SECTION = "section"
+    CELL = "cell"
+    ROW = "row"
+    COLUMN = "column"
+    TABLE = "table"
     DOCUMENT = "document"
 
 
@@ -123,6 +128,14 @@ class Holding:
 
 
 @dataclass(frozen=True, slots=True)
+class CellAt:
+    """The cell in a row and a column of a table, both counted from 1, headings included."""
+
+    row: int
+    column: int
+
+
+@dataclass(frozen=True, slots=True)
 class Beyond:
     """Everything after a target, or before it."""
 
@@ -130,7 +143,25 @@ class Beyond:
     forward: bool
 
 
-Target = That | Units | Words | Through | Reach | Enclosed | Marked | Sign | Both | Holding | Beyond
+Target = (
+    That
+    | Units
+    | Words
+    | Through
+    | Reach
+    | Enclosed
+    | Marked
+    | Sign
+    | Both
+    | Holding
+    | Beyond
+    | CellAt
+)
+
+
+def is_target(value: object) -> TypeGuard[Target]:
+    """Whether an argument of a command is a target that is not looked up yet."""
+    return isinstance(value, get_args(Target))
 
 
 @dataclass(frozen=True, slots=True)

@@ -10,11 +10,13 @@ from typing import Protocol
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.layout import Layout
 from nimble_lantern.core.document.model import Document, Position, Range
+from nimble_lantern.core.document.tables import Table, table_at, tables
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.targets import words as spoken
 from nimble_lantern.core.targets.model import (
     Beyond,
     Both,
+    CellAt,
     Enclosed,
     Holding,
     Marked,
@@ -60,12 +62,19 @@ class View(Protocol):
 
 @dataclass(frozen=True, slots=True)
 class Missing(Refusal):
-    """No such words stand in the document; `near` are those that come close."""
+    """No such words stand in the document, or nothing is called so; some may come close."""
 
     words: tuple[str, ...] = ()
     near: tuple[spoken.Near, ...] = ()
+    names: tuple[str, ...] = ()
 
 
+@dataclass(frozen=True, slots=True)
+class Absent(Refusal):
+    """There is nothing of the kind in the document: then its name is more likely a plain word."""
+
+
+_OF_TABLES = (Unit.CELL, Unit.ROW, Unit.COLUMN, Unit.TABLE)
 Answer = Places | Refusal
 
 
@@ -95,6 +104,8 @@ def resolve(target: Target, view: View, near: bool = True) -> Answer:
             return _holding_words(target, view, near)
         case Beyond():
             return _beyond(target, view, near)
+        case CellAt():
+            return _cell_at(target, view)
 
 
 def _that(view: View) -> Answer:
@@ -126,6 +137,12 @@ def _no_such(target: Units, have: int) -> Refusal:
 def _units(target: Units, view: View) -> Answer:
     if target.unit is Unit.DOCUMENT:
         return Places((view.document.whole,))
+    if target.unit in _OF_TABLES and not any(b.cell for b in view.document.blocks):
+        return Absent("There is no table here.")
+    if target.unit is Unit.COLUMN:
+        return _columns(target, view)
+    if target.unit in (Unit.ROW, Unit.CELL) and target.of is None:
+        return _in_table(target, view)
     if target.of is not None:
         return _nested(target, view)
     match target.unit:
@@ -274,6 +291,77 @@ def _blocks(target: Units, view: View) -> Answer:
             picked = _picked(target, found)
             return Places(tuple(picked)) if picked else _no_such(target, len(found))
     return Places((_joined(chosen),)) if chosen else _no_such(target, len(found))
+
+
+def _table(view: View) -> Table:
+    """The table that is spoken of: the one in which the caret stands, else the nearest."""
+    here = _reference(view).start.block
+    every = tables(view.document.blocks)
+    return min(every, key=lambda t: max(t.first - here, here - t.last, 0))
+
+
+def _in_table(target: Units, view: View) -> Answer:
+    """Rows and cells, counted in one table; this, the next and the like from the caret's."""
+    document = view.document
+    scope = _table(view).whole(document.blocks)
+    found = units.blocks(document, target.unit.value, scope)
+    found = [r for r in found if scope.start <= r.start and r.end <= scope.end]
+    here = _reference(view)
+    at = units.at(found, here.start)
+    inside = scope.start <= here.start <= scope.end and at is not None
+    if not inside or at is None or target.order not in _FROM_HERE:
+        picked = _picked(target, found)
+        return Places(tuple(picked)) if picked else _no_such(target, len(found))
+    first, last = {
+        Order.THIS: (at, at + 1),
+        Order.NEXT: (at + 1, at + 1 + target.count),
+        Order.PREVIOUS: (max(0, at - target.count), at),
+    }[target.order]
+    chosen = found[first:last]
+    return Places((_joined(chosen),)) if chosen else _no_such(target, len(found))
+
+
+_FROM_HERE = (Order.THIS, Order.NEXT, Order.PREVIOUS)
+
+
+def _columns(target: Units, view: View) -> Answer:
+    """A column is as many ranges as it has cells."""
+    blocks = view.document.blocks
+    table = _table(view)
+    if target.of is not None:
+        outer = resolve(target.of, view)
+        if isinstance(outer, Refusal):
+            return outer
+        inside = table_at(blocks, outer.first.start.block)
+        if inside is None:
+            return Refusal("Columns stand in tables.", "", "Say which table.")
+        table = inside
+    here = blocks[_reference(view).start.block].cell
+    numbers = [Range(Position(c, 0), Position(c, 0)) for c in range(table.columns)]
+    now = here.column if here else 0
+    steps = {Order.THIS: 0, Order.NEXT: 1, Order.PREVIOUS: -1}
+    if target.order in steps and here:
+        wanted = now + steps[target.order]
+        picked = numbers[wanted : wanted + 1] if wanted >= 0 else []
+    else:
+        picked = _picked(target, numbers)
+    if not picked:
+        return _no_such(target, table.columns)
+    chosen = range(picked[0].start.block, picked[-1].end.block + 1)
+    return Places(tuple(sorted(r for c in chosen for r in table.column(blocks, c))))
+
+
+def _cell_at(target: CellAt, view: View) -> Answer:
+    if not any(b.cell for b in view.document.blocks):
+        return Absent("There is no table here.")
+    table = _table(view)
+    if not (1 <= target.row <= table.rows and 1 <= target.column <= table.columns):
+        return Refusal(
+            "There is no such cell.",
+            f"The table has {in_words(table.rows)} rows and {in_words(table.columns)} columns.",
+        )
+    b = table.cell(target.row - 1, target.column - 1)
+    return Places((units.block_range(view.document, b),))
 
 
 def _words(target: Words, view: View, near: bool) -> Answer:

@@ -8,6 +8,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
 from nimble_lantern.core.targets.model import (
     Beyond,
     Both,
+    CellAt,
     Enclosed,
     Holding,
     Marked,
@@ -34,6 +35,10 @@ CATALOGUE.table(
         "([list] item | bullet [point])": Unit.ITEM,
         "list": Unit.LIST,
         "section": Unit.SECTION,
+        "cell": Unit.CELL,
+        "row": Unit.ROW,
+        "column": Unit.COLUMN,
+        "table": Unit.TABLE,
         "(document | text)": Unit.DOCUMENT,
     },
 )
@@ -48,6 +53,10 @@ CATALOGUE.table(
         "headings": Unit.HEADING,
         "([list] items | bullets | bullet points)": Unit.ITEM,
         "sections": Unit.SECTION,
+        "cells": Unit.CELL,
+        "rows": Unit.ROW,
+        "columns": Unit.COLUMN,
+        "tables": Unit.TABLE,
     },
 )
 CATALOGUE.table(
@@ -407,6 +416,18 @@ def _both(a: Any, b: Any) -> Both:
 )
 def _holding(unit: Unit, words: tuple[str, ...]) -> Holding:
     return Holding(unit, Words(words))
+
+
+@rule("target", "[the cell (in | at)] row {a:number} [and] column {b:number}")
+@rule("target", "[the cell in] [the] {a:position} row [and] [the] {b:position} column", heard=False)
+def _cell_at(a: int, b: int) -> CellAt:
+    return CellAt(a, b)
+
+
+@rule("target", "[the cell (in | at)] column {a:number} [and] row {b:number}", heard=False)
+@rule("target", "[the cell in] [the] {a:position} column [and] [the] {b:position} row", heard=False)
+def _cell_of_column(a: int, b: int) -> CellAt:
+    return CellAt(b, a)
 
 
 @rule("target", "everything (after | behind | below) {goal:endpoint}", heard=False)

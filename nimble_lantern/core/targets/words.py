@@ -10,17 +10,16 @@ from rapidfuzz import fuzz, process
 
 from nimble_lantern.core.document.changes import changed
 from nimble_lantern.core.document.model import Block, Document, Position, Range
+from nimble_lantern.core.lexicon.closed import DETERMINERS, SLIGHT
+from nimble_lantern.core.lexicon.names import MONTHS
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.writing.cardinals import in_words
-from nimble_lantern.core.writing.numbers import MONTHS
 from nimble_lantern.core.writing.spoken import Forms, ordinal_forms, plain, spoken_forms
 
 NEAR_REACH = 60
 SPELLED_LEAST = 60.0
 NEAR_LEAST = 78.0
 _WORD_LEAST = 62.0
-_SLIGHT = frozenset("the a an and or of to in on at by for from with it is as".split())
-_DETERMINERS = frozenset("the a an this that these those my our your his her their its".split())
 
 
 @dataclass(frozen=True, slots=True)
@@ -188,7 +187,7 @@ def _other_number(noun: str) -> str:
 
 def _without_lead(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
     yield words
-    if len(words) > 1 and words[0] in _DETERMINERS:
+    if len(words) > 1 and words[0] in DETERMINERS:
         yield words[1:]
     if words[:1] in (("word",), ("words",)) and len(words) > 1:
         yield words[1:]
@@ -221,7 +220,7 @@ def _alike(a: str, b: str) -> float:
 
 
 def _telling(phrase: str) -> str:
-    return " ".join(w for w in phrase.split() if w not in _SLIGHT) or phrase
+    return " ".join(w for w in phrase.split() if w not in SLIGHT) or phrase
 
 
 def near(document: Document, words: Sequence[str], around: Position, most: int = 3) -> list[Near]:
@@ -229,7 +228,7 @@ def near(document: Document, words: Sequence[str], around: Position, most: int =
     query = normal(words)
     if not query or len(query) > 12:
         return []
-    bare = query[1:] if len(query) > 1 and query[0] in _DETERMINERS else query
+    bare = query[1:] if len(query) > 1 and query[0] in DETERMINERS else query
     low, high = max(0, around.block - NEAR_REACH), around.block + NEAR_REACH
     spots: list[tuple[int, int, int]] = []
     phrases: list[str] = []

@@ -7,36 +7,28 @@ from typing import Protocol
 
 from nimble_lantern.core.document.changes import changed
 from nimble_lantern.core.document.model import Block
-from nimble_lantern.core.writing.numbers import DAYS, MONTHS
+from nimble_lantern.core.lexicon.names import (
+    ABBREVIATIONS,
+    DAYS,
+    INITIALS,
+    MONTHS,
+    PROPER,
+    SMALL_IN_TITLES,
+)
+from nimble_lantern.core.lexicon.sentences import COMMON_OPENINGS
 
 _CLOSERS = "”’\"')]}"
 _OPENERS = "“‘\"'([{"
-_ABBREVIATIONS = frozenset(
-    "mr mrs ms dr st prof rev capt e.g i.e etc vs no approx dept cf a.m p.m".split()
-)
-_PROPER = (
-    "english british american scottish welsh irish french german spanish italian dutch european"
-    " african asian chinese japanese indian russian polish portuguese greek roman norwegian"
-    " swedish danish finnish england britain scotland wales ireland london edinburgh cardiff"
-    " dublin europe france germany spain italy america africa asia australia canada china india"
-    " japan russia norway sweden denmark finland iceland paris berlin rome madrid christmas easter"
-    " christian muslim jewish hindu buddhist atlantic pacific mediterranean"
-)
-_INITIALS = "UK USA BBC NASA EU NHS RNLI VAT PDF TV DVD USB URL HTML FAQ GPS CEO DIY AGM OK PhD NGO"
 ALWAYS = {
-    **{word: word.capitalize() for word in _PROPER.split()},
+    **{word: word.capitalize() for word in PROPER.split()},
     **DAYS,
     **{month: name for month, name in MONTHS.items() if month not in ("may", "march", "august")},
     **{f"{day}s": f"{name}s" for day, name in DAYS.items()},
-    **{name.lower(): name for name in _INITIALS.split()},
+    **{name.lower(): name for name in INITIALS.split()},
     "august": "August",
     "i": "I", "i'm": "I’m", "i'll": "I’ll", "i've": "I’ve", "i'd": "I’d",
     "i’m": "I’m", "i’ll": "I’ll", "i’ve": "I’ve", "i’d": "I’d",
 }  # fmt: skip
-TITLES = {"mr": "Mr", "mrs": "Mrs", "ms": "Ms", "dr": "Dr", "mister": "Mr", "missus": "Mrs"}
-SMALL_WORDS = frozenset(
-    "a an and as at but by for from in nor of off on or per so the to up via with".split()
-)
 
 
 def starts_sentence(left: str) -> bool:
@@ -55,7 +47,7 @@ def starts_sentence(left: str) -> bool:
     if bare[-1] != "." or len(bare) < 2:
         return True
     last = bare.split()[-1].lstrip(_OPENERS)
-    return last[:-1].lower() not in _ABBREVIATIONS and not (len(last) == 2 and last[0].isupper())
+    return last[:-1].lower() not in ABBREVIATIONS and not (len(last) == 2 and last[0].isupper())
 
 
 def capitalised(word: str) -> str:
@@ -73,8 +65,8 @@ def title_case(text: str) -> str:
     words = text.split(" ")
     last = len(words) - 1
     return " ".join(
-        word if word.lower() in SMALL_WORDS and 0 < i < last and word.islower() else
-        word.lower() if word.lower() in SMALL_WORDS and 0 < i < last else capitalised(word)
+        word if word.lower() in SMALL_IN_TITLES and 0 < i < last and word.islower() else
+        word.lower() if word.lower() in SMALL_IN_TITLES and 0 < i < last else capitalised(word)
         for i, word in enumerate(words)
     )  # fmt: skip
 
@@ -122,12 +114,6 @@ def _run_names(run: list[str], opened: bool) -> Iterable[tuple[str, ...]]:
         run = run[1:] if run and run[0].lower() in COMMON_OPENINGS or len(run) == 1 else run
     if run:
         yield tuple(run)
-
-
-COMMON_OPENINGS = frozenset(
-    "the a an this that these those our my your his her their its in on at for from and but if"
-    " when while as dear yours thank please to with by we he she it they there here all no".split()
-)
 
 
 class DocumentNames:

@@ -5,8 +5,18 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field, replace
 
+from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, CONTRACTED
+from nimble_lantern.core.lexicon.figures import MONTH_BEFORE
+from nimble_lantern.core.lexicon.names import TITLES
+from nimble_lantern.core.lexicon.prose import (
+    BEFORE_MAILBOX,
+    NOT_AFTER,
+    NOT_BEFORE,
+    NOT_CAPITAL_BEFORE,
+    TOP_LEVEL,
+)
 from nimble_lantern.core.writing import marks
-from nimble_lantern.core.writing.capitals import ALWAYS, TITLES, Names
+from nimble_lantern.core.writing.capitals import ALWAYS, Names
 from nimble_lantern.core.writing.marks import MARKS, Mark, Spacing
 from nimble_lantern.core.writing.numbers import Around, Number, clauses, number_at
 from nimble_lantern.core.writing.spelling import in_dialect, spelled
@@ -36,7 +46,7 @@ BREAKS: dict[tuple[str, ...], str] = {
     ("end", "of", "list"): "end list",
     ("end", "the", "list"): "end list",
 }
-_NOT_AFTER_BREAK = marks.DETERMINERS | {"on", "which", "to", "this", "that", "in", "under"}
+_NOT_AFTER_BREAK = ARTICLES_AND_OWNERS | {"on", "which", "to", "this", "that", "in", "under"}
 CAPITALS: dict[tuple[str, ...], str] = {
     ("capital",): "next",
     ("cap",): "next",
@@ -62,13 +72,6 @@ CAPITALS: dict[tuple[str, ...], str] = {
     ("no", "capitals", "off"): "none",
     ("no", "caps", "off"): "none",
 }
-_NOT_CAPITAL_BEFORE = frozenset(
-    "of city cities is was and or letters letter gains gain punishment investment works sum"
-    " expenditure project fund funds appeal are on off were for".split()
-)
-_TLD = frozenset("com org net uk co example edu gov info eu ie io scot".split())
-_BEFORE_MAILBOX = frozenset("dot to is email mail address at contact".split())
-_CONTRACTED = frozenset("s t d m ll re ve".split())
 
 
 @dataclass(frozen=True, slots=True)
@@ -161,11 +164,11 @@ def _element(words: list[str], i: int, found: list[Element], manner: Manner) -> 
     if word == "literal" and i + 1 < len(words):
         size = special(words, i + 1, manner)
         named = _longest(words, i + 1, MARKS) or _longest(words, i + 1, BREAKS)
-        if size and (named or previous not in marks.DETERMINERS):
+        if size and (named or previous not in ARTICLES_AND_OWNERS):
             plain = " ".join(_plain(w, manner) for w in words[i + 1 : i + 1 + size])
             return Element("word", plain, size + 1)
     joined = found and found[-1].kind == "mark" and found[-1].text == "’"
-    if joined and word in _CONTRACTED and found[-1].spoken == ("apostrophe",):
+    if joined and word in CONTRACTED and found[-1].spoken == ("apostrophe",):
         return Element("word", word, spacing=Spacing.CLOSE, fixed=True)
     for parse in (_break, _capital, _mark, _dot, _spell, _name):
         if element := parse(words, i, previous, manner):
@@ -213,7 +216,7 @@ def _capital(words: list[str], i: int, previous: str, manner: Manner) -> Element
     after = words[i + size] if i + size < len(words) else ""
     kind = CAPITALS[tuple(words[i : i + size])]
     if kind in ("next", "upper next", "lower next"):
-        if not after or previous in marks.DETERMINERS or after in _NOT_CAPITAL_BEFORE:
+        if not after or previous in ARTICLES_AND_OWNERS or after in NOT_CAPITAL_BEFORE:
             return None
         if previous in ("in", "with", "working", "human", "raise", "venture", "is", "use"):
             return None
@@ -222,12 +225,12 @@ def _capital(words: list[str], i: int, previous: str, manner: Manner) -> Element
 
 def _mark(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
     size = _longest(words, i, MARKS)
-    if not size or previous in marks.DETERMINERS:
+    if not size or previous in ARTICLES_AND_OWNERS:
         return None
     after = words[i + size] if i + size < len(words) else ""
     name = words[i]
     if size == 1:
-        if after in marks.NOT_BEFORE.get(name, ()) or previous in marks.NOT_AFTER.get(name, ()):
+        if after in NOT_BEFORE.get(name, ()) or previous in NOT_AFTER.get(name, ()):
             return None
         if name == "quote" and not after and "unquote" not in words:
             return None
@@ -248,7 +251,7 @@ def _dot(words: list[str], i: int, previous: str, manner: Manner) -> Element | N
         return Element("mark", "@", 1, Spacing.JOIN, fixed=True)
     if words[i] != "dot" or i + 1 >= len(words):
         return None
-    if words[i + 1] in _TLD or previous in ("w", "www") or _in_address(words, i):
+    if words[i + 1] in TOP_LEVEL or previous in ("w", "www") or _in_address(words, i):
         return Element("mark", ".", 1, Spacing.JOIN, fixed=True)
     return None
 
@@ -256,7 +259,7 @@ def _dot(words: list[str], i: int, previous: str, manner: Manner) -> Element | N
 def _domain(words: list[str], i: int) -> bool:
     """Whether a domain's name is spoken from `i` on: "saltmarsh dot org"."""
     while words[i + 1 : i + 2] == ["dot"]:
-        if words[i + 2 : i + 3] and words[i + 2] in _TLD:
+        if words[i + 2 : i + 3] and words[i + 2] in TOP_LEVEL:
             return True
         i += 2
     return False
@@ -264,7 +267,7 @@ def _domain(words: list[str], i: int) -> bool:
 
 def _begins_address(words: list[str], i: int) -> bool:
     """Whether "at" stands between a mailbox and a domain (RFC 5322's addr-spec)."""
-    return i > 1 and words[i - 2] in _BEFORE_MAILBOX and _domain(words, i + 1)
+    return i > 1 and words[i - 2] in BEFORE_MAILBOX and _domain(words, i + 1)
 
 
 def _in_address(words: list[str], i: int) -> bool:
@@ -323,14 +326,11 @@ def _letters(words: list[str], i: int, previous: str, manner: Manner) -> Element
     return None
 
 
-_MONTH_BEFORE = frozenset("in since until last next during early late mid every by this".split())
-
-
 def _month(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
     """ "may" and "march" where only the month fits."""
     word = words[i]
     after = words[i + 1] if i + 1 < len(words) else ""
-    if word not in ("may", "march") or previous not in _MONTH_BEFORE | {"of"}:
+    if word not in ("may", "march") or previous not in MONTH_BEFORE | {"of"}:
         return None
     if previous == "of" and word == "march" or after in ("be", "have", "not", "well"):
         return None

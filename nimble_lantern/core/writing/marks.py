@@ -136,31 +136,5 @@ DIGITS_BESIDE = frozenset("#$£€¥§+−=×÷±%°¢")
 LONGEST = max(len(phrase) for phrase in MARKS)
 
 # A mark's name right after one of these is the word, not the mark: "came to a full stop".
-DETERMINERS = frozenset("a an the every each another my your our their its".split())
 # Nor is it the mark in front of these: "period of time", "colon cancer", "dash of salt".
-NOT_BEFORE: dict[str, frozenset[str]] = {
-    "period": frozenset("of pieces piece drama costume furniture property for when in".split()),
-    "colon": frozenset("cancer surgery".split()),
-    "dash": frozenset("of off to into for out across back it".split()),
-    "hash": frozenset("browns brown out".split()),
-    "quote": frozenset("for from of".split()),
-    "hyphen": frozenset("key".split()),
-    "comma": frozenset("key splice".split()),
-    "slash": frozenset("prices and the costs".split()),
-    "underscore": frozenset("the how why that our".split()),
-    "pipe": frozenset(),
-}
 # Nor after these, which only fit the word: "a long period", "mad dash".
-NOT_AFTER: dict[str, frozenset[str]] = {
-    "period": frozenset(
-        "long short same trial first second last this which whole any time holiday grace"
-        " busy quiet dry wet cold warm difficult two three four five six notice half".split()
-    ),
-    "dash": frozenset("mad quick to final last hundred metre will must could and i we".split()),
-    "quote": frozenset("to i we they you can will and or price written first".split()),
-    "slash": frozenset("to will must".split()),
-    "colon": frozenset("spastic bowel".split()),
-    "hash": frozenset("to corned".split()),
-    "underscore": frozenset("to will which".split()),
-    "asterisk": frozenset(),
-}

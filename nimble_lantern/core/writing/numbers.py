@@ -10,6 +10,19 @@ from __future__ import annotations
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
+from nimble_lantern.core.lexicon.figures import (
+    CLOCK_BEFORE,
+    COINS,
+    DENOMINATORS,
+    HALVES,
+    LABELS,
+    MEASURES,
+    MONEY,
+    STREETS,
+    TIME_BEFORE,
+    YEAR_BEFORE,
+)
+from nimble_lantern.core.lexicon.names import MONTHS
 from nimble_lantern.core.writing.cardinals import (
     DIGITS,
     NUMBER_WORDS,
@@ -28,43 +41,6 @@ from nimble_lantern.core.writing.cardinals import (
 )
 from nimble_lantern.core.writing.spelling import TO_BRITISH, in_dialect
 
-MONTHS = {
-    name: name.capitalize()
-    for name in "january february march april may june july august september october november"
-    " december".split()
-}
-DAYS = {
-    name: name.capitalize()
-    for name in "monday tuesday wednesday thursday friday saturday sunday".split()
-}
-MEASURES = frozenset(
-    "kilometre kilometres kilometer kilometers mile miles metre metres meter meters centimetre"
-    " centimetres centimeter centimeters millimetre millimetres millimeter millimeters inch inches"
-    " feet foot yards yard kilo kilos kilogram kilograms gram grams tonne tonnes ton tons litre"
-    " litres liter liters millilitre millilitres gallon gallons pint pints ounce ounces degree"
-    " degrees watt watts volt volts amp amps hertz knot knots acre acres hectare hectares mph"
-    " kilowatt kilowatts megabyte megabytes gigabyte gigabytes candela lumens fathoms kg km cm mm"
-    " celsius fahrenheit".split()
-)
-LABELS = frozenset(
-    "page pages chapter chapters room line lines table figure section sections paragraph"
-    " paragraphs item number numbers platform unit flat appendix grade version volume part bus"
-    " route channel size lot gate pier step box house suite apartment extension column row"
-    " highway room rooms clause article rule level lamp force route pump berth act verse".split()
-)
-_TIME_BEFORE = frozenset("at by until till from before after about around past for to".split())
-_CLOCK_BEFORE = frozenset("at by until till about around since nearly almost before after".split())
-_YEAR_BEFORE = frozenset("in since of year by from until to during before after and".split())
-_STREETS = frozenset(
-    "road street lane avenue close terrace quay drive place square row hill crescent gardens"
-    " court mews".split()
-)
-_HALVES = {"half": "½", "quarter": "¼", "third": "⅓"}
-_DENOMINATORS = {
-    "half": 2, "halves": 2, "third": 3, "thirds": 3, "quarter": 4, "quarters": 4,
-    "fifth": 5, "fifths": 5, "sixth": 6, "sixths": 6, "sevenths": 7, "eighth": 8, "eighths": 8,
-    "ninths": 9, "tenth": 10, "tenths": 10,
-}  # fmt: skip
 _REPEATS = {"double": 2, "triple": 3, "treble": 3}
 STARTERS = (
     NUMBER_WORDS
@@ -261,18 +237,18 @@ def _clock(words: list[str], i: int, around: Around) -> Number | None:
         closed = to and (
             to[1] >= len(words) or words[to[1]] not in MEASURES | {"percent", "people"}
         )
-        timed = words[j] == "past" or around.last in _CLOCK_BEFORE
+        timed = words[j] == "past" or around.last in CLOCK_BEFORE
         if to and closed and 1 <= to[0] <= 12 and timed:
             spelled = f"{in_words(hour)} {words[j]} {in_words(to[0])}"
             return Number(to[1] - i, spelled, spelled, False)
     if minutes is None or hour == 0:
         return None
     followed = words[k] if k < len(words) else ""
-    if followed in MEASURES or followed in _MONEY or followed in ("percent", "per", "hundred"):
+    if followed in MEASURES or followed in MONEY or followed in ("percent", "per", "hundred"):
         return None
     if followed in SCALES or (k < len(words) and followed in DIGITS and followed != "o"):
         return None
-    timely = around.last in _TIME_BEFORE
+    timely = around.last in TIME_BEFORE
     if hour > 12 and not timely:
         return None
     if hour >= 20 and around.last not in ("at", "until"):
@@ -350,14 +326,14 @@ def _year(words: list[str], i: int, around: Around) -> Number | None:
     year, j = found
     named = words[i] in SCALES or words[i + 1 : i + 2] in (["thousand"], ["hundred"])
     if named and not (
-        around.last in _YEAR_BEFORE and 1500 <= year <= 2099
+        around.last in YEAR_BEFORE and 1500 <= year <= 2099
         and words[j : j + 1] not in (["people"], ["pounds"], ["dollars"], ["euros"], ["words"])
         and (year % 100 or around.last in ("in", "since", "year"))
     ):  # fmt: skip
         return None
-    if _is_digits(words[i]) and around.last not in _YEAR_BEFORE | set(MONTHS):
+    if _is_digits(words[i]) and around.last not in YEAR_BEFORE | set(MONTHS):
         return None
-    if words[j : j + 1] and (words[j] in MEASURES or words[j] in _MONEY or words[j] == "percent"):
+    if words[j : j + 1] and (words[j] in MEASURES or words[j] in MONEY or words[j] == "percent"):
         return None
     return Number(j - i, str(year), _year_words(year), True)
 
@@ -385,13 +361,6 @@ def _decades(words: list[str], i: int, around: Around) -> Number | None:
     return None
 
 
-_MONEY = {
-    "pound": "£", "pounds": "£", "quid": "£", "dollar": "$", "dollars": "$",
-    "euro": "€", "euros": "€",
-}  # fmt: skip
-_COINS = {"pence": "p", "penny": "p", "cent": "¢", "cents": "¢"}
-
-
 def _quantity(words: list[str], i: int, around: Around) -> Number | None:
     """A cardinal, decimal or fraction with whatever unit follows it."""
     found = cardinal(words, i)
@@ -399,7 +368,7 @@ def _quantity(words: list[str], i: int, around: Around) -> Number | None:
         return None
     value, j = found
     after = words[j] if j < len(words) else ""
-    if words[i] == "a" and (j - i == 2 or after in _MONEY and j - i < 3):
+    if words[i] == "a" and (j - i == 2 or after in MONEY and j - i < 3):
         return None
     if after == "point" and j + 1 < len(words) and words[j + 1] in DIGITS:
         k, decimals = j + 1, ""
@@ -410,16 +379,16 @@ def _quantity(words: list[str], i: int, around: Around) -> Number | None:
         if scale:
             text, k = f"{text} {scale}", k + 1
         return _with_unit(words, i, k, text, " ".join(words[i:k]), around, always=True)
-    if after in _DENOMINATORS and value < 20 and _DENOMINATORS[after] > 1:
+    if after in DENOMINATORS and value < 20 and DENOMINATORS[after] > 1:
         plural = after.endswith(("s", "ves"))
         followed = words[j + 1] if j + 1 < len(words) else ""
         if plural == (value != 1) and (plural or followed in ("of", "")):
             text = f"{in_words(value)}-{after}"
-            return Number(j + 1 - i, f"{value}/{_DENOMINATORS[after]}", text, False)
-    if words[j : j + 2] == ["and", "a"] and "".join(words[j + 2 : j + 3]) in _HALVES:
+            return Number(j + 1 - i, f"{value}/{DENOMINATORS[after]}", text, False)
+    if words[j : j + 2] == ["and", "a"] and "".join(words[j + 2 : j + 3]) in HALVES:
         part = words[j + 2]
         spelled = f"{in_words(value, around.dialect)} and a {part}"
-        return _with_unit(words, i, j + 3, f"{grouped(value)}{_HALVES[part]}", spelled, around)
+        return _with_unit(words, i, j + 3, f"{grouped(value)}{HALVES[part]}", spelled, around)
     digits = grouped(value)
     if value >= 1_000_000 and value % 100_000 == 0:
         name, size = ("billion", 10**9) if value >= 10**9 else ("million", 10**6)
@@ -427,7 +396,7 @@ def _quantity(words: list[str], i: int, around: Around) -> Number | None:
     number = _with_unit(words, i, j, digits, in_words(value, around.dialect), around)
     if number.used == j - i:
         prefer = number.prefer_digits or value >= 10 or around.last in LABELS
-        address = any(w in _STREETS for w in words[j + 1 : j + 4]) and value < 1000
+        address = any(w in STREETS for w in words[j + 1 : j + 4]) and value < 1000
         return Number(number.used, digits, number.words, prefer or address, not address)
     return number
 
@@ -447,7 +416,7 @@ def _with_unit(
         return Number(j - i, digits, spelled, always)
     if after == "pounds" and words[j + 1 : j + 2] == ["of"]:
         return Number(j + 1 - i, f"{digits} {after}", f"{spelled} {after}", True)
-    if after in _MONEY:
+    if after in MONEY:
         return _amount(words, i, j, digits, spelled, around)
     if after == "p" and words[j + 1 : j + 2] != ["m"]:
         return Number(j + 1 - i, f"{digits}p", f"{spelled} pence", True)
@@ -485,14 +454,14 @@ def _percent(around: Around) -> str:
 
 
 def _amount(words: list[str], i: int, j: int, digits: str, spelled: str, around: Around) -> Number:
-    sign, k = _MONEY[words[j]], j + 1
+    sign, k = MONEY[words[j]], j + 1
     name = words[j]
     skip = k + 1 if words[k : k + 1] == ["and"] else k
     small = below_hundred(words, skip)
     coin = words[small[1]] if small and small[1] < len(words) else ""
-    bare = small and skip == k and 10 <= small[0] <= 99 and coin not in MEASURES | _COINS.keys()
+    bare = small and skip == k and 10 <= small[0] <= 99 and coin not in MEASURES | COINS.keys()
     if small and small[0] < 100 and "." not in digits and digits.replace(",", "").isdigit():
-        if coin in _COINS:
+        if coin in COINS:
             end = small[1] + 1
             text = f"{sign}{digits}.{small[0]:02d}"
             return Number(end - i, text, " ".join(words[i:end]), True)

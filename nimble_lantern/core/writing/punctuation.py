@@ -10,87 +10,33 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.names import DAYS, MONTHS
+from nimble_lantern.core.lexicon.sentences import (
+    ADVERBS,
+    ASKS,
+    CLOSINGS,
+    CONTINUES,
+    HANGING,
+    INVERTED,
+    INVERTED_BY_PRONOUN,
+    MEASURED,
+    NEGATIVE,
+    OPENERS,
+    PHRASES,
+    SUBJECTS,
+    SUBORDINATE,
+    TAGS,
+    THANKS,
+    UNFINISHED,
+    VERBS,
+)
 from nimble_lantern.core.writing.lexer import Element
 from nimble_lantern.core.writing.marks import Spacing
-from nimble_lantern.core.writing.numbers import DAYS, MONTHS
 
 MARKED = frozenset(("paragraph", "quotation"))
 _ENDS = frozenset(".?!…:;,–—")
-UNFINISHED = frozenset(
-    "a an the this these those my your our their his its her and or but nor to of in on at by for"
-    " from with into onto than as if when while because that who which whose is are was were be"
-    " been will would can could shall should may might must do does did has have had not very"
-    " please so until unless although though whether between about over under through after"
-    " before every each any some no mr mrs ms dr".split()
-)
-_HANGING = frozenset(
-    "a an the my our your their his its and or but nor to of at for from with into onto than as if"
-    " because whose very until unless although whether between every each mr mrs ms dr".split()
-)
-CONTINUES = frozenset(
-    "and but or nor because although though unless until which who whose whom so if while than"
-    " whereas except including especially with without to of for".split()
-)
-NEEDS_COMMA = frozenset("but which who whose although though whereas except including so".split())
-_PRONOUNS = frozenset("i you he she it we they there".split())
-_SUBJECTS = _PRONOUNS | frozenset(
-    "this that these those the a an my your our his her its their all both some many most"
-    " nobody everybody everyone somebody no one each".split()
-)
-_AUXILIARIES = frozenset(
-    "is are was were am do does did can could will would shall should may might must has have had"
-    " isn't aren't wasn't weren't don't doesn't didn't can't couldn't won't wouldn't shan't"
-    " shouldn't haven't hasn't hadn't mustn't i'm i'll i've i'd you're you'll you've we're we'll"
-    " we've we'd he's she's it's they're they'll they've there's that's cannot".split()
-)
-_VERBS = _AUXILIARIES | frozenset(
-    "go goes went come comes came get gets got take takes took make makes made see saw sees know"
-    " knew think thought thinks say says said tell tells told ask asks asked want wants wanted"
-    " need needs needed like likes liked leave leaves left keep keeps kept give gives gave bring"
-    " brings brought find finds found put puts let lets write writes wrote read reads send sends"
-    " sent meet meets met stay stays stayed wait waits waited work works worked start starts"
-    " started stop stops stopped open opens opened close closes closed look looks looked hope"
-    " hopes hoped thank thanks sit sits sat stand stands stood run runs ran fall falls fell turn"
-    " turns turned move moves moved belong belongs seem seems seemed feel feels felt begin begins"
-    " began hold holds held agree agrees agreed mend mends mended climb climbed sail sails sailed"
-    " leak leaks leaked arrive arrives arrived pay pays paid cost costs help helps helped live"
-    " lives lived call calls called try tries tried burn burns burned rain rained rains lit drove"
-    " drives spoke speaks swam slept sleeps spent built bought caught taught lost won led fed rose"
-    " grew flew drew threw wore broke chose woke sang rang sank drank shut cut set hit forgot"
-    " understood became stole shook rode ate eats hear hears heard lay lie lies".split()
-)
-_ASKS = frozenset("who whom whose what which when where why how".split())
-_INVERTED = _AUXILIARIES - frozenset(
-    "i'm i'll i've i'd you're you'll you've we're we'll we've we'd"
-    " he's she's it's they're they'll they've there's that's must may do have had cannot".split()
-)
-_INVERTED_BY_PRONOUN = frozenset("do don't may might must have had".split())
-_LEADS = frozenset("and but so well now then or please tell me".split()) - {"please", "tell", "me"}
-_MEASURED = frozenset("many much long often far soon old big high deep wide late".split())
-_NEGATIVE = frozenset("nobody never no not nothing hardly none".split())
-_TAGS = frozenset("it he she they we you i there".split())
-_SUBORDINATE = frozenset(
-    "if when although though because while since unless after before until once whenever as"
-    " wherever whether".split()
-)
-_ADVERBS = frozenset(
-    "however therefore unfortunately fortunately finally meanwhile moreover furthermore sadly"
-    " luckily otherwise besides nevertheless consequently incidentally yes firstly secondly"
-    " thirdly lastly".split()
-)
-_PHRASES = (
-    ("for", "example"), ("for", "instance"), ("in", "fact"), ("of", "course"), ("in", "short"),
-    ("in", "addition"), ("by", "the", "way"), ("on", "the", "other", "hand"), ("as", "a", "result"),
-    ("at", "first"), ("in", "my", "opinion"), ("after", "all"), ("in", "the", "meantime"),
-    ("to", "be", "honest"), ("in", "other", "words"),
-)  # fmt: skip
 _GREETING = frozenset(("dear",))
-_CLOSINGS = (
-    ("yours", "faithfully"), ("yours", "sincerely"), ("yours", "truly"), ("yours", "ever"),
-    ("kind", "regards"), ("best", "wishes"), ("with", "best", "wishes"), ("best", "regards"),
-    ("with", "kind", "regards"), ("warm", "regards"), ("all", "the", "best"),
-)  # fmt: skip
-_THANKS = (("thank", "you"), ("thanks",), ("good", "morning"), ("well", "done"), ("hello",))
 _LISTED = frozenset(DAYS) | frozenset(MONTHS)
 _LONGEST_GREETING = 6
 
@@ -173,9 +119,9 @@ def _sentences(clause: list[Element], cuts: list[int]) -> list[list[Element]]:
 def _parts(before: list[str], after: list[str]) -> bool:
     if not before or before[-1] in UNFINISHED or before[-1] in _ENDS:
         return False
-    if before[0] in _SUBORDINATE or after[0] in CONTINUES:
+    if before[0] in SUBORDINATE or after[0] in CONTINUES:
         return False
-    starts = after[0] in _SUBJECTS | _ASKS | _INVERTED | {"please", "thank"} or _is_name(after)
+    starts = after[0] in SUBJECTS | ASKS | INVERTED | {"please", "thank"} or _is_name(after)
     return starts and _has_verb(before) and _has_verb(after[:8])
 
 
@@ -184,7 +130,7 @@ def _is_name(words: list[str]) -> bool:
 
 
 def _has_verb(words: Sequence[str]) -> bool:
-    return any(w in _VERBS or w.endswith("ed") and len(w) > 4 for w in words)
+    return any(w in VERBS or w.endswith("ed") and len(w) > 4 for w in words)
 
 
 def _ending(sentence: Sequence[Element], continues: bool, last: bool) -> str:
@@ -193,7 +139,7 @@ def _ending(sentence: Sequence[Element], continues: bool, last: bool) -> str:
     if not words or sentence[-1].kind in ("mark", "nospace", "capital"):
         closes = sentence and sentence[-1].kind == "mark" and sentence[-1].text in "”’)]"
         return "." if closes and words[-2:-1] and words[-2] not in _ENDS else ""
-    if tuple(words) in _CLOSINGS:
+    if tuple(words) in CLOSINGS:
         return ","
     if words[0] in _GREETING and len(words) <= _LONGEST_GREETING and not _has_verb(words):
         return ","
@@ -207,15 +153,15 @@ def _ending(sentence: Sequence[Element], continues: bool, last: bool) -> str:
 
 def _hangs(words: list[str]) -> bool:
     """Whether a sentence cannot be over at its last word."""
-    if words[-1] in _HANGING:
+    if words[-1] in HANGING:
         return True
-    if words[-1] not in _AUXILIARIES or len(words) > 1 and words[-2] in ("since", "in", "until"):
+    if words[-1] not in AUXILIARIES or len(words) > 1 and words[-2] in ("since", "in", "until"):
         return False
-    return not (_ASKS | {"yes", "no", "so", "as", "than"}) & set(words)
+    return not (ASKS | {"yes", "no", "so", "as", "than"}) & set(words)
 
 
 def _short_ending(words: list[str]) -> str:
-    return "." if tuple(words[:2]) in _THANKS or words[0] in ("thanks", "yes", "no") else ""
+    return "." if tuple(words[:2]) in THANKS or words[0] in ("thanks", "yes", "no") else ""
 
 
 def is_question(words: Sequence[str]) -> bool:
@@ -223,9 +169,9 @@ def is_question(words: Sequence[str]) -> bool:
     words = list(words)
     if _tagged(words):
         return True
-    while words and words[0] in _LEADS | _ENDS:
+    while words and words[0] in OPENERS | _ENDS:
         words = words[1:]
-    if words and words[0] in _SUBORDINATE:
+    if words and words[0] in SUBORDINATE:
         # What follows the opening clause decides: "if it rains, will it sail".
         main = words.index(",") + 1 if "," in words else _main_clause(words)
         if main:
@@ -238,17 +184,17 @@ def _asks(words: list[str]) -> bool:
         return False
     first, rest = words[0], words[1:]
     second = rest[0] if rest else ""
-    if first in _ASKS:
+    if first in ASKS:
         return _asks_openly(first, rest)
     if first == "had" and {"would", "could", "might"} & set(rest):
         return False
-    if first in _INVERTED_BY_PRONOUN:
+    if first in INVERTED_BY_PRONOUN:
         return (
-            second in _PRONOUNS | {"the", "any", "your", "our", "my"}
+            second in SUBJECT_PRONOUNS | {"the", "any", "your", "our", "my"}
             and first != "have"
-            or (first == "have" and second in _PRONOUNS)
+            or (first == "have" and second in SUBJECT_PRONOUNS)
         )
-    return first in _INVERTED and bool(rest)
+    return first in INVERTED and bool(rest)
 
 
 def _asks_openly(first: str, rest: list[str]) -> bool:
@@ -257,28 +203,28 @@ def _asks_openly(first: str, rest: list[str]) -> bool:
     if first in ("who", "whose", "why"):
         return True
     if first in ("when", "where"):
-        return rest[0] in _AUXILIARIES
-    if first == "how" and rest[0] in _MEASURED:
+        return rest[0] in AUXILIARIES
+    if first == "how" and rest[0] in MEASURED:
         return True
     if first == "what" and rest[0] in ("a", "an"):
         return False
-    if first == "what" and rest[0] in _PRONOUNS | {"the"}:
+    if first == "what" and rest[0] in SUBJECT_PRONOUNS | {"the"}:
         return False
-    if first == "how" and rest[0] in ("to", *_PRONOUNS):
+    if first == "how" and rest[0] in ("to", *SUBJECT_PRONOUNS):
         return False
     if rest[0] in ("about", "if"):
         return True
-    ahead = [w for w in rest[:6] if w in _AUXILIARIES]
+    ahead = [w for w in rest[:6] if w in AUXILIARIES]
     return bool(ahead) or first == "which" and _has_verb(rest[:4])
 
 
 def _tagged(words: Sequence[str]) -> bool:
     """ "..., isn't it", "..., will you"."""
-    if len(words) < 4 or words[-1] not in _TAGS:
+    if len(words) < 4 or words[-1] not in TAGS:
         return False
-    if words[-2] not in _AUXILIARIES:
+    if words[-2] not in AUXILIARIES:
         return False
-    denied = bool(_NEGATIVE & set(words[:-2])) or any(w.endswith("n't") for w in words[:-2])
+    denied = bool(NEGATIVE & set(words[:-2])) or any(w.endswith("n't") for w in words[:-2])
     return words[-2].endswith("n't") or words[-3] == "," or denied
 
 
@@ -287,12 +233,12 @@ def _commas(sentence: Sequence[Element]) -> list[Element]:
     made = list(sentence)
     words = [e.spoken[0] if e.spoken else e.text for e in made]
     at: set[int] = set()
-    if words and words[0] in _ADVERBS and len(words) > 2:
+    if words and words[0] in ADVERBS and len(words) > 2:
         at.add(1)
-    for phrase in _PHRASES:
+    for phrase in PHRASES:
         if tuple(words[: len(phrase)]) == phrase and len(words) > len(phrase) + 2:
             at.add(len(phrase))
-    if words and words[0] in _SUBORDINATE and (main := _main_clause(words)):
+    if words and words[0] in SUBORDINATE and (main := _main_clause(words)):
         at.add(main)
     if at_name := _addressed(made, words):
         at.add(at_name)
@@ -312,15 +258,15 @@ def _main_clause(words: list[str]) -> int | None:
         if words[i] == ",":
             return None
         noun = words[i] in ("the", "our", "his", "her") and _has_verb(words[i + 2 : i + 4])
-        asks = words[i] in _INVERTED and words[i + 1] in _SUBJECTS
-        starts = words[i] in _PRONOUNS | {"please", "then", "let"} or noun or asks
-        settled = words[i - 1] not in UNFINISHED and words[i - 1] not in _ASKS
+        asks = words[i] in INVERTED and words[i + 1] in SUBJECTS
+        starts = words[i] in SUBJECT_PRONOUNS | {"please", "then", "let"} or noun or asks
+        settled = words[i - 1] not in UNFINISHED and words[i - 1] not in ASKS
         if verb_seen and starts and settled and _has_verb(words[i : i + 4]):
             return i
         if words[i] in ("please", "then") and verb_seen and settled:
             return i
-        verb_seen = verb_seen or words[i] in _VERBS or words[i].endswith("ed")
-        verb_seen = verb_seen or words[i - 1] in _VERBS
+        verb_seen = verb_seen or words[i] in VERBS or words[i].endswith("ed")
+        verb_seen = verb_seen or words[i - 1] in VERBS
     return None
 
 
@@ -329,7 +275,7 @@ def _addressed(made: Sequence[Element], words: list[str]) -> int | None:
     if not made or not made[-1].fixed or not made[-1].text[:1].isupper():
         return None
     head = tuple(words[:-1])
-    return len(made) - 1 if head in _THANKS else None
+    return len(made) - 1 if head in THANKS else None
 
 
 def _listed(words: list[str]) -> set[int]:

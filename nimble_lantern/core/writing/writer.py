@@ -5,17 +5,16 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
-from nimble_lantern.core.writing.capitals import SMALL_WORDS, capitalised, starts_sentence
+from nimble_lantern.core.lexicon.closed import SPEAKERS
+from nimble_lantern.core.lexicon.names import SMALL_IN_TITLES
+from nimble_lantern.core.lexicon.sentences import SAYING
+from nimble_lantern.core.writing.capitals import capitalised, starts_sentence
 from nimble_lantern.core.writing.lexer import Element, Manner, lex
 from nimble_lantern.core.writing.marks import DIGITS_BESIDE, Spacing
 from nimble_lantern.core.writing.punctuation import punctuated
 
 _NO_SPACE_AFTER = "([{“‘£$€#@/\\_¿§¶~<"
 _BARE_LEFT = 240
-_SAYING = frozenset(
-    "said asked replied cried called shouted wrote answered whispered added says asks".split()
-)
-_WHO = frozenset("he she they i we it you ida".split())
 
 
 @dataclass(frozen=True, slots=True)
@@ -218,8 +217,9 @@ class _Writer:
             return True
         if left[-1:] not in tuple("’”\"'") or left[-2:-1] not in tuple("?!"):
             return False
-        asks = following is not None and following.text in _SAYING
-        return element.text in _SAYING or asks and element.text.lower() in _WHO
+        asks = following is not None and following.text in SAYING
+        name = element.text[:1].isupper()
+        return element.text in SAYING or asks and (name or element.text.lower() in SPEAKERS)
 
     def _fresh(self, left: str) -> bool:
         return not left.strip() or left.endswith("\n")
@@ -229,7 +229,7 @@ class _Writer:
             return text.upper()
         if self.capitals == "lower":
             return text.lower()
-        if self.capitals == "title" and text not in SMALL_WORDS:
+        if self.capitals == "title" and text not in SMALL_IN_TITLES:
             return capitalised(text)
         return text
 

@@ -30,7 +30,7 @@ class Completeness(unittest.TestCase):
 
     def test_what_destroys_says_so(self) -> None:
         for name in ("deleting.delete", "replacing.replace_with", "clipboard.cut", "history.undo"):
-            self.assertTrue(CATALOGUE.commands[name].destructive, name)
+            self.assertTrue(CATALOGUE.commands[name].traits.destructive, name)
 
 
 class Registering(unittest.TestCase):
@@ -69,8 +69,8 @@ class Exported(unittest.TestCase):
     @classmethod
     def setUpClass(cls) -> None:
         words = [(("the",),), (("harbour",),), (("board",),)]
-        cls.page = Page([words], [("rota",)], [("tea",)], {"boat": 0.5})
-        cls.net = filled(skeleton(CATALOGUE.grammar), cls.page)
+        cls.page = Page([words], {"document": [("rota",)], "script": [("tea",)]}, {"boat": 0.5})
+        cls.net = filled(skeleton(CATALOGUE.grammar, CATALOGUE.named), cls.page)
 
     def accepts(self, said: str) -> bool:
         return accepts(self.net, said)
@@ -92,7 +92,9 @@ class Exported(unittest.TestCase):
             self.assertFalse(self.accepts(said), said)
 
     def test_what_is_skipped_is_no_path_and_nothing_else_is_lost(self) -> None:
-        bare = skeleton(CATALOGUE.grammar, skip=("choosing.choose", "choosing.choose_last"))
+        bare = skeleton(
+            CATALOGUE.grammar, CATALOGUE.named, skip=("choosing.choose", "choosing.choose_last")
+        )
         net = filled(bare, self.page)
         for said in ("choose two", "number three", "the last one", "align three"):
             self.assertFalse(accepts(net, said), said)
@@ -101,7 +103,7 @@ class Exported(unittest.TestCase):
 
     def test_either_of_two_networks_is_heard_as_likely_as_it_is_told(self) -> None:
         skip = CATALOGUE.commands.keys() - {"choosing.choose"}
-        choices = filled(skeleton(CATALOGUE.grammar, skip=skip), Page())
+        choices = filled(skeleton(CATALOGUE.grammar, CATALOGUE.named, skip=skip), Page())
         net = either(choices, self.net, 0.5)
         for said in ("choose two", "the second one", "two", "bold the harbour board", "open rota"):
             self.assertTrue(accepts(net, said), said)

@@ -1,0 +1,43 @@
+"""Names of marks and breaks that are ordinary words too, and the neighbours that tell which.
+
+Made from the commonest neighbours in running text: "a long period", "colon cancer", "mad dash".
+"""
+
+from __future__ import annotations
+
+NOT_CAPITAL_BEFORE = frozenset(
+    "of city cities is was and or letters letter gains gain punishment investment works sum"
+    " expenditure project fund funds appeal are on off were for".split()
+)
+""""capital city", "capital gains": the word, not how the next is written."""
+TOP_LEVEL = frozenset("com org net uk co example edu gov info eu ie io scot".split())
+"""Ends of addresses (IANA root zone database, the usual ones)."""
+BEFORE_MAILBOX = frozenset("dot to is email mail address at contact".split())
+"""Before "at" they are no part of an address."""
+NOT_BEFORE: dict[str, frozenset[str]] = {
+    "period": frozenset("of pieces piece drama costume furniture property for when in".split()),
+    "colon": frozenset("cancer surgery".split()),
+    "dash": frozenset("of off to into for out across back it".split()),
+    "hash": frozenset("browns brown out".split()),
+    "quote": frozenset("for from of".split()),
+    "hyphen": frozenset("key".split()),
+    "comma": frozenset("key splice".split()),
+    "slash": frozenset("prices and the costs".split()),
+    "underscore": frozenset("the how why that our".split()),
+    "pipe": frozenset(),
+}
+"""A mark's name in front of one of these is the word: "period of time"."""
+NOT_AFTER: dict[str, frozenset[str]] = {
+    "period": frozenset(
+        "long short same trial first second last this which whole any time holiday grace"
+        " busy quiet dry wet cold warm difficult two three four five six notice half".split()
+    ),
+    "dash": frozenset("mad quick to final last hundred metre will must could and i we".split()),
+    "quote": frozenset("to i we they you can will and or price written first".split()),
+    "slash": frozenset("to will must".split()),
+    "colon": frozenset("spastic bowel".split()),
+    "hash": frozenset("to corned".split()),
+    "underscore": frozenset("to will which".split()),
+    "asterisk": frozenset(),
+}
+"""A mark's name after one of these is the word: "a long period"."""

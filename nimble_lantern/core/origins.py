@@ -1,0 +1,30 @@
+"""Which utterance words of the document came from: an anchor for each stretch that was written."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.document.edits import Edit, pin
+from nimble_lantern.core.document.model import Document, Position, Range
+
+ORIGIN = "origin"
+
+
+def of_utterance(document: Document, r: Range, number: int) -> Edit:
+    """Keep that a range was written by an utterance; nothing for an empty one."""
+    return pin(document, ORIGIN, r, utterance=number) if not r.empty else Edit()
+
+
+def utterance_at(document: Document, p: Position) -> int | None:
+    """The utterance that wrote the character behind a position, the last one that did.
+
+    Looks at the block's own anchors first: one that reaches over several blocks is older.
+    """
+    block = document.blocks[p.block]
+    near = {point.anchor for point in block.points}
+    for number in sorted(near, reverse=True):
+        anchor, where = document.anchors.get(number), document.where(number)
+        if anchor and anchor.kind == ORIGIN and where and where.start <= p < where.end:
+            return int(anchor.data["utterance"])
+    for anchor, where in reversed(list(document.anchored(ORIGIN))):
+        if where.start <= p < where.end:
+            return int(anchor.data["utterance"])
+    return None

@@ -1,0 +1,79 @@
+"""One utterance being worked through: what it has come to so far."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, field, replace
+from itertools import accumulate
+
+from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.composing import compose
+from nimble_lantern.core.document.edits import Edit
+from nimble_lantern.core.document.history import Version
+from nimble_lantern.core.document.model import Position
+from nimble_lantern.core.document.tables import kept_whole
+from nimble_lantern.core.effects import Effect
+from nimble_lantern.core.state import Sitting, TurnOver
+
+BROKEN_TABLE = "That would break a table. Name a cell, a row, or the whole table."
+
+
+@dataclass
+class Turn:
+    """One utterance being worked through."""
+
+    sitting: Sitting
+    caret: Position  # where the version begins that is being made
+    pause: float = 0.0  # seconds of silence before it
+    effects: list[Effect] = field(default_factory=list)
+    kinds: list[str] = field(default_factory=list)
+    commands: list[str] = field(default_factory=list)
+    summaries: list[str] = field(default_factory=list)
+    versions: list[Version] = field(default_factory=list)
+    turns_over: TurnOver | None = None  # which utterance is to be read the other way, at the end
+
+    def committed(self) -> Sitting:
+        """With what is pending made a version of the history."""
+        now = self.sitting
+        if not now.pending:
+            return now
+        history = now.history.commit(
+            now.pending, now.pending_inverse, now.number, self.caret, now.caret
+        )
+        assert history.head is not None
+        self.versions.append(history.head)
+        self.sitting = replace(now, history=history, pending=Edit(), pending_inverse=Edit())
+        return self.sitting
+
+    def write(self, parts: Sequence[Sequence[str]]) -> None:
+        """Write stretches of text; where one ends, the speaker paused."""
+        if held := held_back(self.sitting):
+            self.kinds.append(held[0])
+            self.summaries.append(held[1])
+            return
+        words = [w for part in parts for w in part]
+        wrote = compose(self.sitting, words, pauses(parts), self.pause)
+        if not kept_whole(self.sitting.document, wrote.sitting.document):
+            self.kinds.append("unclear")
+            self.summaries.append(BROKEN_TABLE)
+            return
+        self.sitting = wrote.sitting
+        self.kinds.append("text")
+        said = f"wrote {quoted(wrote.text)}" if wrote.text.strip() else "wrote a break"
+        self.summaries.append(said)
+
+
+def pauses(parts: Sequence[Sequence[str]]) -> frozenset[int]:
+    """How many words had been said at each pause; not at the end."""
+    counts = accumulate(len(part) for part in parts[:-1])
+    return frozenset(counts)
+
+
+def held_back(sitting: Sitting) -> tuple[str, str] | None:
+    """Why text is not written just now: how the utterance is read, and what to say of it."""
+    if sitting.attention == "commands":
+        return "ignored", "commands only: not written"
+    if sitting.question is not None:
+        most = many(len(sitting.question.options), "place")
+        return "unclear", f"not written: there are {most} to choose from; say a number"
+    return None

@@ -1,0 +1,155 @@
+"""Working through an utterance: which stretches of it are commands, and doing them."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+from typing import Any
+
+from nimble_lantern.core.asking import ambiguous, which_near, which_place
+from nimble_lantern.core.commands import CATALOGUE
+from nimble_lantern.core.commands.wording import many
+from nimble_lantern.core.composing import compose
+from nimble_lantern.core.document.tables import kept_whole
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import Command
+from nimble_lantern.core.reading import reader
+from nimble_lantern.core.state import Done, TurnOver
+from nimble_lantern.core.turn import BROKEN_TABLE, Turn, held_back, pauses
+
+
+def rest(turn: Turn, words: Sequence[str]) -> None:
+    """Resting, only the waking phrase counts."""
+    for parse in CATALOGUE.parses(words):
+        if parse.command.traits.while_resting:
+            run(turn, parse.command, parse.args)
+            return
+    turn.kinds.append("ignored")
+    turn.summaries.append("not listening: “start listening” lights the lamp")
+
+
+def text_only(turn: Turn, words: Sequence[str]) -> None:
+    for parse in CATALOGUE.parses(words):
+        if parse.command.traits.while_text_only:
+            run(turn, parse.command, parse.args)
+            return
+    turn.write((words,))
+
+
+def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
+    """Work through the stretches of an utterance: each a command, or text."""
+    words = tuple(w for p in phrases for w in p)
+    remembered = dict(turn.sitting.overturned).get(" ".join(words))
+    if remembered == "text":
+        turn.write(phrases)
+        return
+    parts = [words] if remembered else reader.stretches(phrases)
+    if len(parts) == 1 and (pair := reader.two_commands(turn.sitting, words)):
+        parts = list(pair)
+    text: list[Sequence[str]] = []
+    i = 0
+    while i < len(parts):
+        found = _command_at(turn, parts, i, text)
+        if found is None:
+            text.append(parts[i])
+            i += 1
+            continue
+        end, verdict = found
+        if text:
+            turn.write(text)
+            text = []
+        obey(turn, verdict, [w for p in parts[i:end] for w in p])
+        i = end
+    if text:
+        turn.write(text)
+
+
+def _command_at(
+    turn: Turn, parts: Sequence[Sequence[str]], i: int, text: Sequence[Sequence[str]]
+) -> tuple[int, reader.Verdict] | None:
+    """The longest command that begins at stretch `i`, with where it ends."""
+    if text and not reader.may_follow(text[-1]):
+        return None
+    for end in range(len(parts), i, -1):
+        words = [w for p in parts[i:end] for w in p]
+        whole = i == 0 and end == len(parts)
+        if not whole and not CATALOGUE.parses(words):
+            continue
+        state = turn.sitting
+        if text and held_back(state) is None:
+            written = [w for part in text for w in part]
+            state = compose(state, written, pauses(text), turn.pause).sitting
+        verdict = reader.judge(state, words, whole)
+        if verdict.kind == "text":
+            continue
+        command = verdict.parse.command if verdict.parse else None
+        if not whole and command:
+            if verdict.kind != "command" or command.traits.in_text:
+                continue
+            if command.traits.destructive and end < len(parts):
+                continue
+        return end, verdict
+    return None
+
+
+def obey(turn: Turn, verdict: reader.Verdict, words: Sequence[str]) -> None:
+    assert verdict.parse is not None and verdict.args is not None
+    command = verdict.parse.command
+    if verdict.kind == "refused":
+        turn.kinds.append("command")
+        turn.commands.append(command.name)
+        turn.summaries.append(str(verdict.refusal))
+        return
+    if verdict.kind == "unclear":
+        _offer(turn, verdict)
+        return
+    run(turn, command, verdict.args)
+
+
+def run(turn: Turn, command: Command, args: dict[str, Any]) -> None:
+    """Do a command; or ask first, where a target stands in several places."""
+    sitting = turn.sitting
+    asked = ambiguous(command, args)
+    if asked:
+        slot, places = asked
+        question = which_place(sitting, command, args, slot, places)
+        turn.sitting = replace(sitting, question=question)
+        turn.kinds.append("command")
+        turn.commands.append(command.name)
+        turn.summaries.append(f"which of {many(len(places.ranges), 'place')}? Say a number")
+        return
+    if command.traits.walks:
+        # Text spoken before "undo" in the same breath is a step of its own.
+        sitting = turn.committed()
+    keeps = command.traits.keeps_question
+    answer = command.handler(sitting if keeps else replace(sitting, question=None), **args)
+    writes = command.traits.writes
+    turn.kinds.append("text" if writes else "command")
+    if not writes:
+        turn.commands.append(command.name)
+    if isinstance(answer, Refusal):
+        turn.summaries.append(str(answer))
+        return
+    if isinstance(answer, TurnOver):
+        turn.turns_over = answer
+        return
+    assert isinstance(answer, Done)
+    if not command.traits.walks and not kept_whole(sitting.document, answer.sitting.document):
+        turn.summaries.append(BROKEN_TABLE)
+        return
+    turn.sitting = answer.sitting
+    if command.traits.walks:
+        turn.caret = answer.sitting.caret
+    turn.effects += answer.effects
+    turn.summaries.append(answer.summary)
+
+
+def _offer(turn: Turn, verdict: reader.Verdict) -> None:
+    """Almost a command: offer the words that come close, by number."""
+    assert verdict.parse is not None
+    question = which_near(turn.sitting, verdict)
+    if question is not None:
+        turn.sitting = replace(turn.sitting, question=question)
+        turn.commands.append(verdict.parse.command.name)
+    turn.kinds.append("unclear")
+    turn.summaries.append(str(verdict.refusal))
