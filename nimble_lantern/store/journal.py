@@ -8,33 +8,55 @@ history, and writing costs what changed.
 from __future__ import annotations
 
 import json
-from collections.abc import Callable, Iterable
+from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass, replace
 from datetime import UTC, datetime
 from functools import cached_property
-from typing import Any
+from typing import Any, assert_never
 
 from sqlalchemy import Engine, select
-from sqlalchemy.exc import DatabaseError, IntegrityError
+from sqlalchemy.exc import DBAPIError, IntegrityError
 from sqlalchemy.orm import Session
 from sqlalchemy.orm.exc import StaleDataError
 
+from nimble_lantern.core.commands.documents import free_name
 from nimble_lantern.core.document.changes import changed
-from nimble_lantern.core.document.edits import Edit, edit_from_json, edit_to_json
-from nimble_lantern.core.document.history import History, Version
+from nimble_lantern.core.document.edits import (
+    AddBlocks,
+    DropBlocks,
+    Edit,
+    Step,
+    edit_from_json,
+    edit_to_json,
+)
+from nimble_lantern.core.document.history import History, Version, go_to
 from nimble_lantern.core.document.model import (
     Document,
+    Kind,
     Position,
-    block_from_json,
-    block_to_json,
+    document_from_json,
+    document_to_json,
 )
-from nimble_lantern.core.effects import NameDocument, NewDocument, OpenDocument, SaveSetting
-from nimble_lantern.core.errors import BadInput, LanternError
-from nimble_lantern.core.reading.hearing import Hearing, hearing_to_json
-from nimble_lantern.core.sitting import Outcome, configured
+from nimble_lantern.core.document.tables import next_table, of_old
+from nimble_lantern.core.effects import (
+    DeleteForGood,
+    DropEmptyDocument,
+    ForgetUndone,
+    Kept,
+    NameDocument,
+    NewDocument,
+    OpenDocument,
+    SaveSetting,
+    effect_of,
+    effect_row,
+)
+from nimble_lantern.core.errors import LanternError, NotKept
+from nimble_lantern.core.reading.hearing import Hearing, hearing_from_json, hearing_to_json
+from nimble_lantern.core.settings import configured
+from nimble_lantern.core.sitting import MOST_HEARINGS, Outcome
 from nimble_lantern.core.state import Entry, Settings, Sitting
-from nimble_lantern.store import states
-from nimble_lantern.store.database import migrate
+from nimble_lantern.store import forgetting, states
+from nimble_lantern.store.database import migrate, why
 from nimble_lantern.store.models import (
     DeskRow,
     DocumentRow,
@@ -70,12 +92,24 @@ class StoredVersion(Version):
         self.__dict__.update(kept)
 
     @cached_property
-    def edit(self) -> Edit:  # type: ignore[override]
+    def edit(self) -> Edit:
         return edit_from_json(json.loads(self.__dict__["_texts"][0]))
 
     @cached_property
-    def inverse(self) -> Edit:  # type: ignore[override]
+    def inverse(self) -> Edit:
         return edit_from_json(json.loads(self.__dict__["_texts"][1]))
+
+
+@dataclass(frozen=True, slots=True)
+class SoundMark:
+    """Up to where a page's sound was heard when an utterance was kept.
+
+    `position` in samples of the page's stream at 16 kHz, `time` in milliseconds of its clock.
+    """
+
+    stream: str
+    position: int
+    time: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -95,9 +129,17 @@ class Journal:
 
     def __init__(self, engine: Engine, clock: Callable[[], datetime] = now) -> None:
         self._engine, self._clock = engine, clock
+        self._begun: Sitting | None = None
+        self.notice = ""
+        """What there is to tell about how the file was found."""
 
     def begin(self) -> Sitting:
         """The sitting as it was left; on a new database, one with an empty document."""
+        if self._begun is None:
+            self._begun = self._left()
+        return self._begun
+
+    def _left(self) -> Sitting:
         with Session(self._engine) as session, session.begin():
             desk = session.get(DeskRow, 1)
             if desk is None:
@@ -108,19 +150,38 @@ class Journal:
                 session.flush()
             return self._sitting(session, desk)
 
-    def record(self, before: Sitting, outcome: Outcome, hearing: Hearing) -> Sitting:
+    def record(
+        self, before: Sitting, outcome: Outcome, hearing: Hearing, sound: SoundMark | None = None
+    ) -> Sitting:
         """Keep an utterance and what it did; the sitting to go on with.
 
-        When this returns, it is on the disk.  LanternError if another server wrote meanwhile.
+        When this returns, it is on the disk, with up to where `sound` was heard.  NotKept if it
+        could not be written, LanternError if another server wrote meanwhile.
         """
+        self._begun = None
         try:
             with Session(self._engine) as session, session.begin():
-                self._keep(session, before, outcome, hearing)
-                return self._switched(session, outcome)
+                self._keep(session, before, outcome, hearing, sound)
+                sitting = self._switched(session, outcome)
         except (StaleDataError, IntegrityError) as error:
             raise LanternError(
                 "Another Nimble Lantern has changed this document; load the page again."
             ) from error
+        except DBAPIError as error:
+            raise NotKept(why(error)) from error
+        if any(isinstance(e, (DeleteForGood, ForgetUndone)) for e in outcome.effects):
+            forgetting.wiped(self._engine)
+        return sitting
+
+    def heard_until(self) -> SoundMark | None:
+        """Up to where a page's sound is in what was kept; NotKept if the disk does not say."""
+        try:
+            with Session(self._engine) as session:
+                desk = session.get(DeskRow, 1)
+                row = json.loads(desk.sound) if desk else None
+        except DBAPIError as error:
+            raise NotKept(why(error)) from error
+        return SoundMark(*row) if row else None
 
     def shelf(self) -> list[ShelfEntry]:
         """All documents, the one changed last first."""
@@ -133,20 +194,57 @@ class Journal:
                 for r in rows
             ]
 
-    def add(self, title: str, document: Document) -> str:
-        """Put a document on the shelf; its title, which gets a number if it is taken."""
+    def add(self, title: str, document: Document, caret: Position | None = None) -> str:
+        """Put a document on the shelf, to be written on at its end unless told otherwise.
+
+        Its title, which gets a number if it is taken.
+        """
+        self._begun = None
         with Session(self._engine) as session, session.begin():
-            return self._added(session, title, document).title
+            return self._added(session, title, document, caret).title
+
+    def open(self, title: str) -> Sitting:
+        """The sitting with another document on the desk."""
+        with Session(self._engine) as session, session.begin():
+            desk = session.get_one(DeskRow, 1)
+            found = select(DocumentRow.id).where(DocumentRow.title == title)
+            desk.document_id = session.scalars(found).one()
+            return self._sitting(session, desk)
+
+    def hearing(self, number: int) -> Hearing | None:
+        """What was heard in an utterance, however long ago; None if nobody knows any more."""
+        with Session(self._engine) as session:
+            kept = session.scalar(select(UtteranceRow.hearing).where(UtteranceRow.number == number))
+        return hearing_from_json(json.loads(kept)) if kept else None
+
+    def documents(self) -> Iterator[tuple[str, Document]]:
+        """Every document as it is now, with its title, in the order they were made."""
+        with Session(self._engine) as session:
+            for row in list(session.scalars(select(DocumentRow).order_by(DocumentRow.id))):
+                versions = _versions(session, row.id)
+                yield row.title, _document(session, row.id, versions.get(row.head))
 
     def save_setting(self, name: str, value: str) -> None:
-        with Session(self._engine) as session, session.begin():
-            session.merge(SettingRow(name=name, value=value))
+        """Keep a setting; NotKept if it could not be written."""
+        self._begun = None
+        try:
+            with Session(self._engine) as session, session.begin():
+                session.merge(SettingRow(name=name, value=value))
+        except DBAPIError as error:
+            raise NotKept(why(error)) from error
 
     def titles(self) -> tuple[str, ...]:
         with Session(self._engine) as session:
             return self._titles(session)
 
-    def _keep(self, session: Session, before: Sitting, outcome: Outcome, hearing: Hearing) -> None:
+    def _keep(
+        self,
+        session: Session,
+        before: Sitting,
+        outcome: Outcome,
+        hearing: Hearing,
+        sound: SoundMark | None,
+    ) -> None:
         after, entry = outcome.sitting, outcome.entry
         assert entry is not None
         row = session.get_one(DocumentRow, before.page)
@@ -163,6 +261,10 @@ class Journal:
         row.head = head.number if head else 0
         row.state = _dump(states.document_state(after))
         desk.state = _dump(states.desk_state(after))
+        desk.question = _dump(states.question_row(after.question))
+        desk.before = _dump(states.before_row(before))
+        if sound is not None:
+            desk.sound = _dump([sound.stream, sound.position, sound.time])
         if after.clipboard is not before.clipboard:
             desk.clipboard = _dump(states.clipboard_rows(after))
 
@@ -178,6 +280,8 @@ class Journal:
             summary=entry.summary,
             version=entry.version.number if entry.version else 0,
             made=entry.made,
+            effects=_dump(entry.effects),
+            back=_dump([effect_row(e) for e in entry.back]),
         )
 
     @staticmethod
@@ -213,6 +317,8 @@ class Journal:
         desk = session.get_one(DeskRow, 1)
         sitting = outcome.sitting
         for effect in outcome.effects:
+            if not isinstance(effect, Kept):
+                continue
             match effect:
                 case SaveSetting(name, value):
                     session.merge(SettingRow(name=name, value=value))
@@ -221,26 +327,36 @@ class Journal:
                     session.flush()
                     sitting = replace(sitting, title=name, shelf=self._titles(session))
                 case NewDocument(name):
-                    desk.document_id = self._added(session, name or "Untitled", Document()).id
+                    desk.document_id = self._added(session, name, Document()).id
+                    sitting = self._sitting(session, desk)
+                case DropEmptyDocument(name):
+                    forgetting.drop_if_empty(session, desk, name)
+                    sitting = replace(sitting, shelf=self._titles(session))
+                case DeleteForGood(name):
+                    forgetting.delete_for_good(session, desk, name)
+                    sitting = self._sitting(session, desk)
+                case ForgetUndone():
+                    forgetting.forget_undone(session, self._clock())
                     sitting = self._sitting(session, desk)
                 case OpenDocument(name):
                     found = session.scalar(select(DocumentRow).where(DocumentRow.title == name))
                     if found is not None and found.id != desk.document_id:
                         desk.document_id = found.id
                         sitting = self._sitting(session, desk)
+                case _:
+                    assert_never(effect)
         return sitting
 
-    def _added(self, session: Session, title: str, document: Document) -> DocumentRow:
-        taken = set(self._titles(session))
-        free, n = title, 2
-        while free in taken:
-            free, n = f"{title} {n}", n + 1
+    def _added(
+        self, session: Session, title: str, document: Document, caret: Position | None = None
+    ) -> DocumentRow:
+        place = list(caret or document.end)
         blocks = _blocks_text(document)
         row = DocumentRow(
-            title=free,
+            title=free_name(title, self._titles(session)),
             head=0,
             versions=0,
-            state=_dump({"caret": list(document.end), "wrote": list(document.end)}),
+            state=_dump({"caret": place, "wrote": place}),
             opening=_opening(document),
             words=sum(len(b.words) for b in document.blocks),
             unsaved=0,
@@ -265,7 +381,7 @@ class Journal:
         state = json.loads(row.state)
         ahead = tuple(v for n in state.get("ahead", ()) if (v := versions.get(n)))
         fields = states.restored(document, state) | states.desk_fields(json.loads(desk.state))
-        return Sitting(
+        sitting = Sitting(
             document=document,
             history=History(head, ahead, row.versions),
             trail=tuple(_entries(session, row.id, versions)),
@@ -274,8 +390,34 @@ class Journal:
             title=row.title,
             page=row.id,
             shelf=self._titles(session),
+            question=states.question_of(json.loads(desk.question), document),
+            hearings=tuple(_hearings(session)),
             **fields,
         )
+        if any(block.kind is Kind.TABLE for block in document.blocks):
+            return self._with_cells(session, row, sitting)
+        return replace(sitting, previous=_previous(sitting, json.loads(desk.before), versions))
+
+    def _with_cells(self, session: Session, row: DocumentRow, sitting: Sitting) -> Sitting:
+        """With tables of before, when they were one text each, made of cells: a version as any."""
+        steps: list[Step] = []
+        number = next_table(sitting.document.blocks)
+        for b in range(len(sitting.document.blocks) - 1, -1, -1):
+            block = sitting.document.blocks[b]
+            if block.kind is Kind.TABLE:
+                made = of_old(block, number)
+                steps += [AddBlocks(b, made), DropBlocks(b + len(made), 1)]
+                number += 1
+        edit = Edit(tuple(steps))
+        after = sitting.edited(edit)
+        inverse = edit.inverse(sitting.document)
+        history = sitting.history.commit(edit, inverse, sitting.number, sitting.caret, after.caret)
+        assert history.head is not None
+        self._add_version(session, row, history.head)
+        row.head = history.head.number
+        bare = replace(after, history=history, pending=Edit(), pending_inverse=Edit())
+        row.state = _dump(states.document_state(bare))
+        return bare
 
 
 def _dump(data: Any) -> str:
@@ -287,7 +429,7 @@ def _position(text: str) -> Position:
 
 
 def _blocks_text(document: Document) -> str:
-    return _dump([block_to_json(b) for b in document.blocks])
+    return _dump(document_to_json(document))
 
 
 def _opening(document: Document) -> str:
@@ -301,6 +443,29 @@ def _words_gained(old: Document, new: Document) -> int:
     start, old_end, new_end = changed(old.blocks, new.blocks)
     went = sum(len(b.words) for b in old.blocks[start:old_end])
     return sum(len(b.words) for b in new.blocks[start:new_end]) - went
+
+
+def _previous(
+    sitting: Sitting, row: dict[str, Any] | None, versions: dict[int, Version]
+) -> Sitting | None:
+    """How all stood before the last utterance; None if that was at another document."""
+    if row is None or row["page"] != sitting.page:
+        return None
+    goal = versions.get(row["head"])
+    if goal is None and row["head"]:
+        return None
+    walk = go_to(sitting.history, sitting.document, sitting.caret, goal)
+    ahead = tuple(v for n in row["state"].get("ahead", ()) if (v := versions.get(n)))
+    fields = states.restored(walk.document, row["state"]) | states.desk_fields(row["desk"])
+    return replace(
+        sitting,
+        document=walk.document,
+        history=History(goal, ahead, sitting.history.count),
+        title=row["title"],
+        trail=(),
+        question=states.question_of(row["question"], walk.document),
+        **fields,
+    )
 
 
 def _versions(session: Session, document_id: int) -> dict[int, Version]:
@@ -322,7 +487,7 @@ def _document(session: Session, document_id: int, head: Version | None) -> Docum
         since.append(version)
         version = version.parent
     copy = session.get_one(SnapshotRow, (document_id, version.number if version else 0))
-    document = Document(tuple(block_from_json(b) for b in json.loads(copy.blocks)))
+    document = document_from_json(json.loads(copy.blocks))
     for step in reversed(since):
         document = step.edit.apply(document)
     return document
@@ -330,11 +495,22 @@ def _document(session: Session, document_id: int, head: Version | None) -> Docum
 
 def _entries(session: Session, document_id: int, versions: dict[int, Version]) -> Iterable[Entry]:
     u = UtteranceRow
-    columns = (u.number, u.heard, u.read_as, u.command, u.summary, u.version, u.made, u.document_id)
+    columns = (u.number, u.heard, u.read_as, u.command, u.summary, u.version, u.made,
+               u.document_id, u.effects, u.back)  # fmt: skip
     for row in session.execute(select(*columns).order_by(u.number)):
-        number, heard, read_as, command, summary, version, made, page = row
+        number, heard, read_as, command, summary, version, made, page, effects, back = row
         held = versions.get(version) if page == document_id else None
-        yield Entry(number, heard, read_as, command, summary, held, made, page)
+        did = tuple(json.loads(effects)) if effects != "[]" else ()
+        undo = tuple(effect_of(e) for e in json.loads(back)) if back != "[]" else ()
+        yield Entry(number, heard, read_as, command, summary, held, made, page, did, undo)
+
+
+def _hearings(session: Session) -> Iterable[tuple[int, Hearing]]:
+    """The last hearings, the oldest first."""
+    u = UtteranceRow
+    last = select(u.number, u.hearing).order_by(u.number.desc()).limit(MOST_HEARINGS)
+    for number, kept in reversed(list(session.execute(last))):
+        yield number, hearing_from_json(json.loads(kept))
 
 
 def _settings(session: Session) -> Settings:
@@ -349,11 +525,6 @@ def _settings(session: Session) -> Settings:
 
 
 def open_journal(engine: Engine) -> Journal:
-    """The journal of a migrated database; BadInput if the file is no database of ours."""
-    try:
-        migrate(engine)
-    except DatabaseError as error:
-        raise BadInput(
-            f"{engine.url.database} is no database of Nimble Lantern; name another with --data."
-        ) from error
+    """The journal of a database, its tables brought up to date."""
+    migrate(engine)
     return Journal(engine)

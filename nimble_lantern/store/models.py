@@ -71,7 +71,10 @@ class SnapshotRow(Base):
 
 
 class UtteranceRow(Base):
-    """Everything that was said: what was heard, how it was read, what it did."""
+    """Everything that was said: what was heard, how it was read, what it did.
+
+    `effects` are the names of what it did besides the text, `back` the effects that undo them.
+    """
 
     __tablename__ = "utterance"
     __table_args__ = (Index("ix_utterance_document_id", "document_id", "number"),)
@@ -86,10 +89,16 @@ class UtteranceRow(Base):
     summary: Mapped[str] = mapped_column(Text)
     version: Mapped[int]
     made: Mapped[bool]
+    effects: Mapped[str] = mapped_column(Text, default="[]", server_default="[]")
+    back: Mapped[str] = mapped_column(Text, default="[]", server_default="[]")
 
 
 class DeskRow(Base):
-    """The one row that says which document is on the desk, and how the desk is set."""
+    """The one row that says which document is on the desk, and how the desk is set.
+
+    `question` is what the desk waits to be told, `before` how all stood before the last utterance,
+    `sound` up to where a page's sound was heard.
+    """
 
     __tablename__ = "desk"
 
@@ -97,6 +106,9 @@ class DeskRow(Base):
     document_id: Mapped[int] = mapped_column(ForeignKey("document.id"))
     state: Mapped[str] = mapped_column(Text)
     clipboard: Mapped[str] = mapped_column(Text, default="[]")
+    question: Mapped[str] = mapped_column(Text, default="null", server_default="null")
+    before: Mapped[str] = mapped_column(Text, default="null", server_default="null")
+    sound: Mapped[str] = mapped_column(Text, default="null", server_default="null")
 
 
 class SettingRow(Base):

@@ -2,11 +2,25 @@
 
 from __future__ import annotations
 
+from dataclasses import fields
+from enum import Enum
 from typing import Any
 
-from nimble_lantern.core.document.model import Document, Format, Piece, Position, Range, spans_row
+from nimble_lantern.core.document.model import (
+    Document,
+    Format,
+    Piece,
+    Position,
+    Range,
+    format_from_row,
+    spans_row,
+)
 from nimble_lantern.core.document.model import spans_from_rows as spans_of
-from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.state import Option, Question, Sitting, View
+from nimble_lantern.core.targets.model import Order, Places, Unit
+
+MOST_RANGES = 200
+"""Of what "that" is: more would make every utterance after a change in thousands of places dear."""
 
 
 def document_state(sitting: Sitting) -> dict[str, Any]:
@@ -16,7 +30,7 @@ def document_state(sitting: Sitting) -> dict[str, Any]:
         "selection": _range_row(sitting.selection) if sitting.selection else None,
         "fresh": sitting.fresh,
         "insertion": list(sitting.insertion) if sitting.insertion else None,
-        "that": [_range_row(r) for r in sitting.that],
+        "that": [_range_row(r) for r in sitting.that[:MOST_RANGES]],
         "wrote": list(sitting.wrote) if sitting.wrote else None,
         "typing": [list(mark) for mark in sitting.typing],
         "capitals": sitting.capitals,
@@ -52,6 +66,8 @@ def desk_state(sitting: Sitting) -> dict[str, Any]:
     return {
         "number": sitting.number,
         "lamp": sitting.lamp,
+        "view": sitting.view,
+        "group": sitting.group,
         "attention": sitting.attention,
         "clipped_blocks": sitting.clipped_blocks,
         "overturned": [list(pair) for pair in sitting.overturned],
@@ -63,9 +79,23 @@ def desk_fields(data: dict[str, Any]) -> dict[str, Any]:
     return {
         "number": data.get("number", 0),
         "lamp": data.get("lamp", "lit"),
+        "view": View(data.get("view", View.DESK)),
+        "group": data.get("group", "revising"),
         "attention": data.get("attention", "all"),
         "clipped_blocks": data.get("clipped_blocks", False),
         "overturned": tuple((words, how) for words, how in data.get("overturned", ())),
+    }
+
+
+def before_row(sitting: Sitting) -> dict[str, Any]:
+    """How all stood before an utterance, so that it can be read the other way after a restart."""
+    return {
+        "page": sitting.page,
+        "title": sitting.title,
+        "head": sitting.history.head.number if sitting.history.head else 0,
+        "state": document_state(sitting),
+        "desk": desk_state(sitting),
+        "question": question_row(sitting.question),
     }
 
 
@@ -78,8 +108,84 @@ def clipboard_rows(sitting: Sitting) -> list[list[Any]]:
 
 
 def clipboard_of(rows: list[list[Any]]) -> tuple[tuple[Piece, Format], ...]:
-    return tuple((Piece(text, spans_of(spans)), Format(*form)) for text, spans, form in rows)
+    return tuple(
+        (Piece(text, spans_of(spans)), format_from_row(form)) for text, spans, form in rows
+    )
 
 
 def _range_row(r: Range) -> list[list[int]]:
     return [list(r.start), list(r.end)]
+
+
+def question_row(question: Question | None) -> dict[str, Any] | None:
+    """A question as plain data; `question_of` reads it back."""
+    if question is None:
+        return None
+    return {
+        "command": question.command,
+        "args": _args_row(question.args.items()),
+        "options": [
+            [option.label, _args_row(option.args), [_range_row(r) for r in option.ranges]]
+            for option in question.options
+        ],
+        "sure": question.sure,
+    }
+
+
+def question_of(data: dict[str, Any] | None, document: Document) -> Question | None:
+    """The question that `question_row` kept; None if it speaks of text that is not there."""
+    if data is None:
+        return None
+    options = tuple(
+        Option(
+            label, tuple((name, _value(v)) for name, v in args), tuple(_range(r) for r in ranges)
+        )
+        for label, args, ranges in data["options"]
+    )
+    if not all(document.contains(p) for o in options for r in o.ranges for p in r):
+        return None
+    args = {name: _value(v) for name, v in data["args"]}
+    return Question(data["command"], args, options, data["sure"])
+
+
+def _args_row(args: Any) -> list[list[Any]]:
+    return [[name, _value_row(value)] for name, value in args]
+
+
+_ENUMS: dict[str, type[Enum]] = {"unit": Unit, "order": Order}
+
+
+def _value_row(value: Any) -> Any:
+    """An argument of a command as plain data: what is no plain value says what it is."""
+    match value:
+        case None | bool() | int() | float() | str():
+            return value
+        case Places():
+            kept = {f.name: getattr(value, f.name) for f in fields(value)}
+            kept["ranges"] = [_range_row(r) for r in value.ranges]
+            kept["unit"] = value.unit.value if value.unit else None
+            return {"places": kept}
+        case Enum():
+            return {type(value).__name__.lower(): value.value}
+        case tuple() | list():
+            return [_value_row(v) for v in value]
+    raise TypeError(f"Nobody knows how to keep a {type(value).__name__}.")
+
+
+def _value(row: Any) -> Any:
+    match row:
+        case list():
+            return tuple(_value(v) for v in row)
+        case {"places": data}:
+            ranges = tuple(_range(r) for r in data["ranges"])
+            unit = Unit(data["unit"]) if data["unit"] else None
+            return Places(**{**data, "ranges": ranges, "unit": unit})
+        case dict():
+            [(name, value)] = row.items()
+            return _ENUMS[name](value)
+    return row
+
+
+def _range(row: list[list[int]]) -> Range:
+    start, end = row
+    return Range(Position(*start), Position(*end))
