@@ -16,8 +16,7 @@ class Scene:
     """
 
     view: tuple[str, ...] = ()
-    documents: tuple[str, ...] = ()
-    scripts: tuple[str, ...] = ()
+    names: tuple[tuple[str, tuple[str, ...]], ...] = ()  # of each kind of named things
     resting: bool = False
     choosing: bool = False
 

@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
-import array
-import audioop
 import math
 from collections import deque
 from dataclasses import dataclass
+
+import numpy as np
+
+from nimble_lantern.engines.pcm import rms, samples
 
 _FULL = 32767
 _CLIPPED = 32700
@@ -57,15 +59,13 @@ class Meter:
 
     def feed(self, frame: bytes, speech: bool) -> None:
         """One frame of 16-bit mono sound."""
-        power = audioop.rms(frame, 2) ** 2
+        power = rms(frame) ** 2
         if not speech:
             self._noise.append(power)
             return
         self._speech.append(power)
-        high = audioop.max(frame, 2) >= _CLIPPED
-        samples = array.array("h", frame) if high else ()
-        share = sum(abs(s) >= _CLIPPED for s in samples) / len(samples) if samples else 0.0
-        self._clipped.append(share)
+        loud = np.abs(samples(frame)) >= _CLIPPED
+        self._clipped.append(float(loud.mean()) if loud.size else 0.0)
 
     def report(self) -> Report | None:
         """What was measured of late; None until there was enough of speech and of silence."""
@@ -92,7 +92,7 @@ class Meter:
 
 def level(sound: bytes) -> float:
     """RMS of 16-bit mono sound in dB below full scale."""
-    return _decibels(float(audioop.rms(sound, 2)) ** 2)
+    return _decibels(rms(sound) ** 2)
 
 
 def _decibels(power: float) -> float:

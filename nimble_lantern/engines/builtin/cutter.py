@@ -5,7 +5,8 @@ loses the last utterance of a stream that ends on a frame's edge, so silence is 
 It is sure of a beginning, and gives each frame back, a whole window late: so what may be speech
 goes on before it is sure, and is taken back if it was none.  In speech, frames go on at once; only
 those without a voice wait, as they may be behind the end.
-Steady noise is taken out before.
+Steady noise is taken out before.  Nobody speaks for ever without a pause: after half a minute any
+pause ends an utterance, and a little later none is waited for.
 """
 
 from __future__ import annotations
@@ -21,8 +22,16 @@ from nimble_lantern.engines.builtin.quieting import DELAY, Quieter
 RATE = 16_000
 BEFORE_SECONDS = 0.24
 _FRAME_SECONDS = 0.03
-_GLANCE, _GLIMPSE, _GIVE_UP = 3, 2, 5
-"""Of so many frames, so many must have a voice in them to begin with; so many without are none."""
+_GLANCE, _GLIMPSE = 3, 2
+"""Of so many frames, so many must have a voice in them for somebody to speak, perhaps."""
+_GIVE_UP, _LONGEST_DOUBT = 5, 33
+"""Frames without a voice, or in all, after which it was nobody if the detector is not sure."""
+
+
+LONG_SECONDS, LONGEST_SECONDS = 30.0, 45.0
+"""Of an utterance: from then on any pause ends it; then it is ended without one."""
+_BREATH = 4
+"""Frames without a voice that are a pause, in one that is too long."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -30,11 +39,13 @@ class Cut:
     """What a stretch of sound brought.
 
     Speech began "perhaps", goes on with "sound", surely "began", and "ended"; or it was "none".
+    `goes_on` where it began, or ended, in the middle of speech.
     """
 
     kind: str  # perhaps, sound, began, ended, none
     sound: bytes = b""
     at: float = 0.0  # seconds of the stream
+    goes_on: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -72,19 +83,17 @@ class Cutter:
         self._rest = b""
         self._kept = round(BEFORE_SECONDS / _FRAME_SECONDS)
         self._voiced: deque[bool] = deque(maxlen=_GLANCE)
-        # The detector may find speech late by its own window: keep that much more.
-        self._before: deque[bytes] = deque(maxlen=self._kept + round(window / _FRAME_SECONDS) + 2)
+        self._last: deque[bytes] = deque(maxlen=self._kept + _GLANCE)
         self._hold = round(patience.hold / _FRAME_SECONDS)
-        self._gap: int | None = None  # frames since speech seemed to be over
+        self._window = round(window / _FRAME_SECONDS)
+        self._gap = 0  # frames since speech seemed to be over
         self._waiting: list[bytes] = []  # frames since the last with a voice in it
         self._frames = self._start = 0
-        self._perhaps = False
-        self.speaking = False
-
-    @property
-    def active(self) -> bool:
+        self._free = 0  # the first frame that is in no utterance yet
+        self._cut_off = False  # the last utterance ended in the middle of speech
+        self.active = False
         """Whether somebody speaks, or may."""
-        return self._perhaps
+        self.speaking = False
 
     def feed(self, sound: bytes) -> Iterator[Cut]:
         self._raw += sound
@@ -93,6 +102,15 @@ class Cutter:
             frame, self._rest = self._rest[: self._size], self._rest[self._size :]
             raw, self._raw = self._raw[: self._size], self._raw[self._size :]
             yield from self._frame(frame, raw)
+
+    @property
+    def decided(self) -> int:
+        """Samples of the stream before which nothing is needed any more.
+
+        While somebody speaks, or may, that is where they began, with a little before it.
+        """
+        frame = self._start if self.active else max(self._free, self._frames - self._kept - _GLANCE)
+        return int(max(0, frame * self._size // 2 - DELAY))
 
     def finish(self) -> Iterator[Cut]:
         """The stream is over: what was being said is ended by silence."""
@@ -108,50 +126,72 @@ class Cutter:
         self._frames += 1
         self._endpointer.process(frame)
         self._voiced.append(self._voice.is_speech(frame))
+        self._last.append(frame)
         sure = self._endpointer.in_speech
         if self._meter:
             self._meter(raw, sure)
-        if not self._perhaps:
-            self._before.append(frame)
-            if not sure and sum(self._voiced) < _GLIMPSE:
-                return
-            yield from self._begins()
-        else:
+        if self.active:
             self._waiting.append(frame)
             if self._voiced[-1]:
-                yield Cut("sound", b"".join(self._waiting))
-                self._waiting = []
-        if not self.speaking:
-            if sure:
-                self.speaking = True
-                yield Cut("began", at=self._start * _FRAME_SECONDS)
-            elif len(self._waiting) >= _GIVE_UP:
-                self._over(0)
-                yield Cut("none")
-            return
-        self._gap = None if sure else (self._gap or 0) + 1
-        if self._gap is not None and self._gap > self._hold:
-            yield from self._ended()
+                yield from self._on()
+        elif self._glimpsed:
+            yield from self._begins()
+        if self.speaking:
+            self._gap = 0 if sure else self._gap + 1
+            if self._gap > self._hold and (self._too_late or not any(self._voiced)):
+                yield from self._ends(round(self._endpointer.speech_end / _FRAME_SECONDS))
+            elif self._too_long:
+                yield from self._ends(self._frames, goes_on=True)
+        elif self.active and sure:
+            self.speaking = True
+            yield Cut("began", at=self._start * _FRAME_SECONDS, goes_on=self._cut_off)
+            self._cut_off = False
+        elif self.active and self._nobody:
+            self._over()
+            yield Cut("none")
+
+    @property
+    def _glimpsed(self) -> bool:
+        return sum(self._voiced) >= _GLIMPSE
+
+    @property
+    def _too_late(self) -> bool:
+        """Whether the detector would be sure by now of somebody who went on speaking."""
+        return self._gap > self._hold + self._window
+
+    @property
+    def _too_long(self) -> bool:
+        seconds = (self._frames - self._start) * _FRAME_SECONDS
+        pause = len(self._waiting) >= _BREATH
+        return seconds > LONGEST_SECONDS or pause and seconds > LONG_SECONDS
+
+    @property
+    def _nobody(self) -> bool:
+        since = self._frames - self._start - self._kept
+        return len(self._waiting) >= _GIVE_UP or since > _LONGEST_DOUBT
 
     def _begins(self) -> Iterator[Cut]:
-        """What came before is given with the first sound."""
-        self._perhaps = True
-        self._start = max(0, self._frames - len(self._voiced) + 1 - self._kept)
-        lead = list(self._before)[self._start - self._frames :]
-        self._before.clear()
+        """A little of what came before is given with the first sound."""
+        self.active = True
+        self._start = max(self._free, self._frames - len(self._voiced) + 1 - self._kept)
+        self._waiting = list(self._last)[self._start - self._frames :]
         yield Cut("perhaps")
-        yield Cut("sound", b"".join(lead))
+        yield from self._on()
 
-    def _ended(self) -> Iterator[Cut]:
-        end = round(self._endpointer.speech_end / _FRAME_SECONDS)
-        spoken = max(0, end - self._frames + len(self._waiting))
-        if spoken:
-            yield Cut("sound", b"".join(self._waiting[:spoken]))
-        self._over(spoken)
-        yield Cut("ended", at=end * _FRAME_SECONDS)
+    def _on(self, count: int | None = None) -> Iterator[Cut]:
+        """The frames that wait, or the first of them, go on."""
+        if sound := b"".join(self._waiting[:count]):
+            yield Cut("sound", sound)
+        self._waiting = [] if count is None else self._waiting[count:]
 
-    def _over(self, spoken: int) -> None:
-        """So many of the waiting frames belong to what was said."""
-        self._before.extend(self._waiting[spoken:])
-        self._waiting, self._gap = [], None
-        self._perhaps = self.speaking = False
+    def _ends(self, end: int, goes_on: bool = False) -> Iterator[Cut]:
+        """The utterance is over before frame `end`; with `goes_on`, the speech need not be."""
+        yield from self._on(max(0, end - self._frames + len(self._waiting)))
+        self._free = self._frames - len(self._waiting)
+        self._cut_off = goes_on
+        self._over()
+        yield Cut("ended", at=end * _FRAME_SECONDS, goes_on=goes_on)
+
+    def _over(self) -> None:
+        self._waiting, self._gap = [], 0
+        self.active = self.speaking = False

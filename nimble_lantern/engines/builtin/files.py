@@ -1,91 +1,113 @@
-"""Sound files: any usual WAV, brought to 16 kHz mono and cut into utterances."""
+"""Sound files: any usual kind, brought to 16 kHz mono and cut into utterances."""
 
 from __future__ import annotations
 
-import audioop
-import wave
-from collections.abc import Iterator
-from dataclasses import replace
+from collections.abc import Iterable, Iterator
+from dataclasses import dataclass, replace
 from pathlib import Path
+from typing import Protocol
 
+import numpy as np
+import soundfile
+import soxr
+
+from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.errors import BadInput
+from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.engines import Scene
 from nimble_lantern.engines.builtin.cutter import PATIENCE, RATE, Cut, Cutter
-from nimble_lantern.playing import Desk
+from nimble_lantern.engines.pcm import sound_of
+
+
+class Hears(Protocol):
+    """A desk that hearings are given to."""
+
+    @property
+    def sitting(self) -> Sitting: ...
+    def hear(self, hearing: Hearing) -> object: ...
+
 
 _BLOCK_FRAMES = 65_536
+_MOST_CHANNELS = 8
+_FULL = 32767
 _LINES_IN_VIEW = 40
 
 
 def pcm_of(path: Path) -> Iterator[bytes]:
-    """The sound of a WAV file as 16-bit mono at 16 kHz; BadInput for what is none."""
+    """The sound of a file as 16-bit mono at 16 kHz, block by block.
+
+    Whatever libsndfile reads: WAV of any usual kind, FLAC, Ogg.  BadInput for what is no sound.
+    """
     try:
-        with wave.open(str(path), "rb") as file:
+        with path.open("rb"):
+            pass
+    except (OSError, ValueError) as error:
+        why = getattr(error, "strerror", None) or "no file has such a name"
+        raise BadInput(f"The sound file {path} cannot be read: {why}; check its name.") from error
+    try:
+        with soundfile.SoundFile(path) as file:
             yield from _converted(file)
-    except wave.Error as error:
+    except (soundfile.SoundFileError, TypeError) as error:
         raise BadInput(
-            f"{path} is not a WAV file with plain PCM sound ({error}); save it as 16-bit WAV."
-        ) from error
-    except EOFError as error:
-        raise BadInput(f"{path} is no whole WAV file; record it again as 16-bit WAV.") from error
-    except OSError as error:
-        raise BadInput(
-            f"The sound file {path} cannot be read: {error.strerror}; check its name."
+            f"{path} is no sound file that can be read to its end; save it as 16-bit WAV."
         ) from error
 
 
-def _converted(file: wave.Wave_read) -> Iterator[bytes]:
-    width, channels, rate = file.getsampwidth(), file.getnchannels(), file.getframerate()
-    if channels > 2 or not 4000 <= rate <= 192_000:
-        raise BadInput(f"A WAV with {channels} channels at {rate} Hz cannot be heard; use mono.")
-    state = None
-    while sound := file.readframes(_BLOCK_FRAMES):
-        sound = sound[: len(sound) - len(sound) % (width * channels)]
-        if width == 1:
-            sound = audioop.bias(sound, 1, -128)
-        if width != 2:
-            sound = audioop.lin2lin(sound, width, 2)
-        if channels == 2:
-            sound = audioop.tomono(sound, 2, 0.5, 0.5)
-        if rate != RATE:
-            # The weights are a gentle low-pass, which ratecv alone does not have.
-            sound, state = audioop.ratecv(sound, 2, 1, rate, RATE, state, 2, 1)
-        yield sound
+def _converted(file: soundfile.SoundFile) -> Iterator[bytes]:
+    rate, channels = file.samplerate, file.channels
+    if channels > _MOST_CHANNELS or not 4000 <= rate <= 192_000:
+        raise BadInput(f"Sound of {channels} channels at {rate} Hz cannot be heard; use mono.")
+    resampled = soxr.ResampleStream(rate, RATE, 1, dtype="float32")
+    while True:
+        block = file.read(_BLOCK_FRAMES, dtype="float32", always_2d=True)
+        mono = np.nan_to_num(block.mean(axis=1), posinf=0.0, neginf=0.0)
+        last = len(block) < _BLOCK_FRAMES
+        yield sound_of(resampled.resample_chunk(mono, last=last) * _FULL)
+        if last:
+            return
 
 
-def utterances(sound: Iterator[bytes]) -> Iterator[bytes]:
+@dataclass(frozen=True, slots=True)
+class Spoken:
+    """A stretch of speech: its sound, the seconds of silence before it, whether it was cut off."""
+
+    sound: bytes
+    pause: float
+    goes_on: bool = False
+
+
+def utterances(sound: Iterable[bytes]) -> Iterator[bytes]:
     """The stretches of speech in a stream."""
-    for _, stretch in paused_utterances(sound):
-        yield stretch
+    for spoken in spoken_in(sound):
+        yield spoken.sound
 
 
-def paused_utterances(
-    sound: Iterator[bytes], patience: str = "normal"
-) -> Iterator[tuple[float, bytes]]:
-    """The stretches of speech in a stream, each with the seconds of silence before it."""
+def spoken_in(sound: Iterable[bytes], patience: str = "normal") -> Iterator[Spoken]:
+    """The stretches of speech in a stream, each as soon as it is over."""
     cutter = Cutter(PATIENCE[patience])
     kept: list[bytes] = []
     began = ended = 0.0
-
-    def cuts() -> Iterator[Cut]:
-        for piece in sound:
-            yield from cutter.feed(piece)
-        yield from cutter.finish()
-
-    for cut in cuts():
+    goes_on = False
+    for cut in _cuts(cutter, sound):
         if cut.kind in ("perhaps", "none"):
             kept.clear()
         elif cut.kind == "began":
-            began = cut.at
+            began, goes_on = cut.at, cut.goes_on
         elif cut.kind == "sound":
             kept.append(cut.sound)
         else:
-            yield max(0.0, began - ended), b"".join(kept)
+            yield Spoken(b"".join(kept), max(0.0, began - ended), goes_on)
             ended = cut.at
             kept.clear()
     if kept:
-        yield max(0.0, began - ended), b"".join(kept)
+        yield Spoken(b"".join(kept), max(0.0, began - ended), goes_on)
+
+
+def _cuts(cutter: Cutter, sound: Iterable[bytes]) -> Iterator[Cut]:
+    for piece in sound:
+        yield from cutter.feed(piece)
+    yield from cutter.finish()
 
 
 def scene_of(sitting: Sitting) -> Scene:
@@ -96,19 +118,23 @@ def scene_of(sitting: Sitting) -> Scene:
     near = sorted(range(low, min(high, len(blocks))), key=lambda b: abs(b - here))
     view = tuple(blocks[b].text for b in near if blocks[b].text.strip())
     resting, choosing = sitting.lamp != "lit", sitting.question is not None
-    return Scene(view, sitting.shelf, sitting.scripts, resting, choosing)
+    names = tuple((kind, tuple(named.of(sitting))) for kind, named in CATALOGUE.named.items())
+    return Scene(view, names, resting, choosing)
 
 
-def hear_file(path: Path, desk: Desk) -> None:
-    """Let the built-in recogniser hear a file, utterance by utterance, on a desk."""
+def hear_file(path: Path, desk: Hears) -> None:
+    """Let the built-in recogniser hear a file, utterance by utterance, on a desk.
+
+    BadInput for what is no sound, or breaks off: what was heard before is on the desk then.
+    """
     from nimble_lantern.engines.builtin.recogniser import BuiltIn
 
-    spoken = list(paused_utterances(pcm_of(path), desk.sitting.settings.patience))
-    if not spoken:
-        return
-    engine = BuiltIn()
+    engine: BuiltIn | None = None
     try:
-        for pause, sound in spoken:
-            desk.hear(replace(engine.hear(sound, scene_of(desk.sitting)), pause=pause))
+        for spoken in spoken_in(pcm_of(path), desk.sitting.settings.patience):
+            engine = engine or BuiltIn()
+            hearing = engine.hear(spoken.sound, scene_of(desk.sitting))
+            desk.hear(replace(hearing, pause=spoken.pause, goes_on=spoken.goes_on))
     finally:
-        engine.close()
+        if engine is not None:
+            engine.close()

@@ -3,7 +3,10 @@
 from __future__ import annotations
 
 import threading
+import time
 from calendar import day_name, month_name
+from collections.abc import Callable
+from dataclasses import replace
 from functools import cache
 from itertools import pairwise
 
@@ -11,16 +14,20 @@ from rapidfuzz.distance import Levenshtein
 from wordfreq import top_n_list, word_frequency
 
 from nimble_lantern.core.commands import CATALOGUE
-from nimble_lantern.core.commands.choosing import ONLY_WHILE_CHOOSING
 from nimble_lantern.core.grammar.export import Network, Page, either, filled, skeleton
-from nimble_lantern.core.reading.hearing import CUT, Hearing, Hypothesis, Tail
+from nimble_lantern.core.reading.hearing import CUT, Hearing, Hypothesis, Tail, from_line
 from nimble_lantern.core.writing.spoken import plain, spoken_forms
 from nimble_lantern.engines import Scene
 from nimble_lantern.engines.builtin.cutter import RATE
 from nimble_lantern.engines.builtin.decoder import Decoded
-from nimble_lantern.engines.builtin.worker import Worker
+from nimble_lantern.engines.builtin.worker import TooSlow, Worker
 
 SOURCE = "built-in"
+PATIENCE_SECONDS = 3.0
+"""How long after its end an utterance may take: noise that is taken for speech takes for ever."""
+TOO_SLOW = "it took too long to make out"
+_COST = 0.6
+"""Seconds that a second of sound takes to be heard once more, on a slow machine."""
 MOST_WORDS_IN_VIEW = 400
 _FREE_WORDS = 300
 _DATES = tuple(w.lower() for w in (*day_name, *month_name) if w)
@@ -38,16 +45,21 @@ _LEAST_ALIKE, _LONGEST_DOUBTED = 0.5, 7
 _STOPS = ".,;:!?…)"
 
 
+def _answers() -> set[str]:
+    """The commands that only answer a question."""
+    return {name for name, made in CATALOGUE.commands.items() if made.traits.answers}
+
+
 @cache
 def _skeleton() -> Network:
-    return skeleton(CATALOGUE.grammar, skip=ONLY_WHILE_CHOOSING)
+    return skeleton(CATALOGUE.grammar, CATALOGUE.named, skip=_answers())
 
 
 @cache
 def _choices() -> Network:
     """The answers to a question, by themselves."""
-    skip = CATALOGUE.commands.keys() - ONLY_WHILE_CHOOSING
-    return filled(skeleton(CATALOGUE.grammar, skip=skip), Page())
+    skip = CATALOGUE.commands.keys() - _answers()
+    return filled(skeleton(CATALOGUE.grammar, CATALOGUE.named, skip=skip), Page())
 
 
 @cache
@@ -80,18 +92,17 @@ def grammar_for(scene: Scene) -> Network:
     """The network of everything that can be said now."""
     texts = texts_in(scene)
     seen = {w for text in texts for forms in text for form in forms for w in form}
-    names = [tuple(spoken_forms(w)[0] for w in name.split()) for name in scene.documents]
-    scripts = [tuple(spoken_forms(w)[0] for w in name.split()) for name in scene.scripts]
     common = _common_words()
     free = {**common, **{w: max(_IN_VIEW, common.get(w, 0.0)) for w in sorted(seen)}}
-    page = Page(
-        texts,
-        [tuple(w for part in n for w in part) for n in names],
-        [tuple(w for part in n for w in part) for n in scripts],
-        free,
-    )
+    names = {kind: [_said(name) for name in named] for kind, named in scene.names}
+    page = Page(texts, names, free)
     net = filled(_skeleton(), page)
     return either(_choices(), net, _CHOICE) if scene.choosing else net
+
+
+def _said(name: str) -> tuple[str, ...]:
+    """A name as it is spoken most likely."""
+    return tuple(w for word in name.split() for w in spoken_forms(word)[0])
 
 
 def said_in(scene: Scene) -> list[list[str]]:
@@ -115,6 +126,7 @@ class BuiltIn:
         self.lock = threading.RLock()
         self._scene: Scene | None = None
         self._kept: list[bytes] = []  # the sound of the utterance
+        self._began = 0.0
 
     def look(self, scene: Scene) -> None:
         """Listen for what this scene allows, from the next utterance on."""
@@ -132,12 +144,14 @@ class BuiltIn:
         with self.lock:
             self.look(scene)
             self._kept = [sound]
-            return self._whole(sound)
+            self._began = time.monotonic()
+            return self._bounded(lambda due: self._whole(sound, due))
 
     def begin(self, scene: Scene) -> None:
         """An utterance begins in a live stream."""
         self.look(scene)
         self._kept = []
+        self._began = time.monotonic()
         if not scene.resting:
             self.dictation.start()
         self.command.start()
@@ -159,46 +173,75 @@ class BuiltIn:
         self.command.drop()
 
     def end(self) -> Hearing:
-        """The hearing; a voice that is new is heard once more, now that its mean is known."""
+        """The hearing; what takes longer than PATIENCE_SECONDS to make out is given up."""
         self.command.ask_end()
-        if self._resting:
-            return _awake(self.command.result())
-        self.dictation.ask_end()
-        text, command = self.dictation.result(), self.command.result()
-        if not (text.voice_known and command.voice_known):
-            return self._whole(b"".join(self._kept))
-        return self._hearing(text, command)
+        if not self._resting:
+            self.dictation.ask_end()
+        return self._bounded(self._ended)
+
+    def _bounded(self, find: Callable[[float], Hearing]) -> Hearing:
+        """A hearing in time, or one that says that it was given up, with the words so far.
+
+        Sound that came faster than it was spoken, as after a lost connection, may take as long as
+        it was spoken.
+        """
+        spoken = sum(map(len, self._kept)) / 2 / RATE
+        due = max(time.monotonic(), self._began + spoken) + PATIENCE_SECONDS
+        try:
+            return find(due)
+        except TooSlow:
+            words = self.dictation.partial if not self._resting else ""
+            self.dictation.give_up()
+            self.command.give_up()
+            if self._resting:
+                return Hearing((), source=SOURCE)
+            return replace(from_line(words, source=SOURCE), doubt=TOO_SLOW)
 
     @property
     def _resting(self) -> bool:
         return self._scene is not None and self._scene.resting
 
-    def _whole(self, sound: bytes) -> Hearing:
+    def _ended(self, due: float) -> Hearing:
+        """A voice that is new is heard once more, now that its mean is known, if there is time."""
+        if self._resting:
+            return _awake(self.command.result(due))
+        text, command = self.dictation.result(due), self.command.result(due)
+        known = text.voice_known and command.voice_known
+        sound = b"".join(self._kept)
+        if not known and time.monotonic() + len(sound) / 2 / RATE * _COST < due:
+            return self._whole(sound, due)
+        return self._hearing(text, command, due)
+
+    def _whole(self, sound: bytes, due: float) -> Hearing:
         self.command.ask_whole(sound)
         if self._resting:
-            return _awake(self.command.result())
+            return _awake(self.command.result(due))
         self.dictation.ask_whole(sound)
-        return self._hearing(self.dictation.result(), self.command.result())
+        return self._hearing(self.dictation.result(due), self.command.result(due), due)
 
-    def _hearing(self, text: Decoded, command: Decoded) -> Hearing:
+    def _hearing(self, text: Decoded, command: Decoded, due: float) -> Hearing:
         if not text.hypotheses:
             return Hearing((), source=SOURCE)
-        commands, margin = self._weighed(text, command), command.score - text.score
-        tail = self._tail(text.hypotheses[0])
+        commands, margin = self._weighed(text, command, due), command.score - text.score
+        tail = self._tail(text.hypotheses[0], due)
         if not commands:
             return Hearing(text.hypotheses, source=SOURCE, tail=tail)
         return Hearing(text.hypotheses, commands, margin, source=SOURCE, tail=tail)
 
-    def _weighed(self, text: Decoded, command: Decoded) -> tuple[Hypothesis, ...]:
+    def _weighed(self, text: Decoded, command: Decoded, due: float) -> tuple[Hypothesis, ...]:
         """The command, and its alternatives where they may tell more: they take time to find."""
         said = text.hypotheses[0]
         like = _alike(command.hypotheses[0], said) if command.hypotheses else _LEAST_ALIKE
         if like == 1 or like < _LEAST_ALIKE or len(said.words) > _LONGEST_DOUBTED:
             return command.hypotheses
         self.command.ask_alternatives()
-        return self.command.result().hypotheses or command.hypotheses
+        try:
+            return self.command.result(due).hypotheses or command.hypotheses
+        except TooSlow:
+            self.command.give_up()
+            return command.hypotheses
 
-    def _tail(self, best: Hypothesis) -> Tail | None:
+    def _tail(self, best: Hypothesis, due: float) -> Tail | None:
         """What was said behind the last pause, heard by itself: it may be a command."""
         behind = [b.start for a, b in pairwise(best.words) if b.start - a.end >= CUT]
         if not behind or len([w for w in best.words if w.start >= behind[-1]]) > _LONGEST_TAIL:
@@ -207,8 +250,13 @@ class BuiltIn:
         sound = b"".join(self._kept)[round(start * RATE) * 2 :]
         self.command.ask_whole(sound)
         self.dictation.ask_whole(sound)
-        text, command = self.dictation.result(), self.command.result()
-        if not text.hypotheses or not (commands := self._weighed(text, command)):
+        try:
+            text, command = self.dictation.result(due), self.command.result(due)
+            if not text.hypotheses or not (commands := self._weighed(text, command, due)):
+                return None
+        except TooSlow:
+            self.dictation.give_up()
+            self.command.give_up()
             return None
         return Tail(behind[-1], commands, command.score - text.score)
 

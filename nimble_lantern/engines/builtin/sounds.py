@@ -35,7 +35,6 @@ VARIANTS: dict[str, tuple[str, ...]] = {
     "redo": ("R IH D UW", "R EH D UW"),
     "italic": ("IH T AE L IH K", "AY T AE L IH K"),
     "cut": ("K AH D",),
-    "harbor": ("HH AA B AH", "HH AA B ER"),
     "four": ("F AO",),
     "last": ("L AA S T",),
     "paragraph": ("P AE R AH G R AA F",),

@@ -1,18 +1,72 @@
-"""A decoder in a process of its own, restarted with its sound when it dies."""
+"""A decoder in a process of its own, restarted with its sound when it dies or does not answer.
+
+Every request that is answered carries a number, and so does its answer: what answers a request
+that nobody waits for any more is dropped.
+"""
 
 from __future__ import annotations
 
 import multiprocessing
+import threading
 import time
+from collections import deque
+from itertools import count
 from multiprocessing.connection import Connection
 from typing import Any
 
 from nimble_lantern.core.errors import BadInput
 from nimble_lantern.engines.builtin.decoder import CommandDecoder, Decoded, DictationDecoder
 
-_PATIENCE_SECONDS = 60.0
 _SOON_SECONDS = 0.05
+_STUCK_SECONDS = 0.3
+"""After an utterance was given up, how long a decoder may take to come back to its work."""
 _CONTEXT = multiprocessing.get_context("spawn")
+Message = tuple[Any, ...]
+
+
+class TooSlow(Exception):
+    """The answer did not come in time."""
+
+
+class _Outbox:
+    """Messages to a process, sent by a thread: who puts one in never waits for a busy process."""
+
+    def __init__(self, connection: Connection) -> None:
+        self._connection = connection
+        self._waiting: deque[Message] = deque()
+        self._changed = threading.Condition()
+        self.broken = False
+        threading.Thread(target=self._run, daemon=True).start()
+
+    def put(self, message: Message) -> None:
+        with self._changed:
+            self._waiting.append(message)
+            self._changed.notify()
+
+    def withdraw(self) -> None:
+        """Take back the sound that is not sent yet, and what was to be found out about it."""
+        with self._changed:
+            kept = [m for m in self._waiting if m[0] not in ("sound", "end", "whole")]
+            self._waiting = deque(kept)
+
+    def close(self) -> None:
+        with self._changed:
+            self.broken = True
+            self._changed.notify()
+
+    def _run(self) -> None:
+        while True:
+            with self._changed:
+                while not self._waiting and not self.broken:
+                    self._changed.wait()
+                if self.broken:
+                    return
+                message = self._waiting.popleft()
+            try:
+                self._connection.send(message)
+            except (OSError, ValueError, TypeError):  # TypeError: closed while it was sent
+                self.broken = True
+                return
 
 
 def serve(connection: Connection, kind: str) -> None:
@@ -21,29 +75,29 @@ def serve(connection: Connection, kind: str) -> None:
     said, number = "", 0
     while True:
         try:
-            message, *rest = connection.recv()
-        except (EOFError, KeyboardInterrupt):
+            message = connection.recv()
+        except (EOFError, OSError, KeyboardInterrupt):
             return
         match message:
-            case "start":
+            case ("start", n):
                 decoder.start()
-                said, [number] = "", rest
-            case "sound":
-                decoder.sound(rest[0])
-                if kind == "dictation" and not connection.poll():
-                    text = decoder.partial()
-                    if text != said:
-                        said = text
-                        connection.send(("partial", (number, text)))
-            case "end":
-                connection.send(("done", decoder.end()))
-            case "whole":
-                connection.send(("done", decoder.whole(rest[0])))
-            case "alternatives":
+                said, number = "", n
+            case ("sound", sound):
+                decoder.sound(sound)
+                if kind == "dictation" and not connection.poll() and decoder.partial() != said:
+                    said = decoder.partial()
+                    connection.send(("partial", number, said))
+            case ("drop",):
+                decoder.drop()
+            case ("end", request):
+                connection.send(("done", request, decoder.end()))
+            case ("whole", request, sound):
+                connection.send(("done", request, decoder.whole(sound)))
+            case ("alternatives", request):
                 assert isinstance(decoder, CommandDecoder)
-                connection.send(("done", decoder.alternatives()))
-            case "grammar" | "rest" | "page" | "drop":
-                getattr(decoder, message)(*rest)
+                connection.send(("done", request, decoder.alternatives()))
+            case ("grammar" | "rest" | "page" as name, *rest):
+                getattr(decoder, name)(*rest)
 
 
 class Worker:
@@ -53,49 +107,56 @@ class Worker:
         self.kind = kind
         self._partial, self._number = "", 0  # of the utterance
         self.restarts = 0
-        self._prepared: tuple[Any, ...] | None = None
+        self._prepared: Message | None = None
         self._kept: list[bytes] = []
         self._started = False
-        self._asked: tuple[Any, ...] | None = None
+        self._requests = count(1)
+        self._asked: Message | None = None  # what waits for its answer
+        self._given_up: tuple[int, float] | None = None  # a request that may never be answered
         self._open()
 
     def _open(self) -> None:
         self._near, far = _CONTEXT.Pipe()
+        self._outbox = _Outbox(self._near)
         self.process = _CONTEXT.Process(target=serve, args=(far, self.kind), daemon=True)
         self.process.start()
         far.close()
 
     def _reopen(self) -> None:
-        """A new process that knows what the dead one knew, and has its sound."""
+        """A new process that knows what the old one knew, and has its sound."""
         self.restarts += 1
+        self._outbox.close()
         self.process.kill()
         self.process.join()
         self._near.close()
+        self._given_up = None
         self._open()
         if self._prepared:
-            self._near.send(self._prepared)
+            self._outbox.put(self._prepared)
         if self._started:
-            self._near.send(("start", self._number))
+            self._outbox.put(("start", self._number))
             for sound in self._kept:
-                self._near.send(("sound", sound))
+                self._outbox.put(("sound", sound))
         if self._asked:
-            self._near.send(self._asked)
+            self._outbox.put(self._asked)
 
     def _send(self, *message: Any) -> None:
-        try:
-            self._near.send(message)
-        except OSError:
+        if self._outbox.broken:
             # What was to be sent is among what a new process is told.
             self._reopen()
+        else:
+            self._outbox.put(message)
 
     def prepare(self, *what: Any) -> None:
         """Between utterances: a grammar, the texts of a page, or rest; kept for a new process."""
         self._prepared = what
+        self._unstick()
         self._send(*what)
 
     def start(self) -> None:
         self._kept, self._started, self._asked, self._partial = [], True, None, ""
         self._number += 1
+        self._unstick()
         self._send("start", self._number)
 
     def sound(self, sound: bytes) -> None:
@@ -104,23 +165,51 @@ class Worker:
 
     def drop(self) -> None:
         """What was started was no speech."""
-        self._kept, self._started = [], False
+        self._kept, self._started, self._asked = [], False, None
+        self._outbox.withdraw()
         self._send("drop")
+
+    def give_up(self) -> None:
+        """Nothing more is wanted of this utterance; a process that goes on with it is ended."""
+        asked = self._asked[1] if self._asked else 0
+        self.drop()
+        if asked:
+            self._given_up = asked, time.monotonic()
+
+    def _unstick(self) -> None:
+        """End a process that is still at what was given up long ago."""
+        if self._given_up is None:
+            return
+        self._told_so_far()
+        if self._given_up and time.monotonic() - self._given_up[1] > _STUCK_SECONDS:
+            self._reopen()
 
     @property
     def partial(self) -> str:
         """The words so far; for the first ones, it is worth a moment's waiting."""
-        try:
-            while self._near.poll(0 if self._partial or not self._started else _SOON_SECONDS):
-                self._told(*self._near.recv())
-        except (EOFError, OSError):
-            self._reopen()
+        wait = 0 if self._partial or not self._started else _SOON_SECONDS
+        self._told_so_far(wait)
         return self._partial
 
-    def _told(self, message: str, value: Any) -> None:
-        """Words of the utterance; those of one that was dropped may come late."""
-        if message == "partial" and value[0] == self._number:
-            self._partial = str(value[1])
+    def _told_so_far(self, wait: float = 0.0) -> None:
+        try:
+            while self._near.poll(wait):
+                self._told(self._near.recv())
+                wait = 0.0
+        except (EOFError, OSError):
+            self._reopen()
+
+    def _told(self, message: Message) -> Decoded | None:
+        """Words of the utterance, or the answer that is waited for; others come too late."""
+        match message:
+            case ("partial", number, text) if number == self._number:
+                self._partial = str(text)
+            case ("done", request, found):
+                if self._given_up and request == self._given_up[0]:
+                    self._given_up = None
+                if self._asked and request == self._asked[1] and isinstance(found, Decoded):
+                    return found
+        return None
 
     def ask_end(self) -> None:
         self._ask("end")
@@ -133,15 +222,19 @@ class Worker:
         """Of a grammar's last result; a new process has none."""
         self._ask("alternatives")
 
-    def _ask(self, *message: Any) -> None:
-        self._asked = message
-        self._send(*message)
+    def _ask(self, what: str, *rest: Any) -> None:
+        self._asked = (what, next(self._requests), *rest)
+        self._send(*self._asked)
 
-    def result(self) -> Decoded:
-        """The decoding asked for; decoded once more if the process died over it."""
+    def result(self, due: float) -> Decoded:
+        """The decoding asked for; decoded once more if the process died over it.
+
+        TooSlow if it is not there at `due`, a time of the monotonic clock; BadInput if the process
+        died twice.
+        """
         for attempt in range(2):
             try:
-                found = self._wait()
+                found = self._wait(due)
                 self._started, self._asked = False, None
                 return found
             except (EOFError, OSError):
@@ -151,21 +244,20 @@ class Worker:
         self._started, self._asked = False, None
         raise BadInput("The recogniser stopped twice over the same sound; say it again.")
 
-    def _wait(self) -> Decoded:
-        deadline = time.monotonic() + _PATIENCE_SECONDS
-        while time.monotonic() < deadline:
-            if not self._near.poll(0.5):
+    def _wait(self, due: float) -> Decoded:
+        while True:
+            left = due - time.monotonic()
+            if not self._near.poll(max(0.0, min(0.5, left))):
                 if not self.process.is_alive():
                     raise EOFError
+                if left <= 0:
+                    raise TooSlow
                 continue
-            message, value = self._near.recv()
-            if message == "done":
-                assert isinstance(value, Decoded)
-                return value
-            self._told(message, value)
-        raise EOFError
+            if (found := self._told(self._near.recv())) is not None:
+                return found
 
     def close(self) -> None:
+        self._outbox.close()
         self._near.close()
-        self.process.terminate()
+        self.process.kill()  # it has nothing to keep, and may be stuck
         self.process.join(5)

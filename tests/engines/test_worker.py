@@ -1,0 +1,98 @@
+"""Decoders in processes of their own: answers that come late, or never."""
+
+from __future__ import annotations
+
+import time
+import unittest
+from unittest import mock
+
+from nimble_lantern.core.errors import BadInput
+from nimble_lantern.core.reading.hearing import from_line
+from nimble_lantern.engines import Scene
+from nimble_lantern.engines.builtin.decoder import Decoded
+from nimble_lantern.engines.builtin.recogniser import TOO_SLOW, BuiltIn
+from nimble_lantern.engines.builtin.worker import TooSlow, Worker
+from tests.engines.test_builtin import LINES, SoundCase, utterances
+
+
+def soon(seconds: float = 30.0) -> float:
+    return time.monotonic() + seconds
+
+
+class Answers(SoundCase):
+    @classmethod
+    def setUpClass(cls) -> None:
+        super().setUpClass()
+        cls.engine = BuiltIn()
+        cls.addClassCleanup(cls.engine.close)
+        cls.spoken = list(utterances([cls.sound]))
+        cls.scene = Scene(view=("The boat is coming to the island",))
+
+    def test_after_one_decoder_failed_commands_are_not_one_utterance_behind(self) -> None:
+        self.engine.look(self.scene)
+        with (
+            mock.patch.object(self.engine.dictation, "result", side_effect=BadInput("x")),
+            self.assertRaises(BadInput),
+        ):
+            self.engine.hear(self.spoken[1], self.scene)
+        text = self.engine.hear(self.spoken[0], self.scene)
+        self.assertNotIn(LINES[1], [c.text for c in text.commands])
+        self.assertEqual(self.engine.hear(self.spoken[1], self.scene).commands[0].text, LINES[1])
+
+    def test_an_answer_to_another_request_is_dropped(self) -> None:
+        worker = self.engine.dictation
+        worker.ask_whole(self.spoken[0])
+        first = worker._asked
+        worker.ask_whole(self.spoken[1])
+        self.assertNotEqual(first, worker._asked)
+        found = worker.result(soon())
+        self.assertNotIn("island", found.hypotheses[0].text)
+
+    def test_what_takes_too_long_is_given_up_and_shown_as_unclear(self) -> None:
+        with mock.patch("nimble_lantern.engines.builtin.recogniser.PATIENCE_SECONDS", -60.0):
+            hearing = self.engine.hear(self.spoken[0], self.scene)
+        self.assertEqual(hearing.doubt, TOO_SLOW)
+        self.assertEqual(hearing.commands, ())
+        self.assertIn("island", self.engine.hear(self.spoken[0], self.scene).text)
+
+    def test_a_decoder_that_does_not_come_back_is_ended(self) -> None:
+        worker = self.engine.dictation
+        before = worker.restarts
+        with mock.patch("nimble_lantern.engines.builtin.worker._STUCK_SECONDS", -1.0):
+            for _ in range(20):
+                worker.ask_whole(self.spoken[0])
+            worker.give_up()
+            worker.start()
+        self.assertEqual(worker.restarts, before + 1)
+        worker.drop()
+        self.assertIn("island", self.engine.hear(self.spoken[0], self.scene).text)
+
+    def test_sound_that_comes_faster_than_it_was_spoken_has_the_time_it_was_spoken_in(self) -> None:
+        """As after a lost connection, when much of it comes at once."""
+        long = b"".join(self.spoken) * 3
+        dues: list[float] = []
+
+        def found(due: float) -> object:
+            dues.append(due - time.monotonic())
+            return from_line("x")
+
+        self.engine._kept, self.engine._began = [long], time.monotonic()
+        self.engine._bounded(found)  # type: ignore[arg-type]
+        self.assertGreater(dues[0], len(long) / 32_000)
+
+
+class NearEnd(unittest.TestCase):
+    def test_it_does_not_wait_for_a_process_that_is_busy(self) -> None:
+        worker = Worker("dictation")
+        self.addCleanup(worker.close)
+        worker.start()
+        began = time.monotonic()
+        for _ in range(200):
+            worker.sound(b"\1\0" * 16_000)
+        self.assertLess(time.monotonic() - began, 10, "two hundred seconds of sound were taken")
+        worker.ask_end()
+        with self.assertRaises(TooSlow):
+            worker.result(time.monotonic())
+        worker.give_up()
+        worker.ask_whole(b"\0\0" * 1600)
+        self.assertIsInstance(worker.result(soon()), Decoded)
