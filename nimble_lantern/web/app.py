@@ -2,33 +2,45 @@
 
 from __future__ import annotations
 
+import sys
+import traceback
 from collections.abc import Callable
 from pathlib import Path
+from typing import Any
 
 from flask import (
     Blueprint,
     Flask,
     Response,
     current_app,
+    redirect,
     render_template,
     request,
     send_from_directory,
 )
+from werkzeug.exceptions import HTTPException
 
+from nimble_lantern.core.controls import controls
 from nimble_lantern.core.document.metrics import FAMILIES, FONTS
-from nimble_lantern.core.errors import LanternError
-from nimble_lantern.core.reading.hearing import from_line
+from nimble_lantern.core.errors import BadInput, LanternError
+from nimble_lantern.core.reading.hearing import MOST_WORDS, from_line, well_formed
+from nimble_lantern.core.state import View
 from nimble_lantern.engines import LiveEngine
 from nimble_lantern.engines.browser import alternatives
+from nimble_lantern.engines.builtin.cutter import RATE
 from nimble_lantern.engines.larger import LargerModel
+from nimble_lantern.formats.report import sitting_data
 from nimble_lantern.prompter import ScriptPrompter
 from nimble_lantern.shell import LiveDesk
 from nimble_lantern.web.fragments import Pages, classes, face
-from nimble_lantern.web.listening import Gap, Listener, UnknownStream
+from nimble_lantern.web.guard import protect
+from nimble_lantern.web.listening import Gap, Listener, UnknownStream, new_stream
 
-MOST_BYTES = 4_000_000
-"""A chunk, or a line for the prompter, is never larger."""
+MOST_SECONDS = 2.0
+"""Of sound in one chunk."""
 _LEAST_ROOM, _MOST_ROOM = 120.0, 4000.0
+_LATEST = 1e15
+_MOST_SAMPLES = 10**12
 pages = Blueprint("pages", __name__)
 sound = Blueprint("sound", __name__)
 
@@ -38,23 +50,40 @@ def create_app(
     engine: Callable[[], LiveEngine],
     pace: float = 1.0,
     model: Path | None = None,
+    host: str = "127.0.0.1",
+    key: str | None = None,
 ) -> Flask:
     """The application round one live desk; `engine` is made when sound first comes."""
     from nimble_lantern.prompter import scripts_in
 
     app = Flask(__name__)
-    app.config["MAX_CONTENT_LENGTH"] = MOST_BYTES
     desk.prompter = ScriptPrompter(desk, scripts_in(), pace)
     app.extensions["desk"] = desk
     app.extensions["pages"] = Pages()
     app.extensions["listener"] = Listener(desk, engine, LargerModel(model))
+    protect(app, host, key)
     app.register_blueprint(pages)
     app.register_blueprint(sound)
-    app.register_error_handler(LanternError, lambda error: (str(error), 409))
-    app.register_error_handler(413, lambda _: ("That is too much at once; send less.", 413))
+    app.register_error_handler(Exception, _answered)
     app.jinja_env.globals.update(classes=classes, face=face)
-    app.after_request(_guarded)
     return app
+
+
+def _answered(error: Exception) -> tuple[str, int]:
+    """Whatever went wrong, in one sentence."""
+    match error:
+        case BadInput():
+            return str(error), 400
+        case LanternError():
+            return str(error), 503
+        case HTTPException(code=413):
+            return "That is too much at once; send less.", 413
+        case HTTPException(code=404):
+            return "There is no such page here; the desk is at /.", 404
+        case HTTPException(code=int() as code, description=text):
+            return str(text), code
+    traceback.print_exception(error, file=sys.stderr)
+    return "The desk has a fault here; load the page again, or say “undo that”.", 500
 
 
 def _desk() -> LiveDesk:
@@ -69,36 +98,37 @@ def _pages() -> Pages:
     return found
 
 
-def _guarded(response: Response) -> Response:
-    # Everything ships with the application, so the page may fetch from nowhere else.
-    response.headers["Content-Security-Policy"] = (
-        "default-src 'self'; style-src 'self' 'unsafe-inline'; script-src 'self' 'unsafe-eval'; "
-        "img-src 'self' data:; worker-src 'self'; frame-ancestors 'none'"
-    )
-    response.headers["Permissions-Policy"] = "microphone=(self)"
-    response.headers["X-Content-Type-Options"] = "nosniff"
-    if not request.path.startswith("/static"):
-        response.headers["Cache-Control"] = "no-store"
-    return response
-
-
-@pages.before_app_request
-def _same_origin() -> tuple[str, int] | None:
-    """Another site's page may not write here: browsers name the origin of every POST."""
-    origin = request.headers.get("Origin")
-    if request.method != "GET" and origin and origin != request.host_url.rstrip("/"):
-        return "This came from another site's page, so nothing was done.", 403
-    return None
+def _listener() -> Listener:
+    found = current_app.extensions["listener"]
+    assert isinstance(found, Listener)
+    return found
 
 
 @pages.get("/")
 def front() -> str:
-    return _whole_page("desk")
+    name, whole, stamp = _pages().opened(_desk())
+    return render_template("page.html", page=name, shows=stamp, families=FAMILIES, fragments=whole)
 
 
-@pages.get("/shelf")
-def shelf() -> str:
-    return _whole_page("shelf")
+@pages.get("/<any(shelf, settings, commands):view>")
+def elsewhere(view: str) -> Response:
+    """Which view is shown is the speaker's choice: an address does not change it."""
+    return redirect("/")  # type: ignore[return-value]
+
+
+@pages.get("/state")
+def state() -> dict[str, Any]:
+    """The desk as JSON: the document as `perform --out json` prints it, and what is shown."""
+    desk = _desk()
+    with desk.lock:
+        sitting = desk.sitting
+        found = sitting_data(sitting)
+        return {
+            **found,
+            "lamp": sitting.lamp,
+            "title": sitting.title,
+            "shelf": list(sitting.shelf),
+        }
 
 
 @pages.get("/fonts.css")
@@ -111,35 +141,23 @@ def font(name: str) -> Response:
     return send_from_directory(FONTS, name, max_age=86_400)
 
 
-@pages.get("/commands")
-def commands() -> str:
-    return _whole_page("commands")
-
-
-@pages.get("/settings")
-def settings() -> str:
-    return _whole_page("settings")
-
-
-def _whole_page(view: str) -> str:
-    if request.path != "/" or _desk().scene().view != "desk":
-        _desk().show(view)
-    name = _pages().opened()
-    return render_template("page.html", page=name, families=FAMILIES,
-                           fragments=_pages().whole(name, _desk()))  # fmt: skip
+def _number(name: str, least: float, most: float, usual: float) -> float:
+    """A number among the request's values; the usual one for none or for what is no number."""
+    found = request.values.get(name, type=float)
+    if found is None or found != found:
+        return usual
+    return min(most, max(least, found))
 
 
 def _news() -> Response:
-    """What changed for the page that asks; 204 for nothing."""
+    """What the page that asks does not show yet; 204 for nothing."""
     name = request.values.get("page", "")[:32]
-    state = _pages().state(name)
-    room = request.values.get("room", type=float)
-    if room is not None and room == room:
-        room = min(_MOST_ROOM, max(_LEAST_ROOM, room))
-        if room != state.room:
-            state.room, state.revision = room, 0
-    html = _pages().news(name, _desk())
-    return Response(html, status=200 if html else 204, mimetype="text/html")
+    room = _number("room", 0.0, _MOST_ROOM, 0.0)
+    shows = int(_number("shows", 0.0, 1e18, 0.0))
+    html, stamp = _pages().news(name, _desk(), shows, max(room, _LEAST_ROOM) if room else None)
+    answer = Response(html, status=200 if html else 204, mimetype="text/html")
+    answer.headers["Lantern-Shows"] = str(stamp)
+    return answer
 
 
 @pages.get("/news")
@@ -147,67 +165,125 @@ def news() -> Response:
     return _news()
 
 
+@pages.post("/view")
+def view() -> Response:
+    """Show another view, as if it had been asked for by voice."""
+    wanted = request.form.get("view", "")
+    if wanted not in list(View):
+        raise BadInput(f"There is no such view; there are {', '.join(View)}.")
+    _desk().show(View(wanted))
+    return _news()
+
+
 @pages.post("/lines")
 def lines() -> Response:
-    """A line for the prompter to say at once, as a recogniser would deliver it."""
-    for line in request.form.get("line", "").splitlines():
+    """A line for the prompter to say at once, as a recogniser would deliver it.
+
+    202 if what was said is held in memory, as it could not be written to the disk.
+    """
+    text = request.form.get("line", "")
+    if len(text.split()) > MOST_WORDS:
+        raise BadInput(f"An utterance has at most {MOST_WORDS:,} words; send them in parts.")
+    for line in text.splitlines():
         if line.strip():
             _desk().hear(from_line(line, source="prompter"))
+    answer = _news()
+    if _desk().holding:
+        answer.status_code = 202
+    return answer
+
+
+@pages.post("/controls")
+def press() -> Response:
+    """Do what pressing the control of this `name` does: as if its words had been said."""
+    desk = _desk()
+    name = request.form.get("name", "")
+    found = [c for c in controls(desk.sitting, desk.playing) if c.name == name]
+    if not found:
+        raise BadInput("There is no such control here now.")
+    desk.hear(from_line(found[0].says, source="control"))
     return _news()
 
 
-@pages.post("/prompter")
-def prompter() -> Response:
-    """Start the script named `script`, or stop."""
-    player = _desk().prompter
-    script = request.form.get("script", "")
-    if player is not None:
-        if script and player.playing is None:
-            player.play(script)
-        else:
-            player.stop()
-    _desk().changed()
-    return _news()
+def _json() -> dict[str, Any]:
+    """The request's JSON object; BadInput for anything else."""
+    try:
+        data = request.get_json(force=True, silent=True)
+    except RecursionError:
+        data = None
+    if not isinstance(data, dict):
+        raise BadInput("What is sent here is a JSON object.")
+    return data
 
 
 @sound.post("/streams")
-def open_stream() -> dict[str, str]:
-    listener: Listener = current_app.extensions["listener"]
-    return {"stream": listener.open()}
+def open_stream() -> dict[str, Any]:
+    """Begin a stream: {"stream", "from", "time", "lost"}, or nothing at all for a new one.
+
+    "from" is the first sample the page still has, "time" when it was spoken (ms), "lost" how many
+    seconds it could not keep.  "listens" tells whether this page is listened to, "next" the sample
+    that is wanted first.
+    """
+    data = _json() if request.get_data() else {}
+    name = well_formed(str(data.get("stream") or new_stream()))[:64]
+    start = _whole(data.get("from"), _MOST_SAMPLES)
+    at = float(_whole(data.get("time"), int(_LATEST)))
+    wanted = _listener().open(name, start, at)
+    if wanted is None:
+        return {"stream": name, "listens": False}
+    if (seconds := _whole(data.get("lost"), 86_400)) > 0:
+        _listener().lost(seconds)
+    return {"stream": name, "listens": True, "next": wanted}
 
 
-@sound.post("/results")
-def results() -> tuple[str, int]:
-    """Words of the browser's recogniser: {"final", "alternatives"}, or the standard's {"error"}."""
-    listener: Listener = current_app.extensions["listener"]
-    data = request.get_json(silent=True)
-    if not isinstance(data, dict):
-        return "A result of the browser's recogniser is sent as JSON.", 400
-    if "error" in data:
-        listener.browser_failed(str(data["error"]))
-    else:
-        found = alternatives(data.get("alternatives"))
-        listener.browser_result(found, bool(data.get("final")))
+def _whole(value: object, most: int) -> int:
+    if not isinstance(value, (int, float)) or value != value:
+        return 0
+    return int(min(most, max(0, value)))
+
+
+@sound.post("/streams/<stream>/end")
+def end_stream(stream: str) -> tuple[str, int]:
+    """Its page is closed."""
+    _listener().close_stream(stream)
     return "", 204
 
 
 @sound.get("/streams")
 def streams() -> dict[str, bool]:
     """Whether any stream is listened to: after a restart, none is."""
-    listener: Listener = current_app.extensions["listener"]
-    return {"open": listener.is_open}
+    return {"open": _listener().is_open}
 
 
-@sound.post("/streams/<stream>/<int:number>")
-def chunk(stream: str, number: int) -> Response:
-    """A chunk of sound; 409 tells the number wanted instead, 410 that the stream is over."""
-    listener: Listener = current_app.extensions["listener"]
+@sound.post("/results")
+def results() -> tuple[str, int]:
+    """Words of the browser's recogniser: {"final", "alternatives"}, or the standard's {"error"}."""
+    data = _json()
+    if "error" in data:
+        _listener().browser_failed(well_formed(str(data["error"])[:80]))
+    else:
+        found = alternatives(data.get("alternatives"))
+        _listener().browser_result(found, bool(data.get("final")))
+    return "", 204
+
+
+@sound.post("/streams/<stream>/<int:start>")
+def chunk(stream: str, start: int) -> Response:
+    """A chunk of sound that begins at sample `start`, with the `time` when it was spoken.
+
+    409 tells by Lantern-Next which sample is wanted instead, 410 that the stream is over; otherwise
+    Lantern-Next and Lantern-Kept say how to go on.
+    """
+    data = request.get_data()
+    if len(data) > MOST_SECONDS * RATE * 2:
+        return Response("A chunk has at most two seconds of sound.", status=413)
     try:
-        wanted = listener.feed(stream, number, request.get_data())
+        heard = _listener().feed(stream, start, data, _number("time", 0.0, _LATEST, 0.0))
     except UnknownStream:
-        return Response("Another page listens now.", status=410)
+        return Response("Another page listens now, or none.", status=410)
     except Gap as gap:
         return Response(status=409, headers={"Lantern-Next": str(gap.expected)})
     answer = _news()
-    answer.headers["Lantern-Next"] = str(wanted)
+    answer.headers["Lantern-Next"] = str(heard.wanted)
+    answer.headers["Lantern-Kept"] = str(heard.kept)
     return answer

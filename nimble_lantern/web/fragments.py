@@ -1,32 +1,39 @@
 """Fragments: the parts of the page that change, each sent only when it looks different.
 
-A page is known by an id.  For each, the server keeps what its fragments showed last and the first
-line shown, so that an answer carries only what is new (htmx out-of-band swaps).
+A page is known by an id.  For each, the server keeps what its fragments were to show last and the
+first line shown, so that an answer carries only what the page lacks (htmx out-of-band swaps).
 """
 
 from __future__ import annotations
 
 import secrets
+import sys
 import threading
+import time
+import traceback
 from collections import OrderedDict
+from collections.abc import Callable
 from dataclasses import dataclass, field
 from typing import Any
 
 from flask import current_app
 from markupsafe import Markup
 
+from nimble_lantern.core.controls import controls
+from nimble_lantern.core.document import styles
+from nimble_lantern.core.document.metrics import DEFAULT_FAMILY, FAMILIES
 from nimble_lantern.core.grammar.catalogue import GROUPS
 from nimble_lantern.core.hints import hints
-from nimble_lantern.core.reference import reference
-from nimble_lantern.core.showing import Segment, rows, scrolled, top_line
+from nimble_lantern.core.reference import ENTRIES_A_SCREEN, reference, screens_of
+from nimble_lantern.core.showing import Segment, rows, top_line
 from nimble_lantern.core.sitting import undone
-from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.state import Sitting, View
 from nimble_lantern.shell import LiveDesk, Scene
 
 TRAIL_LENGTH = 8
-ENTRIES_A_SCREEN = 5
 SHEET_HEIGHT = 470.0
 _MOST_PAGES = 32
+_UNDRAWN = "undrawn"
 SHADES = {
     "red": "#a3161a", "blue": "#14509e", "green": "#1c6324", "orange": "#994200",
     "purple": "#6b2a8c", "brown": "#6b4423", "grey": "#55606a", "pink": "#a3195b",
@@ -37,26 +44,38 @@ SHADES = {
 
 @dataclass
 class PageState:
-    """What one open page shows."""
+    """What one open page is to show: of each fragment its values, with the stamp of their change.
+
+    `room` and `top` are the height of its sheet and the first line it shows.
+    """
 
     revision: int = 0
     top: int = 1
     document: int = 0
     room: float = SHEET_HEIGHT
-    sent: dict[str, dict[str, Any]] = field(default_factory=dict)
+    sent: dict[str, tuple[int, dict[str, Any]]] = field(default_factory=dict)
 
 
 class Pages:
-    """The pages that are open, the oldest forgotten first."""
+    """The pages that are open, the oldest forgotten first.
+
+    A page says up to which stamp it shows what it was sent: an answer that was lost on its way is
+    so sent again with the next.  Stamps rise for ever, over restarts too.
+    """
 
     def __init__(self) -> None:
         self._states: OrderedDict[str, PageState] = OrderedDict()
         self._lock = threading.Lock()
+        self._stamp = time.time_ns() // 1000
 
-    def opened(self) -> str:
+    def opened(self, desk: LiveDesk) -> tuple[str, dict[str, Markup], int]:
+        """A new page: its name, all its fragments, and their stamp."""
         name = secrets.token_hex(8)
-        self.state(name)
-        return name
+        with desk.lock:
+            state = self.state(name)
+            self._look(state, desk)
+            whole = {n: Markup(_drawn(n, values)) for n, (_, values) in state.sent.items()}
+            return name, whole, self._stamp
 
     def state(self, name: str) -> PageState:
         with self._lock:
@@ -66,34 +85,50 @@ class Pages:
                 self._states.popitem(last=False)
             return state
 
-    def news(self, name: str, desk: LiveDesk) -> str:
-        """The fragments that changed since this page was last answered; "" for none."""
-        state = self.state(name)
-        if state.revision == desk.revision:
-            return ""
-        found = []
+    def news(
+        self, name: str, desk: LiveDesk, shows: int = 0, room: float | None = None
+    ) -> tuple[str, int]:
+        """The fragments that changed since the stamp that the page shows, and their stamp."""
         with desk.lock:
-            scene = desk.scene()
-            for fragment, values in shown(scene, state).items():
-                if state.sent.get(fragment) != values:
-                    state.sent[fragment] = values
-                    found.append(_out_of_band(_rendered(fragment, values)))
-            state.revision = scene.revision
-        return "\n".join(found)
+            state = self.state(name)
+            if room is not None and room != state.room:
+                state.room, state.revision = room, 0
+            if state.revision != desk.revision:
+                self._look(state, desk)
+            newer = [(n, v) for n, (stamp, v) in state.sent.items() if stamp > shows]
+            html = "\n".join(_out_of_band(_drawn(n, values)) for n, values in newer)
+            return html, max(stamp for stamp, _ in state.sent.values())
 
-    def whole(self, name: str, desk: LiveDesk) -> dict[str, Markup]:
-        """Every fragment, for a page that is drawn from nothing."""
-        state = self.state(name)
-        with desk.lock:
-            scene = desk.scene()
-            state.sent = shown(scene, state)
-            state.revision = scene.revision
-        return {n: Markup(_rendered(n, values)) for n, values in state.sent.items()}
+    def _look(self, state: PageState, desk: LiveDesk) -> None:
+        """Take what the page is to show now; what changed gets a new stamp."""
+        scene = desk.scene()
+        self._stamp += 1
+        for fragment, values in shown(scene, state).items():
+            if fragment not in state.sent or state.sent[fragment][1] != values:
+                state.sent[fragment] = self._stamp, values
+        state.revision = scene.revision
+        if scene.sitting.view is View.DESK and scene.top is None:
+            desk.window = state.top, state.room
 
 
-def _rendered(name: str, values: dict[str, Any]) -> str:
-    template = current_app.jinja_env.get_template(f"fragments/{name}.html")
-    return template.render(values).strip()
+def _drawn(name: str, values: dict[str, Any]) -> str:
+    """A fragment's HTML; where it cannot be drawn, a sentence in its place with the way back."""
+    if values.get("view") == _UNDRAWN:
+        return _undrawn(name)
+    try:
+        template = current_app.jinja_env.get_template(f"fragments/{name}.html")
+        html: str = template.render(values).strip()
+        return html.encode("utf-8", "replace").decode()
+    except Exception:
+        traceback.print_exc(file=sys.stderr)
+        return _undrawn(name)
+
+
+def _undrawn(name: str) -> str:
+    return (
+        f'<section id="{name}" class="undrawn">This part of the page cannot be drawn. Say “undo '
+        "that”, or “show the shelf” and “open” and a name, to go on.</section>"
+    )
 
 
 def _out_of_band(html: str) -> str:
@@ -103,47 +138,61 @@ def _out_of_band(html: str) -> str:
 def shown(scene: Scene, state: PageState) -> dict[str, dict[str, Any]]:
     """What each fragment is to show; a fragment whose values are as before is not sent again.
 
-    Moves the page's window so that what matters is in it.
+    Moves the page's window so that what matters is in it.  A part that cannot be worked out shows
+    nothing, and takes no other with it.
     """
     sitting = scene.sitting
-    return {
-        "lamp": {
+    parts: dict[str, Callable[[], dict[str, Any]]] = {
+        "lamp": lambda: {
             "lamp": sitting.lamp,
             "engine": sitting.settings.engine,
             "dialect": sitting.settings.dialect,
         },
-        "heard": {"partial": scene.partial, "entry": _last(sitting), "notice": scene.notice},
-        "manner": {"title": sitting.title, "manner": manner(sitting)},
-        "stage": _stage(scene, state),
-        "trail": {"trail": trail(sitting)},
-        "hints": {"hints": hints(sitting, scene.view)},
-        "prompter": {"scripts": sitting.scripts, "playing": scene.playing},
+        "heard": lambda: {
+            "partial": scene.partial,
+            "entry": _last(sitting),
+            "notice": scene.notice,
+            "trouble": scene.trouble,
+        },
+        "manner": lambda: {"title": sitting.title, "manner": manner(sitting)},
+        "stage": lambda: _stage(scene, state),
+        "trail": lambda: {"trail": trail(sitting)},
+        "hints": lambda: {"hints": hints(sitting)},
+        "controls": lambda: {"controls": controls(sitting, scene.playing)},
     }
+    return {name: _values(part) for name, part in parts.items()}
+
+
+def _values(part: Callable[[], dict[str, Any]]) -> dict[str, Any]:
+    try:
+        return part()
+    except Exception:
+        traceback.print_exc(file=sys.stderr)
+        return {"view": _UNDRAWN}
 
 
 def _stage(scene: Scene, state: PageState) -> dict[str, Any]:
     sitting = scene.sitting
-    if scene.view == "shelf":
+    if sitting.view is View.SHELF:
         return {"view": "shelf", "shelf": scene.shelf}
-    if scene.view == "commands":
-        entries = dict(reference())[GROUPS[scene.group]]
-        pages = max(1, -(-len(entries) // ENTRIES_A_SCREEN))
-        page = min(max(0, scene.screens), pages - 1)
+    if sitting.view is View.COMMANDS:
+        entries = dict(reference())[GROUPS[sitting.group]]
+        pages, page = screens_of(sitting.group), scene.screens
         shown = entries[page * ENTRIES_A_SCREEN : (page + 1) * ENTRIES_A_SCREEN]
         return {
             "view": "commands",
-            "group": GROUPS[scene.group],
+            "group": GROUPS[sitting.group],
             "groups": tuple(GROUPS.values()),
             "entries": shown,
             "page": page + 1,
             "pages": pages,
         }
-    if scene.view == "settings":
+    if sitting.view is View.SETTINGS:
         return {"view": "settings", "settings": settings_shown(sitting)}
     if state.document != sitting.page:
         state.document, state.top = sitting.page, 1
     state.top = top_line(sitting, state.top, state.room)
-    top = scrolled(sitting, state.top, state.room, scene.screens)
+    top = state.top if scene.top is None else scene.top
     return {
         "view": "desk",
         "title": sitting.title,
@@ -250,11 +299,12 @@ def classes(segment: Segment) -> str:
 def face(segment: Segment) -> str:
     """The inline style of a piece of a line, in the face that the core measured it in."""
     own = segment.face
+    family = own.family if own.family in FAMILIES else DEFAULT_FAMILY
     weight, slant = (700 if own.bold else 400), ("italic" if own.italic else "normal")
-    style = f"font: {slant} {weight} {own.size:g}px/1 '{own.family}'"
-    colour = next((s.value for s in segment.marks if s.mark == "colour" and s.value), None)
-    if colour in SHADES:
-        style += f"; color: {SHADES[colour]}"
-    elif colour and colour.replace("#", "").isalnum():
-        style += f"; color: {colour}"
+    style = f"font: {slant} {weight} {own.size:g}px/1 '{family}'"
+    found = next((s.value for s in segment.marks if s.mark == "colour" and s.value), None)
+    # Whatever a file brought: nothing but a colour goes into the attribute.
+    shade = styles.colour(found) if found else None
+    if shade and shade != "black":
+        style += f"; color: {SHADES.get(shade, shade)}"
     return style

@@ -1,35 +1,52 @@
-"""One live stream of sound: numbered chunks in, utterances out, none twice and none lost."""
+"""One live stream of sound: chunks in, utterances out, none twice and none lost.
+
+A page names its stream, and says of every chunk at which sample of the stream it begins.  The
+answer says which sample is wanted next, and up to which one all is decided and on the disk: only
+that may the page forget.  What was heard last is kept with the utterance, so that a server that
+was started anew, or another page, goes on exactly there.
+"""
 
 from __future__ import annotations
 
 import secrets
+import sys
 import threading
 import time
-from collections.abc import Callable, Sequence
-from dataclasses import replace
+import traceback
+from collections.abc import Callable, Iterator, Sequence
+from contextlib import contextmanager
+from dataclasses import dataclass, replace
 
-from nimble_lantern.core.errors import BadInput
+from nimble_lantern.core.commands.wording import many
+from nimble_lantern.core.errors import BadInput, LanternError
 from nimble_lantern.core.reading.decision import is_command
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
-from nimble_lantern.engines import LiveEngine, Transcriber
+from nimble_lantern.engines import LiveEngine, Scene, Transcriber
 from nimble_lantern.engines.browser import HARMLESS, Pairing, failure
-from nimble_lantern.engines.builtin.cutter import PATIENCE, Cut, Cutter
+from nimble_lantern.engines.builtin.cutter import PATIENCE, RATE, Cut, Cutter
 from nimble_lantern.engines.builtin.files import scene_of
 from nimble_lantern.engines.larger import LargerModel
 from nimble_lantern.engines.meter import Meter
 from nimble_lantern.shell import LiveDesk
+from nimble_lantern.store.journal import SoundMark
 
 SILENT_SECONDS = 3.0
-"""A page that has sent nothing for so long listens no more: another may take its place."""
+"""A page that has sent nothing for so long, and waits for no answer, is gone."""
 LISTENS = "…"
 """Shown from the first sound of speech until there are words."""
+CUT_OFF = "its page was closed, or the connection lost, while it was said"
+NOTHING = "nothing could be made out"
+_CLICK_SECONDS = 1.2
+"""Of sound with what is kept before it: what is shorter and has no words was a click or a cough."""
+_OTHER_CLOCK = 120_000.0
+"""Milliseconds: times of another page further away than this are of another clock."""
 
 
 class Gap(Exception):
-    """A chunk came too early; `expected` is the number that should come next."""
+    """A chunk came too early; `expected` is the sample that should come next."""
 
     def __init__(self, expected: int) -> None:
-        super().__init__(f"chunk {expected} is missing")
+        super().__init__(f"sample {expected} is missing")
         self.expected = expected
 
 
@@ -37,12 +54,20 @@ class UnknownStream(Exception):
     """The stream is not, or no longer, the one that is listened to."""
 
 
+@dataclass(frozen=True, slots=True)
+class Heard:
+    """Which sample of a stream is wanted next, and before which nothing is needed any more."""
+
+    wanted: int
+    kept: int
+
+
 class Listener:
     """Cuts the stream into utterances and lets the desk hear them.
 
-    Only the stream opened last is heard, so that two pages cannot write everything twice.  The
-    built-in engine hears every utterance; the browser's recogniser or a larger model, where the
-    setting asks for one, may have better words for what is no command.
+    One page is listened to; another takes its place only when it is closed or gone.  The built-in
+    engine hears every utterance; the browser's recogniser or a larger model, where the setting asks
+    for one, may have better words for what is no command.
     """
 
     def __init__(
@@ -55,55 +80,147 @@ class Listener:
         self._desk, self._make, self._clock = desk, engine, clock
         self._larger = larger or LargerModel(None)
         self._engine: LiveEngine | None = None
-        self._lock = threading.Lock()
+        self._lock, self._making = threading.Lock(), threading.Lock()
         self._stream = ""
-        self._expected = 0
+        self._wanted = self._kept = 0
+        self._at = 0.0  # when the sample that is wanted next was spoken, by the page's clock
         self._last = 0.0  # when its last chunk came
+        self._busy = 0  # chunks that are being worked through
         self._meter = Meter()
         self._pairing = Pairing(clock, self._is_command)
         self._patience = ""
-        self._cutter = self._new_cutter()
+        self._cutter, self._base = self._new_cutter(), 0
         self._spoken: list[bytes] = []  # the sound of the utterance
-        self._ended_at = self._pause = 0.0  # seconds of the stream
+        self._ended_at = self._pause = 0.0  # seconds since the cutter began
+        self._goes_on = False
+        self._spoilt = False  # something went wrong with the utterance: nothing more comes of it
         desk.ears = self._microphone
 
     @property
     def is_open(self) -> bool:
         """Whether some page's sound still comes in."""
-        return bool(self._stream) and self._clock() - self._last < SILENT_SECONDS
+        lately = self._clock() - self._last < SILENT_SECONDS
+        return bool(self._stream) and (self._busy > 0 or lately)
 
-    def open(self) -> str:
-        """A new stream's name; the one before is no longer listened to."""
-        with self._lock:
-            engine = self._ready()
-            if self._cutter.speaking:
-                self._end(engine)
-            elif self._cutter.active:
-                engine.drop()
-            self._stream, self._expected = secrets.token_hex(8), 0
-            self._last = self._clock()
-            self._cutter = self._new_cutter()
-            self._ended_at = 0.0
-            return self._stream
+    def open(self, stream: str, start: int, spoken_at: float) -> int | None:
+        """Listen to a stream that has sound from sample `start` on, spoken at a time in ms.
 
-    def feed(self, stream: str, number: int, sound: bytes) -> int:
-        """Hear chunk `number` (16-bit mono at 16 kHz); the number of the next one.
-
-        A chunk that was heard already is taken for granted.  UnknownStream or Gap otherwise.
+        The sample wanted next, or None while another page is listened to.
         """
+        if self.is_open and stream != self._stream:
+            return None
         with self._lock:
+            if self.is_open and stream != self._stream:
+                return None
+            return self._opened(stream, start, spoken_at)
+
+    def _opened(self, stream: str, start: int, spoken_at: float) -> int:
+        if stream == self._stream and start <= self._wanted:
+            self._last = self._clock()
+            return self._wanted
+        mark = self._mark() or self._desk.heard_until()
+        wanted, whole = start, False
+        if mark and mark.stream == stream:
+            wanted = max(start, mark.position)
+        elif mark and abs(mark.time - spoken_at) < _OTHER_CLOCK:
+            # Another page hears the same microphone: it goes on where the last one was.
+            whole = spoken_at <= mark.time
+            wanted = max(start, start + round((mark.time - spoken_at) * RATE / 1000))
+        self._leave(whole)
+        self._stream, self._wanted, self._kept = stream, wanted, wanted
+        self._at = spoken_at + (wanted - start) * 1000 / RATE
+        self._last = self._clock()
+        self._cutter, self._base = self._new_cutter(), wanted
+        self._ended_at = 0.0
+        return wanted
+
+    def close_stream(self, stream: str) -> None:
+        """Its page is closed: another may be listened to at once."""
+        with self._lock:
+            if stream == self._stream:
+                self._last = -SILENT_SECONDS
+
+    def _leave(self, again: bool) -> None:
+        """What is being said is dropped if it is heard again, and else shown as unclear."""
+        if not self._cutter.active:
+            return
+        engine = self._ready()
+        if self._cutter.speaking and not again and not self._spoilt:
+            self._end(engine, doubt=CUT_OFF)
+        else:
+            engine.drop()
+            self._desk.whisper("")
+
+    def feed(self, stream: str, start: int, sound: bytes, spoken_at: float = 0.0) -> Heard:
+        """Hear a chunk (16-bit mono at 16 kHz) that begins at sample `start` of a stream.
+
+        What of it was heard already is taken for granted.  UnknownStream or Gap otherwise.
+        """
+        if stream != self._stream:
+            raise UnknownStream
+        with self._at_work(), self._lock:
             if stream != self._stream:
                 raise UnknownStream
             self._last = self._clock()
-            if number > self._expected:
-                raise Gap(self._expected)
-            if number == self._expected:
-                self._expected += 1
-                for cut in self._cutter.feed(sound[: len(sound) - len(sound) % 2]):
-                    self._heard(cut)
-                self._show_partial()
-            self._desk_hears(self._pairing.overdue())
-            return self._expected
+            if start > self._wanted:
+                raise Gap(self._wanted)
+            fresh = sound[(self._wanted - start) * 2 : len(sound) // 2 * 2]
+            self._wanted += len(fresh) // 2
+            self._at = spoken_at + (self._wanted - start) * 1000 / RATE
+            for cut in self._cutter.feed(fresh):
+                self._without_fault(lambda cut=cut: self._heard(cut))  # type: ignore[misc]
+            self._without_fault(self._show_partial)
+            self._without_fault(lambda: self._desk_hears(self._pairing.overdue()))
+            self._with_patience()
+            self._last = self._clock()
+            if not self._desk.holding and not self._pairing.waits:
+                self._kept = max(self._kept, self._decided)
+            return Heard(self._wanted, self._kept)
+
+    @contextmanager
+    def _at_work(self) -> Iterator[None]:
+        self._busy += 1
+        try:
+            yield
+        finally:
+            self._busy -= 1
+
+    @property
+    def _decided(self) -> int:
+        return min(self._wanted, self._base + self._cutter.decided)
+
+    def _mark(self) -> SoundMark | None:
+        """Up to where the stream is decided: somebody who goes on after it begins there."""
+        if not self._stream:
+            return None
+        at = self._at - (self._wanted - self._decided) * 1000 / RATE
+        return SoundMark(self._stream, self._decided, at)
+
+    def _without_fault(self, work: Callable[[], object]) -> None:
+        """Whatever goes wrong with some sound is told, and listening goes on with the next."""
+        try:
+            work()
+        except LanternError as error:
+            self._give_up(str(error))
+        except Exception:
+            traceback.print_exc(file=sys.stderr)
+            self._give_up("The desk has a fault with what was just said; say it again.")
+
+    def _give_up(self, why: str) -> None:
+        try:
+            self._ready().drop()
+        except Exception:
+            traceback.print_exc(file=sys.stderr)
+        self._spoken, self._spoilt = [], True
+        self._desk.whisper("")
+        self._desk.say(why)
+
+    def lost(self, seconds: float) -> None:
+        """A page could not keep so much of what it heard."""
+        self._desk.say(
+            f"{many(max(1, round(seconds)), 'second')} of what you said could not be heard, as the "
+            "desk was too far behind; say it again."
+        )
 
     def browser_result(self, found: tuple[Hypothesis, ...], final: bool) -> None:
         """Words of the browser's recogniser, as they come and when they are final."""
@@ -112,8 +229,9 @@ class Listener:
             if now.lamp != "lit" or now.settings.engine != "browser":
                 return
             if final:
-                self._desk_hears(self._pairing.result(found, self._cutter.speaking))
+                self._desk_hears(self._pairing.result(found))
             elif found:
+                self._pairing.interim()
                 self._desk.whisper(found[0].text)
 
     def browser_failed(self, code: str) -> None:
@@ -124,9 +242,8 @@ class Listener:
             self._fall_back(failure(code))
 
     def warm(self) -> None:
-        """Start the engine before anybody speaks."""
-        with self._lock:
-            self._ready()
+        """Start the engine before anybody speaks; pages may come meanwhile."""
+        self._ready()
 
     def close(self) -> None:
         with self._lock:
@@ -135,10 +252,15 @@ class Listener:
                 self._engine = None
 
     def _ready(self) -> LiveEngine:
-        if self._engine is None:
-            self._engine = self._make()
-            self._engine.look(scene_of(self._desk.sitting))
-        return self._engine
+        with self._making:
+            if self._engine is None:
+                self._engine = self._make()
+                self._engine.look(self._scene())
+            return self._engine
+
+    def _scene(self) -> Scene:
+        with self._desk.lock:
+            return scene_of(self._desk.sitting)
 
     def _new_cutter(self) -> Cutter:
         self._patience = self._desk.sitting.settings.patience
@@ -149,20 +271,23 @@ class Listener:
         return report.advice() if report else "Too little was heard yet; say a sentence, then ask."
 
     def _heard(self, cut: Cut) -> None:
+        if self._spoilt and cut.kind != "perhaps":
+            return
         engine = self._ready()
-        lit = self._desk.sitting.lamp == "lit"
         match cut.kind:
             case "perhaps":
-                self._spoken = []
-                engine.begin(scene_of(self._desk.sitting))
+                self._spoken, self._spoilt = [], False
+                self._pairing.began()
+                engine.begin(self._scene())
             case "sound":
                 self._spoken.append(cut.sound)
                 engine.sound(cut.sound)
             case "began":
-                self._pause = max(0.0, cut.at - self._ended_at)
-                if lit:
+                self._pause, self._goes_on = max(0.0, cut.at - self._ended_at), cut.goes_on
+                if self._desk.sitting.lamp == "lit":
                     self._desk.whisper(LISTENS)
             case "none":
+                self._pairing.dropped()
                 engine.drop()
             case "ended":
                 self._ended_at = cut.at
@@ -175,20 +300,23 @@ class Listener:
         if self._cutter.speaking and shown and (partial := self._ready().partial):
             self._desk.whisper(partial)
 
-    def _end(self, engine: LiveEngine) -> None:
+    def _end(self, engine: LiveEngine, doubt: str = "") -> None:
         try:
             hearing = engine.end()
         except BadInput as error:
             self._desk.whisper("")
             self._desk.say(str(error))
         else:
-            self._take(hearing)
+            self._take(replace(hearing, doubt=doubt or hearing.doubt, goes_on=self._goes_on))
 
     def _take(self, hearing: Hearing) -> None:
         sound = b"".join(self._spoken)
         hearing = replace(hearing, pause=self._pause, quieter=self._meter.quieter(sound))
         if not hearing.hypotheses and not hearing.commands:
+            self._pairing.dropped()
             self._desk.whisper("")
+            if self._desk.sitting.lamp == "lit" and len(sound) / 2 / RATE > _CLICK_SECONDS:
+                self._desk_hears([replace(hearing, doubt=NOTHING)])
             self._look()
             return
         now = self._desk.sitting
@@ -207,14 +335,14 @@ class Listener:
 
     def _in_other_words(self, hearing: Hearing, sound: bytes) -> tuple[Hearing, str]:
         """The larger model's words for what is no command; ours, and why, if it has none."""
-        if not hearing.hypotheses or self._is_command(hearing):
+        if not hearing.hypotheses or hearing.doubt or self._is_command(hearing):
             return hearing, ""
         try:
             found = self._larger.transcribe(sound)
         except BadInput as error:
             return hearing, str(error)
         except Exception as error:
-            return hearing, f"The larger model failed ({error})."
+            return hearing, f"The larger model failed ({type(error).__name__})."
         if not found:
             return hearing, ""
         ours = hearing.hypotheses[0]
@@ -227,19 +355,28 @@ class Listener:
         self._desk.say(why)
 
     def _is_command(self, hearing: Hearing) -> bool:
-        return is_command(self._desk.sitting, hearing)
+        with self._desk.lock:
+            return is_command(self._desk.sitting, hearing)
 
     def _desk_hears(self, hearings: Sequence[Hearing]) -> None:
         if not hearings:
             return
-        for hearing in hearings:
-            self._desk.hear(hearing)
+        for n, hearing in enumerate(hearings, 1):
+            # What still waits for the browser's words must be heard again after a restart.
+            done = n == len(hearings) and not self._pairing.waits
+            self._desk.hear(hearing, self._mark() if done else None)
         self._look()
 
     def _look(self) -> None:
         """Listen for what the page allows now, but never in the middle of an utterance."""
-        if self._cutter.active:
-            return
-        self._ready().look(scene_of(self._desk.sitting))
-        if self._desk.sitting.settings.patience != self._patience:
-            self._cutter = self._new_cutter()
+        if not self._cutter.active:
+            self._ready().look(self._scene())
+
+    def _with_patience(self) -> None:
+        """As long as the speaker wants it by now, from the next utterance on."""
+        if not self._cutter.active and self._desk.sitting.settings.patience != self._patience:
+            self._cutter, self._base, self._ended_at = self._new_cutter(), self._wanted, 0.0
+
+
+def new_stream() -> str:
+    return secrets.token_hex(8)

@@ -5,8 +5,10 @@ from __future__ import annotations
 import socket
 import threading
 from pathlib import Path
+from typing import Any
 
 import click
+from flask import Flask
 from platformdirs import user_data_path
 from waitress import create_server
 
@@ -15,12 +17,14 @@ from nimble_lantern.demo import load_sample_world
 from nimble_lantern.engines import LiveEngine
 from nimble_lantern.prompter import scripts_in
 from nimble_lantern.shell import LiveDesk
-from nimble_lantern.store.database import connect
-from nimble_lantern.store.journal import open_journal
+from nimble_lantern.store.lock import Lock
+from nimble_lantern.store.opening import open_folder
 from nimble_lantern.web.app import create_app
+from nimble_lantern.web.guard import MOST_BYTES, key_of
 
-FILE = "lantern.sqlite3"
 THREADS = 8
+MOST_CONNECTIONS, IDLE_SECONDS = 1000, 30
+"""Slow or silent connections hold no thread; so many of them may be open, each for so long."""
 
 
 def builtin_engine() -> LiveEngine:
@@ -36,25 +40,51 @@ def data_folder(demo: bool) -> Path:
 
 
 def run(
-    host: str, port: int, demo: bool, data: Path | None = None, model: Path | None = None
+    host: str,
+    port: int,
+    demo: bool,
+    data: Path | None = None,
+    model: Path | None = None,
+    key: bool = False,
 ) -> None:
-    """Serve until stopped.  BadInput if the port is taken or the database cannot be used."""
+    """Serve until stopped.  BadInput if the port is taken or the desk cannot be opened."""
     folder = data or data_folder(demo)
-    journal = open_journal(connect(folder / FILE))
-    if demo and not journal.titles():
-        load_sample_world(journal)
-    desk = LiveDesk(journal, tuple(scripts_in()))
-    app = create_app(desk, builtin_engine, model=model)
-    if host in ("127.0.0.1", "localhost"):
-        # A name that only pretends to be this machine is turned away.
-        app.config["TRUSTED_HOSTS"] = ["127.0.0.1", "localhost"]
+    lock = Lock(folder)
     try:
-        server = create_server(app, host=host, port=port, threads=THREADS, ident=None)
-    except (OSError, socket.gaierror) as error:
+        journal = open_folder(folder, load_sample_world if demo else None)
+        desk = LiveDesk(journal, tuple(scripts_in()))
+        word = key_of(folder) if key else None
+        app = create_app(desk, builtin_engine, model=model, host=host, key=word)
+        server = _server(app, host, port)
+        lock.note(f"http://{host}:{port}/")
+        _serve(app, server, f"http://{host}:{port}/{f'?key={word}' if word else ''}")
+    finally:
+        lock.close()
+
+
+def _server(app: Flask, host: str, port: int) -> Any:
+    try:
+        return create_server(
+            app,
+            host=host,
+            port=port,
+            threads=THREADS,
+            ident=None,
+            max_request_body_size=MOST_BYTES,
+            max_request_header_size=32_768,
+            connection_limit=MOST_CONNECTIONS,
+            channel_timeout=IDLE_SECONDS,
+            cleanup_interval=5,
+        )
+    except (OSError, socket.gaierror, ValueError, UnicodeError) as error:
+        why = getattr(error, "strerror", None) or "no machine has this name"
         raise BadInput(
-            f"Nothing can be served on {host}:{port}: {error.strerror}; choose another --port."
+            f"Nothing can be served on {host}:{port}: {why}; choose another --host or --port."
         ) from error
-    click.echo(f"Nimble Lantern is at http://{host}:{port}/")
+
+
+def _serve(app: Flask, server: Any, address: str) -> None:
+    click.echo(f"Nimble Lantern is at {address}")
     threading.Thread(target=app.extensions["listener"].warm, daemon=True).start()
     try:
         server.run()

@@ -7,7 +7,6 @@ import unittest
 from pathlib import Path
 
 from selenium.webdriver import Chrome
-from selenium.webdriver.common.by import By
 
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.store.database import connect
@@ -56,8 +55,22 @@ class BrowserCase(unittest.TestCase):
     def appears(self, driver: Chrome, selector: str) -> None:
         wait_until(lambda: self.count(driver, selector) > 0, what=selector)
 
+    def presses(self, driver: Chrome, selector: str) -> None:
+        """Press what is there now: the page may redraw it between finding and pressing."""
+        driver.execute_script("document.querySelector(arguments[0]).click()", selector)
+
+    def value(self, driver: Chrome, selector: str, attribute: str) -> str:
+        return str(
+            driver.execute_script(
+                "return document.querySelector(arguments[0]).getAttribute(arguments[1])",
+                selector,
+                attribute,
+            )
+        )
+
     def count(self, driver: Chrome, selector: str) -> int:
-        return len(driver.find_elements(By.CSS_SELECTOR, selector))
+        found = "return document.querySelectorAll(arguments[0]).length"
+        return int(driver.execute_script(found, selector))
 
     def kept(self) -> Sitting:
         """What the database holds, read as a new server would."""

@@ -10,6 +10,7 @@ from contextlib import contextmanager
 from pathlib import Path
 
 from selenium import webdriver
+from selenium.common.exceptions import JavascriptException, StaleElementReferenceException
 from selenium.webdriver.chrome.service import Service
 
 FLAGS = (
@@ -57,7 +58,11 @@ def wait_until(condition: Callable[[], object], seconds: float = 30.0, what: str
     """Wait for a condition; AssertionError that names it if it does not come true in time."""
     deadline = time.monotonic() + seconds
     while time.monotonic() < deadline:
-        if condition():
-            return
+        try:
+            if condition():
+                return
+        except (JavascriptException, StaleElementReferenceException):
+            # The page was being redrawn while it was looked at.
+            pass
         time.sleep(0.1)
     raise AssertionError(f"waited {seconds} s in vain{f' for {what}' if what else ''}")

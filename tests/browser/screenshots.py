@@ -2,17 +2,27 @@
 
 from __future__ import annotations
 
+import os
+import signal
+import sqlite3
+import subprocess
+import sys
 import tempfile
 import time
+from contextlib import closing
+from html import escape
 from pathlib import Path
+from urllib.parse import quote
 
 from selenium.webdriver import Chrome
-from selenium.webdriver.common.by import By
 
-from tests.browser.chromium import chromium
+from nimble_lantern.store.opening import FILE
+from tests.browser.chromium import chromium, wait_until
 from tests.server import Server
+from tests.speaking import speak
 
-FOLDER = Path(__file__).parents[2] / "docs" / "screenshots"
+ROOT = Path(__file__).parents[2]
+FOLDER = ROOT / "docs" / "screenshots"
 SETTLING_SECONDS = 1.2
 # name -> what is said before the picture is taken; each goes on from the one before
 VIEWS: tuple[tuple[str, tuple[str, ...]], ...] = (
@@ -88,8 +98,7 @@ def picture(driver: Chrome, server: Server, name: str, lines: tuple[str, ...]) -
 
 def composing(driver: Chrome, server: Server) -> None:
     """Live text: the prompter is caught in the middle of a sentence."""
-    driver.execute_script("document.querySelector('#script').selectedIndex = 1")
-    driver.find_element(By.CSS_SELECTOR, "#prompter button").click()
+    driver.execute_script("document.querySelectorAll('#controls button')[1].click()")
     deadline = time.monotonic() + 60
     while time.monotonic() < deadline:
         heard = driver.execute_script("return document.querySelector('#heard').textContent")
@@ -97,6 +106,67 @@ def composing(driver: Chrome, server: Server) -> None:
             driver.save_screenshot(str(FOLDER / "desk-composing.png"))
             return
         time.sleep(0.05)
+
+
+def not_recorded(driver: Chrome, server: Server, folder: Path) -> None:
+    """Another program has the file locked while somebody speaks."""
+    server.says("stop the prompter")
+    server.says("open letter to the harbour board")
+    with closing(sqlite3.connect(folder / "data" / FILE, isolation_level=None)) as other:
+        other.execute("BEGIN EXCLUSIVE")
+        picture(driver, server, "desk-not-recorded", ("we look forward to your answer",))
+        other.execute("ROLLBACK")
+
+
+def given_up(folder: Path) -> None:
+    """A recogniser that does not come back: its processes are stopped while somebody speaks."""
+    server = Server(folder / "slow", demo=True)
+    wav = speak(folder / "slow.wav", ["please come to the meeting on the island"], "awb", pause=3)
+    try:
+        with chromium(wav) as driver:
+            driver.get(server.address)
+            _until(driver, "hearing", "meeting")
+            decoders = _children(server.process.pid)
+            for process in decoders:
+                os.kill(process, signal.SIGSTOP)
+            _until(driver, "too long to make out")
+            time.sleep(SETTLING_SECONDS)
+            driver.save_screenshot(str(FOLDER / "desk-given-up.png"))
+            for process in decoders:
+                os.kill(process, signal.SIGCONT)
+    finally:
+        server.stop()
+
+
+def _children(process: int) -> list[int]:
+    """The decoders' processes: those that hold a model, not what looks after them."""
+    found = Path(f"/proc/{process}/task").glob("*/children")
+    ids = [int(child) for path in found for child in path.read_text().split()]
+    return [i for i in ids if b"spawn_main" in Path(f"/proc/{i}/cmdline").read_bytes()]
+
+
+def _until(driver: Chrome, *words: str) -> None:
+    text = "return document.querySelector('#heard').textContent"
+    wait_until(lambda: all(w in driver.execute_script(text) for w in words), 60, words[-1])
+
+
+def second_desk(driver: Chrome, server: Server, folder: Path) -> None:
+    """What is printed where a second desk is started on the same folder."""
+    command = ["lantern", "serve", "--data", "letters", "--port", "8399"]
+    (folder / "letters").symlink_to(folder / "data")
+    run = subprocess.run(
+        [sys.executable, "-m", "nimble_lantern.cli", *command[1:]],
+        capture_output=True, text=True, cwd=folder, env={**os.environ, "PYTHONPATH": str(ROOT)},
+    )  # fmt: skip
+    page = f"$ {' '.join(command)}\n{run.stderr}$ "
+    driver.get("data:text/html," + quote(_TERMINAL.format(escape(page))))
+    driver.save_screenshot(str(FOLDER / "second-desk.png"))
+
+
+_TERMINAL = (
+    "<body style='margin:0;background:#10161d'><pre style='margin:0;padding:60px;color:#f2ead8;"
+    "font:26px/1.7 monospace;white-space:pre-wrap'>{}</pre></body>"
+)
 
 
 def main() -> None:
@@ -110,8 +180,11 @@ def main() -> None:
                 for view, lines in VIEWS:
                     picture(driver, server, view, lines)
                 composing(driver, server)
+                not_recorded(driver, server, folder)
+                second_desk(driver, server, folder)
         finally:
             server.stop()
+        given_up(folder)
 
 
 if __name__ == "__main__":

@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from selenium.webdriver.common.by import By
-
 from tests.browser.cases import BrowserCase
 from tests.browser.chromium import wait_until
 
@@ -12,10 +10,10 @@ class Desk(BrowserCase):
     def test_the_prompter_writes_and_revises_a_document(self) -> None:
         driver = self.browser()
         self.waits(driver, ".line .ink", "Ida Marlowe")
-        driver.find_element(By.CSS_SELECTOR, "#prompter button").click()
-        self.waits(driver, "#prompter button", "Stop the prompter")
+        self.presses(driver, "#controls button")
+        self.waits(driver, "#controls button", "Stop the prompter")
         self.waits(driver, "#heard", "hearing")
-        self.waits(driver, "#prompter button", "Start the prompter", 90)
+        self.waits(driver, "#controls button", "Play", 90)
         self.assertEqual(self.text(driver, ".mark-bold .mark-bold"), "")
         self.assertIn("sea is calm", self.text(driver, ".line .ink").replace("\n", " "))
         summaries = [e.summary for e in self.kept().trail]
@@ -23,10 +21,10 @@ class Desk(BrowserCase):
 
     def test_the_prompter_is_stopped_by_its_button(self) -> None:
         driver = self.browser()
-        driver.find_element(By.CSS_SELECTOR, "#prompter button").click()
-        self.waits(driver, "#prompter button", "Stop the prompter")
-        driver.find_element(By.CSS_SELECTOR, "#prompter button").click()
-        self.waits(driver, "#prompter button", "Start the prompter")
+        self.presses(driver, "#controls button")
+        self.waits(driver, "#controls button", "Stop the prompter")
+        self.presses(driver, "#controls button")
+        self.waits(driver, "#controls button", "Play")
 
     def test_every_view_is_reached_and_left_by_voice(self) -> None:
         driver = self.browser()
@@ -67,12 +65,9 @@ class Desk(BrowserCase):
 
     def test_zooming_makes_other_lines_of_the_same_text(self) -> None:
         driver = self.browser()
-        before = int(driver.find_element(By.CSS_SELECTOR, "#stage").get_attribute("data-lines"))
+        before = int(self.value(driver, "#stage", "data-lines"))
         self.server.says("zoom in")
         wait_until(
-            lambda: (
-                int(driver.find_element(By.CSS_SELECTOR, "#stage").get_attribute("data-lines"))
-                > before
-            ),
+            lambda: int(self.value(driver, "#stage", "data-lines")) > before,
             what="more lines",
         )

@@ -79,7 +79,7 @@ class Lines(unittest.TestCase):
                     self._check(server, driver, layout, family)
 
     def _check(self, server: Server, driver: Chrome, layout: Layout, family: str) -> None:
-        expected = {n: line for n, _, line in layout.rows(1, layout.count)}
+        expected = {n: parts[0][1] for n, parts in layout.rows(1, layout.count)}
         seen: set[int] = set()
         for _ in range(60):
             time.sleep(0.6)

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import re
-import struct
 import sys
 import tempfile
 import threading
@@ -12,6 +11,7 @@ from pathlib import Path
 from unittest import mock
 
 from flask.testing import FlaskClient
+from werkzeug.test import TestResponse
 
 from nimble_lantern.core.errors import BadInput
 from nimble_lantern.core.reading.hearing import Hearing, from_line
@@ -20,9 +20,13 @@ from nimble_lantern.engines import Scene
 from nimble_lantern.shell import LiveDesk
 from nimble_lantern.store.database import connect
 from nimble_lantern.store.journal import open_journal
+from nimble_lantern.web import fragments
 from nimble_lantern.web.app import create_app
+from tests.speaking import voiced
 
 SILENCE = b"\0\0" * 3200
+BEGAN = 1e6
+"""When a page's stream began, in milliseconds of its clock."""
 
 
 class Recited:
@@ -52,13 +56,6 @@ class Recited:
         pass
 
 
-def voiced(seconds: float) -> bytes:
-    """Something that a voice detector takes for speech: a buzz with vowel-like strength."""
-    period = [int(12000 * (0.9**n)) * (1 if n % 9 < 5 else -1) for n in range(128)]
-    samples = [period[i % 128] for i in range(int(16000 * seconds))]
-    return struct.pack(f"<{len(samples)}h", *samples)
-
-
 class PageCase(unittest.TestCase):
     lines: list[str] = []
 
@@ -75,9 +72,18 @@ class PageCase(unittest.TestCase):
         self.client: FlaskClient = self.app.test_client()
         self.html = self.client.get("/").get_data(as_text=True)
         self.page = re.search(r'data-page="(\w+)"', self.html)[1]  # type: ignore[index]
+        self.shows = int(re.search(r'data-shows="(\d+)"', self.html)[1])  # type: ignore[index]
 
     def says(self, line: str, page: str | None = None) -> str:
-        answer = self.client.post("/lines", data={"line": line, "page": page or self.page})
+        data = {"line": line, "page": page or self.page, "shows": self.shows}
+        return self.shown(self.client.post("/lines", data=data))
+
+    def news(self, page: str | None = None) -> str:
+        return self.shown(self.client.get(f"/news?page={page or self.page}&shows={self.shows}"))
+
+    def shown(self, answer: TestResponse) -> str:
+        """What came, which the page shows from now on."""
+        self.shows = int(answer.headers["Lantern-Shows"])
         return answer.get_data(as_text=True)
 
 
@@ -90,13 +96,31 @@ class Pages(PageCase):
         html = self.says("bold the lease")
         for part in ("stage", "trail", "heard"):
             self.assertIn(f'hx-swap-oob="true" id="{part}"', html)
-        for part in ("lamp", "prompter"):
+        for part in ("lamp", "controls"):
             self.assertNotIn(f'id="{part}"', html)
-        self.assertEqual(self.client.get(f"/news?page={self.page}").status_code, 204)
+        self.assertEqual(self.news(), "")
+
+    def test_an_answer_that_was_lost_is_sent_again_with_the_next(self) -> None:
+        before = self.shows
+        self.assertIn('id="stage"', self.says("bold the lease"))
+        self.shows = before
+        html = self.says("undo that")
+        for part in ("stage", "trail", "heard"):
+            self.assertIn(f'id="{part}"', html)
+        self.shows = before
+        self.assertIn('id="stage"', self.news())
+        self.assertEqual(self.news(), "")
+
+    def test_a_page_of_before_a_restart_is_drawn_anew(self) -> None:
+        self.says("bold the lease")
+        self.app.extensions["pages"] = fragments.Pages()
+        html = self.news()
+        for part in ("lamp", "stage", "trail", "heard", "hints", "controls", "manner"):
+            self.assertIn(f'id="{part}"', html)
 
     def test_another_page_catches_up(self) -> None:
         self.says("stop listening", page="another")
-        html = self.client.get(f"/news?page={self.page}").get_data(as_text=True)
+        html = self.news()
         self.assertIn('data-lamp="low"', html)
 
     def test_what_was_said_cannot_become_markup(self) -> None:
@@ -115,7 +139,7 @@ class Pages(PageCase):
     def test_a_page_holds_a_window_of_lines_and_follows_the_writing_place(self) -> None:
         for n in range(60):
             self.says(f"boat {n} came in full stop ... new line", page="other")
-        html = self.client.get(f"/news?page={self.page}").get_data(as_text=True)
+        html = self.news()
         self.assertLess(html.count("data-line="), 25)
         self.assertIn("Boat 59 came in.", html)
         html = self.says("go to the start")
@@ -131,13 +155,15 @@ class Pages(PageCase):
         self.assertEqual(answer.status_code, 403)
 
     def test_the_prompter_is_started_and_speaks_to_the_end(self) -> None:
-        self.client.post("/prompter", data={"script": "write a notice", "page": self.page})
+        self.client.post("/controls", data={"name": "Play “write a notice”", "page": self.page})
         prompter = self.desk.prompter
         assert prompter is not None
         self.assertTrue(prompter.wait(30))  # type: ignore[attr-defined]
         html = self.client.get("/").get_data(as_text=True)
         self.assertIn("Notice about the ferry", html)
-        self.assertIn("Start the prompter", html)
+        self.assertIn("Play “write a notice”", html)
+        answer = self.client.post("/controls", data={"name": "Eject"})
+        self.assertEqual(answer.status_code, 400)
 
     def test_the_prompter_is_reachable_by_voice(self) -> None:
         self.says("start the prompter")
@@ -177,14 +203,17 @@ class SoundCase(PageCase):
     def setUp(self) -> None:
         super().setUp()
         self.stream = self.client.post("/streams").get_json()["stream"]
-        self.number = 0
+        self.at = self.kept = 0
 
-    def sends(self, sound: bytes, number: int | None = None, stream: str = "") -> int:
-        n = self.number if number is None else number
+    def sends(self, sound: bytes, start: int | None = None, stream: str = "") -> int:
+        """Post a chunk; the next one begins where the answer says."""
+        at = self.at if start is None else start
         answer = self.client.post(
-            f"/streams/{stream or self.stream}/{n}?page={self.page}", data=sound
+            f"/streams/{stream or self.stream}/{at}?page={self.page}&time={BEGAN + at / 16}",
+            data=sound,
         )
-        self.number = int(answer.headers.get("Lantern-Next", self.number))
+        self.at = int(answer.headers.get("Lantern-Next", self.at))
+        self.kept = int(answer.headers.get("Lantern-Kept", self.kept))
         self.answer = answer.get_data(as_text=True)
         return answer.status_code
 
@@ -220,28 +249,20 @@ class Sound(SoundCase):
 
     def test_a_chunk_sent_again_is_not_heard_again(self) -> None:
         self.speaks()
-        before, next_number = len(self.desk.sitting.trail), self.number
-        for n in range(next_number):
-            self.assertLess(self.sends(voiced(0.2), number=n), 300)
-        self.assertEqual((len(self.desk.sitting.trail), self.number), (before, next_number))
+        before, end = len(self.desk.sitting.trail), self.at
+        for start in range(0, end, 3200):
+            self.assertLess(self.sends(voiced(0.2), start), 300)
+        self.assertEqual((len(self.desk.sitting.trail), self.at), (before, end))
+
+    def test_of_a_chunk_that_was_heard_in_part_the_rest_is_heard(self) -> None:
+        self.sends(SILENCE)
+        self.assertLess(self.sends(SILENCE + SILENCE, 1600), 300)
+        self.assertEqual(self.at, 1600 + 6400)
 
     def test_a_chunk_that_comes_too_early_is_sent_back(self) -> None:
         self.sends(SILENCE)
-        self.assertEqual(self.sends(SILENCE, number=5), 409)
-        self.assertEqual(self.number, 1)
-
-    def test_only_the_stream_opened_last_is_heard(self) -> None:
-        old, self.stream = self.stream, self.client.post("/streams").get_json()["stream"]
-        self.assertEqual(self.sends(voiced(0.2), stream=old), 410)
-        self.number = 0
-        self.speaks()
-        self.assertEqual(len(self.desk.sitting.trail), 1)
-
-    def test_an_utterance_cut_off_by_a_new_stream_is_kept(self) -> None:
-        for sound in (SILENCE, voiced(0.2), voiced(0.2), voiced(0.2)):
-            self.sends(sound)
-        self.client.post("/streams")
-        self.assertEqual([e.heard for e in self.desk.sitting.trail], ["the tide is high"])
+        self.assertEqual(self.sends(SILENCE, 16_000), 409)
+        self.assertEqual(self.at, 3200)
 
     def test_the_engine_looks_at_the_page_after_every_utterance(self) -> None:
         self.speaks()

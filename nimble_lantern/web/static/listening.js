@@ -11,14 +11,24 @@ const ADVICE = {
   NotFoundError: "No microphone was found: plug one in; listening begins by itself.",
   NotReadableError: "The microphone is in use elsewhere: close what uses it; listening begins by itself.",
   pending: "The browser asks whether this page may hear you: someone must say yes once, and for good.",
-  elsewhere: "The page that was opened last is listening; when it is closed, this one listens again by itself.",
+  elsewhere: "Another page of this desk is listening; when it is closed, this one listens by itself.",
   insecure: "The browser gives a microphone only to this machine's own address: open the page at 127.0.0.1.",
 };
 
-function show(html) {
-  if (!html) return;
-  htmx.swap(document.body, html, { swapStyle: "none" });
-  setTimeout(() => document.dispatchEvent(new Event("lantern:shown")));
+// Shows what came, and says up to which stamp the page now shows what it was sent.
+const shows = { stamp: 0, listeners: [] };
+function show(html, stamp) {
+  if (html) {
+    htmx.swap(document.body, html, { swapStyle: "none" });
+    setTimeout(() => document.dispatchEvent(new Event("lantern:shown")));
+  }
+  shown(stamp);
+}
+
+function shown(stamp) {
+  if (!(stamp > shows.stamp)) return;
+  shows.stamp = stamp;
+  shows.listeners.forEach((told) => told(stamp));
 }
 
 document.addEventListener("alpine:init", () => {
@@ -28,17 +38,30 @@ document.addEventListener("alpine:init", () => {
     advice: "",
     words: {
       starting: "waking the microphone", ok: "", lost: "connection lost: kept",
-      behind: "catching up", silent: "off: no microphone", elsewhere: "off: another page listens",
+      behind: "catching up: kept", silent: "off: no microphone", elsewhere: "off: another page listens",
     },
 
     get linkWord() { return this.words[this.link] || ""; },
+    get levelStyle() { return { "--level": this.level }; },
+    get advised() { return this.advice !== ""; },
 
     init() {
       this.page = document.body.dataset.page;
+      shows.stamp = Number(document.body.dataset.shows);
+      shows.listeners.push((stamp) => this.worker?.postMessage({ shows: stamp }));
       document.body.addEventListener("htmx:configRequest", (event) => {
-        event.detail.parameters.page = this.page;
+        Object.assign(event.detail.parameters, { page: this.page, shows: shows.stamp });
       });
-      window.addEventListener("resize", () => this.ask());
+      document.body.addEventListener("htmx:afterRequest", (event) => {
+        shown(Number(event.detail.xhr.getResponseHeader("Lantern-Shows")));
+      });
+      window.addEventListener("pagehide", () => {
+        if (this.stream) navigator.sendBeacon(`/streams/${this.stream}/end`);
+      });
+      window.addEventListener("resize", () => {
+        this.worker?.postMessage({ room: this.room() });
+        this.ask();
+      });
       setInterval(() => { if (this.link !== "ok") this.ask(); }, NEWS_MS);
       this.ask();
       this.begin();
@@ -60,11 +83,12 @@ document.addEventListener("alpine:init", () => {
     async ask() {
       if (this.asking) return;
       this.asking = true;
-      const query = new URLSearchParams({ page: this.page });
+      const query = new URLSearchParams({ page: this.page, shows: shows.stamp });
       if (this.room()) query.set("room", this.room());
       try {
         const answer = await fetch(`/news?${query}`);
-        if (answer.status === 200) show(await answer.text());
+        const stamp = Number(answer.headers.get("Lantern-Shows"));
+        if (answer.status === 200) show(await answer.text(), stamp);
         if (this.link === "lost" && !this.worker) this.link = "silent";
       } catch {
         if (!this.worker) this.link = "lost";
@@ -103,6 +127,7 @@ document.addEventListener("alpine:init", () => {
         setTimeout(() => this.begin(), 1000);
       });
       const start = { page: this.page, room: this.room() };
+      worker.postMessage({ shows: shows.stamp });
       if (window.MediaStreamTrackProcessor) {
         const { readable } = new MediaStreamTrackProcessor({ track, maxBufferSize: 500 });
         worker.postMessage({ ...start, readable }, [readable]);
@@ -154,10 +179,12 @@ document.addEventListener("alpine:init", () => {
     },
 
     told(message) {
+      if (message.stream) this.stream = message.stream;
       if (message.level !== undefined) this.level = message.level.toFixed(2);
-      if (message.link) this.link = message.link;
-      if (message.html) show(message.html);
-      if (message.link) this.advice = message.link === "elsewhere" ? ADVICE.elsewhere : "";
+      if (message.html !== undefined) show(message.html, message.stamp);
+      if (!message.link) return;
+      this.link = message.link;
+      this.advice = message.trouble || (message.link === "elsewhere" ? ADVICE.elsewhere : "");
     },
   }));
 });
