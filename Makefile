@@ -4,6 +4,7 @@ PYTHON ?= $(shell command -v python3.11 || command -v python3)
 VENV := .venv
 BIN := $(VENV)/bin
 PORT ?= 8377
+PIP := $(BIN)/python -m pip install --quiet --disable-pip-version-check
 
 .PHONY: demo test lint check bench screenshots reference clean
 
@@ -13,12 +14,13 @@ demo: $(VENV)/.ready
 $(VENV)/.ready: pyproject.toml requirements.lock
 	sh tools/packages.sh python
 	$(PYTHON) -m venv $(VENV)
-	$(BIN)/python -m pip install --quiet --disable-pip-version-check -c requirements.lock -e .
+	$(PIP) --require-hashes -r requirements.lock
+	$(PIP) --no-deps --no-build-isolation -e .
 	touch $@
 
-$(VENV)/.ready-test: $(VENV)/.ready
+$(VENV)/.ready-test: $(VENV)/.ready requirements-test.lock
 	sh tools/packages.sh test
-	$(BIN)/python -m pip install --quiet --disable-pip-version-check -c requirements.lock -e '.[test]'
+	$(PIP) --require-hashes -r requirements-test.lock
 	touch $@
 
 test: lint check

@@ -6,7 +6,6 @@ Sound is made once and kept in `.bench/` of the clone; it is the same for every 
 from __future__ import annotations
 
 import array
-import audioop
 import hashlib
 import json
 import random
@@ -32,6 +31,7 @@ from nimble_lantern.engines import Scene
 from nimble_lantern.engines.builtin.cutter import RATE
 from nimble_lantern.engines.builtin.files import scene_of, utterances
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
+from nimble_lantern.engines.pcm import mixed, rms, scaled
 from nimble_lantern.formats import from_markdown
 from nimble_lantern.playing import desk_with
 
@@ -99,11 +99,11 @@ def spoken(
     whole = quiet[0] + clean + quiet[1]
     if noise_db is None:
         return whole
-    level = audioop.rms(clean, 2) / 10 ** (noise_db / 20)
+    level = rms(clean) / 10 ** (noise_db / 20)
     start = random.Random(f"{words}/{voice}").randrange(RATE) * 2
     bed = _noise() * (len(whole) // len(_noise()) + 2)
-    noise = audioop.mul(bed[start : start + len(whole)], 2, level / audioop.rms(_noise(), 2))
-    return audioop.add(whole, noise, 2)
+    noise = scaled(bed[start : start + len(whole)], level / rms(_noise()))
+    return mixed(whole, noise)
 
 
 def cut(sound: bytes) -> list[bytes]:

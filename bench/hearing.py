@@ -79,7 +79,7 @@ def _writes(one: Heard) -> bool:
 
 def _destructive(one: Heard) -> bool:
     command = CATALOGUE.commands.get(str(_came_to(one)[1]))
-    return bool(command and command.destructive)
+    return bool(command and command.traits.destructive)
 
 
 def _words(text: str) -> list[str]:

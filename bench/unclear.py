@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import array
-import audioop
 import math
 import random
 from collections.abc import Callable, Iterator, Sequence
@@ -16,6 +15,7 @@ from nimble_lantern.engines.builtin.cutter import RATE
 from nimble_lantern.engines.builtin.files import scene_of
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
 from nimble_lantern.engines.meter import Meter, level
+from nimble_lantern.engines.pcm import mixed, scaled
 
 DOCUMENT = "1-letter-to-the-harbour-board"
 _SPEAKER_DB = -22.0
@@ -70,7 +70,7 @@ def _figures(name: str, engine: BuiltIn, meter: Meter, sounds: Sequence[bytes]) 
 
 
 def _at(sound: bytes, decibels: float) -> bytes:
-    return audioop.mul(sound, 2, 10 ** ((decibels - level(sound)) / 20))
+    return scaled(sound, 10 ** ((decibels - level(sound)) / 20))
 
 
 def _made(sample: Callable[[int], float]) -> bytes:
@@ -125,12 +125,12 @@ def _babble(rng: random.Random) -> bytes:
     texts = rng.sample([line.words for line in lines("sentences")], 5)
     sounds = [spoken(words, rng.choice(VOICES)) for words in texts]
     longest = max(map(len, sounds))
-    mixed = b"\0" * longest
+    babble = b"\0" * longest
     for sound in sounds:
         start = rng.randrange(1 + (longest - len(sound)) // 2) * 2
-        padded = b"\0" * start + audioop.mul(sound, 2, 0.3) + b"\0" * (longest - start - len(sound))
-        mixed = audioop.add(mixed, padded, 2)
-    return mixed
+        padded = b"\0" * start + scaled(sound, 0.3) + b"\0" * (longest - start - len(sound))
+        babble = mixed(babble, padded)
+    return babble
 
 
 NOISES: dict[str, Callable[[random.Random], bytes]] = {

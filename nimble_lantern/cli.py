@@ -4,29 +4,34 @@ from __future__ import annotations
 
 import os
 import sys
-from collections.abc import Callable
+import traceback
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager
 from pathlib import Path
 from typing import Any
 
 import click
 
 from nimble_lantern.core.document.model import Document
-from nimble_lantern.core.errors import BadInput, WrongUse
-from nimble_lantern.formats import from_markdown
+from nimble_lantern.core.errors import BadInput, LanternError, WrongUse
+from nimble_lantern.formats import FORMATS
 from nimble_lantern.playing import (
-    Desk,
     desk_with,
+    folder_desk,
     output,
+    read_file,
     read_text,
     run_cases,
     script_hearings,
+    write_file,
 )
-
-FORMATS = ("markdown", "text", "html", "json")
+from nimble_lantern.shell import LiveDesk
 
 
 def main() -> None:
     """Run a command; whatever goes wrong is one plain line, never a traceback."""
+    # What a desk writes is for its owner's eyes only.
+    os.umask(0o077)
     try:
         status = lantern(standalone_mode=False)
     except click.exceptions.Abort:
@@ -35,7 +40,7 @@ def main() -> None:
         _end(f"{error.format_message()} See “lantern --help”.", 2)
     except WrongUse as error:
         _end(str(error), 2)
-    except BadInput as error:
+    except LanternError as error:
         _end(str(error), 1)
     except BrokenPipeError:
         sys.stderr.close()
@@ -45,8 +50,10 @@ def main() -> None:
     except Exception as error:
         if os.environ.get("LANTERN_DEBUG"):
             raise
-        kind = type(error).__name__
-        _end(f"Nimble Lantern has a fault here ({kind}: {error}); LANTERN_DEBUG=1 tells more.", 1)
+        # Where it happened, but not the error's own words: those may be the document's.
+        last = traceback.extract_tb(error.__traceback__)[-1]
+        where = f"{type(error).__name__} at {Path(last.filename).name}:{last.lineno}"
+        _end(f"Nimble Lantern has a fault here ({where}); LANTERN_DEBUG=1 tells more.", 1)
     sys.exit(status if isinstance(status, int) else 0)
 
 
@@ -63,9 +70,12 @@ def lantern() -> None:
 def playing_options(command: Callable[..., Any]) -> Callable[..., Any]:
     """The options that perform and hear share."""
     options = (
+        click.option("--data", type=click.Path(path_type=Path), help="The folder of a desk."),
         click.option("--start", "start_file", type=click.Path(path_type=Path)),
         click.option("--set", "settings", multiple=True, metavar="NAME=VALUE"),
-        click.option("--out", "form", type=click.Choice(FORMATS), default="markdown"),
+        click.option(
+            "--out", "form", type=click.Choice((*FORMATS.writing(), "json")), default="markdown"
+        ),
         click.option("--trail", is_flag=True, help="Print one JSON line an utterance instead."),
     )
     for option in reversed(options):
@@ -73,17 +83,26 @@ def playing_options(command: Callable[..., Any]) -> Callable[..., Any]:
     return command
 
 
-def _desk(start_file: Path | None, settings: tuple[str, ...]) -> Desk:
-    document = Document()
+@contextmanager
+def _desk(
+    data: Path | None, start_file: Path | None, settings: tuple[str, ...]
+) -> Iterator[LiveDesk]:
+    document = None
     if start_file is not None:
-        document = from_markdown(read_text(start_file, "The start file"))
+        document, losses = read_file(start_file, "The start file")
+        for loss in losses:
+            click.echo(loss, err=True)
     values: dict[str, str] = {}
     for setting in settings:
         name, sign, value = setting.partition("=")
         if not sign:
             raise WrongUse(f"--set wants NAME=VALUE, not {setting!r}.")
         values[name] = value
-    return desk_with(document, values)
+    if data is None:
+        yield desk_with(document or Document(), values)
+        return
+    with folder_desk(data, document, values) as desk:
+        yield desk
 
 
 @lantern.command()
@@ -93,6 +112,7 @@ def _desk(start_file: Path | None, settings: tuple[str, ...]) -> Desk:
 def perform(
     script: str | None,
     cases: Path | None,
+    data: Path | None,
     start_file: Path | None,
     settings: tuple[str, ...],
     form: str,
@@ -114,37 +134,69 @@ def perform(
             raise BadInput("Standard input is not UTF-8 text; send it as UTF-8.") from error
     else:
         text = read_text(Path(script), "The script")
-    desk = _desk(start_file, settings)
-    for hearing in script_hearings(text):
-        desk.hear(hearing)
-    click.echo(output(desk, form, trail))
+    with _desk(data, start_file, settings) as desk:
+        for hearing in script_hearings(text):
+            desk.hear(hearing)
+        _printed(desk, form, trail)
 
 
 @lantern.command()
 @click.argument("wav", type=click.Path(path_type=Path))
 @playing_options
 def hear(
-    wav: Path, start_file: Path | None, settings: tuple[str, ...], form: str, trail: bool
+    wav: Path,
+    data: Path | None,
+    start_file: Path | None,
+    settings: tuple[str, ...],
+    form: str,
+    trail: bool,
 ) -> None:
     """Hear the speech in WAV with the built-in recogniser, and print the document."""
     from nimble_lantern.engines.builtin.files import hear_file
 
-    desk = _desk(start_file, settings)
-    hear_file(wav, desk)
-    click.echo(output(desk, form, trail))
+    with _desk(data, start_file, settings) as desk:
+        begun = desk.sitting
+        try:
+            hear_file(wav, desk)
+        except LanternError:
+            # What was heard before is not lost.
+            if desk.sitting is not begun:
+                _printed(desk, form, trail)
+            raise
+        _printed(desk, form, trail)
+
+
+def _printed(desk: LiveDesk, form: str, trail: bool) -> None:
+    text, losses = output(desk, form, trail)
+    click.echo(text)
+    for loss in losses:
+        click.echo(loss, err=True)
 
 
 @lantern.command()
-@click.option("--host", default="127.0.0.1", show_default=True)
-@click.option("--port", default=8377, show_default=True)
+@click.argument("source", metavar="IN", type=click.Path(path_type=Path))
+@click.argument("target", metavar="OUT", type=click.Path(path_type=Path))
+def convert(source: Path, target: Path) -> None:
+    """Turn the file IN into OUT; their suffixes tell the formats."""
+    document, losses = read_file(source, "The file")
+    for loss in (*losses, *write_file(target, document)):
+        click.echo(loss, err=True)
+
+
+@lantern.command()
+@click.option("--host", default="127.0.0.1", show_default=True, help="The address to serve on.")
+@click.option("--port", default=8377, show_default=True, type=click.IntRange(1, 65535))
 @click.option("--demo", is_flag=True, help="Put the sample world on the shelf first.")
 @click.option("--data", type=click.Path(path_type=Path), help="The folder of the database.")
 @click.option("--model", type=click.Path(path_type=Path), help="The folder of a larger model.")
-def serve(host: str, port: int, demo: bool, data: Path | None, model: Path | None) -> None:
+@click.option("--key", is_flag=True, help="Ask for the key in the folder: for shared machines.")
+def serve(
+    host: str, port: int, demo: bool, data: Path | None, model: Path | None, key: bool
+) -> None:
     """Serve the desk."""
     from nimble_lantern.web.server import run
 
-    run(host, port, demo, data, model)
+    run(host, port, demo, data, model, key)
 
 
 @lantern.command()

@@ -1,102 +1,168 @@
-"""Playing a script or a list of hearings on a desk of its own, without database or page."""
+"""Playing a script or a list of hearings on a desk, its journal included, without a page."""
 
 from __future__ import annotations
 
 import json
-from collections.abc import Iterable, Mapping
-from dataclasses import dataclass, field, replace
+from collections.abc import Iterable, Iterator, Mapping
+from contextlib import contextmanager
+from functools import cache
 from pathlib import Path
 from typing import Any
 
-from nimble_lantern.core.document.model import Document
-from nimble_lantern.core.effects import Effect, NameDocument, NewDocument, OpenDocument
+from nimble_lantern.core.document.model import Document, Position
 from nimble_lantern.core.errors import BadInput, LanternError, WrongUse
 from nimble_lantern.core.reading.hearing import Hearing, from_lines
-from nimble_lantern.core.sitting import Configured, Heard, advance
-from nimble_lantern.core.state import Sitting
-from nimble_lantern.formats import WRITERS, from_markdown
+from nimble_lantern.formats import FORMATS, Read, from_markdown, to_markdown, to_text
 from nimble_lantern.formats.report import sitting_data, trail_data
+from nimble_lantern.shell import LiveDesk
+from nimble_lantern.store.database import in_memory, migrate
+from nimble_lantern.store.journal import Journal
+from nimble_lantern.store.lock import Lock
+from nimble_lantern.store.opening import open_folder
+
+MOST_BYTES = 20_000_000
+"""Of a file of text that is read; a long novel has a million."""
 
 
-@dataclass
-class Desk:
-    """One person's documents in memory: the shell that `perform` and `hear` use."""
-
-    sitting: Sitting
-    shelf: dict[str, Sitting] = field(default_factory=dict)
-
-    def hear(self, hearing: Hearing) -> None:
-        outcome = advance(self.sitting, Heard(hearing))
-        self.sitting = outcome.sitting
-        for effect in outcome.effects:
-            self._perform(effect)
-
-    def set(self, name: str, value: str) -> None:
-        self.sitting = advance(self.sitting, Configured(name, value)).sitting
-
-    def _perform(self, effect: Effect) -> None:
-        match effect:
-            case NewDocument(name):
-                title = name or f"Untitled {len(self.shelf) + 2}"
-                self._switch(title, Sitting(page=len(self.shelf) + 1))
-            case OpenDocument(name) if name in self.shelf and name != self.sitting.title:
-                self._switch(name, self.shelf[name])
-            case NameDocument(name):
-                self.sitting = replace(self.sitting, title=name)
-
-    def _switch(self, title: str, to: Sitting) -> None:
-        now = self.sitting
-        self.shelf[now.title] = now
-        names = tuple({**self.shelf, title: to})
-        self.sitting = replace(
-            to,
-            title=title,
-            shelf=names,
-            settings=now.settings,
-            trail=now.trail,
-            number=now.number,
-        )
+@cache
+def _new_database() -> bytes:
+    """A database that is new and empty."""
+    engine = in_memory()
+    migrate(engine)
+    raw = engine.raw_connection()
+    made = bytes(raw.driver_connection.serialize())  # type: ignore[union-attr]
+    raw.close()
+    engine.dispose()
+    return made
 
 
-def desk_with(document: Document, settings: Mapping[str, str]) -> Desk:
-    """A desk with a document, the caret at its end."""
-    sitting = Sitting(document=document, caret=document.end, wrote=document.end)
+def throw_away_journal() -> Journal:
+    """A journal in memory, as if on a new folder."""
+    engine = in_memory()
+    raw = engine.raw_connection()
+    raw.driver_connection.deserialize(_new_database())  # type: ignore[union-attr]
+    raw.close()
+    return Journal(engine)
+
+
+def desk_with(
+    document: Document,
+    settings: Mapping[str, str],
+    caret: Position | None = None,
+    others: Mapping[str, Document] | None = None,
+) -> LiveDesk:
+    """A desk of its own with a document, the caret at its end unless told otherwise.
+
+    `others` stand on the shelf beside it.
+    """
+    journal = throw_away_journal()
     first = document.blocks[0]
-    if first.kind == "heading":
-        sitting = replace(sitting, title=first.text)
-    desk = Desk(replace(sitting, shelf=(sitting.title,)))
+    title = first.text if first.kind == "heading" else "Untitled"
+    journal.add(title.strip() or "Untitled", document, caret)
+    for name, other in (others or {}).items():
+        journal.add(name, other)
+    desk = LiveDesk(journal)
     for name, value in settings.items():
         desk.set(name, value)
     return desk
 
 
+@contextmanager
+def folder_desk(
+    folder: Path, document: Document | None, settings: Mapping[str, str]
+) -> Iterator[LiveDesk]:
+    """The desk of a folder, for as long as it is used; a document is put on it as a new one."""
+    lock = Lock(folder)
+    try:
+        desk = LiveDesk(open_folder(folder))
+        if document is not None:
+            first = document.blocks[0]
+            title = first.text if first.kind == "heading" else "Untitled"
+            desk.put(title.strip() or "Untitled", document)
+        for name, value in settings.items():
+            desk.set(name, value)
+        yield desk
+    finally:
+        lock.close()
+
+
+def read_file(path: Path, what: str) -> Read:
+    """A document from a file of any known format, told by its suffix; else Markdown.
+
+    BadInput in one sentence, with the file's name, for what cannot be read.
+    """
+    found = FORMATS.of(path) if path.suffix else FORMATS.named("markdown")
+    if found.read is None:
+        raise WrongUse(f"{found.name.capitalize()} can be written, but not read yet.")
+    data = read_bytes(path, what)
+    try:
+        return found.read(data)
+    except BadInput as error:
+        raise BadInput(f"{what} {path} cannot be opened. {error}") from error
+
+
+def write_file(path: Path, document: Document) -> tuple[str, ...]:
+    """Put a document into a file, whole or not at all; sentences about what is not in it."""
+    found = FORMATS.of(path)
+    if found.write is None:
+        raise WrongUse(f"{found.name.capitalize()} can be read, but not written.")
+    made = found.write(document)
+    new = path.with_name(path.name + ".new")
+    try:
+        new.write_bytes(made.data)
+        new.replace(path)
+    except OSError as error:
+        new.unlink(missing_ok=True)
+        raise BadInput(
+            f"{path} cannot be written: {error.strerror}; name another place."
+        ) from error
+    return made.losses
+
+
 def read_text(path: Path, what: str) -> str:
     """A UTF-8 file's text; BadInput in one sentence for what cannot be read."""
     try:
-        return path.read_bytes().decode("utf-8-sig")
+        return read_bytes(path, what).decode("utf-8-sig")
     except UnicodeDecodeError as error:
         raise BadInput(
             f"{what} {path} is not UTF-8 text (byte {error.start + 1}); save it as UTF-8."
         ) from error
+
+
+def read_bytes(path: Path, what: str) -> bytes:
+    """A file's bytes; BadInput in one sentence for what cannot be read, or is too large."""
+    try:
+        if (size := path.stat().st_size) > MOST_BYTES:
+            raise BadInput(
+                f"{what} {path} has {size / 1e6:.0f} million bytes, and {MOST_BYTES / 1e6:.0f} are "
+                "the most that is read; make it smaller, or several of it."
+            )
+        return path.read_bytes()
     except IsADirectoryError as error:
         raise BadInput(f"{what} {path} is a folder; name a file in it.") from error
     except OSError as error:
         raise BadInput(
             f"{what} {path} cannot be read: {error.strerror}; check its name."
         ) from error
+    except ValueError as error:
+        raise BadInput(f"{what} cannot be read: no file has such a name.") from error
 
 
 def script_hearings(text: str) -> list[Hearing]:
     return list(from_lines(text.splitlines()))
 
 
-def output(desk: Desk, form: str, trail: bool) -> str:
-    """What the command line prints: the document in a format, or the trail."""
+def output(desk: LiveDesk, form: str, trail: bool) -> tuple[str, tuple[str, ...]]:
+    """What the command line prints: the document in a format, or the trail; and what is lost."""
     if trail:
-        return "\n".join(json.dumps(e, ensure_ascii=False) for e in trail_data(desk.sitting))
+        rows = trail_data(desk.sitting)
+        return "\n".join(json.dumps(row, ensure_ascii=False) for row in rows), ()
     if form == "json":
-        return json.dumps(sitting_data(desk.sitting), ensure_ascii=False)
-    return WRITERS[form](desk.sitting.document)
+        return json.dumps(sitting_data(desk.sitting), ensure_ascii=False), ()
+    write = FORMATS.named(form).write
+    assert write is not None
+    data, losses = write(desk.sitting.document)
+    return data.decode(), losses
 
 
 def setting_value(value: Any) -> str:
@@ -110,27 +176,41 @@ def run_case(case: Any) -> dict[str, Any]:
     """One case of a cases file on a fresh desk; an error is a sentence under "error"."""
     name = case.get("id") if isinstance(case, dict) else None
     try:
-        if not isinstance(case, dict):
-            raise WrongUse("A case is a JSON object with id, doc and say.")
-        doc, settings, say = case.get("doc") or "", case.get("settings") or {}, case.get("say")
-        if not isinstance(doc, str) or not isinstance(settings, dict):
-            raise WrongUse("In a case, doc is a string and settings an object.")
-        if not isinstance(say, list) or not all(isinstance(line, str) for line in say):
-            raise WrongUse("In a case, say is a list of strings.")
-        values = {str(k): setting_value(v) for k, v in settings.items()}
-        desk = desk_with(from_markdown(doc), values)
-        for hearing in from_lines(say):
-            desk.hear(hearing)
+        desk = _played(case)
     except LanternError as error:
         return {"id": name, "error": str(error)}
+    except Exception as error:
+        # One case that the desk has a fault with must not take the others with it.
+        why = f"The desk has a fault with this case ({type(error).__name__})."
+        return {"id": name, "error": why}
     document = desk.sitting.document
     return {
         "id": name,
         "result": sitting_data(desk.sitting),
-        "markdown": WRITERS["markdown"](document),
-        "text": WRITERS["text"](document),
+        "markdown": to_markdown(document),
+        "text": to_text(document),
         "trail": trail_data(desk.sitting),
+        "shelf": {title: to_markdown(d) for title, d in desk.documents()},
     }
+
+
+def _played(case: Any) -> LiveDesk:
+    if not isinstance(case, dict):
+        raise WrongUse("A case is a JSON object with id, doc and say.")
+    doc, settings, say = case.get("doc") or "", case.get("settings") or {}, case.get("say")
+    shelf = case.get("shelf") or {}
+    if not isinstance(doc, str) or not isinstance(settings, dict) or not isinstance(shelf, dict):
+        raise WrongUse("In a case, doc is a string, settings and shelf are objects.")
+    if not all(isinstance(text, str) for text in shelf.values()):
+        raise WrongUse("In a case, each document of the shelf is a string.")
+    if not isinstance(say, list) or not all(isinstance(line, str) for line in say):
+        raise WrongUse("In a case, say is a list of strings.")
+    values = {str(k): setting_value(v) for k, v in settings.items()}
+    others = {str(title): from_markdown(text) for title, text in shelf.items()}
+    desk = desk_with(from_markdown(doc), values, others=others)
+    for hearing in from_lines(say):
+        desk.hear(hearing)
+    return desk
 
 
 def run_cases(lines: Iterable[str]) -> Iterable[str]:
@@ -142,6 +222,9 @@ def run_cases(lines: Iterable[str]) -> Iterable[str]:
             case = json.loads(line)
         except ValueError as error:
             answer: dict[str, Any] = {"id": None, "error": f"Line {number} is not JSON: {error}."}
+        except RecursionError:
+            answer = {"id": None, "error": f"Line {number} is nested too deeply to be read."}
         else:
             answer = run_case(case)
-        yield json.dumps(answer, ensure_ascii=False)
+        # What came in as half a sign cannot go out as text.
+        yield json.dumps(answer, ensure_ascii=False).encode("utf-8", "replace").decode()

@@ -1,34 +1,41 @@
 """The live desk: one sitting, its journal, and the effects that a sitting asks for.
 
 Whatever reaches the desk — sound, the prompter, a line from outside — comes in by `hear`, one
-utterance at a time; it is on the disk before anybody is told of it.
+utterance at a time; it is on the disk before anybody is told of it.  What cannot be written waits
+in memory, in order, and is tried again.
 """
 
 from __future__ import annotations
 
+import sys
 import threading
-from collections.abc import Callable
+import traceback
+from collections import deque
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
-from typing import Protocol
+from typing import Protocol, assert_never
 
+from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.effects import (
     CheckMicrophone,
     Effect,
-    NewDocument,
-    OpenDocument,
+    Kept,
     Prompt,
+    SayAgain,
     Scroll,
-    ShowCommands,
-    ShowDesk,
-    ShowSettings,
-    ShowShelf,
 )
-from nimble_lantern.core.reading.hearing import Hearing
-from nimble_lantern.core.sitting import Configured, Heard, Outcome, advance
-from nimble_lantern.core.state import Sitting
-from nimble_lantern.store.journal import Journal, ShelfEntry
+from nimble_lantern.core.errors import LanternError, NotKept
+from nimble_lantern.core.reading.hearing import Hearing, from_line
+from nimble_lantern.core.reference import screens_of
+from nimble_lantern.core.showing import scrolled
+from nimble_lantern.core.sitting import Configured, Heard, Looked, Outcome, advance, faulty
+from nimble_lantern.core.state import Sitting, View
+from nimble_lantern.store.journal import Journal, ShelfEntry, SoundMark
 
-VIEWS = ("desk", "shelf", "settings", "commands")
+RETRY_SECONDS = 2.0
+MOST_HELD = 500
+"""Utterances that wait in memory while the disk cannot be written."""
 
 
 class Prompter(Protocol):
@@ -47,12 +54,20 @@ class Scene:
     revision: int
     sitting: Sitting
     partial: str
-    view: str
     playing: str | None
     shelf: tuple[ShelfEntry, ...] = ()
-    group: str = "revising"
-    screens: int = 0  # scrolled away from where the writing is, in screens
+    top: int | None = None  # the first line shown, where the person looks away from the writing
+    screens: int = 0  # of a list, further down
     notice: str = ""  # what the desk has to say besides, until the next utterance
+    trouble: str = ""  # what is wrong, until it is right again
+
+
+@dataclass(frozen=True, slots=True)
+class Held:
+    """An utterance that is not on the disk yet."""
+
+    hearing: Hearing
+    sound: SoundMark | None
 
 
 class LiveDesk:
@@ -63,9 +78,15 @@ class LiveDesk:
         """Held while the sitting changes, and while it is drawn: its caches follow one text."""
         self._journal = journal
         self._sitting = replace(journal.begin(), scripts=scripts)
-        self._partial, self._view, self._revision = "", "desk", 1
-        self._group, self._screens = "revising", 0
-        self._notice = ""
+        self._partial, self._revision = "", 1
+        self._screens = 0
+        self._top: int | None = None
+        self.window = (1, 470.0)
+        """The first line that a page showed last, and the height of its sheet in pixels."""
+        self._notice = journal.notice
+        self._held: deque[Held] = deque()
+        self._why = ""
+        self._retry: threading.Timer | None = None
         self.prompter: Prompter | None = None
         self.ears: Callable[[], str] | None = None
         """Tells how the microphone sounds, in words."""
@@ -78,45 +99,140 @@ class LiveDesk:
     def revision(self) -> int:
         return self._revision
 
+    @property
+    def playing(self) -> str | None:
+        """The script that the prompter speaks."""
+        return self.prompter.playing if self.prompter else None
+
+    @property
+    def holding(self) -> int:
+        """How many utterances are not on the disk yet."""
+        return len(self._held)
+
+    def heard_until(self) -> SoundMark | None:
+        """Up to where a page's sound is in what is on the disk."""
+        with self.lock:
+            try:
+                return self._journal.heard_until()
+            except NotKept:
+                return None
+
     def scene(self) -> Scene:
         with self.lock:
-            shelf = tuple(self._journal.shelf()) if self._view == "shelf" else ()
-            playing = self.prompter.playing if self.prompter else None
+            shelf = tuple(self._journal.shelf()) if self._sitting.view is View.SHELF else ()
             return Scene(
                 self._revision,
                 self._sitting,
                 self._partial,
-                self._view,
-                playing,
+                self.playing,
                 shelf,
-                self._group,
+                self._top,
                 self._screens,
                 self._notice,
+                self._trouble(),
             )
 
-    def hear(self, hearing: Hearing) -> Outcome:
-        """Work an utterance through: decide, keep, then do what it asks for."""
+    def hear(self, hearing: Hearing, sound: SoundMark | None = None) -> Outcome | None:
+        """Work an utterance through: decide, keep, then do what it asks for.
+
+        None if it could not be written to the disk: then it waits, and so do all that come after,
+        until it is; what it comes to is seen then.
+        """
         with self.lock:
-            before = self._sitting
-            outcome = advance(before, Heard(hearing))
-            kept = self._journal.record(before, outcome, hearing)
-            self._sitting = replace(kept, scripts=before.scripts)
-            self._partial = self._notice = ""
-            self._revision += 1
-            if not any(isinstance(e, Scroll) for e in outcome.effects):
-                self._screens = 0
-            for effect in outcome.effects:
-                self._perform(effect)
-            if outcome.entry and outcome.entry.read_as != "command" and outcome.edit:
-                self._view = "desk"
-            return outcome
+            self._partial = ""
+            if len(self._held) >= MOST_HELD:
+                self._notice = f"{quoted(hearing.text)} is not kept: too much waits for the disk."
+                self._revision += 1
+                return None
+            self._held.append(Held(hearing, sound))
+            outcomes = self._kept()
+            if self._held:
+                self._revision += 1
+                return None
+            return outcomes[-1]
+
+    def _kept(self) -> list[Outcome]:
+        """Keep what waits, the first first, as far as the disk takes it."""
+        found = []
+        while self._held:
+            try:
+                found.append(self._worked_through(self._held[0]))
+            except NotKept as error:
+                self._why = str(error)
+                self._revision += 1
+                self._try_again()
+                break
+            except Exception:
+                # Nothing that cannot be kept may hold up what comes after it.
+                self._held.popleft()
+                raise
+            self._held.popleft()
+        return found
+
+    def _try_again(self) -> None:
+        if self._retry is None or not self._retry.is_alive():
+            self._retry = threading.Timer(RETRY_SECONDS, self.retry)
+            self._retry.daemon = True
+            self._retry.start()
+
+    def retry(self) -> None:
+        """Try once more to keep what waits."""
+        with self.lock:
+            self._retry = None
+            self._kept()
+
+    def _trouble(self) -> str:
+        if not self._held:
+            return ""
+        first = quoted(self._held[0].hearing.text)
+        more = f" and {many(len(self._held) - 1, 'more utterance')}" if len(self._held) > 1 else ""
+        return f"{first}{more} could not be recorded: {self._why}. It is held and tried again."
+
+    def _worked_through(self, held: Held) -> Outcome:
+        before = self._sitting
+        try:
+            outcome = advance(before, Heard(held.hearing))
+        except Exception:
+            # A fault of the desk must not take the utterance, nor the desk, with it.
+            traceback.print_exc(file=sys.stderr)
+            outcome = faulty(before, held.hearing)
+        try:
+            kept = self._journal.record(before, outcome, held.hearing, held.sound)
+        except LanternError:
+            raise
+        except Exception:
+            traceback.print_exc(file=sys.stderr)
+            outcome = faulty(before, held.hearing)
+            kept = self._journal.record(before, outcome, held.hearing, held.sound)
+        self._sitting = replace(kept, scripts=before.scripts)
+        self._notice = ""
+        self._revision += 1
+        if not any(isinstance(e, Scroll) for e in outcome.effects):
+            self._screens, self._top = 0, None
+        for effect in outcome.effects:
+            self._perform(effect)
+        return outcome
 
     def set(self, name: str, value: str) -> None:
         """Change a setting from outside; WrongUse if there is none of that name or value."""
         with self.lock:
-            self._sitting = advance(self._sitting, Configured(name, value)).sitting
+            changed = advance(self._sitting, Configured(name, value)).sitting
             self._journal.save_setting(name, value)
+            self._sitting = changed
             self._revision += 1
+
+    def put(self, title: str, document: Document) -> str:
+        """Put a document on the shelf and on the desk; the title that it got."""
+        with self.lock:
+            name = self._journal.add(title, document)
+            self._sitting = self._journal.open(name)
+            self._revision += 1
+            return name
+
+    def documents(self) -> Iterator[tuple[str, Document]]:
+        """Every document on the shelf, with its title."""
+        with self.lock:
+            yield from self._journal.documents()
 
     def whisper(self, partial: str) -> None:
         """What is being heard just now, not yet an utterance."""
@@ -125,9 +241,11 @@ class LiveDesk:
                 self._partial = partial
                 self._revision += 1
 
-    def show(self, view: str) -> None:
+    def show(self, view: View) -> None:
+        """Show another view."""
         with self.lock:
-            self._view = view if view in VIEWS else "desk"
+            self._sitting = advance(self._sitting, Looked(view)).sitting
+            self._screens, self._top = 0, None
             self._revision += 1
 
     def say(self, notice: str) -> None:
@@ -142,21 +260,32 @@ class LiveDesk:
             self._revision += 1
 
     def _perform(self, effect: Effect) -> None:
+        """Do what is not on the disk; what is, the journal did with the utterance."""
+        if isinstance(effect, Kept):
+            return
         match effect:
-            case ShowShelf():
-                self._view = "shelf"
-            case ShowSettings():
-                self._view = "settings"
-            case ShowCommands(group):
-                self._view, self._group = "commands", group
             case Scroll(screens):
-                self._screens += screens
+                self._scroll(screens)
             case CheckMicrophone():
                 self._notice = self.ears() if self.ears else "Nobody listens to a microphone here."
-            case Prompt(name, mistakes) if self.prompter:
-                if name is None:
-                    self.prompter.stop()
-                else:
-                    self.prompter.play(name, mistakes)
-            case ShowDesk() | NewDocument() | OpenDocument():
-                self._view = "desk"
+            case Prompt(name, mistakes):
+                self._prompt(name, mistakes)
+            case SayAgain(words):
+                self._held.insert(1, Held(from_line(" ".join(words)), None))
+            case _:
+                assert_never(effect)
+
+    def _prompt(self, name: str | None, mistakes: bool) -> None:
+        if self.prompter is not None and name is not None:
+            self.prompter.play(name, mistakes)
+        elif self.prompter is not None:
+            self.prompter.stop()
+
+    def _scroll(self, screens: int) -> None:
+        """Look further down or up, no further than there is something to see."""
+        if self._sitting.view is View.COMMANDS:
+            last = screens_of(self._sitting.group) - 1
+            self._screens = max(0, min(last, self._screens + screens))
+        else:
+            top, room = self.window
+            self._top = scrolled(self._sitting, self._top or top, room, screens)

@@ -1,4 +1,4 @@
-"""The driver that tests speak to: a real desk in memory, a page written as text with "|"."""
+"""The driver that tests speak to: the real desk, its page written as text with "|"."""
 
 from __future__ import annotations
 
@@ -8,14 +8,21 @@ from nimble_lantern.core.document.model import Document, Position
 from nimble_lantern.core.reading.hearing import from_lines
 from nimble_lantern.core.state import Entry, Sitting
 from nimble_lantern.formats import from_markdown, to_markdown
-from nimble_lantern.playing import Desk, desk_with
+from nimble_lantern.playing import desk_with
+from nimble_lantern.shell import LiveDesk
 
 
 class Driver:
     """A desk with a Markdown document on it, its caret at the end."""
 
-    def __init__(self, markdown: str = "", **settings: str) -> None:
-        self.desk: Desk = desk_with(from_markdown(markdown), settings)
+    def __init__(
+        self,
+        markdown: str = "",
+        document: Document | None = None,
+        caret: Position | None = None,
+        **settings: str,
+    ) -> None:
+        self.desk: LiveDesk = desk_with(document or from_markdown(markdown), settings, caret)
 
     def hears(self, *lines: str) -> Entry:
         """Speak lines; the trail's entry of the last."""

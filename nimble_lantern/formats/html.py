@@ -2,9 +2,13 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from html import escape
 
-from nimble_lantern.core.document.model import Block, Document
+from nimble_lantern.core.document.layout import LEADING
+from nimble_lantern.core.document.model import Block, Bullets, Document, Kind
+from nimble_lantern.core.document.tables import Table, table_at
+from nimble_lantern.formats.registry import FileFormat, Written
 from nimble_lantern.formats.runs import nested
 
 _TAGS = {
@@ -21,16 +25,24 @@ _ALIGN = {"centre": "center", "right": "right", "justified": "justify"}
 
 
 def to_html(document: Document) -> str:
-    """A fragment: one element a block, items in lists; empty blocks left out."""
+    """A fragment: one element a block, items in lists, cells in tables; empty blocks left out."""
     out: list[str] = []
     open_lists: list[str] = []
-    for block in document.blocks:
-        level = (block.level or 1) if block.kind == "item" else 0
-        tag = "ol" if block.list == "numbered" else "ul"
+    b, blocks = 0, document.blocks
+    while b < len(blocks):
+        block = blocks[b]
+        level = (block.level or 1) if block.kind is Kind.ITEM else 0
+        tag = "ol" if block.list is Bullets.NUMBERED else "ul"
         while len(open_lists) > level or (
             level and len(open_lists) == level and open_lists[-1] != tag
         ):
             out.append(f"</li></{open_lists.pop()}>")
+        table = table_at(blocks, b)
+        if table is not None:
+            out.append(_table(blocks, table))
+            b = table.last + 1
+            continue
+        b += 1
         if not block.text.strip():
             continue
         if level:
@@ -39,24 +51,42 @@ def to_html(document: Document) -> str:
             while len(open_lists) < level:
                 open_lists.append(tag)
                 out.append(f"<{tag}>" if len(open_lists) == level else f"<{tag}><li>")
-            out.append(f"<li>{_inline(block)}")
+            out.append(f"<li{_style(block)}>{_inline(block)}")
         else:
             out.append(_element(block))
     out += [f"</li></{tag}>" for tag in reversed(open_lists)]
     return "\n".join(out)
 
 
+def _table(blocks: Sequence[Block], table: Table) -> str:
+    lines = []
+    for row in range(table.rows):
+        cells = (blocks[table.cell(row, column)] for column in range(table.columns))
+        lines.append("<tr>" + "".join(map(_cell, cells)) + "</tr>")
+    return "<table>" + "".join(lines) + "</table>"
+
+
+def _cell(block: Block) -> str:
+    tag = "th" if block.cell and block.cell.header else "td"
+    return f"<{tag}{_style(block)}>{_inline(block)}</{tag}>"
+
+
+def _style(block: Block) -> str:
+    """What a block's format asks for, beside its element."""
+    found = []
+    if align := _ALIGN.get(block.align):
+        found.append(f"text-align: {align}")
+    if block.spacing != 1.0:
+        found.append(f"line-height: {block.spacing * LEADING:g}")
+    return f' style="{"; ".join(found)}"' if found else ""
+
+
 def _element(block: Block) -> str:
-    align = _ALIGN.get(block.align)
-    style = f' style="text-align: {align}"' if align else ""
+    style = _style(block)
     if block.kind == "heading":
         return f"<h{block.level}{style}>{_inline(block)}</h{block.level}>"
     if block.kind == "quotation":
         return f"<blockquote><p{style}>{_inline(block)}</p></blockquote>"
-    if block.kind == "table":
-        rows = (row.split("\t") for row in block.text.split("\n"))
-        cells = ("".join(f"<td>{escape(c)}</td>" for c in row) for row in rows)
-        return "<table>" + "".join(f"<tr>{c}</tr>" for c in cells) + "</table>"
     return f"<p{style}>{_inline(block)}</p>"
 
 
@@ -78,3 +108,10 @@ def _inline(block: Block) -> str:
             style = f'<span style="{_STYLES[mark]}: {value}{unit}">'
             out.append(style if step == "open" else "</span>")
     return "".join(out)
+
+
+def _write(document: Document) -> Written:
+    return Written(to_html(document).encode())
+
+
+FORMAT = FileFormat("html", (".html", ".htm"), "text/html", None, _write)

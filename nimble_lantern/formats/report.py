@@ -10,9 +10,9 @@ from nimble_lantern.core.state import Entry, Sitting
 
 
 def sitting_data(sitting: Sitting) -> dict[str, Any]:
-    """Title, blocks, caret, selection, choices and mode."""
+    """The document and all that is shown with it; what there is nothing of is empty."""
     question = sitting.question
-    labels = question.labels if question else ()
+    labels = [option.label for option in question.options] if question else []
     return {
         "title": sitting.title,
         "blocks": [_block(b) for b in sitting.document.blocks],
@@ -20,6 +20,15 @@ def sitting_data(sitting: Sitting) -> dict[str, Any]:
         "selection": _selection(sitting),
         "choices": [{"number": n, "text": text} for n, text in enumerate(labels, 1)],
         "mode": sitting.mode,
+        "view": sitting.view,
+        "doubts": [],
+        "places": [],
+        "notes": [],
+        "versions": [],
+        "spelling": None,
+        "aloud": None,
+        "passages": [],
+        "word_book": [],
     }
 
 
@@ -27,6 +36,12 @@ def _block(block: Block) -> dict[str, Any]:
     spans = [
         {"start": s.start, "end": s.end, "mark": s.mark, "value": s.value} for s in block.spans
     ]
+    cell = block.cell
+    where = (
+        {"table": cell.table, "row": cell.row, "column": cell.column, "header": cell.header}
+        if cell
+        else {}
+    )
     return {
         "kind": block.kind,
         "level": block.level,
@@ -34,6 +49,7 @@ def _block(block: Block) -> dict[str, Any]:
         "align": block.align,
         "text": block.text,
         "spans": spans,
+        **where,
     }
 
 
@@ -66,4 +82,5 @@ def entry_data(entry: Entry, is_undone: bool) -> dict[str, Any]:
         "command": entry.command,
         "summary": entry.summary,
         "undone": is_undone,
+        "effects": list(entry.effects),
     }

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import array
-import audioop
 import math
 import random
 import unittest
@@ -16,6 +15,7 @@ from bench import _speech, calibration
 from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.core.sitting import Heard, advance
 from nimble_lantern.demo import DOCUMENTS
+from nimble_lantern.engines.pcm import mixed, rms, scaled
 
 WORDS = st.lists(st.sampled_from("the tide is high at noon".split()), max_size=7)
 Row = tuple[tuple[float, ...], bool]
@@ -148,9 +148,9 @@ class Sound(unittest.TestCase):
         clean = _speech.spoken("the tide is high", "rms")
         noisy = _speech.spoken("the tide is high", "rms", 20.0)
         self.assertEqual(len(clean), len(noisy))
-        noise = audioop.add(noisy, audioop.mul(clean, 2, -1), 2)
+        noise = mixed(noisy, scaled(clean, -1))
         speech = _speech._said("the tide is high", "rms")
-        ratio = 20 * math.log10(audioop.rms(speech, 2) / audioop.rms(noise, 2))
+        ratio = 20 * math.log10(rms(speech) / rms(noise))
         self.assertAlmostEqual(ratio, 20, delta=0.3)
 
     def test_speech_is_the_same_every_time_and_has_silence_round_it(self) -> None:

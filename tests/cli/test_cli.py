@@ -2,13 +2,20 @@
 
 from __future__ import annotations
 
+import contextlib
+import io
 import json
 import subprocess
 import sys
 import tempfile
 import unittest
 from pathlib import Path
+from unittest import mock
 
+from nimble_lantern.cli import main
+from nimble_lantern.engines.builtin.files import pcm_of
+from nimble_lantern.engines.pcm import rms
+from nimble_lantern.shell import LiveDesk
 from tests.speaking import speak
 
 
@@ -48,8 +55,9 @@ class Perform(CommandCase):
             "s.txt", "# a comment\nthe tide is high full stop\n(pause 1.5)\nbold high\n"
         )
         self.assertEqual(self.printed("perform", script), "The tide is **high**.\n")
-        text = self.printed("perform", "-", "--out", "text", stdin="the tide ... bold the tide")
-        self.assertEqual(text, "The tide\n")
+        done = self.run_lantern("perform", "-", "--out", "text", stdin="the tide ... bold the tide")
+        self.assertEqual((done.returncode, done.stdout), (0, "The tide\n"))
+        self.assertEqual(done.stderr, "Plain text has no bold: it is left out 1 time.\n")
 
     def test_json_has_every_field(self) -> None:
         start = self.file("d.md", "# Rota\n\n- ida\n- *nell*\n")
@@ -57,7 +65,9 @@ class Perform(CommandCase):
             "perform", "-", "--start", start, "--out", "json", stdin="select ida"
         )
         data = json.loads(printed)
-        self.assertEqual(set(data), {"title", "blocks", "caret", "selection", "choices", "mode"})
+        keys = "title blocks caret selection choices mode view doubts places notes versions"
+        more = "spelling aloud passages word_book"
+        self.assertEqual(set(data), {*keys.split(), *more.split()})
         self.assertEqual(
             data["blocks"][2],
             {
@@ -75,7 +85,8 @@ class Perform(CommandCase):
         self.assertEqual([r["command"] for r in rows], [None, "marks.bold", "history.undo"])
         self.assertEqual([r["undone"] for r in rows], [False, True, False])
         self.assertEqual(
-            set(rows[0]), {"number", "heard", "read_as", "command", "summary", "undone"}
+            set(rows[0]),
+            {"number", "heard", "read_as", "command", "summary", "undone", "effects"},
         )
 
     def test_cases_each_get_a_line(self) -> None:
@@ -112,6 +123,58 @@ class Perform(CommandCase):
         self.assertFails(2, "No such command", "fly")
         self.assertFails(2, "benchmark", "bench", "nothing")
 
+    def test_hostile_cases_are_each_answered(self) -> None:
+        lines = [
+            "[" * 100_000,
+            json.dumps({"id": "deep", "doc": ">" * 5000 + " x", "say": ["undo"]}),
+            '{"id": "half", "doc": "\\ud800", "say": ["the \\udfff tide"]}',
+            json.dumps({"id": "size", "doc": '<span style="font-size: 14px">x</span>', "say": []}),
+            json.dumps({"id": "shelf", "shelf": 3, "say": []}),
+            json.dumps({"id": "on", "shelf": {"Rota": "# R"}, "say": ["open rota", "the tide"]}),
+        ]
+        printed = self.printed("perform", "--cases", self.file("c.jsonl", "\n".join(lines)))
+        rows = [json.loads(line) for line in printed.splitlines()]
+        self.assertEqual([r["id"] for r in rows], [None, "deep", "half", "size", "shelf", "on"])
+        self.assertEqual(["error" in r for r in rows], [True, False, False, False, True, False])
+        self.assertEqual(rows[5]["shelf"]["Rota"], "# R the tide")
+
+    def test_the_desk_of_a_folder_is_used_with_its_journal(self) -> None:
+        data = str(self.folder / "desk")
+        script = self.file("s.txt", "the tide is high\nbold the tide\n")
+        self.printed("perform", script, "--data", data)
+        text = self.printed("perform", "-", "--data", data, stdin="undo that\nand the boat")
+        self.assertEqual(text, "The tide is high and the boat\n")
+
+    def test_a_fault_prints_nothing_of_the_document(self) -> None:
+        err = io.StringIO()
+        with (
+            mock.patch("nimble_lantern.cli.script_hearings", side_effect=ValueError("dear ida")),
+            mock.patch("sys.argv", ["lantern", "perform", self.file("s", "x")]),
+            contextlib.redirect_stderr(err),
+            self.assertRaises(SystemExit),
+        ):
+            main()
+        self.assertNotIn("ida", err.getvalue())
+        self.assertIn("ValueError", err.getvalue())
+
+    def test_an_address_that_cannot_be_served_is_one_plain_line(self) -> None:
+        data = str(self.folder / "desk")
+        for port in ("-1", "0", "99999", "x"):
+            self.assertFails(2, "--port", "serve", "--port", port, "--data", data)
+        self.assertFails(1, "--host", "serve", "--host", "no.such.host", "--data", data)
+
+    def test_files_are_converted_and_losses_told(self) -> None:
+        source = self.file("a.md", "# Letter\n\nThe **tide**.")
+        target = self.folder / "a.txt"
+        done = self.run_lantern("convert", source, str(target))
+        self.assertEqual((done.returncode, done.stdout), (0, ""))
+        self.assertEqual(len(done.stderr.splitlines()), 2)
+        self.assertEqual(target.read_text(), "Letter\n\nThe tide.")
+        self.printed("convert", str(target), str(self.folder / "b.md"))
+        self.assertFails(2, "known format", "convert", source, str(self.folder / "a.xyz"))
+        self.assertFails(1, "cannot be read", "convert", "nowhere.md", str(target))
+        self.assertFails(1, "cannot be written", "convert", source, "/nowhere/a.md")
+
     def test_empty_and_huge_scripts_are_played(self) -> None:
         self.assertEqual(self.printed("perform", self.file("empty", "")), "\n")
         words = "tide " * 100_000
@@ -124,10 +187,42 @@ class Hear(CommandCase):
         self.assertFails(1, "cannot be read", "hear", str(self.folder / "nowhere.wav"))
         self.assertFails(1, "WAV", "hear", self.file("letter.wav", "dear harbour board"))
         self.assertFails(1, "WAV", "hear", self.file("empty.wav", ""))
-        riff = (
-            b"RIFF\x24\0\0\0WAVEfmt \x10\0\0\0\3\0\1\0\x80\x3e\0\0\0\xfa\0\0\4\0\x20\0data\0\0\0\0"
-        )
-        self.assertFails(1, "PCM", "hear", self.file("float.wav", riff))
+        form = b"fmt \x10\0\0\0\1\0\1\0\x80\x3e\0\0\0\xfa\0\0\5\0\x28\0"
+        riff = b"RIFF\xff\xff\xff\xffWAVE" + form + b"data\0\0\0\0"
+        self.assertFails(1, "WAV", "hear", self.file("forty-bit.wav", riff))
+
+    def test_what_was_heard_before_a_file_breaks_off_is_printed(self) -> None:
+        from nimble_lantern.core.errors import BadInput
+        from nimble_lantern.core.reading.hearing import from_line
+
+        def breaks(path: Path, desk: LiveDesk) -> None:
+            desk.hear(from_line("the tide"))
+            raise BadInput("It breaks off.")
+
+        out, err = io.StringIO(), io.StringIO()
+        with (
+            mock.patch("nimble_lantern.engines.builtin.files.hear_file", breaks),
+            mock.patch("sys.argv", ["lantern", "hear", "x.wav"]),
+            contextlib.redirect_stdout(out),
+            contextlib.redirect_stderr(err),
+            self.assertRaises(SystemExit) as caught,
+        ):
+            main()
+        self.assertEqual((out.getvalue(), err.getvalue()), ("The tide\n", "It breaks off.\n"))
+        self.assertEqual(caught.exception.code, 1)
+
+    def test_wavs_of_every_kind_are_sound(self) -> None:
+        wav = speak(self.folder / "s.wav", ["tide"], "awb")
+        for name, kind in (
+            ("24", ["-b", "24"]), ("32", ["-b", "32"]), ("8", ["-b", "8"]),
+            ("float", ["-e", "float", "-b", "32"]), ("double", ["-e", "float", "-b", "64"]),
+            ("ulaw", ["-e", "mu-law"]), ("six", ["-c", "6"]), ("low", ["-r", "8000"]),
+        ):  # fmt: skip
+            other = self.folder / f"{name}.wav"
+            subprocess.run(["sox", str(wav), *kind, str(other)], check=True, capture_output=True)
+            sound = b"".join(pcm_of(other))
+            self.assertAlmostEqual(len(sound), len(b"".join(pcm_of(wav))), delta=3200, msg=name)
+            self.assertGreater(rms(sound), 100, name)
 
     def test_any_usual_wav_is_heard(self) -> None:
         wav = speak(self.folder / "s.wav", ["bold the harbour"], "awb", rate=44_100, channels=2)

@@ -41,7 +41,7 @@ def reading_table() -> str:
         assert entry is not None
         read[case.read_as, entry.read_as] += 1
         made = CATALOGUE.commands.get(entry.command or "")
-        destructive += case.read_as == "text" and made is not None and made.destructive
+        destructive += case.read_as == "text" and made is not None and made.traits.destructive
     seen = [*kinds, "unclear", "ignored"]
     lines = ["| is | " + " | ".join(f"read as {k}" for k in seen) + " |", "|---" * 6 + "|"]
     lines += [f"| {k} | " + " | ".join(str(read[k, s]) for s in seen) + " |" for k in kinds]

@@ -5,7 +5,6 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from nimble_lantern.core.document.model import Document, Position, Range
-from nimble_lantern.core.state import Sitting
 from nimble_lantern.formats import from_markdown
 from tests.corpus.corpora import FOLDER, rows
 from tests.desk import Driver
@@ -43,9 +42,7 @@ def place_of(document: Document, words: str) -> Position:
 
 def said_about(case: TargetCase, verb: str) -> Driver:
     """A desk on which a verb was said with the target."""
-    driver = Driver()
-    at = place_of(ROTA, case.caret)
-    driver.desk.sitting = Sitting(document=ROTA, caret=at, wrote=at)
+    driver = Driver(document=ROTA, caret=place_of(ROTA, case.caret))
     driver.hears(verb.format(case.called))
     return driver
 
@@ -104,12 +101,12 @@ def page_of(markdown: str) -> str:
 def done(task: Task, way: str) -> str:
     """The page as Markdown on one line, with "|" or "[...]" where the task's end has them."""
     start, caret = task.start, task.start.find("|")
-    driver = Driver(page_of(start.replace("|", "")))
+    at = None
     if caret >= 0:
         before = Driver(page_of(start[:caret])).document
         spaces = len(start[:caret]) - len(start[:caret].rstrip(" "))
         at = before.end._replace(offset=before.end.offset + spaces)
-        driver.desk.sitting = replace(driver.sitting, caret=at, wrote=at)
+    driver = Driver(page_of(start.replace("|", "")), caret=at)
     driver.hears(*way.split(" / "))
     if "|" in task.end or "[" in task.end:
         return shown(driver.page)

@@ -10,7 +10,8 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from nimble_lantern.core.document.model import Block, Document, Span, normal_spans
-from nimble_lantern.formats import from_markdown, to_html, to_markdown, to_text
+from nimble_lantern.core.errors import BadInput
+from nimble_lantern.formats import from_markdown, read_markdown, to_html, to_markdown, to_text
 
 INK = st.text(alphabet="abc DE.,*_[]()#<>&-1’“\\`~|!+", min_size=1, max_size=18)
 
@@ -76,7 +77,7 @@ class RoundTrip(unittest.TestCase):
 
     def test_a_table_keeps_its_cells(self) -> None:
         document = from_markdown("| a | b |\n| --- | --- |\n| 1 | 2 |")
-        self.assertEqual(document.blocks[0].text, "a\tb\n1\t2")
+        self.assertEqual([b.text for b in document.blocks], ["a", "b", "1", "2"])
         self.assertEqual(from_markdown(to_markdown(document)), document)
 
     def test_what_it_cannot_hold_stays_as_text(self) -> None:
@@ -133,3 +134,53 @@ class Html(unittest.TestCase):
 class Text(unittest.TestCase):
     def test_blocks_are_parted_by_a_blank_line(self) -> None:
         self.assertEqual(to_text(from_markdown("# A\n\n- b\n- **c**")), "A\n\nb\n\nc")
+
+
+class Bounded(unittest.TestCase):
+    def spans(self, text: str) -> list[tuple[str, str | None]]:
+        return [(s.mark, s.value) for b in from_markdown(text).blocks for s in b.spans]
+
+    def losses(self, text: str) -> tuple[str, ...]:
+        return read_markdown(text)[1]
+
+    def test_sizes_and_colours_of_any_unit_are_brought_to_ours(self) -> None:
+        for style, found in (
+            ("font-size: 14px", ("size", "10.5")),
+            ("font-size: 1.5em", ("size", "18")),
+            ("font-size: 150%", ("size", "18")),
+            ("font-size: 14pt", ("size", "14")),
+            ("color: #ABC", ("colour", "#aabbcc")),
+            ("color: rgb(1, 2, 300)", ("colour", "#0102ff")),
+            ("color: gray", ("colour", "grey")),
+            ("font-family: Nowhere, 'literata', serif", ("font", "Literata")),
+        ):
+            self.assertEqual(self.spans(f'<span style="{style}">x</span>'), [found], style)
+            self.assertEqual(self.losses(f'<span style="{style}">x</span>'), ())
+
+    def test_values_that_are_none_of_ours_are_left_out_and_told(self) -> None:
+        for style in ("font-size: huge", "font-size: 9999px", "color: red; background: url(x)",
+                      "color: mauve", "font-family: Nowhere"):  # fmt: skip
+            text = f'a <span style="{style}">**b**</span> c'
+            self.assertEqual(self.spans(text), [("bold", None)], style)
+            self.assertEqual(len(self.losses(text)), 1, style)
+            self.assertTrue(self.losses(text)[0].endswith("left out."))
+
+    def test_items_past_the_deepest_level_are_kept_on_it_and_told(self) -> None:
+        text = "".join(f"{'  ' * n}- item {n}\n" for n in range(60))
+        document, losses = read_markdown(text)
+        self.assertEqual([b.text for b in document.blocks], [f"item {n}" for n in range(60)])
+        self.assertEqual(max(b.level or 0 for b in document.blocks), 9)
+        self.assertEqual(losses, ("Items deeper than level 9 were put on that level.",))
+
+    def test_ten_thousand_levels_of_quotation_keep_their_words(self) -> None:
+        self.assertEqual(from_markdown(">" * 10_000 + " words").blocks[-1].text, "words")
+
+    def test_what_is_too_large_or_has_too_many_parts_is_refused_in_a_sentence(self) -> None:
+        for text in ("a " * 6_000_000, "- a\n" * 500_000, "|a" * 90_000, "*a **b " * 60_000):
+            with self.assertRaises(BadInput) as caught:
+                from_markdown(text)
+            self.assertIn("make several of it", str(caught.exception))
+
+    def test_signs_that_are_no_text_are_left_out_and_told(self) -> None:
+        document, losses = read_markdown("the\x00 \ud800tide")
+        self.assertEqual((document.blocks[0].text, len(losses)), ("the tide", 1))
