@@ -13,7 +13,7 @@ from pocketsphinx import Decoder
 from bench._speech import CHUNK, cut, every, sitting, spoken
 from nimble_lantern.benchmarks import Figure
 from nimble_lantern.engines import Scene
-from nimble_lantern.engines.builtin.cutter import RATE, Cutter
+from nimble_lantern.engines.builtin.cutter import RATE, CutKind, Cutter
 from nimble_lantern.engines.builtin.decoder import CommandDecoder, DictationDecoder
 from nimble_lantern.engines.builtin.files import scene_of
 from nimble_lantern.engines.builtin.quieting import Quieter
@@ -124,15 +124,15 @@ def _in_real_time(
         time.sleep(max(0.0, due - time.monotonic()))
         for piece in cutter.feed(sound[n : n + CHUNK]):
             match piece.kind:
-                case "perhaps":
+                case CutKind.PERHAPS:
                     engine.begin(scene)
-                case "began":
+                case CutKind.BEGAN:
                     speaking = True
-                case "none":
+                case CutKind.NONE:
                     engine.drop()
-                case "sound":
+                case CutKind.SOUND:
                     engine.sound(piece.sound)
-                case "ended":
+                case CutKind.ENDED:
                     engine.end()
                     return first - speech[0], time.monotonic() - began - speech[1]
         if speaking and not first and engine.partial:

@@ -7,7 +7,7 @@ from collections.abc import Iterator
 
 from bench._speech import every, sitting, spoken
 from nimble_lantern.benchmarks import Figure
-from nimble_lantern.engines.builtin.cutter import RATE, Cutter
+from nimble_lantern.engines.builtin.cutter import RATE, CutKind, Cutter
 from nimble_lantern.engines.builtin.files import scene_of
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
 from nimble_lantern.playing import desk_with
@@ -31,13 +31,13 @@ def run() -> Iterator[Figure]:
                 seconds += len(sound) / 2 / RATE
                 for cut in cutter.feed(sound):
                     match cut.kind:
-                        case "perhaps":
+                        case CutKind.PERHAPS:
                             engine.begin(scene_of(desk.sitting))
-                        case "sound":
+                        case CutKind.SOUND:
                             engine.sound(cut.sound)
-                        case "none":
+                        case CutKind.NONE:
                             engine.drop()
-                        case "ended":
+                        case CutKind.ENDED:
                             hearing = engine.end()
                             heard += bool(hearing.hypotheses)
                             if heard % 200 == 0:

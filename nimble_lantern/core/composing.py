@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 from collections.abc import Collection, Iterable, Sequence
 from dataclasses import dataclass, replace
+from functools import partial
 
 from nimble_lantern.core.document.edits import (
     AddBlocks,
@@ -13,6 +14,7 @@ from nimble_lantern.core.document.edits import (
     Reformat,
     Splice,
     delete,
+    in_turn,
     insert,
 )
 from nimble_lantern.core.document.model import (
@@ -333,14 +335,16 @@ def tidy(document: Document, r: Range) -> Range:
 
 def remove(sitting: Sitting, ranges: Iterable[Range], blocks: bool = False) -> Sitting:
     """Delete ranges and tidy the spaces; with `blocks`, whole blocks go with their text."""
-    after = sitting
-    for r in sorted(ranges, reverse=True):
-        after = after.edited(_removal(after, r, blocks))
+    removals = (
+        partial(_removal, r=r, blocks=blocks, caret=sitting.caret.block)
+        for r in sorted(ranges, reverse=True)
+    )
+    after = sitting.edited(in_turn(sitting.document, removals))
     return replace(after, that=(), selection=None, fresh=False)
 
 
-def _removal(sitting: Sitting, r: Range, blocks: bool) -> Edit:
-    document = sitting.document
+def _removal(document: Document, r: Range, blocks: bool, caret: int) -> Edit:
+    """`caret` is the block where the writing goes on: it stays, if empty, a place to write."""
     (b1, o1), (b2, o2) = r
     whole = o1 == 0 and o2 == len(document.blocks[b2].text)
     if not whole:
@@ -352,7 +356,7 @@ def _removal(sitting: Sitting, r: Range, blocks: bool) -> Edit:
     if count == len(document.blocks):
         edit = delete(document, r)
         return edit.then(Edit((Reformat(0, Format()),)))
-    if plain_last and b1 <= sitting.caret.block <= b2:
+    if plain_last and b1 <= caret <= b2:
         return delete(document, r)
     return Edit((DropBlocks(b1, count),))
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from nimble_lantern.core.commands import CATALOGUE
+from nimble_lantern.core.kinds import Attention, Judged, Lamp
 from nimble_lantern.core.lexicon.closed import DULL
 from nimble_lantern.core.reading.reader import judge
 from nimble_lantern.core.state import Sitting, View
@@ -16,9 +17,9 @@ _VERBS = ("bold {}", "select {}", "go after {}", "delete {}")
 
 def hints(sitting: Sitting) -> tuple[str, ...]:
     """At most six phrases, each of which would be read as a command just now."""
-    if sitting.lamp != "lit":
+    if sitting.lamp is not Lamp.LIT:
         return ("start listening",)
-    if sitting.attention == "text":
+    if sitting.attention is Attention.TEXT:
         return ("commands again",)
     found: list[str] = []
     away = {View.SHELF: _on_shelf, View.SETTINGS: _in_settings, View.COMMANDS: _in_commands}
@@ -50,7 +51,7 @@ def _would_do(sitting: Sitting, phrase: str) -> bool:
     words = phrase.split()
     if any(p.free for p in CATALOGUE.parses(words)):
         return True  # its words were just taken from the text
-    return judge(sitting, words, True).kind == "command"
+    return judge(sitting, words, True).kind is Judged.COMMAND
 
 
 def _candidates(sitting: Sitting) -> Iterator[str]:
@@ -59,7 +60,7 @@ def _candidates(sitting: Sitting) -> Iterator[str]:
         yield from ("one", "choose two" if count > 1 else "choose one", "the last one")
         yield from ("all of them", "cancel")
         return
-    if sitting.attention == "commands":
+    if sitting.attention is Attention.COMMANDS:
         yield "write again"
     if sitting.selection is not None:
         yield from ("bold that", "delete that", "make that title case", "copy that")

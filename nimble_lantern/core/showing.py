@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 from nimble_lantern.core.document.layout import CELL_PAD, INDENT, Face, Line, face_of, indent, runs
 from nimble_lantern.core.document.model import Block, Position, Range, Span
+from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.state import Sitting
 
 _BULLETS = "•◦▪"
@@ -76,7 +77,7 @@ def focus(sitting: Sitting) -> Position:
     if sitting.selection:
         return sitting.selection.start
     last = sitting.trail[-1] if sitting.trail else None
-    if last is not None and last.read_as == "command" and sitting.that:
+    if last is not None and last.read_as is ReadAs.COMMAND and sitting.that:
         return sitting.that[0].start
     return sitting.writing_place
 

@@ -20,10 +20,12 @@ from nimble_lantern.core.effects import (
     Prompt,
     SaveSetting,
 )
+from nimble_lantern.core.kinds import Attention, Lamp, ReadAs
 from nimble_lantern.core.reading.decision import decide
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.settings import configured, setting_text
 from nimble_lantern.core.state import Entry, Sitting, View
+from nimble_lantern.core.trail import Trail
 from nimble_lantern.core.turn import Turn
 from nimble_lantern.core.turning_over import turn_over
 from nimble_lantern.core.working import read, rest, text_only
@@ -95,17 +97,17 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
     decision = decide(start, hearing)
     phrases = decision.phrases
     words = tuple(w for p in phrases for w in p)
-    if before.lamp != "lit":
+    if before.lamp is not Lamp.LIT:
         rest(turn, words)
     elif decision.doubt:
-        turn.kinds.append("unclear")
+        turn.kinds.append(ReadAs.UNCLEAR)
         turn.summaries.append(_unclear(decision.heard, decision.doubt))
     elif not words:
-        turn.kinds.append("ignored")
+        turn.kinds.append(ReadAs.IGNORED)
         turn.summaries.append("nothing was heard")
     elif hearing.goes_on:
         turn.write(phrases)
-    elif before.attention == "text":
+    elif before.attention is Attention.TEXT:
         text_only(turn, words)
     else:
         read(turn, phrases)
@@ -113,13 +115,13 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         turn_over(turn, turn.turns_over)
     after = turn.committed()
     entry = _entry(before, after, turn, decision.heard)
-    if turn.versions and entry.read_as != "command":
+    if turn.versions and entry.read_as is not ReadAs.COMMAND:
         # What was written is looked at.
         after = replace(after, view=View.DESK)
     final = replace(
         after,
-        trail=(*after.trail, entry),
-        previous=replace(before, previous=None, trail=(), hearings=()),
+        trail=after.trail.added(entry),
+        previous=replace(before, previous=None, trail=Trail(), hearings=()),
         hearings=(*before.hearings, (after.number, hearing))[-MOST_HEARINGS:],
     )
     return Outcome(final, tuple(turn.versions), tuple(turn.effects), entry)
@@ -136,18 +138,21 @@ def faulty(before: Sitting, hearing: Hearing) -> Outcome:
     """What an utterance comes to that the desk fails at: it is kept, and nothing is done."""
     number = before.number + 1
     summary = "the desk has a fault with this: nothing was done; say it in another way"
-    entry = Entry(number, hearing.text, "unclear", None, summary, before.history.head,
+    entry = Entry(number, hearing.text, ReadAs.UNCLEAR, None, summary, before.history.head,
                   page=before.page)  # fmt: skip
-    after = replace(before, number=number, trail=(*before.trail, entry))
+    after = replace(before, number=number, trail=before.trail.added(entry))
     return Outcome(after, (), (), entry)
 
 
+def _read_as(kinds: Sequence[ReadAs]) -> ReadAs:
+    if ReadAs.UNCLEAR in kinds:
+        return ReadAs.UNCLEAR
+    if {ReadAs.TEXT, ReadAs.COMMAND} <= set(kinds):
+        return ReadAs.BOTH
+    return next((kind for kind in kinds if kind is not ReadAs.IGNORED), ReadAs.IGNORED)
+
+
 def _entry(before: Sitting, after: Sitting, turn: Turn, heard: str) -> Entry:
-    read_as = "+".join(dict.fromkeys(turn.kinds)) if turn.kinds else "ignored"
-    if set(turn.kinds) == {"text", "command"}:
-        read_as = "text+command"
-    elif "unclear" in turn.kinds:
-        read_as = "unclear"
     command = turn.commands[-1] if turn.commands else None
     summary = "; ".join(turn.summaries)
     version = after.history.head
@@ -155,7 +160,7 @@ def _entry(before: Sitting, after: Sitting, turn: Turn, heard: str) -> Entry:
     return Entry(
         after.number,
         heard,
-        read_as,
+        _read_as(turn.kinds),
         command,
         summary,
         version,

@@ -13,8 +13,10 @@ from nimble_lantern.core.document.history import History, Version
 from nimble_lantern.core.document.layout import Layout, LineIndex, PageStyle
 from nimble_lantern.core.document.model import Document, Format, Piece, Position, Range
 from nimble_lantern.core.effects import Effect
+from nimble_lantern.core.kinds import Attention, Capitals, Lamp, ReadAs
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.targets.words import Vocabulary
+from nimble_lantern.core.trail import Trail
 from nimble_lantern.core.writing.capitals import DocumentNames
 from nimble_lantern.core.writing.writer import Choice
 
@@ -91,7 +93,7 @@ class Entry:
 
     number: int
     heard: str
-    read_as: str
+    read_as: ReadAs
     command: str | None
     summary: str
     version: Version | None = None  # what the text was right after it
@@ -131,18 +133,18 @@ class Sitting:
     wrote: Position | None = None  # where writing stopped
     stopped: Position | None = None  # right behind an automatic stop
     typing: Marks = ()
-    capitals: str = "none"
+    capitals: Capitals = Capitals.NONE
     view: View = View.DESK
     group: str = "revising"  # of the commands, where those are shown
-    lamp: str = "lit"  # lit, low, out
-    attention: str = "all"  # all, commands, text
+    lamp: Lamp = Lamp.LIT
+    attention: Attention = Attention.ALL
     question: Question | None = None
     clipboard: tuple[tuple[Piece, Format], ...] = ()
     clipped_blocks: bool = False  # whole paragraphs, to be pasted as such
     choices: tuple[WrittenChoice, ...] = ()
     settings: Settings = field(default_factory=Settings)
     history: History = field(default_factory=History)
-    trail: tuple[Entry, ...] = ()
+    trail: Trail[Entry] = field(default_factory=Trail)
     number: int = 0
     title: str = "Untitled"
     page: int = 0  # which document this is, for the trail
@@ -172,7 +174,7 @@ class Sitting:
     @property
     def mode(self) -> str:
         """writing, choosing, or resting."""
-        if self.lamp != "lit":
+        if self.lamp is not Lamp.LIT:
             return "resting"
         return "choosing" if self.question else "writing"
 

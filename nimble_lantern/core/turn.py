@@ -13,6 +13,7 @@ from nimble_lantern.core.document.history import Version
 from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.document.tables import kept_whole
 from nimble_lantern.core.effects import Effect
+from nimble_lantern.core.kinds import Attention, ReadAs
 from nimble_lantern.core.state import Sitting, TurnOver
 
 BROKEN_TABLE = "That would break a table. Name a cell, a row, or the whole table."
@@ -26,7 +27,7 @@ class Turn:
     caret: Position  # where the version begins that is being made
     pause: float = 0.0  # seconds of silence before it
     effects: list[Effect] = field(default_factory=list)
-    kinds: list[str] = field(default_factory=list)
+    kinds: list[ReadAs] = field(default_factory=list)
     commands: list[str] = field(default_factory=list)
     summaries: list[str] = field(default_factory=list)
     versions: list[Version] = field(default_factory=list)
@@ -54,11 +55,11 @@ class Turn:
         words = [w for part in parts for w in part]
         wrote = compose(self.sitting, words, pauses(parts), self.pause)
         if not kept_whole(self.sitting.document, wrote.sitting.document):
-            self.kinds.append("unclear")
+            self.kinds.append(ReadAs.UNCLEAR)
             self.summaries.append(BROKEN_TABLE)
             return
         self.sitting = wrote.sitting
-        self.kinds.append("text")
+        self.kinds.append(ReadAs.TEXT)
         said = f"wrote {quoted(wrote.text)}" if wrote.text.strip() else "wrote a break"
         self.summaries.append(said)
 
@@ -69,11 +70,11 @@ def pauses(parts: Sequence[Sequence[str]]) -> frozenset[int]:
     return frozenset(counts)
 
 
-def held_back(sitting: Sitting) -> tuple[str, str] | None:
+def held_back(sitting: Sitting) -> tuple[ReadAs, str] | None:
     """Why text is not written just now: how the utterance is read, and what to say of it."""
-    if sitting.attention == "commands":
-        return "ignored", "commands only: not written"
+    if sitting.attention is Attention.COMMANDS:
+        return ReadAs.IGNORED, "commands only: not written"
     if sitting.question is not None:
         most = many(len(sitting.question.options), "place")
-        return "unclear", f"not written: there are {most} to choose from; say a number"
+        return ReadAs.UNCLEAR, f"not written: there are {most} to choose from; say a number"
     return None

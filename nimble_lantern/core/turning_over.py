@@ -13,6 +13,7 @@ from nimble_lantern.core.document.history import Version
 from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.document.taking_back import since, taken_back
 from nimble_lantern.core.effects import Effect, SaveSetting, SayAgain
+from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.settings import configured
 from nimble_lantern.core.state import Entry, Settings, Sitting, TurnOver
@@ -172,7 +173,7 @@ def _write(turn: Turn, phrases: Sequence[Sequence[str]], at: Position | None = N
 
 def _obey(turn: Turn, words: Sequence[str]) -> None:
     verdict = reader.judge(turn.sitting, words, True, forced=True)
-    if verdict.kind == "text":
+    if verdict.kind is Judged.TEXT:
         turn.summaries.append(f"no command is like {quoted(' '.join(words))}; it is taken out")
         return
     turn.kinds.pop()

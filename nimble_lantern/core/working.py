@@ -13,6 +13,7 @@ from nimble_lantern.core.composing import compose
 from nimble_lantern.core.document.tables import kept_whole
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Command
+from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.state import Done, TurnOver
 from nimble_lantern.core.turn import BROKEN_TABLE, Turn, held_back, pauses
@@ -24,7 +25,7 @@ def rest(turn: Turn, words: Sequence[str]) -> None:
         if parse.command.traits.while_resting:
             run(turn, parse.command, parse.args)
             return
-    turn.kinds.append("ignored")
+    turn.kinds.append(ReadAs.IGNORED)
     turn.summaries.append("not listening: “start listening” lights the lamp")
 
 
@@ -80,11 +81,11 @@ def _command_at(
             written = [w for part in text for w in part]
             state = compose(state, written, pauses(text), turn.pause).sitting
         verdict = reader.judge(state, words, whole)
-        if verdict.kind == "text":
+        if verdict.kind is Judged.TEXT:
             continue
         command = verdict.parse.command if verdict.parse else None
         if not whole and command:
-            if verdict.kind != "command" or command.traits.in_text:
+            if verdict.kind is not Judged.COMMAND or command.traits.in_text:
                 continue
             if command.traits.destructive and end < len(parts):
                 continue
@@ -96,11 +97,11 @@ def obey(turn: Turn, verdict: reader.Verdict, words: Sequence[str]) -> None:
     assert verdict.parse is not None and verdict.args is not None
     command = verdict.parse.command
     if verdict.kind == "refused":
-        turn.kinds.append("command")
+        turn.kinds.append(ReadAs.COMMAND)
         turn.commands.append(command.name)
         turn.summaries.append(str(verdict.refusal))
         return
-    if verdict.kind == "unclear":
+    if verdict.kind is Judged.UNCLEAR:
         _offer(turn, verdict)
         return
     run(turn, command, verdict.args)
@@ -114,7 +115,7 @@ def run(turn: Turn, command: Command, args: dict[str, Any]) -> None:
         slot, places = asked
         question = which_place(sitting, command, args, slot, places)
         turn.sitting = replace(sitting, question=question)
-        turn.kinds.append("command")
+        turn.kinds.append(ReadAs.COMMAND)
         turn.commands.append(command.name)
         turn.summaries.append(f"which of {many(len(places.ranges), 'place')}? Say a number")
         return
@@ -124,7 +125,7 @@ def run(turn: Turn, command: Command, args: dict[str, Any]) -> None:
     keeps = command.traits.keeps_question
     answer = command.handler(sitting if keeps else replace(sitting, question=None), **args)
     writes = command.traits.writes
-    turn.kinds.append("text" if writes else "command")
+    turn.kinds.append(ReadAs.TEXT if writes else ReadAs.COMMAND)
     if not writes:
         turn.commands.append(command.name)
     if isinstance(answer, Refusal):
@@ -151,5 +152,5 @@ def _offer(turn: Turn, verdict: reader.Verdict) -> None:
     if question is not None:
         turn.sitting = replace(turn.sitting, question=question)
         turn.commands.append(verdict.parse.command.name)
-    turn.kinds.append("unclear")
+    turn.kinds.append(ReadAs.UNCLEAR)
     turn.summaries.append(str(verdict.refusal))

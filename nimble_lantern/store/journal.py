@@ -8,13 +8,12 @@ history, and writing costs what changed.
 from __future__ import annotations
 
 import json
-from collections.abc import Callable, Iterable, Iterator
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
 from datetime import UTC, datetime
-from functools import cached_property
 from typing import Any, assert_never
 
-from sqlalchemy import Engine, select
+from sqlalchemy import Engine, func, select
 from sqlalchemy.exc import DBAPIError, IntegrityError
 from sqlalchemy.orm import Session
 from sqlalchemy.orm.exc import StaleDataError
@@ -26,7 +25,6 @@ from nimble_lantern.core.document.edits import (
     DropBlocks,
     Edit,
     Step,
-    edit_from_json,
     edit_to_json,
 )
 from nimble_lantern.core.document.history import History, Version, go_to
@@ -34,7 +32,6 @@ from nimble_lantern.core.document.model import (
     Document,
     Kind,
     Position,
-    document_from_json,
     document_to_json,
 )
 from nimble_lantern.core.document.tables import next_table, of_old
@@ -47,14 +44,14 @@ from nimble_lantern.core.effects import (
     NewDocument,
     OpenDocument,
     SaveSetting,
-    effect_of,
     effect_row,
 )
 from nimble_lantern.core.errors import LanternError, NotKept
 from nimble_lantern.core.reading.hearing import Hearing, hearing_from_json, hearing_to_json
 from nimble_lantern.core.settings import configured
-from nimble_lantern.core.sitting import MOST_HEARINGS, Outcome
+from nimble_lantern.core.sitting import Outcome
 from nimble_lantern.core.state import Entry, Settings, Sitting
+from nimble_lantern.core.trail import Trail
 from nimble_lantern.store import forgetting, states
 from nimble_lantern.store.database import migrate, why
 from nimble_lantern.store.models import (
@@ -65,39 +62,18 @@ from nimble_lantern.store.models import (
     UtteranceRow,
     VersionRow,
 )
+from nimble_lantern.store.readback import StoredVersions, document_at, hearings, trail_of
 
 SMALL = 20_000
 """Characters of edits that are never worth a full copy."""
+FEW = 24
+"""Versions that are never worth one, however small; of a long document it takes more."""
 _OPENING = 110
 
 
 def now() -> datetime:
     """The time of day in UTC, as the tables hold it."""
     return datetime.now(UTC).replace(tzinfo=None)
-
-
-class StoredVersion(Version):
-    """A version read back: its edits stay text until somebody walks over them."""
-
-    def __init__(self, row: VersionRow, parent: Version | None) -> None:
-        kept: dict[str, Any] = {
-            "number": row.number,
-            "parent": parent,
-            "utterance": row.utterance,
-            "caret_before": _position(row.caret_before),
-            "caret_after": _position(row.caret_after),
-            "depth": row.depth,
-            "_texts": (row.edit, row.inverse),
-        }
-        self.__dict__.update(kept)
-
-    @cached_property
-    def edit(self) -> Edit:
-        return edit_from_json(json.loads(self.__dict__["_texts"][0]))
-
-    @cached_property
-    def inverse(self) -> Edit:
-        return edit_from_json(json.loads(self.__dict__["_texts"][1]))
 
 
 @dataclass(frozen=True, slots=True)
@@ -221,8 +197,9 @@ class Journal:
         """Every document as it is now, with its title, in the order they were made."""
         with Session(self._engine) as session:
             for row in list(session.scalars(select(DocumentRow).order_by(DocumentRow.id))):
-                versions = _versions(session, row.id)
-                yield row.title, _document(session, row.id, versions.get(row.head))
+                versions = StoredVersions(self._engine, row.id)
+                with versions.within(session):
+                    yield row.title, document_at(session, row.id, versions.get(row.head))
 
     def save_setting(self, name: str, value: str) -> None:
         """Keep a setting; NotKept if it could not be written."""
@@ -305,9 +282,13 @@ class Journal:
 
     @staticmethod
     def _maybe_copy(session: Session, row: DocumentRow, outcome: Outcome) -> None:
-        """A full copy at the head, once the edits since the last outweigh it."""
+        """A full copy at the head, once the edits since the last outweigh it, or are many."""
         head = outcome.sitting.history.head
-        if row.unsaved > SMALL + row.copied and head in outcome.versions:
+        if head is None or head not in outcome.versions:
+            return
+        copies = select(func.max(SnapshotRow.version)).where(SnapshotRow.document_id == row.id)
+        steps = head.number - (session.scalar(copies) or 0)
+        if row.unsaved > SMALL + row.copied or steps > FEW + row.copied // 1_000:
             blocks = _blocks_text(outcome.sitting.document)
             session.add(SnapshotRow(document_id=row.id, version=head.number, blocks=blocks))
             row.unsaved, row.copied = 0, len(blocks)
@@ -375,23 +356,29 @@ class Journal:
     def _sitting(self, session: Session, desk: DeskRow) -> Sitting:
         """The sitting at the document on the desk."""
         row = session.get_one(DocumentRow, desk.document_id)
-        versions = _versions(session, row.id)
+        versions = StoredVersions(self._engine, row.id)
+        with versions.within(session):
+            return self._sitting_at(session, desk, row, versions)
+
+    def _sitting_at(
+        self, session: Session, desk: DeskRow, row: DocumentRow, versions: StoredVersions
+    ) -> Sitting:
         head = versions.get(row.head)
-        document = _document(session, row.id, head)
+        document = document_at(session, row.id, head)
         state = json.loads(row.state)
         ahead = tuple(v for n in state.get("ahead", ()) if (v := versions.get(n)))
         fields = states.restored(document, state) | states.desk_fields(json.loads(desk.state))
         sitting = Sitting(
             document=document,
             history=History(head, ahead, row.versions),
-            trail=tuple(_entries(session, row.id, versions)),
+            trail=trail_of(self._engine, session, row.id, versions),
             clipboard=states.clipboard_of(json.loads(desk.clipboard)),
             settings=_settings(session),
             title=row.title,
             page=row.id,
             shelf=self._titles(session),
             question=states.question_of(json.loads(desk.question), document),
-            hearings=tuple(_hearings(session)),
+            hearings=tuple(hearings(session)),
             **fields,
         )
         if any(block.kind is Kind.TABLE for block in document.blocks):
@@ -424,10 +411,6 @@ def _dump(data: Any) -> str:
     return json.dumps(data, ensure_ascii=False, separators=(",", ":"))
 
 
-def _position(text: str) -> Position:
-    return Position(*json.loads(text))
-
-
 def _blocks_text(document: Document) -> str:
     return _dump(document_to_json(document))
 
@@ -446,7 +429,7 @@ def _words_gained(old: Document, new: Document) -> int:
 
 
 def _previous(
-    sitting: Sitting, row: dict[str, Any] | None, versions: dict[int, Version]
+    sitting: Sitting, row: dict[str, Any] | None, versions: StoredVersions
 ) -> Sitting | None:
     """How all stood before the last utterance; None if that was at another document."""
     if row is None or row["page"] != sitting.page:
@@ -462,55 +445,10 @@ def _previous(
         document=walk.document,
         history=History(goal, ahead, sitting.history.count),
         title=row["title"],
-        trail=(),
+        trail=Trail(),
         question=states.question_of(row["question"], walk.document),
         **fields,
     )
-
-
-def _versions(session: Session, document_id: int) -> dict[int, Version]:
-    query = select(VersionRow).where(VersionRow.document_id == document_id)
-    found: dict[int, Version] = {}
-    for row in session.scalars(query.order_by(VersionRow.number)):
-        found[row.number] = StoredVersion(row, found.get(row.parent))
-        session.expunge(row)
-    return found
-
-
-def _document(session: Session, document_id: int, head: Version | None) -> Document:
-    """From the nearest copy on the way back, forward to the head."""
-    query = select(SnapshotRow.version).where(SnapshotRow.document_id == document_id)
-    copies = set(session.scalars(query))
-    since: list[Version] = []
-    version = head
-    while version is not None and version.number not in copies:
-        since.append(version)
-        version = version.parent
-    copy = session.get_one(SnapshotRow, (document_id, version.number if version else 0))
-    document = document_from_json(json.loads(copy.blocks))
-    for step in reversed(since):
-        document = step.edit.apply(document)
-    return document
-
-
-def _entries(session: Session, document_id: int, versions: dict[int, Version]) -> Iterable[Entry]:
-    u = UtteranceRow
-    columns = (u.number, u.heard, u.read_as, u.command, u.summary, u.version, u.made,
-               u.document_id, u.effects, u.back)  # fmt: skip
-    for row in session.execute(select(*columns).order_by(u.number)):
-        number, heard, read_as, command, summary, version, made, page, effects, back = row
-        held = versions.get(version) if page == document_id else None
-        did = tuple(json.loads(effects)) if effects != "[]" else ()
-        undo = tuple(effect_of(e) for e in json.loads(back)) if back != "[]" else ()
-        yield Entry(number, heard, read_as, command, summary, held, made, page, did, undo)
-
-
-def _hearings(session: Session) -> Iterable[tuple[int, Hearing]]:
-    """The last hearings, the oldest first."""
-    u = UtteranceRow
-    last = select(u.number, u.hearing).order_by(u.number.desc()).limit(MOST_HEARINGS)
-    for number, kept in reversed(list(session.execute(last))):
-        yield number, hearing_from_json(json.loads(kept))
 
 
 def _settings(session: Session) -> Settings:

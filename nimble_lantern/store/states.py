@@ -16,6 +16,7 @@ from nimble_lantern.core.document.model import (
     spans_row,
 )
 from nimble_lantern.core.document.model import spans_from_rows as spans_of
+from nimble_lantern.core.kinds import Attention, Capitals, Lamp
 from nimble_lantern.core.state import Option, Question, Sitting, View
 from nimble_lantern.core.targets.model import Order, Places, Unit
 
@@ -57,7 +58,7 @@ def restored(document: Document, data: dict[str, Any]) -> dict[str, Any]:
         "that": tuple(r for row in data.get("that", ()) if (r := stretch(row))),
         "wrote": place(data.get("wrote")),
         "typing": tuple((mark, value) for mark, value in data.get("typing", ())),
-        "capitals": data.get("capitals", "none"),
+        "capitals": Capitals(data.get("capitals", Capitals.NONE)),
     }
 
 
@@ -78,10 +79,10 @@ def desk_fields(data: dict[str, Any]) -> dict[str, Any]:
     """The fields of a Sitting that `desk_state` kept."""
     return {
         "number": data.get("number", 0),
-        "lamp": data.get("lamp", "lit"),
+        "lamp": Lamp(data.get("lamp", Lamp.LIT)),
         "view": View(data.get("view", View.DESK)),
         "group": data.get("group", "revising"),
-        "attention": data.get("attention", "all"),
+        "attention": Attention(data.get("attention", Attention.ALL)),
         "clipped_blocks": data.get("clipped_blocks", False),
         "overturned": tuple((words, how) for words, how in data.get("overturned", ())),
     }

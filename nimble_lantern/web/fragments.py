@@ -24,6 +24,7 @@ from nimble_lantern.core.document import styles
 from nimble_lantern.core.document.metrics import DEFAULT_FAMILY, FAMILIES
 from nimble_lantern.core.grammar.catalogue import GROUPS
 from nimble_lantern.core.hints import hints
+from nimble_lantern.core.kinds import Attention, Capitals
 from nimble_lantern.core.reference import ENTRIES_A_SCREEN, reference, screens_of
 from nimble_lantern.core.showing import Segment, rows, top_line
 from nimble_lantern.core.sitting import undone
@@ -272,12 +273,16 @@ def trail(sitting: Sitting) -> list[dict[str, Any]]:
 def manner(sitting: Sitting) -> list[str]:
     """What is on, in words."""
     found = [f"{mark}{f' {value}' if value else ''} on" for mark, value in sitting.typing]
-    names = {"title": "capitals on", "upper": "all capitals on", "lower": "no capitals on"}
+    names = {
+        Capitals.TITLE: "capitals on",
+        Capitals.UPPER: "all capitals on",
+        Capitals.LOWER: "no capitals on",
+    }
     if sitting.capitals in names:
         found.append(names[sitting.capitals])
-    if sitting.attention == "commands":
+    if sitting.attention is Attention.COMMANDS:
         found.append("commands only")
-    elif sitting.attention == "text":
+    elif sitting.attention is Attention.TEXT:
         found.append("text only")
     if sitting.insertion is not None:
         found.append("the next words go in here")

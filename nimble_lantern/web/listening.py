@@ -19,11 +19,12 @@ from dataclasses import dataclass, replace
 
 from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.errors import BadInput, LanternError
+from nimble_lantern.core.kinds import Lamp, ReadAs
 from nimble_lantern.core.reading.decision import is_command
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
 from nimble_lantern.engines import LiveEngine, Scene, Transcriber
 from nimble_lantern.engines.browser import HARMLESS, Pairing, failure
-from nimble_lantern.engines.builtin.cutter import PATIENCE, RATE, Cut, Cutter
+from nimble_lantern.engines.builtin.cutter import PATIENCE, RATE, Cut, CutKind, Cutter
 from nimble_lantern.engines.builtin.files import scene_of
 from nimble_lantern.engines.larger import LargerModel
 from nimble_lantern.engines.meter import Meter
@@ -226,7 +227,7 @@ class Listener:
         """Words of the browser's recogniser, as they come and when they are final."""
         with self._lock:
             now = self._desk.sitting
-            if now.lamp != "lit" or now.settings.engine != "browser":
+            if now.lamp is not Lamp.LIT or now.settings.engine != "browser":
                 return
             if final:
                 self._desk_hears(self._pairing.result(found))
@@ -271,32 +272,32 @@ class Listener:
         return report.advice() if report else "Too little was heard yet; say a sentence, then ask."
 
     def _heard(self, cut: Cut) -> None:
-        if self._spoilt and cut.kind != "perhaps":
+        if self._spoilt and cut.kind is not CutKind.PERHAPS:
             return
         engine = self._ready()
         match cut.kind:
-            case "perhaps":
+            case CutKind.PERHAPS:
                 self._spoken, self._spoilt = [], False
                 self._pairing.began()
                 engine.begin(self._scene())
-            case "sound":
+            case CutKind.SOUND:
                 self._spoken.append(cut.sound)
                 engine.sound(cut.sound)
-            case "began":
+            case CutKind.BEGAN:
                 self._pause, self._goes_on = max(0.0, cut.at - self._ended_at), cut.goes_on
-                if self._desk.sitting.lamp == "lit":
+                if self._desk.sitting.lamp is Lamp.LIT:
                     self._desk.whisper(LISTENS)
-            case "none":
+            case CutKind.NONE:
                 self._pairing.dropped()
                 engine.drop()
-            case "ended":
+            case CutKind.ENDED:
                 self._ended_at = cut.at
                 self._end(engine)
 
     def _show_partial(self) -> None:
         """What is being said, as far as it is known: not before it is surely speech."""
         now = self._desk.sitting
-        shown = now.lamp == "lit" and now.settings.engine != "browser"
+        shown = now.lamp is Lamp.LIT and now.settings.engine != "browser"
         if self._cutter.speaking and shown and (partial := self._ready().partial):
             self._desk.whisper(partial)
 
@@ -315,22 +316,22 @@ class Listener:
         if not hearing.hypotheses and not hearing.commands:
             self._pairing.dropped()
             self._desk.whisper("")
-            if self._desk.sitting.lamp == "lit" and len(sound) / 2 / RATE > _CLICK_SECONDS:
+            if self._desk.sitting.lamp is Lamp.LIT and len(sound) / 2 / RATE > _CLICK_SECONDS:
                 self._desk_hears([replace(hearing, doubt=NOTHING)])
             self._look()
             return
         now = self._desk.sitting
-        if now.settings.engine == "browser" and now.lamp == "lit":
+        if now.settings.engine == "browser" and now.lamp is Lamp.LIT:
             self._desk_hears(self._pairing.heard(hearing))
             return
         why = ""
-        if now.settings.engine == "model" and now.lamp == "lit":
+        if now.settings.engine == "model" and now.lamp is Lamp.LIT:
             hearing, why = self._in_other_words(hearing, sound)
         self._desk_hears([hearing])
         if why:
             self._fall_back(f"{why} The built-in recogniser listens instead.")
         last = self._desk.sitting.trail[-1:]
-        if last and last[0].read_as in ("text", "command", "text+command"):
+        if last and last[0].read_as in (ReadAs.TEXT, ReadAs.COMMAND, ReadAs.BOTH):
             self._meter.accepted(sound)
 
     def _in_other_words(self, hearing: Hearing, sound: bytes) -> tuple[Hearing, str]:

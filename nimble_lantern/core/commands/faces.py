@@ -4,9 +4,8 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from nimble_lantern.core.commands.marks import marked, said_of
+from nimble_lantern.core.commands.marks import marked, remarked, said_of
 from nimble_lantern.core.commands.wording import named, near
-from nimble_lantern.core.document.edits import remark
 from nimble_lantern.core.document.layout import HEADING_SCALE
 from nimble_lantern.core.document.model import Range, Span
 from nimble_lantern.core.document.styles import BASE_POINTS, COLOURS
@@ -40,11 +39,8 @@ CATALOGUE.table("resizing", {"increase": 1, "(decrease | reduce)": -1})
 
 def faced(sitting: Sitting, ranges: tuple[Range, ...], mark: str, value: str | None) -> Sitting:
     """Ranges with one colour, font or size instead of another; none for no value."""
-    after = sitting
-    for r in ranges:
-        on = (Span(0, 1, mark, value),) if value is not None else ()
-        after = after.edited(remark(after.document, r, on, {mark}))
-    return after.about(ranges)
+    on = (Span(0, 1, mark, value),) if value is not None else ()
+    return remarked(sitting, ranges, on, {mark})
 
 
 @command(

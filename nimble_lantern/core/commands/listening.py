@@ -6,6 +6,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.effects import CheckMicrophone
 from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.kinds import Attention, Lamp
 from nimble_lantern.core.state import Done, Sitting
 
 
@@ -19,7 +20,7 @@ from nimble_lantern.core.state import Done, Sitting
 )
 def stop_listening(sitting: Sitting) -> Done:
     """Let the lamp burn low: nothing is heard but “start listening”."""
-    return Done(replace(sitting, lamp="low", question=None), "the lamp is low")
+    return Done(replace(sitting, lamp=Lamp.LOW, question=None), "the lamp is low")
 
 
 @command(
@@ -32,7 +33,7 @@ def stop_listening(sitting: Sitting) -> Done:
 )
 def start_listening(sitting: Sitting) -> Done:
     """Light the lamp again."""
-    return Done(replace(sitting, lamp="lit"), "the lamp is lit")
+    return Done(replace(sitting, lamp=Lamp.LIT), "the lamp is lit")
 
 
 @command(
@@ -54,13 +55,13 @@ def check_microphone(sitting: Sitting) -> Done:
 )
 def commands_only(sitting: Sitting) -> Done:
     """Write nothing until you say “write again”; commands are still done."""
-    return Done(replace(sitting, attention="commands"), "commands only")
+    return Done(replace(sitting, attention=Attention.COMMANDS), "commands only")
 
 
 @command("text only", "(only | just) (text | write)", example="text only", group="listening")
 def text_only(sitting: Sitting) -> Done:
     """Write everything you say, commands too, until you say “commands again”."""
-    return Done(replace(sitting, attention="text"), "text only: “commands again” leaves it")
+    return Done(replace(sitting, attention=Attention.TEXT), "text only: “commands again” leaves it")
 
 
 @command(
@@ -74,4 +75,4 @@ def text_only(sitting: Sitting) -> Done:
 )
 def both(sitting: Sitting) -> Done:
     """Hear both text and commands, as at the start."""
-    return Done(replace(sitting, attention="all"), "text and commands")
+    return Done(replace(sitting, attention=Attention.ALL), "text and commands")

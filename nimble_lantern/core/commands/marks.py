@@ -2,12 +2,13 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterable
 from dataclasses import replace
+from functools import partial
 from typing import Any
 
 from nimble_lantern.core.commands.wording import named, near
-from nimble_lantern.core.document.edits import remark
+from nimble_lantern.core.document.edits import in_turn, remark
 from nimble_lantern.core.document.model import Range, Span
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
@@ -34,19 +35,26 @@ CATALOGUE.table(
 )
 
 
+_OPPOSITE = {"subscript": {"superscript"}, "superscript": {"subscript"}}
+_ALL = {"bold", "italic", "underline", "strike", "highlight", "subscript", "superscript",
+        "colour", "font", "size"}  # fmt: skip
+
+
 def marked(sitting: Sitting, ranges: tuple[Range, ...], marks: tuple[str, ...]) -> Sitting:
     """Put marks on ranges; "plain" takes every mark off."""
-    after = sitting
-    for r in ranges:
-        if "plain" in marks:
-            off = {"bold", "italic", "underline", "strike", "highlight", "subscript"}
-            off |= {"superscript", "colour", "font", "size"}
-            after = after.edited(remark(after.document, r, (), off))
-        on = tuple(Span(0, 1, mark) for mark in marks if mark != "plain")
-        opposite = {"subscript": {"superscript"}, "superscript": {"subscript"}}
-        off = set().union(*(opposite.get(m, set()) for m in marks))
-        after = after.edited(remark(after.document, r, on, off))
-    return after.about(ranges)
+    on = tuple(Span(0, 1, mark) for mark in marks if mark != "plain")
+    off = set().union(*(_OPPOSITE.get(m, set()) for m in marks))
+    if "plain" in marks:
+        off |= _ALL
+    return remarked(sitting, ranges, on, off)
+
+
+def remarked(
+    sitting: Sitting, ranges: Iterable[Range], on: tuple[Span, ...], off: set[str]
+) -> Sitting:
+    """Take marks off ranges and put others on them, all in one edit."""
+    made = (partial(remark, r=r, spans_of=on, without=off) for r in ranges)
+    return sitting.edited(in_turn(sitting.document, made)).about(ranges)
 
 
 def _done(sitting: Sitting, target: Places, marks: tuple[str, ...], what: str) -> Done:
@@ -67,11 +75,9 @@ def _register(name: str, verb: str, besides: str, adjective: str) -> None:
         return _done(sitting, target, (name,), f"is {said_of(name)}")
 
     def off(sitting: Sitting, target: Places) -> Done:
-        after = sitting
-        for r in target.ranges:
-            after = after.edited(remark(after.document, r, (), {name}))
+        after = remarked(sitting, target.ranges, (), {name})
         where = named(sitting.document, target.ranges)
-        return Done(after.about(target.ranges), f"{where} is not {said_of(name)} any more")
+        return Done(after, f"{where} is not {said_of(name)} any more")
 
     def begin(sitting: Sitting) -> Done:
         typing = (*(t for t in sitting.typing if t[0] != name), (name, None))

@@ -7,9 +7,12 @@ from typing import NamedTuple
 
 from nimble_lantern.core.document.model import Block
 
+_STRIDE = 128
+"""Blocks compared at once: of tuples, by reference first, and outside of the interpreter."""
+
 
 class Changed(NamedTuple):
-    """old[start:old_end] gave way to new[start:new_end]; all other blocks are the same objects."""
+    """old[start:old_end] gave way to new[start:new_end]; all other blocks are equal."""
 
     start: int
     old_end: int
@@ -17,11 +20,23 @@ class Changed(NamedTuple):
 
 
 def changed(old: Sequence[Block], new: Sequence[Block]) -> Changed:
-    """The smallest such stretch; it costs a comparison of two references a block."""
-    start, most = 0, min(len(old), len(new))
+    """A stretch outside of which nothing changed, as small as the same objects show it."""
+    old, new = tuple(old), tuple(new)
+    most = min(len(old), len(new))
+    start = 0
+    while start + _STRIDE <= most and _same(old, new, start, start):
+        start += _STRIDE
     while start < most and old[start] is new[start]:
         start += 1
-    tail = 0
-    while tail < most - start and old[-1 - tail] is new[-1 - tail]:
+    tail, left = 0, most - start
+    while tail + _STRIDE <= left and _same(
+        old, new, len(old) - tail - _STRIDE, len(new) - tail - _STRIDE
+    ):
+        tail += _STRIDE
+    while tail < left and old[-1 - tail] is new[-1 - tail]:
         tail += 1
     return Changed(start, len(old) - tail, len(new) - tail)
+
+
+def _same(old: tuple[Block, ...], new: tuple[Block, ...], i: int, j: int) -> bool:
+    return old[i : i + _STRIDE] == new[j : j + _STRIDE]

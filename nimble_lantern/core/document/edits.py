@@ -13,7 +13,7 @@ its inverse says so.
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Mapping, Sequence
+from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from enum import Enum
 from typing import Any
@@ -487,6 +487,16 @@ def remark(document: Document, r: Range, spans_of: Iterable[Span], without: set[
         spans = block.spliced(start, end, new).spans
         if spans != block.spans:
             steps.append(Remark(index, spans))
+    return Edit(tuple(steps))
+
+
+def in_turn(document: Document, makes: Iterable[Callable[[Document], Edit]]) -> Edit:
+    """Edits made one after another, each of the document as it is then, as one."""
+    steps: list[Step] = []
+    for make in makes:
+        edit = make(document)
+        document = edit.apply(document)
+        steps += edit.steps
     return Edit(tuple(steps))
 
 

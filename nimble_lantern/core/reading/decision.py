@@ -15,6 +15,7 @@ from dataclasses import dataclass
 from rapidfuzz.distance import Levenshtein
 
 from nimble_lantern.core.document.model import Document, Range
+from nimble_lantern.core.kinds import Judged, Lamp
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
@@ -64,7 +65,7 @@ class Decision:
 
 def decide(sitting: Sitting, hearing: Hearing) -> Decision:
     """The words that an utterance is read from."""
-    if sitting.lamp != "lit":
+    if sitting.lamp is not Lamp.LIT:
         awake = hearing.commands[:1] or hearing.hypotheses[:1]
         words = tuple(w.text for h in awake for w in h.words)
         return Decision((words,) if words else (), " ".join(words))
@@ -99,7 +100,7 @@ def _as_dictated(sitting: Sitting, command: tuple[str, ...], hearing: Hearing) -
     words = tuple(w.text for w in hearing.hypotheses[0].words)
     ours, theirs = (reader.judge(sitting, w, whole=True) for w in (command, words))
     same = ours.parse and theirs.parse and ours.parse.command is theirs.parse.command
-    return words if theirs.kind == "command" and same else command
+    return words if theirs.kind is Judged.COMMAND and same else command
 
 
 def _doubt(hearing: Hearing) -> str:
@@ -193,7 +194,7 @@ def _dictated_alike(
             continue
         found = reader.judge(sitting, words, whole=True)
         same = verdict.parse and found.parse and found.parse.command is verdict.parse.command
-        if found.kind == "command" and (same or not free):
+        if found.kind is Judged.COMMAND and (same or not free):
             return words
     return ()
 
@@ -221,7 +222,7 @@ def likeliest(
         if behind > _FARTHEST:
             continue
         verdict = reader.judge(sitting, tuple(w.text for w in command.words), whole=True)
-        if verdict.kind == "command":
+        if verdict.kind is Judged.COMMAND:
             found.append((-behind - _unusual(sitting, verdict), command, verdict))
     if not found:
         return None
@@ -384,7 +385,7 @@ def _written_here(
     if words[:at] != opening:
         return None
     verdict = reader.judge(sitting, words, whole=True)
-    text = free_words(verdict) if verdict.kind == "command" else ()
+    text = free_words(verdict) if verdict.kind is Judged.COMMAND else ()
     if _where(words, text) != at or words[at + len(text) :] != rest or not set(text) - LITTLE:
         return None
     if len("".join(text)) < _TELLING or _where(opening, text) is not None:

@@ -9,6 +9,7 @@ from typing import Any
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
+from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.lexicon.manners import LEADS, TAILS
 from nimble_lantern.core.lexicon.sentences import NEVER_LAST
@@ -24,19 +25,16 @@ _MOST_WORDS_OF_A_SLIP = 6
 
 @dataclass(frozen=True, slots=True)
 class Verdict:
-    """How a stretch of words is read.
+    """How a stretch of words is read."""
 
-    `kind`: text, command, refused (a command that cannot be done) or unclear (almost one).
-    """
-
-    kind: str
+    kind: Judged
     parse: Parse | None = None
     args: dict[str, Any] | None = None
     refusal: Refusal | None = None
     slot: str = ""
 
 
-TEXT = Verdict("text")
+TEXT = Verdict(Judged.TEXT)
 
 
 def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = False) -> Verdict:
@@ -46,12 +44,12 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     """
     parses = [p for p in CATALOGUE.parses(words) if _fits(sitting, p)]
     found = _best(sitting, parses, near=False)
-    if found.kind == "command":
+    if found.kind is Judged.COMMAND:
         return found
     if sitting.selection is not None and sitting.fresh and len(words) <= 2 and whole:
         # With words selected, "bold" alone is said of them.
         said_of_them = _best(sitting, CATALOGUE.parses((*words, "that")), near=False)
-        if said_of_them.kind == "command":
+        if said_of_them.kind is Judged.COMMAND:
             return said_of_them
     if sitting.question is not None and whole:
         # While something is asked, the words of one option alone choose it: "friday's ferry".
@@ -60,14 +58,14 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
             [p for p in CATALOGUE.parses(("take", *words)) if _fits(sitting, p)],
             near=False,
         )
-        if chosen.kind == "command":
+        if chosen.kind is Judged.COMMAND:
             return chosen
     # Only where nothing fits exactly does it pay to look for what comes near.
     missed: list[Verdict] = []
-    refused = found if found.kind == "refused" else None
+    refused = found if found.kind is Judged.REFUSED else None
     if refused is None and len(words) <= _MOST_WORDS_OF_A_SLIP * 2:
         nearest = _best(sitting, parses, near=True, missed=missed)
-        if nearest.kind == "command":
+        if nearest.kind is Judged.COMMAND:
             return nearest
     bare = _without_manners(words) if whole else words
     if len(bare) < len(words):
@@ -89,9 +87,9 @@ def _best(
     known: dict[Any, Any] = {}
     for parse in parses:
         verdict = _resolved(sitting, parse, known, near)
-        if verdict.kind == "command" and not _suits(sitting, parse, verdict):
+        if verdict.kind is Judged.COMMAND and not _suits(sitting, parse, verdict):
             continue
-        if verdict.kind == "command":
+        if verdict.kind is Judged.COMMAND:
             if parse.free == 0:
                 return verdict
             key = (_nearness(verdict), -_target_words(parse), parse.free)
@@ -110,7 +108,7 @@ def _best(
 
 def _plainly_asked(verdict: Verdict, words: Sequence[str]) -> bool:
     """Whether a request is surely one: "please bold the ferry", and not "please put it back"."""
-    if verdict.kind not in ("command", "refused") or verdict.parse is None:
+    if verdict.kind not in (Judged.COMMAND, Judged.REFUSED) or verdict.parse is None:
         return False
     if words[0] in ("undo", "redo"):
         return True
@@ -157,7 +155,7 @@ def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool)
                 known[value] = resolve(value, sitting, near)
             found = known[value]
             if isinstance(found, Refusal):
-                return Verdict("refused", parse, parse.args, found, slot)
+                return Verdict(Judged.REFUSED, parse, parse.args, found, slot)
             args[slot] = found
         elif isinstance(value, Named):
             there = CATALOGUE.named[value.kind].of(sitting)
@@ -167,11 +165,11 @@ def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool)
                 close = tuple(near_names(value.words, there))
                 hint = f"Did you mean “{close[0]}”?" if close else ""
                 missing = Missing(what, "", hint, value.words, names=close)
-                return Verdict("refused", parse, parse.args, missing, slot)
+                return Verdict(Judged.REFUSED, parse, parse.args, missing, slot)
             args[slot] = name
         else:
             args[slot] = value
-    return Verdict("command", parse, args)
+    return Verdict(Judged.COMMAND, parse, args)
 
 
 def _nearness(verdict: Verdict) -> int:
@@ -201,7 +199,7 @@ def _slip(missed: list[Verdict], words: Sequence[str]) -> Verdict:
         return verdict.refusal.near[0].likeness
 
     best = max(close, key=likeness)
-    return Verdict("unclear", best.parse, best.args, best.refusal, best.slot)
+    return Verdict(Judged.UNCLEAR, best.parse, best.args, best.refusal, best.slot)
 
 
 def _names_words(verdict: Verdict) -> bool:
@@ -235,7 +233,7 @@ def two_commands(
     links = [i for i in links if CATALOGUE.may_begin(words[i + 1]) or words[i + 1] == "then"]
     if not links or not CATALOGUE.may_begin(words[0]):
         return None
-    if judge(sitting, words, whole=True).kind != "text":
+    if judge(sitting, words, whole=True).kind is not Judged.TEXT:
         return None
     for i in links:
         rest = i + 2 if words[i : i + 2] in (("and", "then"), ["and", "then"]) else i + 1
@@ -247,4 +245,4 @@ def two_commands(
 
 def _sure(sitting: Sitting, words: Sequence[str]) -> bool:
     verdict = judge(sitting, words, whole=True)
-    return verdict.kind == "command" and verdict.parse is not None and verdict.parse.free < 6
+    return verdict.kind is Judged.COMMAND and verdict.parse is not None and verdict.parse.free < 6

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field, replace
+from enum import StrEnum
 
 from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, CONTRACTED
 from nimble_lantern.core.lexicon.figures import MONTH_BEFORE
@@ -74,14 +75,25 @@ CAPITALS: dict[tuple[str, ...], str] = {
 }
 
 
+class Kind(StrEnum):
+    """What an element is to the writer."""
+
+    WORD = "word"
+    MARK = "mark"
+    BREAK = "break"
+    CAPITAL = "capital"  # how the next word, or all from here on, are written
+    NOSPACE = "nospace"
+    NUMBER = "number"
+
+
 @dataclass(frozen=True, slots=True)
 class Element:
     """One thing to write.
 
-    `kind`: word, mark, break, capital, nospace or number.  `used` spoken words stand behind it.
+    `used` spoken words stand behind it.
     """
 
-    kind: str
+    kind: Kind
     text: str = ""
     used: int = 1
     spacing: Spacing = Spacing.SPACED
@@ -124,7 +136,9 @@ def lex(words: Sequence[str], manner: Manner) -> list[Element]:
 def _in_one_style(found: list[Element], positions: list[int], words: list[str]) -> list[Element]:
     """Within a list or range, digits for all if for one."""
     numbers = [
-        (positions[i], e.number, i) for i, e in enumerate(found) if e.kind == "number" and e.number
+        (positions[i], element.number, i)
+        for i, element in enumerate(found)
+        if element.kind is Kind.NUMBER and element.number
     ]
     for run in clauses([(p, n) for p, n, _ in numbers], words):
         group = [numbers[k] for k in run]
@@ -166,10 +180,10 @@ def _element(words: list[str], i: int, found: list[Element], manner: Manner) -> 
         named = _longest(words, i + 1, MARKS) or _longest(words, i + 1, BREAKS)
         if size and (named or previous not in ARTICLES_AND_OWNERS):
             plain = " ".join(_plain(w, manner) for w in words[i + 1 : i + 1 + size])
-            return Element("word", plain, size + 1)
-    joined = found and found[-1].kind == "mark" and found[-1].text == "’"
+            return Element(Kind.WORD, plain, size + 1)
+    joined = found and found[-1].kind is Kind.MARK and found[-1].text == "’"
     if joined and word in CONTRACTED and found[-1].spoken == ("apostrophe",):
-        return Element("word", word, spacing=Spacing.CLOSE, fixed=True)
+        return Element(Kind.WORD, word, spacing=Spacing.CLOSE, fixed=True)
     for parse in (_break, _capital, _mark, _dot, _spell, _name):
         if element := parse(words, i, previous, manner):
             return element
@@ -178,7 +192,7 @@ def _element(words: list[str], i: int, found: list[Element], manner: Manner) -> 
     for parse in (_month, _letters):
         if element := parse(words, i, previous, manner):
             return element
-    return Element("word", _plain(word, manner))
+    return Element(Kind.WORD, _plain(word, manner))
 
 
 def _break(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
@@ -194,7 +208,7 @@ def _break(words: list[str], i: int, previous: str, manner: Manner) -> Element |
         after = words[i + size] if i + size < len(words) else ""
         if words[i] == "line" or after in ("is", "was", "will", "on", "in", "and", "we"):
             return None
-    return Element("break", kind, size)
+    return Element(Kind.BREAK, kind, size)
 
 
 def _at_break(words: list[str], i: int, manner: Manner) -> bool:
@@ -209,7 +223,7 @@ def _clause_ended(words: list[str], i: int) -> bool:
 
 def _capital(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
     if words[i : i + 2] == ["no", "space"] and i + 2 < len(words) and previous != "is":
-        return Element("nospace", used=2)
+        return Element(Kind.NOSPACE, used=2)
     size = _longest(words, i, CAPITALS)
     if not size:
         return None
@@ -220,7 +234,7 @@ def _capital(words: list[str], i: int, previous: str, manner: Manner) -> Element
             return None
         if previous in ("in", "with", "working", "human", "raise", "venture", "is", "use"):
             return None
-    return Element("capital", kind, size)
+    return Element(Kind.CAPITAL, kind, size)
 
 
 def _mark(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
@@ -237,7 +251,7 @@ def _mark(words: list[str], i: int, previous: str, manner: Manner) -> Element | 
     if after in ("key", "keys", "character", "characters") and name != "quote":
         return None
     text, spacing = MARKS[tuple(words[i : i + size])].written(manner.dialect)
-    return Element("mark", text, size, spacing)
+    return Element(Kind.MARK, text, size, spacing)
 
 
 def mark_named(words: Sequence[str]) -> Mark | None:
@@ -248,11 +262,11 @@ def mark_named(words: Sequence[str]) -> Mark | None:
 def _dot(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
     """A dot inside a web or mail address."""
     if words[i] == "at" and _begins_address(words, i):
-        return Element("mark", "@", 1, Spacing.JOIN, fixed=True)
+        return Element(Kind.MARK, "@", 1, Spacing.JOIN, fixed=True)
     if words[i] != "dot" or i + 1 >= len(words):
         return None
     if words[i + 1] in TOP_LEVEL or previous in ("w", "www") or _in_address(words, i):
-        return Element("mark", ".", 1, Spacing.JOIN, fixed=True)
+        return Element(Kind.MARK, ".", 1, Spacing.JOIN, fixed=True)
     return None
 
 
@@ -283,7 +297,7 @@ def _spell(words: list[str], i: int, previous: str, manner: Manner) -> Element |
     text, end = spelled(words, i + 1)
     if not text or (end - i == 2 and words[i + 1] == "a"):
         return None
-    return Element("word", text, end - i, fixed=any(c.isupper() for c in text))
+    return Element(Kind.WORD, text, end - i, fixed=any(c.isupper() for c in text))
 
 
 def _name(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
@@ -293,21 +307,21 @@ def _name(words: list[str], i: int, previous: str, manner: Manner) -> Element | 
         if match and (best is None or match[0] > best[0]):
             best = match
     if best and (best[0] > 1 or words[i] not in ("i", "may", "will", "a")):
-        return Element("word", best[1], best[0], fixed=True)
+        return Element(Kind.WORD, best[1], best[0], fixed=True)
     return None
 
 
 def _number(words: list[str], i: int, manner: Manner, found: list[Element]) -> Element | None:
     before = (*manner.before, *words[max(0, i - 2) : i])[-2:]
-    if found and found[-1].kind == "break":
+    if found and found[-1].kind is Kind.BREAK:
         before = ()  # "next item three" is no item number
     number = number_at(words, i, Around(before, manner.dialect, manner.numbers))
     if not number:
         return None
-    after_sign = found and found[-1].kind == "mark" and found[-1].text in marks.DIGITS_BESIDE
+    after_sign = found and found[-1].kind is Kind.MARK and found[-1].text in marks.DIGITS_BESIDE
     if number.used == 1 and number.words == "one" and not number.prefer_digits and not after_sign:
         return None
-    return Element("number", number.words, number.used, number=number)
+    return Element(Kind.NUMBER, number.words, number.used, number=number)
 
 
 def _letters(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
@@ -316,13 +330,13 @@ def _letters(words: list[str], i: int, previous: str, manner: Manner) -> Element
         j += 1
     run = "".join(w[0] for w in words[i:j])
     if run[:2] in ("eg", "ie") and run[2:] in ("", "a"):
-        return Element("word", f"{run[0]}.{run[1]}.", 2)
+        return Element(Kind.WORD, f"{run[0]}.{run[1]}.", 2)
     if len(run) >= 2 and not (len(run) == 2 and set(run) & {"a", "i"}) or len(run) > 2:
         if run == "www":
-            return Element("word", run, j - i, fixed=True)
-        return Element("word", run.upper(), j - i, fixed=True)
+            return Element(Kind.WORD, run, j - i, fixed=True)
+        return Element(Kind.WORD, run.upper(), j - i, fixed=True)
     if run and run[0] not in "aio":
-        return Element("word", run[0].upper(), fixed=True)
+        return Element(Kind.WORD, run[0].upper(), fixed=True)
     return None
 
 
@@ -334,7 +348,7 @@ def _month(words: list[str], i: int, previous: str, manner: Manner) -> Element |
         return None
     if previous == "of" and word == "march" or after in ("be", "have", "not", "well"):
         return None
-    return Element("word", word.capitalize())
+    return Element(Kind.WORD, word.capitalize())
 
 
 def _plain(word: str, manner: Manner) -> str:

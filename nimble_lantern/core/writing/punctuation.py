@@ -31,7 +31,7 @@ from nimble_lantern.core.lexicon.sentences import (
     UNFINISHED,
     VERBS,
 )
-from nimble_lantern.core.writing.lexer import Element
+from nimble_lantern.core.writing.lexer import Element, Kind
 from nimble_lantern.core.writing.marks import Spacing
 
 MARKED = frozenset(("paragraph", "quotation"))
@@ -54,7 +54,7 @@ def punctuated(
     cuts: list[int] = []
     spoken, going_on = 0, continues
     for element in elements:
-        if element.kind == "break":
+        if element.kind is Kind.BREAK:
             whole = element.text not in ("line",)
             found += _clause(clause, cuts, kind, going_on, whole) + [element]
             kind = _kind_after(element.text, kind)
@@ -76,7 +76,7 @@ def _kind_after(text: str, kind: str) -> str:
 
 
 def _mark(text: str) -> Element:
-    return Element("mark", text, 0, Spacing.CLOSE)
+    return Element(Kind.MARK, text, 0, Spacing.CLOSE)
 
 
 def _clause(
@@ -99,7 +99,9 @@ def _clause(
 
 def _words(elements: Sequence[Element]) -> list[str]:
     """The spoken words, in order; a mark as its sign."""
-    return [w for e in elements for w in ((e.text,) if e.kind == "mark" else e.spoken or (e.text,))]
+    return [
+        w for e in elements for w in ((e.text,) if e.kind is Kind.MARK else e.spoken or (e.text,))
+    ]
 
 
 def _sentences(clause: list[Element], cuts: list[int]) -> list[list[Element]]:
@@ -109,9 +111,9 @@ def _sentences(clause: list[Element], cuts: list[int]) -> list[list[Element]]:
         if n in cuts and found[-1] and _parts(_words(found[-1]), _words(clause[n:])):
             found.append([])
         found[-1].append(element)
-        if element.kind == "mark" and element.text in ".?!" and n + 1 < len(clause):
+        if element.kind is Kind.MARK and element.text in ".?!" and n + 1 < len(clause):
             following = clause[n + 1]
-            if following.kind != "mark":
+            if following.kind is not Kind.MARK:
                 found.append([])
     return found
 
@@ -136,14 +138,14 @@ def _has_verb(words: Sequence[str]) -> bool:
 def _ending(sentence: Sequence[Element], continues: bool, last: bool) -> str:
     """The mark that a sentence asks for: a stop, a question mark, a comma or none."""
     words = _words(sentence)
-    if not words or sentence[-1].kind in ("mark", "nospace", "capital"):
-        closes = sentence and sentence[-1].kind == "mark" and sentence[-1].text in "”’)]"
+    if not words or sentence[-1].kind in (Kind.MARK, Kind.NOSPACE, Kind.CAPITAL):
+        closes = sentence and sentence[-1].kind is Kind.MARK and sentence[-1].text in "”’)]"
         return "." if closes and words[-2:-1] and words[-2] not in _ENDS else ""
     if tuple(words) in CLOSINGS:
         return ","
     if words[0] in _GREETING and len(words) <= _LONGEST_GREETING and not _has_verb(words):
         return ","
-    if sentence[-1].kind != "number" and _hangs(words):
+    if sentence[-1].kind is not Kind.NUMBER and _hangs(words):
         return ""
     if last and len(words) < 4 and not _has_verb(words) and not continues:
         # A few words without a verb are more often a name, a title or the end of a thought.
@@ -246,7 +248,11 @@ def _commas(sentence: Sequence[Element]) -> list[Element]:
     if _tagged(words):
         at.add(len(words) - 2)
     for i in sorted(at, reverse=True):
-        if 0 < i < len(made) and made[i].kind != "mark" and made[i - 1].kind != "mark":
+        if (
+            0 < i < len(made)
+            and made[i].kind is not Kind.MARK
+            and made[i - 1].kind is not Kind.MARK
+        ):
             made.insert(i, _mark(","))
     return made
 

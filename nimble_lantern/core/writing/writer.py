@@ -5,11 +5,12 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
+from nimble_lantern.core.kinds import Capitals
 from nimble_lantern.core.lexicon.closed import SPEAKERS
 from nimble_lantern.core.lexicon.names import SMALL_IN_TITLES
 from nimble_lantern.core.lexicon.sentences import SAYING
 from nimble_lantern.core.writing.capitals import capitalised, starts_sentence
-from nimble_lantern.core.writing.lexer import Element, Manner, lex
+from nimble_lantern.core.writing.lexer import Element, Kind, Manner, lex
 from nimble_lantern.core.writing.marks import DIGITS_BESIDE, Spacing
 from nimble_lantern.core.writing.punctuation import punctuated
 
@@ -45,7 +46,7 @@ class Written:
 
     parts: tuple[str | Break, ...]
     choices: tuple[Choice, ...] = ()
-    capitals: str = "none"
+    capitals: Capitals = Capitals.NONE
     trim: int = 0
 
     @property
@@ -60,7 +61,7 @@ class Place:
     left: str = ""
     right: str = ""
     kind: str = "paragraph"
-    capitals: str = "none"  # title, upper, lower: switched on and not yet off
+    capitals: Capitals = Capitals.NONE
     continues: bool = False  # a lower-case word goes on with the sentence
     joined: bool = False  # nothing comes between this and what stands left
 
@@ -86,18 +87,18 @@ class _Writer:
     def take(self, element: Element, following: Element | None) -> None:
         self.following = following
         match element.kind:
-            case "break":
+            case Kind.BREAK:
                 self._break(element.text)
-            case "capital":
+            case Kind.CAPITAL:
                 if element.text in ("title", "upper", "lower", "none"):
-                    self.capitals = element.text
+                    self.capitals = Capitals(element.text)
                 else:
                     self.next_capital = element.text.removesuffix(" next")
-            case "nospace":
+            case Kind.NOSPACE:
                 self.nospace = True
-            case "number":
+            case Kind.NUMBER:
                 self._number(element)
-            case "mark":
+            case Kind.MARK:
                 self._mark(element)
             case _:
                 self._word(element, following)
@@ -155,7 +156,7 @@ class _Writer:
         starts = starts_sentence(self.left)
         opening = starts and self.kind in ("paragraph", "quotation")
         opening = opening and not self.left.endswith("\n")
-        beside = self.following if self.following and self.following.kind == "mark" else None
+        beside = self.following if self.following and self.following.kind is Kind.MARK else None
         sign = self.left[-1:] in DIGITS_BESIDE or self.left.rstrip()[-1:] in tuple("+−=×÷±")
         sign = (
             bool(self.left.strip()) and sign or beside is not None and beside.text in DIGITS_BESIDE
@@ -189,7 +190,7 @@ class _Writer:
         if text == "www":
             pass
         elif not element.fixed or element.used > 1:
-            if first and self.capitals != "lower":
+            if first and self.capitals is not Capitals.LOWER:
                 text = capitalised(text)
         elif first and text[:1].islower() and element.spacing is Spacing.SPACED:
             text = capitalised(text) if "." not in text and text != "www" else text
@@ -225,11 +226,11 @@ class _Writer:
         return not left.strip() or left.endswith("\n")
 
     def _cased(self, text: str) -> str:
-        if self.capitals == "upper":
+        if self.capitals is Capitals.UPPER:
             return text.upper()
-        if self.capitals == "lower":
+        if self.capitals is Capitals.LOWER:
             return text.lower()
-        if self.capitals == "title" and text not in SMALL_IN_TITLES:
+        if self.capitals is Capitals.TITLE and text not in SMALL_IN_TITLES:
             return capitalised(text)
         return text
 

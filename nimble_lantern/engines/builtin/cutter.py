@@ -14,6 +14,7 @@ from __future__ import annotations
 from collections import deque
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass
+from enum import StrEnum
 
 from pocketsphinx import Endpointer, Vad
 
@@ -34,15 +35,24 @@ _BREATH = 4
 """Frames without a voice that are a pause, in one that is too long."""
 
 
+class CutKind(StrEnum):
+    """What happens in a stream of sound."""
+
+    PERHAPS = "perhaps"  # somebody may begin to speak
+    SOUND = "sound"  # goes on, or is what came before it was sure
+    BEGAN = "began"  # it is surely speech
+    ENDED = "ended"
+    NONE = "none"  # it was not speech after all
+
+
 @dataclass(frozen=True, slots=True)
 class Cut:
     """What a stretch of sound brought.
 
-    Speech began "perhaps", goes on with "sound", surely "began", and "ended"; or it was "none".
     `goes_on` where it began, or ended, in the middle of speech.
     """
 
-    kind: str  # perhaps, sound, began, ended, none
+    kind: CutKind
     sound: bytes = b""
     at: float = 0.0  # seconds of the stream
     goes_on: bool = False
@@ -144,11 +154,11 @@ class Cutter:
                 yield from self._ends(self._frames, goes_on=True)
         elif self.active and sure:
             self.speaking = True
-            yield Cut("began", at=self._start * _FRAME_SECONDS, goes_on=self._cut_off)
+            yield Cut(CutKind.BEGAN, at=self._start * _FRAME_SECONDS, goes_on=self._cut_off)
             self._cut_off = False
         elif self.active and self._nobody:
             self._over()
-            yield Cut("none")
+            yield Cut(CutKind.NONE)
 
     @property
     def _glimpsed(self) -> bool:
@@ -175,13 +185,13 @@ class Cutter:
         self.active = True
         self._start = max(self._free, self._frames - len(self._voiced) + 1 - self._kept)
         self._waiting = list(self._last)[self._start - self._frames :]
-        yield Cut("perhaps")
+        yield Cut(CutKind.PERHAPS)
         yield from self._on()
 
     def _on(self, count: int | None = None) -> Iterator[Cut]:
         """The frames that wait, or the first of them, go on."""
         if sound := b"".join(self._waiting[:count]):
-            yield Cut("sound", sound)
+            yield Cut(CutKind.SOUND, sound)
         self._waiting = [] if count is None else self._waiting[count:]
 
     def _ends(self, end: int, goes_on: bool = False) -> Iterator[Cut]:
@@ -190,7 +200,7 @@ class Cutter:
         self._free = self._frames - len(self._waiting)
         self._cut_off = goes_on
         self._over()
-        yield Cut("ended", at=end * _FRAME_SECONDS, goes_on=goes_on)
+        yield Cut(CutKind.ENDED, at=end * _FRAME_SECONDS, goes_on=goes_on)
 
     def _over(self) -> None:
         self._waiting, self._gap = [], 0

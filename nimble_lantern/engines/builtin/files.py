@@ -13,10 +13,11 @@ import soxr
 
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.errors import BadInput
+from nimble_lantern.core.kinds import Lamp
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.engines import Scene
-from nimble_lantern.engines.builtin.cutter import PATIENCE, RATE, Cut, Cutter
+from nimble_lantern.engines.builtin.cutter import PATIENCE, RATE, Cut, CutKind, Cutter
 from nimble_lantern.engines.pcm import sound_of
 
 
@@ -90,11 +91,11 @@ def spoken_in(sound: Iterable[bytes], patience: str = "normal") -> Iterator[Spok
     began = ended = 0.0
     goes_on = False
     for cut in _cuts(cutter, sound):
-        if cut.kind in ("perhaps", "none"):
+        if cut.kind in (CutKind.PERHAPS, CutKind.NONE):
             kept.clear()
-        elif cut.kind == "began":
+        elif cut.kind is CutKind.BEGAN:
             began, goes_on = cut.at, cut.goes_on
-        elif cut.kind == "sound":
+        elif cut.kind is CutKind.SOUND:
             kept.append(cut.sound)
         else:
             yield Spoken(b"".join(kept), max(0.0, began - ended), goes_on)
@@ -117,7 +118,7 @@ def scene_of(sitting: Sitting) -> Scene:
     low, high = max(0, here - _LINES_IN_VIEW // 2), here + _LINES_IN_VIEW // 2
     near = sorted(range(low, min(high, len(blocks))), key=lambda b: abs(b - here))
     view = tuple(blocks[b].text for b in near if blocks[b].text.strip())
-    resting, choosing = sitting.lamp != "lit", sitting.question is not None
+    resting, choosing = sitting.lamp is not Lamp.LIT, sitting.question is not None
     names = tuple((kind, tuple(named.of(sitting))) for kind, named in CATALOGUE.named.items())
     return Scene(view, names, resting, choosing)
 
