@@ -8,7 +8,7 @@ from collections.abc import Iterator
 
 from bench._world import document
 from nimble_lantern.benchmarks import Figure
-from nimble_lantern.core.composing import compose
+from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.core.reading.reader import judge
 from nimble_lantern.core.sitting import Heard, advance

@@ -7,7 +7,7 @@ from dataclasses import dataclass, field, replace
 from itertools import accumulate
 
 from nimble_lantern.core.commands.wording import many, quoted
-from nimble_lantern.core.composing import compose
+from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.history import Version
 from nimble_lantern.core.document.model import Position

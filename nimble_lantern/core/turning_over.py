@@ -6,7 +6,7 @@ from collections.abc import Iterable, Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import quoted
-from nimble_lantern.core.composing import compose
+from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.document import history
 from nimble_lantern.core.document.edits import Edit, Side
 from nimble_lantern.core.document.history import Version

@@ -9,7 +9,7 @@ from typing import Any
 from nimble_lantern.core.asking import ambiguous, which_near, which_place
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.commands.wording import many
-from nimble_lantern.core.composing import compose
+from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.document.tables import kept_whole
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Command

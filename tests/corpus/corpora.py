@@ -7,7 +7,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from pathlib import Path
 
-from nimble_lantern.core.composing import compose
+from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.document.model import Block, Document
 from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.core.sitting import Heard, Outcome, advance, configured

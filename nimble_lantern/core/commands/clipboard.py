@@ -5,7 +5,8 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import named, quoted, words_in
-from nimble_lantern.core.composing import paste_at, relocate, remove
+from nimble_lantern.core.composing.moving import paste_at, relocate
+from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
 from nimble_lantern.core.document.model import Position, Range
 from nimble_lantern.core.errors import Refusal

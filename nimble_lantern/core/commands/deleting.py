@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import many, named, near, words_in
-from nimble_lantern.core.composing import remove
+from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.document import edits, units
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal

@@ -6,7 +6,7 @@ import re
 from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import many
-from nimble_lantern.core.composing import replace_range, without_stop
+from nimble_lantern.core.composing.replacing import replace_range, without_stop
 from nimble_lantern.core.document import history, units
 from nimble_lantern.core.document.history import Version, Walk
 from nimble_lantern.core.document.model import Range

@@ -5,7 +5,9 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import named, quoted
-from nimble_lantern.core.composing import bare_mark, compose, insert_beside
+from nimble_lantern.core.composing.beside import insert_beside
+from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.composing.replacing import bare_mark
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import many, quoted
-from nimble_lantern.core.composing import paste_at
+from nimble_lantern.core.composing.moving import paste_at
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import (
     AddBlocks,

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from nimble_lantern.core.commands.blocks import reformatted
 from nimble_lantern.core.commands.wording import many
-from nimble_lantern.core.composing import compose
+from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal

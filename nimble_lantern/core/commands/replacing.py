@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import many, near, quoted
-from nimble_lantern.core.composing import replace_many, replace_range, without_stop
+from nimble_lantern.core.composing.replacing import replace_many, replace_range, without_stop
 from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.grammar.catalogue import command

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from nimble_lantern.core.commands.wording import quoted
-from nimble_lantern.core.composing import compose
+from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
 from nimble_lantern.core.rewriting import drop_last_mark, rewrite_last

@@ -1,0 +1,68 @@
+"""Words put before or after others."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+from nimble_lantern.core.composing.placing import Wrote, manner_of, place_at, put
+from nimble_lantern.core.composing.replacing import bare_mark
+from nimble_lantern.core.document.edits import (
+    AddBlocks,
+    Edit,
+    Splice,
+)
+from nimble_lantern.core.document.model import (
+    Block,
+    Document,
+    Format,
+    Piece,
+    Position,
+    Range,
+)
+from nimble_lantern.core.document.tables import outside
+from nimble_lantern.core.lexicon.sentences import COMMON_OPENINGS
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.writing.writer import write
+
+
+def insert_beside(
+    sitting: Sitting, r: Range, words: Sequence[str], before: bool, block: bool
+) -> Wrote:
+    """Words before or after a range; beside a whole block, as a block of their own."""
+    words = bare_mark(words)
+    document = sitting.document
+    if block:
+        return _insert_block(sitting, r, words, before)
+    at = r.start if before else r.end
+    place = place_at(document, at)
+    written = write(words, place, manner_of(sitting, place.left))
+    edit = _lowered(document, r) if before else Edit()
+    bare = sitting.edited(edit)
+    caret_there = sitting.caret == at
+    wrote = put(replace(bare, selection=None, fresh=False), at, written, ())
+    if caret_there and not before:
+        return replace(wrote, sitting=replace(wrote.sitting, caret=wrote.range.end))
+    return wrote
+
+
+def _lowered(document: Document, r: Range) -> Edit:
+    """A capital that only marked the sentence's start goes when words come before it."""
+    block = document.blocks[r.start.block]
+    starts = {start for start, _ in block.sentences}
+    start = r.start.offset
+    word = next((block.text[s:e] for s, e in block.words if s == start), "")
+    if start not in starts or word.lower() not in COMMON_OPENINGS or word == "I":
+        return Edit()
+    piece = block.piece(start, start + 1)
+    return Edit((Splice(r.start.block, start, start + 1, Piece(piece.text.lower(), piece.spans)),))
+
+
+def _insert_block(sitting: Sitting, r: Range, words: Sequence[str], before: bool) -> Wrote:
+    index = outside(sitting.document.blocks, r.start.block if before else r.end.block + 1)
+    like = sitting.document.blocks[r.start.block]
+    form = like.format if like.kind in ("item", "quotation") else Format()
+    added = sitting.edited(Edit((AddBlocks(index, (Block().formatted(form),)),)))
+    at = Position(index, 0)
+    written = write(words, place_at(added.document, at), manner_of(sitting, ""))
+    return put(replace(added, selection=None, fresh=False), at, written, ())

@@ -1,0 +1,71 @@
+"""Dictated words, written at the writing place."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+from nimble_lantern.core.composing.placing import Wrote, manner_of, place_at, put
+from nimble_lantern.core.composing.replacing import replace_range
+from nimble_lantern.core.document.edits import (
+    Edit,
+    Splice,
+)
+from nimble_lantern.core.document.model import (
+    Piece,
+    Position,
+)
+from nimble_lantern.core.lexicon.sentences import CONTINUES, NEEDS_COMMA
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.writing.capitals import starts_sentence
+from nimble_lantern.core.writing.writer import write
+
+LONG_PAUSE = 2.5
+"""Seconds of silence after which a new utterance never goes on with the sentence before."""
+
+
+def compose(
+    sitting: Sitting, words: Sequence[str], pauses: frozenset[int] = frozenset(), pause: float = 0.0
+) -> Wrote:
+    """Write dictated words where they belong: over the fresh selection, else the writing place.
+
+    `pauses` are the counts of words after which the speaker paused, `pause` the seconds before.
+    """
+    if sitting.selection and sitting.fresh and not sitting.selection.empty:
+        return replace_range(sitting, sitting.selection, words)
+    if sitting.settings.auto_punctuation and words and sitting.insertion is None:
+        return _compose_marked(sitting, words, pauses, pause)
+    return _composed(sitting, words, None, continues=False)
+
+
+def _compose_marked(
+    sitting: Sitting, words: Sequence[str], pauses: frozenset[int], pause: float
+) -> Wrote:
+    """With automatic punctuation; a stop put too early is taken back when the sentence goes on."""
+    block = sitting.document.blocks[sitting.caret.block]
+    left = block.text[: sitting.caret.offset]
+    open_end = not block.text[sitting.caret.offset :].strip()
+    stopped = sitting.stopped == sitting.caret and left.endswith(".")
+    if stopped and words[0] in CONTINUES and pause < LONG_PAUSE:
+        end = Position(sitting.caret.block, len(left) - 1)
+        mark = Piece("," if words[0] in NEEDS_COMMA else "")
+        edit = Edit((Splice(end.block, end.offset, len(left), mark),))
+        sitting = sitting.edited(edit)
+        return _composed(sitting, words, pauses if open_end else None, continues=True)
+    going_on = bool(left.strip()) and not starts_sentence(left)
+    return _composed(sitting, words, pauses if open_end else None, continues=going_on)
+
+
+def _composed(
+    sitting: Sitting, words: Sequence[str], pauses: frozenset[int] | None, continues: bool
+) -> Wrote:
+    at = sitting.insertion if sitting.insertion is not None else sitting.caret
+    place = replace(place_at(sitting.document, at), capitals=sitting.capitals, continues=continues)
+    written = write(words, place, manner_of(sitting, place.left), pauses)
+    wrote = put(replace(sitting, selection=None, fresh=False), at, written, sitting.typing)
+    after = replace(wrote.sitting, capitals=written.capitals, insertion=None)
+    if pauses is not None:
+        after = replace(after, stopped=after.caret)
+    if sitting.insertion is None:
+        after = replace(after, wrote=after.caret)
+    return replace(wrote, sitting=after)

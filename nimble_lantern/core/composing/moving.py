@@ -1,0 +1,82 @@
+"""Pieces pasted, and moved from one place to another."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from nimble_lantern.core.composing.placing import Wrote, trimmed
+from nimble_lantern.core.composing.removing import remove
+from nimble_lantern.core.document.edits import (
+    AddBlocks,
+    Edit,
+    insert,
+)
+from nimble_lantern.core.document.model import (
+    Block,
+    Format,
+    Piece,
+    Position,
+    Range,
+)
+from nimble_lantern.core.document.tables import as_pasted, outside
+from nimble_lantern.core.state import Sitting
+
+
+def paste_at(
+    sitting: Sitting, at: Position, pieces: Sequence[tuple[Piece, Format]], block: bool = False
+) -> Wrote:
+    """Put cut or copied pieces in; with the spaces that their neighbours ask for."""
+    document = sitting.document
+    text = document.blocks[at.block].text
+    pieces = as_pasted(document, pieces)
+    if document.blocks[at.block].cell:
+        pieces, block = [(_one(pieces), Format())], False
+    first, last = pieces[0], pieces[-1]
+    left, right = text[: at.offset], text[at.offset :]
+    many = len(pieces) > 1 or block
+    if first[1].cell or last[1].cell:
+        return _paste_blocks(sitting, at.block + bool(at.offset or not text), pieces)
+    if many and at.offset in (0, len(text)) and text:
+        index = at.block if at.offset == 0 else at.block + 1
+        return _paste_blocks(sitting, index, pieces)
+    lead = " " if left and not left.endswith((" ", "\n", "(", "“", "‘")) else ""
+    if first[0].text[:1] in (" ", ",", ".", ";", ":", "?", "!", ")"):
+        lead = ""
+    tail = " " if right and right[0].isalnum() and not last[0].text.endswith(" ") else ""
+    if len(pieces) == 1:
+        whole = Piece(lead).joined(first[0]).joined(Piece(tail))
+        edit = insert(at, [(whole, first[1])])
+        end = Position(at.block, at.offset + len(lead) + len(first[0].text))
+    else:
+        edit = insert(at, pieces)
+        end = Position(at.block + len(pieces) - 1, len(last[0].text))
+    after = sitting.edited(edit)
+    r = trimmed(after.document, Range(Position(at.block, at.offset + len(lead)), end))
+    return Wrote(after.about([r]), after.document.text(r), r)
+
+
+def _paste_blocks(sitting: Sitting, index: int, pieces: Sequence[tuple[Piece, Format]]) -> Wrote:
+    """Put pieces in as blocks of their own, before block `index`."""
+    index = outside(sitting.document.blocks, index)
+    blocks = tuple(Block(p.text, p.spans).formatted(f) for p, f in pieces)
+    after = sitting.edited(Edit((AddBlocks(index, blocks),)))
+    end = Position(index + len(pieces) - 1, len(pieces[-1][0].text))
+    r = Range(Position(index, 0), end)
+    return Wrote(after.about([r]), after.document.text(r), r)
+
+
+def _one(pieces: Sequence[tuple[Piece, Format]]) -> Piece:
+    """Pieces as one, for a cell: a line break between them."""
+    made = pieces[0][0]
+    for piece, _ in pieces[1:]:
+        made = made.joined(Piece("\n")).joined(piece)
+    return made
+
+
+def relocate(sitting: Sitting, source: Range, at: Position, block: bool) -> Wrote:
+    """Take a range out and put it in at `at`, a place outside it."""
+    pieces = sitting.document.pieces(source)
+    bare = remove(sitting, [source], blocks=block)
+    edit = Edit(bare.pending.steps[len(sitting.pending.steps) :])
+    goal = edit.settled(sitting.document, at)
+    return paste_at(bare, goal, pieces, block)

@@ -1,0 +1,194 @@
+"""What written words become in the blocks where they are put: texts, marks and formats."""
+
+from __future__ import annotations
+
+from collections.abc import Collection, Sequence
+from dataclasses import dataclass, replace
+
+from nimble_lantern.core.document.edits import (
+    Edit,
+    Reformat,
+    Splice,
+    insert,
+)
+from nimble_lantern.core.document.model import (
+    Block,
+    Bullets,
+    Document,
+    Format,
+    Kind,
+    Piece,
+    Position,
+    Range,
+)
+from nimble_lantern.core.origins import of_utterance
+from nimble_lantern.core.state import Marks, Sitting, WrittenChoice
+from nimble_lantern.core.writing.lexer import Manner
+from nimble_lantern.core.writing.masking import masked
+from nimble_lantern.core.writing.writer import Break, Place, Written
+
+_CONTEXT = 240
+
+
+@dataclass(frozen=True, slots=True)
+class Wrote:
+    """What writing did: the next sitting, the text, and where it stands."""
+
+    sitting: Sitting
+    text: str
+    range: Range
+
+
+def place_at(document: Document, p: Position, end: Position | None = None) -> Place:
+    """What stands round a position, or round a stretch that is to be replaced."""
+    block = document.blocks[p.block]
+    after = end or p
+    right = document.blocks[after.block].text[after.offset : after.offset + 8]
+    return Place(block.text[max(0, p.offset - _CONTEXT) : p.offset], right, block.kind)
+
+
+def manner_of(sitting: Sitting, left: str) -> Manner:
+    settings = sitting.settings
+    return Manner(
+        settings.dialect,
+        settings.numbers,
+        (sitting.names.follow(sitting.document.blocks),),
+        tuple(left.lower().split()[-2:]),
+        masked if settings.masking else None,
+    )
+
+
+def put(sitting: Sitting, at: Position, written: Written, marks: Marks) -> Wrote:
+    """Put written parts in at `at`; `that` becomes what was written."""
+    document = sitting.document
+    block = document.blocks[at.block]
+    edit = Edit()
+    if written.trim:
+        edit = Edit((Splice(at.block, at.offset - written.trim, at.offset, Piece()),))
+        at = Position(at.block, at.offset - written.trim)
+    inherited = _inherited(block, at.offset, marks)
+    before = block.marks_at(at.offset - 1) if at.offset else ()
+    if block.cell:
+        written = _in_a_cell(written)
+    pieces, shapes = _pieces(written, block, inherited, {(s.mark, s.value) for s in before})
+    if shapes is not None:
+        edit = edit.then(Edit((Reformat(at.block, shapes),)))
+    edit = edit.then(insert(at, pieces))
+    length = len(pieces[-1][0].text)
+    base = at.offset if len(pieces) == 1 else 0
+    end = Position(at.block + len(pieces) - 1, base + length)
+    # What stands exactly at the place moves behind the new text, the writing place too.
+    after = sitting.edited(edit)
+    r = trimmed(after.document, Range(at, end))
+    kept = choices_at(written, pieces, at, after.document)
+    after = replace(said_now(after, r), choices=kept).about([r])
+    return Wrote(after, after.document.text(r), r)
+
+
+def _in_a_cell(written: Written) -> Written:
+    """A cell is one block: what would begin another is a line break there."""
+    parts: list[str | Break] = []
+    for part in written.parts:
+        text = "\n" if isinstance(part, Break) else part
+        if parts and isinstance(parts[-1], str):
+            parts[-1] += text
+        else:
+            parts.append(text)
+    whole = len(parts) == len(written.parts)
+    return replace(written, parts=tuple(parts), choices=written.choices if whole else ())
+
+
+def said_now(sitting: Sitting, r: Range) -> Sitting:
+    """With what stands at a range known to come from this utterance."""
+    return sitting.edited(of_utterance(sitting.document, r, sitting.number))
+
+
+def _inherited(block: Block, offset: int, marks: Marks) -> Marks:
+    """The marks in whose midst new text stands, and those switched on."""
+    before = {(s.mark, s.value) for s in block.marks_at(offset - 1)} if offset else set()
+    after = {(s.mark, s.value) for s in block.marks_at(offset)}
+    return (*marks, *sorted(before & after - set(marks), key=str))
+
+
+def _pieces(
+    written: Written, block: Block, marks: Marks, before: Collection[tuple[str, str | None]]
+) -> tuple[list[tuple[Piece, Format]], Format | None]:
+    """Texts with the formats of their blocks; and the first block's new format, if it has one."""
+    pieces: list[tuple[Piece, Format]] = [(Piece(), block.format)]
+    reshaped: Format | None = None
+    form = block.format
+    for part in written.parts:
+        if isinstance(part, Break):
+            form = _form_after(part.kind, form)
+            fresh = not pieces[-1][0].text and part.kind not in ("paragraph", "item")
+            empty_first = len(pieces) == 1 and not block.text
+            if fresh and (len(pieces) > 1 or empty_first):
+                pieces[-1] = (pieces[-1][0], form)
+                reshaped = form if len(pieces) == 1 else reshaped
+                continue
+            pieces.append((Piece(), form))
+        else:
+            # The space in front is marked only where the text before it is.
+            bare = len(part) - len(part.lstrip(" "))
+            space = Piece(part[:bare]).marked(m for m in marks if m in before)
+            pieces[-1] = (
+                pieces[-1][0].joined(space.joined(Piece(part[bare:]).marked(marks))),
+                form,
+            )
+    return pieces, reshaped
+
+
+def _form_after(kind: str, form: Format) -> Format:
+    """The format of the block that a break begins."""
+    if kind == "paragraph":
+        return (
+            form if form.kind is Kind.QUOTATION else Format(align=form.align, spacing=form.spacing)
+        )
+    if kind == "item":
+        return form if form.kind is Kind.ITEM else Format(Kind.ITEM, 1, Bullets.BULLETED)
+    if kind in ("bulleted", "numbered"):
+        level = form.level if form.kind is Kind.ITEM and form.level else 1
+        return Format(Kind.ITEM, level, Bullets(kind))
+    if kind.startswith("heading"):
+        return Format(Kind.HEADING, int(kind[-1]))
+    return Format()
+
+
+def choices_at(
+    written: Written, pieces: Sequence[tuple[Piece, Format]], at: Position, document: Document
+) -> tuple[WrittenChoice, ...]:
+    """Where each number and mark stands now.  A part is one text between two breaks."""
+    blocks: dict[int, int] = {}
+    number, started = 0, False
+    for index, part in enumerate(written.parts):
+        if isinstance(part, Break):
+            skip = len(pieces) < sum(isinstance(p, Break) for p in written.parts) + 1
+            number += 0 if skip and not started else 1
+        else:
+            started = True
+        blocks[index] = min(number, len(pieces) - 1)
+    found = []
+    for choice in written.choices:
+        b = blocks.get(choice.part, 0)
+        base = at.offset if b == 0 else 0
+        start = Position(at.block + b, base + choice.start)
+        end = Position(at.block + b, base + choice.end)
+        if document.contains(end):
+            found.append(WrittenChoice(Range(start, end), choice))
+    return tuple(found)
+
+
+def trimmed(document: Document, r: Range) -> Range:
+    """A range without the spaces and empty blocks at its ends."""
+    (b1, o1), (b2, o2) = r
+    while b1 < b2 and not document.blocks[b1].text[o1:].strip():
+        b1, o1 = b1 + 1, 0
+    text = document.blocks[b1].text
+    limit = o2 if b1 == b2 else len(text)
+    while o1 < limit and text[o1] in " \n":
+        o1 += 1
+    text = document.blocks[b2].text
+    floor = o1 if b1 == b2 else 0
+    while o2 > floor and text[o2 - 1] in " \n":
+        o2 -= 1
+    return Range(Position(b1, o1), Position(b2, o2))

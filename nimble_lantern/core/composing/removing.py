@@ -1,0 +1,66 @@
+"""Taking words and blocks out, with the space that would be left over."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import replace
+from functools import partial
+
+from nimble_lantern.core.document.edits import (
+    DropBlocks,
+    Edit,
+    Reformat,
+    delete,
+    in_turn,
+)
+from nimble_lantern.core.document.model import (
+    Document,
+    Format,
+    Position,
+    Range,
+)
+from nimble_lantern.core.state import Sitting
+
+
+def tidy(document: Document, r: Range) -> Range:
+    """A range to be deleted, with the one space that would otherwise be left over."""
+    (b1, o1), (b2, o2) = r
+    left, right = document.blocks[b1].text[:o1], document.blocks[b2].text[o2:]
+    begins = not left.strip() or left.rstrip()[-1] in ".!?"
+    if begins and right[:1] in tuple(".!?") and document.blocks[b1].text[o1 : o1 + 1].isalnum():
+        # All the words of a sentence go: so does its stop.
+        return tidy(document, Range(r.start, Position(b2, o2 + 1)))
+    closes = not right or right[0] in " \n,.;:!?)]}’”…"
+    if left.endswith(" ") and closes:
+        return Range(Position(b1, o1 - 1), r.end)
+    if (not left or left.endswith(("\n", "(", "[", "“", "‘"))) and right.startswith(" "):
+        return Range(r.start, Position(b2, o2 + 1))
+    return r
+
+
+def remove(sitting: Sitting, ranges: Iterable[Range], blocks: bool = False) -> Sitting:
+    """Delete ranges and tidy the spaces; with `blocks`, whole blocks go with their text."""
+    removals = (
+        partial(_removal, r=r, blocks=blocks, caret=sitting.caret.block)
+        for r in sorted(ranges, reverse=True)
+    )
+    after = sitting.edited(in_turn(sitting.document, removals))
+    return replace(after, that=(), selection=None, fresh=False)
+
+
+def _removal(document: Document, r: Range, blocks: bool, caret: int) -> Edit:
+    """`caret` is the block where the writing goes on: it stays, if empty, a place to write."""
+    (b1, o1), (b2, o2) = r
+    whole = o1 == 0 and o2 == len(document.blocks[b2].text)
+    if not whole:
+        return delete(document, tidy(document, r))
+    count = b2 - b1 + 1
+    plain_last = document.blocks[b1].kind == "paragraph" and not blocks
+    if any(block.cell for block in document.blocks[b1 : b2 + 1]):
+        return delete(document, r)
+    if count == len(document.blocks):
+        edit = delete(document, r)
+        return edit.then(Edit((Reformat(0, Format()),)))
+    if plain_last and b1 <= caret <= b2:
+        return delete(document, r)
+    return Edit((DropBlocks(b1, count),))

@@ -1,0 +1,128 @@
+"""Words in place of others."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Sequence
+from dataclasses import replace
+
+from nimble_lantern.core.composing.placing import (
+    Wrote,
+    choices_at,
+    manner_of,
+    place_at,
+    put,
+    said_now,
+    trimmed,
+)
+from nimble_lantern.core.document.edits import (
+    Edit,
+    Splice,
+    delete,
+    insert,
+)
+from nimble_lantern.core.document.model import (
+    Document,
+    Format,
+    Piece,
+    Position,
+    Range,
+)
+from nimble_lantern.core.state import Marks, Sitting
+from nimble_lantern.core.writing.lexer import mark_named
+from nimble_lantern.core.writing.writer import Written, write
+
+_ARTICLES = ("the", "a", "an")
+_ARTICLE = re.compile(r"\b(?:the|an?) $", re.I)
+
+
+_STOPS = (("full", "stop"), ("period",), ("question", "mark"), ("exclamation", "mark"))
+
+
+def without_stop(document: Document, r: Range, words: Sequence[str]) -> Range:
+    """A sentence without its closing mark, which stays unless the new words bring their own."""
+    closed = document.text(r)[-1:] in (".", "?", "!")
+    if not closed or any(tuple(words[-len(stop) :]) == stop for stop in _STOPS):
+        return r
+    return Range(r.start, r.end._replace(offset=r.end.offset - 1))
+
+
+def bare_mark(words: Sequence[str]) -> Sequence[str]:
+    """ "a comma" put in or in the place of something is the mark."""
+    if len(words) > 1 and words[0] in ("a", "an", "the") and mark_named(words[1:]):
+        return words[1:]
+    return words
+
+
+def replace_range(sitting: Sitting, r: Range, words: Sequence[str]) -> Wrote:
+    """Words in place of a range, with the marks that all of it had."""
+    words = bare_mark(words)
+    block = sitting.document.blocks[r.start.block]
+    marks: Marks = ()
+    if r.start.block == r.end.block and r.start < r.end:
+        covering = (s for s in block.spans if s.start <= r.start.offset and s.end >= r.end.offset)
+        marks = tuple((s.mark, s.value) for s in covering)
+    place = place_at(sitting.document, r.start, r.end)
+    if len(words) > 1 and words[0] in _ARTICLES and (article := _ARTICLE.search(place.left)):
+        # The new article takes the old one's place: "replace the last cat with a dog".
+        start = r.start.offset - len(article[0])
+        r = Range(Position(r.start.block, start), r.end)
+        place = place_at(sitting.document, r.start, r.end)
+    old = sitting.document.text(r)
+    if old[:1].islower():
+        place = replace(place, continues=True)  # a small letter stays one: in a list, say
+    written = write(words, place, manner_of(sitting, place.left))
+    if len(written.parts) == 1 and isinstance(written.parts[0], str) and not written.trim:
+        return _swap(sitting, r, written, marks)
+    bare = sitting.edited(delete(sitting.document, r))
+    return put(replace(bare, selection=None, fresh=False), r.start, written, marks)
+
+
+def _swap(sitting: Sitting, r: Range, written: Written, marks: Marks) -> Wrote:
+    """One text for one range: positions at its edges stay at its edges."""
+    edit = Edit()
+    text = written.text
+    if r.start.block != r.end.block:
+        edit = delete(sitting.document, r)
+        edit = edit.then(insert(r.start, [(Piece(text).marked(marks), Format())]))
+    else:
+        b, start, end = r.start.block, r.start.offset, r.end.offset
+        edit = Edit((Splice(b, start, end, Piece(text).marked(marks)),))
+    end_at = Position(r.start.block, r.start.offset + len(text))
+    at_caret = sitting.caret
+    after = sitting.edited(edit)
+    if at_caret == r.end and r.start.block != r.end.block:
+        after = replace(after, caret=end_at)
+    found = trimmed(after.document, Range(r.start, end_at))
+    kept = choices_at(written, [(Piece(text), Format())], r.start, after.document)
+    after = replace(said_now(after, found), choices=kept).about([found])
+    return Wrote(after, after.document.text(found), found)
+
+
+def replace_many(
+    sitting: Sitting, ranges: Sequence[Range], words: Sequence[str]
+) -> tuple[Sitting, str]:
+    """The same words in place of many ranges, as one edit; each written as its place asks."""
+    steps: list[Splice] = []
+    kept: dict[tuple[str, str], str] = {}
+    written = ""
+    shifts: dict[int, int] = {}
+    where: list[Range] = []
+    manner = manner_of(sitting, "")
+    for r in ranges:
+        (b, start), (_, end) = r
+        block = sitting.document.blocks[b]
+        place = place_at(sitting.document, r.start, r.end)
+        # Only the last few characters to the left decide spacing and capitals.
+        key = (place.left[-12:], place.right)
+        if key not in kept:
+            kept[key] = write(words, place, manner).text
+        written = kept[key]
+        covering = (s for s in block.spans if s.start <= start and s.end >= end)
+        piece = Piece(written).marked((s.mark, s.value) for s in covering)
+        shift = shifts.get(b, 0)
+        steps.append(Splice(b, start + shift, end + shift, piece))
+        where.append(Range(Position(b, start + shift), Position(b, start + shift + len(written))))
+        shifts[b] = shift + len(written) - (end - start)
+    after = sitting.edited(Edit(tuple(steps)))
+    return after.about(where), written
