@@ -94,7 +94,11 @@ def _command_at(
 
 
 def obey(turn: Turn, verdict: reader.Verdict, words: Sequence[str]) -> None:
-    assert verdict.parse is not None and verdict.args is not None
+    if verdict.parse is None:
+        turn.kinds.append(ReadAs.UNCLEAR)
+        turn.summaries.append(str(verdict.refusal))
+        return
+    assert verdict.args is not None
     command = verdict.parse.command
     if verdict.kind == "refused":
         turn.kinds.append(ReadAs.COMMAND)

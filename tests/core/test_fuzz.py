@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import os
 import unittest
 
 from hypothesis import given, settings
@@ -16,6 +17,8 @@ from nimble_lantern.core.state import Sitting
 from nimble_lantern.formats import from_markdown
 from tests.core.strategies import documents
 
+EXAMPLES_TRIED = int(os.environ.get("LANTERN_FUZZ", "600"))
+"""Some four events each; LANTERN_FUZZ=25000 plays a hundred thousand, which takes half an hour."""
 EXAMPLES = sorted(c.example for c in CATALOGUE.commands.values())
 WORDS = (
     "the ferry harbour board last next two three words sentence paragraph line bold select delete"
@@ -58,7 +61,7 @@ class AnyEvent(unittest.TestCase):
             where = document.where(number)
             self.assertTrue(where is None or document.contains(where.end), number)
 
-    @settings(max_examples=600, deadline=None)
+    @settings(max_examples=EXAMPLES_TRIED, deadline=None)
     @given(st.one_of(documents, st.just(LETTER)), st.lists(lines, min_size=1, max_size=8))
     def test_undo_of_everything_gives_the_first_document_and_redo_the_last(
         self, first: Document, said: list[str]

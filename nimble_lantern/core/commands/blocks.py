@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.model import Bullets, Format, Kind, Position, Range
@@ -10,10 +11,12 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Words
 
+_PLAIN = "(normal | plain | ordinary | body | standard | regular | usual) (text | type | style)"
 CATALOGUE.table("headinglevel", {"[level] one": 1, "[level] two": 2, "[level] three": 3})
+CATALOGUE.table("nthlevel", {"(first | top)": 1, "second": 2, "third": 3})
 
 
-CATALOGUE.table("subheading", {"a (subheading | sub heading)": 2})
+CATALOGUE.table("subheading", {"[a] (subheading | sub heading | smaller heading)": 2})
 
 
 _OF_CELLS = frozenset(("align", "spacing"))
@@ -66,13 +69,18 @@ def _says_which(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
-    "heading [{headinglevel}]",
-    "(make | turn) {target} [into] a (heading | title | header) [{headinglevel}]",
-    "(make | turn) {target} [into] a level {headinglevel} heading",
-    "(make | turn) {target} [into] {headinglevel:subheading}",
-    "(make | turn) {target} [into] [a] heading {headinglevel}",
+    "[start | begin | make] [a] heading [{headinglevel}]",
+    "[start | begin | make] [a] level {headinglevel} heading",
+    *frames.made("[a] (heading | title | header | headline)", stated=False),
+    *frames.made("[a] (heading | title | header) {headinglevel}"),
+    *frames.made("[a] [level] {headinglevel} [level] heading"),
+    *frames.made("[a] [level] {headinglevel:nthlevel} [level] heading"),
+    *frames.made("{headinglevel:subheading}"),
+    "{target} is a heading",
+    "<make> from {target} a heading",
     Way("heading [{headinglevel}] for {target}", when=_says_which),
-    "(set | format) {target} as a heading [{headinglevel}]",
+    "(apply | give) heading {headinglevel} to {target}",
+    "give {target} [a] heading {headinglevel}",
     example="make the first paragraph a heading",
     group="format",
 )
@@ -85,12 +93,22 @@ def heading(
 
 
 @command(
-    "normal text",
-    "(plain | ordinary) paragraph",
-    "(make | turn) {target} [into] (normal text | a normal paragraph | a paragraph)",
-    "(make | turn) {target} [into] (plain | ordinary) text",
-    "(put | set) {target} back to normal text",
-    "(no | not a) heading",
+    f"[(write | set | put) in] {_PLAIN}",
+    "(plain | ordinary | normal) paragraph",
+    *frames.made(_PLAIN),
+    *frames.made(
+        "[(just | only)] (a | an) [(normal | plain | ordinary | simple)] paragraph", False
+    ),
+    *frames.made(
+        "[(just | only)] [(a | an)] (normal | plain | ordinary | simple) (paragraph | paragraphs)"
+    ),
+    *frames.unmade(
+        "(a heading | a list | a list item | an item | a quotation | a title | bullets)"
+    ),
+    *frames.taken(
+        "(heading | bullet | bullets | bullet points | list | list formatting | numbering"
+        " | numbers | heading style)"
+    ),
     example="normal text",
     group="format",
 )
@@ -100,10 +118,67 @@ def normal(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
 
 
 @command(
+    *frames.gone("(heading | title) [style | formatting | format]"),
+    example="remove the heading style",
+    group="format",
+)
+def no_heading(sitting: Sitting) -> Done | Refusal:
+    """Make what is selected, was just done, or holds the writing place no heading any more."""
+    return _undressed(sitting, Kind.HEADING, "heading")
+
+
+@command(
+    *frames.gone(
+        "(bullets | bullet points | bullet | list [formatting | format | style] | numbers"
+        " | numbering | numbered list | bulleted list)"
+    ),
+    "(no | not a | no more) list",
+    example="remove the bullets",
+    group="format",
+)
+def no_list(sitting: Sitting) -> Done | Refusal:
+    """Make list items ordinary paragraphs: those selected, those here, or the only list's."""
+    return _undressed(sitting, Kind.ITEM, "list item")
+
+
+def _undressed(sitting: Sitting, kind: Kind, called: str) -> Done | Refusal:
+    """Blocks of a kind made ordinary: those spoken of, else those here, else all there are."""
+    ranges = (sitting.selection,) if sitting.selection else sitting.that
+    spoken_of = {b for r in ranges for b in range(r.start.block, r.end.block + 1)}
+    here = _run_of(sitting, kind, sitting.caret.block)
+    every = range(len(sitting.document.blocks))
+    for blocks in (spoken_of, here, every):
+        found = [b for b in sorted(blocks) if sitting.document.blocks[b].kind is kind]
+        if found:
+            break
+    else:
+        return Refusal(f"There is no {called} here.")
+    if blocks is every and len(_run_of(sitting, kind, found[0])) < len(found):
+        return Refusal(f"There are several to choose from; say which {called}s are meant.")
+    whole = tuple(
+        Range(Position(b, 0), Position(b, len(sitting.document.blocks[b].text))) for b in found
+    )
+    return _become(sitting, Places(whole), "normal text", **_shape(Format()))
+
+
+def _run_of(sitting: Sitting, kind: Kind, block: int) -> range:
+    """The blocks of a kind that stand together with one, none if it is of another."""
+    blocks = sitting.document.blocks
+    if blocks[block].kind is not kind:
+        return range(0)
+    first = last = block
+    while first and blocks[first - 1].kind is kind:
+        first -= 1
+    while last + 1 < len(blocks) and blocks[last + 1].kind is kind:
+        last += 1
+    return range(first, last + 1)
+
+
+@command(
     "[block] quotation",
-    "(make | turn) {target} [into] a (quotation | quote | block quotation | block quote)",
-    "(set | format) {target} as a (quotation | quote | block quotation | block quote)",
+    *frames.made("[a] ([block] quotation | [block] quote)", False),
     "[block] quotation for {target}",
+    "indent {target} as a (quotation | quote)",
     example="make the last paragraph a quotation",
     group="format",
 )
@@ -113,19 +188,29 @@ def quotation(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
 
 
 CATALOGUE.table(
-    "listkind", {"(bulleted | bullet | bullets | unnumbered)": "bulleted", "numbered": "numbered"}
+    "listkind",
+    {
+        "(bulleted | bullet | bullets | bullet point | bullet points | unnumbered)": "bulleted",
+        "(numbered | number | ordered)": "numbered",
+    },
+)
+CATALOGUE.table(
+    "bulletpoints", {"(bullets | bullet points | points)": "bulleted", "numbers": "numbered"}
 )
 
 
 @command(
-    "[start] [a] {listkind} list",
-    "(make | turn) {target} [into] a {listkind} list",
-    "(make | turn) {target} [into] a list",
-    "(make | turn) {target} [into] (bullets | bullet points)",
-    "(make | turn) {target} [into] {listkind} items",
-    "(set | format) {target} as a [{listkind}] list",
-    "make a [{listkind}] list (of | out of | from) {target}",
-    "(bullet | put bullets on) {target}",
+    "[<begin>] [a] [new] {listkind} list",
+    "<begin> a [new] list",
+    *frames.made("[a] {listkind} list"),
+    *frames.made("a list"),
+    *frames.made("{listkind:bulletpoints}"),
+    *frames.made("{listkind} items"),
+    *frames.made("[a] list with {listkind:bulletpoints}"),
+    "make [a] [{listkind}] list (of | out of | from) {target}",
+    "make [a] list with {listkind:bulletpoints} (of | out of | from) {target}",
+    *frames.given("{listkind:bulletpoints}"),
+    "(bullet | itemise) {target}",
     example="make the last two paragraphs a list",
     group="format",
 )
@@ -155,11 +240,23 @@ CATALOGUE.table(
 )
 
 
+CATALOGUE.table("centred", {"(centred | centered | in the centre | in the middle)": "centre"})
+
+
 @command(
-    "(align | set | put | move) {target} [(to | on) the] {alignment} [(side | edge)]",
-    "(centre | center) {target}",
+    "(align | <make> | <shift>) {target} [over] [(to | on | at | in) the] {alignment} [hand] [(side | edge | margin)]",
+    "(centre | center) {target} [on the page]",
     "(align | aligned) [to the] {alignment}",
     "{alignment} align {target}",
+    "align {target} to the {alignment} [(side | edge | margin)]",
+    *frames.made("{alignment} (aligned | justified | align)"),
+    "[<wish>] {target} (to | on | over to) the {alignment} [hand] [(side | edge)]",
+    "{target} <shall> be (on | to | at | in) the {alignment}",
+    "{target} <shall> be [aligned] {alignment:centred}",
+    "<make> {target} [to be] {alignment:centred}",
+    "<wish> {target} {alignment:centred}",
+    "apply {alignment} alignment to {target}",
+    "give {target} {alignment} alignment",
     example="align the title right",
     group="format",
     of_blocks=True,

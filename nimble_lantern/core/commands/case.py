@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Piece, Position, Range
@@ -42,8 +43,8 @@ def recased(sitting: Sitting, target: Places, change: Callable[[str], str]) -> D
 
 
 @command(
-    "capitalise {target}",
-    "capitalize {target}",
+    "(capitalise | capitalize) {target}",
+    "(capitalise | capitalize) (every | each) word [(of | in) {target}]",
     "[initial] capitals (for | on) {target}",
     "give {target} [initial] capitals",
     "(put | add) capitals (on | to) {target}",
@@ -61,10 +62,12 @@ def _first_letter(text: str) -> str:
 
 
 @command(
+    *frames.given("(capital [letter] | capital letters | initial capital | big letter)"),
     "(put | write) a capital (on | at the start of | at the beginning of) {target}",
-    "(make | start) {target} [with] a capital [letter]",
-    "give {target} a capital [letter]",
-    "capitalise the first letter of {target}",
+    "(make | start | begin) {target} [start | begin] [with] a capital [letter]",
+    "{target} <shall> (have | get | start with | begin with | be given | take) a capital [letter]",
+    "{target} (wants | needs | takes | gets) a capital [letter]",
+    "(capitalise | capitalize) the first letter of {target}",
     example="start the last sentence with a capital",
     group="revising",
 )
@@ -74,11 +77,12 @@ def initial(sitting: Sitting, target: Places) -> Done:
 
 
 @command(
+    *frames.made(
+        "([all] [in] (capitals | caps | capital letters | block capitals | block letters | big letters) | [in] (upper case | uppercase))"
+    ),
     "all (capitals | caps) (for | on) {target}",
-    "(make | put | set | write) {target} [in] (all capitals | all caps | upper case | uppercase)",
-    "(make | put | set | write) {target} in capitals",
     "(uppercase | upper case) {target}",
-    "capitalise every letter (of | in) {target}",
+    "(capitalise | capitalize) (every letter (of | in) {target} | all of {target} | {target} completely)",
     example="make the title all capitals",
     group="revising",
 )
@@ -88,10 +92,13 @@ def upper(sitting: Sitting, target: Places) -> Done:
 
 
 @command(
-    "(make | put | set | write) {target} [in] (lower case | lowercase | small letters)",
-    "(lower case | lowercase | no capitals) (for | on) {target}",
-    "decapitalise {target}",
-    "uncapitalise {target}",
+    *frames.made(
+        "([all] [in] (lower case | lowercase | small letters | little letters | no capitals))"
+    ),
+    *frames.taken("(capital | capital letter | capitals | caps)"),
+    "(lower case | lowercase | no capitals) [(for | on)] {target}",
+    "(decapitalise | uncapitalise | uncapitalize | decapitalize) {target}",
+    "{target} with a small letter",
     example="make that lower case",
     group="revising",
 )
@@ -101,9 +108,9 @@ def lower(sitting: Sitting, target: Places) -> Done:
 
 
 @command(
-    "(make | put | set | write) {target} in title case",
-    "title case (for | on) {target}",
-    "make {target} title case",
+    *frames.made("[in] (title case | headline case | title style | headline capitals)"),
+    "(title case | headline case) [(for | on)] {target}",
+    "capitalise {target} like a (title | headline)",
     example="make the last sentence title case",
     group="revising",
 )

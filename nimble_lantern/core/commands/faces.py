@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.marks import marked, remarked, said_of
 from nimble_lantern.core.commands.wording import named, near
 from nimble_lantern.core.document.layout import HEADING_SCALE
@@ -44,11 +45,11 @@ def faced(sitting: Sitting, ranges: tuple[Range, ...], mark: str, value: str | N
 
 
 @command(
-    "(make | turn | colour | color) {target} {colour}",
-    "(put | set | write) {target} in {colour}",
+    *frames.made("[the] [colour | color] {colour}", False),
+    *frames.made("{colour} (letters | type | ink | print)"),
+    "(colour | color) {target} [in] {colour}",
     "{colour} for {target}",
-    "change the (colour | color) of {target} to {colour}",
-    "i want {target} in {colour}",
+    "(change | set | make) the (colour | color) of {target} [to] {colour}",
     example="make the last sentence blue",
     group="format",
 )
@@ -60,8 +61,7 @@ def colour(sitting: Sitting, target: Places, colour: str) -> Done:
 
 
 @command(
-    "(no | remove the | take the) (colour | color) (from | off | for) {target}",
-    "take the (colour | color) (off | from) {target}",
+    *frames.taken("(colour | color)"),
     example="take the colour off the last sentence",
     group="format",
 )
@@ -71,11 +71,11 @@ def no_colour(sitting: Sitting, target: Places) -> Done:
 
 
 @command(
-    "(put | set | write) {target} in [the] {family} [(font | type | face)]",
-    "(use | take) {family} for {target}",
-    "change the font of {target} to {family}",
-    "make {target} {family}",
-    "(make | set) the font of {target} {family}",
+    *frames.made("[the] [font] {family} [(font | type | face)]", False),
+    "(use | take) {family} (for | on) {target}",
+    "(change | set | make) the (font | typeface) of {target} [to] {family}",
+    "apply [the font] {family} to {target}",
+    "{family} for {target}",
     example="set the last sentence in courier",
     group="format",
 )
@@ -92,10 +92,10 @@ def _sized(points: int) -> Refusal | None:
 
 
 @command(
-    "(make | set | put) {target} [in | to | at] [size] {number} (point | points)",
-    "(make | set) {target} [to] size {number}",
+    *frames.made("[at] (size {number} | {number} (point | points) | {number} point size)", False),
+    "(change | set | make) the size of {target} [to] {number} [(point | points)]",
     "size {number} for {target}",
-    "change the size of {target} to {number} [(point | points)]",
+    "set {target} to {number} (point | points)",
     example="make the title thirty six points",
     group="format",
 )
@@ -108,11 +108,13 @@ def size(sitting: Sitting, target: Places, number: int) -> Done | Refusal:
 
 
 @command(
-    "make {target} [a (bit | little)] {larger}",
+    *frames.made("[a] [(bit | little | size | step)] {larger}", False),
+    "(<make> | <wish>) {target} in [a] {larger} (letters | type | print | size | font)",
+    "use [a] {larger} (letters | type | print | size | font) (for | on) {target}",
+    "give {target} [a] {larger} (letters | type | print | size | font)",
     "{resizing} the size of {target}",
     "(enlarge | magnify) {target}",
-    "{larger} (letters | type) for {target}",
-    "(set | put) {target} {larger}",
+    "{larger} (letters | type | print) for {target}",
     example="make the last sentence larger",
     group="format",
 )

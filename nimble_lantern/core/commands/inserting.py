@@ -8,15 +8,11 @@ from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.replacing import bare_mark
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.grammar.catalogue import command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit
 
 _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM)
-
-
-CATALOGUE.table("ahead_of", {"(before | in front of | ahead of)": True})
-CATALOGUE.table("behind", {"(after | behind | following)": True})
 
 
 def _beside(sitting: Sitting, target: Places, text: tuple[str, ...], before: bool) -> Done:

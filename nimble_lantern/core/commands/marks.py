@@ -5,8 +5,9 @@ from __future__ import annotations
 from collections.abc import Callable, Iterable
 from dataclasses import replace
 from functools import partial
-from typing import Any
+from typing import Any, NamedTuple
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.wording import named, near
 from nimble_lantern.core.document.edits import in_turn, remark
 from nimble_lantern.core.document.model import Range, Span
@@ -15,23 +16,55 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places
 
-_FAMILIES: dict[str, tuple[str, str, str]] = {
-    # name: (how it is said as a verb, how it might be said besides, how it is said of text)
-    "bold": ("bold", "(bold face | boldface | embolden)", "bold [face]"),
-    "italic": ("(italic | italicise | italicize)", "italics", "(italic | italics)"),
-    "underline": ("underline", "(put | draw) a line under", "(underlined | underline)"),
-    "strike": (
-        "strike [through | out]",
-        "(cross through | (put | draw) a line through)",
-        "struck (out | through)",
+
+class _Family(NamedTuple):
+    """A mark as it is spoken of: as a verb, of text that has it, as a thing that text is given."""
+
+    verb: str
+    adjective: str
+    noun: str
+    besides: tuple[str, ...] = ()
+
+
+_FAMILIES = {
+    "bold": _Family(
+        "(bold | embolden | bold face | boldface)",
+        "(bold [face | type | letters | print] | boldface | heavy type)",
+        "(bold [face | type] | boldface)",
     ),
-    "highlight": ("highlight", "", "highlighted"),
-    "subscript": ("subscript", "", "subscript"),
-    "superscript": ("superscript", "", "superscript"),
+    "italic": _Family(
+        "(italic | italicise | italicize | italics)",
+        "(italic [type | letters] | italics | italicised | italicized)",
+        "(italic | italics | italic type)",
+    ),
+    "underline": _Family(
+        "underline",
+        "(underlined | underline)",
+        "(underline | underlining | line under | line underneath | line below)",
+    ),
+    "strike": _Family(
+        "(strike [through | out] | cross through)",
+        "(struck (out | through) | strikethrough | crossed (out | through))",
+        "(strikethrough | strike through | strike out | line through)",
+        ("strike {target} (through | out)", "cross {target} through"),
+    ),
+    "highlight": _Family(
+        "highlight",
+        "([in yellow] highlighted | highlight | highlighted in yellow | yellow highlighted"
+        " | marked in yellow)",
+        "([yellow] highlight | [yellow] highlighting | [yellow] highlighter)",
+        (
+            "highlight {target} [in] yellow",
+            "highlight {target} with yellow",
+            "highlight {target} in",
+        ),
+    ),
+    "subscript": _Family("subscript", "[a] subscript", "subscript"),
+    "superscript": _Family("superscript", "[a] superscript", "superscript"),
 }
 CATALOGUE.table(
     "styled",
-    {adjective: name for name, (*_, adjective) in _FAMILIES.items()} | {"plain": "plain"},
+    {family.adjective: name for name, family in _FAMILIES.items()} | {"plain": "plain"},
 )
 
 
@@ -70,7 +103,7 @@ def said_of(name: str) -> str:
     return _PAST.get(name, name)
 
 
-def _register(name: str, verb: str, besides: str, adjective: str) -> None:
+def _register(name: str, family: _Family) -> None:
     def on(sitting: Sitting, target: Places) -> Done:
         return _done(sitting, target, (name,), f"is {said_of(name)}")
 
@@ -78,6 +111,12 @@ def _register(name: str, verb: str, besides: str, adjective: str) -> None:
         after = remarked(sitting, target.ranges, (), {name})
         where = named(sitting.document, target.ranges)
         return Done(after, f"{where} is not {said_of(name)} any more")
+
+    def off_that(sitting: Sitting) -> Done | Refusal:
+        ranges = (sitting.selection,) if sitting.selection else sitting.that
+        if not ranges:
+            return Refusal("Nothing is selected and nothing was just written.")
+        return off(sitting, Places(ranges))
 
     def begin(sitting: Sitting) -> Done:
         typing = (*(t for t in sitting.typing if t[0] != name), (name, None))
@@ -89,36 +128,37 @@ def _register(name: str, verb: str, besides: str, adjective: str) -> None:
         typing = tuple(t for t in sitting.typing if t[0] != name)
         return Done(replace(sitting, typing=typing), f"{name} off")
 
-    noun = f"({verb} | {adjective})" if verb != adjective else verb
+    switched = f"({family.noun} | {family.adjective})"
     patterns: list[tuple[Callable[..., Any], str, tuple[str, ...], str, str]] = [
         (on, name, (
-            f"{verb} {{target}}",
-            f"(make | set | turn | change) {{target}} [into | to] {adjective}",
-            f"(put | set | write) {{target}} (in | into) {adjective}",
-            f"i want {{target}} (in {adjective} | {adjective}) [type]",
-            f"{adjective} (for | on) {{target}}",
-            *([f"{besides} {{target}}"] if besides else []),
-            *(["strike {target} (through | out)"] if name == "strike" else []),
+            f"{family.verb} {{target}}",
+            *frames.made(family.adjective),
+            *frames.given(family.noun),
+            f"{family.adjective} (for | on) {{target}}",
+            *family.besides,
         ), f"{name} the last two words", f"Make a target {name}."),
         (off, f"no_{name}", (
-            f"(no | not) {noun} (for | on | in) {{target}}",
-            f"(take | remove) [the] {noun} (off | from) {{target}}",
-            f"take {{target}} out of {adjective}",
+            *frames.taken(switched),
+            *frames.unmade(family.adjective),
             f"un{name} {{target}}",
-            f"make {{target}} (not | no longer) {adjective}",
         ), f"take {name} off the last two words", f"Take {name} off a target."),
+        (off_that, f"no_{name}_here", (
+            *(way for way in frames.gone(family.noun) if not way.endswith("(off | away | gone | out)")
+              and not way.startswith("(no |")),
+            f"un{name} [(it | that | this | them)]",
+        ), f"remove the {name}", f"Take {name} off what is selected, or was just done."),
         (begin, f"{name}_on", (
-            f"{noun} on",
-            f"(turn | switch) on {noun}",
-            f"(turn | switch) {noun} on",
-            f"(start | begin) {noun}",
+            f"{switched} on",
+            f"(turn | switch | put) on {switched}",
+            f"(turn | switch | put) {switched} on",
+            f"(start | begin) {switched}",
         ), f"{name} on", f"Write in {name} from here on, until you say “{name} off”."),
         (end, f"{name}_off", (
-            f"{noun} off",
-            f"(turn | switch) off {noun}",
-            f"(turn | switch) {noun} off",
-            f"(stop | end) {noun}",
-            f"no more {noun}",
+            f"{switched} off",
+            f"(turn | switch | put) off {switched}",
+            f"(turn | switch | put) {switched} off",
+            f"(stop | end | finish) {switched}",
+            f"no more {switched}",
         ), f"{name} off", f"Stop writing in {name}."),
     ]  # fmt: skip
     for handler, called, ways, example, help_text in patterns:
@@ -126,8 +166,8 @@ def _register(name: str, verb: str, besides: str, adjective: str) -> None:
         command(*ways, example=example, group="format")(handler)
 
 
-for _name, _ways in _FAMILIES.items():
-    _register(_name, *_ways)
+for _name, _family in _FAMILIES.items():
+    _register(_name, _family)
 
 
 @command(

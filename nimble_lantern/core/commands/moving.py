@@ -10,11 +10,10 @@ from nimble_lantern.core.document import units
 from nimble_lantern.core.document.layout import edges
 from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.grammar.catalogue import command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit
 
-CATALOGUE.table("go", {"(go | move | jump | (take | put | get | bring) me | skip)": True})
 _FLOWING = (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE)
 
 

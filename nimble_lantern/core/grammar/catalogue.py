@@ -27,6 +27,11 @@ GROUPS = {
 }
 
 
+POSTPOSED, MOST_POSTPOSED = "postposed", 12
+"""Commands that name their target first ("the title in capitals"), and the most words of one.
+
+They have a rule of their own: in a long sentence almost any run of words could be their target.
+"""
 When = Callable[[Any, "Parse"], bool]
 """(sitting, parse) -> whether the words make sense as this command just now."""
 
@@ -176,7 +181,8 @@ class Catalogue:
             self.commands[name] = made
             for rank, way in enumerate(ways):
                 own = way.when if isinstance(way, Way) else None
-                self.grammar.add("command", patterns[rank], dict, made, rank < heard, own)
+                rule = POSTPOSED if patterns[rank].startswith("{target}") else "command"
+                self.grammar.add(rule, patterns[rank], dict, made, rank < heard, own)
             return handler
 
         return register
@@ -214,7 +220,10 @@ class Catalogue:
 
     def parses(self, words: Sequence[str]) -> list[Parse]:
         """Every reading of an utterance as a command, the most literal first."""
-        return [self._parse(found) for found in self.grammar.parses("command", words)]
+        found = self.grammar.parses("command", words)
+        if len(words) <= MOST_POSTPOSED and POSTPOSED in self.grammar.productions:
+            found = sorted(found + self.grammar.parses(POSTPOSED, words), key=lambda f: f.free)
+        return [self._parse(f) for f in found]
 
     def may_begin(self, word: str) -> bool:
         """Whether some command begins with this very word."""

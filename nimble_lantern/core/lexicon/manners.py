@@ -2,16 +2,47 @@
 
 from __future__ import annotations
 
-LEADS = tuple(
-    tuple(lead.split())
-    for lead in (
-        "please", "can you please", "could you please", "can you", "could you", "would you",
-        "i would like to", "i'd like to", "i would like you to", "i want to", "i want you to",
-        "let us", "let's", "now", "then", "okay", "ok", "no", "well", "right", "so", "just",
-        "and now", "and then", "oh", "sorry", "no wait", "wait", "actually", "go on and",
-        "go ahead and",
-    )
-)  # fmt: skip
-"""Before a request."""
-TAILS = (("please",), ("for", "me"), ("thank", "you"), ("thanks",), ("instead",), ("now",))
-"""After a request."""
+FILLERS = frozenset("um uh er erm uhm hmm hm mm".split())
+"""Sounds of thinking; anywhere in a request they say nothing."""
+
+
+def _phrases(*lines: str) -> tuple[tuple[str, ...], ...]:
+    """Each phrase as words, the longest first."""
+    found = {tuple(phrase.split()) for line in lines for phrase in line.split(",")}
+    return tuple(sorted(found, key=lambda words: (-len(words), words)))
+
+
+LEADS = _phrases(
+    "please, do please, kindly, please kindly, if you would, if you please, if you can, oh, ah",
+    "can you, could you, would you, will you, can you please, could you please, would you please",
+    "would you mind, do you mind, would you be so kind as to, be so kind as to, would you be able to",
+    "can i, could i, may i, might i, can we, could we, may we, might we, shall we, let me, let us",
+    "let's, i want to, i want you to, i need to, i need you to, i would like to, i'd like to, we need to",
+    "i would like you to, i'd like you to, i should like to, i should like you to, i wish to",
+    "i think we might, i think we can, i think we should, i think you can, i think i will, i think",
+    "i think i'll, we can, we could, you can, you could, we should, we might, now can we, i'll, i will",
+    "go on and, go ahead and, try to, go and, be a dear and, be a love and, my dear",
+    "now, then, okay, ok, no, no no, well, right, right then, so, just, and, and now, and then, now then",
+    "sorry, i'm sorry, no wait, wait, actually, oh dear, oh no, oh well, hang on, hold on, no sorry",
+    "i beg your pardon, beg your pardon, pardon, excuse me, pardon me, yes, yes please, all right",
+    "next, first, also, again, quickly, simply, perhaps, maybe, hey, hello, computer, desk",
+)
+"""Before a request, one after another: "okay now could you please just"."""
+TAILS = _phrases(
+    "please, for me, thank you, thanks, thank you very much, thanks very much, thank you so much",
+    "instead, now, right now, straight away, at once, will you, would you, could you, can you",
+    "would you please, will you please, if you would, if you please, if you can, if you could",
+    "if you don't mind, if possible, if you like, my dear, dear, okay, ok, all right, too, as well",
+    "then, after all, will you please, can you please, quickly, again please, just now",
+)
+"""After a request, one after another: "for me please"."""
+ASKED_DOING = {
+    "selecting": "select", "deleting": "delete", "removing": "remove", "taking": "take",
+    "changing": "change", "replacing": "replace", "moving": "move", "putting": "put",
+    "adding": "add", "inserting": "insert", "making": "make", "setting": "set",
+    "turning": "turn", "going": "go", "undoing": "undo", "copying": "copy", "cutting": "cut",
+    "pasting": "paste", "underlining": "underline", "highlighting": "highlight",
+    "swapping": "swap", "joining": "join", "bringing": "bring", "getting": "get",
+    "writing": "write", "starting": "start", "showing": "show", "reading": "read",
+}  # fmt: skip
+"""After "would you mind", verbs are asked for in this form."""

@@ -11,7 +11,14 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
-from nimble_lantern.core.lexicon.manners import LEADS, TAILS
+from nimble_lantern.core.lexicon.desk import (
+    ASIDES,
+    PLAIN_VERBS,
+    SPOKEN_OF,
+    TRADE_NOUNS,
+    TRADE_VERBS,
+)
+from nimble_lantern.core.lexicon.manners import ASKED_DOING, FILLERS, LEADS, TAILS
 from nimble_lantern.core.lexicon.sentences import NEVER_LAST
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Places, That, Words, is_target
@@ -21,6 +28,10 @@ from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
 
 _MARK_ENDS = (("full", "stop"), ("question", "mark"), ("exclamation", "mark"), ("period",))
 _MOST_WORDS_OF_A_SLIP = 6
+_MOST_SAID_OF_IT = 5
+_MOST_ADDRESSED = 8
+_LEADS = {first: tuple(p for p in LEADS if p[0] == first) for first, *_ in LEADS}
+_TAILS = {last: tuple(p for p in TAILS if p[-1] == last) for *_, last in TAILS}
 
 
 @dataclass(frozen=True, slots=True)
@@ -42,40 +53,105 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
 
     `forced` where the speaker says it is a command: then it is refused rather than text.
     """
-    parses = [p for p in CATALOGUE.parses(words) if _fits(sitting, p)]
-    found = _best(sitting, parses, near=False)
+    words = tuple(words)
+    plainer = _plainer(words) if whole else ()
+    found = _exactly(sitting, words, whole)
     if found.kind is Judged.COMMAND:
+        # In "replace the hut with the barn please" the courtesy is no part of the new words.
+        for plain in plainer if found.parse and found.parse.free else ():
+            same = _exactly(sitting, plain, whole)
+            if same.kind is Judged.COMMAND and _same_command(same, found):
+                return same
         return found
-    if sitting.selection is not None and sitting.fresh and len(words) <= 2 and whole:
-        # With words selected, "bold" alone is said of them.
-        said_of_them = _best(sitting, CATALOGUE.parses((*words, "that")), near=False)
-        if said_of_them.kind is Judged.COMMAND:
-            return said_of_them
-    if sitting.question is not None and whole:
-        # While something is asked, the words of one option alone choose it: "friday's ferry".
-        chosen = _best(
-            sitting,
-            [p for p in CATALOGUE.parses(("take", *words)) if _fits(sitting, p)],
-            near=False,
-        )
-        if chosen.kind is Judged.COMMAND:
-            return chosen
+    for plain in plainer:
+        asked = _exactly(sitting, plain, whole)
+        if _plainly_asked(sitting, asked, plain):
+            return asked
     # Only where nothing fits exactly does it pay to look for what comes near.
     missed: list[Verdict] = []
     refused = found if found.kind is Judged.REFUSED else None
     if refused is None and len(words) <= _MOST_WORDS_OF_A_SLIP * 2:
-        nearest = _best(sitting, parses, near=True, missed=missed)
-        if nearest.kind is Judged.COMMAND:
-            return nearest
-    bare = _without_manners(words) if whole else words
-    if len(bare) < len(words):
-        plain = judge(sitting, bare, whole, forced)
-        if _plainly_asked(plain, bare):
-            return plain
+        for wording in (words, *plainer):
+            parses = [p for p in CATALOGUE.parses(wording) if _fits(sitting, p)]
+            nearest = _best(sitting, parses, near=True, missed=missed)
+            if nearest.kind is Judged.COMMAND and (
+                wording is words or _plainly_asked(sitting, nearest, wording)
+            ):
+                return nearest
+    for plain in plainer:
+        asked = _exactly(sitting, plain, whole)
+        if asked.kind is Judged.REFUSED and _plainly_asked(sitting, asked, plain):
+            return asked
     if refused and whole:
         return refused
     slip = _slip(missed, words) if whole else TEXT
+    if slip is TEXT and whole and _spares_the_selection(sitting, words):
+        return Verdict(Judged.UNCLEAR, refusal=_NOT_OVER)
     return missed[0] if forced and slip is TEXT and missed else slip
+
+
+_NOT_OVER = Refusal(
+    "Not written over what is selected, as it may be meant for the desk.",
+    "",
+    "“Take it anyway” writes it; “select nothing” lets go.",
+)
+
+
+def _exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
+    """The command that the words are, with targets that stand in the text as they were said."""
+    found = _best(sitting, [p for p in CATALOGUE.parses(words) if _fits(sitting, p)], near=False)
+    if found.kind is Judged.COMMAND or not whole:
+        return found
+    if sitting.selection is not None and sitting.fresh and len(words) <= _MOST_SAID_OF_IT:
+        # With words selected, "bold", "in capitals" and "bullets" are said of them.
+        for said in ((*words, "that"), ("make", "that", *words)):
+            of_it = _best(sitting, CATALOGUE.parses(said), near=False)
+            plainly = len(words) > 1 or words[0] in TRADE_NOUNS | TRADE_VERBS
+            if of_it.kind is Judged.COMMAND and of_it.parse and not of_it.parse.free and plainly:
+                return of_it
+    if sitting.question is not None:
+        # While something is asked, the words of one option alone choose it: "friday's ferry".
+        fitting = [p for p in CATALOGUE.parses(("take", *words)) if _fits(sitting, p)]
+        chosen = _best(sitting, fitting, near=False)
+        if chosen.kind is Judged.COMMAND:
+            return chosen
+    return found
+
+
+def _same_command(some: Verdict, other: Verdict) -> bool:
+    return bool(some.parse and other.parse and some.parse.command is other.parse.command)
+
+
+def _plainer(words: tuple[str, ...]) -> tuple[tuple[str, ...], ...]:
+    """The words without hesitation, without what comes after a request, then without what comes
+    before: "no bullets please" is "no bullets" before it is "bullets"."""
+    bare = tuple(w for w in words if w not in FILLERS)
+    tailed = _without_tails(bare)
+    found = dict.fromkeys((bare, tailed, _without_leads(tailed)))
+    return tuple(w for w in found if w and w != words)
+
+
+def _spares_the_selection(sitting: Sitting, words: tuple[str, ...]) -> bool:
+    """Whether what is selected stays, as the words may be meant for the desk and not for it.
+
+    After "select the hut", "the shed" replaces it; "the other one" and "bold and italic" do not.
+    """
+    return sitting.selection is not None and sitting.fresh and _addressed(words)
+
+
+def _addressed(words: tuple[str, ...]) -> bool:
+    if any(words[: len(aside)] == aside for aside in ASIDES):
+        return True
+    bare = _without_leads(_without_tails(tuple(w for w in words if w not in FILLERS)))
+    if not bare or len(bare) > _MOST_ADDRESSED:
+        return False
+    trade = sum(w in TRADE_NOUNS or w in TRADE_VERBS for w in bare)
+    of_it = any(w in SPOKEN_OF for w in bare)
+    if bare[0] in TRADE_VERBS or trade * 2 >= len(bare):
+        return True
+    if bare[0] in PLAIN_VERBS:
+        return of_it or trade > 0
+    return len(bare) <= 4 and bare[-1] in ("one", "ones") or len(bare) == 1 and of_it
 
 
 def _best(
@@ -106,15 +182,20 @@ def _best(
     return best[1] if best else refused
 
 
-def _plainly_asked(verdict: Verdict, words: Sequence[str]) -> bool:
+def _plainly_asked(sitting: Sitting, verdict: Verdict, words: Sequence[str]) -> bool:
     """Whether a request is surely one: "please bold the ferry", and not "please put it back"."""
     if verdict.kind not in (Judged.COMMAND, Judged.REFUSED) or verdict.parse is None:
         return False
-    if words[0] in ("undo", "redo"):
+    parse = verdict.parse
+    if parse.command.traits.walks or sitting.selection is not None and sitting.fresh:
         return True
-    targets = [v for v in verdict.parse.args.values() if is_target(v)]
-    named = any(not isinstance(t, That) for t in targets)
-    return named or bool(targets) and not verdict.parse.command.traits.destructive
+    targets = [v for v in parse.args.values() if is_target(v)]
+    if any(not isinstance(t, That) for t in targets):
+        return True
+    if not targets:
+        # "Stop listening please", and not "please open".
+        return parse.free == 0 and len(words) > 1
+    return not parse.command.traits.destructive
 
 
 def _suits(sitting: Sitting, parse: Parse, verdict: Verdict) -> bool:
@@ -128,15 +209,27 @@ def _suits(sitting: Sitting, parse: Parse, verdict: Verdict) -> bool:
     )
 
 
-def _without_manners(words: Sequence[str]) -> Sequence[str]:
-    """A request without the words that only make it polite: "could you ... please"."""
-    for lead in LEADS:
-        if tuple(words[: len(lead)]) == lead and len(words) > len(lead):
-            words = words[len(lead) :]
+def _without_leads(words: tuple[str, ...]) -> tuple[str, ...]:
+    """Without what comes before a request: "okay could you please delete it" is "delete it"."""
+    while words:
+        leads = (lead for lead in _LEADS.get(words[0], ()) if words[: len(lead)] == lead)
+        lead = next((lead for lead in leads if len(lead) < len(words)), None)
+        if lead is None:
             break
-    for tail in TAILS:
-        if tuple(words[-len(tail) :]) == tail and len(words) > len(tail):
-            words = words[: -len(tail)]
+        words = words[len(lead) :]
+        if lead[-1] == "mind" and words[0] in ASKED_DOING:
+            words = (ASKED_DOING[words[0]], *words[1:])
+    return words
+
+
+def _without_tails(words: tuple[str, ...]) -> tuple[str, ...]:
+    """Without what comes after a request: "delete it for me please" is "delete it"."""
+    while words:
+        tails = (tail for tail in _TAILS.get(words[-1], ()) if words[-len(tail) :] == tail)
+        tail = next((tail for tail in tails if len(tail) < len(words)), None)
+        if tail is None:
+            break
+        words = words[: -len(tail)]
     return words
 
 

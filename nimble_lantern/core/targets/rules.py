@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
+from nimble_lantern.core.lexicon.classes import CLASSES
 from nimble_lantern.core.targets.model import (
     Beyond,
     Both,
@@ -22,6 +23,9 @@ from nimble_lantern.core.targets.model import (
     Units,
     Words,
 )
+
+for _class, _pattern in CLASSES.items():
+    CATALOGUE.table(_class, {_pattern: True})
 
 CATALOGUE.table(
     "unit",

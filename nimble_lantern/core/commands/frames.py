@@ -1,0 +1,69 @@
+"""The word orders in which people ask for a look: written once for bold, capitals, lists and all.
+
+A frame is a pattern with a place for the look's adjective ("italic", "in capitals", "a list") or
+its noun ("a highlight", "bullets").  Frames that are whole statements ("the title should be bold")
+are left out where a sentence of a letter may well say the same ("the door should be red").
+"""
+
+from __future__ import annotations
+
+
+def made(adjective: str, stated: bool = True) -> tuple[str, ...]:
+    """A target is made so: "make the title bold", "i want the title in capitals"."""
+    said = (
+        f"<make> {{target}} [to be] [<into>] {adjective}",
+        f"<wish> {{target}} [to be] [<into>] {adjective}",
+    )
+    if not stated:
+        return said
+    return (
+        *said,
+        f"{{target}} [<into>] {adjective}",
+        f"{{target}} <shall> be [<into>] {adjective}",
+    )
+
+
+def given(noun: str) -> tuple[str, ...]:
+    """A target is given it: "put a highlight on the title", "give the title a line under it"."""
+    a = "[(a | an | some | the)]"
+    return (
+        f"apply {a} {noun} to {{target}}",
+        f"give {{target}} {a} {noun}",
+        f"(<put> | draw | set | use | apply) {a} {noun} <upon> {{target}}",
+        f"(mark | show | set | write | have | make) {{target}} with {a} {noun}",
+        f"{{target}} with {a} {noun}",
+    )
+
+
+def unmade(adjective: str) -> tuple[str, ...]:
+    """A target is so no more: "make the title not bold", "the title needn't be a heading"."""
+    return (
+        f"<make> {{target}} (not | no longer | no more) [<into>] {adjective}",
+        f"<wish> {{target}} (not | no longer) [to be] [<into>] {adjective}",
+        f"{{target}} (not | no longer) [<into>] {adjective}",
+        f"{{target}} <should_not> be [<into>] {adjective}",
+        f"(take | bring | get) {{target}} out of {adjective}",
+    )
+
+
+def taken(noun: str) -> tuple[str, ...]:
+    """It is taken off a target: "get rid of the bold on the title", "no capitals in that"."""
+    the = "[all] [(the | its | their | any)]"
+    return (
+        f"<undress> {the} {noun} <upon> {{target}}",
+        f"(take | get | lift) {the} {noun} (off | away from | from | out of) {{target}}",
+        f"(no | not | not any | no more) {noun} <upon> {{target}}",
+        f"{noun} off {{target}}",
+        f"{{target}} without [(a | an | any | the)] {noun}",
+    )
+
+
+def gone(noun: str) -> tuple[str, ...]:
+    """Said of what is selected, or was just done: "remove the bullets", "bullets off"."""
+    the = "[all] [of] [(the | its | their | any | that | this)]"
+    return (
+        f"<undress> {the} {noun}",
+        f"(take | get) {the} {noun} (off | away | out)",
+        f"(no | no more | not any) {noun}",
+        f"{noun} (off | away | gone | out)",
+    )

@@ -1,0 +1,39 @@
+"""Words by which an utterance is known to be said to the desk, not to the letter's reader."""
+
+from __future__ import annotations
+
+TRADE_VERBS = frozenset(
+    "select deselect unselect delete bold unbold italicise italicize underline highlight extend undo"
+    " redo paste capitalise capitalize uppercase lowercase embolden centre center align indent"
+    " outdent undelete backspace unhighlight ununderline hyphenate strikethrough reselect"
+    .split()
+)  # fmt: skip
+"""First in an utterance, they are said to the desk: few sentences of a letter begin so."""
+PLAIN_VERBS = frozenset(
+    "make put change turn set use move take remove clear get give go show read leave keep let copy"
+    " cut replace insert add apply format erase swap join split cancel find correct stop start"
+    " narrow choose pick mark write type scrap forget drop lose close open switch scroll save"
+    " convert number bullet start begin end print rub wipe try".split()
+)
+"""First, they may be: what follows tells."""
+SPOKEN_OF = frozenset("it this that them these those selection one ones".split())
+"""What stands selected, or was just done, is spoken of so."""
+TRADE_NOUNS = frozenset(
+    "bold italic italics underline underlined underlining highlighted highlighting highlighter"
+    " strikethrough superscript subscript capitals caps capitalised uppercase lowercase font size"
+    " heading subheading bullet bullets bulleted numbered list paragraph paragraphs sentence"
+    " sentences word words line lines selection selected cursor caret courier literata atkinson"
+    " centred centered aligned document undo redo text letters case format formatting colour color"
+    " item items section title quotation dictation microphone command commands".split()
+)
+"""Words of the trade: said of a text, not often in one."""
+ASIDES = tuple(
+    tuple(words.split())
+    for words in (
+        "hang on", "hold on", "never mind", "no wait", "wait a", "wait", "oh no", "oh dear",
+        "where am i", "what can i", "what do i", "how do i", "how can i", "can i", "what is selected",
+        "which one", "not that", "no not", "no that", "leave it", "let go", "what have i",
+        "did you", "are you listening", "can you hear", "help me", "what was i", "what's",
+    )
+)  # fmt: skip
+"""What begins like this is thought aloud, or asked."""
