@@ -366,11 +366,10 @@ class Journal:
         head = versions.get(row.head)
         document = document_at(session, row.id, head)
         state = json.loads(row.state)
-        ahead = tuple(v for n in state.get("ahead", ()) if (v := versions.get(n)))
         fields = states.restored(document, state) | states.desk_fields(json.loads(desk.state))
         sitting = Sitting(
             document=document,
-            history=History(head, ahead, row.versions),
+            history=_history(state, versions, head, row.versions),
             trail=trail_of(self._engine, session, row.id, versions),
             clipboard=states.clipboard_of(json.loads(desk.clipboard)),
             settings=_settings(session),
@@ -428,6 +427,15 @@ def _words_gained(old: Document, new: Document) -> int:
     return sum(len(b.words) for b in new.blocks[start:new_end]) - went
 
 
+def _history(
+    state: dict[str, Any], versions: StoredVersions, head: Version | None, count: int
+) -> History:
+    def named(field: str) -> tuple[Version, ...]:
+        return tuple(v for n in state.get(field, ()) if (v := versions.get(n)))
+
+    return History(head, named("ahead"), count, named("left"))
+
+
 def _previous(
     sitting: Sitting, row: dict[str, Any] | None, versions: StoredVersions
 ) -> Sitting | None:
@@ -438,12 +446,11 @@ def _previous(
     if goal is None and row["head"]:
         return None
     walk = go_to(sitting.history, sitting.document, sitting.caret, goal)
-    ahead = tuple(v for n in row["state"].get("ahead", ()) if (v := versions.get(n)))
     fields = states.restored(walk.document, row["state"]) | states.desk_fields(row["desk"])
     return replace(
         sitting,
         document=walk.document,
-        history=History(goal, ahead, sitting.history.count),
+        history=_history(row["state"], versions, goal, sitting.history.count),
         title=row["title"],
         trail=Trail(),
         question=states.question_of(row["question"], walk.document),

@@ -36,6 +36,7 @@ def document_state(sitting: Sitting) -> dict[str, Any]:
         "typing": [list(mark) for mark in sitting.typing],
         "capitals": sitting.capitals,
         "ahead": [v.number for v in sitting.history.ahead],
+        "left": [v.number for v in sitting.history.left],
     }
 
 

@@ -7,17 +7,25 @@ from dataclasses import replace
 from nimble_lantern.core.commands.wording import named, quoted, words_in
 from nimble_lantern.core.composing.moving import paste_at, relocate
 from nimble_lantern.core.composing.removing import remove
+from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
-from nimble_lantern.core.document.model import Position, Range
+from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit
+from nimble_lantern.core.targets.model import Order, Places, Unit, Units
+from nimble_lantern.core.targets.resolve import resolve
 
 _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
 
 
-CATALOGUE.table("atedge", {"(first | at the front)": "start", "last": "end"})
+CATALOGUE.table(
+    "atedge",
+    {
+        "(first | at the (front | top | start | beginning))": "start",
+        "(last | at the (end | bottom | back))": "end",
+    },
+)
 
 
 def _whole_sentence(sitting: Sitting, r: Range) -> Range:
@@ -35,7 +43,10 @@ def _taken(sitting: Sitting, target: Places) -> Sitting:
     return replace(sitting, clipboard=pieces, clipped_blocks=target.unit in _WHOLE)
 
 
-@command("copy {target}", "(take | make) a copy of {target}", example="copy the last sentence",
+@command(
+    "copy {target} [to the clipboard]",
+    "(take | make) a copy of {target}",
+    example="copy the last sentence",
          group="revising")  # fmt: skip
 def copy(sitting: Sitting, target: Places) -> Done:
     """Copy a target, to be pasted."""
@@ -43,7 +54,11 @@ def copy(sitting: Sitting, target: Places) -> Done:
     return Done(after, f"copied {named(sitting.document, target.ranges[:1])}")
 
 
-@command("cut {target}", "cut {target} out", "cut out {target}", example="cut the last sentence",
+@command(
+    "cut {target} [to the clipboard]",
+    "cut {target} out",
+    "cut out {target}",
+    example="cut the last sentence",
          group="revising", destructive=True)  # fmt: skip
 def cut(sitting: Sitting, target: Places) -> Done:
     """Take a target out, to be pasted."""
@@ -55,19 +70,26 @@ def cut(sitting: Sitting, target: Places) -> Done:
 
 
 @command(
-    "paste [(that | it)] [here]",
-    "paste [(that | it)] {side:beside} {target}",
-    "put (that | it) here",
+    "paste [(that | it | this)] [(here | in | in here | there)]",
+    "paste [(that | it | this)] {side:beside} {target}",
+    "paste [(that | it | this)] at the [very] {edge:docedge}",
+    "(put | drop | pop) (that | it | this) [in] here",
+    "paste [what i copied] [from] [the clipboard]",
+    "paste the clipboard",
     example="paste",
     group="revising",
 )
-def paste(sitting: Sitting, target: Places | None = None, side: str = "after") -> Done | Refusal:
+def paste(
+    sitting: Sitting, target: Places | None = None, side: str = "after", edge: str = ""
+) -> Done | Refusal:
     """Put in what was cut or copied, here or beside a target."""
     if not sitting.clipboard:
         return Refusal("Nothing has been cut or copied.", "", "Say “copy” and the words first.")
     at: Position = sitting.writing_place
     if target is not None:
         at = target.first.start if side == "before" else target.first.end
+    if edge:
+        at = sitting.document.whole.start if edge == "start" else sitting.document.end
     wrote = paste_at(sitting, at, sitting.clipboard, sitting.clipped_blocks)
     after = wrote.sitting
     if target is None:
@@ -76,10 +98,51 @@ def paste(sitting: Sitting, target: Places | None = None, side: str = "after") -
 
 
 @command(
-    "move {target} {side:beside} {place:target}",
-    "move {target} to the {edge:docedge}",
-    "(put | move) {target} {edge:atedge}",
-    "(put | shift | bring | place) {target} {side:beside} {place:target}",
+    "<shift> {target} (where | to where | in the place of) [the] {position} [one] (is | was | stands)",
+    example="put the last paragraph where the first one is",
+    group="revising",
+)
+def move_to_nth(sitting: Sitting, target: Places, position: int) -> Done | Refusal:
+    """Move a paragraph or item to where another of its kind stands, before it."""
+    if target.unit not in (Unit.PARAGRAPH, Unit.ITEM, Unit.SENTENCE):
+        return Refusal("Say what to move: a paragraph, an item or a sentence.")
+    found = resolve(Units(target.unit, Order.NTH, 1, position), sitting)
+    if isinstance(found, Refusal):
+        return found
+    return move(sitting, target, found, "before")
+
+
+def _items(sitting: Sitting, r: Range, place: Places | None) -> tuple[Range, Range] | None:
+    """The item that holds a range, and the item, or the list, that it is to be moved beside."""
+    blocks = sitting.document.blocks
+    b = r.start.block
+    if blocks[b].kind is not Kind.ITEM or r.end.block != b:
+        return None
+    if place is None:
+        return units.block_range(sitting.document, b), _list_of(sitting, r)
+    goal = place.first.start.block
+    if blocks[goal].kind is not Kind.ITEM or place.first.end.block != goal or goal == b:
+        return None
+    return units.block_range(sitting.document, b), units.block_range(sitting.document, goal)
+
+
+def _list_of(sitting: Sitting, r: Range) -> Range:
+    """All the items that stand together with the one that holds a range."""
+    blocks = sitting.document.blocks
+    first = last = r.start.block
+    while first and blocks[first - 1].kind is Kind.ITEM:
+        first -= 1
+    while last + 1 < len(blocks) and blocks[last + 1].kind is Kind.ITEM:
+        last += 1
+    return Range(Position(first, 0), Position(last, len(blocks[last].text)))
+
+
+@command(
+    "<shift> {target} <exactly> {side:beside} {place:target}",
+    "<shift> {target} to the [very] {edge:docedge}",
+    "<shift> {target} {edge:atedge} [(of | on | in) the list]",
+    "<shift> {target} (where | to where | in the place of) {place:target} (is | was | stands)",
+    "{target} {edge:atedge}",
     example="move the last sentence before the first sentence",
     group="revising",
 )
@@ -93,10 +156,17 @@ def move(
     """Move a target before or after another."""
     source = _whole_sentence(sitting, target.first)
     goal = sitting.document.whole if place is None else place.first
-    at = goal.start if (side if place else edge) in ("before", "start") else goal.end
-    if source.start < at < source.end:
+    before = (side if place else edge) in ("before", "start")
+    whole = target.unit in _WHOLE
+    if not whole and (items := _items(sitting, source, place)):
+        # Items stay whole, whichever of their words they are called by.
+        source, goal, whole = *items, True
+    elif place is None and target.unit is Unit.ITEM:
+        goal = _list_of(sitting, source)
+    at = goal.start if before else goal.end
+    if source.start < at < source.end or whole and source == goal:
         return Refusal("The words cannot go inside themselves.")
-    wrote = relocate(sitting, source, at, target.unit in _WHOLE)
+    wrote = relocate(sitting, source, at, whole)
     return Done(wrote.sitting, f"moved {quoted(wrote.text)}")
 
 
@@ -127,9 +197,9 @@ CATALOGUE.table("upward", {"(up | higher)": -1, "(down | lower)": 1})
 
 
 @command(
-    "(move | shift | put) {target} {upward}",
-    "(move | shift) {target} {upward} [by] {number}",
-    "(move | shift) {target} {number} {upward}",
+    "(move | shift | put | bring) {target} {upward} [one]",
+    "(move | shift | bring) {target} {upward} [by] {number} [(places | place | lines | items)]",
+    "(move | shift | bring) {target} {number} [(places | place)] {upward}",
     example="move the last item up",
     group="revising",
 )
@@ -152,15 +222,20 @@ def move_by(sitting: Sitting, target: Places, upward: int, number: int = 1) -> D
 
 
 @command(
-    "(move | put | shift) {target} to the {edge:docedge} of {place:target}",
+    "<shift> {target} to the [very] {edge:docedge} of {place:target}",
+    "<shift> {target} at the [very] {edge:docedge} of {place:target}",
     example="move the last item to the start of the list",
     group="revising",
 )
 def move_to_edge(sitting: Sitting, target: Places, place: Places, edge: str) -> Done | Refusal:
     """Move a target to the start or the end of another."""
     whole = target.unit in _WHOLE
+    source = target.first
+    inside = sitting.document.blocks[source.start.block].kind is Kind.ITEM
+    if not whole and inside and place.unit is Unit.LIST:
+        source, whole = units.block_range(sitting.document, source.start.block), True
     at = place.first.start if edge == "start" else place.first.end
-    if target.first.start <= at <= target.first.end:
+    if source.start <= at <= source.end:
         return Refusal("It is there already.")
-    wrote = relocate(sitting, target.first, at, whole)
+    wrote = relocate(sitting, source, at, whole)
     return Done(wrote.sitting, f"moved {quoted(wrote.text)}")

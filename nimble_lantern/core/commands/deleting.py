@@ -15,9 +15,12 @@ from nimble_lantern.core.targets.model import Places, Unit
 
 
 @command(
-    "(delete | remove | erase | rub out | take out | cross out | get rid of) {target}",
-    "(wipe [out] | drop | lose | take off | take away | throw (out | away)) {target}",
+    "<remove> {target}",
     "take {target} (out | away)",
+    "(we | i) (do not | don't) need {target} [any more]",
+    "{target} (can go | must go | has to go)",
+    "delete back {target:counted_back}",
+    "delete {target:counted_back} back",
     example="delete the last two words",
     group="revising",
     destructive=True,

@@ -4,14 +4,16 @@ from __future__ import annotations
 
 import re
 from dataclasses import replace
+from itertools import takewhile
 
 from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.composing.replacing import replace_range, without_stop
 from nimble_lantern.core.document import history, units
 from nimble_lantern.core.document.history import Version, Walk
 from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.document.taking_back import brought_back
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
 from nimble_lantern.core.lexicon.sentences import AFTER_MEAN, NEVER_LAST
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.words import normal
@@ -40,17 +42,29 @@ def _numbers(versions: tuple[Version, ...]) -> str:
     return f"utterances {numbers[0]} to {numbers[-1]}"
 
 
+CATALOGUE.table("times", {"once": 1, "twice": 2, "thrice": 3})
+CATALOGUE.table("both", {"both": 2})
+
+
+@rule("times", "{number} (times | time)")
+def _times(number: int) -> int:
+    return number
+
+
 @command(
-    "undo [(that | it | this)]",
-    "undo {number} [times]",
-    "undo [the] last {number} [(things | steps | changes | utterances)]",
-    "undo the last (thing | change | step | command | one)",
-    "(take | put) (that | it) back",
-    "(revert | reverse) (that | it | the last change)",
-    "undo my last (change | step)",
-    "go back (one | a) (step | change)",
+    "undo [(that | it | this | what i did)]",
+    "undo [(that | it)] {number:times}",
+    "undo {number}",
+    "undo [the] [my] last {number} [(things | steps | changes | utterances)] [i (did | made | said)]",
+    "undo [the | my] last [(thing | change | step | command | one)] [i (did | made | said)]",
+    "undo that last (thing | change | step | command | one)",
+    "undo {number:both} [of (those | them)]",
+    "(take | put) (that | it | this) back [(as | how | the way) it was] [before]",
+    "(revert | reverse | take back) [(that | it | this)] [(the | my)] [last (change | step | thing)]",
+    "go back (one | a) (step | change | time)",
     "undo {number} (things | steps | changes | utterances)",
-    "(i did not | i didn't) mean that",
+    "(i did not | i didn't) mean (that | to do that)",
+    "(that was | that's) (wrong | a mistake | not what i (meant | wanted))",
     example="undo that",
     group="repair",
     walks=True,
@@ -71,10 +85,17 @@ def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
 
 @command(
     "redo [(that | it | this)]",
-    "redo {number} [times]",
-    "bring (that | it) back",
+    "redo [(that | it)] {number:times}",
+    "redo {number}",
+    "bring [it | that | them | everything] back",
     "undo the undo",
+    "redo [the | my] last [(change | thing | step | one)]",
+    "redo [the | my] last {number} [(things | steps | changes | utterances)]",
     "redo {number} (things | steps | changes | utterances)",
+    "(put | bring) back what i (undid | took back | have undone)",
+    "(put | bring) [back] (my | the) (change | changes) [back]",
+    "i did want (that | it)",
+    "redo {number:both} [of (those | them)]",
     example="redo that",
     group="repair",
     walks=True,
@@ -82,9 +103,28 @@ def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
 def redo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     """Bring back what was undone."""
     walk = history.redo(sitting.history, sitting.document, sitting.caret, number)
-    if not walk.redone:
-        return Refusal("There is nothing to bring back.")
-    return Done(walked(sitting, walk), f"brought back {_numbers(walk.redone)}")
+    if walk.redone:
+        return Done(walked(sitting, walk), f"brought back {_numbers(walk.redone)}")
+    if sitting.history.left:
+        return _beside_what_came_since(sitting, number)
+    return Refusal("There is nothing to bring back.")
+
+
+def _beside_what_came_since(sitting: Sitting, number: int) -> Done | Refusal:
+    """What was undone before something new was written, done again to the text of today."""
+    left = sitting.history.left
+    wanted = left[-number:][::-1]
+    edit = brought_back(sitting.document, sitting.history, wanted)
+    if edit is None:
+        came = takewhile(lambda v: v is not left[-1].parent, sitting.history.path())
+        return Refusal(
+            "What was undone stood where something else was written since.",
+            "",
+            f"“Undo {len(list(came))}”, then “redo”, brings it back instead.",
+        )
+    after = sitting.edited(edit)
+    after = replace(after, history=replace(after.history, left=left[: -len(wanted)]))
+    return Done(after, f"brought back {_numbers(wanted)} beside what came since")
 
 
 @command(
@@ -138,9 +178,11 @@ def redo_everything(sitting: Sitting) -> Done | Refusal:
 
 
 @command(
-    "(take back | take out) (what i [just] said | my last words | the last utterance)",
-    "forget (that | what i [just] said | the last utterance)",
-    "scrap (that | it)",
+    "(take back | take out | delete | remove | erase | forget | cancel | scrap | scratch | strike) (what i [have] [just] said | my last words | the last utterance | last utterance | what was said last)",
+    "forget (that | it | i said that | about that) [last] [bit | part]",
+    "(scrap | scratch | strike) (that | it | this)",
+    "forget [the | that] last (bit | part | thing | sentence)",
+    "i (did not | didn't) say that",
     example="forget that",
     group="repair",
     walks=True,

@@ -7,11 +7,13 @@ from dataclasses import replace
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
-from nimble_lantern.core.composing.replacing import bare_mark
-from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.composing.replacing import STOPS, bare_mark
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit
 
+_MOST_PUT = 4
+_REACHING = frozenset("away to for and out off up down in on back".split())
 _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM)
 
 
@@ -23,11 +25,21 @@ def _beside(sitting: Sitting, target: Places, text: tuple[str, ...], before: boo
     return Done(wrote.sitting, f"put {quoted(wrote.text)} {side} {where}")
 
 
+def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
+    """ "After the ferry put every day", and not "after the show put the chairs away full stop".
+
+    New words that reach past themselves, with a stop or with what a verb takes, make a sentence of
+    it all.
+    """
+    text = tuple(parse.args.get("text", ()))
+    ended = any(text[-len(stop) :] == stop for stop in STOPS)
+    return not ended and len(text) <= _MOST_PUT and not (set(text[1:]) & _REACHING)
+
+
 @command(
-    "(insert | put | add | write | type) {text:words} (before | in front of | ahead of) {target}",
-    "before {target} (insert | put | add | write | type) {text}",
-    "in front of {target} (insert | put | add | write | type) {text}",
-    "(insert | put | add | write | type) the (word | words) {text:words} <ahead_of> {target}",
+    "<put> [(the word | the words | in)] {text:words} [in] <ahead_of> {target}",
+    Way("<ahead_of> {target} (insert | put | add | write | type) {text}", when=_not_a_sentence),
+    "there (should | ought to | must) be [a | an] {text:words} <ahead_of> {target}",
     example="insert old before the ferry",
     group="revising",
 )
@@ -37,9 +49,9 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
 
 
 @command(
-    "(insert | put | add | write | type) {text:words} (after | behind | following) {target}",
-    "after {target} (insert | put | add | write | type) {text}",
-    "(insert | put | add | write | type) the (word | words) {text:words} <behind> {target}",
+    "<put> [(the word | the words | in)] {text:words} [in] <behind> {target}",
+    Way("<behind> {target} (insert | put | add | write | type) {text}", when=_not_a_sentence),
+    "there (should | ought to | must) be [a | an] {text:words} <behind> {target}",
     example="insert every day after the ferry",
     group="revising",
 )
@@ -48,8 +60,9 @@ def insert_after(sitting: Sitting, text: tuple[str, ...], target: Places) -> Don
     return _beside(sitting, target, text, before=False)
 
 
-@command("insert (before | in front of) {target}", "write before {target}",
-         example="insert before the last sentence", group="revising")  # fmt: skip
+@command(
+    "(insert | write | type | continue | carry on | go on) <exactly> <ahead_of> {target}",
+    example="insert before the last sentence", group="revising")  # fmt: skip
 def write_before(sitting: Sitting, target: Places) -> Done:
     """The next thing you say goes in before a target; then writing goes on where it stopped."""
     after = replace(sitting.about(()), insertion=target.first.start)
@@ -57,8 +70,9 @@ def write_before(sitting: Sitting, target: Places) -> Done:
     return Done(after, f"the next words go before {where}")
 
 
-@command("insert (after | behind) {target}", "write after {target}",
-         example="insert after the last sentence", group="revising")  # fmt: skip
+@command(
+    "(insert | write | type | continue | carry on | go on) <exactly> <behind> {target}",
+    example="insert after the last sentence", group="revising")  # fmt: skip
 def write_after(sitting: Sitting, target: Places) -> Done:
     """The next thing you say goes in after a target; then writing goes on where it stopped."""
     after = replace(sitting.about(()), insertion=target.first.end)

@@ -11,10 +11,14 @@ from nimble_lantern.core.state import Done, Sitting
 
 
 @command(
-    "stop listening",
+    "stop listening [now]",
     "take a rest [now]",
-    "lamp low",
+    "lamp (low | out)",
     "(do not | don't) listen [now]",
+    "(turn | switch) (off | down) the (microphone | mic | mike)",
+    "(turn | switch) the (microphone | mic | mike) (off | down)",
+    "(pause | mute | stop | rest) [the] (microphone | mic | mike | listening)",
+    "(microphone | mic | mike) off",
     example="stop listening",
     group="listening",
 )
@@ -24,9 +28,13 @@ def stop_listening(sitting: Sitting) -> Done:
 
 
 @command(
-    "start listening",
-    "listen (to me | again)",
-    "lamp up",
+    "start listening [again]",
+    "listen (to me | again | now)",
+    "lamp (up | on)",
+    "(turn | switch) on the (microphone | mic | mike)",
+    "(turn | switch) the (microphone | mic | mike) on",
+    "wake up",
+    "(microphone | mic | mike) on",
     example="start listening",
     group="listening",
     while_resting=True,

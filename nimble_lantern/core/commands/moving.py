@@ -18,9 +18,10 @@ _FLOWING = (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE)
 
 
 @command(
-    "<go> [back] to the [very] (start | beginning | top) [of (everything | it all)]",
-    "<go> [back] to the [very] (start | beginning | top) of the (document | text | page)",
-    "back to the [very] (start | beginning | top)",
+    "[<go>] [back] [up] (to | at) [the] <beginning> [<the_text>]",
+    "[<go>] [back] [up] (to | at) [the] <beginning> of (everything | it all)",
+    "[go] [the] (start | beginning | top) <the_text>",
+    "(go | jump | back) [to] [the] (start | top)",
     example="go to the start",
     group="moving",
 )
@@ -30,9 +31,11 @@ def to_start(sitting: Sitting) -> Done:
 
 
 @command(
-    "<go> [back] to the [very] (end | bottom) [of (everything | it all)]",
-    "<go> [back] to the [very] (end | bottom) of the (document | text | page)",
-    "back to the [very] (end | bottom)",
+    "[<go>] [back] [down] (to | at) [the] <finish> [<the_text>]",
+    "[<go>] [back] [down] (to | at) [the] <finish> of (everything | it all)",
+    "[go] [the] (end | bottom | finish) <the_text>",
+    "(go | jump | back) [to] [the] (end | bottom)",
+    "(carry on | go on | continue | write) at the <finish> [<the_text>]",
     example="go to the end",
     group="moving",
 )
@@ -42,13 +45,12 @@ def to_end(sitting: Sitting) -> Done:
 
 
 @command(
-    "<go> [to] [just | right] (before | in front of) {target}",
-    "<go> [back] to the (start | beginning) of {target}",
-    "(put | place) the caret (before | in front of | at the start of) {target}",
+    "<go> <exactly> <ahead_of> {target}",
+    "[<go>] [back | up | down] (to | at) [the] <beginning> of {target}",
     "<go> [back | up | down] to {target}",
+    "i want to (be | write | go) <exactly> <ahead_of> {target}",
     example="go to the start of the last sentence",
     group="moving",
-    heard=4,
 )
 def before(sitting: Sitting, target: Places) -> Done:
     """Write before a target."""
@@ -57,9 +59,10 @@ def before(sitting: Sitting, target: Places) -> Done:
 
 
 @command(
-    "<go> [to] [just | right] (after | behind | past) {target}",
-    "<go> [back] to the end of {target}",
-    "(put | place) the caret (after | behind | at the end of) {target}",
+    "<go> <exactly> <behind> {target}",
+    "[<go>] [back | up | down] (to | at) [the] <finish> of {target}",
+    "i want to (be | write | go) <exactly> <behind> {target}",
+    "<go> <exactly> (to | at) the other side of {target}",
     example="go after the harbour board",
     group="moving",
 )

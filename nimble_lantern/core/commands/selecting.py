@@ -3,19 +3,24 @@
 from __future__ import annotations
 
 from dataclasses import replace
+from itertools import islice
 
 from nimble_lantern.core.commands.wording import many, named, near
+from nimble_lantern.core.document import units
+from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.targets.model import Places, Unit
 
 
 @command(
-    "select {target}",
+    "<select> {target}",
     "highlight nothing but {target}",
     "i want to (select | change) {target}",
-    "(mark | pick out | choose) {target}",
+    "<wish> {target} [to be] selected",
+    "make {target} the selection",
+    "{target} selected",
     example="select the last sentence",
     group="selecting",
 )
@@ -30,8 +35,10 @@ def select(sitting: Sitting, target: Places) -> Done:
 
 @command(
     "select nothing",
-    "(deselect | unselect) [that | it | everything]",
-    "clear [the] selection",
+    "(deselect | unselect | let go of) [that | it | this | everything | the selection]",
+    "(clear | remove | drop | cancel | lose | undo) [the] selection",
+    "(no | nothing) (selection | selected)",
+    "[i] (do not | don't) (want | need) (that | it | this | anything) selected [any more]",
     example="select nothing",
     group="selecting",
 )
@@ -46,7 +53,7 @@ def _is_selected(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
-    "narrow [the selection] to {target}",
+    "narrow [(the selection | it)] to {target}",
     "(select | take) (only | just) {target}",
     Way("(only | just) {target}", when=_is_selected),
     example="narrow the selection to the last word",
@@ -64,10 +71,60 @@ def narrow(sitting: Sitting, target: Places) -> Done | Refusal:
     return Done(after, f"the selection is {named(sitting.document, inside[:1])} now")
 
 
+CATALOGUE.table(
+    "extend",
+    {"(extend | stretch | lengthen | grow | expand) [(it | that | this | [the] selection)]": True},
+)
+
+
+def _widened(sitting: Sitting, counted: tuple[int, Unit], forward: bool) -> Range | None:
+    held = sitting.selection or (sitting.that[0] if sitting.that else None)
+    if held is None:
+        return None
+    count, unit = counted
+    way = units.forward if forward else units.backward
+    found = list(
+        islice(way(sitting.document, unit.value, held.end if forward else held.start), count)
+    )
+    if len(found) < count:
+        return None
+    return Range(held.start, found[-1].end) if forward else Range(found[-1].start, held.end)
+
+
 @command(
-    "extend [the selection] {target:reach}",
-    "extend [the selection] to {target}",
-    "extend [the selection] (up to | as far as | through) {target}",
+    "<extend> [(forward | forwards | right | on)] [by] {counted} [more]",
+    "<extend> [by] {counted} (more | forward | forwards | to the right | right)",
+    "(select | take) {counted} more",
+    example="extend by two words",
+    group="selecting",
+)
+def extend_on(sitting: Sitting, counted: tuple[int, Unit]) -> Done | Refusal:
+    """Stretch the selection forward by some words, letters, sentences or paragraphs."""
+    return _stretched(sitting, _widened(sitting, counted, True))
+
+
+@command(
+    "<extend> (back | backward | backwards | left) [by] {counted}",
+    "<extend> [by] {counted} (back | backward | backwards | to the left)",
+    example="extend back by two words",
+    group="selecting",
+)
+def extend_back(sitting: Sitting, counted: tuple[int, Unit]) -> Done | Refusal:
+    """Stretch the selection backward by some words, letters, sentences or paragraphs."""
+    return _stretched(sitting, _widened(sitting, counted, False))
+
+
+def _stretched(sitting: Sitting, r: Range | None) -> Done | Refusal:
+    if r is None:
+        return Refusal("The selection cannot be stretched so far.", "", "Select some words first.")
+    after = replace(sitting.about([r]), selection=r, fresh=True)
+    return Done(after, f"the selection is {named(sitting.document, [r])} now")
+
+
+@command(
+    "<extend> {target:reach}",
+    "<extend> [up] to {target}",
+    "<extend> (as far as | through | until | till) {target}",
     "(select | take) (up to | as far as) {target} too",
     example="extend to the end of the line",
     group="selecting",

@@ -36,13 +36,13 @@ _ARTICLES = ("the", "a", "an")
 _ARTICLE = re.compile(r"\b(?:the|an?) $", re.I)
 
 
-_STOPS = (("full", "stop"), ("period",), ("question", "mark"), ("exclamation", "mark"))
+STOPS = (("full", "stop"), ("period",), ("question", "mark"), ("exclamation", "mark"))
 
 
 def without_stop(document: Document, r: Range, words: Sequence[str]) -> Range:
     """A sentence without its closing mark, which stays unless the new words bring their own."""
     closed = document.text(r)[-1:] in (".", "?", "!")
-    if not closed or any(tuple(words[-len(stop) :]) == stop for stop in _STOPS):
+    if not closed or any(tuple(words[-len(stop) :]) == stop for stop in STOPS):
         return r
     return Range(r.start, r.end._replace(offset=r.end.offset - 1))
 

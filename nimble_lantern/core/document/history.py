@@ -31,11 +31,15 @@ class Version:
 
 @dataclass(frozen=True)
 class History:
-    """Where we are in the tree; `ahead` are the versions that redo would bring, next one last."""
+    """Where we are in the tree; `ahead` are the versions that redo would bring, next one last.
+
+    `left` is what lay ahead when something new was written: off the path, yet within reach.
+    """
 
     head: Version | None = None
     ahead: tuple[Version, ...] = ()
     count: int = 0
+    left: tuple[Version, ...] = ()
 
     def commit(
         self, edit: Edit, inverse: Edit, utterance: int, before: Position, after: Position
@@ -44,7 +48,7 @@ class History:
         depth = self.head.depth + 1 if self.head else 1
         number = self.count + 1
         version = Version(number, self.head, utterance, edit, inverse, before, after, depth)
-        return History(version, (), number)
+        return History(version, (), number, self.ahead or self.left)
 
     def path(self) -> Iterator[Version]:
         """From the head to the first version."""
@@ -106,7 +110,8 @@ def go_to(history: History, document: Document, caret: Position, goal: Version |
 
 
 def _back(walk: Walk, version: Version) -> Walk:
-    history = History(version.parent, (*walk.history.ahead, version), walk.history.count)
+    now = walk.history
+    history = History(version.parent, (*now.ahead, version), now.count, now.left)
     return Walk(
         history,
         version.inverse.apply(walk.document),
@@ -121,7 +126,7 @@ def _forward(walk: Walk, version: Version) -> Walk:
     on_path = walk.history.ahead and walk.history.ahead[-1] is version
     ahead = walk.history.ahead[:-1] if on_path else ()
     return Walk(
-        History(version, ahead, walk.history.count),
+        History(version, ahead, walk.history.count, walk.history.left),
         version.edit.apply(walk.document),
         version.caret_after,
         walk.undone,

@@ -7,6 +7,7 @@ it made, joined or removed blocks, it is those blocks.
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import replace
 from itertools import takewhile
 
@@ -49,6 +50,31 @@ def taken_back(document: Document, version: Version, later: list[Version]) -> Ed
     off = Edit(tuple(Unpin(n) for n in fresh))
     changes = _blocks_taken_back(document, before, after, onwards)
     return changes.then(off) if changes is not None else None
+
+
+def brought_back(document: Document, history: History, versions: Sequence[Version]) -> Edit | None:
+    """The edit that does to the document of today what `versions` did, oldest first, off the path.
+
+    None where what they changed was changed otherwise.
+    """
+    on_path = set(map(id, history.path()))
+    undone: list[Version] = []
+    ancestor = versions[0].parent
+    while ancestor is not None and id(ancestor) not in on_path:
+        undone.append(ancestor)
+        ancestor = ancestor.parent
+    later = list(takewhile(lambda v: v is not ancestor, history.path()))
+    base = document
+    for other in later:
+        base = other.inverse.apply(base)
+    for other in reversed(undone):
+        base = other.edit.apply(base)
+    goal = base
+    for version in versions:
+        goal = version.edit.apply(goal)
+    back = (step for other in undone for step in other.inverse.steps)
+    onwards = (step for other in reversed(later) for step in other.edit.steps)
+    return _blocks_taken_back(document, goal, base, Edit((*back, *onwards)))
 
 
 def _blocks_taken_back(

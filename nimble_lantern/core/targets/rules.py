@@ -91,6 +91,12 @@ def _the_counted(counted: tuple[int, Unit]) -> Units | None:
     return Units(unit, Order.LAST, count) if count > 1 else None
 
 
+@rule("counted_back", "{counted}")
+def _counted_back(counted: tuple[int, Unit]) -> Units | None:
+    count, unit = counted
+    return Units(unit, Order.LAST, count) if count > 0 else None
+
+
 @rule("counted", "few {units}", heard=False)
 def _few(units: Unit) -> tuple[int, Unit]:
     return 3, units

@@ -4,12 +4,15 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE
 
 CATALOGUE.table(
     "beside",
-    {"(before | in front of | above)": "before", "(after | behind | below | to after)": "after"},
+    {
+        "(before | in front of | above | ahead of | to before | over)": "before",
+        "(after | behind | below | under | underneath | beneath | following | to after)": "after",
+    },
 )
 CATALOGUE.table(
     "docedge",
     {
-        "(start | beginning | top) [of the (document | text | page)]": "start",
-        "(end | bottom) [of the (document | text | page)]": "end",
+        "(start | beginning | top) [of the (document | text | page | letter)]": "start",
+        "(end | bottom | foot) [of the (document | text | page | letter)]": "end",
     },
 )
