@@ -16,7 +16,8 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
 from nimble_lantern.core.lexicon.sentences import AFTER_MEAN, NEVER_LAST
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.words import normal
+from nimble_lantern.core.targets.alike import kind_of, mends, of_one_kind
+from nimble_lantern.core.targets.words import normal, places
 
 
 def walked(sitting: Sitting, walk: Walk) -> Sitting:
@@ -200,8 +201,33 @@ def _takes_up(sitting: Sitting, parse: Parse) -> bool:
     to write to the board" is a sentence.
     """
     said = tuple(parse.args.get("text", ()))
-    few = len(said) <= 2
-    return bool(sitting.that) and (_again(sitting, sitting.that[0], said) or _few(said) and few)
+    if not sitting.that or not _few(said):
+        return False
+    again = _again(sitting, sitting.that[0], said)
+    return again or len(said) <= 2 or bool(mends(sitting.document, sitting.that[0], said))
+
+
+def _plainly_mends(sitting: Sitting, parse: Parse) -> bool:
+    """ "Sorry monday", where one day was just written: the same kind, and nothing else it mends."""
+    said = tuple(parse.args.get("text", ()))
+    last = sitting.trail[-1:]
+    if not sitting.that or not said or not kind_of(said) or not last or not last[0].made:
+        return False
+    return len(mends(sitting.document, sitting.that[0], said)) == 1
+
+
+def _was_said(sitting: Sitting, parse: Parse) -> bool:
+    """Whether what it is "not" stands there, so that "not" is no word of what is meant."""
+    old = tuple(parse.args.get("old", ()))
+    return bool(old) and bool(places(sitting.document, old))
+
+
+def _was_said_alike(sitting: Sitting, parse: Parse) -> bool:
+    """ "Seven not six": the same kind of thing, or as many words of which one is the same."""
+    old, new = tuple(parse.args.get("old", ())), tuple(parse.args.get("text", ()))
+    if not _was_said(sitting, parse) or not new:
+        return False
+    return of_one_kind(old, new) or len(old) == len(new) <= 3
 
 
 def _takes_up_sentence(sitting: Sitting, parse: Parse) -> bool:
@@ -225,20 +251,57 @@ def _again(sitting: Sitting, before: Range, said: tuple[str, ...]) -> bool:
 
 
 @command(
-    Way("(i meant | i mean) {text}", when=_takes_up),
+    Way(
+        "[(no | sorry | oh no)] (i meant | i mean | i meant to say | make that) {text}",
+        when=_takes_up,
+    ),
     "(say | put) (that | it) again as {text}",
-    Way("no i (meant | said) {text}", when=_takes_up),
-    Way("(that | it) should (be | read | say) {text}", when=_takes_up),
+    Way(
+        "[(no | sorry)] (i meant | i said | i mean) {text:words} [and] not {old:words}",
+        when=_was_said,
+    ),
+    Way("[(no | sorry)] (i said | i meant) {text}", when=_takes_up),
+    Way("(that | it) should (be | read | say | have been) {text}", when=_takes_up),
+    Way("(no | sorry | no sorry | i'm sorry | oh no) {text}", when=_plainly_mends),
+    Way("[no] [sorry] {text:words} not {old:words}", when=_was_said_alike),
+    Way("[no] [sorry] not {old:words} [but] {text}", when=_was_said_alike),
     example="i meant the boat is late",
     group="repair",
     destructive=True,
 )
-def meant(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
-    """Put other words in place of those you just said, in one breath."""
+def meant(sitting: Sitting, text: tuple[str, ...], old: tuple[str, ...] = ()) -> Done | Refusal:
+    """Put right what you just said: the word that is like the new one, or all of it said again."""
+    if old:
+        return _instead(sitting, old, text)
     if len(sitting.that) != 1 or sitting.that[0].empty:
         return Refusal("Nothing was just written.", "", "Select the words first, then say others.")
-    wrote = replace_range(sitting, sitting.that[0], text)
-    return Done(wrote.sitting, f"“{sitting.document.text(sitting.that[0])}” is “{wrote.text}” now")
+    last = sitting.that[0]
+    found = mends(sitting.document, last, text)
+    if len(found) == 1 and not (len(text) > 3 and _again(sitting, last, text)):
+        return _mended(sitting, found[0].range, found[0].words)
+    if (
+        _again(sitting, last, text)
+        and len(text) > 2
+        or len(sitting.document.text(last).split()) <= 2
+    ):
+        return _mended(sitting, without_stop(sitting.document, last, text), text)
+    what = f"“{' '.join(text)}” could put right more than one thing."
+    if not found:
+        what = f"Nothing that was just said is like “{' '.join(text)}”."
+    return Refusal(what, "", "Say which: “change ... to ...”.")
+
+
+def _mended(sitting: Sitting, r: Range, text: tuple[str, ...]) -> Done:
+    wrote = replace_range(sitting, r, text)
+    return Done(wrote.sitting, f"“{sitting.document.text(r)}” is “{wrote.text}” now")
+
+
+def _instead(sitting: Sitting, old: tuple[str, ...], text: tuple[str, ...]) -> Done | Refusal:
+    """The last place of the old words, those just written first."""
+    near = [r for that in sitting.that for r in places(sitting.document, old, that)]
+    every = near or places(sitting.document, old)
+    before = [r for r in every if r.end <= sitting.caret]
+    return _mended(sitting, (before or every)[-1], text)
 
 
 @command(

@@ -8,33 +8,109 @@ from nimble_lantern.core.commands.wording import many, near, quoted
 from nimble_lantern.core.composing.replacing import replace_many, replace_range, without_stop
 from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
-from nimble_lantern.core.grammar.catalogue import command
-from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.lexicon.closed import DETERMINERS
+from nimble_lantern.core.lexicon.desk import TRADE_NOUNS
+from nimble_lantern.core.state import Done, Question, Sitting
+from nimble_lantern.core.targets.alike import of_one_kind
+from nimble_lantern.core.targets.model import Places, Unit, Words
+from nimble_lantern.core.targets.words import places
 
 _FEW = 20
 
 
+def _said(parse: Parse) -> tuple[tuple[str, ...], tuple[str, ...]]:
+    """The words that are named, none if it is not by words; and those meant for their place."""
+    target = parse.args.get("target")
+    old = target.words if isinstance(target, Words) else ()
+    return tuple(w for w in old if w not in DETERMINERS), tuple(parse.args.get("text", ()))
+
+
+def _of_a_kind(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make thursday friday" is a request; "turn the key twice" and "tea instead of cake" are not
+    known to be one."""
+    return of_one_kind(*_said(parse))
+
+
+def _words_there(sitting: Sitting, parse: Parse) -> bool:
+    """Whether the words named stand in the text, so that what is said of them is a request."""
+    old, new = _said(parse)
+    return bool(old and new) and bool(places(sitting.document, old))
+
+
+def _same_size(sitting: Sitting, parse: Parse) -> bool:
+    """ "Blue lamp should be brass lantern"; "the door should be closed at night" is a sentence."""
+    old, new = _said(parse)
+    target = parse.args.get("target")
+    bare = isinstance(target, Words) and target.words[:1] != ("the",)
+    return of_one_kind(old, new) or bare and len(old) == len(new) == 2
+
+
+def _plain_words(sitting: Sitting, parse: Parse) -> bool:
+    """Whether the new words are words, and not "the third paragraph"."""
+    return not set(parse.args.get("text", ())) & TRADE_NOUNS
+
+
+def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
+    """Whether a word or two would take the place of a whole sentence or paragraph."""
+    if target.unit not in (Unit.SENTENCE, Unit.PARAGRAPH, Unit.SECTION, Unit.DOCUMENT):
+        return False
+    words = sum(sitting.document.count_words(r) for r in target.ranges)
+    return len(text) <= 2 and words > 3
+
+
 @command(
     "replace {target} (with | by) {text}",
-    "change {target} (to | into) {text}",
-    "put {text:words} (instead of | in place of | for) {target}",
+    "<change> {target} (to | into | for | with | by) {text}",
+    "(put | write | say) {text:words} (instead of | in place of | for) {target}",
     "instead of {target} (write | put | say) {text}",
-    "swap {target} for {text}",
     "substitute {text:words} for {target}",
     "turn {target} into {text}",
-    "make {target} (read | say) {text}",
+    "(make | let | have) {target} (read | say) {text}",
     "make {target} into {text}",
     "make it {text:words} instead of {target}",
-    "correct {target} to {text}",
-    "put {text:words} where {target} is",
-    "(replace | change) {target} (with | by | to | into) the (word | words) {text}",
+    "<change> {target} (with | by | to | into) the (word | words) {text}",
+    "<change> the spelling of {target} to {text}",
+    Way("put {text:words} where {target} is", when=_plain_words),
+    Way("(make | turn) {target} [a | an] {text}", when=_of_a_kind),
+    Way("<change> {target} in {text}", when=_of_a_kind),
+    Way("{target} to {text}", when=_of_a_kind),
+    Way("{text:words} (instead of | in place of | rather than) {target}", when=_of_a_kind),
+    Way(
+        "it (should | ought to) (say | be | read) {text:words} [and] not {target}",
+        when=_words_there,
+    ),
+    Way(
+        "it (is not | isn't | should not be | shouldn't be) {target} it (is | it's | should be) {text}",
+        when=_words_there,
+    ),
+    Way("it's not {target} it's {text}", when=_words_there),
+    Way("{target} is wrong it (should be | is) {text}", when=_words_there),
+    Way("{target} <shall> (read | say | be changed to | become) {text}", when=_words_there),
+    Way("{target} <shall> be {text}", when=_same_size),
+    Way("{target} be changed to {text}", when=_words_there),
     example="replace the ferry with the boat",
     group="revising",
     destructive=True,
 )
-def replace_with(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done:
+def replace_with(
+    sitting: Sitting, target: Places, text: tuple[str, ...], sure: bool | None = None
+) -> Done | Refusal:
     """Put other words in the place of a target.  The writing place stays where it is."""
+    if sure is False:
+        return Done(replace(sitting, question=None), "left as it is")
+    if sure is None and _of_much(sitting, target, text):
+        much = f"all of it by “{' '.join(text)}”"
+        question = Question.whether(
+            "replacing.replace_with",
+            f"Replace {much}",
+            "Leave it as it is",
+            target=target,
+            text=text,
+        )
+        asked = replace(sitting, question=question)
+        return Done(asked, f"replace {quoted(sitting.document.text(target.first))}: {much}?")
     old = sitting.document.text(target.first)
     ranges = target.ranges
     if target.unit is Unit.SENTENCE:
@@ -45,15 +121,17 @@ def replace_with(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Don
 
 
 @command(
-    "replace {target} (with | by) {text:words} (everywhere | throughout | every time)",
-    "change {target} to {text:words} (everywhere | throughout | every time)",
-    "(everywhere | throughout) (replace | change) {target} (with | to | by) {text}",
+    "<change> {target} (with | by | to | into | for) {text:words} <everywhere>",
+    "<everywhere> <change> {target} (with | to | by | into) {text}",
+    "<change> (every | all | each | any) [of] [the] [<occurrence>] {target} (with | to | by | into) {text}",
+    "(wherever | everywhere) [it] [(says | has | reads)] {target} (put | write | say | make it | use) {text}",
+    Way("{target} to {text:words} <everywhere>", when=_words_there),
     example="replace the ferry with the boat everywhere",
     group="revising",
     destructive=True,
     every_place=True,
 )
-def replace_everywhere(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done:
+def replace_everywhere(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refusal:
     """Put other words in every place where a target stands."""
     return replace_with(sitting, replace(target, ask=False), text)
 

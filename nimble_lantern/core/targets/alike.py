@@ -1,0 +1,141 @@
+"""Which words of a text are of one kind with others: what "i meant tuesday" puts right.
+
+A number mends a number, a day a day, a name a name; other words mend those that are as many and
+begin alike, or sound alike.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+from typing import NamedTuple
+
+from rapidfuzz import fuzz
+from wordfreq import zipf_frequency
+
+from nimble_lantern.core.document.model import Document, Position, Range
+from nimble_lantern.core.document.styles import COLOURS
+from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE
+from nimble_lantern.core.lexicon.names import DAYS, MONTHS, PROPER
+from nimble_lantern.core.targets.sounds import phrase_key
+from nimble_lantern.core.targets.words import index_of
+from nimble_lantern.core.writing.cardinals import cardinal, ordinal
+
+_KINDS: dict[str, frozenset[str]] = {
+    "day": frozenset(DAYS) | frozenset("today tomorrow yesterday tonight".split()),
+    "month": frozenset(MONTHS),
+    "colour": frozenset(COLOURS),
+    "hour": frozenset("morning noon midday afternoon evening night midnight dawn dusk".split()),
+    "people": frozenset(PROPER.split()),
+}
+_LEAST_ALIKE, _AS_GOOD = 55.0, 8.0
+_NAMES_ALIKE = 70.0
+_COMMON = 4.2
+"""Zipf frequency from which a word is no name; "may" is 6, "wilf" 2.5 (wordfreq's scale)."""
+
+
+class Mend(NamedTuple):
+    """Words of the text, and those that belong in their place."""
+
+    range: Range
+    words: tuple[str, ...]
+
+
+def kind_of(words: Sequence[str]) -> str:
+    """What kind of thing words name: number, place, day, month, colour, ...; "" for none."""
+    bare = tuple(w for w in words if w not in DETERMINERS)
+    if not bare:
+        return ""
+    number, rest = _number(bare)
+    if number and len(rest) <= 1:
+        return "number"
+    place = ordinal(bare, 0)
+    if place and place[1] == len(bare):
+        return "place"
+    if len(bare) > 1:
+        return ""
+    return next((kind for kind, known in _KINDS.items() if bare[0].lower() in known), "")
+
+
+def of_one_kind(some: Sequence[str], others: Sequence[str]) -> bool:
+    kind = kind_of(some)
+    return bool(kind) and kind == kind_of(others)
+
+
+def mends(document: Document, within: Range, words: Sequence[str]) -> list[Mend]:
+    """What the words may put right in a range: one place if it is plain which, or several."""
+    wanted = tuple(w.lower() for w in words)
+    kind = kind_of(wanted)
+    ranked: list[tuple[float, Mend]] = []
+    for r, said in _windows(document, within, len(wanted)):
+        if said == wanted:
+            continue
+        if kind:
+            if of_one_kind(wanted, said) and (whole := _measured(wanted, said)):
+                ranked.append((100.0, Mend(r, whole)))
+            continue
+        if all(w in LITTLE for w in said):
+            continue
+        likeness = _likeness(wanted, said)
+        if len(wanted) == 1 and _a_name(document.text(r)) and _rare(wanted[0]):
+            likeness = max(likeness, _NAMES_ALIKE)
+        if likeness >= _LEAST_ALIKE:
+            ranked.append((likeness, Mend(r, wanted)))
+    best = max((likeness for likeness, _ in ranked), default=0.0)
+    good = [mend for likeness, mend in ranked if best - likeness < _AS_GOOD]
+    # A longer stretch that holds another says the same thing twice.
+    return [m for m in good if not any(_holds(m.range, o.range) for o in good if o is not m)]
+
+
+def _holds(outer: Range, inner: Range) -> bool:
+    return outer.start <= inner.start and inner.end <= outer.end
+
+
+def _number(words: tuple[str, ...]) -> tuple[tuple[str, ...], tuple[str, ...]]:
+    found = cardinal(words, 0)
+    end = found[1] if found else int(words[0].isdigit())
+    return words[:end], words[end:]
+
+
+def _measured(wanted: tuple[str, ...], said: tuple[str, ...]) -> tuple[str, ...] | None:
+    """A number with what it counts: "seven" for "six pounds" is "seven pounds"."""
+    if kind_of(wanted) != "number":
+        return wanted
+    rest = _number(tuple(w for w in said if w not in DETERMINERS))[1]
+    own = _number(tuple(w for w in wanted if w not in DETERMINERS))[1]
+    if own and rest and own != rest:
+        return None
+    return wanted if own else (*wanted, *rest)
+
+
+def _likeness(wanted: tuple[str, ...], said: tuple[str, ...]) -> float:
+    """0 to 100, by spelling and by sound; by the frame where all but one word are the same."""
+    same = sum(a == b for a, b in zip(wanted, said, strict=False))
+    if len(wanted) == len(said) and same and same == len(wanted) - 1:
+        # "The hut" mends "the shed".
+        return 60.0 + 10.0 * same
+    a, b = " ".join(wanted), " ".join(said)
+    return float(fuzz.ratio(a, b) + fuzz.ratio(phrase_key(a), phrase_key(b))) / 2
+
+
+def _a_name(text: str) -> bool:
+    return text[:1].isupper() and _rare(text.lower())
+
+
+def _rare(word: str) -> bool:
+    return zipf_frequency(word, "en") < _COMMON
+
+
+def _windows(
+    document: Document, within: Range, size: int
+) -> Iterator[tuple[Range, tuple[str, ...]]]:
+    """Runs of one word and of as many as `size`, as they are spoken."""
+    for b in range(within.start.block, within.end.block + 1):
+        block = document.blocks[b]
+        forms = index_of(block).forms
+        for n in range(len(block.words)):
+            for many in sorted({1, 2, size} if size <= 3 else {size}):
+                if n + many > len(block.words):
+                    continue
+                r = Range(Position(b, block.words[n][0]), Position(b, block.words[n + many - 1][1]))
+                if within.start <= r.start and r.end <= within.end:
+                    yield r, tuple(w for form in forms[n : n + many] for w in form[0])
