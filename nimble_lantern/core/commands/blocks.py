@@ -83,6 +83,7 @@ def _says_which(sitting: Sitting, parse: Parse) -> bool:
     "give {target} [a] heading {headinglevel}",
     example="make the first paragraph a heading",
     group="format",
+    here=True,
 )
 def heading(
     sitting: Sitting, target: Places | None = None, headinglevel: int = 1
@@ -111,6 +112,7 @@ def heading(
     ),
     example="normal text",
     group="format",
+    here=True,
 )
 def normal(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     """Make a heading, list item or quotation an ordinary paragraph again."""
@@ -181,6 +183,7 @@ def _run_of(sitting: Sitting, kind: Kind, block: int) -> range:
     "indent {target} as a (quotation | quote)",
     example="make the last paragraph a quotation",
     group="format",
+    here=True,
 )
 def quotation(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     """Make a paragraph a quotation, set in from the edge."""
@@ -213,6 +216,7 @@ CATALOGUE.table(
     "(bullet | itemise) {target}",
     example="make the last two paragraphs a list",
     group="format",
+    here=True,
 )
 def make_list(
     sitting: Sitting, target: Places | None = None, listkind: str = "bulleted"
@@ -223,7 +227,7 @@ def make_list(
 
 
 @command("number {target}", "put numbers on {target}", example="number the last two paragraphs",
-         group="format", of_blocks=True)  # fmt: skip
+         group="format", here=True, of_blocks=True)  # fmt: skip
 def number_list(sitting: Sitting, target: Places) -> Done | Refusal:
     """Make paragraphs the items of a numbered list."""
     return make_list(sitting, target, "numbered")
@@ -259,6 +263,7 @@ CATALOGUE.table("centred", {"(centred | centered | in the centre | in the middle
     "give {target} {alignment} alignment",
     example="align the title right",
     group="format",
+    here=True,
     of_blocks=True,
 )
 def align(
@@ -269,7 +274,7 @@ def align(
 
 
 @command("justify {target}", "make {target} justified", example="justify the last paragraph",
-         group="format", of_blocks=True)  # fmt: skip
+         group="format", here=True, of_blocks=True)  # fmt: skip
 def justify(sitting: Sitting, target: Places) -> Done | Refusal:
     """Set paragraphs straight at both edges."""
     return align(sitting, target, "justified")

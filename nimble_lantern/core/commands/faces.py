@@ -96,11 +96,17 @@ def _sized(points: int) -> Refusal | None:
     "(change | set | make) the size of {target} [to] {number} [(point | points)]",
     "size {number} for {target}",
     "set {target} to {number} (point | points)",
+    "(change | set | make) the size [of it] [to] {number} [(point | points)]",
     example="make the title thirty six points",
     group="format",
 )
-def size(sitting: Sitting, target: Places, number: int) -> Done | Refusal:
+def size(sitting: Sitting, target: Places | None = None, number: int = 12) -> Done | Refusal:
     """Set words in a size, from 10 to 72 points."""
+    if target is None:
+        ranges = (sitting.selection,) if sitting.selection else sitting.that
+        if not ranges:
+            return Refusal("Nothing is selected and nothing was just written.")
+        target = Places(ranges)
     if refusal := _sized(number):
         return refusal
     after = faced(sitting, target.ranges, "size", str(number))
@@ -209,10 +215,12 @@ def _look_coloured(colour: str) -> Look:
 
 
 @command(
-    "(make | set) {target} {a:look} and {b:look}",
-    "(make | set) {target} {a:look} {b:look} and {c:look}",
-    "{a:look} and {b:look} {target}",
-    "(put | set | write) {target} in {a:look} and {b:look}",
+    "<make> {target} [both] [<into>] {a:look} and [<into>] {b:look}",
+    "<make> {target} {a:look} {b:look} and {c:look}",
+    "[both] {a:look} and {b:look} {target}",
+    "<wish> {target} [both] [<into>] {a:look} and [<into>] {b:look}",
+    "apply [both] {a:look} and {b:look} to {target}",
+    "{target} [both] [<into>] {a:look} and {b:look}",
     example="make the last sentence bold and italic",
     group="format",
     heard=1,

@@ -218,16 +218,18 @@ def _plainly_mends(sitting: Sitting, parse: Parse) -> bool:
 
 def _was_said(sitting: Sitting, parse: Parse) -> bool:
     """Whether what it is "not" stands there, so that "not" is no word of what is meant."""
-    old = tuple(parse.args.get("old", ()))
-    return bool(old) and bool(places(sitting.document, old))
+    old, new = tuple(parse.args.get("old", ())), tuple(parse.args.get("text", ()))
+    return bool(old) and any(places(sitting.document, words) for words in (old, new) if words)
 
 
 def _was_said_alike(sitting: Sitting, parse: Parse) -> bool:
     """ "Seven not six": the same kind of thing, or as many words of which one is the same."""
     old, new = tuple(parse.args.get("old", ())), tuple(parse.args.get("text", ()))
-    if not _was_said(sitting, parse) or not new:
+    if not new or not old:
         return False
-    return of_one_kind(old, new) or len(old) == len(new) <= 3
+    if of_one_kind(old, new) and sitting.that:
+        return bool(mends(sitting.document, sitting.that[0], new)) or _was_said(sitting, parse)
+    return bool(places(sitting.document, old)) and len(old) == len(new) <= 3
 
 
 def _takes_up_sentence(sitting: Sitting, parse: Parse) -> bool:
@@ -300,6 +302,12 @@ def _instead(sitting: Sitting, old: tuple[str, ...], text: tuple[str, ...]) -> D
     """The last place of the old words, those just written first."""
     near = [r for that in sitting.that for r in places(sitting.document, old, that)]
     every = near or places(sitting.document, old)
+    if not every and len(sitting.that) == 1:
+        found = mends(sitting.document, sitting.that[0], text)
+        if len(found) == 1 and of_one_kind(old, text):
+            return _mended(sitting, found[0].range, found[0].words)
+    if not every:
+        return Refusal(f"“{' '.join(old)}” stands nowhere here now.")
     before = [r for r in every if r.end <= sitting.caret]
     return _mended(sitting, (before or every)[-1], text)
 

@@ -37,7 +37,8 @@ def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
-    "<put> [(the word | the words | in)] {text:words} [in] <ahead_of> {target}",
+    "<put> [(the word | the words)] {text:words} <ahead_of> {target}",
+    "(pop | stick | slip | squeeze | slot | put) [(the word | the words)] {text:words} in <ahead_of> {target}",
     Way("<ahead_of> {target} (insert | put | add | write | type) {text}", when=_not_a_sentence),
     "there (should | ought to | must) be [a | an] {text:words} <ahead_of> {target}",
     example="insert old before the ferry",
@@ -49,7 +50,8 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
 
 
 @command(
-    "<put> [(the word | the words | in)] {text:words} [in] <behind> {target}",
+    "<put> [(the word | the words)] {text:words} <behind> {target}",
+    "(pop | stick | slip | squeeze | slot | put) [(the word | the words)] {text:words} in <behind> {target}",
     Way("<behind> {target} (insert | put | add | write | type) {text}", when=_not_a_sentence),
     "there (should | ought to | must) be [a | an] {text:words} <behind> {target}",
     example="insert every day after the ferry",

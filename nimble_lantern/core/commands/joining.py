@@ -48,11 +48,12 @@ def joined(sitting: Sitting, first: int, last: int) -> Sitting:
 
 
 @command(
-    "join {target}",
-    "(put | run) {target} together",
-    "(make | turn) {target} [into] one paragraph",
+    "(join | combine | unite | merge) {target} [together]",
+    "(put | run | bring | join) {target} together",
+    "<make> {target} [<into>] [just] (one | a single) (paragraph | one | piece)",
+    "<make> {target} <into> one",
+    "[<into>] (one | a single) paragraph",
     "(join | add) (this | the) paragraph (to | with) the {neighbour} [(paragraph | one)]",
-    "merge {target}",
     example="join the last two paragraphs",
     group="revising",
     when=_of_blocks,

@@ -15,14 +15,18 @@ from nimble_lantern.core.targets.model import Places
 DEEPEST = 6
 
 
-@command("(next | new | another) item", "next (bullet | point)", example="next item",
+@command(
+    "(next | new | another) (item | bullet | point)",
+    "<begin> (a | an | the) [(next | new | another)] [list] (item | bullet | point)",
+    "<begin> another [list] (item | bullet | point)",
+    example="next item",
          group="format")  # fmt: skip
 def next_item(sitting: Sitting) -> Done:
     """Begin the next item of a list."""
     return Done(compose(sitting, ("next", "item")).sitting, "next item")
 
 
-@command("(end | close | leave) [the] list", "end of [the] list", "(out of | no more) list",
+@command("<stop> [(the | this)] list", "end of [the] list", "(out of | no more) [the] list", "[the] list is (over | finished | done)",
          example="end list", group="format")  # fmt: skip
 def end_list(sitting: Sitting) -> Done:
     """Go on in normal text after a list."""

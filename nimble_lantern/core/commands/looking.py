@@ -14,7 +14,7 @@ CATALOGUE.table("group", {f"{title.lower()}": key for key, title in GROUPS.items
 
 
 @command(
-    "(scroll | page) {way}",
+    "(scroll | page) {way} [a (bit | little)]",
     "(scroll | page) {way} [by] {number} [(pages | times | screens)]",
     "show [me] (more | the next page)",
     example="scroll down",
@@ -50,11 +50,12 @@ def zoom(sitting: Sitting, zoom: int = 1) -> Done | Refusal:
 
 
 @command(
-    "what can i say [now]",
-    "(show | list) [me] [all] [the] commands",
+    "what can i (say | do) [(now | here)]",
+    "(show | list) [me] [(all | the list of)] [the] commands",
+    "show [me] [the] (list of commands | command list)",
     "[(show | list)] [me] [the] commands for {group}",
     "what can i say (about | for) {group}",
-    "help",
+    "help [me]",
     example="what can i say",
     group="desk",
 )

@@ -12,7 +12,7 @@ from nimble_lantern.core.commands.wording import named, near
 from nimble_lantern.core.document.edits import in_turn, remark
 from nimble_lantern.core.document.model import Range, Span
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places
 
@@ -40,24 +40,26 @@ _FAMILIES = {
     "underline": _Family(
         "underline",
         "(underlined | underline)",
-        "(underline | underlining | line under | line underneath | line below)",
+        "(underline | underlining)",
+        (
+            "(<put> | draw | run) a line (under | underneath | below) {target}",
+            "give {target} a line (under | underneath) [it | them]",
+        ),
     ),
     "strike": _Family(
         "(strike [through | out] | cross through)",
         "(struck (out | through) | strikethrough | crossed (out | through))",
-        "(strikethrough | strike through | strike out | line through)",
-        ("strike {target} (through | out)", "cross {target} through"),
+        "(strikethrough | strike through | strike out)",
+        (
+            "strike {target} (through | out)",
+            "cross {target} through",
+            "(<put> | draw | run) a line through {target}",
+        ),
     ),
     "highlight": _Family(
         "highlight",
-        "([in yellow] highlighted | highlight | highlighted in yellow | yellow highlighted"
-        " | marked in yellow)",
-        "([yellow] highlight | [yellow] highlighting | [yellow] highlighter)",
-        (
-            "highlight {target} [in] yellow",
-            "highlight {target} with yellow",
-            "highlight {target} in",
-        ),
+        "(highlighted | highlight)",
+        "(highlight | highlighting | highlighter)",
     ),
     "subscript": _Family("subscript", "[a] subscript", "subscript"),
     "superscript": _Family("superscript", "[a] superscript", "superscript"),
@@ -112,6 +114,9 @@ def _register(name: str, family: _Family) -> None:
         where = named(sitting.document, target.ranges)
         return Done(after, f"{where} is not {said_of(name)} any more")
 
+    def not_typing(sitting: Sitting, parse: Parse) -> bool:
+        return (name, None) not in sitting.typing
+
     def off_that(sitting: Sitting) -> Done | Refusal:
         ranges = (sitting.selection,) if sitting.selection else sitting.that
         if not ranges:
@@ -129,10 +134,11 @@ def _register(name: str, family: _Family) -> None:
         return Done(replace(sitting, typing=typing), f"{name} off")
 
     switched = f"({family.noun} | {family.adjective})"
-    patterns: list[tuple[Callable[..., Any], str, tuple[str, ...], str, str]] = [
+    patterns: list[tuple[Callable[..., Any], str, tuple[str | Way, ...], str, str]] = [
         (on, name, (
             f"{family.verb} {{target}}",
             *frames.made(family.adjective),
+            f"make {family.adjective} {{target}}",
             *frames.given(family.noun),
             f"{family.adjective} (for | on) {{target}}",
             *family.besides,
@@ -143,7 +149,7 @@ def _register(name: str, family: _Family) -> None:
             f"un{name} {{target}}",
         ), f"take {name} off the last two words", f"Take {name} off a target."),
         (off_that, f"no_{name}_here", (
-            *(way for way in frames.gone(family.noun) if not way.endswith("(off | away | gone | out)")
+            *(Way(way, when=not_typing) for way in frames.gone(family.noun) if not way.endswith("(off | away | gone | out)")
               and not way.startswith("(no |")),
             f"un{name} [(it | that | this | them)]",
         ), f"remove the {name}", f"Take {name} off what is selected, or was just done."),
@@ -168,6 +174,29 @@ def _register(name: str, family: _Family) -> None:
 
 for _name, _family in _FAMILIES.items():
     _register(_name, _family)
+
+
+_INK = "({colour} highlighted | highlighted [in] {colour} | marked in {colour})"
+_PEN = "{colour} (highlight | highlighting | highlighter)"
+
+
+@command(
+    "highlight {target} [(in | with)] {colour}",
+    f"make {{target}} {_INK}",
+    f"{{target}} {_INK}",
+    *frames.given(_PEN),
+    f"mark {{target}} (with | in) {_PEN}",
+    "mark {target} in {colour}",
+    example="highlight the last word in yellow",
+    group="format",
+)
+def highlight_in(sitting: Sitting, target: Places, colour: str) -> Done | Refusal:
+    """Highlight a target, in yellow."""
+    if colour != "yellow":
+        return Refusal("The highlighter is yellow.", "", f"“Make that {colour}” colours letters.")
+    on = (Span(0, 1, "highlight", colour),)
+    after = remarked(sitting, target.ranges, on, {"highlight"})
+    return Done(after, f"{named(sitting.document, target.ranges)} is highlighted{near(target)}")
 
 
 @command(

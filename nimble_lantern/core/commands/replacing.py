@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import many, near, quoted
-from nimble_lantern.core.composing.replacing import replace_many, replace_range, without_stop
+from nimble_lantern.core.composing.replacing import STOPS, replace_many, replace_range, without_stop
 from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
@@ -31,6 +31,16 @@ def _of_a_kind(sitting: Sitting, parse: Parse) -> bool:
     """ "Make thursday friday" is a request; "turn the key twice" and "tea instead of cake" are not
     known to be one."""
     return of_one_kind(*_said(parse))
+
+
+def _no_sentence(sitting: Sitting, parse: Parse) -> bool:
+    """ "Change the rent to suit the young ones full stop" is one, as its stop shows.
+
+    Not where a whole sentence is named, whose new words may bring their own.
+    """
+    text = tuple(parse.args.get("text", ()))
+    stopped = len(text) > 2 and any(text[-len(stop) :] == stop for stop in STOPS)
+    return not stopped or not isinstance(parse.args.get("target"), Words)
 
 
 def _words_there(sitting: Sitting, parse: Parse) -> bool:
@@ -61,8 +71,8 @@ def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
 
 
 @command(
-    "replace {target} (with | by) {text}",
-    "<change> {target} (to | into | for | with | by) {text}",
+    Way("replace {target} (with | by) {text}", when=_no_sentence),
+    Way("<change> {target} (to | into | for | with | by) {text}", when=_no_sentence),
     "(put | write | say) {text:words} (instead of | in place of | for) {target}",
     "instead of {target} (write | put | say) {text}",
     "substitute {text:words} for {target}",
@@ -104,13 +114,13 @@ def replace_with(
         much = f"all of it by “{' '.join(text)}”"
         question = Question.whether(
             "replacing.replace_with",
-            f"Replace {much}",
-            "Leave it as it is",
+            "yes: replace it",
+            "no: leave it",
             target=target,
             text=text,
         )
         asked = replace(sitting, question=question)
-        return Done(asked, f"replace {quoted(sitting.document.text(target.first))}: {much}?")
+        return Done(asked, f"replace {much}: “yes” or “no”?")
     old = sitting.document.text(target.first)
     ranges = target.ranges
     if target.unit is Unit.SENTENCE:

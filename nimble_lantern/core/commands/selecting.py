@@ -141,7 +141,7 @@ def extend(sitting: Sitting, target: Places) -> Done | Refusal:
     return Done(after, f"the selection is {words} now")
 
 
-@command("(find | look for) {target}",
+@command("(find | look for | search for) {target}", "where (is | does it say | do i say | did i say) {target}",
          example="find the harbour board", group="moving")  # fmt: skip
 def find(sitting: Sitting, target: Places) -> Done:
     """Look at a target; the writing place stays where it is."""

@@ -18,7 +18,8 @@ def _written(sitting: Sitting, words: str, said: str) -> Done:
 @command(
     "(new | next) line",
     "line break",
-    "start a new line",
+    "<begin> a [new] (line | line break)",
+    "<begin> [a] new line",
     example="new line",
     group="writing",
     in_text=True,
@@ -30,7 +31,8 @@ def new_line(sitting: Sitting) -> Done:
 
 @command(
     "(new | next) paragraph",
-    "start a new paragraph",
+    "<begin> a [new] (paragraph | paragraph break)",
+    "<begin> [a] new paragraph",
     "paragraph break",
     example="new paragraph",
     group="writing",
@@ -41,19 +43,39 @@ def new_paragraph(sitting: Sitting) -> Done:
     return _written(sitting, "new paragraph", "new paragraph")
 
 
-@command("full stop", "period", "full point", example="full stop", group="writing", in_text=True)
+@command(
+    "full stop",
+    "period",
+    "full point",
+    "(add | insert | put [in] | write | type) a (full stop | period)",
+    example="full stop",
+    group="writing",
+    in_text=True,
+)
 def full_stop(sitting: Sitting) -> Done:
     """Put a full stop."""
     return _written(sitting, "full stop", "full stop")
 
 
-@command("comma", example="comma", group="writing", in_text=True)
+@command(
+    "comma",
+    "(add | insert | put [in] | write | type) a comma",
+    example="comma",
+    group="writing",
+    in_text=True,
+)
 def comma(sitting: Sitting) -> Done:
     """Put a comma."""
     return _written(sitting, "comma", "comma")
 
 
-@command("question mark", example="question mark", group="writing", in_text=True)
+@command(
+    "question mark",
+    "(add | insert | put [in] | write | type) a question mark",
+    example="question mark",
+    group="writing",
+    in_text=True,
+)
 def question_mark(sitting: Sitting) -> Done:
     """Put a question mark."""
     return _written(sitting, "question mark", "question mark")

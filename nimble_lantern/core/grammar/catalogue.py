@@ -59,6 +59,7 @@ class Traits:
     keeps_question: bool = False
     every_place: bool = False
     of_blocks: bool = False
+    here: bool = False
 
 
 @dataclass(frozen=True)
@@ -140,6 +141,7 @@ class Catalogue:
         keeps_question: bool = False,
         every_place: bool = False,
         of_blocks: bool = False,
+        here: bool = False,
     ) -> Callable[[Handler], Handler]:
         """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help.
 
@@ -158,10 +160,11 @@ class Catalogue:
         keeps_question   leaves a question as it is, or deals with it itself
         every_place      takes all places where words stand, and does not ask which
         of_blocks        is said of whole paragraphs: words name one only if they are most of it
+        here             with nothing selected, "this" is the paragraph of the writing place
         """
         traits = Traits(
             when, destructive, while_resting, while_text_only, walks, in_text, writes, answers,
-            keeps_question or answers, every_place, of_blocks,
+            keeps_question or answers, every_place, of_blocks, here,
         )  # fmt: skip
 
         def register(handler: Handler) -> Handler:

@@ -21,7 +21,7 @@ LEADS = _phrases(
     "i would like you to, i'd like you to, i should like to, i should like you to, i wish to",
     "i think we might, i think we can, i think we should, i think you can, i think i will, i think",
     "i think i'll, we can, we could, you can, you could, we should, we might, now can we, i'll, i will",
-    "go on and, go ahead and, try to, go and, be a dear and, be a love and, my dear",
+    "go on, go on then, go on and, go ahead and, try to, go and, be a dear and, be a love and, my dear",
     "now, then, okay, ok, no, no no, well, right, right then, so, just, and, and now, and then, now then",
     "sorry, i'm sorry, no wait, wait, actually, oh dear, oh no, oh well, hang on, hold on, no sorry",
     "i beg your pardon, beg your pardon, pardon, excuse me, pardon me, yes, yes please, all right",

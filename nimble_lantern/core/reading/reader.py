@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from typing import Any
 
 from nimble_lantern.core.commands import CATALOGUE
+from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
 from nimble_lantern.core.kinds import Judged
@@ -54,31 +55,33 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     `forced` where the speaker says it is a command: then it is refused rather than text.
     """
     words = tuple(words)
-    plainer = _plainer(words) if whole else ()
+    plainer = _plainer(words)
     found = _exactly(sitting, words, whole)
     if found.kind is Judged.COMMAND:
         # In "replace the hut with the barn please" the courtesy is no part of the new words.
         for plain in plainer if found.parse and found.parse.free else ():
             same = _exactly(sitting, plain, whole)
-            if same.kind is Judged.COMMAND and _same_command(same, found):
+            if same.kind is Judged.COMMAND and _swallowed(found, same, len(words) - len(plain)):
                 return same
         return found
     for plain in plainer:
         asked = _exactly(sitting, plain, whole)
+        if not whole and (asked.parse is None or asked.parse.free):
+            continue
         if _plainly_asked(sitting, asked, plain):
             return asked
     # Only where nothing fits exactly does it pay to look for what comes near.
     missed: list[Verdict] = []
     refused = found if found.kind is Judged.REFUSED else None
     if refused is None and len(words) <= _MOST_WORDS_OF_A_SLIP * 2:
-        for wording in (words, *plainer):
+        for wording in (words, *plainer) if whole else (words,):
             parses = [p for p in CATALOGUE.parses(wording) if _fits(sitting, p)]
             nearest = _best(sitting, parses, near=True, missed=missed)
             if nearest.kind is Judged.COMMAND and (
                 wording is words or _plainly_asked(sitting, nearest, wording)
             ):
                 return nearest
-    for plain in plainer:
+    for plain in plainer if whole else ():
         asked = _exactly(sitting, plain, whole)
         if asked.kind is Judged.REFUSED and _plainly_asked(sitting, asked, plain):
             return asked
@@ -104,10 +107,10 @@ def _exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
         return found
     if sitting.selection is not None and sitting.fresh and len(words) <= _MOST_SAID_OF_IT:
         # With words selected, "bold", "in capitals" and "bullets" are said of them.
-        for said in ((*words, "that"), ("make", "that", *words)):
+        named = len(words) > 1 or words[0] in TRADE_NOUNS | TRADE_VERBS
+        for said in ((*words, "that"), *((("make", "that", *words),) if named else ())):
             of_it = _best(sitting, CATALOGUE.parses(said), near=False)
-            plainly = len(words) > 1 or words[0] in TRADE_NOUNS | TRADE_VERBS
-            if of_it.kind is Judged.COMMAND and of_it.parse and not of_it.parse.free and plainly:
+            if of_it.kind is Judged.COMMAND and of_it.parse and not of_it.parse.free:
                 return of_it
     if sitting.question is not None:
         # While something is asked, the words of one option alone choose it: "friday's ferry".
@@ -118,8 +121,10 @@ def _exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
     return found
 
 
-def _same_command(some: Verdict, other: Verdict) -> bool:
-    return bool(some.parse and other.parse and some.parse.command is other.parse.command)
+def _swallowed(found: Verdict, plainer: Verdict, fewer: int) -> bool:
+    """Whether words of courtesy were taken for words to write: without them fewer are free."""
+    assert found.parse and plainer.parse
+    return plainer.parse.free <= found.parse.free - fewer
 
 
 def _plainer(words: tuple[str, ...]) -> tuple[tuple[str, ...], ...]:
@@ -159,7 +164,7 @@ def _best(
 ) -> Verdict:
     """The best of the parses whose targets can be found; else a literal one that is refused."""
     best: tuple[tuple[int, int, int], Verdict] | None = None
-    refused = TEXT
+    refused = destroys = TEXT
     known: dict[Any, Any] = {}
     for parse in parses:
         verdict = _resolved(sitting, parse, known, near)
@@ -167,7 +172,13 @@ def _best(
             continue
         if verdict.kind is Judged.COMMAND:
             if parse.free == 0:
-                return verdict
+                if not parse.command.traits.destructive:
+                    return verdict
+                # "Remove the bullets" takes the look away; the text goes only if nothing else can.
+                destroys = verdict if destroys is TEXT else destroys
+                continue
+            if destroys is not TEXT:
+                continue
             key = (_nearness(verdict), -_target_words(parse), parse.free)
             if best is None or key < best[0]:
                 best = key, verdict
@@ -179,6 +190,8 @@ def _best(
                 missed.append(verdict)
         elif refused is TEXT and parse.free == 0:
             refused = verdict
+    if destroys is not TEXT:
+        return destroys
     return best[1] if best else refused
 
 
@@ -188,6 +201,9 @@ def _plainly_asked(sitting: Sitting, verdict: Verdict, words: Sequence[str]) -> 
         return False
     parse = verdict.parse
     if parse.command.traits.walks or sitting.selection is not None and sitting.fresh:
+        return True
+    if parse.when or parse.command.traits.when:
+        # It says itself when it makes sense.
         return True
     targets = [v for v in parse.args.values() if is_target(v)]
     if any(not isinstance(t, That) for t in targets):
@@ -248,7 +264,11 @@ def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool)
                 known[value] = resolve(value, sitting, near)
             found = known[value]
             if isinstance(found, Refusal):
-                return Verdict(Judged.REFUSED, parse, parse.args, found, slot)
+                if isinstance(value, That) and parse.command.traits.here:
+                    # "Make this a heading", with nothing selected, is said of the paragraph here.
+                    found = Places((block_range(sitting.document, sitting.caret.block),))
+                else:
+                    return Verdict(Judged.REFUSED, parse, parse.args, found, slot)
             args[slot] = found
         elif isinstance(value, Named):
             there = CATALOGUE.named[value.kind].of(sitting)

@@ -26,6 +26,13 @@ class Unit(Enum):
     DOCUMENT = "document"
 
 
+class At(Enum):
+    """Where in a unit words stand."""
+
+    START = "start"
+    END = "end"
+
+
 class Order(Enum):
     THIS = "this"
     FIRST = "first"
@@ -79,11 +86,15 @@ class Through:
 
 @dataclass(frozen=True, slots=True)
 class Reach:
-    """From the caret to the start (or end) of the unit it stands in, or of a target."""
+    """From the caret to the start (or end) of the unit it stands in, or of a target.
+
+    Where something is selected, from its edge; from `start`, if that is told, to its unit's end.
+    """
 
     unit: Unit | None
     forward: bool
     goal: Target | None = None
+    start: Target | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -121,10 +132,23 @@ class Both:
 
 @dataclass(frozen=True, slots=True)
 class Holding:
-    """The units in which words stand: "the sentence about the ferry"."""
+    """The units in which words stand: "the sentence about the ferry".
+
+    `at` where they must stand in it: "the line that begins with dear".
+    """
 
     unit: Unit
     words: Words
+    at: At | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Beside:
+    """The unit right after a target, or before it: "the word after lamp"."""
+
+    unit: Unit
+    goal: Target
+    after: bool
 
 
 @dataclass(frozen=True, slots=True)
@@ -154,6 +178,7 @@ Target = (
     | Sign
     | Both
     | Holding
+    | Beside
     | Beyond
     | CellAt
 )

@@ -14,6 +14,8 @@ from nimble_lantern.core.document.tables import Table, table_at, tables
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.targets import words as spoken
 from nimble_lantern.core.targets.model import (
+    At,
+    Beside,
     Beyond,
     Both,
     CellAt,
@@ -102,6 +104,8 @@ def resolve(target: Target, view: View, near: bool = True) -> Answer:
             return _both(target, view)
         case Holding():
             return _holding_words(target, view, near)
+        case Beside():
+            return _beside(target, view, near)
         case Beyond():
             return _beyond(target, view, near)
         case CellAt():
@@ -447,6 +451,10 @@ def _through(target: Through, view: View, near: bool) -> Answer:
 
 def _reach(target: Reach, view: View) -> Answer:
     caret = view.caret
+    if target.start is not None:
+        return _reach_from(target, view)
+    if view.selection is not None:
+        caret = view.selection.end if target.forward else view.selection.start
     if target.goal is not None:
         goal = resolve(target.goal, view)
         if isinstance(goal, Refusal):
@@ -465,6 +473,26 @@ def _reach(target: Reach, view: View) -> Answer:
         side = "end" if target.forward else "start"
         return Refusal(f"The writing place is at the {side} already.")
     return Places((found,))
+
+
+def _reach_from(target: Reach, view: View) -> Answer:
+    """From the start of a target to the end of the unit that it stands in."""
+    assert target.start is not None and target.unit is not None
+    starts = resolve(target.start, view)
+    if isinstance(starts, Refusal):
+        return starts
+    found: list[Range] = []
+    for r in starts.ranges:
+        if target.unit is Unit.DOCUMENT:
+            end = view.document.end
+        else:
+            scope = Range(
+                Position(r.start.block, 0), units.block_range(view.document, r.end.block).end
+            )
+            around = _all_within(target.unit, view, scope)
+            end = next((u.end for u in around if u.start <= r.start < u.end), r.end)
+        found.append(Range(r.start, max(end, r.end)))
+    return Places(tuple(found), ask=len(found) > 1, near=starts.near)
 
 
 def _enclosed(target: Enclosed, view: View) -> Answer:
@@ -558,10 +586,47 @@ def _holding_words(target: Holding, view: View, near: bool) -> Answer:
     for r in inner.ranges:
         scope = Range(Position(r.start.block, 0), units.block_range(view.document, r.end.block).end)
         around = _all_within(target.unit, view, scope)
-        found += [u for u in around if u.start <= r.start and r.end <= u.end and u not in found]
+        found += [u for u in around if _stands(view, r, u, target.at) and u not in found]
     if not found:
-        return Refusal(f"Those words are in no {target.unit.value}.")
+        where = {None: "are in", At.START: "begin", At.END: "end"}[target.at]
+        return Refusal(f"Those words {where} no {target.unit.value}.")
     return Places(tuple(found), ask=len(found) > 1, unit=target.unit)
+
+
+def _stands(view: View, r: Range, unit: Range, at: At | None) -> bool:
+    """Whether a range stands in a unit, and where in it."""
+    if not (unit.start <= r.start and r.end <= unit.end):
+        return False
+    if at is None:
+        return True
+    rest = Range(unit.start, r.start) if at is At.START else Range(r.end, unit.end)
+    return not any(c.isalnum() for c in view.document.text(rest))
+
+
+def _beside(target: Beside, view: View, near: bool) -> Answer:
+    goal = resolve(target.goal, view, near)
+    if isinstance(goal, Refusal):
+        return goal
+    document, unit = view.document, target.unit
+    found: list[Range] = []
+    for r in goal.ranges:
+        if unit in (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE):
+            every = (
+                (u for u in units.forward(document, unit.value, r.end))
+                if target.after
+                else (u for u in units.backward(document, unit.value, r.start) if u.end <= r.start)
+            )
+            beside = next(every, None)
+        else:
+            all_units = _all_within(unit, view, document.whole)
+            after = [u for u in all_units if u.start > r.end]
+            before = [u for u in all_units if u.end < r.start]
+            beside = next(iter(after if target.after else before[::-1]), None)
+        if beside is not None and beside not in found:
+            found.append(beside)
+    if not found:
+        return Refusal(f"No {unit.value} stands {'after' if target.after else 'before'} that.")
+    return Places(tuple(found), ask=len(found) > 1, unit=unit, near=goal.near)
 
 
 def _beyond(target: Beyond, view: View, near: bool) -> Answer:

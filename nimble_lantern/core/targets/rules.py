@@ -7,6 +7,8 @@ from typing import Any
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
 from nimble_lantern.core.lexicon.classes import CLASSES
 from nimble_lantern.core.targets.model import (
+    At,
+    Beside,
     Beyond,
     Both,
     CellAt,
@@ -85,7 +87,12 @@ def _the_units(units: Unit) -> Units:
     return Units(units, Order.EVERY)
 
 
-@rule("part", "the {counted}", heard=False)
+@rule("part", "(all | both) [of] [the | these | those] {counted}", heard=False)
+def _all_counted(counted: tuple[int, Unit]) -> Units:
+    return Units(counted[1], Order.EVERY)
+
+
+@rule("part", "(the | those | these) {counted}", heard=False)
 def _the_counted(counted: tuple[int, Unit]) -> Units | None:
     count, unit = counted
     return Units(unit, Order.LAST, count) if count > 1 else None
@@ -102,7 +109,7 @@ def _few(units: Unit) -> tuple[int, Unit]:
     return 3, units
 
 
-@rule("part", "[the] {order} {unit}")
+@rule("part", "[the] [very] {order} {unit}", "[the] {unit} {order}")
 @rule("part", "(that | this | my) {order} {unit}", heard=False)
 def _part(order: Order, unit: Unit) -> Units:
     return Units(unit, order)
@@ -118,14 +125,14 @@ def _after_this(unit: Unit) -> Units:
     return Units(unit, Order.NEXT)
 
 
-@rule("part", "[the] {order} {counted}")
+@rule("part", "[the] [very] {order} {counted}")
 @rule("part", "(those | these | my) {order} {counted}", heard=False)
 def _parts(order: Order, counted: tuple[int, Unit]) -> Units | None:
     count, unit = counted
     return Units(unit, order, count) if count > 0 else None
 
 
-@rule("part", "[the] {position} {unit}")
+@rule("part", "[the] [whole] [very] {position} {unit}")
 def _nth(position: int, unit: Unit) -> Units:
     return Units(unit, Order.NTH, 1, position)
 
@@ -187,7 +194,7 @@ def _these(units: Unit) -> Units:
     return Units(units, Order.THIS)
 
 
-@rule("part", "the [whole] {unit}", "[the] whole {unit}")
+@rule("part", "the [whole] {unit}", "[the] whole {unit}", "(every bit of | all of) the {unit}")
 def _the(unit: Unit) -> Units | None:
     return Units(unit, Order.THIS) if unit not in (Unit.CHARACTER, Unit.WORD) else None
 
@@ -222,14 +229,20 @@ def _scope(part: Target) -> Target:
     return part
 
 
-@rule("everything", "everything", "all", "all of it", "it all", "the lot")
-@rule("everything", "(the | this) (whole | entire) (document | text | thing | page)")
+@rule("everything", "everything", "all", "all of it", "it all", "the [whole] lot")
+@rule("everything", "(the | this) (whole | entire) (document | text | thing | page | letter)")
 @rule("everything", "all [of] (the | this) (document | text)", "(the | this) (document | text)")
 def _everything() -> Units:
     return Units(Unit.DOCUMENT, Order.THIS)
 
 
 @rule("context", "(that | this | it | those | these | them)", "[the] selection", "that bit")
+@rule(
+    "context",
+    "(this | that) (one | word | phrase)",
+    "(those | these) [(two | three)] (words | ones)",
+)
+@rule("context", "(all | both) of (them | these | those)", "the lot of them", "them (all | both)")
 @rule("context", "what i [just] said", "the last thing i said", "(this | that) selection")
 @rule("context", "what (is | i) selected", "the selected (text | words)", "that phrase")
 def _that() -> That:
@@ -275,6 +288,17 @@ def _to_words(goal: tuple[str, ...]) -> Reach:
     return Reach(None, True, Words(goal))
 
 
+@rule(
+    "target",
+    "[everything] from {start:endpoint} (to | up to | until | till) [the] <finish> [of (the | this | that | its)] {unit}",
+    "[everything] from {start:endpoint} (to | up to | until | till) [the] <finish>",
+    "[everything] from {start:endpoint} (on | onwards | onward)",
+    heard=False,
+)
+def _from_to_end(start: Any, unit: Unit = Unit.DOCUMENT) -> Reach:
+    return Reach(unit, True, None, Words(start) if isinstance(start, tuple) else start)
+
+
 CATALOGUE.table(
     "pair",
     {
@@ -288,12 +312,21 @@ CATALOGUE.table(
 
 @rule(
     "enclosed",
-    "[the text | the words | everything] (between | inside | in) [the] {pair}",
+    "[the] (text | words | bit | part | stuff | thing | contents) (between | inside | in | of | within) [the] {pair}",
+    "everything (between | inside | in | within) [the] {pair}",
+    "(between | inside | in) [the] {pair}",
     heard=False,
 )
-@rule("enclosed", "what is (between | inside | in) [the] {pair}", heard=False)
+@rule(
+    "enclosed", "(what is | what's | whatever is) (between | inside | in) [the] {pair}", heard=False
+)
 def _enclosed(pair: str) -> Enclosed:
     return Enclosed(pair)
+
+
+@rule("enclosed", "the (parenthesis | bracketed (words | part | bit | text))", heard=False)
+def _bracketed() -> Enclosed:
+    return Enclosed("brackets")
 
 
 @rule("enclosed", "the quoted (words | text | part)", "the quotation", heard=False)
@@ -334,13 +367,26 @@ def _endpoint(part: Target) -> Target:
     return part
 
 
+@rule("endpoint", "[the] {sign}", heard=False)
+def _endpoint_sign(sign: str) -> Sign:
+    return Sign(sign)
+
+
 @rule("endpoint", "{words}")
 def _endpoint_words(words: tuple[str, ...]) -> Words:
     return Words(words)
 
 
-@rule("target", "[everything | all | the words | the text] from {a:endpoint} to {b:endpoint}")
-@rule("target", "[everything | all] from {a:endpoint} (through | until | up to) {b:endpoint}")
+@rule(
+    "target",
+    "[everything | all | the words | the text | the range | the stretch | the part | the bit] from"
+    " {a:endpoint} (to | up to | till | as far as) [and including] {b:endpoint}",
+)
+@rule(
+    "target",
+    "[everything | all | the words | the text | the range | the stretch | the part | the bit] from"
+    " {a:endpoint} (through | until) {b:endpoint}",
+)
 @rule("target", "[everything | all] between {a:endpoint} and {b:endpoint}")
 def _through(a: Any, b: Any) -> Through:
     first = Words(a) if isinstance(a, tuple) else a
@@ -357,13 +403,16 @@ def _through_words(a: tuple[str, ...], b: tuple[str, ...]) -> Through:
 _CONTEXT = frozenset("that this it those these them everything all here there".split())
 
 
+_NO_WORDS = frozenset((w,) for w in "to of in on at for from by with and or".split())
+
+
 @rule("target", "{words}")
 def _words(words: tuple[str, ...]) -> Words | None:
-    # "it" on its own is never the word: "the word it" is.
-    return Words(words) if set(words) - _CONTEXT else None
+    # "it" on its own is never the word, nor is a preposition: "the word it" is.
+    return Words(words) if set(words) - _CONTEXT and words not in _NO_WORDS else None
 
 
-@rule("target", "the (word | words | phrase) {words}")
+@rule("target", "[the] (word | words | phrase | string | bit | part | name | text) {words}")
 def _named_words(words: tuple[str, ...]) -> Words:
     return Words(words)
 
@@ -418,14 +467,73 @@ def _both(a: Any, b: Any) -> Both:
     return Both(Words(a) if isinstance(a, tuple) else a, Words(b) if isinstance(b, tuple) else b)
 
 
+_SAYING = "(with | about | containing | that says | that has | that contains | that mentions | mentioning | regarding | on | where it says | which says | saying | having | of)"
+
+
 @rule(
     "target",
-    "[the] {unit} (with | about | containing | that says | that has) {words}",
-    "[the] {unit} (with | containing) the (word | words) {words}",
+    f"[the] [whole] {{unit}} {_SAYING} {{words}}",
+    f"[the] [whole] {{unit}} {_SAYING} the (word | words) {{words}}",
+    "[the] [whole] {unit} (with | that has) {words} in it",
+    "[the] [whole] {unit} {words} is in",
     heard=False,
 )
 def _holding(unit: Unit, words: tuple[str, ...]) -> Holding:
     return Holding(unit, Words(words))
+
+
+@rule(
+    "target",
+    "the (bit | part | one | place) (about | that says | with | that mentions | where it says) {words}",
+    heard=False,
+)
+def _bit_about(words: tuple[str, ...]) -> Holding:
+    return Holding(Unit.SENTENCE, Words(words))
+
+
+@rule(
+    "target",
+    "[the] [whole] {unit} [(that | which)] (begins | starts) [with | by] [the (word | words)] {words}",
+    "[the] [whole] {unit} (beginning | starting) [with | by] [the (word | words)] {words}",
+    heard=False,
+)
+def _beginning_with(unit: Unit, words: tuple[str, ...]) -> Holding:
+    return Holding(unit, Words(words), At.START)
+
+
+@rule(
+    "target",
+    "[the] [whole] {unit} [(that | which)] (ends | finishes) [with | in | on] {words}",
+    "[the] [whole] {unit} (ending | finishing) [with | in | on] {words}",
+    heard=False,
+)
+def _ending_with(unit: Unit, words: tuple[str, ...]) -> Holding:
+    return Holding(unit, Words(words), At.END)
+
+
+@rule("named", "({unit:item} | {unit:headed}) [(called | named)] {words}", heard=False)
+@rule("named", "[the] {words} ({unit:item} | {unit:headed})", heard=False)
+def _of_that_name(unit: Unit, words: tuple[str, ...]) -> Holding:
+    return Holding(unit, Words(words))
+
+
+CATALOGUE.table("item", {"([list] item | bullet [point])": Unit.ITEM})
+CATALOGUE.table("headed", {"heading": Unit.HEADING, "section": Unit.SECTION})
+
+
+@rule("target", "{part:named}", heard=False)
+def _by_name(part: Target) -> Target:
+    return part
+
+
+@rule("target", "[the] {unit} (after | following) {beside:endpoint}", heard=False)
+def _unit_after(unit: Unit, beside: Any) -> Beside:
+    return Beside(unit, Words(beside) if isinstance(beside, tuple) else beside, True)
+
+
+@rule("target", "[the] {unit} (before | preceding) {beside:endpoint}", heard=False)
+def _unit_before(unit: Unit, beside: Any) -> Beside:
+    return Beside(unit, Words(beside) if isinstance(beside, tuple) else beside, False)
 
 
 @rule("target", "[the cell (in | at)] row {a:number} [and] column {b:number}")
@@ -440,7 +548,7 @@ def _cell_of_column(a: int, b: int) -> CellAt:
     return CellAt(b, a)
 
 
-@rule("target", "everything (after | behind | below) {goal:endpoint}", heard=False)
+@rule("target", "everything (after | behind | below | from) {goal:endpoint}", heard=False)
 def _after(goal: Any) -> Beyond:
     return Beyond(Words(goal) if isinstance(goal, tuple) else goal, True)
 
@@ -459,6 +567,7 @@ CATALOGUE.table(
         "[the] previous": (Order.PREVIOUS, 1),
         "[the] (nearest | closest)": (Order.NEAREST, 1),
         "(every | each | all | all [of] the | both)": (Order.EVERY, 1),
+        "(every | each | all | all [of] [the] | any) <occurrence>": (Order.EVERY, 1),
     },
 )
 
@@ -499,6 +608,6 @@ def _ordered_within(wordorder: tuple[Order, int], words: tuple[str, ...], of: Ta
     return Words(words, *wordorder, of)
 
 
-@rule("target", "{words} everywhere", heard=False)
+@rule("target", "{words} <everywhere>", heard=False)
 def _everywhere(words: tuple[str, ...]) -> Words:
     return Words(words, Order.EVERY)
