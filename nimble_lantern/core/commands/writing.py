@@ -100,7 +100,8 @@ def _names_something(sitting: Sitting, parse: Parse) -> bool:
 )
 def literal(sitting: Sitting, text: tuple[str, ...]) -> Done:
     """Write the next words as words, though they name a mark, a number or a command."""
-    wrote = compose(sitting, ("literal", *text))
+    named = special(text, 0, Manner()) > 0
+    wrote = compose(sitting, ("literal", *text) if named else text)
     return Done(wrote.sitting, f"wrote {quoted(wrote.text)}")
 
 

@@ -30,6 +30,7 @@ from nimble_lantern.core.document.model import (
 )
 from nimble_lantern.core.state import Marks, Sitting
 from nimble_lantern.core.writing.lexer import mark_named
+from nimble_lantern.core.writing.spelling import letter, spelled
 from nimble_lantern.core.writing.writer import Written, write
 
 _ARTICLES = ("the", "a", "an")
@@ -54,9 +55,26 @@ def bare_mark(words: Sequence[str]) -> Sequence[str]:
     return words
 
 
+def _spelled_out(old: str, words: Sequence[str]) -> Sequence[str]:
+    """Letters said one by one in place of a word are a word, with the capital that it had.
+
+    "L e e k s", and "leeks spelled l e e k s"; "b b c" in place of capitals stays in capitals.
+    """
+    said = list(words)
+    for how in ("spelled", "spelt"):
+        if how in said[1:-1]:
+            said = said[said.index(how) + 1 :]
+    text, end = spelled(said, 0)
+    if len(text) < 2 or end != len(said) or not all(letter(w) for w in said):
+        return words
+    if old.isupper() and len(old) > 1:
+        return words
+    return (text.capitalize(),) if old[:1].isupper() else (text,)
+
+
 def replace_range(sitting: Sitting, r: Range, words: Sequence[str]) -> Wrote:
     """Words in place of a range, with the marks that all of it had."""
-    words = bare_mark(words)
+    words = _spelled_out(sitting.document.text(r), bare_mark(words))
     block = sitting.document.blocks[r.start.block]
     marks: Marks = ()
     if r.start.block == r.end.block and r.start < r.end:

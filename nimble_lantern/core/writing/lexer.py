@@ -72,7 +72,21 @@ CAPITALS: dict[tuple[str, ...], str] = {
     ("no", "caps", "on"): "lower",
     ("no", "capitals", "off"): "none",
     ("no", "caps", "off"): "none",
+    ("title", "case"): "title rest",
+    **{
+        (turn, *what): kind
+        for what, on in {
+            ("all", "caps"): "upper",
+            ("all", "capitals"): "upper",
+            ("caps",): "title",
+            ("capitals",): "title",
+            ("title", "case"): "title",
+        }.items()
+        for turn, kind in {"start": on, "begin": on, "end": "none", "stop": "none"}.items()
+    },
 }
+_FEW_TO_THE_END = 3
+"""So many words up to the end, or a mark, are all meant by "all capitals"."""
 
 
 class Kind(StrEnum):
@@ -123,7 +137,7 @@ def lex(words: Sequence[str], manner: Manner) -> list[Element]:
     """Elements in spoken order; every word stands behind exactly one of them."""
     found: list[Element] = []
     positions: list[int] = []
-    listed, i = list(words), 0
+    listed, i = _clock_joined(words), 0
     while i < len(listed):
         element = _element(listed, i, found, manner)
         spoken = tuple(listed[i : i + element.used])
@@ -131,6 +145,17 @@ def lex(words: Sequence[str], manner: Manner) -> list[Element]:
         positions.append(i)
         i += element.used
     return _in_one_style(found, positions, listed)
+
+
+def _clock_joined(words: Sequence[str]) -> list[str]:
+    """ "O clock" is one word, whichever way a recogniser hears it."""
+    joined: list[str] = []
+    for word in words:
+        if word == "clock" and joined[-1:] == ["o"]:
+            joined[-1] = "o'clock"
+        else:
+            joined.append(word)
+    return joined
 
 
 def _in_one_style(found: list[Element], positions: list[int], words: list[str]) -> list[Element]:
@@ -230,20 +255,39 @@ def _capital(words: list[str], i: int, previous: str, manner: Manner) -> Element
     after = words[i + size] if i + size < len(words) else ""
     kind = CAPITALS[tuple(words[i : i + size])]
     if kind in ("next", "upper next", "lower next"):
-        if not after or previous in ARTICLES_AND_OWNERS or after in NOT_CAPITAL_BEFORE:
+        again = sum(w in ("capital", "cap") for w in words) > 1 or size > 1
+        named = previous in ARTICLES_AND_OWNERS or after in NOT_CAPITAL_BEFORE
+        if not after or named and not again:
             return None
         if previous in ("in", "with", "working", "human", "raise", "venture", "is", "use"):
             return None
+    if kind == "title rest" and (not after or previous in ARTICLES_AND_OWNERS or previous == "in"):
+        return None
+    if kind == "upper next" and size > 1 and _to_the_end(words, i + size) <= _FEW_TO_THE_END:
+        kind = "upper rest"
+    if kind == "next" and len(after) == 1 and words[i + size + 1 : i + size + 2]:
+        # "Capital h harbour" names the letter, and then the word that begins with it.
+        size += words[i + size + 1].startswith(after)
     return Element(Kind.CAPITAL, kind, size)
+
+
+def _to_the_end(words: list[str], i: int) -> int:
+    """How many words come before the next mark or break, or the end."""
+    for n, j in enumerate(range(i, len(words))):
+        if _longest(words, j, MARKS) or _longest(words, j, BREAKS) or _longest(words, j, CAPITALS):
+            return n
+    return len(words) - i
 
 
 def _mark(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
     size = _longest(words, i, MARKS)
-    if not size or previous in ARTICLES_AND_OWNERS:
+    if not size:
         return None
     after = words[i + size] if i + size < len(words) else ""
     name = words[i]
-    if size == 1:
+    if previous in ARTICLES_AND_OWNERS and not _closes(words, i, size, previous):
+        return None
+    if size == 1 and not (name == "period" and not after and _ends_a_clause(words, i)):
         if after in NOT_BEFORE.get(name, ()) or previous in NOT_AFTER.get(name, ()):
             return None
         if name == "quote" and not after and "unquote" not in words:
@@ -252,6 +296,24 @@ def _mark(words: list[str], i: int, previous: str, manner: Manner) -> Element | 
         return None
     text, spacing = MARKS[tuple(words[i : i + size])].written(manner.dialect)
     return Element(Kind.MARK, text, size, spacing)
+
+
+def _closes(words: list[str], i: int, size: int, previous: str) -> bool:
+    """Whether a mark is meant although a word that takes a noun stands before its name.
+
+    "Fifty pence each full stop", at the end; "i love the open single quote", where one is opened.
+    """
+    if size > 1 and words[i] in ("open", "close", "begin", "end"):
+        return True
+    return i + size == len(words) and previous in _ALSO_ALONE and i > 1
+
+
+_ALSO_ALONE = frozenset(("each", "every", "another", "his", "her", "its", "their"))
+
+
+def _ends_a_clause(words: list[str], i: int) -> bool:
+    """Whether no noun phrase leads to a last "period": "the stair is dry period"."""
+    return i > 3 and not set(words[max(0, i - 2) : i]) & (ARTICLES_AND_OWNERS | {"this", "that"})
 
 
 def mark_named(words: Sequence[str]) -> Mark | None:

@@ -319,6 +319,10 @@ def _telephone(digits: str, dialect: str) -> str:
     return digits
 
 
+_COPYRIGHT = frozenset(("sign", "symbol", "copyright", "©"))
+"""Before a year: "copyright sign two thousand and nine"."""
+
+
 def _year(words: list[str], i: int, around: Around) -> Number | None:
     found = _spoken_year(words, i)
     if not found:
@@ -326,7 +330,7 @@ def _year(words: list[str], i: int, around: Around) -> Number | None:
     year, j = found
     named = words[i] in SCALES or words[i + 1 : i + 2] in (["thousand"], ["hundred"])
     if named and not (
-        around.last in YEAR_BEFORE and 1500 <= year <= 2099
+        around.last in YEAR_BEFORE | _COPYRIGHT and 1500 <= year <= 2099
         and words[j : j + 1] not in (["people"], ["pounds"], ["dollars"], ["euros"], ["words"])
         and (year % 100 or around.last in ("in", "since", "year"))
     ):  # fmt: skip
@@ -364,6 +368,8 @@ def _decades(words: list[str], i: int, around: Around) -> Number | None:
 def _quantity(words: list[str], i: int, around: Around) -> Number | None:
     """A cardinal, decimal or fraction with whatever unit follows it."""
     found = cardinal(words, i)
+    if not found and words[i] in ("nought", "oh") and words[i + 1 : i + 2] == ["point"]:
+        found = 0, i + 1
     if not found:
         return None
     value, j = found
@@ -465,15 +471,26 @@ def _amount(words: list[str], i: int, j: int, digits: str, spelled: str, around:
             end = small[1] + 1
             text = f"{sign}{digits}.{small[0]:02d}"
             return Number(end - i, text, " ".join(words[i:end]), True)
-        if bare and (not coin or coin in ("each", "a", "for", "and", "per", "to", "in", "on")):
+        if bare and (not coin or coin in _AFTER_AMOUNTS):
             text = f"{sign}{digits}.{small[0]:02d}"
             return Number(small[1] - i, text, " ".join(words[i : small[1]]), True)
     return Number(k - i, f"{sign}{digits}", f"{spelled} {name}", True)
 
 
+_AFTER_AMOUNTS = frozenset(
+    "each a an for and per to in on from at or but which this last today apiece all the we they he she"
+    " it i full period comma question exclamation semicolon colon dash new close end unquote".split()
+)
+"""After "two pounds fifty" no noun comes that the fifty could count, but a word like these."""
+
+
 def _ordinal(words: list[str], i: int, around: Around) -> Number | None:
     """Words up to ninth, digits from 10th."""
     found = ordinal(words, i)
+    if not found and words[i] == "hundred" and words[i + 1 : i + 2] == ["and"]:
+        # "The hundred and fifteenth": the one is left out.
+        rest = ordinal(words, i + 2)
+        found = (100 + rest[0], rest[1]) if rest and rest[0] < 100 else None
     if not found:
         return None
     value, j = found

@@ -79,7 +79,7 @@ def spelled(words: Sequence[str], i: int) -> tuple[str, int]:
         if word in _CAPITAL and k < len(words) and (words[k] == "double" or letter(words[k])):
             upper, j = True, k
             continue
-        if list(words[j : j + 2]) == ["all", "capitals"]:
+        if list(words[j : j + 2]) in (["all", "capitals"], ["all", "caps"]):
             all_upper, j = True, j + 2
             continue
         if word == "double" and k < len(words):

@@ -75,6 +75,7 @@ class _Writer:
         self.choices: list[Choice] = []
         self.capitals = place.capitals
         self.next_capital = ""
+        self.rest = Capitals.NONE  # up to the next mark
         self.nospace = place.joined
         self.trim = 0
         self.greeting = False
@@ -92,6 +93,8 @@ class _Writer:
             case Kind.CAPITAL:
                 if element.text in ("title", "upper", "lower", "none"):
                     self.capitals = Capitals(element.text)
+                elif element.text.endswith(" rest"):
+                    self.rest = Capitals(element.text.removesuffix(" rest"))
                 else:
                     self.next_capital = element.text.removesuffix(" next")
             case Kind.NOSPACE:
@@ -99,6 +102,7 @@ class _Writer:
             case Kind.NUMBER:
                 self._number(element)
             case Kind.MARK:
+                self.rest = Capitals.NONE
                 self._mark(element)
             case _:
                 self._word(element, following)
@@ -226,11 +230,12 @@ class _Writer:
         return not left.strip() or left.endswith("\n")
 
     def _cased(self, text: str) -> str:
-        if self.capitals is Capitals.UPPER:
+        capitals = self.capitals if self.rest is Capitals.NONE else self.rest
+        if capitals is Capitals.UPPER:
             return text.upper()
-        if self.capitals is Capitals.LOWER:
+        if capitals is Capitals.LOWER:
             return text.lower()
-        if self.capitals is Capitals.TITLE and text not in SMALL_IN_TITLES:
+        if capitals is Capitals.TITLE and text not in SMALL_IN_TITLES:
             return capitalised(text)
         return text
 
