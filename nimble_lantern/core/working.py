@@ -74,7 +74,7 @@ def _command_at(
     for end in range(len(parts), i, -1):
         words = [w for p in parts[i:end] for w in p]
         whole = i == 0 and end == len(parts)
-        if not whole and not CATALOGUE.parses(words):
+        if not whole and not any(map(CATALOGUE.parses, reader.wordings(words))):
             continue
         state = turn.sitting
         if text and held_back(state) is None:

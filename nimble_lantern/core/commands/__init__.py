@@ -21,6 +21,7 @@ from nimble_lantern.core.commands import (
     selecting,
     settings,
     turning,
+    wishes,
     writing,
 )
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
@@ -50,6 +51,7 @@ __all__ = [
     "settings",
     "sides",
     "turning",
+    "wishes",
     "writing",
 ]
 

@@ -11,9 +11,10 @@ from nimble_lantern.core.document.layout import HEADING_SCALE
 from nimble_lantern.core.document.model import Range, Span
 from nimble_lantern.core.document.styles import BASE_POINTS, COLOURS
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, command, rule
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.targets.alike import kind_of
+from nimble_lantern.core.targets.model import Places, Words
 
 SIZES = (10, 11, 12, 14, 16, 18, 20, 24, 28, 32, 36, 48, 60, 72)
 CATALOGUE.table(
@@ -44,8 +45,17 @@ def faced(sitting: Sitting, ranges: tuple[Range, ...], mark: str, value: str | N
     return remarked(sitting, ranges, on, {mark})
 
 
+def _no_colour_word(sitting: Sitting, parse: Parse) -> bool:
+    """ "Change the hut to red" colours it; "change blue to grey" is about the words."""
+    target = parse.args.get("target")
+    return not isinstance(target, Words) or kind_of(target.words) != "colour"
+
+
 @command(
-    *frames.made("[the] [colour | color] {colour}", False),
+    *(
+        Way(way, when=_no_colour_word)
+        for way in frames.made("[the] [colour | color] {colour}", False)
+    ),
     *frames.made("{colour} (letters | type | ink | print)"),
     "(colour | color) {target} [in] {colour}",
     "{colour} for {target}",

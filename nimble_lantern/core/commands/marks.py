@@ -176,25 +176,28 @@ for _name, _family in _FAMILIES.items():
     _register(_name, _family)
 
 
-_INK = "({colour} highlighted | highlighted [in] {colour} | marked in {colour})"
-_PEN = "{colour} (highlight | highlighting | highlighter)"
+CATALOGUE.table(
+    "ink", {name: name for name in ("yellow", "green", "pink", "orange", "blue", "red", "purple")}
+)
+_INK = "({ink} highlighted | highlighted [in] {ink} | marked in {ink})"
+_PEN = "{ink} (highlight | highlighting | highlighter)"
 
 
 @command(
-    "highlight {target} [(in | with)] {colour}",
+    "highlight {target} [(in | with)] {ink}",
     f"make {{target}} {_INK}",
     f"{{target}} {_INK}",
     *frames.given(_PEN),
     f"mark {{target}} (with | in) {_PEN}",
-    "mark {target} in {colour}",
+    "mark {target} in {ink}",
     example="highlight the last word in yellow",
     group="format",
 )
-def highlight_in(sitting: Sitting, target: Places, colour: str) -> Done | Refusal:
+def highlight_in(sitting: Sitting, target: Places, ink: str) -> Done | Refusal:
     """Highlight a target, in yellow."""
-    if colour != "yellow":
-        return Refusal("The highlighter is yellow.", "", f"“Make that {colour}” colours letters.")
-    on = (Span(0, 1, "highlight", colour),)
+    if ink != "yellow":
+        return Refusal("The highlighter is yellow.", "", f"“Make that {ink}” colours letters.")
+    on = (Span(0, 1, "highlight", ink),)
     after = remarked(sitting, target.ranges, on, {"highlight"})
     return Done(after, f"{named(sitting.document, target.ranges)} is highlighted{near(target)}")
 

@@ -11,7 +11,13 @@ from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit
+from nimble_lantern.core.targets.model import Places, Unit, Words
+
+
+def _no_more_said(sitting: Sitting, parse: Parse) -> bool:
+    """ "Correct the first ferry" shows it, for the right words; "correct a to b" replaces."""
+    target = parse.args.get("target")
+    return not isinstance(target, Words) or "to" not in target.words
 
 
 @command(
@@ -21,6 +27,7 @@ from nimble_lantern.core.targets.model import Places, Unit
     "<wish> {target} [to be] selected",
     "make {target} the selection",
     "{target} selected",
+    Way("correct {target}", when=_no_more_said),
     example="select the last sentence",
     group="selecting",
 )

@@ -55,7 +55,7 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     `forced` where the speaker says it is a command: then it is refused rather than text.
     """
     words = tuple(words)
-    plainer = _plainer(words)
+    plainer = plainer_than(words)
     found = _exactly(sitting, words, whole)
     if found.kind is Judged.COMMAND:
         # In "replace the hut with the barn please" the courtesy is no part of the new words.
@@ -102,7 +102,11 @@ _NOT_OVER = Refusal(
 
 def _exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
     """The command that the words are, with targets that stand in the text as they were said."""
-    found = _best(sitting, [p for p in CATALOGUE.parses(words) if _fits(sitting, p)], near=False)
+    parses = [p for p in CATALOGUE.parses(words) if _fits(sitting, p)]
+    if sitting.question is not None:
+        # While something is asked, "choose all" answers it, and does not select everything.
+        parses.sort(key=lambda p: (p.free, not p.command.traits.answers))
+    found = _best(sitting, parses, near=False)
     if found.kind is Judged.COMMAND or not whole:
         return found
     if sitting.selection is not None and sitting.fresh and len(words) <= _MOST_SAID_OF_IT:
@@ -121,13 +125,18 @@ def _exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
     return found
 
 
+def wordings(words: Sequence[str]) -> tuple[tuple[str, ...], ...]:
+    """The words as they were said, and plainer."""
+    return tuple(words), *plainer_than(tuple(words))
+
+
 def _swallowed(found: Verdict, plainer: Verdict, fewer: int) -> bool:
     """Whether words of courtesy were taken for words to write: without them fewer are free."""
     assert found.parse and plainer.parse
     return plainer.parse.free <= found.parse.free - fewer
 
 
-def _plainer(words: tuple[str, ...]) -> tuple[tuple[str, ...], ...]:
+def plainer_than(words: tuple[str, ...]) -> tuple[tuple[str, ...], ...]:
     """The words without hesitation, without what comes after a request, then without what comes
     before: "no bullets please" is "no bullets" before it is "bullets"."""
     bare = tuple(w for w in words if w not in FILLERS)

@@ -244,7 +244,7 @@ def _commas(sentence: Sequence[Element]) -> list[Element]:
         at.add(main)
     if at_name := _addressed(made, words):
         at.add(at_name)
-    at |= _listed(words)
+    at |= _listed(words) | _plurals_in_a_row(words)
     if _tagged(words):
         at.add(len(words) - 2)
     for i in sorted(at, reverse=True):
@@ -255,6 +255,23 @@ def _commas(sentence: Sequence[Element]) -> list[Element]:
         ):
             made.insert(i, _mark(","))
     return made
+
+
+def _plurals_in_a_row(words: list[str]) -> set[int]:
+    """Where commas stand in "gloves boots and a torch": between plurals, before an "and"."""
+    found: set[int] = set()
+    for i, word in enumerate(words):
+        if word != "and" or i < 2 or i + 1 == len(words):
+            continue
+        first = i - 1
+        while first > 0 and _plural(words[first]) and _plural(words[first - 1]):
+            found.add(first)
+            first -= 1
+    return found
+
+
+def _plural(word: str) -> bool:
+    return len(word) > 3 and word.endswith("s") and not word.endswith("ss") and word not in VERBS
 
 
 def _main_clause(words: list[str]) -> int | None:

@@ -1,0 +1,115 @@
+"""What people ask of a desk and this one does otherwise, or not at all: answered, never written."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places, Words
+
+
+@command(
+    "save [(it | that | this | everything | my work)] [now]",
+    "save (the | this | my) (document | letter | text | file | work | page) [now]",
+    "(have you | did you) (save | saved) (it | that | this | everything)",
+    "(is | has) (it | everything | this) [been] saved",
+    example="save the document",
+    group="desk",
+)
+def save(sitting: Sitting) -> Done:
+    """Nothing needs saving: every utterance is kept as soon as it is done."""
+    return Done(sitting, "everything is saved as you say it")
+
+
+def _not_words(sitting: Sitting, parse: Parse) -> bool:
+    """ "Read the second paragraph" is asked of the desk; "read the minutes" is a sentence."""
+    return not isinstance(parse.args.get("target"), Words)
+
+
+CATALOGUE.table(
+    "aloud", {"(back | aloud | out loud | out | back to me | to me | to me aloud)": True}
+)
+
+
+@command(
+    "read [me] [(it | that | this | everything)] [all] <aloud> [from the <beginning>]",
+    "read [me] (it | that | this | everything) [all] [<aloud>] [from the <beginning>]",
+    "read [me] {target} <aloud>",
+    Way("read [me] {target}", when=_not_words),
+    "(stop | pause | go on | carry on | continue) reading",
+    example="read the last paragraph back to me",
+    group="desk",
+)
+def read_aloud(sitting: Sitting, target: Places | None = None) -> Refusal:
+    """Reading aloud is not done here yet."""
+    return Refusal("Reading aloud cannot be done here yet.", "", "“Find” shows words on the page.")
+
+
+@command(
+    "print [(it | this | that)]",
+    "print (the | this | my) (document | letter | text | page)",
+    example="print the letter",
+    group="desk",
+)
+def print_it(sitting: Sitting) -> Refusal:
+    """Printing is left to the computer that shows the page."""
+    return Refusal(
+        "Printing cannot be done here yet.", "", "“lantern convert” writes a file to print."
+    )
+
+
+@command(
+    "(email | mail) (it | this | that | the letter | the document) [to {words}]",
+    "send (the | this | my) (letter | document | text) [to {words}]",
+    example="email this",
+    group="desk",
+)
+def send(sitting: Sitting, words: tuple[str, ...] = ()) -> Refusal:
+    """Sending is not done here: the desk speaks to nobody."""
+    return Refusal("Sending cannot be done here: this desk is connected to nothing.")
+
+
+@command(
+    "(check | correct) (the | my) (spelling | grammar)",
+    "spell check [(it | this | that | the document)]",
+    example="check the spelling",
+    group="desk",
+)
+def check_spelling(sitting: Sitting) -> Refusal:
+    """Spelling is not checked: words are written as the dictionary has them."""
+    return Refusal("Spelling cannot be checked here: words come out of a word list as they are.")
+
+
+CATALOGUE.table(
+    "thing",
+    {
+        "(picture | image | photo | photograph | drawing)": "Pictures",
+        "(page number | page numbers)": "Page numbers",
+        "(footnote | endnote)": "Footnotes",
+        "(hyperlink | web link)": "Links",
+        "(signature | stamp | logo)": "Signatures and stamps",
+        "(page break | column break)": "Page breaks",
+        "(text box | border | frame | chart | graph)": "Boxes and charts",
+    },
+)
+
+
+@command(
+    "(insert | add | put in | give me) [(a | an | the | some | my)] {thing} [here]",
+    example="insert a picture",
+    group="desk",
+)
+def put_thing(sitting: Sitting, thing: str) -> Refusal:
+    """Pictures, footnotes and their like cannot be put in here yet."""
+    return Refusal(f"{thing} cannot be put in here yet.")
+
+
+@command(
+    "(close | quit | exit) (the | this) (desk | program | application | app | window)",
+    "(shut down | log out | sign out)",
+    example="close the program",
+    group="desk",
+)
+def close(sitting: Sitting) -> Refusal:
+    """The desk stays: it is closed with the page that shows it."""
+    return Refusal("The desk stays open.", "", "“Stop listening” lets the lamp burn low.")
