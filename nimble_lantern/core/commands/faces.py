@@ -56,7 +56,7 @@ def _no_colour_word(sitting: Sitting, parse: Parse) -> bool:
         Way(way, when=_no_colour_word)
         for way in frames.made("[the] [colour | color] {colour}", False)
     ),
-    *frames.made("{colour} (letters | type | ink | print)"),
+    *frames.made("{colour} (letters | type | ink | print)", False),
     "(colour | color) {target} [in] {colour}",
     "{colour} for {target}",
     "(change | set | make) the (colour | color) of {target} [to] {colour}",

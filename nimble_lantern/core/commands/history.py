@@ -14,7 +14,8 @@ from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.document.taking_back import brought_back
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
-from nimble_lantern.core.lexicon.sentences import AFTER_MEAN, NEVER_LAST
+from nimble_lantern.core.lexicon.closed import SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.sentences import AFTER_MEAN, NEVER_LAST, VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.alike import kind_of, mends, of_one_kind
 from nimble_lantern.core.targets.words import normal, places
@@ -180,7 +181,7 @@ def redo_everything(sitting: Sitting) -> Done | Refusal:
 
 @command(
     "(take back | take out | delete | remove | erase | forget | cancel | scrap | scratch | strike) (what i [have] [just] said | my last words | the last utterance | last utterance | what was said last)",
-    "forget (that | it | i said that | about that) [last] [bit | part]",
+    "forget (that | i said that | about that) [last] [bit | part]",
     "(scrap | scratch | strike) (that | it | this)",
     "forget [the | that] last (bit | part | thing | sentence)",
     "i (did not | didn't) say that",
@@ -229,7 +230,10 @@ def _was_said_alike(sitting: Sitting, parse: Parse) -> bool:
         return False
     if of_one_kind(old, new) and sitting.that:
         return bool(mends(sitting.document, sitting.that[0], new)) or _was_said(sitting, parse)
-    return bool(places(sitting.document, old)) and len(old) == len(new) <= 3
+    if set(new) & (VERBS | SUBJECT_PRONOUNS) or len(old) != len(new) or len(old) > 3:
+        # "We can not pay" is a sentence.
+        return False
+    return any(places(sitting.document, old, that) for that in sitting.that)
 
 
 def _takes_up_sentence(sitting: Sitting, parse: Parse) -> bool:

@@ -10,8 +10,9 @@ from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
-from nimble_lantern.core.lexicon.closed import DETERMINERS
+from nimble_lantern.core.lexicon.closed import DETERMINERS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS
+from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Question, Sitting
 from nimble_lantern.core.targets.alike import of_one_kind
 from nimble_lantern.core.targets.model import Places, Unit, Words
@@ -67,12 +68,14 @@ def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
     if target.unit not in (Unit.SENTENCE, Unit.PARAGRAPH, Unit.SECTION, Unit.DOCUMENT):
         return False
     words = sum(sitting.document.count_words(r) for r in target.ranges)
-    return len(text) <= 2 and words > 3
+    clause = set(text) & (VERBS | SUBJECT_PRONOUNS)  # "make the last sentence say we waited"
+    return len(text) <= 2 and words > 3 and not clause
 
 
 @command(
     Way("replace {target} (with | by) {text}", when=_no_sentence),
-    Way("<change> {target} (to | into | for | with | by) {text}", when=_no_sentence),
+    Way("<change> {target} (to | into | with | by) {text}", when=_no_sentence),
+    Way("(swap | exchange | switch | trade) {target} for {text}", when=_no_sentence),
     "(put | write | say) {text:words} (instead of | in place of | for) {target}",
     "instead of {target} (write | put | say) {text}",
     "substitute {text:words} for {target}",

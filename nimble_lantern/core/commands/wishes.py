@@ -5,7 +5,7 @@ from __future__ import annotations
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Words
+from nimble_lantern.core.targets.model import Places, Reach, Units
 
 
 @command(
@@ -23,7 +23,7 @@ def save(sitting: Sitting) -> Done:
 
 def _not_words(sitting: Sitting, parse: Parse) -> bool:
     """ "Read the second paragraph" is asked of the desk; "read the minutes" is a sentence."""
-    return not isinstance(parse.args.get("target"), Words)
+    return isinstance(parse.args.get("target"), Units | Reach)
 
 
 CATALOGUE.table(
@@ -33,7 +33,8 @@ CATALOGUE.table(
 
 @command(
     "read [me] [(it | that | this | everything)] [all] <aloud> [from the <beginning>]",
-    "read [me] (it | that | this | everything) [all] [<aloud>] [from the <beginning>]",
+    "read [me] (it | that | this | everything) all",
+    "read [me] (it | that | this | everything) [all] from the <beginning>",
     "read [me] {target} <aloud>",
     Way("read [me] {target}", when=_not_words),
     "(stop | pause | go on | carry on | continue) reading",

@@ -222,11 +222,15 @@ class Catalogue:
             self.grammar.add(name, pattern, lambda value=value: value)
 
     def parses(self, words: Sequence[str]) -> list[Parse]:
-        """Every reading of an utterance as a command, the most literal first."""
+        """Every reading of an utterance as a command, the most literal first.
+
+        Of those alike, what takes text away comes last: "remove the bullets" takes off the look.
+        """
         found = self.grammar.parses("command", words)
         if len(words) <= MOST_POSTPOSED and POSTPOSED in self.grammar.productions:
-            found = sorted(found + self.grammar.parses(POSTPOSED, words), key=lambda f: f.free)
-        return [self._parse(f) for f in found]
+            found = found + self.grammar.parses(POSTPOSED, words)
+        parses = [self._parse(f) for f in found]
+        return sorted(parses, key=lambda p: (p.free, p.command.traits.destructive))
 
     def may_begin(self, word: str) -> bool:
         """Whether some command begins with this very word."""

@@ -209,6 +209,9 @@ def _plainly_asked(sitting: Sitting, verdict: Verdict, words: Sequence[str]) -> 
     if verdict.kind not in (Judged.COMMAND, Judged.REFUSED) or verdict.parse is None:
         return False
     parse = verdict.parse
+    if parse.command.traits.walks and words[0] in ("put", "take", "bring") and "it" in words:
+        # "Please put it back" may be said to the letter's reader.
+        return sitting.selection is not None and sitting.fresh
     if parse.command.traits.walks or sitting.selection is not None and sitting.fresh:
         return True
     if parse.when or parse.command.traits.when:
@@ -300,7 +303,12 @@ def _nearness(verdict: Verdict) -> int:
 
 
 def _target_words(parse: Parse) -> int:
-    return sum(len(v.words) for v in parse.args.values() if isinstance(v, Words))
+    """How many words name targets; a preposition at their end is as likely the verb's.
+
+    "Put the log in red" is said of the log, although the page goes on "the log (in pencil)".
+    """
+    named = [v.words for v in parse.args.values() if isinstance(v, Words)]
+    return sum(len(w) - (len(w) > 1 and w[-1] in PREPOSITIONS | {"into", "as"}) for w in named)
 
 
 def _slip(missed: list[Verdict], words: Sequence[str]) -> Verdict:
