@@ -14,6 +14,7 @@ from nimble_lantern.core.document.layout import Layout, LineIndex, PageStyle
 from nimble_lantern.core.document.model import Document, Format, Piece, Position, Range
 from nimble_lantern.core.effects import Effect
 from nimble_lantern.core.kinds import Attention, Capitals, Lamp, ReadAs
+from nimble_lantern.core.learning import Wording
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.targets.words import Vocabulary
 from nimble_lantern.core.trail import Trail
@@ -70,12 +71,15 @@ class Question:
     """A command that waits for the speaker to pick one of its options.
 
     Where it asks whether to go on at all (`sure`), the first option is yes and the last is no.
+    Where it only stands `beside` the text, going on leaves it; without a command, its options are
+    words to be done instead of those just said.
     """
 
     command: str
     args: dict[str, Any]  # of the command, but for those that the options bring
     options: tuple[Option, ...]
     sure: bool = False
+    beside: bool = False
 
     @classmethod
     def whether(cls, command: str, yes: str, no: str, **args: Any) -> Question:
@@ -153,6 +157,7 @@ class Sitting:
     pending: Edit = field(default_factory=Edit)
     pending_inverse: Edit = field(default_factory=Edit)
     overturned: tuple[tuple[str, str], ...] = ()  # (words, how they are to be read)
+    learned: tuple[Wording, ...] = ()
     previous: Sitting | None = field(default=None, repr=False)  # before the last utterance
     hearings: tuple[tuple[int, Hearing], ...] = ()  # of the last utterances, by their numbers
     names: DocumentNames = field(default_factory=DocumentNames, compare=False, repr=False)
@@ -223,11 +228,20 @@ class Sitting:
 class TurnOver:
     """What a handler answers to have an utterance read the other way: text or command.
 
-    "anyway" for the last one, which was not clear; no number means the last.
+    "anyway" for the last one, which was not clear; "instead" to have other `words` done in its
+    place; no number means the last.
     """
 
     how: str
     number: int | None = None
+    words: tuple[str, ...] = ()  # to be done instead of those said
+
+
+@dataclass(frozen=True, slots=True)
+class Help:
+    """What a handler answers to have it shown how something is said."""
+
+    words: tuple[str, ...]
 
 
 @dataclass(frozen=True, slots=True)

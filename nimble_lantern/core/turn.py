@@ -14,7 +14,7 @@ from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.document.tables import kept_whole
 from nimble_lantern.core.effects import Effect
 from nimble_lantern.core.kinds import Attention, ReadAs
-from nimble_lantern.core.state import Sitting, TurnOver
+from nimble_lantern.core.state import Question, Sitting, TurnOver
 
 BROKEN_TABLE = "That would break a table. Name a cell, a row, or the whole table."
 
@@ -31,6 +31,7 @@ class Turn:
     commands: list[str] = field(default_factory=list)
     summaries: list[str] = field(default_factory=list)
     versions: list[Version] = field(default_factory=list)
+    offers: Question | None = None  # beside what is written
     turns_over: TurnOver | None = None  # which utterance is to be read the other way, at the end
 
     def committed(self) -> Sitting:
@@ -53,6 +54,9 @@ class Turn:
             self.summaries.append(held[1])
             return
         words = [w for part in parts for w in part]
+        if self.sitting.question is not None:
+            # Going on leaves what was only offered.
+            self.sitting = replace(self.sitting, question=None)
         wrote = compose(self.sitting, words, pauses(parts), self.pause)
         if not kept_whole(self.sitting.document, wrote.sitting.document):
             self.kinds.append(ReadAs.UNCLEAR)
@@ -74,7 +78,7 @@ def held_back(sitting: Sitting) -> tuple[ReadAs, str] | None:
     """Why text is not written just now: how the utterance is read, and what to say of it."""
     if sitting.attention is Attention.COMMANDS:
         return ReadAs.IGNORED, "commands only: not written"
-    if sitting.question is not None:
+    if sitting.question is not None and not sitting.question.beside:
         most = many(len(sitting.question.options), "place")
         return ReadAs.UNCLEAR, f"not written: there are {most} to choose from; say a number"
     return None

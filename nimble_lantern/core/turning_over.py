@@ -14,6 +14,8 @@ from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.document.taking_back import since, taken_back
 from nimble_lantern.core.effects import Effect, SaveSetting, SayAgain
 from nimble_lantern.core.kinds import Judged
+from nimble_lantern.core.learning import shared_run, with_learned, wording
+from nimble_lantern.core.offering import meant_as_command
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.settings import configured
 from nimble_lantern.core.state import Entry, Settings, Sitting, TurnOver
@@ -29,12 +31,12 @@ def turn_over(turn: Turn, asked: TurnOver) -> None:
     now = turn.sitting
     last = now.trail[-1].number
     if asked.number in (None, last) and now.previous is not None:
-        _last(turn, asked.how)
+        _last(turn, asked.how, asked.words)
     else:
         _earlier(turn, asked.how, asked.number or last)
 
 
-def _last(turn: Turn, how: str) -> None:
+def _last(turn: Turn, how: str, instead: tuple[str, ...] = ()) -> None:
     """Read the last utterance the other way, as if it had been read so at once.
 
     What it did to the text stays in the tree of versions, off the path; what it did besides is
@@ -67,8 +69,24 @@ def _last(turn: Turn, how: str) -> None:
         read(turn, phrases)
     elif how == "text":
         _write(turn, phrases)
+    elif how == "instead":
+        _learn(turn, [w for p in phrases for w in p], instead)
     else:
         _obey(turn, [w for p in phrases for w in p])
+
+
+def _learn(turn: Turn, said: list[str], instead: tuple[str, ...]) -> None:
+    """Do what was chosen in the place of what was said, and know it the next time."""
+    verdict = reader.judge(turn.sitting, instead, True)
+    if verdict.kind is not Judged.COMMAND:
+        turn.summaries.append(f"“{' '.join(instead)}” cannot be done here now")
+        return
+    turn.kinds.pop()
+    obey(turn, verdict, instead)
+    heard = reader.wordings(said)[-1]
+    new = wording(heard, instead, shared_run(heard, instead))
+    turn.sitting = replace(turn.sitting, learned=with_learned(turn.sitting.learned, new))
+    turn.summaries.append(f"learned: {new}; “forget that wording” takes it back")
 
 
 def _earlier(turn: Turn, how: str, number: int) -> None:
@@ -146,7 +164,7 @@ def _settings_back(settings: Settings, effects: Iterable[Effect]) -> Settings:
 
 def _remembered(now: Sitting, entry: Entry, how: str) -> tuple[tuple[str, str], ...]:
     """The readings turned over, with this one, so that the same words are read so next time."""
-    if how == "anyway":
+    if how in ("anyway", "instead"):
         return now.overturned
     said = " ".join(w for p in _phrases(entry) for w in p)
     kept = tuple(pair for pair in now.overturned if pair[0] != said)[-MOST_REMEMBERED:]
@@ -174,6 +192,10 @@ def _write(turn: Turn, phrases: Sequence[Sequence[str]], at: Position | None = N
 def _obey(turn: Turn, words: Sequence[str]) -> None:
     verdict = reader.judge(turn.sitting, words, True, forced=True)
     if verdict.kind is Judged.TEXT:
+        if (asked := meant_as_command(turn.sitting, words)) is not None:
+            turn.sitting = replace(turn.sitting, question=asked)
+            turn.summaries.append("say a number for what was meant")
+            return
         turn.summaries.append(f"no command is like {quoted(' '.join(words))}; it is taken out")
         return
     turn.kinds.pop()

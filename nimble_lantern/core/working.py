@@ -14,8 +14,9 @@ from nimble_lantern.core.document.tables import kept_whole
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Command
 from nimble_lantern.core.kinds import Judged, ReadAs
+from nimble_lantern.core.offering import answer_help, learned_words, offered
 from nimble_lantern.core.reading import reader
-from nimble_lantern.core.state import Done, TurnOver
+from nimble_lantern.core.state import Done, Help, TurnOver
 from nimble_lantern.core.turn import BROKEN_TABLE, Turn, held_back, pauses
 
 
@@ -44,6 +45,11 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
     if remembered == "text":
         turn.write(phrases)
         return
+    if (taken := learned_words(turn.sitting, words)) is not None:
+        verdict = reader.judge(turn.sitting, taken, whole=True)
+        if verdict.kind is Judged.COMMAND:
+            obey(turn, verdict, taken)
+            return
     parts = [words] if remembered else reader.stretches(phrases)
     if len(parts) == 1 and (pair := reader.two_commands(turn.sitting, words)):
         parts = list(pair)
@@ -62,7 +68,12 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
         obey(turn, verdict, [w for p in parts[i:end] for w in p])
         i = end
     if text:
+        if len(text) == len(parts) == 1:
+            offered(turn, words)
         turn.write(text)
+        if turn.offers is not None and turn.kinds[-1:] == [ReadAs.TEXT]:
+            turn.sitting = replace(turn.sitting, question=turn.offers)
+            turn.summaries.append("or say a number for what was meant")
 
 
 def _command_at(
@@ -137,6 +148,10 @@ def run(turn: Turn, command: Command, args: dict[str, Any]) -> None:
         return
     if isinstance(answer, TurnOver):
         turn.turns_over = answer
+        return
+    if isinstance(answer, Help):
+        turn.kinds.pop()
+        answer_help(turn, answer)
         return
     assert isinstance(answer, Done)
     if not command.traits.walks and not kept_whole(sitting.document, answer.sitting.document):

@@ -17,6 +17,7 @@ from nimble_lantern.core.document.model import (
 )
 from nimble_lantern.core.document.model import spans_from_rows as spans_of
 from nimble_lantern.core.kinds import Attention, Capitals, Lamp
+from nimble_lantern.core.learning import Wording
 from nimble_lantern.core.state import Option, Question, Sitting, View
 from nimble_lantern.core.targets.model import Order, Places, Unit
 
@@ -73,6 +74,7 @@ def desk_state(sitting: Sitting) -> dict[str, Any]:
         "attention": sitting.attention,
         "clipped_blocks": sitting.clipped_blocks,
         "overturned": [list(pair) for pair in sitting.overturned],
+        "learned": [[list(w.said), list(w.means)] for w in sitting.learned],
     }
 
 
@@ -86,6 +88,7 @@ def desk_fields(data: dict[str, Any]) -> dict[str, Any]:
         "attention": Attention(data.get("attention", Attention.ALL)),
         "clipped_blocks": data.get("clipped_blocks", False),
         "overturned": tuple((words, how) for words, how in data.get("overturned", ())),
+        "learned": tuple(Wording(tuple(a), tuple(b)) for a, b in data.get("learned", ())),
     }
 
 
@@ -131,6 +134,7 @@ def question_row(question: Question | None) -> dict[str, Any] | None:
             for option in question.options
         ],
         "sure": question.sure,
+        "beside": question.beside,
     }
 
 
@@ -147,7 +151,7 @@ def question_of(data: dict[str, Any] | None, document: Document) -> Question | N
     if not all(document.contains(p) for o in options for r in o.ranges for p in r):
         return None
     args = {name: _value(v) for name, v in data["args"]}
-    return Question(data["command"], args, options, data["sure"])
+    return Question(data["command"], args, options, data["sure"], data.get("beside", False))
 
 
 def _args_row(args: Any) -> list[list[Any]]:

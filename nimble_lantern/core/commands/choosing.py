@@ -8,14 +8,18 @@ from dataclasses import replace
 from nimble_lantern.core.document.model import Block, Document
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
-from nimble_lantern.core.state import Done, Question, Sitting
+from nimble_lantern.core.state import Done, Question, Sitting, TurnOver
 from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.targets.words import exact
 
 
-def answered(sitting: Sitting, question: Question, picked: tuple[int, ...]) -> Done | Refusal:
+def answered(
+    sitting: Sitting, question: Question, picked: tuple[int, ...]
+) -> Done | Refusal | TurnOver:
     """Do what was asked about, for the options picked (counted from 0)."""
     options = [question.options[i] for i in picked]
+    if not question.command:
+        return TurnOver("instead", words=dict(options[0].args)["words"])
     args = question.args | dict(options[0].args)
     for slot, value in options[0].args if len(options) > 1 else ():
         if not isinstance(value, Places):
@@ -47,7 +51,7 @@ def _question(sitting: Sitting) -> Question | Refusal:
 )
 def choose(
     sitting: Sitting, number: int | None = None, position: int | None = None
-) -> Done | Refusal:
+) -> Done | Refusal | TurnOver:
     """Pick one of the numbered places."""
     question = _question(sitting)
     if isinstance(question, Refusal):
@@ -76,7 +80,7 @@ def _saying(question: Question, words: Sequence[str]) -> list[int]:
     group="choosing",
     answers=True,
 )
-def choose_by_words(sitting: Sitting, words: tuple[str, ...]) -> Done | Refusal:
+def choose_by_words(sitting: Sitting, words: tuple[str, ...]) -> Done | Refusal | TurnOver:
     """Pick the numbered place in which these words stand."""
     question = _question(sitting)
     if isinstance(question, Refusal):
@@ -90,7 +94,7 @@ def choose_by_words(sitting: Sitting, words: tuple[str, ...]) -> Done | Refusal:
 
 @command("(choose | pick | take) the last [one]", "the last [one]", example="the last one",
          group="choosing", answers=True)  # fmt: skip
-def choose_last(sitting: Sitting) -> Done | Refusal:
+def choose_last(sitting: Sitting) -> Done | Refusal | TurnOver:
     """Pick the last of the numbered places."""
     question = _question(sitting)
     if isinstance(question, Refusal):
@@ -101,7 +105,7 @@ def choose_last(sitting: Sitting) -> Done | Refusal:
 @command("(choose | pick | take) (all | both) [of them]", "(all | both) [of them]", "every one",
          "all of them please", example="all of them", group="choosing",
          answers=True)  # fmt: skip
-def choose_all(sitting: Sitting) -> Done | Refusal:
+def choose_all(sitting: Sitting) -> Done | Refusal | TurnOver:
     """Take all of the numbered places."""
     question = _question(sitting)
     if isinstance(question, Refusal):
@@ -126,7 +130,7 @@ def cancel(sitting: Sitting) -> Done:
 @command(
     "yes [please]", "yes i am sure", "i am sure", example="yes", group="choosing", answers=True
 )
-def yes(sitting: Sitting) -> Done | Refusal:
+def yes(sitting: Sitting) -> Done | Refusal | TurnOver:
     """Answer yes, where the desk asks whether to go on."""
     question = _question(sitting)
     if isinstance(question, Refusal):
@@ -144,6 +148,6 @@ def yes(sitting: Sitting) -> Done | Refusal:
     group="choosing",
     answers=True,
 )
-def no(sitting: Sitting) -> Done | Refusal:
+def no(sitting: Sitting) -> Done | Refusal | TurnOver:
     """Answer no, where the desk asks whether to go on."""
     return cancel(sitting)

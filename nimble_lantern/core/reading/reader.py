@@ -56,16 +56,16 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     """
     words = tuple(words)
     plainer = plainer_than(words)
-    found = _exactly(sitting, words, whole)
+    found = exactly(sitting, words, whole)
     if found.kind is Judged.COMMAND:
         # In "replace the hut with the barn please" the courtesy is no part of the new words.
         for plain in plainer if found.parse and found.parse.free else ():
-            same = _exactly(sitting, plain, whole)
+            same = exactly(sitting, plain, whole)
             if same.kind is Judged.COMMAND and _swallowed(found, same, len(words) - len(plain)):
                 return same
         return found
     for plain in plainer:
-        asked = _exactly(sitting, plain, whole)
+        asked = exactly(sitting, plain, whole)
         if not whole and (asked.parse is None or asked.parse.free):
             continue
         if _plainly_asked(sitting, asked, plain):
@@ -82,7 +82,7 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
             ):
                 return nearest
     for plain in plainer if whole else ():
-        asked = _exactly(sitting, plain, whole)
+        asked = exactly(sitting, plain, whole)
         if asked.kind is Judged.REFUSED and _plainly_asked(sitting, asked, plain):
             return asked
     if refused and whole:
@@ -100,7 +100,7 @@ _NOT_OVER = Refusal(
 )
 
 
-def _exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
+def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
     """The command that the words are, with targets that stand in the text as they were said."""
     parses = [p for p in CATALOGUE.parses(words) if _fits(sitting, p)]
     if sitting.question is not None:
@@ -116,7 +116,7 @@ def _exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
             of_it = _best(sitting, CATALOGUE.parses(said), near=False)
             if of_it.kind is Judged.COMMAND and of_it.parse and not of_it.parse.free:
                 return of_it
-    if sitting.question is not None:
+    if sitting.question is not None and not sitting.question.beside:
         # While something is asked, the words of one option alone choose it: "friday's ferry".
         fitting = [p for p in CATALOGUE.parses(("take", *words)) if _fits(sitting, p)]
         chosen = _best(sitting, fitting, near=False)

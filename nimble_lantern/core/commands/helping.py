@@ -1,0 +1,73 @@
+"""Help by voice, and the wordings that were learned."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from nimble_lantern.core.commands.wording import many
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, TRADE_NOUNS, TRADE_VERBS
+from nimble_lantern.core.lexicon.meanings import MEANINGS
+from nimble_lantern.core.state import Done, Help, Option, Question, Sitting
+
+
+def _of_the_trade(sitting: Sitting, parse: Parse) -> bool:
+    """ "How do i make a list" is asked of the desk; "how do i get to the island" of a reader."""
+    words = parse.args.get("words", ())
+    telling = [w for w in words if w in TRADE_NOUNS or w in TRADE_VERBS]
+    verb = bool(words) and (words[0] in PLAIN_VERBS or words[0] in MEANINGS)
+    return bool(telling) and (verb or len(telling) * 2 >= len(words))
+
+
+@command(
+    "what can i (say | do) (about | for | with | to) [the | a] {words}",
+    Way("how (do | can | would | could | should) (i | you | we) {words}", when=_of_the_trade),
+    Way("(can | could) (i | you) {words} here", when=_of_the_trade),
+    Way("(can i | is there a way to | is it possible to | how to) {words}", when=_of_the_trade),
+    Way("what (do i | should i) say to {words}", when=_of_the_trade),
+    "help [me] (with | on | about) {words}",
+    Way("what is the command (for | to) {words}", when=_of_the_trade),
+    example="how do i make a list",
+    group="desk",
+)
+def how(sitting: Sitting, words: tuple[str, ...]) -> Help:
+    """Show how something is said, with the words in view; a number does it."""
+    return Help(words)
+
+
+@command(
+    "what have you learned [from me]",
+    "(show | list) [me] [all] [the | my] (learned wordings | own wordings | wordings)",
+    "[show] my own words for commands",
+    example="what have you learned",
+    group="desk",
+)
+def learned(sitting: Sitting) -> Done | Refusal:
+    """Show the wordings that were learned from you; a number forgets one."""
+    if not sitting.learned:
+        return Refusal("Nothing is learned yet.", "", "What you choose from the offers is learned.")
+    newest = sitting.learned[::-1][:_MOST_SHOWN]
+    options = tuple(Option(str(w), (("said", w.said),)) for w in newest)
+    question = Question("helping.unlearn", {}, options, beside=True)
+    count = many(len(sitting.learned), "wording")
+    return Done(replace(sitting, question=question), f"{count} learned; a number forgets one")
+
+
+_MOST_SHOWN = 9
+
+
+@command(
+    "forget (that wording | what you [have] [just] learned | the last wording)",
+    "(do not | don't) learn that",
+    example="forget that wording",
+    group="desk",
+)
+def unlearn(sitting: Sitting, said: tuple[str, ...] = ()) -> Done | Refusal:
+    """Forget a wording that was learned, the last one unless it is chosen."""
+    if not sitting.learned:
+        return Refusal("Nothing is learned yet.")
+    gone = next((w for w in sitting.learned if w.said == said), sitting.learned[-1])
+    kept = tuple(w for w in sitting.learned if w is not gone)
+    after = replace(sitting, learned=kept, question=None)
+    return Done(after, f"“{' '.join(gone.said)}” is forgotten")

@@ -1,0 +1,67 @@
+"""Offers beside the text: what an utterance may have been meant for, to be taken by its number."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+from nimble_lantern.core.grammar.catalogue import CATALOGUE
+from nimble_lantern.core.kinds import ReadAs
+from nimble_lantern.core.reading import nearest, reader
+from nimble_lantern.core.state import Help, Option, Question, Sitting
+from nimble_lantern.core.turn import Turn, held_back
+
+
+def offered(turn: Turn, words: Sequence[str]) -> None:
+    """Beside an utterance that is written, offer what it may have been meant for."""
+    before = turn.sitting
+    if before.question is not None or held_back(before) is not None:
+        return
+    if not nearest.addressed(before, words):
+        return
+    # They are read where the words are not yet written: those would name themselves.
+    found = nearest.offers(before, words)
+    if found:
+        turn.offers = _question(found)
+
+
+def _question(found: Sequence[nearest.Offer]) -> Question:
+    options = tuple(Option(" ".join(o.words), (("words", o.words),)) for o in found)
+    return Question("", {}, options, beside=True)
+
+
+def meant_as_command(sitting: Sitting, words: Sequence[str]) -> Question | None:
+    """What may be offered where the speaker says that it was a command; None if nothing can."""
+    found = nearest.offers(sitting, words)
+    return _question(found) if found else None
+
+
+def answer_help(turn: Turn, asked: Help) -> None:
+    """Show the commands that a question for help comes near, as they could be said here."""
+    found = nearest.explained(turn.sitting, asked.words)
+    turn.kinds.append(ReadAs.COMMAND)
+    if not found:
+        turn.summaries.append(
+            f"Nothing like “{' '.join(asked.words)}” can be said here. “What can i say” shows all."
+        )
+        return
+    options = tuple(
+        Option(
+            f"{' '.join(o.words)}: {CATALOGUE.commands[o.command].summary.rstrip('.').lower()}",
+            (("words", o.words),),
+        )
+        for o in found
+    )
+    turn.sitting = replace(turn.sitting, question=Question("", {}, options, beside=True))
+    said = ", ".join(f"“{' '.join(o.words)}”" for o in found)
+    turn.summaries.append(f"say {said}; or a number, to do it now")
+
+
+def learned_words(sitting: Sitting, words: Sequence[str]) -> tuple[str, ...] | None:
+    """The command that a learned wording stands for, where it can be done."""
+    for wording in reversed(sitting.learned):
+        for said in reader.wordings(words):
+            taken = wording.taken(said)
+            if taken is not None:
+                return taken
+    return None

@@ -1,0 +1,335 @@
+"""Which commands an utterance comes near that is none: what the desk may offer beside the text.
+
+Each pattern of the catalogue is spoken in the words of the utterance as far as they reach: of its
+alternatives the one that was said is taken, its target is whatever of the utterance stands in the
+text, what is left over is written.  A wording so made is an offer if it is a command on this page;
+the fewer telling words it leaves out or puts in, the nearer it is (term weights after Spaerck
+Jones, "A statistical interpretation of term specificity", 1972).
+"""
+
+from __future__ import annotations
+
+import math
+from collections import Counter
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+from functools import cache
+from typing import Any
+
+from nimble_lantern.core.grammar import notation
+from nimble_lantern.core.grammar.automaton import Match
+from nimble_lantern.core.grammar.catalogue import CATALOGUE
+from nimble_lantern.core.kinds import Judged
+from nimble_lantern.core.lexicon.closed import LITTLE, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, SPOKEN_OF, TRADE_NOUNS, TRADE_VERBS
+from nimble_lantern.core.lexicon.meanings import MEANINGS
+from nimble_lantern.core.reading import reader
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.model import Places, Units, Words
+from nimble_lantern.core.targets.resolve import resolve
+from nimble_lantern.core.writing.cardinals import cardinal
+
+MOST_OFFERS = 3
+_MOST_WORDS = 14
+_MOST_SPANS, _MOST_COMMANDS, _MOST_WAYS, _MOST_TRIED = 3, 6, 3, 12
+_FARTHER = 0.25
+"""Below the best offer, from which another is not worth reading."""
+_LEAST_LIKE = 0.5
+"""Of the telling words' weight, what an offer has to cover."""
+_ADDED = 0.35
+"""What a word costs that the offer puts in, for each unit of its weight."""
+
+
+@dataclass(frozen=True, slots=True)
+class Offer:
+    """A wording that is a command here; `likeness` from 0 to 1."""
+
+    words: tuple[str, ...]
+    command: str
+    likeness: float
+    destructive: bool
+
+
+@dataclass(frozen=True, slots=True)
+class _Heard:
+    """What of an utterance may fill which slot: a target, a number, words to write."""
+
+    words: tuple[str, ...]
+    target: tuple[str, ...]
+    rest: tuple[str, ...]
+    text: tuple[str, ...]
+
+
+def addressed(sitting: Sitting, words: Sequence[str]) -> bool:
+    """Whether an utterance is plainly said to the desk: a verb of the trade, and what it takes."""
+    bare = reader.wordings(words)[-1]
+    if not 2 <= len(bare) <= _MOST_WORDS or any(w in SUBJECT_PRONOUNS for w in bare):
+        return False
+    first, rest = bare[0], bare[1:]
+    trade = sum(w in TRADE_NOUNS or w in TRADE_VERBS for w in rest)
+    of_it = any(w in SPOKEN_OF for w in rest)
+    looks = any(set(MEANINGS.get(w, ())) & TRADE_NOUNS for w in rest)
+    verb = first in PLAIN_VERBS or bool(set(MEANINGS.get(first, ())) & (PLAIN_VERBS | TRADE_VERBS))
+    if first in TRADE_VERBS:
+        return trade > 0 or of_it or len(bare) <= 6
+    if verb and trade:
+        return True
+    # "Make ferry fat", where the ferry stands: a look, and what it is for.
+    return verb and looks and len(bare) <= 6 and bool(_spans(sitting, rest))
+
+
+def offers(sitting: Sitting, words: Sequence[str], most: int = MOST_OFFERS) -> list[Offer]:
+    """The nearest commands that can be done here, the likeliest first."""
+    bare = reader.wordings(words)[-1]
+    wordings: dict[tuple[str, ...], float] = {}
+    for heard in _readings(sitting, bare):
+        speaker = _Speaker(heard)
+        for name in _nearest_commands(heard):
+            for said in speaker.wordings(name):
+                likeness = _likeness(bare, said)
+                if likeness >= _LEAST_LIKE and said != bare:
+                    wordings[said] = max(likeness, wordings.get(said, 0.0))
+    found: dict[str, Offer] = {}
+    ranked = sorted(wordings.items(), key=lambda row: (-row[1], len(row[0])))
+    for said, likeness in ranked[:_MOST_TRIED]:
+        if len(found) == most or found and likeness < ranked[0][1] - _FARTHER:
+            break
+        verdict = reader.exactly(sitting, said, whole=False)
+        if verdict.kind is not Judged.COMMAND or verdict.parse is None:
+            continue
+        command = verdict.parse.command
+        if command.name not in found:
+            found[command.name] = Offer(said, command.name, likeness, command.traits.destructive)
+    return list(found.values())
+
+
+def explained(sitting: Sitting, asked: Sequence[str], most: int = MOST_OFFERS) -> list[Offer]:
+    """The commands that a question for help is about, each as it could be said of this page."""
+    words = tuple(w for w in asked if w not in _ASKING)
+    here = _something_here(sitting)
+    rest = _Heard(words, here, words, ("…",))
+    speaker, found = _Speaker(rest), dict[str, Offer]()
+    about = _about(words)
+    for name in _nearest_commands(rest, about):
+        command = CATALOGUE.commands[name]
+        example = tuple(command.example.split())
+        ways = [w for w in speaker.wordings(name) if "…" not in w]
+        said = next((w for w in ways if _can_be_done(sitting, w)), example)
+        likeness = max(_likeness(words, said), _likeness(words, _of_help(command.summary)))
+        found[name] = Offer(said, name, likeness, command.traits.destructive)
+    return sorted(found.values(), key=lambda o: -o.likeness)[:most]
+
+
+_ASKING = frozenset("a an the some my i you we to do can it this that of in on for with".split())
+
+
+def _can_be_done(sitting: Sitting, words: tuple[str, ...]) -> bool:
+    return reader.exactly(sitting, words, whole=False).kind is Judged.COMMAND
+
+
+def _something_here(sitting: Sitting) -> tuple[str, ...]:
+    """What an example may be about: the last sentence, or what is selected."""
+    return ("that",) if sitting.selection is not None else ("the", "last", "sentence")
+
+
+def _about(words: Sequence[str]) -> Counter[str]:
+    """How far each command's help speaks of the words."""
+    scores: Counter[str] = Counter()
+    meant = _meant(words)
+    for name, command in CATALOGUE.commands.items():
+        for word in _of_help(command.summary):
+            if word in meant and word not in LITTLE:
+                scores[name] += int(600 * _weight(word))
+    return scores
+
+
+@cache
+def _of_help(summary: str) -> tuple[str, ...]:
+    words = "".join(c if c.isalnum() or c == " " else " " for c in summary.lower()).split()
+    return tuple(w for w in words if w not in LITTLE)
+
+
+def _readings(sitting: Sitting, words: tuple[str, ...]) -> Iterator[_Heard]:
+    """The utterance with this or that part of it taken for the target, and with none."""
+    for i, j in _spans(sitting, words):
+        rest = (*words[:i], *words[j:])
+        yield _Heard(words, words[i:j], rest, _to_write(words, i, j))
+    yield _Heard(words, (), words, ())
+
+
+def _spans(sitting: Sitting, words: tuple[str, ...]) -> list[tuple[int, int]]:
+    """Where words stand that name a target of this page, the most telling first."""
+    found: list[tuple[float, int, int]] = []
+    match = Match(CATALOGUE.grammar, words)
+    for i in range(len(words)):
+        tried: dict[Any, bool] = {}
+        for reading in match.at("target", i):
+            j, target = reading.end, reading.value
+            if words[j - 1] in LITTLE and words[j - 1] not in SPOKEN_OF:
+                continue
+            if isinstance(target, Words) and all(w in LITTLE for w in target.words):
+                continue
+            if target not in tried:
+                tried[target] = isinstance(resolve(target, sitting, False), Places)
+            if tried[target]:
+                weight = 0.5 + sum(_weight(w) for w in words[i:j] if w not in LITTLE)
+                found.append((weight * (1.5 if isinstance(target, Units) else 1.0), i, j))
+    found.sort(key=lambda row: (-row[0], row[1] - row[2]))
+    kept: list[tuple[int, int]] = []
+    for _, i, j in found:
+        if not any(a <= i and j <= b for a, b in kept):
+            kept.append((i, j))
+    return kept[:_MOST_SPANS]
+
+
+def _to_write(words: tuple[str, ...], i: int, j: int) -> tuple[str, ...]:
+    """The words that may be meant to be written: those after "to", "with", "as" or "say"."""
+    for n in range(len(words) - 1):
+        if words[n] in ("to", "with", "as", "say", "by", "into") and not i <= n < j:
+            after = words[n + 1 :] if n + 1 >= j else words[n + 1 : i]
+            if after:
+                return after
+    return ()
+
+
+@cache
+def _known() -> tuple[dict[str, frozenset[str]], dict[str, float]]:
+    """For each word of the catalogue, the commands it is said in, and how telling it is."""
+    used: dict[str, set[str]] = {}
+    for name, command in CATALOGUE.commands.items():
+        for pattern in command.patterns:
+            for word in _words_of(_tree(pattern)):
+                used.setdefault(word, set()).add(name)
+    total = len(CATALOGUE.commands)
+    weights = {w: math.log(1 + total / len(names)) for w, names in used.items()}
+    return {w: frozenset(names) for w, names in used.items()}, weights
+
+
+def _weight(word: str) -> float:
+    if word in LITTLE:
+        return 0.1
+    return _known()[1].get(word, 1.5)
+
+
+def _words_of(node: notation.Node) -> Iterator[str]:
+    match node:
+        case notation.Word(text):
+            yield text
+        case notation.Sequence(parts):
+            for part in parts:
+                yield from _words_of(part)
+        case notation.Choice(options):
+            for option in options:
+                yield from _words_of(option)
+        case notation.Slot(rule, _):
+            if rule in _FILLED or rule in CATALOGUE.named:
+                return
+            for production in CATALOGUE.grammar.productions.get(rule, ())[:12]:
+                yield from _words_of(_tree(production.pattern))
+
+
+_FILLED = ("target", "text", "words", "number", "position", "part", "reach", "endpoint")
+
+
+def _meant(words: Sequence[str]) -> Counter[str]:
+    """The words, and those of the desk that mean the same."""
+    return Counter(m for w in words for m in (w, *MEANINGS.get(w, ())))
+
+
+def _nearest_commands(heard: _Heard, besides: Counter[str] | None = None) -> list[str]:
+    commands, weights = _known()
+    scores: Counter[str] = Counter(besides or {})
+    for word in _meant(heard.rest):
+        for name in commands.get(word, ()):
+            scores[name] += int(1000 * weights[word]) if word not in LITTLE else 50
+    return [name for name, _ in scores.most_common(_MOST_COMMANDS)]
+
+
+class _Speaker:
+    """Says patterns in the words of one reading of an utterance, as far as they reach."""
+
+    def __init__(self, heard: _Heard) -> None:
+        self.heard, self.said = heard, _meant(heard.rest)
+        self._kept: dict[str, tuple[str, ...] | None] = {}
+
+    def wordings(self, name: str) -> Iterator[tuple[str, ...]]:
+        """A command's patterns, those that share most with what was said first."""
+        ranked: list[tuple[float, tuple[str, ...]]] = []
+        for pattern in CATALOGUE.commands[name].patterns:
+            words = self._say(_tree(pattern))
+            if words:
+                ranked.append((_likeness(self.heard.words, words), words))
+        ranked.sort(key=lambda row: -row[0])
+        yield from dict.fromkeys(words for _, words in ranked[:_MOST_WAYS])
+
+    def _say(self, node: notation.Node) -> tuple[str, ...] | None:
+        """One way to say it; None if it cannot be said in these words."""
+        match node:
+            case notation.Word(text):
+                return (text,)
+            case notation.Sequence(parts):
+                made: tuple[str, ...] = ()
+                for part in parts:
+                    words = self._say(part)
+                    if words is None:
+                        return None
+                    made += words
+                return made
+            case notation.Choice(options):
+                ways = [w for o in options if (w := self._say(o)) is not None]
+                if not ways:
+                    return None
+                best = max(ways, key=self._shared)
+                return () if () in ways and self._shared(best) <= 0.2 else best
+            case notation.Slot(rule, _):
+                if rule not in self._kept:
+                    self._kept[rule] = None  # a rule in itself is said without it
+                    self._kept[rule] = self._fill(rule)
+                return self._kept[rule]
+
+    def _fill(self, rule: str) -> tuple[str, ...] | None:
+        if rule == "target":
+            return self.heard.target or None
+        if rule in ("text", "words"):
+            return self.heard.text or None
+        if rule in ("number", "position"):
+            return _number(self.heard.rest)
+        if rule in CATALOGUE.named or rule in CATALOGUE.grammar.terminals:
+            return None
+        productions = CATALOGUE.grammar.productions[rule]
+        ways = [w for p in productions if (w := self._say(_tree(p.pattern))) is not None]
+        return max(ways, key=self._shared, default=None)
+
+    def _shared(self, words: Sequence[str]) -> float:
+        """The weight of the words that were said, less that of those that were not."""
+        return sum(_weight(w) * (1.0 if w in self.said else -0.2) for w in words)
+
+
+_tree = cache(notation.parse)
+
+
+def _number(words: Sequence[str]) -> tuple[str, ...] | None:
+    for i in range(len(words)):
+        found = cardinal(words, i)
+        if found:
+            return tuple(words[i : found[1]])
+    return None
+
+
+def _likeness(words: Sequence[str], made: Sequence[str]) -> float:
+    """How much of what was said is in a wording, less what was put into it; from 0 to 1."""
+    said, there = Counter(words), Counter(made)
+    whole = sum(_weight(w) * n for w, n in said.items()) or 1.0
+    kept = 0.0
+    for word, count in said.items():
+        same = there[word] or any(there[m] for m in MEANINGS.get(word, ()))
+        kept += _weight(word) * count * bool(same)
+    meant = _meant(words)
+    added = sum(_weight(w) * max(0, n - max(said[w], meant[w] > 0)) for w, n in there.items())
+    turned = sum(w in _TURNS and not said[w] for w in there)
+    return max(0.0, (kept - _ADDED * added) / whole - _TURNED * turned)
+
+
+_TURNS = frozenset("not no off without un never".split())
+_TURNED = 0.4
+"""What it costs to put in a word that turns the meaning round."""
