@@ -11,17 +11,20 @@ from nimble_lantern.core.reading import nearest, reader
 from nimble_lantern.core.state import Help, Option, Question, Sitting
 from nimble_lantern.core.turn import Turn, held_back
 
+_LEAST_UNASKED = 0.8
+"""Of what was said, what the best offer has to cover to be shown beside a text unasked."""
+
 
 def offered(turn: Turn, words: Sequence[str]) -> None:
     """Beside an utterance that is written, offer what it may have been meant for."""
     before = turn.sitting
-    if before.question is not None or held_back(before) is not None:
+    if held_back(before) is not None:
         return
     if not nearest.addressed(before, words):
         return
     # They are read where the words are not yet written: those would name themselves.
     found = nearest.offers(before, words)
-    if found:
+    if found and found[0].likeness >= _LEAST_UNASKED:
         turn.offers = _question(found)
 
 
@@ -41,6 +44,7 @@ def answer_help(turn: Turn, asked: Help) -> None:
     found = nearest.explained(turn.sitting, asked.words)
     turn.kinds.append(ReadAs.COMMAND)
     if not found:
+        turn.sitting = replace(turn.sitting, question=None)
         turn.summaries.append(
             f"Nothing like “{' '.join(asked.words)}” can be said here. “What can i say” shows all."
         )

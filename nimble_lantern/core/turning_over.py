@@ -13,7 +13,7 @@ from nimble_lantern.core.document.history import Version
 from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.document.taking_back import since, taken_back
 from nimble_lantern.core.effects import Effect, SaveSetting, SayAgain
-from nimble_lantern.core.kinds import Judged
+from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.learning import shared_run, with_learned, wording
 from nimble_lantern.core.offering import meant_as_command
 from nimble_lantern.core.reading import reader
@@ -67,22 +67,30 @@ def _last(turn: Turn, how: str, instead: tuple[str, ...] = ()) -> None:
         turn.kinds.pop()
         turn.commands.pop()
         read(turn, phrases)
+        if turn.kinds[-1:] == [ReadAs.UNCLEAR] and turn.sitting.question is None:
+            # It was kept from a selection: now it is wanted there.
+            turn.kinds.pop()
+            turn.summaries.pop()
+            _write(turn, phrases)
     elif how == "text":
         _write(turn, phrases)
     elif how == "instead":
-        _learn(turn, [w for p in phrases for w in p], instead)
+        learns = entry.read_as in (ReadAs.TEXT, ReadAs.UNCLEAR)
+        _instead(turn, [w for p in phrases for w in p] if learns else [], instead)
     else:
         _obey(turn, [w for p in phrases for w in p])
 
 
-def _learn(turn: Turn, said: list[str], instead: tuple[str, ...]) -> None:
-    """Do what was chosen in the place of what was said, and know it the next time."""
+def _instead(turn: Turn, said: list[str], instead: tuple[str, ...]) -> None:
+    """Do what was chosen in the place of what was said, and know that wording the next time."""
     verdict = reader.judge(turn.sitting, instead, True)
     if verdict.kind is not Judged.COMMAND:
         turn.summaries.append(f"“{' '.join(instead)}” cannot be done here now")
         return
     turn.kinds.pop()
     obey(turn, verdict, instead)
+    if not said:
+        return
     heard = reader.wordings(said)[-1]
     new = wording(heard, instead, shared_run(heard, instead))
     turn.sitting = replace(turn.sitting, learned=with_learned(turn.sitting.learned, new))

@@ -152,6 +152,7 @@ def shown(scene: Scene, state: PageState) -> dict[str, dict[str, Any]]:
         "heard": lambda: {
             "partial": scene.partial,
             "entry": _last(sitting),
+            "offers": _offers(sitting),
             "notice": scene.notice,
             "trouble": scene.trouble,
         },
@@ -257,6 +258,14 @@ _HEARS = {
     "browser": "the browser’s recogniser",
     "model": "the larger model",
 }
+
+
+def _offers(sitting: Sitting) -> list[str]:
+    """What may be chosen by number that stands nowhere on the page."""
+    asked = sitting.question
+    if asked is None or any(option.ranges for option in asked.options):
+        return []
+    return [option.label for option in asked.options]
 
 
 def _last(sitting: Sitting) -> Any:

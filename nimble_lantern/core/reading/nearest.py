@@ -32,6 +32,8 @@ from nimble_lantern.core.writing.cardinals import cardinal
 MOST_OFFERS = 3
 _MOST_WORDS = 14
 _MOST_SPANS, _MOST_COMMANDS, _MOST_WAYS, _MOST_TRIED = 3, 6, 3, 12
+_MEANT = 0.8
+"""What a word counts that means the same, of its own weight."""
 _FARTHER = 0.25
 """Below the best offer, from which another is not worth reading."""
 _LEAST_LIKE = 0.5
@@ -105,19 +107,27 @@ def offers(sitting: Sitting, words: Sequence[str], most: int = MOST_OFFERS) -> l
 
 def explained(sitting: Sitting, asked: Sequence[str], most: int = MOST_OFFERS) -> list[Offer]:
     """The commands that a question for help is about, each as it could be said of this page."""
-    words = tuple(w for w in asked if w not in _ASKING)
+    known = _known()[0]
+    words = tuple(
+        w[:-1] if w not in known and w.endswith("s") and w[:-1] in known else w
+        for w in asked
+        if w not in _ASKING
+    )
     here = _something_here(sitting)
-    rest = _Heard(words, here, words, ("…",))
+    rest = _Heard(words, here, words, ())
     speaker, found = _Speaker(rest), dict[str, Offer]()
     about = _about(words)
     for name in _nearest_commands(rest, about):
         command = CATALOGUE.commands[name]
         example = tuple(command.example.split())
-        ways = [w for w in speaker.wordings(name) if "…" not in w]
-        said = next((w for w in ways if _can_be_done(sitting, w)), example)
-        likeness = max(_likeness(words, said), _likeness(words, _of_help(command.summary)))
+        said = example
+        if not _can_be_done(sitting, example):
+            said = next((w for w in speaker.wordings(name) if _can_be_done(sitting, w)), example)
+        ways = (said, _of_help(command.summary), *speaker.wordings(name))
+        likeness = max(_likeness(words, way) for way in ways)
         found[name] = Offer(said, name, likeness, command.traits.destructive)
-    return sorted(found.values(), key=lambda o: -o.likeness)[:most]
+    ranked = sorted(found.values(), key=lambda o: -o.likeness)[:most]
+    return [o for o in ranked if o.likeness >= max(0.2, ranked[0].likeness - 2 * _FARTHER)]
 
 
 _ASKING = frozenset("a an the some my i you we to do can it this that of in on for with".split())
@@ -228,7 +238,9 @@ def _words_of(node: notation.Node) -> Iterator[str]:
                 yield from _words_of(_tree(production.pattern))
 
 
-_FILLED = ("target", "text", "words", "number", "position", "part", "reach", "endpoint")
+_FILLED = frozenset(
+    "target text words number position part reach endpoint counted unit units order of".split()
+)
 
 
 def _meant(words: Sequence[str]) -> Counter[str]:
@@ -239,9 +251,15 @@ def _meant(words: Sequence[str]) -> Counter[str]:
 def _nearest_commands(heard: _Heard, besides: Counter[str] | None = None) -> list[str]:
     commands, weights = _known()
     scores: Counter[str] = Counter(besides or {})
-    for word in _meant(heard.rest):
-        for name in commands.get(word, ()):
-            scores[name] += int(1000 * weights[word]) if word not in LITTLE else 50
+    for word in heard.rest:
+        if word in LITTLE:
+            continue
+        best: dict[str, float] = {}
+        for meant, share in ((word, 1.0), *((m, _MEANT) for m in MEANINGS.get(word, ()))):
+            for name in commands.get(meant, ()):
+                best[name] = max(best.get(name, 0.0), share * weights[meant])
+        for name, weight in best.items():
+            scores[name] += int(1000 * weight)
     return [name for name, _ in scores.most_common(_MOST_COMMANDS)]
 
 
@@ -249,7 +267,8 @@ class _Speaker:
     """Says patterns in the words of one reading of an utterance, as far as they reach."""
 
     def __init__(self, heard: _Heard) -> None:
-        self.heard, self.said = heard, _meant(heard.rest)
+        self.heard, self.said = heard, frozenset(heard.rest)
+        self.meant = frozenset(_meant(heard.rest))
         self._kept: dict[str, tuple[str, ...] | None] = {}
 
     def wordings(self, name: str) -> Iterator[tuple[str, ...]]:
@@ -301,8 +320,14 @@ class _Speaker:
         return max(ways, key=self._shared, default=None)
 
     def _shared(self, words: Sequence[str]) -> float:
-        """The weight of the words that were said, less that of those that were not."""
-        return sum(_weight(w) * (1.0 if w in self.said else -0.2) for w in words)
+        """The weight of the words that were said, less that of those that were not.
+
+        All that only mean the same count alike, so that the first way to say it is taken.
+        """
+        return sum(
+            _weight(w) if w in self.said else 1.0 if w in self.meant else -0.2 * _weight(w)
+            for w in words
+        )
 
 
 _tree = cache(notation.parse)

@@ -20,6 +20,7 @@ from nimble_lantern.core.lexicon.desk import (
     TRADE_VERBS,
 )
 from nimble_lantern.core.lexicon.manners import ASKED_DOING, FILLERS, LEADS, TAILS
+from nimble_lantern.core.lexicon.meanings import MEANINGS
 from nimble_lantern.core.lexicon.sentences import NEVER_LAST
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Places, That, Words, is_target
@@ -163,8 +164,10 @@ def _addressed(words: tuple[str, ...]) -> bool:
     of_it = any(w in SPOKEN_OF for w in bare)
     if bare[0] in TRADE_VERBS or trade * 2 >= len(bare):
         return True
-    if bare[0] in PLAIN_VERBS:
+    if bare[0] in PLAIN_VERBS or bare[0] in MEANINGS:
         return of_it or trade > 0
+    if of_it and len(bare) <= 3:
+        return True
     return len(bare) <= 4 and bare[-1] in ("one", "ones") or len(bare) == 1 and of_it
 
 
