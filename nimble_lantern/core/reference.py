@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+from collections.abc import Iterable
 from dataclasses import dataclass
 
 from nimble_lantern.core.commands import CATALOGUE
@@ -11,8 +12,8 @@ MOST_WAYS = 4
 ENTRIES_A_SCREEN = 5
 _SPOKEN = {
     "target": "…", "text": "…", "words": "…", "place": "…", "a": "…", "b": "…", "c": "…",
-    "number": "a number", "position": "a place in order",
-    "counted": "how many", "headinglevel": "one", "colour": "a colour", "family": "a font",
+    "number": "twelve", "position": "second", "old": "…", "exactly": "", "extend": "extend",
+    "counted": "two words", "headinglevel": "two", "colour": "blue", "family": "courier", "ink": "yellow",
 }  # fmt: skip
 _SLOT = re.compile(r"\{([^}:]*)(?::[^}]*)?\}|<([^>]*)>")
 
@@ -31,10 +32,7 @@ def reference() -> list[tuple[str, list[Entry]]]:
     """(group, entries) in the catalogue's order."""
     found = []
     for title, commands in CATALOGUE.groups():
-        entries = [
-            Entry(c.name, tuple(_way(p) for p in c.patterns[:MOST_WAYS]), c.example, c.help)
-            for c in commands
-        ]
+        entries = [Entry(c.name, _ways(c.patterns), c.example, c.help) for c in commands]
         found.append((title, entries))
     return found
 
@@ -45,15 +43,39 @@ def screens_of(group: str) -> int:
     return max(1, -(-count // ENTRIES_A_SCREEN))
 
 
+_LITTLE = frozenset("the a an in to".split())
+"""What may be left out, and is not where it makes the better English."""
+_ODD = re.compile(
+    r"\b(\w+) (?:and |or )?\1\b|\bevery the\b|\bthe (?:blue|courier|yellow|an?|end the)\b|\bun(?!bold|do|der)\w+|\bto before\b|\bto after\b|[|()<>]"
+)
+"""What no person would read out: a word twice, or a pattern that was not read to its end."""
+
+
+def _ways(patterns: Iterable[str]) -> tuple[str, ...]:
+    """Some ways to say a command, no two alike and none of them odd."""
+    read = dict.fromkeys(map(_way, patterns))
+    return tuple(way for way in read if not _ODD.search(way))[:MOST_WAYS]
+
+
 def _way(pattern: str) -> str:
-    """A pattern as a person would read it: the first of its alternatives, options left out."""
-    text = _SLOT.sub(_slot, pattern)
+    """A pattern as a person would read it: the first of its alternatives, options left out.
+
+    Little words stay, and a verb that stands first: "go to the start", and not "to start".
+    """
+    text = re.sub(r"^\[(<[^>]*>)\]", r"\1", pattern)
+    text = re.sub(r"\[<[^>]*>\]", "", text)
+    text = _SLOT.sub(_slot, text)
     previous = ""
     while previous != text:
         previous = text
-        text = re.sub(r"\[[^\[\]]*\]", "", text)
-        text = re.sub(r"\(([^()|]*)(?:\|[^()]*)?\)", r"\1", text)
-    return " ".join(text.split())
+        text = re.sub(r"\(([^()|\[\]]*)(?:\|[^()]*)?\)", r"\1", text)
+        text = re.sub(r"\[([^\[\]]*)\]", _option, text)
+    return re.sub(r"\ba (?=[aeiou])", "an ", " ".join(text.split()))
+
+
+def _option(match: re.Match[str]) -> str:
+    first = match[1].partition("|")[0].strip(" (")
+    return first if first in _LITTLE else ""
 
 
 def _slot(match: re.Match[str]) -> str:

@@ -124,7 +124,7 @@ def size(sitting: Sitting, target: Places | None = None, number: int = 12) -> Do
 
 
 @command(
-    *frames.made("[a] [(bit | little | size | step)] {larger}", False),
+    *frames.made("[(a bit | a little | a size | a step)] {larger}", False),
     "(<make> | <wish>) {target} in [a] {larger} (letters | type | print | size | font)",
     "use [a] {larger} (letters | type | print | size | font) (for | on) {target}",
     "give {target} [a] {larger} (letters | type | print | size | font)",

@@ -60,7 +60,7 @@ def taken(noun: str) -> tuple[str, ...]:
 
 def gone(noun: str) -> tuple[str, ...]:
     """Said of what is selected, or was just done: "remove the bullets", "bullets off"."""
-    the = "[all] [of] [(the | its | their | any | that | this)]"
+    the = "[all] [(the | its | their | any | that | this | of the)]"
     return (
         f"<undress> {the} {noun}",
         f"(take | get) {the} {noun} (off | away | out)",

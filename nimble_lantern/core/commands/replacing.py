@@ -136,7 +136,8 @@ def replace_with(
 @command(
     "<change> {target} (with | by | to | into | for) {text:words} <everywhere>",
     "<everywhere> <change> {target} (with | to | by | into) {text}",
-    "<change> (every | all | each | any) [of] [the] [<occurrence>] {target} (with | to | by | into) {text}",
+    "<change> (every | all | each | any) {target} (with | to | by | into) {text}",
+    "<change> (every | all | each | any) [of] [the] <occurrence> {target} (with | to | by | into) {text}",
     "(wherever | everywhere) [it] [(says | has | reads)] {target} (put | write | say | make it | use) {text}",
     Way("{target} to {text:words} <everywhere>", when=_words_there),
     example="replace the ferry with the boat everywhere",

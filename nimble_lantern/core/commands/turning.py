@@ -22,7 +22,7 @@ def _turned(sitting: Sitting, how: str, number: int | None) -> TurnOver | Refusa
     "that was text",
     "(that was | i meant that as | take that as | read that as) (text | writing | a sentence)",
     "(that was | it was) (not a | no) command",
-    "(no | not) a command",
+    "(not | no) a command",
     "write that [down] [instead]",
     "i was (dictating | writing)",
     "[(utterance | number)] {number} was (text | not a command)",

@@ -11,7 +11,8 @@ from nimble_lantern.core.targets.model import Places, Reach, Units
 @command(
     "save [(it | that | this | everything | my work)] [now]",
     "save (the | this | my) (document | letter | text | file | work | page) [now]",
-    "(have you | did you) (save | saved) (it | that | this | everything)",
+    "have you saved (it | that | this | everything)",
+    "did you save (it | that | this | everything)",
     "(is | has) (it | everything | this) [been] saved",
     example="save the document",
     group="desk",

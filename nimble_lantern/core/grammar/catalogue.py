@@ -216,10 +216,10 @@ class Catalogue:
 
         return register
 
-    def table(self, name: str, values: dict[str, Any]) -> None:
+    def table(self, name: str, values: dict[str, Any], heard: bool = True) -> None:
         """A rule whose every pattern stands for one value."""
         for pattern, value in values.items():
-            self.grammar.add(name, pattern, lambda value=value: value)
+            self.grammar.add(name, pattern, lambda value=value: value, heard=heard)
 
     def parses(self, words: Sequence[str]) -> list[Parse]:
         """Every reading of an utterance as a command, the most literal first.

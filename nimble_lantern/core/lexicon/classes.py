@@ -6,47 +6,102 @@ Motion and their like, kept to what people say of words on a page.
 
 from __future__ import annotations
 
+from typing import NamedTuple
+
+
+class WordClass(NamedTuple):
+    """The usual words, which recognisers listen for too, and the others that are understood."""
+
+    usual: str
+    others: str = ""
+
+
 CLASSES = {
-    "remove": "(delete | remove | erase | rub out | take out | cross out | get rid of | drop | lose"
-              " | wipe [out] | take (off | away) | throw (out | away) | scrap | bin | scratch [out]"
-              " | scrub [out] | chuck out | strike [out] | clear [out | away] | do away with"
-              " | dispense with | we (can | could) (lose | do without))",
-    "undress": "(remove | take off | get rid of | clear | lose | drop | turn off | switch off | undo"
-               " | cancel | delete | strip | strip off)",
-    "change": "(change | replace | swap | switch | alter | correct | amend | exchange | substitute"
-              " | edit)",
-    "select": "(select | pick out | mark | choose | grab | take hold of | make [a] selection of)",
-    "put": "(insert | put | add | write | type | place | pop | stick | slip | squeeze | slot | drop)",
-    "shift": "(move | put | shift | bring | place | pop | stick | send | carry | drag | slide)",
-    "make": "(make | set | turn | put | have | get | change | convert | format | write | style"
-            " | render | show | print)",
-    "into": "(in | into | to | as | back to | back into)",
-    "wish": "(i want | i'd like | i would like | i wanted | i should like | i need | we want"
-            " | we need | let's have | let us have | have | can we have | could we have"
-            " | might we have | may i have | could i have | can i have | might i have)",
-    "shall": "(should | ought to | must | has to | have to | needs to | need to | wants to | is to"
-             " | are to | would be better as | should really)",
-    "should_not": "(should not | shouldn't | ought not to | must not | mustn't | need not | needn't"
-                  " | does not need to | doesn't need to | is not to | isn't to)",
-    "caret": "[the | my] (cursor | caret | pointer | insertion (point | place) | writing place"
-             " | typing (point | place))",
-    "go": "(go | move | jump | hop | head | get | come | (take | put | get | bring | move) me | skip"
-          " | (put | move | place | position | set | bring | take | get) <caret>)",
-    "beginning": "[very] (start | beginning | top | front | head)",
-    "finish": "[very] (end | bottom | finish | foot | close)",
-    "the_text": "[of] [the | this | my] (document | text | page | letter | whole thing | everything)",
-    "ahead_of": "(before | in front of | ahead of)",
-    "behind": "(after | behind | following | past)",
-    "exactly": "[to] [just | right | immediately | straight | directly]",
-    "upon": "(on | to | under | underneath | through | over | around | round | for | in | at | from"
-            " | of | with | beneath | across | onto)",
-    "everywhere": "(everywhere | throughout | every time | each time | in (all | every) (place | places)"
-                  " | wherever it (appears | occurs | stands | says that)"
-                  " | everywhere it (appears | occurs | stands | says that) | all the way through"
-                  " | in the whole (document | text | letter))",
-    "begin": "(start | begin | make | create | open | give me | add | insert)",
-    "stop": "(end | stop | finish | close | leave | get out of | come out of)",
-    "occurrence": "(occurrence of | occurrences of | instance of | instances of | mention of"
-                  " | mentions of)",
-}  # fmt: skip
+    "remove": WordClass(
+        "(delete | remove | erase | take out | get rid of)",
+        "(rub out | cross out | drop | lose | wipe [out] | take (off | away) | throw (out | away)"
+        " | scrap | bin | scratch [out] | scrub [out] | chuck out | strike [out]"
+        " | clear [out | away] | do away with | dispense with | leave out | cut"
+        " | we (can | could) (lose | do without))",
+    ),
+    "undress": WordClass(
+        "(remove | take off | get rid of | clear)",
+        "(lose | drop | turn off | switch off | undo | cancel | delete | strip [off] | lift)",
+    ),
+    "change": WordClass(
+        "(change | replace | swap)",
+        "(switch | alter | correct | amend | exchange | substitute | edit)",
+    ),
+    "select": WordClass(
+        "(select | choose | pick out)",
+        "(mark | grab | take hold of | make [a] selection of)",
+    ),
+    "put": WordClass(
+        "(insert | put | add | write)",
+        "(type | place | pop | stick | slip | squeeze | slot | drop)",
+    ),
+    "shift": WordClass(
+        "(move | put | bring)",
+        "(shift | place | pop | stick | send | carry | drag | slide | take)",
+    ),
+    "make": WordClass(
+        "(make | put | set | turn | change)",
+        "(have | get | convert | format | write | style | render | show | print)",
+    ),
+    "into": WordClass("(in | into | to)", "(as | back to | back into)"),
+    "wish": WordClass(
+        "(i want | let's have)",
+        "(i'd like | i would like | i wanted | i should like | i need | we want | we need"
+        " | let us have | have | can we have | could we have | might we have | may i have"
+        " | could i have | can i have | might i have)",
+    ),
+    "shall": WordClass(
+        "(should | must)",
+        "(ought to | has to | have to | needs to | need to | wants to | is to | are to"
+        " | would be better as | should really)",
+    ),
+    "should_not": WordClass(
+        "(should not | shouldn't)",
+        "(ought not to | must not | mustn't | need not | needn't | does not need to"
+        " | doesn't need to | is not to | isn't to)",
+    ),
+    "caret": WordClass(
+        "the (cursor | caret)",
+        "[the | my] (cursor | caret | pointer | insertion (point | place) | writing place"
+        " | typing (point | place))",
+    ),
+    "go": WordClass(
+        "(go | move | jump | take me | put <caret> | move <caret>)",
+        "(hop | head | get | come | (put | get | bring | move) me | skip"
+        " | (place | position | set | bring | take | get) <caret>)",
+    ),
+    "beginning": WordClass(
+        "(start | beginning | top)", "[very] (start | beginning | top | front | head)"
+    ),
+    "finish": WordClass("(end | bottom)", "[very] (end | bottom | finish | foot | close)"),
+    "the_text": WordClass(
+        "of the (document | text | letter)",
+        "[of] [the | this | my] (document | text | page | letter | whole thing | everything)",
+    ),
+    "ahead_of": WordClass("(before | in front of)", "ahead of"),
+    "behind": WordClass("(after | behind)", "(following | past)"),
+    "exactly": WordClass("[to]", "[to] (just | right | immediately | straight | directly)"),
+    "upon": WordClass(
+        "(on | to | under | from | in)",
+        "(underneath | through | over | around | round | for | at | of | with | beneath | across"
+        " | onto)",
+    ),
+    "everywhere": WordClass(
+        "(everywhere | throughout | every time)",
+        "(each time | in (all | every) (place | places) | all the way through"
+        " | (wherever | everywhere) it (appears | occurs | stands | says that)"
+        " | in the whole (document | text | letter))",
+    ),
+    "begin": WordClass("(start | begin | make)", "(create | open | give me | add | insert)"),
+    "stop": WordClass("(end | stop | finish)", "(close | leave | get out of | come out of)"),
+    "occurrence": WordClass(
+        "(occurrence of | occurrences of)",
+        "(instance of | instances of | mention of | mentions of)",
+    ),
+}
 """By name: a pattern says <name> for any of them."""

@@ -26,8 +26,10 @@ from nimble_lantern.core.targets.model import (
     Words,
 )
 
-for _class, _pattern in CLASSES.items():
-    CATALOGUE.table(_class, {_pattern: True})
+for _name, _class in CLASSES.items():
+    CATALOGUE.table(_name, {_class.usual: True})
+    if _class.others:
+        CATALOGUE.table(_name, {_class.others: True}, heard=False)
 
 CATALOGUE.table(
     "unit",
@@ -109,7 +111,8 @@ def _few(units: Unit) -> tuple[int, Unit]:
     return 3, units
 
 
-@rule("part", "[the] [very] {order} {unit}", "[the] {unit} {order}")
+@rule("part", "[the] {order} {unit}")
+@rule("part", "[the] very {order} {unit}", "[the] {unit} {order}", heard=False)
 @rule("part", "(that | this | my) {order} {unit}", heard=False)
 def _part(order: Order, unit: Unit) -> Units:
     return Units(unit, order)
@@ -125,14 +128,16 @@ def _after_this(unit: Unit) -> Units:
     return Units(unit, Order.NEXT)
 
 
-@rule("part", "[the] [very] {order} {counted}")
+@rule("part", "[the] {order} {counted}")
+@rule("part", "[the] very {order} {counted}", heard=False)
 @rule("part", "(those | these | my) {order} {counted}", heard=False)
 def _parts(order: Order, counted: tuple[int, Unit]) -> Units | None:
     count, unit = counted
     return Units(unit, order, count) if count > 0 else None
 
 
-@rule("part", "[the] [whole] [very] {position} {unit}")
+@rule("part", "[the] {position} {unit}")
+@rule("part", "[the] (whole | very) {position} {unit}", heard=False)
 def _nth(position: int, unit: Unit) -> Units:
     return Units(unit, Order.NTH, 1, position)
 
@@ -194,7 +199,8 @@ def _these(units: Unit) -> Units:
     return Units(units, Order.THIS)
 
 
-@rule("part", "the [whole] {unit}", "[the] whole {unit}", "(every bit of | all of) the {unit}")
+@rule("part", "the [whole] {unit}", "[the] whole {unit}")
+@rule("part", "(every bit of | all of) the {unit}", heard=False)
 def _the(unit: Unit) -> Units | None:
     return Units(unit, Order.THIS) if unit not in (Unit.CHARACTER, Unit.WORD) else None
 
@@ -377,15 +383,17 @@ def _endpoint_words(words: tuple[str, ...]) -> Words:
     return Words(words)
 
 
-@rule(
-    "target",
-    "[everything | all | the words | the text | the range | the stretch | the part | the bit] from"
-    " {a:endpoint} (to | up to | till | as far as) [and including] {b:endpoint}",
+_STRETCH = (
+    "[everything | all | the words | the text | the range | the stretch | the part | the bit]"
 )
+
+
+@rule("target", "[everything] from {a:endpoint} (to | up to | through | until) {b:endpoint}")
 @rule(
     "target",
-    "[everything | all | the words | the text | the range | the stretch | the part | the bit] from"
-    " {a:endpoint} (through | until) {b:endpoint}",
+    f"{_STRETCH} from {{a:endpoint}} (to | up to | till | as far as) [and including] {{b:endpoint}}",
+    f"{_STRETCH} from {{a:endpoint}} (through | until) {{b:endpoint}}",
+    heard=False,
 )
 @rule("target", "[everything | all] between {a:endpoint} and {b:endpoint}")
 def _through(a: Any, b: Any) -> Through:
@@ -412,7 +420,12 @@ def _words(words: tuple[str, ...]) -> Words | None:
     return Words(words) if set(words) - _CONTEXT and words not in _NO_WORDS else None
 
 
-@rule("target", "[the] (word | words | phrase | string | bit | part | name | text) {words}")
+@rule("target", "the (word | words | phrase) {words}")
+@rule(
+    "target",
+    "[the] (word | words | phrase | string | bit | part | name | text) {words}",
+    heard=False,
+)
 def _named_words(words: tuple[str, ...]) -> Words:
     return Words(words)
 
@@ -567,8 +580,12 @@ CATALOGUE.table(
         "[the] previous": (Order.PREVIOUS, 1),
         "[the] (nearest | closest)": (Order.NEAREST, 1),
         "(every | each | all | all [of] the | both)": (Order.EVERY, 1),
-        "(every | each | all | all [of] [the] | any) <occurrence>": (Order.EVERY, 1),
     },
+)
+CATALOGUE.table(
+    "wordorder",
+    {"(every | each | all | all [of] [the] | any) <occurrence>": (Order.EVERY, 1)},
+    heard=False,
 )
 
 
