@@ -14,6 +14,7 @@ from nimble_lantern.core.document.tables import kept_whole
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Command
 from nimble_lantern.core.kinds import Judged, ReadAs
+from nimble_lantern.core.lexicon.manners import FILLERS
 from nimble_lantern.core.offering import answer_help, learned_words, offered
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.state import Done, Help, TurnOver
@@ -41,6 +42,10 @@ def text_only(turn: Turn, words: Sequence[str]) -> None:
 def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
     """Work through the stretches of an utterance: each a command, or text."""
     words = tuple(w for p in phrases for w in p)
+    if words and all(w in FILLERS for w in words):
+        turn.kinds.append(ReadAs.IGNORED)
+        turn.summaries.append("nothing but a pause for thought")
+        return
     remembered = dict(turn.sitting.overturned).get(" ".join(words))
     if remembered == "text":
         turn.write(phrases)

@@ -88,7 +88,7 @@ class OwnWords(unittest.TestCase):
         self.assertIn("the old lantern.", after(LETTER, "select brass lamp", "old lantern"))
         spared = Desk(LETTER)
         spared.hears("select brass lamp", "the other one", "take it anyway")
-        self.assertIn("Please bring the the other one.", spared.text)
+        self.assertIn("Please bring the other one.", spared.text)
 
     def test_a_look_is_taken_off_and_never_the_text(self) -> None:
         listed = "Bring these:\n\n- rope\n- oil"

@@ -9,7 +9,7 @@ from nimble_lantern.core.document.model import Bullets, Format, Kind, Position, 
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Words
+from nimble_lantern.core.targets.model import Places, Units, Words
 
 _PLAIN = "(normal | plain | ordinary | body | standard | regular | usual) (text | type | style)"
 CATALOGUE.table("headinglevel", {"[level] one": 1, "[level] two": 2, "[level] three": 3})
@@ -144,7 +144,14 @@ def no_list(sitting: Sitting) -> Done | Refusal:
 
 
 def _undressed(sitting: Sitting, kind: Kind, called: str) -> Done | Refusal:
-    """Blocks of a kind made ordinary: those spoken of, else those here, else all there are."""
+    those = _those(sitting, kind, called)
+    if isinstance(those, Refusal):
+        return those
+    return _become(sitting, those, "normal text", **_shape(Format()))
+
+
+def _those(sitting: Sitting, kind: Kind, called: str) -> Places | Refusal:
+    """Blocks of a kind: those spoken of, else those here, else all, if they stand together."""
     ranges = (sitting.selection,) if sitting.selection else sitting.that
     spoken_of = {b for r in ranges for b in range(r.start.block, r.end.block + 1)}
     here = _run_of(sitting, kind, sitting.caret.block)
@@ -157,10 +164,11 @@ def _undressed(sitting: Sitting, kind: Kind, called: str) -> Done | Refusal:
         return Refusal(f"There is no {called} here.")
     if blocks is every and len(_run_of(sitting, kind, found[0])) < len(found):
         return Refusal(f"There are several to choose from; say which {called}s are meant.")
-    whole = tuple(
-        Range(Position(b, 0), Position(b, len(sitting.document.blocks[b].text))) for b in found
+    return Places(
+        tuple(
+            Range(Position(b, 0), Position(b, len(sitting.document.blocks[b].text))) for b in found
+        )
     )
-    return _become(sitting, Places(whole), "normal text", **_shape(Format()))
 
 
 def _run_of(sitting: Sitting, kind: Kind, block: int) -> range:
@@ -198,6 +206,13 @@ CATALOGUE.table(
     },
 )
 CATALOGUE.table(
+    "onekind",
+    {
+        "(numbered | a numbered one | number)": "numbered",
+        "(bulleted | a bulleted one)": "bulleted",
+    },
+)
+CATALOGUE.table(
     "bulletpoints", {"(bullets | bullet points | points)": "bulleted", "numbers": "numbered"}
 )
 
@@ -214,6 +229,7 @@ CATALOGUE.table(
     "make [a] list with {listkind:bulletpoints} (of | out of | from) {target}",
     *frames.given("{listkind:bulletpoints}"),
     "(bullet | itemise) {target}",
+    *frames.made("{listkind:onekind}", False),
     example="make the last two paragraphs a list",
     group="format",
     here=True,
@@ -224,6 +240,19 @@ def make_list(
     """Begin a list here, or make paragraphs its items."""
     form = _shape(Format(Kind.ITEM, 1, Bullets(listkind)))
     return _become(sitting, target, f"a {listkind} list", **form)
+
+
+@command(
+    "{listkind:bulletpoints} instead of (bullets | bullet points | numbers)",
+    "(change | switch) [from] (bullets | bullet points | numbers) to {listkind:bulletpoints}",
+    "(change | switch) to {listkind:bulletpoints}",
+    example="numbers instead of bullets",
+    group="format",
+)
+def list_instead(sitting: Sitting, listkind: str) -> Done | Refusal:
+    """Make a list numbered, or bulleted: the one here, or the only one."""
+    those = _those(sitting, Kind.ITEM, "list item")
+    return those if isinstance(those, Refusal) else make_list(sitting, those, listkind)
 
 
 @command("number {target}", "put numbers on {target}", example="number the last two paragraphs",
@@ -237,11 +266,15 @@ CATALOGUE.table(
     "alignment",
     {
         "left": "left",
-        "(centre | center | centred | centered | middle)": "centre",
+        "(centre | center | centred | centered | middle) [of the page]": "centre",
         "right": "right",
         "justified": "justified",
     },
 )
+
+
+def _of_units(sitting: Sitting, parse: Parse) -> bool:
+    return isinstance(parse.args.get("target"), Units)
 
 
 CATALOGUE.table("centred", {"(centred | centered | in the centre | in the middle)": "centre"})
@@ -261,6 +294,7 @@ CATALOGUE.table("centred", {"(centred | centered | in the centre | in the middle
     "<wish> {target} {alignment:centred}",
     "apply {alignment} alignment to {target}",
     "give {target} {alignment} alignment",
+    Way("{target} {alignment:centred}", when=_of_units),
     example="align the title right",
     group="format",
     here=True,

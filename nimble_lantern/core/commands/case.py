@@ -49,6 +49,7 @@ def recased(sitting: Sitting, target: Places, change: Callable[[str], str]) -> D
     "give {target} [initial] capitals",
     "(put | add) capitals (on | to) {target}",
     "(write | put) {target} with [initial] capitals",
+    *frames.made("(capitalised | capitalized)"),
     example="capitalise the harbour board",
     group="revising",
 )
@@ -68,6 +69,7 @@ def _first_letter(text: str) -> str:
     "{target} <shall> (have | get | start with | begin with | be given | take) a capital [letter]",
     "{target} (wants | needs | takes | gets) a capital [letter]",
     "(capitalise | capitalize) the first letter of {target}",
+    "(uppercase | upper case) the first letter of {target}",
     example="start the last sentence with a capital",
     group="revising",
 )

@@ -74,7 +74,7 @@ def _saying(question: Question, words: Sequence[str]) -> list[int]:
 
 
 @command(
-    "[choose | pick | take | i mean] the one (with | that says | about | called | in) {words}",
+    "[(choose | pick | take | i mean)] the one (with | that says | about | called | in) {words}",
     Way("(choose | pick | take) {words}", when=_says_one),
     example="the one with the ferry",
     group="choosing",

@@ -143,6 +143,8 @@ def _list_of(sitting: Sitting, r: Range) -> Range:
     "<shift> {target} {edge:atedge} [(of | on | in) the list]",
     "<shift> {target} (where | to where | in the place of) {place:target} (is | was | stands)",
     "{target} {edge:atedge}",
+    "{target} (should come | should go | goes | belongs) {side:beside} {place:target}",
+    "{target} (should be | should go | goes | belongs) {edge:atedge} [(on | in) the list]",
     example="move the last sentence before the first sentence",
     group="revising",
 )

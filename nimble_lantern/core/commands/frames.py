@@ -20,6 +20,7 @@ def made(adjective: str, stated: bool = True) -> tuple[str, ...]:
         *said,
         f"{{target}} [<into>] {adjective}",
         f"{{target}} <shall> be [<into>] {adjective}",
+        f"(can | could | may | might) {{target}} be [<into>] {adjective}",
     )
 
 
@@ -32,6 +33,8 @@ def given(noun: str) -> tuple[str, ...]:
         f"(<put> | draw | set | use | apply) {a} {noun} <upon> {{target}}",
         f"(mark | show | set | write | have | make) {{target}} with {a} {noun}",
         f"{{target}} with {a} {noun}",
+        f"{{target}} (needs | wants | could do with | <shall> have | <shall> get) {a} {noun}",
+        f"{a} {noun} for {{target}}",
     )
 
 

@@ -9,6 +9,7 @@ from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.replacing import STOPS, bare_mark
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit
 
@@ -25,6 +26,12 @@ def _beside(sitting: Sitting, target: Places, text: tuple[str, ...], before: boo
     return Done(wrote.sitting, f"put {quoted(wrote.text)} {side} {where}")
 
 
+def _plain_words(sitting: Sitting, parse: Parse) -> bool:
+    """Whether the words to be put in are words: "a bullet" and "me" are said of the page."""
+    text = tuple(parse.args.get("text", ()))
+    return not set(text) & PARTS and text not in (("me",), ("it",), ("that",), ("them",))
+
+
 def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
     """ "After the ferry put every day", and not "after the show put the chairs away full stop".
 
@@ -37,10 +44,16 @@ def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
-    "<put> [(the word | the words)] {text:words} <ahead_of> {target}",
+    Way("<put> [(the word | the words)] {text:words} <ahead_of> {target}", when=_plain_words),
     "(pop | stick | slip | squeeze | slot | put) [(the word | the words)] {text:words} in <ahead_of> {target}",
     Way("<ahead_of> {target} (insert | put | add | write | type) {text}", when=_not_a_sentence),
     "there (should | ought to | must) be [a | an] {text:words} <ahead_of> {target}",
+    "(put | pop | stick | write | add) in {text:words} <ahead_of> {target}",
+    Way(
+        "{text:words} (goes | should go | should come | belongs) <ahead_of> {target}",
+        when=_plain_words,
+    ),
+    Way("<wish> {text:words} <ahead_of> {target}", when=_plain_words),
     example="insert old before the ferry",
     group="revising",
 )
@@ -50,10 +63,16 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
 
 
 @command(
-    "<put> [(the word | the words)] {text:words} <behind> {target}",
+    Way("<put> [(the word | the words)] {text:words} <behind> {target}", when=_plain_words),
     "(pop | stick | slip | squeeze | slot | put) [(the word | the words)] {text:words} in <behind> {target}",
     Way("<behind> {target} (insert | put | add | write | type) {text}", when=_not_a_sentence),
     "there (should | ought to | must) be [a | an] {text:words} <behind> {target}",
+    "(put | pop | stick | write | add) in {text:words} <behind> {target}",
+    Way(
+        "{text:words} (goes | should go | should come | belongs) <behind> {target}",
+        when=_plain_words,
+    ),
+    Way("<wish> {text:words} <behind> {target}", when=_plain_words),
     example="insert every day after the ferry",
     group="revising",
 )
@@ -83,7 +102,9 @@ def write_after(sitting: Sitting, target: Places) -> Done:
 
 
 @command(
-    "(add | write | put | insert) {text:words} at the [very] {edge:docedge}",
+    Way(
+        "(add | write | put | insert) {text:words} at the [very] {edge:docedge}", when=_plain_words
+    ),
     "at the [very] {edge:docedge} (add | write | put | insert) {text}",
     example="add with kind regards at the end",
     group="revising",

@@ -3,12 +3,15 @@
 from __future__ import annotations
 
 from nimble_lantern.core.commands.blocks import reformatted
-from nimble_lantern.core.commands.wording import many
+from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
-from nimble_lantern.core.document.edits import Edit, Reformat
-from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.document.edits import Edit, Reformat, Splice
+from nimble_lantern.core.document.model import Kind, Piece, Range
+from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.lexicon.names import DAYS, MONTHS, PROPER
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places
 
@@ -31,6 +34,40 @@ def next_item(sitting: Sitting) -> Done:
 def end_list(sitting: Sitting) -> Done:
     """Go on in normal text after a list."""
     return Done(compose(sitting, ("end", "list")).sitting, "normal text after the list")
+
+
+def _there_is_a_list(sitting: Sitting, parse: Parse) -> bool:
+    return any(block.kind is Kind.ITEM for block in sitting.document.blocks)
+
+
+@command(
+    Way(
+        "(add | put | append | write | insert) [(an item | the item)] {text:words} (to | on | onto)"
+        " [the (end | bottom) of] the list",
+        when=_there_is_a_list,
+    ),
+    Way("add (an item | another item) {text}", when=_there_is_a_list),
+    example="add lamp oil to the list",
+    group="format",
+)
+def add_item(sitting: Sitting, text: tuple[str, ...]) -> Done:
+    """Put an item at the end of the list: of the one here, else of the nearest."""
+    blocks, here = sitting.document.blocks, sitting.caret.block
+    items = [b for b, block in enumerate(blocks) if block.kind is Kind.ITEM]
+    last = min(items, key=lambda b: abs(b - here))
+    while last + 1 < len(blocks) and blocks[last + 1].kind is Kind.ITEM:
+        last += 1
+    wrote = insert_beside(sitting, block_range(sitting.document, last), text, False, True)
+    after, begins = wrote.sitting, wrote.text[:1]
+    if blocks[last].text[:1].islower() and begins.isupper() and text[0] not in _CAPITALISED:
+        # As the other items begin.
+        start = wrote.range.start
+        step = Splice(start.block, start.offset, start.offset + 1, Piece(begins.lower()))
+        after = after.edited(Edit((step,))).about([wrote.range])
+    return Done(after, f"{quoted(after.document.text(wrote.range))} is on the list")
+
+
+_CAPITALISED = frozenset((*DAYS, *MONTHS, *PROPER.split(), "i"))
 
 
 CATALOGUE.table("depth", {"(deeper | further in)": 1, "(shallower | further out | less deep)": -1})

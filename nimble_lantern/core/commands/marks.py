@@ -14,7 +14,7 @@ from nimble_lantern.core.document.model import Range, Span
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.targets.model import Places, That
 
 
 class _Family(NamedTuple):
@@ -23,7 +23,12 @@ class _Family(NamedTuple):
     verb: str
     adjective: str
     noun: str
-    besides: tuple[str, ...] = ()
+    besides: tuple[str | Way, ...] = ()
+
+
+def _not_that(sitting: Sitting, parse: Parse) -> bool:
+    """ "Strike that", said of what was just written, takes it back."""
+    return not isinstance(parse.args.get("target"), That)
 
 
 _FAMILIES = {
@@ -36,21 +41,24 @@ _FAMILIES = {
         "(italic | italicise | italicize | italics)",
         "(italic [type | letters] | italics | italicised | italicized)",
         "(italic | italics | italic type)",
+        ("(slant | slope) {target}",),
     ),
     "underline": _Family(
         "underline",
         "(underlined | underline)",
         "(underline | underlining)",
         (
-            "(<put> | draw | run) a line (under | underneath | below) {target}",
+            "underscore {target}",
+            "(<put> | draw | run) a line (under | underneath | below | beneath) {target}",
             "give {target} a line (under | underneath) [it | them]",
         ),
     ),
     "strike": _Family(
-        "(strike [through | out] | cross through)",
+        "(strike (through | out) | cross through)",
         "(struck (out | through) | strikethrough | crossed (out | through))",
-        "(strikethrough | strike through | strike out)",
+        "(strikethrough | strike through | strike out | strike)",
         (
+            Way("strike {target}", when=_not_that),
             "strike {target} (through | out)",
             "cross {target} through",
             "(<put> | draw | run) a line through {target}",

@@ -22,6 +22,7 @@ _FLOWING = (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE)
     "[<go>] [back] [up] (to | at) [the] <beginning> of (everything | it all)",
     "[go] [the] (start | beginning | top) <the_text>",
     "(go | jump | back) [to] [the] (start | top)",
+    "<go> (right | straight | all the way) [back] [up] to [the] <beginning> [<the_text>]",
     example="go to the start",
     group="moving",
 )
@@ -36,6 +37,7 @@ def to_start(sitting: Sitting) -> Done:
     "[go] [the] (end | bottom | finish) <the_text>",
     "(go | jump | back) [to] [the] (end | bottom)",
     "(carry on | go on | continue | write) at the <finish> [<the_text>]",
+    "<go> (right | straight | all the way) [down] to [the] <finish> [<the_text>]",
     example="go to the end",
     group="moving",
 )

@@ -44,6 +44,12 @@ def _no_sentence(sitting: Sitting, parse: Parse) -> bool:
     return not stopped or not isinstance(parse.args.get("target"), Words)
 
 
+def _much_alike(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make second song last song": of one kind, or as many words of which some are the same."""
+    old, new = _said(parse)
+    return of_one_kind(old, new) or 1 < len(old) == len(new) and bool(set(old) & set(new))
+
+
 def _words_there(sitting: Sitting, parse: Parse) -> bool:
     """Whether the words named stand in the text, so that what is said of them is a request."""
     old, new = _said(parse)
@@ -76,7 +82,7 @@ def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
     Way("replace {target} (with | by) {text}", when=_no_sentence),
     Way("<change> {target} (to | into | with | by) {text}", when=_no_sentence),
     Way("(swap | exchange | switch | trade) {target} for {text}", when=_no_sentence),
-    "(put | write | say) {text:words} (instead of | in place of | for) {target}",
+    "(put | write | say) {text:words} for {target}",
     "instead of {target} (write | put | say) {text}",
     "substitute {text:words} for {target}",
     "turn {target} into {text}",
@@ -86,7 +92,7 @@ def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
     "<change> {target} (with | by | to | into) the (word | words) {text}",
     "<change> the spelling of {target} to {text}",
     Way("put {text:words} where {target} is", when=_plain_words),
-    Way("(make | turn) {target} [a | an] {text}", when=_of_a_kind),
+    Way("(make | turn) {target} [a | an] {text}", when=_much_alike),
     Way("<change> {target} in {text}", when=_of_a_kind),
     Way("{target} to {text}", when=_of_a_kind),
     Way("{text:words} (instead of | in place of | rather than) {target}", when=_of_a_kind),
@@ -103,6 +109,15 @@ def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
     Way("{target} <shall> (read | say | be changed to | become) {text}", when=_words_there),
     Way("{target} <shall> be {text}", when=_same_size),
     Way("{target} be changed to {text}", when=_words_there),
+    "(put | write | say | use | have) {text:words} (instead of | in place of | rather than) {target}",
+    "<wish> {target} (changed | corrected | altered) to {text}",
+    "(rewrite | reword | rephrase) {target} (as | to) {text}",
+    Way(
+        "where it (says | has | reads) {target} (put | write | say | make it) {text}",
+        when=_words_there,
+    ),
+    Way("<remove> {target} and (put | write | say | use) {text}", when=_no_sentence),
+    Way("<remove> {target} and (put | write | say | use) {text:words} instead", when=_no_sentence),
     example="replace the ferry with the boat",
     group="revising",
     destructive=True,

@@ -28,6 +28,7 @@ def _no_more_said(sitting: Sitting, parse: Parse) -> bool:
     "make {target} the selection",
     "{target} selected",
     Way("correct {target}", when=_no_more_said),
+    "select (only | just) {target}",
     example="select the last sentence",
     group="selecting",
 )
@@ -61,7 +62,7 @@ def _is_selected(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "narrow [(the selection | it)] to {target}",
-    "(select | take) (only | just) {target}",
+    Way("(select | take) (only | just) {target}", when=_is_selected),
     Way("(only | just) {target}", when=_is_selected),
     example="narrow the selection to the last word",
     group="selecting",

@@ -184,7 +184,8 @@ class Catalogue:
             self.commands[name] = made
             for rank, way in enumerate(ways):
                 own = way.when if isinstance(way, Way) else None
-                rule = POSTPOSED if patterns[rank].startswith("{target}") else "command"
+                late = patterns[rank].startswith(("{target}", "{text:words}"))
+                rule = POSTPOSED if late else "command"
                 self.grammar.add(rule, patterns[rank], dict, made, rank < heard, own)
             return handler
 

@@ -21,7 +21,7 @@ CLASSES = {
         "(delete | remove | erase | take out | get rid of)",
         "(rub out | cross out | drop | lose | wipe [out] | take (off | away) | throw (out | away)"
         " | scrap | bin | scratch [out] | scrub [out] | chuck out | strike [out]"
-        " | clear [out | away] | do away with | dispense with | leave out | cut"
+        " | clear [out | away] | do away with | dispense with | leave out"
         " | we (can | could) (lose | do without))",
     ),
     "undress": WordClass(
@@ -30,11 +30,11 @@ CLASSES = {
     ),
     "change": WordClass(
         "(change | replace | swap)",
-        "(switch | alter | correct | amend | exchange | substitute | edit)",
+        "(switch | alter | correct | amend | exchange | substitute | edit | fix | overwrite | rewrite)",
     ),
     "select": WordClass(
         "(select | choose | pick out)",
-        "(mark | grab | take hold of | make [a] selection of)",
+        "(mark | grab | pick | take hold of | make [a] selection of | put the selection on)",
     ),
     "put": WordClass(
         "(insert | put | add | write)",
@@ -53,7 +53,8 @@ CLASSES = {
         "(i want | let's have)",
         "(i'd like | i would like | i wanted | i should like | i need | we want | we need"
         " | let us have | have | can we have | could we have | might we have | may i have"
-        " | could i have | can i have | might i have)",
+        " | could i have | can i have | might i have | i'd like to see | i want to see"
+        " | i would like to see)",
     ),
     "shall": WordClass(
         "(should | must)",
@@ -72,7 +73,7 @@ CLASSES = {
     ),
     "go": WordClass(
         "(go | move | jump | take me | put <caret> | move <caret>)",
-        "(hop | head | get | come | (put | get | bring | move) me | skip"
+        "(hop | head | get | come | (put | get | bring | move | place | set) me | skip | <caret>"
         " | (place | position | set | bring | take | get) <caret>)",
     ),
     "beginning": WordClass(
@@ -85,7 +86,9 @@ CLASSES = {
     ),
     "ahead_of": WordClass("(before | in front of)", "ahead of"),
     "behind": WordClass("(after | behind)", "(following | past)"),
-    "exactly": WordClass("[to]", "[to] (just | right | immediately | straight | directly)"),
+    "exactly": WordClass(
+        "[to]", "[to] (just | right | immediately | straight | directly | the place)"
+    ),
     "upon": WordClass(
         "(on | to | under | from | in)",
         "(underneath | through | over | around | round | for | at | of | with | beneath | across"

@@ -27,13 +27,19 @@ TRADE_NOUNS = frozenset(
     " item items section title quotation dictation microphone command commands".split()
 )
 """Words of the trade: said of a text, not often in one."""
+PARTS = frozenset(
+    "paragraph paragraphs sentence sentences bullet bullets heading subheading cursor caret"
+    " selection underline italics capitals caps cell row column".split()
+)
+"""Parts and looks of a page: not what is written into one."""
 ASIDES = tuple(
     tuple(words.split())
     for words in (
         "hang on", "hold on", "never mind", "no wait", "wait a", "wait", "oh no", "oh dear",
         "where am i", "what can i", "what do i", "how do i", "how can i", "can i", "what is selected",
         "which one", "not that", "no not", "no that", "leave it", "let go", "what have i",
-        "did you", "are you listening", "can you hear", "help me", "what was i", "what's",
+        "did you", "where was i", "go on", "not now", "stop a", "just a", "one moment", "hold that",
+        "what was", "is this", "not yet", "are you listening", "can you hear", "help me", "what was i", "what's",
     )
 )  # fmt: skip
 """What begins like this is thought aloud, or asked."""

@@ -25,6 +25,7 @@ LEADS = _phrases(
     "now, then, okay, ok, no, no no, well, right, right then, so, just, and, and now, and then, now then",
     "sorry, i'm sorry, no wait, wait, actually, oh dear, oh no, oh well, hang on, hold on, no sorry",
     "i beg your pardon, beg your pardon, pardon, excuse me, pardon me, yes, yes please, all right",
+    "that was wrong, that's wrong, that is wrong, that's not right, never mind, oops, whoops, correction",
     "next, first, also, again, quickly, simply, perhaps, maybe, hey, hello, computer, desk",
 )
 """Before a request, one after another: "okay now could you please just"."""

@@ -69,7 +69,7 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
         asked = exactly(sitting, plain, whole)
         if not whole and (asked.parse is None or asked.parse.free):
             continue
-        if _plainly_asked(sitting, asked, plain):
+        if _plainly_asked(sitting, asked, plain) or _taken_back(asked, words, plain):
             return asked
     # Only where nothing fits exactly does it pay to look for what comes near.
     missed: list[Verdict] = []
@@ -187,7 +187,12 @@ def _best(
                 if not parse.command.traits.destructive:
                     return verdict
                 # "Remove the bullets" takes the look away; the text goes only if nothing else can.
-                destroys = verdict if destroys is TEXT else destroys
+                if (
+                    destroys is TEXT
+                    or _goes_back(sitting, verdict)
+                    and not _goes_back(sitting, destroys)
+                ):
+                    destroys = verdict
                 continue
             if destroys is not TEXT:
                 continue
@@ -205,6 +210,12 @@ def _best(
     if destroys is not TEXT:
         return destroys
     return best[1] if best else refused
+
+
+def _goes_back(sitting: Sitting, verdict: Verdict) -> bool:
+    """ "Strike that" takes back what was just said, unless something is selected."""
+    walks = verdict.parse is not None and verdict.parse.command.traits.walks
+    return walks and not (sitting.selection is not None and sitting.fresh)
 
 
 def _plainly_asked(sitting: Sitting, verdict: Verdict, words: Sequence[str]) -> bool:
@@ -227,6 +238,18 @@ def _plainly_asked(sitting: Sitting, verdict: Verdict, words: Sequence[str]) -> 
         # "Stop listening please", and not "please open".
         return parse.free == 0 and len(words) > 1
     return not parse.command.traits.destructive
+
+
+def _taken_back(verdict: Verdict, words: Sequence[str], plain: Sequence[str]) -> bool:
+    """Whether what was just said is taken back: "no scrap that", "oh never mind delete it"."""
+    parse = verdict.parse
+    if verdict.kind is not Judged.COMMAND or parse is None or parse.free:
+        return False
+    before = words[: len(words) - len(plain)]
+    return parse.command.traits.destructive and bool(set(before) & _REPAIRING)
+
+
+_REPAIRING = frozenset("no oh sorry never wait oops whoops actually wrong".split())
 
 
 def _suits(sitting: Sitting, parse: Parse, verdict: Verdict) -> bool:

@@ -6,6 +6,7 @@ from typing import Any
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
 from nimble_lantern.core.lexicon.classes import CLASSES
+from nimble_lantern.core.lexicon.closed import DETERMINERS
 from nimble_lantern.core.targets.model import (
     At,
     Beside,
@@ -153,6 +154,11 @@ def _from_end(position: int, unit: Unit) -> Units:
     return Units(unit, Order.FROM_END, 1, position)
 
 
+@rule("part", "the one before the last {unit}", "the {unit} before the last [one]", heard=False)
+def _before_last(unit: Unit) -> Units:
+    return Units(unit, Order.FROM_END, 1, 2)
+
+
 @rule("part", "[the] last but one {unit}", "[the] (penultimate | next to last) {unit}", heard=False)
 def _penultimate(unit: Unit) -> Units:
     return Units(unit, Order.FROM_END, 1, 2)
@@ -203,6 +209,15 @@ def _these(units: Unit) -> Units:
 @rule("part", "(every bit of | all of) the {unit}", heard=False)
 def _the(unit: Unit) -> Units | None:
     return Units(unit, Order.THIS) if unit not in (Unit.CHARACTER, Unit.WORD) else None
+
+
+@rule("part", "{unit}", heard=False)
+def _bare(unit: Unit) -> Units | None:
+    """ "Go to start of paragraph" leaves the article out; "list" and "text" alone are words."""
+    return Units(unit, Order.THIS) if unit in _SAID_BARE else None
+
+
+_SAID_BARE = (Unit.PARAGRAPH, Unit.SENTENCE, Unit.LINE)
 
 
 @rule("part", "the [main] title")
@@ -480,12 +495,15 @@ def _both(a: Any, b: Any) -> Both:
     return Both(Words(a) if isinstance(a, tuple) else a, Words(b) if isinstance(b, tuple) else b)
 
 
-_SAYING = "(with | about | containing | that says | that has | that contains | that mentions | mentioning | regarding | on | where it says | which says | saying | having | of)"
+_SAYING = (
+    "(with | about | containing | (that | which) (says | has | contains | mentions) | mentioning"
+    " | regarding | on | where it (says | has | mentions) | saying | having | of)"
+)
 
 
 @rule(
     "target",
-    f"[the] [whole] {{unit}} {_SAYING} {{words}}",
+    f"[(the | that | this | my)] [whole] {{unit}} {_SAYING} {{words}}",
     f"[the] [whole] {{unit}} {_SAYING} the (word | words) {{words}}",
     "[the] [whole] {unit} (with | that has) {words} in it",
     "[the] [whole] {unit} {words} is in",
@@ -525,12 +543,15 @@ def _ending_with(unit: Unit, words: tuple[str, ...]) -> Holding:
 
 
 @rule("named", "({unit:item} | {unit:headed}) [(called | named)] {words}", heard=False)
-@rule("named", "[the] {words} ({unit:item} | {unit:headed})", heard=False)
-def _of_that_name(unit: Unit, words: tuple[str, ...]) -> Holding:
-    return Holding(unit, Words(words))
+@rule("named", "[the] {words} ({unit:item} | {unit:headed} | {unit:said})", heard=False)
+@rule("named", "the {unit:said} {words}", heard=False)
+def _of_that_name(unit: Unit, words: tuple[str, ...]) -> Holding | None:
+    # "Drop the board a line" names no line.
+    return Holding(unit, Words(words)) if words[-1] not in DETERMINERS else None
 
 
 CATALOGUE.table("item", {"([list] item | bullet [point])": Unit.ITEM})
+CATALOGUE.table("said", {"sentence": Unit.SENTENCE, "paragraph": Unit.PARAGRAPH, "line": Unit.LINE})
 CATALOGUE.table("headed", {"heading": Unit.HEADING, "section": Unit.SECTION})
 
 
