@@ -24,6 +24,7 @@ from nimble_lantern.core.targets.model import Places, Unit
     "(we | i) (do not | don't) want {target} [(any more | there | here | in there)]",
     "(take | cross | strike | scratch | leave) {target} (off | from | out of) the (list | text | letter)",
     "<remove> {target} (off | from | out of) the (list | text | letter)",
+    "(rub | cross | strike | cut | wipe | leave) {target} out",
     example="delete the last two words",
     group="revising",
     destructive=True,

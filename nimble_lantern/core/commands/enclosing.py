@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Piece, Position, Range
@@ -48,11 +49,13 @@ CATALOGUE.table("about", {"(round | around | about)": True})
 
 
 @command(
-    "(put | set | add) {round} <about> {target}",
-    "(put | set | write) {target} (in | between | inside) {round}",
-    "(enclose | wrap) {target} in {round}",
+    "(put | set | add | insert | draw) {round} <about> {target}",
+    *frames.made("{round}"),
+    "(enclose | wrap | surround) {target} (in | with) {round}",
     "(quote | put quotes on) {target}",
     "{round} <about> {target}",
+    "(add | give) {round} to {target}",
+    "give {target} {round}",
     example="put brackets round the last two words",
     group="revising",
 )
@@ -96,12 +99,14 @@ def _round(sitting: Sitting, r: Range, before: str, after: str, kind: str) -> Ed
 
 
 @command(
-    "(take | remove) the {round} (off | from) {target}",
-    "(take | remove | delete | drop) the {round} <about> {target}",
-    "take {target} out of [the] {round}",
+    "<undress> [the] {round} (off | from | on | of) {target}",
+    "(take | lift | get) [the] {round} (off | away from | from) {target}",
+    "(<undress> | take | take out) [the] {round} <about> {target}",
+    "<make> {target} out of [the] {round}",
     "no {round} <about> {target}",
     "(unquote | unbracket) {target}",
-    "(take | remove) the {round} [(off | away)]",
+    "(<undress> | take | take out) [the] {round} [(off | away | out)]",
+    "no {round}",
     example="take the quotes off that",
     group="revising",
 )
@@ -118,10 +123,29 @@ def release(sitting: Sitting, target: Places | None = None, round: str = "") -> 
         b, opened, closed = found
         steps = (Splice(b, closed, closed + 1, Piece()), Splice(b, opened, opened + 1, Piece()))
         after, freed = after.edited(Edit(steps)), freed + 1
+    if not freed and target is None:
+        after, freed = _only_pair(sitting, kinds)
     if not freed:
         return Refusal(f"There are no {round or 'quotes or brackets'} round that.")
     kept = tuple(m for r in ranges if not r.empty and after.document.contains((m := r).end))
     return Done(after.about(kept if freed == 0 else ()), f"took the {round or 'marks'} off")
+
+
+def _only_pair(sitting: Sitting, kinds: list[str]) -> tuple[Sitting, int]:
+    """Without the one pair of marks that the text has; as it is if it has several, or none."""
+    found: set[tuple[int, int, int]] = set()
+    for kind in kinds:
+        for b, block in enumerate(sitting.document.blocks):
+            for i, c in enumerate(block.text):
+                if c in _OFF[kind][0] and c not in "'’":
+                    inside = Position(b, i + 1)
+                    if pair := _enclosing(sitting, Range(inside, inside), kind):
+                        found.add(pair)
+    if len(found) != 1:
+        return sitting, 0
+    b, opened, closed = found.pop()
+    steps = (Splice(b, closed, closed + 1, Piece()), Splice(b, opened, opened + 1, Piece()))
+    return sitting.edited(Edit(steps)), 1
 
 
 def _enclosing(sitting: Sitting, r: Range, kind: str) -> tuple[int, int, int] | None:

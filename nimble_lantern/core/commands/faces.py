@@ -60,6 +60,11 @@ def _no_colour_word(sitting: Sitting, parse: Parse) -> bool:
     "(colour | color) {target} [in] {colour}",
     "{colour} for {target}",
     "(change | set | make) the (colour | color) of {target} [to] {colour}",
+    "<make> {target} in {colour} (letters | type | ink | print)",
+    "{colour} (letters | type | ink | print) for {target}",
+    "use {colour} (for | on) {target}",
+    "give {target} [a] {colour} (colour | color)",
+    "paint {target} {colour}",
     example="make the last sentence blue",
     group="format",
 )
@@ -81,7 +86,7 @@ def no_colour(sitting: Sitting, target: Places) -> Done:
 
 
 @command(
-    *frames.made("[the] [font] {family} [(font | type | face)]", False),
+    *frames.made("[the] [font] {family} [(font | type | face)]"),
     "(use | take) {family} (for | on) {target}",
     "(change | set | make) the (font | typeface) of {target} [to] {family}",
     "apply [the font] {family} to {target}",

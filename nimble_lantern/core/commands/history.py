@@ -15,6 +15,7 @@ from nimble_lantern.core.document.taking_back import brought_back
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
 from nimble_lantern.core.lexicon.closed import SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.sentences import AFTER_MEAN, NEVER_LAST, VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.alike import kind_of, mends, of_one_kind
@@ -214,6 +215,20 @@ def _takes_up(sitting: Sitting, parse: Parse) -> bool:
     return again or len(said) <= 2 or bool(mends(sitting.document, sitting.that[0], said))
 
 
+def _selected(sitting: Sitting, parse: Parse) -> bool:
+    """Whether words are selected, of which "it" is said; a look's name is no word for it."""
+    text = tuple(parse.args.get("text", ()))
+    plain = bool(text) and not set(text) & (TRADE_NOUNS | TRADE_VERBS)
+    return plain and sitting.selection is not None and sitting.fresh
+
+
+def _as_many(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make that last song", where two words are selected; not "make it stand out a bit"."""
+    if not _selected(sitting, parse) or sitting.selection is None:
+        return False
+    return sitting.document.count_words(sitting.selection) == len(parse.args["text"])
+
+
 def _plainly_mends(sitting: Sitting, parse: Parse) -> bool:
     """ "Sorry monday", where one day was just written: the same kind, and nothing else it mends."""
     said = tuple(parse.args.get("text", ()))
@@ -279,12 +294,18 @@ def _again(sitting: Sitting, before: Range, said: tuple[str, ...]) -> bool:
     Way("[no] [sorry] not {old:words} [but] {text}", when=_was_said_alike),
     Way("{text:words} i (mean | meant)", when=_plainly_mends),
     Way("correction {text}", when=_takes_up),
+    Way("(this | that | it) should (be | read | say) {text}", when=_selected),
+    Way("(write | put | say) {text:words} instead", when=_selected),
+    Way("make (it | that | this) (say | read) {text}", when=_selected),
+    Way("make (it | that | this) {text}", when=_as_many),
     example="i meant the boat is late",
     group="repair",
     destructive=True,
 )
 def meant(sitting: Sitting, text: tuple[str, ...], old: tuple[str, ...] = ()) -> Done | Refusal:
     """Put right what you just said: the word that is like the new one, or all of it said again."""
+    if sitting.selection is not None and sitting.fresh and not sitting.selection.empty:
+        return _mended(sitting, sitting.selection, text)
     if old:
         return _instead(sitting, old, text)
     if len(sitting.that) != 1 or sitting.that[0].empty:

@@ -48,7 +48,9 @@ def joined(sitting: Sitting, first: int, last: int) -> Sitting:
 
 
 @command(
-    "(join | combine | unite | merge) {target} [together]",
+    "(join | combine | unite | merge) {target} [(together | into one | into one paragraph)]",
+    "{target} <shall> be one [paragraph]",
+    "(join | add) {target} (to | with | onto) the (one before | previous one | paragraph before [it])",
     "(put | run | bring | join) {target} together",
     "<make> {target} [<into>] [just] (one | a single) (paragraph | one | piece)",
     "<make> {target} <into> one",
@@ -61,6 +63,9 @@ def joined(sitting: Sitting, first: int, last: int) -> Sitting:
 def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> Done | Refusal:
     """Make several paragraphs one."""
     here = sitting.writing_place.block
+    if target is not None and target.first.start.block == target.ranges[-1].end.block:
+        # One paragraph is joined to the one before it.
+        here, neighbour, target = target.first.start.block, -1, None
     first, last = min(here, here + neighbour), max(here, here + neighbour)
     if target is not None:
         first, last = target.first.start.block, target.ranges[-1].end.block
@@ -103,8 +108,11 @@ def split(sitting: Sitting, target: Places, side: str = "before") -> Done | Refu
 
 @command(
     "(swap | exchange | switch) {a:target} (and | with) {b:target}",
-    "(swap | exchange | switch) {target} [round]",
-    "(swap | switch) {target} over",
+    "(swap | exchange | switch) {target}",
+    "(swap | switch | turn) {target} (over | round | around)",
+    "{target} <shall> be the other way (round | around)",
+    "(change | reverse | swap | turn round) the order of {target}",
+    "reverse {target}",
     "put {a:target} where {b:target} is",
     example="swap the first sentence and the last sentence",
     group="revising",

@@ -31,7 +31,8 @@ CATALOGUE.table("zoom", {"(in | larger)": 1, "(out | smaller)": -1})
 @command(
     "zoom {zoom}",
     "(larger | bigger) text on the page",
-    "make the text on the page (larger | bigger)",
+    "make the (text | letters | print) on the (page | screen) (larger | bigger)",
+    "(make | show) (the page | everything on the page) (larger | bigger)",
     example="zoom in",
     group="moving",
 )

@@ -10,7 +10,7 @@ from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
-from nimble_lantern.core.lexicon.closed import DETERMINERS, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.closed import DETERMINERS, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Question, Sitting
@@ -53,7 +53,8 @@ def _much_alike(sitting: Sitting, parse: Parse) -> bool:
 def _words_there(sitting: Sitting, parse: Parse) -> bool:
     """Whether the words named stand in the text, so that what is said of them is a request."""
     old, new = _said(parse)
-    return bool(old and new) and bool(places(sitting.document, old))
+    there = bool(old and new) and bool(places(sitting.document, old))
+    return there and _no_sentence(sitting, parse)
 
 
 def _same_size(sitting: Sitting, parse: Parse) -> bool:
@@ -61,6 +62,8 @@ def _same_size(sitting: Sitting, parse: Parse) -> bool:
     old, new = _said(parse)
     target = parse.args.get("target")
     bare = isinstance(target, Words) and target.words[:1] != ("the",)
+    if not new or new[0] in PREPOSITIONS:
+        return False
     return of_one_kind(old, new) or bare and len(old) == len(new) == 2
 
 

@@ -47,6 +47,7 @@ def select(sitting: Sitting, target: Places) -> Done:
     "(clear | remove | drop | cancel | lose | undo) [the] selection",
     "(no | nothing) (selection | selected)",
     "[i] (do not | don't) (want | need) (that | it | this | anything) selected [any more]",
+    "let go",
     example="select nothing",
     group="selecting",
 )
@@ -103,23 +104,31 @@ def _widened(sitting: Sitting, counted: tuple[int, Unit], forward: bool) -> Rang
     "<extend> [(forward | forwards | right | on)] [by] {counted} [more]",
     "<extend> [by] {counted} (more | forward | forwards | to the right | right)",
     "(select | take) {counted} more",
+    "<extend> to the right by {counted}",
+    "(include | take in | add) the {unit} after [(it | that | this)] [(too | as well | to the selection)]",
     example="extend by two words",
     group="selecting",
 )
-def extend_on(sitting: Sitting, counted: tuple[int, Unit]) -> Done | Refusal:
+def extend_on(
+    sitting: Sitting, counted: tuple[int, Unit] | None = None, unit: Unit = Unit.WORD
+) -> Done | Refusal:
     """Stretch the selection forward by some words, letters, sentences or paragraphs."""
-    return _stretched(sitting, _widened(sitting, counted, True))
+    return _stretched(sitting, _widened(sitting, counted or (1, unit), True))
 
 
 @command(
     "<extend> (back | backward | backwards | left) [by] {counted}",
     "<extend> [by] {counted} (back | backward | backwards | to the left)",
+    "<extend> (to the left | to the start) by {counted}",
+    "(include | take in | add) the {unit} before [(it | that | this)] [(too | as well | to the selection)]",
     example="extend back by two words",
     group="selecting",
 )
-def extend_back(sitting: Sitting, counted: tuple[int, Unit]) -> Done | Refusal:
+def extend_back(
+    sitting: Sitting, counted: tuple[int, Unit] | None = None, unit: Unit = Unit.WORD
+) -> Done | Refusal:
     """Stretch the selection backward by some words, letters, sentences or paragraphs."""
-    return _stretched(sitting, _widened(sitting, counted, False))
+    return _stretched(sitting, _widened(sitting, counted or (1, unit), False))
 
 
 def _stretched(sitting: Sitting, r: Range | None) -> Done | Refusal:
@@ -149,7 +158,7 @@ def extend(sitting: Sitting, target: Places) -> Done | Refusal:
     return Done(after, f"the selection is {words} now")
 
 
-@command("(find | look for | search for) {target}", "where (is | does it say | do i say | did i say) {target}",
+@command("(find | look for | search for) {target}", "where (is | does it say | do i say | did i say) {target}", "show me the (word | words) {target}",
          example="find the harbour board", group="moving")  # fmt: skip
 def find(sitting: Sitting, target: Places) -> Done:
     """Look at a target; the writing place stays where it is."""
