@@ -57,6 +57,9 @@ def _would_do(sitting: Sitting, phrase: str) -> bool:
 def _candidates(sitting: Sitting) -> Iterator[str]:
     if sitting.question is not None:
         count = len(sitting.question.options)
+        if sitting.question.beside:
+            yield from ("one", *(("two",) if count > 1 else ()), "none of these", "undo that")
+            return
         yield from ("one", "choose two" if count > 1 else "choose one", "the last one")
         yield from ("all of them", "cancel")
         return

@@ -59,16 +59,3 @@ def _gapped(words: tuple[str, ...], names: tuple[str, ...]) -> tuple[str, ...]:
 def with_learned(known: tuple[Wording, ...], new: Wording) -> tuple[Wording, ...]:
     """The wordings with one more; the same one said before gives way."""
     return (*(w for w in known if w.said != new.said), new)[-MOST_LEARNED:]
-
-
-def shared_run(some: Sequence[str], others: Sequence[str]) -> tuple[str, ...]:
-    """The longest run of words that stands in both, the first of those as long."""
-    best: tuple[str, ...] = ()
-    for i in range(len(some)):
-        for j in range(len(others)):
-            n = 0
-            while i + n < len(some) and j + n < len(others) and some[i + n] == others[j + n]:
-                n += 1
-            if n > len(best):
-                best = tuple(some[i : i + n])
-    return best

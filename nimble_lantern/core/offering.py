@@ -29,7 +29,9 @@ def offered(turn: Turn, words: Sequence[str]) -> None:
 
 
 def _question(found: Sequence[nearest.Offer]) -> Question:
-    options = tuple(Option(" ".join(o.words), (("words", o.words),)) for o in found)
+    options = tuple(
+        Option(" ".join(o.words), (("words", o.words), ("names", o.names))) for o in found
+    )
     return Question("", {}, options, beside=True)
 
 

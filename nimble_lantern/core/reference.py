@@ -13,7 +13,8 @@ ENTRIES_A_SCREEN = 5
 _SPOKEN = {
     "target": "…", "text": "…", "words": "…", "place": "…", "a": "…", "b": "…", "c": "…",
     "number": "twelve", "position": "second", "old": "…", "exactly": "", "extend": "extend",
-    "counted": "two words", "headinglevel": "two", "colour": "blue", "family": "courier", "ink": "yellow",
+    "counted": "two words", "headinglevel": "two", "colour": "blue", "family": "courier",
+    "ink": "yellow",
 }  # fmt: skip
 _SLOT = re.compile(r"\{([^}:]*)(?::[^}]*)?\}|<([^>]*)>")
 
@@ -46,7 +47,8 @@ def screens_of(group: str) -> int:
 _LITTLE = frozenset("the a an in to".split())
 """What may be left out, and is not where it makes the better English."""
 _ODD = re.compile(
-    r"\b(\w+) (?:and |or )?\1\b|\bevery the\b|\bthe (?:blue|courier|yellow|an?|end the)\b|\bun(?!bold|do|der)\w+|\bto before\b|\bto after\b|[|()<>]"
+    r"\b(\w+) (?:and |or )?\1\b|\bevery the\b|\bthe (?:blue|courier|yellow|an?|end"
+    " the)\b|\bun(?!bold|do|der)\w+|\bto before\b|\bto after\b|[|()<>]"
 )
 """What no person would read out: a word twice, or a pattern that was not read to its end."""
 

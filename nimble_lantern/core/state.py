@@ -235,6 +235,7 @@ class TurnOver:
     how: str
     number: int | None = None
     words: tuple[str, ...] = ()  # to be done instead of those said
+    names: tuple[str, ...] = ()  # those of them that name something on the page
 
 
 @dataclass(frozen=True, slots=True)

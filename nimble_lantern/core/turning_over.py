@@ -14,7 +14,7 @@ from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.document.taking_back import since, taken_back
 from nimble_lantern.core.effects import Effect, SaveSetting, SayAgain
 from nimble_lantern.core.kinds import Judged, ReadAs
-from nimble_lantern.core.learning import shared_run, with_learned, wording
+from nimble_lantern.core.learning import with_learned, wording
 from nimble_lantern.core.offering import meant_as_command
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.settings import configured
@@ -31,12 +31,12 @@ def turn_over(turn: Turn, asked: TurnOver) -> None:
     now = turn.sitting
     last = now.trail[-1].number
     if asked.number in (None, last) and now.previous is not None:
-        _last(turn, asked.how, asked.words)
+        _last(turn, asked.how, asked)
     else:
         _earlier(turn, asked.how, asked.number or last)
 
 
-def _last(turn: Turn, how: str, instead: tuple[str, ...] = ()) -> None:
+def _last(turn: Turn, how: str, asked: TurnOver) -> None:
     """Read the last utterance the other way, as if it had been read so at once.
 
     What it did to the text stays in the tree of versions, off the path; what it did besides is
@@ -76,13 +76,14 @@ def _last(turn: Turn, how: str, instead: tuple[str, ...] = ()) -> None:
         _write(turn, phrases)
     elif how == "instead":
         learns = entry.read_as in (ReadAs.TEXT, ReadAs.UNCLEAR)
-        _instead(turn, [w for p in phrases for w in p] if learns else [], instead)
+        _instead(turn, [w for p in phrases for w in p] if learns else [], asked)
     else:
         _obey(turn, [w for p in phrases for w in p])
 
 
-def _instead(turn: Turn, said: list[str], instead: tuple[str, ...]) -> None:
+def _instead(turn: Turn, said: list[str], asked: TurnOver) -> None:
     """Do what was chosen in the place of what was said, and know that wording the next time."""
+    instead = asked.words
     verdict = reader.judge(turn.sitting, instead, True)
     if verdict.kind is not Judged.COMMAND:
         turn.summaries.append(f"“{' '.join(instead)}” cannot be done here now")
@@ -92,7 +93,7 @@ def _instead(turn: Turn, said: list[str], instead: tuple[str, ...]) -> None:
     if not said:
         return
     heard = reader.wordings(said)[-1]
-    new = wording(heard, instead, shared_run(heard, instead))
+    new = wording(heard, instead, asked.names)
     turn.sitting = replace(turn.sitting, learned=with_learned(turn.sitting.learned, new))
     turn.summaries.append(f"learned: {new}; “forget that wording” takes it back")
 

@@ -152,13 +152,12 @@ def shown(scene: Scene, state: PageState) -> dict[str, dict[str, Any]]:
         "heard": lambda: {
             "partial": scene.partial,
             "entry": _last(sitting),
-            "offers": _offers(sitting),
             "notice": scene.notice,
             "trouble": scene.trouble,
         },
         "manner": lambda: {"title": sitting.title, "manner": manner(sitting)},
         "stage": lambda: _stage(scene, state),
-        "trail": lambda: {"trail": trail(sitting)},
+        "trail": lambda: {"trail": trail(sitting), "offers": _offers(sitting)},
         "hints": lambda: {"hints": hints(sitting)},
         "controls": lambda: {"controls": controls(sitting, scene.playing)},
     }

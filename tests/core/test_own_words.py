@@ -1,4 +1,5 @@
-"""What people say in their own words: done, asked about or offered, and never at the text's cost."""
+"""What people say in their own words: done, asked about or offered, and never at the text's"
+" cost."""
 
 from __future__ import annotations
 
@@ -26,7 +27,8 @@ from tests.corpus.corpora import reading_cases, sample_sentences
 
 TRIED = int(os.environ.get("LANTERN_FUZZ", "600"))
 LETTER = (
-    "The crew met on Monday. Hob Tarrow read the log (it was short). The oil costs forty pounds.\n\n"
+    "The crew met on Monday. Hob Tarrow read the log (it was short). The oil costs forty"
+    " pounds.\n\n"
     "The boat leaves at nine. We need two lamps. Please bring the brass lamp."
 )
 
@@ -81,7 +83,8 @@ class OwnWords(unittest.TestCase):
 
     def test_a_selection_is_spared_what_may_be_meant_for_the_desk(self) -> None:
         for said in ("the other one", "hang on a minute", "stretch it further", "bold it twice",
-                     "what can i do with this", "not that one", "paste over it", "which one is it"):  # fmt: skip
+                     "what can i do with this", "not that one", "paste over it",
+                     "which one is it"):  # fmt: skip
             desk = Desk(LETTER)
             desk.hears("select brass lamp", said)
             self.assertIn("brass lamp", desk.text.replace("**", ""), said)

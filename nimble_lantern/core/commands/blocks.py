@@ -281,7 +281,8 @@ CATALOGUE.table("centred", {"(centred | centered | in the centre | in the middle
 
 
 @command(
-    "(align | <make> | <shift>) {target} [over] [(to | on | at | in) the] {alignment} [hand] [(side | edge | margin)]",
+    "(align | <make> | <shift>) {target} [over] [(to | on | at | in) the] {alignment} [hand]"
+    " [(side | edge | margin)]",
     "(centre | center) {target} [on the page]",
     "(align | aligned) [to the] {alignment}",
     "{alignment} align {target}",

@@ -80,11 +80,13 @@ def initial(sitting: Sitting, target: Places) -> Done:
 
 @command(
     *frames.made(
-        "([all] [in] (capitals | caps | capital letters | block capitals | block letters | big letters) | [in] (upper case | uppercase))"
+        "([all] [in] (capitals | caps | capital letters | block capitals | block letters | big"
+        " letters) | [in] (upper case | uppercase))"
     ),
     "all (capitals | caps) (for | on) {target}",
     "(uppercase | upper case) {target}",
-    "(capitalise | capitalize) (every letter (of | in) {target} | all of {target} | {target} completely)",
+    "(capitalise | capitalize) (every letter (of | in) {target} | all of {target} | {target}"
+    " completely)",
     example="make the title all capitals",
     group="revising",
 )

@@ -19,7 +19,8 @@ def answered(
     """Do what was asked about, for the options picked (counted from 0)."""
     options = [question.options[i] for i in picked]
     if not question.command:
-        return TurnOver("instead", words=dict(options[0].args)["words"])
+        chosen = dict(options[0].args)
+        return TurnOver("instead", words=chosen["words"], names=chosen.get("names", ()))
     args = question.args | dict(options[0].args)
     for slot, value in options[0].args if len(options) > 1 else ():
         if not isinstance(value, Places):

@@ -98,7 +98,8 @@ def paste(
 
 
 @command(
-    "<shift> {target} (where | to where | in the place of) [the] {position} [one] (is | was | stands)",
+    "<shift> {target} (where | to where | in the place of) [the] {position} [one] (is | was |"
+    " stands)",
     example="put the last paragraph where the first one is",
     group="revising",
 )

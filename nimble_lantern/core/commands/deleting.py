@@ -22,7 +22,8 @@ from nimble_lantern.core.targets.model import Places, Unit
     "delete back {target:counted_back}",
     "delete {target:counted_back} back",
     "(we | i) (do not | don't) want {target} [(any more | there | here | in there)]",
-    "(take | cross | strike | scratch | leave) {target} (off | from | out of) the (list | text | letter)",
+    "(take | cross | strike | scratch | leave) {target} (off | from | out of) the (list | text"
+    " | letter)",
     "<remove> {target} (off | from | out of) the (list | text | letter)",
     "(rub | cross | strike | cut | wipe | leave) {target} out",
     example="delete the last two words",

@@ -58,12 +58,14 @@ def _times(number: int) -> int:
     "undo [(that | it | this | what i did)]",
     "undo [(that | it)] {number:times}",
     "undo {number}",
-    "undo [the] [my] last {number} [(things | steps | changes | utterances)] [i (did | made | said)]",
+    "undo [the] [my] last {number} [(things | steps | changes | utterances)] [i (did | made |"
+    " said)]",
     "undo [the | my] last [(thing | change | step | command | one)] [i (did | made | said)]",
     "undo that last (thing | change | step | command | one)",
     "undo {number:both} [of (those | them)]",
     "(take | put) (that | it | this) back [(as | how | the way) it was] [before]",
-    "(revert | reverse | take back) [(that | it | this)] [(the | my)] [last (change | step | thing)]",
+    "(revert | reverse | take back) [(that | it | this)] [(the | my)] [last (change | step |"
+    " thing)]",
     "go back (one | a) (step | change | time)",
     "undo {number} (things | steps | changes | utterances)",
     "(i did not | i didn't) mean (that | to do that)",
@@ -187,7 +189,9 @@ def redo_everything(sitting: Sitting) -> Done | Refusal:
 
 
 @command(
-    "(take back | take out | delete | remove | erase | forget | cancel | scrap | scratch | strike) (what i [have] [just] said | my last words | the last utterance | last utterance | what was said last)",
+    "(take back | take out | delete | remove | erase | forget | cancel | scrap | scratch |"
+    " strike) (what i [have] [just] said | my last words | the last utterance | last utterance"
+    " | what was said last)",
     "forget (that | i said that | about that) [last] [bit | part]",
     "(scrap | scratch | strike) (that | it | this)",
     "forget [the | that] last (bit | part | thing | sentence)",

@@ -45,7 +45,8 @@ def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     Way("<put> [(the word | the words)] {text:words} <ahead_of> {target}", when=_plain_words),
-    "(pop | stick | slip | squeeze | slot | put) [(the word | the words)] {text:words} in <ahead_of> {target}",
+    "(pop | stick | slip | squeeze | slot | put) [(the word | the words)] {text:words} in"
+    " <ahead_of> {target}",
     Way("<ahead_of> {target} (insert | put | add | write | type) {text}", when=_not_a_sentence),
     "there (should | ought to | must) be [a | an] {text:words} <ahead_of> {target}",
     "(put | pop | stick | write | add) in {text:words} <ahead_of> {target}",
@@ -64,7 +65,8 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
 
 @command(
     Way("<put> [(the word | the words)] {text:words} <behind> {target}", when=_plain_words),
-    "(pop | stick | slip | squeeze | slot | put) [(the word | the words)] {text:words} in <behind> {target}",
+    "(pop | stick | slip | squeeze | slot | put) [(the word | the words)] {text:words} in"
+    " <behind> {target}",
     Way("<behind> {target} (insert | put | add | write | type) {text}", when=_not_a_sentence),
     "there (should | ought to | must) be [a | an] {text:words} <behind> {target}",
     "(put | pop | stick | write | add) in {text:words} <behind> {target}",

@@ -50,7 +50,8 @@ def joined(sitting: Sitting, first: int, last: int) -> Sitting:
 @command(
     "(join | combine | unite | merge) {target} [(together | into one | into one paragraph)]",
     "{target} <shall> be one [paragraph]",
-    "(join | add) {target} (to | with | onto) the (one before | previous one | paragraph before [it])",
+    "(join | add) {target} (to | with | onto) the (one before | previous one | paragraph"
+    " before [it])",
     "(put | run | bring | join) {target} together",
     "<make> {target} [<into>] [just] (one | a single) (paragraph | one | piece)",
     "<make> {target} <into> one",

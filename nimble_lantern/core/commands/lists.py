@@ -29,7 +29,8 @@ def next_item(sitting: Sitting) -> Done:
     return Done(compose(sitting, ("next", "item")).sitting, "next item")
 
 
-@command("<stop> [(the | this)] list", "end of [the] list", "(out of | no more) [the] list", "[the] list is (over | finished | done)",
+@command("<stop> [(the | this)] list", "end of [the] list", "(out of | no more) [the] list",
+         "[the] list is (over | finished | done)",
          example="end list", group="format")  # fmt: skip
 def end_list(sitting: Sitting) -> Done:
     """Go on in normal text after a list."""

@@ -157,8 +157,7 @@ def _register(name: str, family: _Family) -> None:
             f"un{name} {{target}}",
         ), f"take {name} off the last two words", f"Take {name} off a target."),
         (off_that, f"no_{name}_here", (
-            *(Way(way, when=not_typing) for way in frames.gone(family.noun) if not way.endswith("(off | away | gone | out)")
-              and not way.startswith("(no |")),
+            *(Way(way, when=not_typing) for way in frames.gone(family.noun)[:2]),
             f"un{name} [(it | that | this | them)]",
         ), f"remove the {name}", f"Take {name} off what is selected, or was just done."),
         (begin, f"{name}_on", (

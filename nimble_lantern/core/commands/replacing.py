@@ -104,7 +104,8 @@ def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
         when=_words_there,
     ),
     Way(
-        "it (is not | isn't | should not be | shouldn't be) {target} it (is | it's | should be) {text}",
+        "it (is not | isn't | should not be | shouldn't be) {target} it (is | it's | should"
+        " be) {text}",
         when=_words_there,
     ),
     Way("it's not {target} it's {text}", when=_words_there),
@@ -112,7 +113,8 @@ def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
     Way("{target} <shall> (read | say | be changed to | become) {text}", when=_words_there),
     Way("{target} <shall> be {text}", when=_same_size),
     Way("{target} be changed to {text}", when=_words_there),
-    "(put | write | say | use | have) {text:words} (instead of | in place of | rather than) {target}",
+    "(put | write | say | use | have) {text:words} (instead of | in place of | rather than)"
+    " {target}",
     "<wish> {target} (changed | corrected | altered) to {text}",
     "(rewrite | reword | rephrase) {target} (as | to) {text}",
     Way(
@@ -155,8 +157,10 @@ def replace_with(
     "<change> {target} (with | by | to | into | for) {text:words} <everywhere>",
     "<everywhere> <change> {target} (with | to | by | into) {text}",
     "<change> (every | all | each | any) {target} (with | to | by | into) {text}",
-    "<change> (every | all | each | any) [of] [the] <occurrence> {target} (with | to | by | into) {text}",
-    "(wherever | everywhere) [it] [(says | has | reads)] {target} (put | write | say | make it | use) {text}",
+    "<change> (every | all | each | any) [of] [the] <occurrence> {target} (with | to | by |"
+    " into) {text}",
+    "(wherever | everywhere) [it] [(says | has | reads)] {target} (put | write | say | make it"
+    " | use) {text}",
     Way("{target} to {text:words} <everywhere>", when=_words_there),
     example="replace the ferry with the boat everywhere",
     group="revising",

@@ -105,7 +105,8 @@ def _widened(sitting: Sitting, counted: tuple[int, Unit], forward: bool) -> Rang
     "<extend> [by] {counted} (more | forward | forwards | to the right | right)",
     "(select | take) {counted} more",
     "<extend> to the right by {counted}",
-    "(include | take in | add) the {unit} after [(it | that | this)] [(too | as well | to the selection)]",
+    "(include | take in | add) the {unit} after [(it | that | this)] [(too | as well | to the"
+    " selection)]",
     example="extend by two words",
     group="selecting",
 )
@@ -120,7 +121,8 @@ def extend_on(
     "<extend> (back | backward | backwards | left) [by] {counted}",
     "<extend> [by] {counted} (back | backward | backwards | to the left)",
     "<extend> (to the left | to the start) by {counted}",
-    "(include | take in | add) the {unit} before [(it | that | this)] [(too | as well | to the selection)]",
+    "(include | take in | add) the {unit} before [(it | that | this)] [(too | as well | to the"
+    " selection)]",
     example="extend back by two words",
     group="selecting",
 )
@@ -158,7 +160,8 @@ def extend(sitting: Sitting, target: Places) -> Done | Refusal:
     return Done(after, f"the selection is {words} now")
 
 
-@command("(find | look for | search for) {target}", "where (is | does it say | do i say | did i say) {target}", "show me the (word | words) {target}",
+@command("(find | look for | search for) {target}", "where (is | does it say | do i say | did"
+" i say) {target}", "show me the (word | words) {target}",
          example="find the harbour board", group="moving")  # fmt: skip
 def find(sitting: Sitting, target: Places) -> Done:
     """Look at a target; the writing place stays where it is."""

@@ -30,7 +30,8 @@ CLASSES = {
     ),
     "change": WordClass(
         "(change | replace | swap)",
-        "(switch | alter | correct | amend | exchange | substitute | edit | fix | overwrite | rewrite)",
+        "(switch | alter | correct | amend | exchange | substitute | edit | fix | overwrite |"
+        " rewrite)",
     ),
     "select": WordClass(
         "(select | choose | pick out)",
@@ -86,9 +87,7 @@ CLASSES = {
     ),
     "ahead_of": WordClass("(before | in front of)", "ahead of"),
     "behind": WordClass("(after | behind)", "(following | past)"),
-    "exactly": WordClass(
-        "[to]", "[to] (just | right | immediately | straight | directly | the place)"
-    ),
+    "exactly": WordClass("[to]", "[to] (just | right | immediately | straight | directly)"),
     "upon": WordClass(
         "(on | to | under | from | in)",
         "(underneath | through | over | around | round | for | at | of | with | beneath | across"

@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 TRADE_VERBS = frozenset(
-    "select deselect unselect delete bold unbold italicise italicize underline highlight extend undo"
+    "select deselect unselect delete bold unbold italicise italicize underline highlight"
+    " extend undo"
     " redo paste capitalise capitalize uppercase lowercase embolden centre center align indent"
     " outdent undelete backspace unhighlight ununderline hyphenate strikethrough reselect"
     .split()
@@ -24,7 +25,7 @@ TRADE_NOUNS = frozenset(
     " heading subheading bullet bullets bulleted numbered list paragraph paragraphs sentence"
     " sentences word words line lines selection selected cursor caret courier literata atkinson"
     " centred centered aligned document undo redo text letters case format formatting colour color"
-    " item items section title quotation dictation microphone command commands".split()
+    " item items section title quotation dictation microphone command commands pointer".split()
 )
 """Words of the trade: said of a text, not often in one."""
 PARTS = frozenset(
@@ -36,10 +37,12 @@ ASIDES = tuple(
     tuple(words.split())
     for words in (
         "hang on", "hold on", "never mind", "no wait", "wait a", "wait", "oh no", "oh dear",
-        "where am i", "what can i", "what do i", "how do i", "how can i", "can i", "what is selected",
+        "where am i", "what can i", "what do i", "how do i", "how can i", "can i",
+        "what is selected",
         "which one", "not that", "no not", "no that", "leave it", "let go", "what have i",
         "did you", "where was i", "go on", "not now", "stop a", "just a", "one moment", "hold that",
-        "what was", "is this", "not yet", "are you listening", "can you hear", "help me", "what was i", "what's",
+        "what was", "is this", "not yet", "are you listening", "can you hear", "help me",
+        "what was i", "what's",
     )
 )  # fmt: skip
 """What begins like this is thought aloud, or asked."""

@@ -15,17 +15,24 @@ def _phrases(*lines: str) -> tuple[tuple[str, ...], ...]:
 LEADS = _phrases(
     "please, do please, kindly, please kindly, if you would, if you please, if you can, oh, ah",
     "can you, could you, would you, will you, can you please, could you please, would you please",
-    "would you mind, do you mind, would you be so kind as to, be so kind as to, would you be able to",
+    "would you mind, do you mind, would you be so kind as to, be so kind as to, would you be"
+    " able to",
     "can i, could i, may i, might i, can we, could we, may we, might we, shall we, let me, let us",
-    "let's, i want to, i want you to, i need to, i need you to, i would like to, i'd like to, we need to",
+    "let's, i want to, i want you to, i need to, i need you to, i would like to, i'd like to,"
+    " we need to",
     "i would like you to, i'd like you to, i should like to, i should like you to, i wish to",
     "i think we might, i think we can, i think we should, i think you can, i think i will, i think",
-    "i think i'll, we can, we could, you can, you could, we should, we might, now can we, i'll, i will",
-    "go on, go on then, go on and, go ahead and, try to, go and, be a dear and, be a love and, my dear",
-    "now, then, okay, ok, no, no no, well, right, right then, so, just, and, and now, and then, now then",
-    "sorry, i'm sorry, no wait, wait, actually, oh dear, oh no, oh well, hang on, hold on, no sorry",
+    "i think i'll, we can, we could, you can, you could, we should, we might, now can we,"
+    " i'll, i will",
+    "go on, go on then, go on and, go ahead and, try to, go and, be a dear and, be a love and,"
+    " my dear",
+    "now, then, okay, ok, no, no no, well, right, right then, so, just, and, and now, and"
+    " then, now then",
+    "sorry, i'm sorry, no wait, wait, actually, oh dear, oh no, oh well, hang on, hold on, no"
+    " sorry",
     "i beg your pardon, beg your pardon, pardon, excuse me, pardon me, yes, yes please, all right",
-    "that was wrong, that's wrong, that is wrong, that's not right, never mind, oops, whoops, correction",
+    "that was wrong, that's wrong, that is wrong, that's not right, never mind, oops, whoops,"
+    " correction",
     "next, first, also, again, quickly, simply, perhaps, maybe, hey, hello, computer, desk",
 )
 """Before a request, one after another: "okay now could you please just"."""

@@ -50,6 +50,7 @@ class Offer:
     command: str
     likeness: float
     destructive: bool
+    names: tuple[str, ...] = ()  # those of its words that name a target on the page
 
 
 @dataclass(frozen=True, slots=True)
@@ -83,25 +84,28 @@ def addressed(sitting: Sitting, words: Sequence[str]) -> bool:
 def offers(sitting: Sitting, words: Sequence[str], most: int = MOST_OFFERS) -> list[Offer]:
     """The nearest commands that can be done here, the likeliest first."""
     bare = reader.wordings(words)[-1]
-    wordings: dict[tuple[str, ...], float] = {}
+    wordings: dict[tuple[str, ...], tuple[float, tuple[str, ...]]] = {}
     for heard in _readings(sitting, bare):
         speaker = _Speaker(heard)
         for name in _nearest_commands(heard):
             for said in speaker.wordings(name):
                 likeness = _likeness(bare, said)
                 if likeness >= _LEAST_LIKE and said != bare:
-                    wordings[said] = max(likeness, wordings.get(said, 0.0))
+                    kept = (likeness, heard.target)
+                    wordings[said] = max(kept, wordings.get(said, kept))
     found: dict[str, Offer] = {}
-    ranked = sorted(wordings.items(), key=lambda row: (-row[1], len(row[0])))
-    for said, likeness in ranked[:_MOST_TRIED]:
-        if len(found) == most or found and likeness < ranked[0][1] - _FARTHER:
+    ranked = sorted(wordings.items(), key=lambda row: (-row[1][0], len(row[0])))
+    for said, (likeness, names) in ranked[:_MOST_TRIED]:
+        if len(found) == most or found and likeness < ranked[0][1][0] - _FARTHER:
             break
         verdict = reader.exactly(sitting, said, whole=False)
         if verdict.kind is not Judged.COMMAND or verdict.parse is None:
             continue
         command = verdict.parse.command
         if command.name not in found:
-            found[command.name] = Offer(said, command.name, likeness, command.traits.destructive)
+            found[command.name] = Offer(
+                said, command.name, likeness, command.traits.destructive, names
+            )
     return list(found.values())
 
 

@@ -311,7 +311,8 @@ def _to_words(goal: tuple[str, ...]) -> Reach:
 
 @rule(
     "target",
-    "[everything] from {start:endpoint} (to | up to | until | till) [the] <finish> [of (the | this | that | its)] {unit}",
+    "[everything] from {start:endpoint} (to | up to | until | till) [the] <finish> [of (the |"
+    " this | that | its)] {unit}",
     "[everything] from {start:endpoint} (to | up to | until | till) [the] <finish>",
     "[everything] from {start:endpoint} (on | onwards | onward)",
     heard=False,
@@ -333,7 +334,8 @@ CATALOGUE.table(
 
 @rule(
     "enclosed",
-    "[the] (text | words | bit | part | stuff | thing | contents) (between | inside | in | of | within) [the] {pair}",
+    "[the] (text | words | bit | part | stuff | thing | contents) (between | inside | in | of"
+    " | within) [the] {pair}",
     "everything (between | inside | in | within) [the] {pair}",
     "(between | inside | in) [the] {pair}",
     heard=False,
@@ -406,7 +408,8 @@ _STRETCH = (
 @rule("target", "[everything] from {a:endpoint} (to | up to | through | until) {b:endpoint}")
 @rule(
     "target",
-    f"{_STRETCH} from {{a:endpoint}} (to | up to | till | as far as) [and including] {{b:endpoint}}",
+    f"{_STRETCH} from {{a:endpoint}} (to | up to | till | as far as) [and including]"
+    f" {{b:endpoint}}",
     f"{_STRETCH} from {{a:endpoint}} (through | until) {{b:endpoint}}",
     heard=False,
 )
@@ -515,7 +518,8 @@ def _holding(unit: Unit, words: tuple[str, ...]) -> Holding:
 
 @rule(
     "target",
-    "the (bit | part | one | place) (about | that says | with | that mentions | where it says) {words}",
+    "the (bit | part | one | place) (about | that says | with | that mentions | where it says)"
+    " {words}",
     heard=False,
 )
 def _bit_about(words: tuple[str, ...]) -> Holding:
@@ -524,7 +528,8 @@ def _bit_about(words: tuple[str, ...]) -> Holding:
 
 @rule(
     "target",
-    "[the] [whole] {unit} [(that | which)] (begins | starts) [with | by] [the (word | words)] {words}",
+    "[the] [whole] {unit} [(that | which)] (begins | starts) [with | by] [the (word | words)]"
+    " {words}",
     "[the] [whole] {unit} (beginning | starting) [with | by] [the (word | words)] {words}",
     heard=False,
 )

@@ -478,8 +478,10 @@ def _amount(words: list[str], i: int, j: int, digits: str, spelled: str, around:
 
 
 _AFTER_AMOUNTS = frozenset(
-    "each a an for and per to in on from at or but which this last today apiece all the we they he she"
-    " it i full period comma question exclamation semicolon colon dash new close end unquote".split()
+    "each a an for and per to in on from at or but which this last today apiece all the we"
+    " they he she"
+    " it i full period comma question exclamation semicolon colon dash new close end"
+    " unquote".split()
 )
 """After "two pounds fifty" no noun comes that the fifty could count, but a word like these."""
 
