@@ -2,15 +2,31 @@
 
 from __future__ import annotations
 
-from nimble_lantern.core.document.edits import Edit, pin
-from nimble_lantern.core.document.model import Document, Position, Range
+from nimble_lantern.core.document.edits import Edit, pin, unpin
+from nimble_lantern.core.document.model import Anchor, Document, Position, Range
 
 ORIGIN = "origin"
 
 
 def of_utterance(document: Document, r: Range, number: int) -> Edit:
-    """Keep that a range was written by an utterance; nothing for an empty one."""
-    return pin(document, ORIGIN, r, utterance=number) if not r.empty else Edit()
+    """Keep that a range was written by an utterance; nothing for an empty one.
+
+    What is known of words that are gone from the same blocks goes with it, or years of writing and
+    deleting would leave a paragraph full of it.
+    """
+    if r.empty:
+        return Edit()
+    return unpin(_gone(document, r)).then(pin(document, ORIGIN, r, utterance=number))
+
+
+def _gone(document: Document, r: Range) -> list[Anchor]:
+    near = {p.anchor for b in document.blocks[r.start.block : r.end.block + 1] for p in b.points}
+    found = []
+    for number in sorted(near):
+        anchor, where = document.anchors.get(number), document.where(number)
+        if anchor and anchor.kind == ORIGIN and where is not None and where.empty:
+            found.append(anchor)
+    return found
 
 
 def utterance_at(document: Document, p: Position) -> int | None:

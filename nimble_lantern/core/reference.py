@@ -72,7 +72,8 @@ def _way(pattern: str) -> str:
         previous = text
         text = re.sub(r"\(([^()|\[\]]*)(?:\|[^()]*)?\)", r"\1", text)
         text = re.sub(r"\[([^\[\]]*)\]", _option, text)
-    return re.sub(r"\ba (?=[aeiou])", "an ", " ".join(text.split()))
+    text = re.sub(r"\bthe (?=the |an? )", "", " ".join(text.split()))
+    return re.sub(r"\ba (?=[aeiou])", "an ", text)
 
 
 def _option(match: re.Match[str]) -> str:

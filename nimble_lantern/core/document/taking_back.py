@@ -44,7 +44,8 @@ def taken_back(document: Document, version: Version, later: list[Version]) -> Ed
         after = other.inverse.apply(after)
     before = version.inverse.apply(after)
     onwards = Edit(tuple(step for other in later for step in other.edit.steps))
-    if before.anchors.keys() - after.anchors.keys():
+    lost = before.anchors.keys() - after.anchors.keys()
+    if any((where := before.where(n)) is not None and not where.empty for n in lost):
         return None
     fresh = (n for n in after.anchors if n not in before.anchors and n in document.anchors)
     off = Edit(tuple(Unpin(n) for n in fresh))
