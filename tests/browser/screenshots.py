@@ -72,6 +72,10 @@ VIEWS: tuple[tuple[str, tuple[str, ...]], ...] = (
         ),
     ),
     ("commands", ("what can i say",)),
+    ("desk-table", ("open rota", "select the third column")),
+    ("desk-offer", ("open letter to the harbour board", "shove the pointer behind the lease")),
+    ("desk-learned", ("one", "what have you learned")),
+    ("desk-help", ("none of these", "how do i get rid of a heading")),
 )
 
 

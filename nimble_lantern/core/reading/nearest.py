@@ -12,10 +12,12 @@ from __future__ import annotations
 import math
 from collections import Counter
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cache
 from typing import Any
 
+from nimble_lantern.core.document.layout import LineIndex
+from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.grammar import notation
 from nimble_lantern.core.grammar.automaton import Match
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
@@ -25,13 +27,16 @@ from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, SPOKEN_OF, TRADE_NOUNS
 from nimble_lantern.core.lexicon.meanings import MEANINGS
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.targets.model import Places, Units, Words
+from nimble_lantern.core.targets.model import Places, That, Units, Words
 from nimble_lantern.core.targets.resolve import resolve
+from nimble_lantern.core.targets.words import Vocabulary, places
 from nimble_lantern.core.writing.cardinals import cardinal
 
 MOST_OFFERS = 3
 _MOST_WORDS = 14
 _MOST_SPANS, _MOST_COMMANDS, _MOST_WAYS, _MOST_TRIED = 3, 6, 3, 12
+_ROUND_HERE = 60
+"""Paragraphs on either side in which words are looked for."""
 _MEANT = 0.8
 """What a word counts that means the same, of its own weight."""
 _FARTHER = 0.25
@@ -84,6 +89,7 @@ def addressed(sitting: Sitting, words: Sequence[str]) -> bool:
 def offers(sitting: Sitting, words: Sequence[str], most: int = MOST_OFFERS) -> list[Offer]:
     """The nearest commands that can be done here, the likeliest first."""
     bare = reader.wordings(words)[-1]
+    sitting = _round_here(sitting)
     wordings: dict[tuple[str, ...], tuple[float, tuple[str, ...]]] = {}
     for heard in _readings(sitting, bare):
         speaker = _Speaker(heard)
@@ -111,6 +117,7 @@ def offers(sitting: Sitting, words: Sequence[str], most: int = MOST_OFFERS) -> l
 
 def explained(sitting: Sitting, asked: Sequence[str], most: int = MOST_OFFERS) -> list[Offer]:
     """The commands that a question for help is about, each as it could be said of this page."""
+    sitting = _round_here(sitting)
     known = _known()[0]
     words = tuple(
         w[:-1] if w not in known and w.endswith("s") and w[:-1] in known else w
@@ -184,7 +191,7 @@ def _spans(sitting: Sitting, words: tuple[str, ...]) -> list[tuple[int, int]]:
             if isinstance(target, Words) and all(w in LITTLE for w in target.words):
                 continue
             if target not in tried:
-                tried[target] = isinstance(resolve(target, sitting, False), Places)
+                tried[target] = _stands(sitting, target)
             if tried[target]:
                 weight = 0.5 + sum(_weight(w) for w in words[i:j] if w not in LITTLE)
                 found.append((weight * (1.5 if isinstance(target, Units) else 1.0), i, j))
@@ -194,6 +201,41 @@ def _spans(sitting: Sitting, words: tuple[str, ...]) -> list[tuple[int, int]]:
         if not any(a <= i and j <= b for a, b in kept):
             kept.append((i, j))
     return kept[:_MOST_SPANS]
+
+
+def _stands(sitting: Sitting, target: Any) -> bool:
+    if isinstance(target, Units):
+        return True  # whether there are so many, the offer's own reading tells
+    if not isinstance(target, Words):
+        return isinstance(target, That) and isinstance(resolve(target, sitting, False), Places)
+    return bool(places(sitting.document, target.words, None, sitting.vocabulary))
+
+
+def _round_here(sitting: Sitting) -> Sitting:
+    """The sitting with the paragraphs round the writing place alone: the rest would cost time."""
+    blocks, here = sitting.document.blocks, sitting.caret.block
+    low, high = max(0, here - _ROUND_HERE), here + _ROUND_HERE
+    if low == 0 and high >= len(blocks):
+        return sitting
+
+    def there(r: Range) -> Range | None:
+        if r.start.block < low or r.end.block >= high:
+            return None
+        return Range(*(Position(p.block - low, p.offset) for p in r))
+
+    return replace(
+        sitting,
+        document=Document(blocks[low:high]),
+        caret=Position(here - low, sitting.caret.offset),
+        selection=there(sitting.selection) if sitting.selection else None,
+        that=tuple(m for r in sitting.that if (m := there(r))),
+        insertion=None,
+        wrote=None,
+        stopped=None,
+        choices=(),
+        known=Vocabulary(),
+        lines=LineIndex(),
+    )
 
 
 def _to_write(words: tuple[str, ...], i: int, j: int) -> tuple[str, ...]:
