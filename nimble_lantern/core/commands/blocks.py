@@ -81,6 +81,8 @@ def _says_which(sitting: Sitting, parse: Parse) -> bool:
     Way("heading [{headinglevel}] for {target}", when=_says_which),
     "(apply | give) heading {headinglevel} to {target}",
     "give {target} [a] heading {headinglevel}",
+    *frames.made("[a] level {headinglevel}", False),
+    "{target} to level {headinglevel}",
     example="make the first paragraph a heading",
     group="format",
     here=True,
@@ -110,6 +112,9 @@ def heading(
         "(heading | bullet | bullets | bullet points | list | list formatting | numbering"
         " | numbers | heading style)"
     ),
+    *frames.made("[(plain | normal | ordinary)] paragraphs", False),
+    "(plain | normal | ordinary) paragraphs",
+    "unbullet {target}",
     example="normal text",
     group="format",
     here=True,
@@ -135,6 +140,7 @@ def no_heading(sitting: Sitting) -> Done | Refusal:
         " | numbering | numbered list | bulleted list)"
     ),
     "(no | not a | no more) list",
+    "unbullet",
     example="remove the bullets",
     group="format",
 )

@@ -9,23 +9,31 @@ from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.document import edits, units
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit
+from nimble_lantern.core.targets.model import Places, Unit, Units
+
+
+def _of_units(sitting: Sitting, parse: Parse) -> bool:
+    """ "Sentence four out" is asked of the desk; "the boat out" may be anything."""
+    return isinstance(parse.args.get("target"), Units)
 
 
 @command(
     "<remove> {target}",
     "take {target} (out | away)",
     "(we | i) (do not | don't) need {target} [any more]",
-    "{target} (can go | must go | has to go)",
     "delete back {target:counted_back}",
     "delete {target:counted_back} back",
     "(we | i) (do not | don't) want {target} [(any more | there | here | in there)]",
     "(take | cross | strike | scratch | leave) {target} (off | from | out of) the (list | text"
     " | letter)",
     "<remove> {target} (off | from | out of) the (list | text | letter)",
-    "(rub | cross | strike | cut | wipe | leave) {target} out",
+    "(rub | cross | strike | cut | wipe) {target} out",
+    "{target} (can | could | must | should | has to | will have to) (go | come out)",
+    "(chuck | knock | whip | throw | get | leave) {target} out",
+    "(we | i) (do not | don't) like {target} [(delete | remove) it]",
+    Way("{target} out", when=_of_units),
     example="delete the last two words",
     group="revising",
     destructive=True,

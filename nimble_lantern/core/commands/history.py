@@ -63,7 +63,8 @@ def _times(number: int) -> int:
     "undo [the | my] last [(thing | change | step | command | one)] [i (did | made | said)]",
     "undo that last (thing | change | step | command | one)",
     "undo {number:both} [of (those | them)]",
-    "(take | put) (that | it | this) back [(as | how | the way) it was] [before]",
+    "take (that | it | this) back",
+    "put (that | it | this) back (as | how | the way) it was [before]",
     "(revert | reverse | take back) [(that | it | this)] [(the | my)] [last (change | step |"
     " thing)]",
     "go back (one | a) (step | change | time)",
@@ -92,11 +93,18 @@ def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     return Done(walked(sitting, walk), f"undid {_numbers(walk.undone)}{short}")
 
 
+def _just_harmed(sitting: Sitting, parse: Parse) -> bool:
+    """Whether text was just taken away: then "oops" says what it does anywhere else."""
+    last = sitting.trail[-1] if sitting.trail else None
+    if last is None or not last.made or last.command is None or sitting.question is not None:
+        return False
+    return CATALOGUE.commands[last.command].traits.destructive
+
+
 @command(
     "redo [(that | it | this)]",
     "redo [(that | it)] {number:times}",
     "redo {number}",
-    "bring [it | that | them | everything] back",
     "undo the undo",
     "redo [the | my] last [(change | thing | step | one)]",
     "redo [the | my] last {number} [(things | steps | changes | utterances)]",
@@ -106,7 +114,6 @@ def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     "i did want (that | it)",
     "redo {number:both} [of (those | them)]",
     "(redo | bring back | restore) what i [just] (undid | took back)",
-    "restore (that | it)",
     example="redo that",
     group="repair",
     walks=True,
@@ -119,6 +126,20 @@ def redo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     if sitting.history.left:
         return _beside_what_came_since(sitting, number)
     return Refusal("There is nothing to bring back.")
+
+
+@command(
+    "(bring | get | put) (it | that | this | them | everything) back [again]",
+    "(restore | undelete) (it | that | this | them)",
+    "bring back",
+    Way("(oops | oh no | no | wrong | not that | back | as it was | oh)", when=_just_harmed),
+    example="bring it back",
+    group="repair",
+    walks=True,
+)
+def restore(sitting: Sitting) -> Done | Refusal:
+    """Bring back what was undone; if nothing was, take back what was just done."""
+    return redo(sitting) if sitting.history.ahead else undo(sitting)
 
 
 def _beside_what_came_since(sitting: Sitting, number: int) -> Done | Refusal:
@@ -215,6 +236,8 @@ def _takes_up(sitting: Sitting, parse: Parse) -> bool:
     said = tuple(parse.args.get("text", ()))
     if not sitting.that or not _few(said):
         return False
+    if "not" in said:
+        return False
     again = _again(sitting, sitting.that[0], said)
     return again or len(said) <= 2 or bool(mends(sitting.document, sitting.that[0], said))
 
@@ -248,13 +271,26 @@ def _was_said(sitting: Sitting, parse: Parse) -> bool:
     return bool(old) and any(places(sitting.document, words) for words in (old, new) if words)
 
 
+def _names(sitting: Sitting, r: Range) -> bool:
+    """Whether a place is a name: "not tarrow marrow" is about one."""
+    text = sitting.document.text(r).split()
+    return bool(text) and all(word[:1].isupper() for word in text)
+
+
+def _was_said_at_all(sitting: Sitting, parse: Parse) -> bool:
+    return _was_said(sitting, parse) or _was_said_alike(sitting, parse)
+
+
 def _was_said_alike(sitting: Sitting, parse: Parse) -> bool:
     """ "Seven not six": the same kind of thing, or as many words of which one is the same."""
     old, new = tuple(parse.args.get("old", ())), tuple(parse.args.get("text", ()))
     if not new or not old:
         return False
-    if of_one_kind(old, new) and sitting.that:
-        return bool(mends(sitting.document, sitting.that[0], new)) or _was_said(sitting, parse)
+    if of_one_kind(old, new):
+        near = any(mends(sitting.document, that, new) for that in sitting.that)
+        return near or bool(places(sitting.document, old))
+    if len(old) == len(new) and any(_names(sitting, r) for r in places(sitting.document, old)):
+        return True
     if set(new) & (VERBS | SUBJECT_PRONOUNS) or len(old) != len(new) or len(old) > 3:
         # "We can not pay" is a sentence.
         return False
@@ -289,7 +325,7 @@ def _again(sitting: Sitting, before: Range, said: tuple[str, ...]) -> bool:
     "(say | put) (that | it) again as {text}",
     Way(
         "[(no | sorry)] (i meant | i said | i mean) {text:words} [and] not {old:words}",
-        when=_was_said,
+        when=_was_said_at_all,
     ),
     Way("[(no | sorry)] (i said | i meant) {text}", when=_takes_up),
     Way("(that | it) should (be | read | say | have been) {text}", when=_takes_up),
@@ -302,6 +338,18 @@ def _again(sitting: Sitting, before: Range, said: tuple[str, ...]) -> bool:
     Way("(write | put | say) {text:words} instead", when=_selected),
     Way("make (it | that | this) (say | read) {text}", when=_selected),
     Way("make (it | that | this) {text}", when=_as_many),
+    Way("(wait | oops | oh | actually | no wait) {text}", when=_plainly_mends),
+    Way(
+        "(it was | that was meant to be | make it | it should have been) {text}",
+        when=_plainly_mends,
+    ),
+    Way("{text:words} sorry", when=_plainly_mends),
+    Way(
+        "(it was | it's | it is | that should be | that is | that's) {text:words} [and] not"
+        " {old:words}",
+        when=_was_said_alike,
+    ),
+    Way("not {old:words} (it was | it's | it is) {text}", when=_was_said_alike),
     example="i meant the boat is late",
     group="repair",
     destructive=True,

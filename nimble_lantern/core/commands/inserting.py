@@ -29,7 +29,12 @@ def _beside(sitting: Sitting, target: Places, text: tuple[str, ...], before: boo
 def _plain_words(sitting: Sitting, parse: Parse) -> bool:
     """Whether the words to be put in are words: "a bullet" and "me" are said of the page."""
     text = tuple(parse.args.get("text", ()))
-    return not set(text) & PARTS and text not in (("me",), ("it",), ("that",), ("them",))
+    if not text or text[0] in ("me", "it", "that", "them") or text[-1] in _NEARNESS:
+        return False
+    return not set(text) & PARTS
+
+
+_NEARNESS = frozenset("just right immediately straight directly there in to".split())
 
 
 def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
@@ -44,17 +49,28 @@ def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
-    Way("<put> [(the word | the words)] {text:words} <ahead_of> {target}", when=_plain_words),
-    "(pop | stick | slip | squeeze | slot | put) [(the word | the words)] {text:words} in"
-    " <ahead_of> {target}",
+    Way(
+        "<put> [(the word | the words)] {text:words} <exactly> <ahead_of> {target}",
+        when=_plain_words,
+    ),
+    Way(
+        "(pop | stick | slip | squeeze | slot | put | get | bung) [(the word | the words)]"
+        " {text:words} in"
+        " <ahead_of> {target}",
+        when=_plain_words,
+    ),
     Way("<ahead_of> {target} (insert | put | add | write | type) {text}", when=_not_a_sentence),
-    "there (should | ought to | must) be [a | an] {text:words} <ahead_of> {target}",
-    "(put | pop | stick | write | add) in {text:words} <ahead_of> {target}",
+    "there (should | ought to | must) be [a | an] {text:words} <exactly> <ahead_of> {target}",
+    Way(
+        "(put | pop | stick | write | add | squeeze | slip | slot) in {text:words} <exactly>"
+        " <ahead_of> {target}",
+        when=_plain_words,
+    ),
     Way(
         "{text:words} (goes | should go | should come | belongs) <ahead_of> {target}",
         when=_plain_words,
     ),
-    Way("<wish> {text:words} <ahead_of> {target}", when=_plain_words),
+    Way("<wish> {text:words} <exactly> <ahead_of> {target}", when=_plain_words),
     example="insert old before the ferry",
     group="revising",
 )
@@ -64,17 +80,27 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
 
 
 @command(
-    Way("<put> [(the word | the words)] {text:words} <behind> {target}", when=_plain_words),
-    "(pop | stick | slip | squeeze | slot | put) [(the word | the words)] {text:words} in"
-    " <behind> {target}",
+    Way(
+        "<put> [(the word | the words)] {text:words} <exactly> <behind> {target}", when=_plain_words
+    ),
+    Way(
+        "(pop | stick | slip | squeeze | slot | put | get | bung) [(the word | the words)]"
+        " {text:words} in"
+        " <behind> {target}",
+        when=_plain_words,
+    ),
     Way("<behind> {target} (insert | put | add | write | type) {text}", when=_not_a_sentence),
-    "there (should | ought to | must) be [a | an] {text:words} <behind> {target}",
-    "(put | pop | stick | write | add) in {text:words} <behind> {target}",
+    "there (should | ought to | must) be [a | an] {text:words} <exactly> <behind> {target}",
+    Way(
+        "(put | pop | stick | write | add | squeeze | slip | slot) in {text:words} <exactly>"
+        " <behind> {target}",
+        when=_plain_words,
+    ),
     Way(
         "{text:words} (goes | should go | should come | belongs) <behind> {target}",
         when=_plain_words,
     ),
-    Way("<wish> {text:words} <behind> {target}", when=_plain_words),
+    Way("<wish> {text:words} <exactly> <behind> {target}", when=_plain_words),
     example="insert every day after the ferry",
     group="revising",
 )

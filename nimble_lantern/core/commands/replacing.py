@@ -11,12 +11,13 @@ from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.lexicon.closed import DETERMINERS, PREPOSITIONS, SUBJECT_PRONOUNS
-from nimble_lantern.core.lexicon.desk import TRADE_NOUNS
+from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Question, Sitting
-from nimble_lantern.core.targets.alike import of_one_kind
+from nimble_lantern.core.targets.alike import mends, of_one_kind
 from nimble_lantern.core.targets.model import Places, Unit, Words
 from nimble_lantern.core.targets.words import places
+from nimble_lantern.core.writing.spelling import letter
 
 _FEW = 20
 
@@ -40,8 +41,20 @@ def _no_sentence(sitting: Sitting, parse: Parse) -> bool:
     Not where a whole sentence is named, whose new words may bring their own.
     """
     text = tuple(parse.args.get("text", ()))
+    if (
+        set(text) <= PARTS | DETERMINERS | {"one", "two", "single", "plain", "normal"}
+        and len(text) > 1
+        or (len(text) == 1 and text[0] in PARTS)
+    ):
+        # "Turn the list into paragraphs" names what a page is made of, not new words.
+        return False
     stopped = len(text) > 2 and any(text[-len(stop) :] == stop for stop in STOPS)
     return not stopped or not isinstance(parse.args.get("target"), Words)
+
+
+def _by_letters(sitting: Sitting, parse: Parse) -> bool:
+    text = tuple(parse.args.get("text", ()))
+    return len(text) > 1 and all(letter(w) for w in text)
 
 
 def _much_alike(sitting: Sitting, parse: Parse) -> bool:
@@ -123,6 +136,10 @@ def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
     ),
     Way("<remove> {target} and (put | write | say | use) {text}", when=_no_sentence),
     Way("<remove> {target} and (put | write | say | use) {text:words} instead", when=_no_sentence),
+    Way("<change> {target} {text}", when=_of_a_kind),
+    Way("{text:words} for {target}", when=_of_a_kind),
+    Way("spell {target} [as] {text}", when=_by_letters),
+    Way("{target} (is | should be | must be) (spelt | spelled) {text}", when=_by_letters),
     example="replace the ferry with the boat",
     group="revising",
     destructive=True,
@@ -133,6 +150,13 @@ def replace_with(
     """Put other words in the place of a target.  The writing place stays where it is."""
     if sure is False:
         return Done(replace(sitting, question=None), "left as it is")
+    if sure is None and target.ranges == sitting.that and sitting.selection is None:
+        # "Change that to monday", of a sentence just said, mends the day in it.
+        found = mends(sitting.document, target.first, text) if len(target.ranges) == 1 else []
+        if len(found) == 1 and sitting.document.count_words(target.first) > len(text) + 2:
+            wrote = replace_range(sitting, found[0].range, found[0].words)
+            was = sitting.document.text(found[0].range)
+            return Done(wrote.sitting, f"{quoted(was)} is {quoted(wrote.text)} now")
     if sure is None and _of_much(sitting, target, text):
         much = f"all of it by “{' '.join(text)}”"
         question = Question.whether(

@@ -22,7 +22,7 @@ CLASSES = {
         "(rub out | cross out | drop | lose | wipe [out] | take (off | away) | throw (out | away)"
         " | scrap | bin | scratch [out] | scrub [out] | chuck out | strike [out]"
         " | clear [out | away] | do away with | dispense with | leave out"
-        " | we (can | could) (lose | do without))",
+        " | we (can | could) (lose | do without) | ditch | axe | chuck | knock out)",
     ),
     "undress": WordClass(
         "(remove | take off | get rid of | clear)",
@@ -39,7 +39,7 @@ CLASSES = {
     ),
     "put": WordClass(
         "(insert | put | add | write)",
-        "(type | place | pop | stick | slip | squeeze | slot | drop)",
+        "(type | place | pop | stick | slip | squeeze | slot | drop | bung)",
     ),
     "shift": WordClass(
         "(move | put | bring)",
@@ -55,7 +55,8 @@ CLASSES = {
         "(i'd like | i would like | i wanted | i should like | i need | we want | we need"
         " | let us have | have | can we have | could we have | might we have | may i have"
         " | could i have | can i have | might i have | i'd like to see | i want to see"
-        " | i would like to see)",
+        " | i would like to see | how about | what about | i fancy | could do with | let's see"
+        " | we could do with)",
     ),
     "shall": WordClass(
         "(should | must)",
@@ -74,7 +75,8 @@ CLASSES = {
     ),
     "go": WordClass(
         "(go | move | jump | take me | put <caret> | move <caret>)",
-        "(hop | head | get | come | (put | get | bring | move | place | set) me | skip | <caret>"
+        "(hop | head | get | come | (put | get | bring | move | place | set | pop | stick) me"
+        " [down | back | over] | hop over | back up | skip | <caret>"
         " | (place | position | set | bring | take | get) <caret>)",
     ),
     "beginning": WordClass(

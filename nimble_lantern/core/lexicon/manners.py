@@ -31,7 +31,8 @@ LEADS = _phrases(
     "sorry, i'm sorry, no wait, wait, actually, oh dear, oh no, oh well, hang on, hold on, no"
     " sorry",
     "i beg your pardon, beg your pardon, pardon, excuse me, pardon me, yes, yes please, all right",
-    "that was wrong, that's wrong, that is wrong, that's not right, never mind, oops, whoops,"
+    "tell you what, ooh, right so, why not, oh right, that was wrong, that's wrong, that is"
+    " wrong, that's not right, never mind, oops, whoops,"
     " correction",
     "next, first, also, again, quickly, simply, perhaps, maybe, hey, hello, computer, desk",
 )
@@ -41,7 +42,7 @@ TAILS = _phrases(
     "instead, now, right now, straight away, at once, will you, would you, could you, can you",
     "would you please, will you please, if you would, if you please, if you can, if you could",
     "if you don't mind, if possible, if you like, my dear, dear, okay, ok, all right, too, as well",
-    "then, after all, will you please, can you please, quickly, again please, just now",
+    "then, after all, i think, will you please, can you please, quickly, again please, just now",
 )
 """After a request, one after another: "for me please"."""
 ASKED_DOING = {
