@@ -31,7 +31,7 @@ class Origins(PageCase):
             {"Sec_Fetch_Site": "same-site", "Origin": "http://localhost"},
         ):
             self.assertEqual(self.posts(**headers), 403)
-        self.assertEqual(self.desk.sitting.trail, ())
+        self.assertFalse(self.desk.sitting.trail)
 
     def test_the_desks_own_page_and_a_script_are_let_in(self) -> None:
         self.assertEqual(self.posts(Origin="http://localhost", Sec_Fetch_Site="same-origin"), 200)

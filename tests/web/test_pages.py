@@ -242,7 +242,7 @@ class Sound(SoundCase):
         engine = self.app.extensions["listener"]._ready()
         with mock.patch.object(engine, "end", side_effect=BadInput("It stopped; say it again.")):
             self.speaks()
-        self.assertEqual(self.desk.sitting.trail, ())
+        self.assertFalse(self.desk.sitting.trail)
         self.assertIn("It stopped; say it again.", self.client.get("/").get_data(as_text=True))
         self.speaks()
         self.assertEqual(len(self.desk.sitting.trail), 1)
