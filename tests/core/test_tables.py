@@ -9,6 +9,9 @@ from hypothesis import strategies as st
 
 from nimble_lantern.core.document.edits import delete
 from nimble_lantern.core.document.tables import kept_whole, tables
+from nimble_lantern.core.reading.hearing import from_line
+from nimble_lantern.core.sitting import Heard, advance
+from nimble_lantern.core.state import Sitting
 from nimble_lantern.formats import from_markdown, to_markdown, to_text
 from tests.core.strategies import documents, ranges
 from tests.desk import DeskCase
@@ -104,6 +107,26 @@ class Targets(DeskCase):
         desk = self.desk("The tide.")
         for line in ("delete the table", "move the table", "clear the last row"):
             self.assertRead("text", desk.hears(line))
+
+
+class Swapped(unittest.TestCase):
+    def test_rows_and_columns_change_places_cell_by_cell(self) -> None:
+        table = "| a | b |\n| --- | --- |\n| c | **d** |\n| e | f |"
+        for said, expected in (
+            ("swap the last two rows", "| a | b |\n| --- | --- |\n| e | f |\n| c | **d** |"),
+            ("swap the first row and the last row",
+             "| e | f |\n| --- | --- |\n| c | **d** |\n| a | b |"),
+            ("swap the first two columns", "| b | a |\n| --- | --- |\n| **d** | c |\n| f | e |"),
+            ("turn everything into one paragraph", table),
+        ):  # fmt: skip
+            document = from_markdown(f"Top.\n\n{table}\n\nEnd.")
+            sitting = Sitting(document=document, caret=document.end, wrote=document.end)
+            after = advance(sitting, Heard(from_line(said))).sitting
+            self.assertEqual(
+                to_markdown(after.document).strip(), f"Top.\n\n{expected}\n\nEnd.", said
+            )
+            back = advance(after, Heard(from_line("undo that"))).sitting
+            self.assertEqual(back.document, document)
 
 
 class Lines(DeskCase):

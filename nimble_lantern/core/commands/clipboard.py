@@ -146,6 +146,8 @@ def _list_of(sitting: Sitting, r: Range) -> Range:
     "{target} {edge:atedge}",
     "{target} (should come | should go | goes | belongs) {side:beside} {place:target}",
     "{target} (should be | should go | goes | belongs) {edge:atedge} [(on | in) the list]",
+    "<wish> {target} moved {side:beside} {place:target}",
+    "<wish> {target} moved to the [very] {edge:docedge}",
     example="move the last sentence before the first sentence",
     group="revising",
 )
@@ -203,6 +205,7 @@ CATALOGUE.table("upward", {"(up | higher)": -1, "(down | lower)": 1})
     "(move | shift | put | bring) {target} {upward} [one]",
     "(move | shift | bring) {target} {upward} [by] {number} [(places | place | lines | items)]",
     "(move | shift | bring) {target} {number} [(places | place)] {upward}",
+    "<wish> {target} moved {upward} [one]",
     example="move the last item up",
     group="revising",
 )

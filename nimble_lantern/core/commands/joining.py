@@ -72,6 +72,8 @@ def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> 
         first, last = target.first.start.block, target.ranges[-1].end.block
     if first == last or first < 0 or last >= len(sitting.document.blocks):
         return Refusal("There is only one paragraph there.", "", "Name two: “the last two”.")
+    if any(block.cell for block in sitting.document.blocks[first : last + 1]):
+        return Refusal("A table stands there, and its cells are joined with nothing.")
     after = joined(sitting, first, last)
     whole = units.block_range(after.document, first)
     return Done(after.about([whole]), f"joined {many(last - first + 1, 'paragraph')}")
@@ -126,6 +128,11 @@ def swap(
     b: Places | None = None,
 ) -> Done | Refusal:
     """Put two targets in each other's place, or turn round the order of two things."""
+    cells = _cells_of(sitting.document, target, a, b)
+    if isinstance(cells, Refusal):
+        return cells
+    if cells:
+        return _cells_swapped(sitting, cells)
     if target is not None:
         pair = _halves(sitting.document, target)
         if pair is None:
@@ -140,6 +147,49 @@ def swap(
     one, two = document.text(first), document.text(second)
     after = _put(_put(sitting, second, document, first), first, document, second)
     return Done(after.about(()), f"swapped {quoted(one)} and {quoted(two)}")
+
+
+Pairs = list[tuple[int, int]]
+
+
+def _cells_of(
+    document: Document, target: Places | None, a: Places | None, b: Places | None
+) -> Pairs | Refusal:
+    """The cells that change places where rows or columns are swapped, pair by pair."""
+    if target is not None:
+        blocks = [n for r in target.ranges for n in range(r.start.block, r.end.block + 1)]
+        half = len(blocks) // 2
+        if target.unit is Unit.COLUMN or target.unit is None and len(target.ranges) > 2:
+            # A column's cells come row by row: every other one is of the second column.
+            ordered = sorted(blocks)
+            ones, others = ordered[0::2], ordered[1::2]
+        else:
+            ones, others = blocks[:half], blocks[half:]
+    else:
+        assert a is not None and b is not None
+        ones, others = (
+            [n for r in places.ranges for n in range(r.start.block, r.end.block + 1)]
+            for places in (a, b)
+        )
+    every = [document.blocks[n] for n in (*ones, *others)]
+    if not any(block.cell for block in every) or len(every) == 2:
+        return []
+    if not all(block.cell for block in every) or len(ones) != len(others):
+        return Refusal("Only rows with rows, and columns with columns, can change places.")
+    return list(zip(ones, others, strict=True))
+
+
+def _cells_swapped(sitting: Sitting, pairs: Pairs) -> Done:
+    """What stands in cells changed over, each with its marks; the cells stay where they are."""
+    blocks = sitting.document.blocks
+    steps: list[Splice] = []
+    for one, other in pairs:
+        for here, there in ((one, other), (other, one)):
+            end = len(blocks[here].text)
+            new = blocks[there].piece(0, len(blocks[there].text))
+            steps.append(Splice(here, 0, end, new))
+    after = sitting.edited(Edit(tuple(steps)))
+    return Done(after.about(()), f"{many(len(pairs), 'cell')} changed places")
 
 
 def _put(sitting: Sitting, at: Range, source: Document, what: Range) -> Sitting:

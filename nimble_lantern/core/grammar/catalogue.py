@@ -27,7 +27,7 @@ GROUPS = {
 }
 
 
-POSTPOSED, MOST_POSTPOSED = "postposed", 12
+POSTPOSED, MOST_POSTPOSED = "postposed", 16
 """Commands that name their target first ("the title in capitals"), and the most words of one.
 
 They have a rule of their own: in a long sentence almost any run of words could be their target.

@@ -231,6 +231,9 @@ def _plainly_asked(sitting: Sitting, verdict: Verdict, words: Sequence[str]) -> 
     if parse.when or parse.command.traits.when:
         # It says itself when it makes sense.
         return True
+    if any(isinstance(v, Named) for v in parse.args.values()):
+        # "Open the rota please": there is one.
+        return verdict.kind is Judged.COMMAND
     targets = [v for v in parse.args.values() if is_target(v)]
     if any(not isinstance(t, That) for t in targets):
         return True

@@ -220,6 +220,16 @@ def _bare(unit: Unit) -> Units | None:
 _SAID_BARE = (Unit.PARAGRAPH, Unit.SENTENCE, Unit.LINE)
 
 
+@rule("part", "[the] (header | heading | top) row", heard=False)
+def _header_row() -> Units:
+    return Units(Unit.ROW, Order.FIRST)
+
+
+@rule("target", "where it (says | reads) {words}", heard=False)
+def _where_it_says(words: tuple[str, ...]) -> Words:
+    return Words(words)
+
+
 @rule("part", "the [main] title")
 def _title() -> Units:
     return Units(Unit.HEADING, Order.FIRST)
