@@ -1,0 +1,250 @@
+"""Targets by their words or marks of punctuation, or by what stands in or beside them."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
+from nimble_lantern.core.lexicon.closed import DETERMINERS
+from nimble_lantern.core.targets.model import (
+    At,
+    Beside,
+    Beyond,
+    Both,
+    CellAt,
+    Holding,
+    Order,
+    Sign,
+    Target,
+    Unit,
+    Words,
+)
+
+_CONTEXT = frozenset("that this it those these them everything all here there".split())
+
+
+_NO_WORDS = frozenset((w,) for w in "to of in on at for from by with and or".split())
+
+
+@rule("target", "{words}")
+def _words(words: tuple[str, ...]) -> Words | None:
+    # "it" on its own is never the word, nor is a preposition: "the word it" is.
+    return Words(words) if set(words) - _CONTEXT and words not in _NO_WORDS else None
+
+
+@rule("target", "the (word | words | phrase) {words}")
+@rule(
+    "target",
+    "[the] (word | words | phrase | string | bit | part | name | text) {words}",
+    heard=False,
+)
+def _named_words(words: tuple[str, ...]) -> Words:
+    return Words(words)
+
+
+SIGNS = {
+    "comma": ",",
+    "(full stop | period)": ".",
+    "semicolon": ";",
+    "colon": ":",
+    "question mark": "?",
+    "exclamation mark": "!",
+    "hyphen": "-",
+    "dash": "–",
+    "apostrophe": "’",
+}
+CATALOGUE.table("sign", SIGNS)
+CATALOGUE.table("signs", {"commas": ",", "(full stops | periods)": ".", "dashes": "–"})
+
+
+@rule("target", "[the] {sign}", heard=False)
+def _sign(sign: str) -> Sign:
+    return Sign(sign)
+
+
+@rule("target", "[the] {order} {sign}", heard=False)
+def _ordered_sign(order: Order, sign: str) -> Sign:
+    return Sign(sign, order)
+
+
+@rule("target", "[the] {position} {sign}", heard=False)
+def _nth_sign(position: int, sign: str) -> Sign:
+    return Sign(sign, Order.NTH, position)
+
+
+@rule("target", "(every | each) {sign}", "all [of] [the] {sign:signs}", heard=False)
+def _every_sign(sign: str) -> Sign:
+    return Sign(sign, Order.EVERY)
+
+
+@rule("target", "[the] {sign} (after | behind) {beside:endpoint}", heard=False)
+def _sign_after(sign: str, beside: Any) -> Sign:
+    return Sign(sign, None, 1, Words(beside) if isinstance(beside, tuple) else beside)
+
+
+@rule("target", "[the] {sign} (before | in front of) {beside:endpoint}", heard=False)
+def _sign_before(sign: str, beside: Any) -> Sign:
+    return Sign(sign, None, 1, Words(beside) if isinstance(beside, tuple) else beside, True)
+
+
+@rule("target", "{a:endpoint} and {b:endpoint}", "both {a:endpoint} and {b:endpoint}", heard=False)
+def _both(a: Any, b: Any) -> Both:
+    return Both(Words(a) if isinstance(a, tuple) else a, Words(b) if isinstance(b, tuple) else b)
+
+
+_SAYING = (
+    "(with | about | containing | (that | which) (says | has | contains | mentions) | mentioning"
+    " | regarding | on | where it (says | has | mentions) | saying | having | of)"
+)
+
+
+@rule(
+    "target",
+    f"[(the | that | this | my)] [whole] {{unit}} {_SAYING} {{words}}",
+    f"[the] [whole] {{unit}} {_SAYING} the (word | words) {{words}}",
+    "[the] [whole] {unit} (with | that has) {words} in it",
+    "[the] [whole] {unit} {words} is in",
+    heard=False,
+)
+def _holding(unit: Unit, words: tuple[str, ...]) -> Holding:
+    return Holding(unit, Words(words))
+
+
+@rule(
+    "target",
+    "the (bit | part | one | place) (about | that says | with | that mentions | where it says)"
+    " {words}",
+    heard=False,
+)
+def _bit_about(words: tuple[str, ...]) -> Holding:
+    return Holding(Unit.SENTENCE, Words(words))
+
+
+@rule(
+    "target",
+    "[the] [whole] {unit} [(that | which)] (begins | starts) [with | by] [the (word | words)]"
+    " {words}",
+    "[the] [whole] {unit} (beginning | starting) [with | by] [the (word | words)] {words}",
+    heard=False,
+)
+def _beginning_with(unit: Unit, words: tuple[str, ...]) -> Holding:
+    return Holding(unit, Words(words), At.START)
+
+
+@rule(
+    "target",
+    "[the] [whole] {unit} [(that | which)] (ends | finishes) [with | in | on] {words}",
+    "[the] [whole] {unit} (ending | finishing) [with | in | on] {words}",
+    heard=False,
+)
+def _ending_with(unit: Unit, words: tuple[str, ...]) -> Holding:
+    return Holding(unit, Words(words), At.END)
+
+
+@rule("named", "({unit:item} | {unit:headed}) [(called | named)] {words}", heard=False)
+@rule("named", "[the] {words} ({unit:item} | {unit:headed} | {unit:said})", heard=False)
+@rule("named", "the {unit:said} {words}", heard=False)
+def _of_that_name(unit: Unit, words: tuple[str, ...]) -> Holding | None:
+    # "Drop the board a line" names no line.
+    return Holding(unit, Words(words)) if words[-1] not in DETERMINERS else None
+
+
+CATALOGUE.table("item", {"([list] item | bullet [point])": Unit.ITEM})
+CATALOGUE.table("said", {"sentence": Unit.SENTENCE, "paragraph": Unit.PARAGRAPH, "line": Unit.LINE})
+CATALOGUE.table("headed", {"heading": Unit.HEADING, "section": Unit.SECTION})
+
+
+@rule("target", "{part:named}", heard=False)
+def _by_name(part: Target) -> Target:
+    return part
+
+
+@rule("target", "[the] {unit} (after | following) {beside:endpoint}", heard=False)
+def _unit_after(unit: Unit, beside: Any) -> Beside:
+    return Beside(unit, Words(beside) if isinstance(beside, tuple) else beside, True)
+
+
+@rule("target", "[the] {unit} (before | preceding) {beside:endpoint}", heard=False)
+def _unit_before(unit: Unit, beside: Any) -> Beside:
+    return Beside(unit, Words(beside) if isinstance(beside, tuple) else beside, False)
+
+
+@rule("target", "[the cell (in | at)] row {a:number} [and] column {b:number}")
+@rule("target", "[the cell in] [the] {a:position} row [and] [the] {b:position} column", heard=False)
+def _cell_at(a: int, b: int) -> CellAt:
+    return CellAt(a, b)
+
+
+@rule("target", "[the cell (in | at)] column {a:number} [and] row {b:number}", heard=False)
+@rule("target", "[the cell in] [the] {a:position} column [and] [the] {b:position} row", heard=False)
+def _cell_of_column(a: int, b: int) -> CellAt:
+    return CellAt(b, a)
+
+
+@rule("target", "everything (after | behind | below | from) {goal:endpoint}", heard=False)
+def _after(goal: Any) -> Beyond:
+    return Beyond(Words(goal) if isinstance(goal, tuple) else goal, True)
+
+
+@rule("target", "everything (before | above) {goal:endpoint}", heard=False)
+def _before(goal: Any) -> Beyond:
+    return Beyond(Words(goal) if isinstance(goal, tuple) else goal, False)
+
+
+CATALOGUE.table(
+    "wordorder",
+    {
+        "[the] (last | final)": (Order.LAST, 1),
+        "[the] first": (Order.FIRST, 1),
+        "[the] (next | following)": (Order.NEXT, 1),
+        "[the] previous": (Order.PREVIOUS, 1),
+        "[the] (nearest | closest)": (Order.NEAREST, 1),
+        "(every | each | all | all [of] the | both)": (Order.EVERY, 1),
+    },
+)
+CATALOGUE.table(
+    "wordorder",
+    {"(every | each | all | all [of] [the] | any) <occurrence>": (Order.EVERY, 1)},
+    heard=False,
+)
+
+
+@rule("target", "{wordorder} {words}", "{wordorder} (word | words) {words}")
+def _ordered_words(wordorder: tuple[Order, int], words: tuple[str, ...]) -> Words | None:
+    # "all the lamps" is every lamp, whatever stands before it.
+    return Words(words, *wordorder) if words[0] != "the" else None
+
+
+@rule("endpoint", "{wordorder} {words}", heard=False)
+def _ordered_endpoint(wordorder: tuple[Order, int], words: tuple[str, ...]) -> Words:
+    return Words(words, *wordorder)
+
+
+@rule("endpoint", "[the] {position} {words}", heard=False)
+def _nth_endpoint(position: int, words: tuple[str, ...]) -> Words:
+    return Words(words, Order.NTH, position)
+
+
+@rule("target", "[the] {position} {words}")
+def _nth_words(position: int, words: tuple[str, ...]) -> Words:
+    return Words(words, Order.NTH, position)
+
+
+@rule(
+    "target",
+    "{words} (in | of | on) {of:scope}",
+    "the (word | words) {words} in {of:scope}",
+    heard=False,
+)
+def _words_within(words: tuple[str, ...], of: Target) -> Words:
+    return Words(words, None, 1, of)
+
+
+@rule("target", "{wordorder} {words} (in | of | on) {of:scope}", heard=False)
+def _ordered_within(wordorder: tuple[Order, int], words: tuple[str, ...], of: Target) -> Words:
+    return Words(words, *wordorder, of)
+
+
+@rule("target", "{words} <everywhere>", heard=False)
+def _everywhere(words: tuple[str, ...]) -> Words:
+    return Words(words, Order.EVERY)

@@ -1,0 +1,271 @@
+"""Parts of a text as people name them: by unit, order and count, or as what was just said."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
+from nimble_lantern.core.lexicon.classes import CLASSES
+from nimble_lantern.core.targets.model import (
+    Order,
+    Target,
+    That,
+    Unit,
+    Units,
+    Words,
+)
+
+for _name, _class in CLASSES.items():
+    CATALOGUE.table(_name, {_class.usual: True})
+    if _class.others:
+        CATALOGUE.table(_name, {_class.others: True}, heard=False)
+
+CATALOGUE.table(
+    "unit",
+    {
+        "(character | letter)": Unit.CHARACTER,
+        "word": Unit.WORD,
+        "sentence": Unit.SENTENCE,
+        "line": Unit.LINE,
+        "paragraph": Unit.PARAGRAPH,
+        "heading": Unit.HEADING,
+        "([list] item | bullet [point])": Unit.ITEM,
+        "list": Unit.LIST,
+        "section": Unit.SECTION,
+        "cell": Unit.CELL,
+        "row": Unit.ROW,
+        "column": Unit.COLUMN,
+        "table": Unit.TABLE,
+        "(document | text)": Unit.DOCUMENT,
+    },
+)
+CATALOGUE.table(
+    "units",
+    {
+        "(characters | letters)": Unit.CHARACTER,
+        "words": Unit.WORD,
+        "sentences": Unit.SENTENCE,
+        "lines": Unit.LINE,
+        "paragraphs": Unit.PARAGRAPH,
+        "headings": Unit.HEADING,
+        "([list] items | bullets | bullet points)": Unit.ITEM,
+        "sections": Unit.SECTION,
+        "cells": Unit.CELL,
+        "rows": Unit.ROW,
+        "columns": Unit.COLUMN,
+        "tables": Unit.TABLE,
+    },
+)
+CATALOGUE.table(
+    "back", {"(last | final | latest | closing)": Order.LAST, "previous": Order.PREVIOUS}
+)
+CATALOGUE.table("ahead", {"(next | following)": Order.NEXT, "(first | opening)": Order.FIRST})
+
+
+@rule("order", "{way:back}", "{way:ahead}")
+def _order(way: Order) -> Order:
+    return way
+
+
+@rule("counted", "{number} {units:unit}", heard=False)
+@rule("counted", "{number} {units}")
+def _counted(units: Unit, number: int) -> tuple[int, Unit]:
+    return number, units
+
+
+@rule("part", "the {units}", heard=False)
+def _the_units(units: Unit) -> Units:
+    return Units(units, Order.EVERY)
+
+
+@rule("part", "(all | both) [of] [the | these | those] {counted}", heard=False)
+def _all_counted(counted: tuple[int, Unit]) -> Units:
+    return Units(counted[1], Order.EVERY)
+
+
+@rule("part", "(the | those | these) {counted}", heard=False)
+def _the_counted(counted: tuple[int, Unit]) -> Units | None:
+    count, unit = counted
+    return Units(unit, Order.LAST, count) if count > 1 else None
+
+
+@rule("counted_back", "{counted}")
+def _counted_back(counted: tuple[int, Unit]) -> Units | None:
+    count, unit = counted
+    return Units(unit, Order.LAST, count) if count > 0 else None
+
+
+@rule("counted", "few {units}", heard=False)
+def _few(units: Unit) -> tuple[int, Unit]:
+    return 3, units
+
+
+@rule("part", "[the] {order} {unit}")
+@rule("part", "[the] very {order} {unit}", "[the] {unit} {order}", heard=False)
+@rule("part", "(that | this | my) {order} {unit}", heard=False)
+def _part(order: Order, unit: Unit) -> Units:
+    return Units(unit, order)
+
+
+@rule("part", "[the] {unit} before (this | that) [one]", heard=False)
+def _before_this(unit: Unit) -> Units:
+    return Units(unit, Order.PREVIOUS)
+
+
+@rule("part", "[the] {unit} after (this | that) [one]", heard=False)
+def _after_this(unit: Unit) -> Units:
+    return Units(unit, Order.NEXT)
+
+
+@rule("part", "[the] {order} {counted}")
+@rule("part", "[the] very {order} {counted}", heard=False)
+@rule("part", "(those | these | my) {order} {counted}", heard=False)
+def _parts(order: Order, counted: tuple[int, Unit]) -> Units | None:
+    count, unit = counted
+    return Units(unit, order, count) if count > 0 else None
+
+
+@rule("part", "[the] {position} {unit}")
+@rule("part", "[the] (whole | very) {position} {unit}", heard=False)
+def _nth(position: int, unit: Unit) -> Units:
+    return Units(unit, Order.NTH, 1, position)
+
+
+@rule(
+    "part",
+    "[the] {position} (from last | last) {unit}",
+    "[the] {position} {unit} from the end",
+    "[the] {position} to last {unit}",
+    heard=False,
+)
+def _from_end(position: int, unit: Unit) -> Units:
+    return Units(unit, Order.FROM_END, 1, position)
+
+
+@rule("part", "the one before the last {unit}", "the {unit} before the last [one]", heard=False)
+def _before_last(unit: Unit) -> Units:
+    return Units(unit, Order.FROM_END, 1, 2)
+
+
+@rule("part", "[the] last but one {unit}", "[the] (penultimate | next to last) {unit}", heard=False)
+def _penultimate(unit: Unit) -> Units:
+    return Units(unit, Order.FROM_END, 1, 2)
+
+
+@rule("part", "[the] middle {unit}", heard=False)
+def _middle(unit: Unit) -> Units:
+    return Units(unit, Order.MIDDLE)
+
+
+@rule("part", "{unit} [number] {number}")
+def _numbered(unit: Unit, number: int) -> Units | None:
+    return Units(unit, Order.NTH, 1, number) if unit is not Unit.DOCUMENT else None
+
+
+@rule(
+    "part",
+    "{units} {a:number} (to | through | until) {b:number}",
+    "{units:unit} {a:number} (to | through | until) {units:unit} {b:number}",
+    "{units} {a:number} and {b:number}",
+)
+def _span_of_units(units: Unit, a: int, b: int) -> Units | None:
+    return Units(units, Order.NTH, b - a + 1, a) if 0 < a < b else None
+
+
+@rule("part", "[the] {a:position} (to | through) [the] {b:position} {unit}", heard=False)
+def _ordinal_span(a: int, b: int, unit: Unit) -> Units | None:
+    return Units(unit, Order.NTH, b - a + 1, a) if 0 < a < b else None
+
+
+@rule("part", "[the] {a:position} and [the] {b:position} {unit}", heard=False)
+@rule("part", "[the] {a:position} and [the] {b:position} {unit:units}", heard=False)
+def _ordinal_pair(a: int, b: int, unit: Unit) -> Units | None:
+    return Units(unit, Order.NTH, 2, a) if b == a + 1 else None
+
+
+@rule("part", "(this | that | the current | the present) {unit}", "the whole {unit}")
+def _this(unit: Unit) -> Units:
+    return Units(unit, Order.THIS)
+
+
+@rule("part", "(these | those) {units}", heard=False)
+def _these(units: Unit) -> Units:
+    return Units(units, Order.THIS)
+
+
+@rule("part", "the [whole] {unit}", "[the] whole {unit}")
+@rule("part", "(every bit of | all of) the {unit}", heard=False)
+def _the(unit: Unit) -> Units | None:
+    return Units(unit, Order.THIS) if unit not in (Unit.CHARACTER, Unit.WORD) else None
+
+
+@rule("part", "{unit}", heard=False)
+def _bare(unit: Unit) -> Units | None:
+    """ "Go to start of paragraph" leaves the article out; "list" and "text" alone are words."""
+    return Units(unit, Order.THIS) if unit in _SAID_BARE else None
+
+
+_SAID_BARE = (Unit.PARAGRAPH, Unit.SENTENCE, Unit.LINE)
+
+
+@rule("part", "[the] (header | heading | top) row", heard=False)
+def _header_row() -> Units:
+    return Units(Unit.ROW, Order.FIRST)
+
+
+@rule("target", "where it (says | reads) {words}", heard=False)
+def _where_it_says(words: tuple[str, ...]) -> Words:
+    return Words(words)
+
+
+@rule("part", "the [main] title")
+def _title() -> Units:
+    return Units(Unit.HEADING, Order.FIRST)
+
+
+@rule("part", "(every | each | any) {unit}", "all [[of] the] {unit:units}", "both {unit:units}")
+def _every(unit: Unit) -> Units:
+    return Units(unit, Order.EVERY)
+
+
+@rule("target", "(all | everything | every word) (of | in) {part}", heard=False)
+@rule("target", "{part}", "{part:nested}", "{part:everything}", "{part:reach}")
+def _target(part: Target) -> Target:
+    return part
+
+
+@rule("nested", "{part} (of | in | on | from) {of:scope}")
+def _nested(part: Units, of: Target) -> Units | None:
+    same = isinstance(of, Units) and of.unit is part.unit
+    if same and part.unit not in (Unit.ITEM, Unit.LIST, Unit.SECTION):
+        # A paragraph stands in no paragraph.
+        return None
+    return Units(part.unit, part.order, part.count, part.n, of)
+
+
+@rule("scope", "{part}", "{part:nested}", "{part:everything}", "{part:context}")
+def _scope(part: Target) -> Target:
+    return part
+
+
+@rule("everything", "everything", "all", "all of it", "it all", "the [whole] lot")
+@rule("everything", "(the | this) (whole | entire) (document | text | thing | page | letter)")
+@rule("everything", "all [of] (the | this) (document | text)", "(the | this) (document | text)")
+def _everything() -> Units:
+    return Units(Unit.DOCUMENT, Order.THIS)
+
+
+@rule("context", "(that | this | it | those | these | them)", "[the] selection", "that bit")
+@rule(
+    "context",
+    "(this | that) (one | word | phrase)",
+    "(those | these) [(two | three)] (words | ones)",
+)
+@rule("context", "(all | both) of (them | these | those)", "the lot of them", "them (all | both)")
+@rule("context", "what i [just] said", "the last thing i said", "(this | that) selection")
+@rule("context", "what (is | i) selected", "the selected (text | words)", "that phrase")
+def _that() -> That:
+    return That()
+
+
+@rule("target", "{part:context}", "[both] {part:enclosed}", "{part:marked}")
+def _context(part: Target) -> Target:
+    return part

@@ -1,0 +1,168 @@
+"""Stretches: to an edge, between a pair of marks, with a look, from one target to another."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
+from nimble_lantern.core.targets.model import (
+    Enclosed,
+    Marked,
+    Reach,
+    Sign,
+    Target,
+    Through,
+    Unit,
+    Words,
+)
+
+
+@rule("reach", "[from here] [everything] (to | up to | until | till) the end [of the document]")
+@rule("reach", "everything (after | below) (this | here)", "from here on", "the rest")
+def _to_the_end() -> Reach:
+    return Reach(Unit.DOCUMENT, True)
+
+
+@rule("reach", "[from here] [back] [everything] (to | up to) the (start | beginning | top)")
+@rule("reach", "everything (before | above) (this | here)", "from the (start | beginning) to here")
+def _to_the_start() -> Reach:
+    return Reach(Unit.DOCUMENT, False)
+
+
+@rule("reach", "[from here] [everything] (to | up to | until) the end of (the | this) {unit}")
+@rule("reach", "the rest of (the | this) {unit}", "from here to the {unit} end")
+def _to_end_of(unit: Unit) -> Reach:
+    return Reach(unit, True)
+
+
+@rule("reach", "[from here] [back] [everything] (to | up to) the (start | beginning) of the {unit}")
+@rule("reach", "[from here] back to the (start | beginning) of (this | that) {unit}")
+def _to_start_of(unit: Unit) -> Reach:
+    return Reach(unit, False)
+
+
+@rule(
+    "reach",
+    "from here (to | up to | until) {goal:words}",
+    "everything (to | up to) {goal:words}",
+    heard=False,
+)
+def _to_words(goal: tuple[str, ...]) -> Reach:
+    return Reach(None, True, Words(goal))
+
+
+@rule(
+    "target",
+    "[everything] from {start:endpoint} (to | up to | until | till) [the] <finish> [of (the |"
+    " this | that | its)] {unit}",
+    "[everything] from {start:endpoint} (to | up to | until | till) [the] <finish>",
+    "[everything] from {start:endpoint} (on | onwards | onward)",
+    heard=False,
+)
+def _from_to_end(start: Any, unit: Unit = Unit.DOCUMENT) -> Reach:
+    return Reach(unit, True, None, Words(start) if isinstance(start, tuple) else start)
+
+
+CATALOGUE.table(
+    "pair",
+    {
+        "(quotes | quotation marks | inverted commas)": "quotes",
+        "([round] brackets | parentheses)": "brackets",
+        "square brackets": "square",
+        "(braces | curly brackets)": "braces",
+    },
+)
+
+
+@rule(
+    "enclosed",
+    "[the] (text | words | bit | part | stuff | thing | contents) (between | inside | in | of"
+    " | within) [the] {pair}",
+    "everything (between | inside | in | within) [the] {pair}",
+    "(between | inside | in) [the] {pair}",
+    heard=False,
+)
+@rule(
+    "enclosed", "(what is | what's | whatever is) (between | inside | in) [the] {pair}", heard=False
+)
+def _enclosed(pair: str) -> Enclosed:
+    return Enclosed(pair)
+
+
+@rule("enclosed", "the (parenthesis | bracketed (words | part | bit | text))", heard=False)
+def _bracketed() -> Enclosed:
+    return Enclosed("brackets")
+
+
+@rule("enclosed", "the quoted (words | text | part)", "the quotation", heard=False)
+def _quoted() -> Enclosed:
+    return Enclosed("quotes")
+
+
+CATALOGUE.table(
+    "markname",
+    {
+        "bold": "bold",
+        "(italic | italics)": "italic",
+        "(underlined | underline)": "underline",
+        "(struck out | strike)": "strike",
+        "highlighted": "highlight",
+    },
+)
+
+
+@rule(
+    "marked",
+    "everything [that is | in] {markname}",
+    "(all [of] | every) [the] {markname} text",
+    heard=False,
+)
+@rule(
+    "marked",
+    "the {markname} (text | word | words | part | parts)",
+    "all [the] {markname} words",
+    heard=False,
+)
+def _marked(markname: str) -> Marked:
+    return Marked(markname)
+
+
+@rule("endpoint", "{part}", "{part:nested}")
+def _endpoint(part: Target) -> Target:
+    return part
+
+
+@rule("endpoint", "[the] {sign}", heard=False)
+def _endpoint_sign(sign: str) -> Sign:
+    return Sign(sign)
+
+
+@rule("endpoint", "{words}")
+def _endpoint_words(words: tuple[str, ...]) -> Words:
+    return Words(words)
+
+
+_STRETCH = (
+    "[everything | all | the words | the text | the range | the stretch | the part | the bit]"
+)
+
+
+@rule("target", "[everything] from {a:endpoint} (to | up to | through | until) {b:endpoint}")
+@rule(
+    "target",
+    f"{_STRETCH} from {{a:endpoint}} (to | up to | till | as far as) [and including]"
+    f" {{b:endpoint}}",
+    f"{_STRETCH} from {{a:endpoint}} (through | until) {{b:endpoint}}",
+    heard=False,
+)
+@rule("target", "[everything | all] between {a:endpoint} and {b:endpoint}")
+def _through(a: Any, b: Any) -> Through:
+    first = Words(a) if isinstance(a, tuple) else a
+    last = Words(b) if isinstance(b, tuple) else b
+    return Through(first, last)
+
+
+@rule("target", "{a:words} through {b:words}", heard=False)
+@rule("target", "{a:words} to {b:words}", heard=False)
+def _through_words(a: tuple[str, ...], b: tuple[str, ...]) -> Through:
+    return Through(Words(a), Words(b), close=True)
