@@ -398,9 +398,10 @@ def _likeness(words: Sequence[str], made: Sequence[str]) -> float:
     meant = _meant(words)
     added = sum(_weight(w) * max(0, n - max(said[w], meant[w] > 0)) for w, n in there.items())
     turned = sum(w in _TURNS and not said[w] for w in there)
+    turned += sum(w in _TURNS and not there[w] for w in said)
     return max(0.0, (kept - _ADDED * added) / whole - _TURNED * turned)
 
 
-_TURNS = frozenset("not no off without un never".split())
+_TURNS = frozenset("not no off without un never but except".split())
 _TURNED = 0.4
-"""What it costs to put in a word that turns the meaning round."""
+"""What it costs to put in a word that turns the meaning round, or to leave one out."""
