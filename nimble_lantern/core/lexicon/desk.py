@@ -25,7 +25,8 @@ TRADE_NOUNS = frozenset(
     " heading subheading bullet bullets bulleted numbered list paragraph paragraphs sentence"
     " sentences word words line lines selection selected cursor caret courier literata atkinson"
     " centred centered aligned document undo redo text letters case format formatting colour color"
-    " item items section title quotation dictation microphone command commands pointer bigger larger smaller".split()
+    " item items section title quotation dictation microphone command commands pointer bigger"
+    " larger smaller".split()
 )
 """Words of the trade: said of a text, not often in one."""
 PARTS = frozenset(
