@@ -9,12 +9,13 @@ from nimble_lantern.core.composing.moving import paste_at, relocate
 from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
-from nimble_lantern.core.document.model import Kind, Position, Range
+from nimble_lantern.core.document.model import Document, Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Order, Places, Unit, Units
+from nimble_lantern.core.targets.model import Order, Places, Unit, Units, Words
 from nimble_lantern.core.targets.resolve import resolve
+from nimble_lantern.core.targets.words import places
 
 _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
 
@@ -113,6 +114,19 @@ def move_to_nth(sitting: Sitting, target: Places, position: int) -> Done | Refus
     return move(sitting, target, found, "before")
 
 
+def _said_of_a_list(sitting: Sitting, parse: Parse) -> bool:
+    """ "Blankets last" is about a list, where there is one; "the boat first" may be anything."""
+    named = parse.args.get("target"), parse.args.get("place")
+    if not any(isinstance(target, Words) for target in named):
+        return True
+    blocks = tuple(b for b in sitting.document.blocks if b.kind is Kind.ITEM)
+    return bool(blocks) and all(
+        bool(places(Document(blocks), target.words))
+        for target in named
+        if isinstance(target, Words)
+    )
+
+
 def _items(sitting: Sitting, r: Range, place: Places | None) -> tuple[Range, Range] | None:
     """The item that holds a range, and the item, or the list, that it is to be moved beside."""
     blocks = sitting.document.blocks
@@ -143,9 +157,15 @@ def _list_of(sitting: Sitting, r: Range) -> Range:
     "<shift> {target} to the [very] {edge:docedge}",
     "<shift> {target} {edge:atedge} [(of | on | in) the list]",
     "<shift> {target} (where | to where | in the place of) {place:target} (is | was | stands)",
-    "{target} {edge:atedge}",
-    "{target} (should come | should go | goes | belongs) {side:beside} {place:target}",
-    "{target} (should be | should go | goes | belongs) {edge:atedge} [(on | in) the list]",
+    Way("{target} {edge:atedge}", when=_said_of_a_list),
+    Way(
+        "{target} (should come | should go | goes | belongs) {side:beside} {place:target}",
+        when=_said_of_a_list,
+    ),
+    Way(
+        "{target} (should be | should go | goes | belongs) {edge:atedge} [(on | in) the list]",
+        when=_said_of_a_list,
+    ),
     "<wish> {target} moved {side:beside} {place:target}",
     "<wish> {target} moved to the [very] {edge:docedge}",
     example="move the last sentence before the first sentence",

@@ -11,28 +11,35 @@ from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, Units
+from nimble_lantern.core.targets.model import Holding, Places, Unit, Units
 
 
 def _of_units(sitting: Sitting, parse: Parse) -> bool:
-    """ "Sentence four out" is asked of the desk; "the boat out" may be anything."""
-    return isinstance(parse.args.get("target"), Units)
+    """ "The last sentence can go" is asked of the desk; "the boat can go" is a sentence."""
+    return isinstance(parse.args.get("target"), Units | Holding)
 
 
 @command(
     "<remove> {target}",
     "take {target} (out | away)",
-    "(we | i) (do not | don't) need {target} [any more]",
+    Way("(we | i) (do not | don't) need {target} [any more]", when=_of_units),
     "delete back {target:counted_back}",
     "delete {target:counted_back} back",
-    "(we | i) (do not | don't) want {target} [(any more | there | here | in there)]",
+    Way(
+        "(we | i) (do not | don't) want {target} [(any more | there | here | in there)]",
+        when=_of_units,
+    ),
+    Way("we (can | could) (lose | do without) {target}", when=_of_units),
     "(take | cross | strike | scratch | leave) {target} (off | from | out of) the (list | text"
     " | letter)",
     "<remove> {target} (off | from | out of) the (list | text | letter)",
     "(rub | cross | strike | cut | wipe) {target} out",
-    "{target} (can | could | must | should | has to | will have to) (go | come out)",
+    Way(
+        "{target} (can | could | must | should | has to | will have to) (go | come out)",
+        when=_of_units,
+    ),
     "(chuck | knock | whip | throw | get | leave) {target} out",
-    "(we | i) (do not | don't) like {target} [(delete | remove) it]",
+    Way("(we | i) (do not | don't) like {target} [(delete | remove) it]", when=_of_units),
     Way("{target} out", when=_of_units),
     example="delete the last two words",
     group="revising",

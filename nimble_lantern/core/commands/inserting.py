@@ -9,6 +9,7 @@ from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.replacing import STOPS, bare_mark
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.lexicon.closed import DETERMINERS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit
@@ -32,6 +33,12 @@ def _plain_words(sitting: Sitting, parse: Parse) -> bool:
     if not text or text[0] in ("me", "it", "that", "them") or text[-1] in _NEARNESS:
         return False
     return not set(text) & PARTS
+
+
+def _a_word_or_two(sitting: Sitting, parse: Parse) -> bool:
+    """ "Very goes before cold"; "the song goes after the speech" is a sentence."""
+    text = tuple(parse.args.get("text", ()))
+    return _plain_words(sitting, parse) and len(text) <= 2 and text[0] not in DETERMINERS
 
 
 _NEARNESS = frozenset("just right immediately straight directly there in to".split())

@@ -22,7 +22,7 @@ CLASSES = {
         "(rub out | cross out | drop | lose | wipe [out] | take (off | away) | throw (out | away)"
         " | scrap | bin | scratch [out] | scrub [out] | chuck out | strike [out]"
         " | clear [out | away] | do away with | dispense with | leave out"
-        " | we (can | could) (lose | do without) | ditch | axe | chuck | knock out)",
+        " | ditch | axe | chuck | knock out)",
     ),
     "undress": WordClass(
         "(remove | take off | get rid of | clear)",
