@@ -7,7 +7,8 @@ from dataclasses import replace
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.kinds import ReadAs
-from nimble_lantern.core.reading import nearest, reader
+from nimble_lantern.core.reading import nearest
+from nimble_lantern.core.reading.addressing import wordings
 from nimble_lantern.core.state import Help, Option, Question, Sitting
 from nimble_lantern.core.turn import Turn, held_back
 
@@ -66,7 +67,7 @@ def answer_help(turn: Turn, asked: Help) -> None:
 def learned_words(sitting: Sitting, words: Sequence[str]) -> tuple[str, ...] | None:
     """The command that a learned wording stands for, where it can be done."""
     for wording in reversed(sitting.learned):
-        for said in reader.wordings(words):
+        for said in wordings(words):
             taken = wording.taken(said)
             if taken is not None:
                 return taken

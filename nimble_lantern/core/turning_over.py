@@ -17,6 +17,7 @@ from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.learning import with_learned, wording
 from nimble_lantern.core.offering import meant_as_command
 from nimble_lantern.core.reading import reader
+from nimble_lantern.core.reading.addressing import barest
 from nimble_lantern.core.settings import configured
 from nimble_lantern.core.state import Entry, Settings, Sitting, TurnOver
 from nimble_lantern.core.turn import Turn, pauses
@@ -92,7 +93,7 @@ def _instead(turn: Turn, said: list[str], asked: TurnOver) -> None:
     obey(turn, verdict, instead)
     if not said:
         return
-    heard = reader.wordings(said)[-1]
+    heard = barest(said)
     new = wording(heard, instead, asked.names)
     turn.sitting = replace(turn.sitting, learned=with_learned(turn.sitting.learned, new))
     turn.summaries.append(f"learned: {new}; “forget that wording” takes it back")

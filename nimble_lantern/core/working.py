@@ -17,6 +17,7 @@ from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.lexicon.manners import FILLERS
 from nimble_lantern.core.offering import answer_help, learned_words, offered
 from nimble_lantern.core.reading import reader
+from nimble_lantern.core.reading.addressing import wordings
 from nimble_lantern.core.state import Done, Help, TurnOver
 from nimble_lantern.core.turn import BROKEN_TABLE, Turn, held_back, pauses
 
@@ -90,7 +91,7 @@ def _command_at(
     for end in range(len(parts), i, -1):
         words = [w for p in parts[i:end] for w in p]
         whole = i == 0 and end == len(parts)
-        if not whole and not any(map(CATALOGUE.parses, reader.wordings(words))):
+        if not whole and not any(map(CATALOGUE.parses, wordings(words))):
             continue
         state = turn.sitting
         if text and held_back(state) is None:

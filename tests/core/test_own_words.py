@@ -7,6 +7,7 @@ import json
 import os
 import random
 import unittest
+from pathlib import Path
 
 from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
@@ -25,6 +26,13 @@ from nimble_lantern.store import states
 from tests.core.strategies import documents
 from tests.corpus.corpora import reading_cases, sample_sentences
 
+OF_THE_WORLD = Path(__file__).parent.parent / "corpus" / "of_the_world.txt"
+"""Sentences of letters that begin as requests do: "we can lose the boat"."""
+HARBOUR = (
+    "The crew met on Sunday. Hob Tarrow read the log. The boat is old and the lamp is low.\n\n"
+    "The rent is due. The stair is wet, the rope is worn and the bell rings at noon. The board"
+    " wants oil.\n\nThe tide was high."
+)
 TRIED = int(os.environ.get("LANTERN_FUZZ", "600"))
 LETTER = (
     "The crew met on Monday. Hob Tarrow read the log (it was short). The oil costs forty"
@@ -55,6 +63,47 @@ def after(text: str, *lines: str) -> str:
     desk = Desk(text)
     desk.hears(*lines)
     return desk.text
+
+
+class OfTheWorld(unittest.TestCase):
+    """What may be said of things as well as of words leaves the words alone."""
+
+    def setUp(self) -> None:
+        self.desk = Desk(HARBOUR)
+        self.desk.hears("we wrote it down full stop")
+        self.before = self.desk.text
+
+    def test_sentences_about_things_take_no_words_away(self) -> None:
+        now = self.desk.sitting
+        for line in OF_THE_WORLD.read_text(encoding="utf-8").splitlines():
+            with self.subTest(line):
+                self.desk.sitting = now
+                self.desk.hears(line)
+                self.assertTrue(self.desk.text.startswith(self.before), self.desk.text)
+
+    def test_the_same_said_of_a_part_of_the_page_is_done(self) -> None:
+        now = self.desk.sitting
+        for line in (
+            "i think we should delete the last sentence",
+            "we can lose the last sentence",
+            "the last sentence can go",
+            "we don't need the last sentence",
+            "we might cut the last sentence",
+            "drop the last sentence please",
+            "throw the last sentence out",
+        ):
+            with self.subTest(line):
+                self.desk.sitting = now
+                self.desk.hears(line)
+                self.assertEqual(self.desk.text, HARBOUR)
+
+    def test_a_word_called_a_word_is_of_the_page(self) -> None:
+        self.desk.hears("i think we can lose the word wet")
+        self.assertIn("The stair is, the rope", self.desk.text)
+
+    def test_what_is_selected_is_of_the_page(self) -> None:
+        self.desk.hears("select the last sentence", "drop it")
+        self.assertEqual(self.desk.text, HARBOUR)
 
 
 class OwnWords(unittest.TestCase):

@@ -9,7 +9,7 @@ from nimble_lantern.core.document.model import Bullets, Format, Kind, Position, 
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Units, Words
+from nimble_lantern.core.targets.model import Places, Words, of_the_page
 
 _PLAIN = "(normal | plain | ordinary | body | standard | regular | usual) (text | type | style)"
 CATALOGUE.table("headinglevel", {"[level] one": 1, "[level] two": 2, "[level] three": 3})
@@ -63,6 +63,11 @@ def _become(
     return Done(after, f"{quoted(text)} is {what}" if text else what)
 
 
+def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
+    """ "The first line is a heading"; "hob is a heading for the ferry" may be anything."""
+    return of_the_page(parse.args.get("target"))
+
+
 def _says_which(sitting: Sitting, parse: Parse) -> bool:
     """ "Heading for the ferry" is more likely text; "heading two for the ferry" is none."""
     return not isinstance(parse.args.get("target"), Words) or "headinglevel" in parse.args
@@ -76,7 +81,7 @@ def _says_which(sitting: Sitting, parse: Parse) -> bool:
     *frames.made("[a] [level] {headinglevel} [level] heading"),
     *frames.made("[a] [level] {headinglevel:nthlevel} [level] heading"),
     *frames.made("{headinglevel:subheading}"),
-    "{target} is a heading",
+    Way("{target} is a heading", when=_of_the_page),
     "<make> from {target} a heading",
     Way("heading [{headinglevel}] for {target}", when=_says_which),
     "(apply | give) heading {headinglevel} to {target}",
@@ -279,10 +284,6 @@ CATALOGUE.table(
 )
 
 
-def _of_units(sitting: Sitting, parse: Parse) -> bool:
-    return isinstance(parse.args.get("target"), Units)
-
-
 CATALOGUE.table("centred", {"(centred | centered | in the centre | in the middle)": "centre"})
 
 
@@ -301,7 +302,7 @@ CATALOGUE.table("centred", {"(centred | centered | in the centre | in the middle
     "<wish> {target} {alignment:centred}",
     "apply {alignment} alignment to {target}",
     "give {target} {alignment} alignment",
-    Way("{target} {alignment:centred}", when=_of_units),
+    Way("{target} {alignment:centred}", when=_of_the_page),
     example="align the title right",
     group="format",
     here=True,

@@ -9,13 +9,13 @@ from nimble_lantern.core.composing.moving import paste_at, relocate
 from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
-from nimble_lantern.core.document.model import Document, Kind, Position, Range
+from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Order, Places, Unit, Units, Words
+from nimble_lantern.core.targets.model import Order, Places, Unit, Units, of_the_page
 from nimble_lantern.core.targets.resolve import resolve
-from nimble_lantern.core.targets.words import places
+from nimble_lantern.core.targets.words import in_a_list
 
 _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
 
@@ -99,10 +99,11 @@ def paste(
 
 
 @command(
-    "<shift> {target} (where | to where | in the place of) [the] {position} [one] (is | was |"
-    " stands)",
+    "(<shift> | <set_down>) {target} (where | to where | in the place of) [the] {position} [one]"
+    " (is | was | stands)",
     example="put the last paragraph where the first one is",
     group="revising",
+    moves=True,
 )
 def move_to_nth(sitting: Sitting, target: Places, position: int) -> Done | Refusal:
     """Move a paragraph or item to where another of its kind stands, before it."""
@@ -114,17 +115,10 @@ def move_to_nth(sitting: Sitting, target: Places, position: int) -> Done | Refus
     return move(sitting, target, found, "before")
 
 
-def _said_of_a_list(sitting: Sitting, parse: Parse) -> bool:
-    """ "Blankets last" is about a list, where there is one; "the boat first" may be anything."""
-    named = parse.args.get("target"), parse.args.get("place")
-    if not any(isinstance(target, Words) for target in named):
-        return True
-    blocks = tuple(b for b in sitting.document.blocks if b.kind is Kind.ITEM)
-    return bool(blocks) and all(
-        bool(places(Document(blocks), target.words))
-        for target in named
-        if isinstance(target, Words)
-    )
+def _parts_or_items(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put blankets last" is about a list, where there is one; "put the boat up" is a sentence."""
+    named = [v for k in ("target", "place") if (v := parse.args.get(k)) is not None]
+    return all(of_the_page(v) or in_a_list(sitting.document, v) for v in named)
 
 
 def _items(sitting: Sitting, r: Range, place: Places | None) -> tuple[Range, Range] | None:
@@ -157,19 +151,23 @@ def _list_of(sitting: Sitting, r: Range) -> Range:
     "<shift> {target} to the [very] {edge:docedge}",
     "<shift> {target} {edge:atedge} [(of | on | in) the list]",
     "<shift> {target} (where | to where | in the place of) {place:target} (is | was | stands)",
-    Way("{target} {edge:atedge}", when=_said_of_a_list),
-    Way(
-        "{target} (should come | should go | goes | belongs) {side:beside} {place:target}",
-        when=_said_of_a_list,
+    *(
+        Way(pattern, when=_parts_or_items)
+        for pattern in (
+            "<set_down> {target} <exactly> {side:beside} {place:target}",
+            "<set_down> {target} (to | at) the [very] {edge:docedge}",
+            "<set_down> {target} {edge:atedge} [(of | on | in) the list]",
+            "<set_down> {target} (where | in the place of) {place:target} (is | was | stands)",
+            "{target} {edge:atedge}",
+            "{target} (should come | should go | goes | belongs) {side:beside} {place:target}",
+            "{target} (should be | should go | goes | belongs) {edge:atedge} [(on | in) the list]",
+            "<wish> {target} moved {side:beside} {place:target}",
+            "<wish> {target} moved to the [very] {edge:docedge}",
+        )
     ),
-    Way(
-        "{target} (should be | should go | goes | belongs) {edge:atedge} [(on | in) the list]",
-        when=_said_of_a_list,
-    ),
-    "<wish> {target} moved {side:beside} {place:target}",
-    "<wish> {target} moved to the [very] {edge:docedge}",
     example="move the last sentence before the first sentence",
     group="revising",
+    moves=True,
 )
 def move(
     sitting: Sitting,
@@ -222,12 +220,14 @@ CATALOGUE.table("upward", {"(up | higher)": -1, "(down | lower)": 1})
 
 
 @command(
-    "(move | shift | put | bring) {target} {upward} [one]",
-    "(move | shift | bring) {target} {upward} [by] {number} [(places | place | lines | items)]",
-    "(move | shift | bring) {target} {number} [(places | place)] {upward}",
-    "<wish> {target} moved {upward} [one]",
+    "<shift> {target} {upward} [one]",
+    "<shift> {target} {upward} [by] {number} [(places | place | lines | items)]",
+    "<shift> {target} {number} [(places | place)] {upward}",
+    Way("<set_down> {target} {upward} [one]", when=_parts_or_items),
+    Way("<wish> {target} moved {upward} [one]", when=_parts_or_items),
     example="move the last item up",
     group="revising",
+    moves=True,
 )
 def move_by(sitting: Sitting, target: Places, upward: int, number: int = 1) -> Done | Refusal:
     """Move paragraphs or items up or down among their neighbours."""
@@ -248,10 +248,14 @@ def move_by(sitting: Sitting, target: Places, upward: int, number: int = 1) -> D
 
 
 @command(
-    "<shift> {target} to the [very] {edge:docedge} of {place:target}",
-    "<shift> {target} at the [very] {edge:docedge} of {place:target}",
+    "<shift> {target} (to | at) the [very] {edge:docedge} of {place:target}",
+    Way(
+        "<set_down> {target} (to | at) the [very] {edge:docedge} of {place:target}",
+        when=_parts_or_items,
+    ),
     example="move the last item to the start of the list",
     group="revising",
+    moves=True,
 )
 def move_to_edge(sitting: Sitting, target: Places, place: Places, edge: str) -> Done | Refusal:
     """Move a target to the start or the end of another."""

@@ -11,36 +11,55 @@ from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Holding, Places, Unit, Units
+from nimble_lantern.core.targets.model import Places, That, Unit, of_the_page
+from nimble_lantern.core.targets.words import in_a_list
 
 
-def _of_units(sitting: Sitting, parse: Parse) -> bool:
-    """ "The last sentence can go" is asked of the desk; "the boat can go" is a sentence."""
-    return isinstance(parse.args.get("target"), Units | Holding)
+def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
+    """ "The last sentence can go" is asked of the desk; "the boat can go" is a sentence.
+
+    What is selected is of the page as well: "drop it".
+    """
+    target = parse.args.get("target")
+    chosen = isinstance(target, That) and sitting.selection is not None
+    return chosen or of_the_page(target)
+
+
+def _out(sitting: Sitting, parse: Parse) -> bool:
+    """ "Take that out" is said of what was just written, and "take the boat out" of a boat."""
+    return isinstance(parse.args.get("target"), That) or _of_the_page(sitting, parse)
+
+
+def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
+    """ "Take the lamps off the list", where an item says so."""
+    return _of_the_page(sitting, parse) or in_a_list(sitting.document, parse.args.get("target"))
 
 
 @command(
     "<remove> {target}",
-    "take {target} (out | away)",
-    Way("(we | i) (do not | don't) need {target} [any more]", when=_of_units),
+    "(rub | cross | strike | scratch) {target} out",
     "delete back {target:counted_back}",
     "delete {target:counted_back} back",
+    "(<remove> | take | cross | strike | leave) {target} (off | from | out of) the (text | letter)",
     Way(
-        "(we | i) (do not | don't) want {target} [(any more | there | here | in there)]",
-        when=_of_units,
+        "(<remove> | <discard> | take | cross | strike | leave) {target} (off | from | out of)"
+        " the list",
+        when=_on_a_list,
     ),
-    Way("we (can | could) (lose | do without) {target}", when=_of_units),
-    "(take | cross | strike | scratch | leave) {target} (off | from | out of) the (list | text"
-    " | letter)",
-    "<remove> {target} (off | from | out of) the (list | text | letter)",
-    "(rub | cross | strike | cut | wipe) {target} out",
-    Way(
-        "{target} (can | could | must | should | has to | will have to) (go | come out)",
-        when=_of_units,
+    Way("(take | cut | wipe | throw | leave) {target} out", when=_out),
+    *(
+        Way(pattern, when=_of_the_page)
+        for pattern in (
+            "<discard> {target}",
+            "(chuck | knock | whip | get) {target} out",
+            "(take | cut | wipe | throw) {target} away",
+            "(we | i) (do not | don't) (need | want | like) {target}"
+            " [(any more | there | here | in there)] [(delete | remove) it]",
+            "we (can | could) (lose | do without) {target}",
+            "{target} (can | could | must | should | has to | will have to) (go | come out)",
+            "{target} out",
+        )
     ),
-    "(chuck | knock | whip | throw | get | leave) {target} out",
-    Way("(we | i) (do not | don't) like {target} [(delete | remove) it]", when=_of_units),
-    Way("{target} out", when=_of_units),
     example="delete the last two words",
     group="revising",
     destructive=True,

@@ -63,8 +63,6 @@ def _no_colour_word(sitting: Sitting, parse: Parse) -> bool:
     "<make> {target} in {colour} (letters | type | ink | print)",
     "{colour} (letters | type | ink | print) for {target}",
     "use {colour} (for | on) {target}",
-    "give {target} [a] {colour} (colour | color)",
-    "paint {target} {colour}",
     example="make the last sentence blue",
     group="format",
 )

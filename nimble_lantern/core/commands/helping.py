@@ -21,12 +21,13 @@ def _of_the_trade(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
-    "what can i (say | do) (about | for | with | to) [the | a] {words}",
+    "what can i say about [the | a] {words}",
+    Way("what can i (say | do) (about | for | with | to) [the | a] {words}", when=_of_the_trade),
     Way("how (do | can | would | could | should) (i | you | we) {words}", when=_of_the_trade),
     Way("(can | could) (i | you) {words} here", when=_of_the_trade),
     Way("(can i | is there a way to | is it possible to | how to) {words}", when=_of_the_trade),
     Way("what (do i | should i) say to {words}", when=_of_the_trade),
-    "help [me] (with | on | about) {words}",
+    Way("help [me] (with | on | about) {words}", when=_of_the_trade),
     Way("what is the command (for | to) {words}", when=_of_the_trade),
     example="how do i make a list",
     group="desk",

@@ -12,7 +12,7 @@ from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.lexicon.closed import DETERMINERS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit
+from nimble_lantern.core.targets.model import Places, Unit, Words
 
 _MOST_PUT = 4
 _REACHING = frozenset("away to for and out off up down in on back".split())
@@ -28,11 +28,23 @@ def _beside(sitting: Sitting, target: Places, text: tuple[str, ...], before: boo
 
 
 def _plain_words(sitting: Sitting, parse: Parse) -> bool:
-    """Whether the words to be put in are words: "a bullet" and "me" are said of the page."""
-    text = tuple(parse.args.get("text", ()))
+    """Whether the words to be put in are words: "a bullet" and "me" are said of the page.
+
+    "Put a bench in front of the stair" says where a thing goes.
+    """
+    text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
+    thing = isinstance(target, Words) and not target.called and target.words[:1] == ("the",)
+    if thing and text and bare_mark(text)[0] in DETERMINERS:
+        return False
     if not text or text[0] in ("me", "it", "that", "them") or text[-1] in _NEARNESS:
         return False
     return not set(text) & PARTS
+
+
+def _no_thing(sitting: Sitting, parse: Parse) -> bool:
+    """ "Add with kind regards at the end", and not "add a little salt at the end"."""
+    text = tuple(parse.args.get("text", ()))
+    return _plain_words(sitting, parse) and bare_mark(text)[0] not in DETERMINERS
 
 
 def _a_word_or_two(sitting: Sitting, parse: Parse) -> bool:
@@ -74,8 +86,8 @@ def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
         when=_plain_words,
     ),
     Way(
-        "{text:words} (goes | should go | should come | belongs) <ahead_of> {target}",
-        when=_plain_words,
+        "{text:words} (goes | should go | should come | belongs) <exactly> <ahead_of> {target}",
+        when=_a_word_or_two,
     ),
     Way("<wish> {text:words} <exactly> <ahead_of> {target}", when=_plain_words),
     example="insert old before the ferry",
@@ -104,8 +116,8 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         when=_plain_words,
     ),
     Way(
-        "{text:words} (goes | should go | should come | belongs) <behind> {target}",
-        when=_plain_words,
+        "{text:words} (goes | should go | should come | belongs) <exactly> <behind> {target}",
+        when=_a_word_or_two,
     ),
     Way("<wish> {text:words} <exactly> <behind> {target}", when=_plain_words),
     example="insert every day after the ferry",
@@ -137,9 +149,7 @@ def write_after(sitting: Sitting, target: Places) -> Done:
 
 
 @command(
-    Way(
-        "(add | write | put | insert) {text:words} at the [very] {edge:docedge}", when=_plain_words
-    ),
+    Way("(add | write | put | insert) {text:words} at the [very] {edge:docedge}", when=_no_thing),
     "at the [very] {edge:docedge} (add | write | put | insert) {text}",
     example="add with kind regards at the end",
     group="revising",

@@ -120,6 +120,7 @@ def split(sitting: Sitting, target: Places, side: str = "before") -> Done | Refu
     example="swap the first sentence and the last sentence",
     group="revising",
     when=_of_two,
+    moves=True,
 )
 def swap(
     sitting: Sitting,

@@ -33,7 +33,6 @@ def stop_listening(sitting: Sitting) -> Done:
     "lamp (up | on)",
     "(turn | switch) on the (microphone | mic | mike)",
     "(turn | switch) the (microphone | mic | mike) on",
-    "wake up",
     "(microphone | mic | mike) on",
     example="start listening",
     group="listening",

@@ -14,7 +14,7 @@ from nimble_lantern.core.document.model import Range, Span
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, That
+from nimble_lantern.core.targets.model import Places, of_the_page
 
 
 class _Family(NamedTuple):
@@ -26,9 +26,9 @@ class _Family(NamedTuple):
     besides: tuple[str | Way, ...] = ()
 
 
-def _not_that(sitting: Sitting, parse: Parse) -> bool:
-    """ "Strike that", said of what was just written, takes it back."""
-    return not isinstance(parse.args.get("target"), That)
+def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
+    """ "Strike the last word"; "strike the bell" is a sentence, and "strike that" takes it back."""
+    return of_the_page(parse.args.get("target"))
 
 
 _FAMILIES = {
@@ -58,7 +58,7 @@ _FAMILIES = {
         "(struck (out | through) | strikethrough | crossed (out | through))",
         "(strikethrough | strike through | strike out | strike)",
         (
-            Way("strike {target}", when=_not_that),
+            Way("strike {target}", when=_of_the_page),
             "strike {target} (through | out)",
             "cross {target} through",
             "(<put> | draw | run) a line through {target}",
@@ -196,7 +196,6 @@ _PEN = "{ink} (highlight | highlighting | highlighter)"
     f"{{target}} {_INK}",
     *frames.given(_PEN),
     f"mark {{target}} (with | in) {_PEN}",
-    "mark {target} in {ink}",
     example="highlight the last word in yellow",
     group="format",
 )

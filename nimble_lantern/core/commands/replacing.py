@@ -4,18 +4,19 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from nimble_lantern.core.commands.mending import mended
 from nimble_lantern.core.commands.wording import many, near, quoted
 from nimble_lantern.core.composing.replacing import STOPS, replace_many, replace_range, without_stop
 from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import Parse, Way, When, command
 from nimble_lantern.core.lexicon.closed import DETERMINERS, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Question, Sitting
 from nimble_lantern.core.targets.alike import mends, of_one_kind
-from nimble_lantern.core.targets.model import Places, Unit, Words
+from nimble_lantern.core.targets.model import Places, Unit, Words, of_the_page
 from nimble_lantern.core.targets.words import places
 from nimble_lantern.core.writing.spelling import letter
 
@@ -30,37 +31,43 @@ def _said(parse: Parse) -> tuple[tuple[str, ...], tuple[str, ...]]:
 
 
 def _of_a_kind(sitting: Sitting, parse: Parse) -> bool:
-    """ "Make thursday friday" is a request; "turn the key twice" and "tea instead of cake" are not
-    known to be one."""
+    """ "Make thursday friday" is a request; "tea instead of cake" is not known to be one."""
     return of_one_kind(*_said(parse))
-
-
-def _no_sentence(sitting: Sitting, parse: Parse) -> bool:
-    """ "Change the rent to suit the young ones full stop" is one, as its stop shows.
-
-    Not where a whole sentence is named, whose new words may bring their own.
-    """
-    text = tuple(parse.args.get("text", ()))
-    if (
-        set(text) <= PARTS | DETERMINERS | {"one", "two", "single", "plain", "normal"}
-        and len(text) > 1
-        or (len(text) == 1 and text[0] in PARTS)
-    ):
-        # "Turn the list into paragraphs" names what a page is made of, not new words.
-        return False
-    stopped = len(text) > 2 and any(text[-len(stop) :] == stop for stop in STOPS)
-    return not stopped or not isinstance(parse.args.get("target"), Words)
-
-
-def _by_letters(sitting: Sitting, parse: Parse) -> bool:
-    text = tuple(parse.args.get("text", ()))
-    return len(text) > 1 and all(letter(w) for w in text)
 
 
 def _much_alike(sitting: Sitting, parse: Parse) -> bool:
     """ "Make second song last song": of one kind, or as many words of which some are the same."""
     old, new = _said(parse)
-    return of_one_kind(old, new) or 1 < len(old) == len(new) and bool(set(old) & set(new))
+    alike = 1 < len(old) == len(new) and bool(set(old) & set(new))
+    return of_one_kind(old, new) or alike
+
+
+def _alike_or_a_part(sitting: Sitting, parse: Parse) -> bool:
+    """The same, or any words for a part of the page: "the last sentence should say we waited"."""
+    return of_the_page(parse.args.get("target")) or _much_alike(sitting, parse)
+
+
+def _no_sentence(sitting: Sitting, parse: Parse) -> bool:
+    """Whether it is the new words that come after "to", and not the rest of a sentence.
+
+    "Change the rent to suit the young ones" and "swap the rope for a new one" go on; a stop shows
+    it as well, except where a whole sentence is named.  "Turn the list into paragraphs" names what
+    a page is made of.
+    """
+    text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
+    if set(text) & PARTS and set(text) <= PARTS | DETERMINERS | _MADE_OF:
+        return False
+    if not isinstance(target, Words):
+        return True
+    stopped = len(text) > 2 and any(text[-len(stop) :] == stop for stop in STOPS)
+    thing = target.words[:1] in (("the",), ("a",), ("an",))
+    acts = len(text) > 2 and text[1] in DETERMINERS and text[0] not in DETERMINERS | PREPOSITIONS
+    refers = bool(text) and text[-1] in _REFERRING
+    return not stopped and not (thing and (acts or refers))
+
+
+_MADE_OF = frozenset("one two single plain normal".split())
+_REFERRING = frozenset("one ones it them him her us me you".split())
 
 
 def _words_there(sitting: Sitting, parse: Parse) -> bool:
@@ -70,14 +77,10 @@ def _words_there(sitting: Sitting, parse: Parse) -> bool:
     return there and _no_sentence(sitting, parse)
 
 
-def _same_size(sitting: Sitting, parse: Parse) -> bool:
-    """ "Blue lamp should be brass lantern"; "the door should be closed at night" is a sentence."""
-    old, new = _said(parse)
-    target = parse.args.get("target")
-    bare = isinstance(target, Words) and target.words[:1] != ("the",)
-    if not new or new[0] in PREPOSITIONS:
-        return False
-    return of_one_kind(old, new) or bare and len(old) == len(new) == 2
+def _by_letters(sitting: Sitting, parse: Parse) -> bool:
+    """ "Spell hob h o b b"."""
+    text = tuple(parse.args.get("text", ()))
+    return len(text) > 1 and all(letter(w) for w in text)
 
 
 def _plain_words(sitting: Sitting, parse: Parse) -> bool:
@@ -94,52 +97,62 @@ def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
     return len(text) <= 2 and words > 3 and not clause
 
 
+def _each(when: When, *patterns: str) -> tuple[Way, ...]:
+    return tuple(Way(pattern, when=when) for pattern in patterns)
+
+
 @command(
-    Way("replace {target} (with | by) {text}", when=_no_sentence),
-    Way("<change> {target} (to | into | with | by) {text}", when=_no_sentence),
-    Way("(swap | exchange | switch | trade) {target} for {text}", when=_no_sentence),
-    "(put | write | say) {text:words} for {target}",
-    "instead of {target} (write | put | say) {text}",
-    "substitute {text:words} for {target}",
-    "turn {target} into {text}",
-    "(make | let | have) {target} (read | say) {text}",
-    "make {target} into {text}",
+    *_each(
+        _no_sentence,
+        "replace {target} (with | by) {text}",
+        "<change> {target} (to | into | with | by) {text}",
+        "put {text:words} (instead of | in place of) {target}",
+        "(write | say) {text:words} (instead of | in place of | rather than) {target}",
+        "instead of {target} (write | put | say) {text}",
+        "swap {target} for {text}",
+        "substitute {text:words} for {target}",
+        "(rewrite | reword | rephrase) {target} (as | to) {text}",
+        "<remove> {target} and (put | write | say) {text:words} instead",
+        "<wish> {target} (changed | corrected | altered) to {text}",
+    ),
     "make it {text:words} instead of {target}",
     "<change> {target} (with | by | to | into) the (word | words) {text}",
     "<change> the spelling of {target} to {text}",
     Way("put {text:words} where {target} is", when=_plain_words),
-    Way("(make | turn) {target} [a | an] {text}", when=_much_alike),
-    Way("<change> {target} in {text}", when=_of_a_kind),
-    Way("{target} to {text}", when=_of_a_kind),
-    Way("{text:words} (instead of | in place of | rather than) {target}", when=_of_a_kind),
-    Way(
-        "it (should | ought to) (say | be | read) {text:words} [and] not {target}",
-        when=_words_there,
-    ),
-    Way(
-        "it (is not | isn't | should not be | shouldn't be) {target} it (is | it's | should"
-        " be) {text}",
-        when=_words_there,
-    ),
-    Way("it's not {target} it's {text}", when=_words_there),
-    Way("{target} is wrong it (should be | is) {text}", when=_words_there),
-    Way("{target} <shall> (read | say | be changed to | become) {text}", when=_words_there),
-    Way("{target} <shall> be {text}", when=_same_size),
-    Way("{target} be changed to {text}", when=_words_there),
-    "(put | write | say | use | have) {text:words} (instead of | in place of | rather than)"
-    " {target}",
-    "<wish> {target} (changed | corrected | altered) to {text}",
-    "(rewrite | reword | rephrase) {target} (as | to) {text}",
-    Way(
+    *_each(
+        _words_there,
+        "it (should | ought to) (say | read) {text:words} [and] not {target}",
+        "{target} <shall> be changed to {text}",
+        "{target} be changed to {text}",
         "where it (says | has | reads) {target} (put | write | say | make it) {text}",
-        when=_words_there,
     ),
-    Way("<remove> {target} and (put | write | say | use) {text}", when=_no_sentence),
-    Way("<remove> {target} and (put | write | say | use) {text:words} instead", when=_no_sentence),
-    Way("<change> {target} {text}", when=_of_a_kind),
-    Way("{text:words} for {target}", when=_of_a_kind),
-    Way("spell {target} [as] {text}", when=_by_letters),
-    Way("{target} (is | should be | must be) (spelt | spelled) {text}", when=_by_letters),
+    Way("(make | turn) {target} [(a | an)] {text}", when=_much_alike),
+    *_each(
+        _alike_or_a_part,
+        "(make | turn) {target} into {text}",
+        "(make | let | have) {target} (read | say) {text}",
+        "(fix | switch | exchange | trade) {target} (to | for) {text}",
+        "(put | use | have) {text:words} (instead of | in place of | rather than) {target}",
+        "it (should | ought to) be {text:words} [and] not {target}",
+        "it (is not | isn't | should not be | shouldn't be) {target} it (is | it's | should be)"
+        " {text}",
+        "it's not {target} it's {text}",
+        "{target} is wrong it (should be | is) {text}",
+        "{target} <shall> (be | read | say | become) {text}",
+        "<remove> {target} and (put | write | say) {text}",
+    ),
+    *_each(
+        _of_a_kind,
+        "<change> {target} [in] {text}",
+        "{target} to {text}",
+        "[(put | write | say)] {text:words} for {target}",
+        "{text:words} (instead of | in place of | rather than) {target}",
+    ),
+    *_each(
+        _by_letters,
+        "spell {target} [as] {text}",
+        "{target} (is | should be | must be) (spelt | spelled) {text}",
+    ),
     example="replace the ferry with the boat",
     group="revising",
     destructive=True,
@@ -154,9 +167,7 @@ def replace_with(
         # "Change that to monday", of a sentence just said, mends the day in it.
         found = mends(sitting.document, target.first, text) if len(target.ranges) == 1 else []
         if len(found) == 1 and sitting.document.count_words(target.first) > len(text) + 2:
-            wrote = replace_range(sitting, found[0].range, found[0].words)
-            was = sitting.document.text(found[0].range)
-            return Done(wrote.sitting, f"{quoted(was)} is {quoted(wrote.text)} now")
+            return mended(sitting, found[0].range, found[0].words)
     if sure is None and _of_much(sitting, target, text):
         much = f"all of it by “{' '.join(text)}”"
         question = Question.whether(

@@ -11,24 +11,28 @@ from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, Words
+from nimble_lantern.core.targets.model import Places, Unit, Words, of_the_page
 
 
-def _no_more_said(sitting: Sitting, parse: Parse) -> bool:
-    """ "Correct the first ferry" shows it, for the right words; "correct a to b" replaces."""
+def _shown(sitting: Sitting, parse: Parse) -> bool:
+    """ "Correct the first ferry" and "grab the last line" are asked of the desk; "correct the log"
+    and "grab the rope" are sentences, and the next one would take the place of what is selected."""
     target = parse.args.get("target")
-    return not isinstance(target, Words) or "to" not in target.words
+    ordered = isinstance(target, Words) and target.order is not None
+    return ordered or of_the_page(target)
 
 
 @command(
     "<select> {target}",
+    "select (only | just) {target}",
     "highlight nothing but {target}",
     "i want to (select | change) {target}",
     "<wish> {target} [to be] selected",
     "make {target} the selection",
-    "{target} selected",
-    Way("correct {target}", when=_no_more_said),
-    "select (only | just) {target}",
+    *(
+        Way(pattern, when=_shown)
+        for pattern in ("<pick> {target}", "correct {target}", "{target} selected")
+    ),
     example="select the last sentence",
     group="selecting",
 )

@@ -5,7 +5,7 @@ from __future__ import annotations
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Reach, Units
+from nimble_lantern.core.targets.model import Places, of_the_page
 
 
 @command(
@@ -22,14 +22,12 @@ def save(sitting: Sitting) -> Done:
     return Done(sitting, "everything is saved as you say it")
 
 
-def _not_words(sitting: Sitting, parse: Parse) -> bool:
+def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
     """ "Read the second paragraph" is asked of the desk; "read the minutes" is a sentence."""
-    return isinstance(parse.args.get("target"), Units | Reach)
+    return of_the_page(parse.args.get("target"))
 
 
-CATALOGUE.table(
-    "aloud", {"(back | aloud | out loud | out | back to me | to me | to me aloud)": True}
-)
+CATALOGUE.table("aloud", {"(back [to me] | aloud [to me] | out loud | out aloud)": True})
 
 
 @command(
@@ -37,7 +35,7 @@ CATALOGUE.table(
     "read [me] (it | that | this | everything) all",
     "read [me] (it | that | this | everything) [all] from the <beginning>",
     "read [me] {target} <aloud>",
-    Way("read [me] {target}", when=_not_words),
+    Way("read [me] {target}", when=_of_the_page),
     "(stop | pause | go on | carry on | continue) reading",
     example="read the last paragraph back to me",
     group="desk",

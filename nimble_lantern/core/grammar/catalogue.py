@@ -58,6 +58,7 @@ class Traits:
     answers: bool = False
     keeps_question: bool = False
     every_place: bool = False
+    moves: bool = False
     of_blocks: bool = False
     here: bool = False
 
@@ -140,6 +141,7 @@ class Catalogue:
         answers: bool = False,
         keeps_question: bool = False,
         every_place: bool = False,
+        moves: bool = False,
         of_blocks: bool = False,
         here: bool = False,
     ) -> Callable[[Handler], Handler]:
@@ -159,12 +161,13 @@ class Catalogue:
         answers          answers a question, and makes sense only while one is asked
         keeps_question   leaves a question as it is, or deals with it itself
         every_place      takes all places where words stand, and does not ask which
+        moves            takes text from its place and puts it elsewhere
         of_blocks        is said of whole paragraphs: words name one only if they are most of it
         here             with nothing selected, "this" is the paragraph of the writing place
         """
         traits = Traits(
             when, destructive, while_resting, while_text_only, walks, in_text, writes, answers,
-            keeps_question or answers, every_place, of_blocks, here,
+            keeps_question or answers, every_place, moves, of_blocks, here,
         )  # fmt: skip
 
         def register(handler: Handler) -> Handler:

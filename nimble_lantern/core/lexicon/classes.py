@@ -19,10 +19,13 @@ class WordClass(NamedTuple):
 CLASSES = {
     "remove": WordClass(
         "(delete | remove | erase | take out | get rid of)",
-        "(rub out | cross out | drop | lose | wipe [out] | take (off | away) | throw (out | away)"
-        " | scrap | bin | scratch [out] | scrub [out] | chuck out | strike [out]"
-        " | clear [out | away] | do away with | dispense with | leave out"
-        " | ditch | axe | chuck | knock out)",
+        "(rub out | cross out | scratch out | scrub out | strike out)",
+    ),
+    "discard": WordClass(
+        "(drop | lose | cut out)",
+        "(wipe [out] | take (off | away) | throw (out | away) | scrap | bin | scratch | scrub"
+        " | chuck [out] | strike | clear [out | away] | do away with | dispense with | leave out"
+        " | ditch | axe | kill | knock out)",
     ),
     "undress": WordClass(
         "(remove | take off | get rid of | clear)",
@@ -30,21 +33,16 @@ CLASSES = {
     ),
     "change": WordClass(
         "(change | replace | swap)",
-        "(switch | alter | correct | amend | exchange | substitute | edit | fix | overwrite |"
-        " rewrite)",
+        "(alter | correct | amend | edit | overwrite | rewrite)",
     ),
-    "select": WordClass(
-        "(select | choose | pick out)",
-        "(mark | grab | pick | take hold of | make [a] selection of | put the selection on)",
-    ),
+    "select": WordClass("(select | pick out)", "(make [a] selection of | put the selection on)"),
+    "pick": WordClass("(choose | pick)", "(mark | grab | (take | get) hold of)"),
     "put": WordClass(
         "(insert | put | add | write)",
         "(type | place | pop | stick | slip | squeeze | slot | drop | bung)",
     ),
-    "shift": WordClass(
-        "(move | put | bring)",
-        "(shift | place | pop | stick | send | carry | drag | slide | take)",
-    ),
+    "shift": WordClass("(move | shift)", "(drag | slide | transfer)"),
+    "set_down": WordClass("(put | bring)", "(place | pop | stick)"),
     "make": WordClass(
         "(make | put | set | turn | change)",
         "(have | get | convert | format | write | style | render | show | print)",

@@ -18,12 +18,7 @@ LEADS = _phrases(
     "would you mind, do you mind, would you be so kind as to, be so kind as to, would you be"
     " able to",
     "can i, could i, may i, might i, can we, could we, may we, might we, shall we, let me, let us",
-    "let's, i want to, i want you to, i need to, i need you to, i would like to, i'd like to,"
-    " we need to",
-    "i would like you to, i'd like you to, i should like to, i should like you to, i wish to",
-    "i think we might, i think we can, i think we should, i think you can, i think i will, i think",
-    "i think i'll, we can, we could, you can, you could, we should, we might, now can we,"
-    " i'll, i will",
+    "let's, now can we, i want to, i would like to, i'd like to, i should like to, i wish to",
     "go on, go on then, go on and, go ahead and, try to, go and, be a dear and, be a love and,"
     " my dear",
     "now, then, okay, ok, no, no no, well, right, right then, so, just, and, and now, and"
@@ -37,6 +32,14 @@ LEADS = _phrases(
     "next, first, also, again, quickly, simply, perhaps, maybe, hey, hello, computer, desk",
 )
 """Before a request, one after another: "okay now could you please just"."""
+MUSINGS = _phrases(
+    "i want you to, i need to, i need you to, we need to, i would like you to, i'd like you to",
+    "i should like you to, i think we might, i think we can, i think we could, i think we should",
+    "i think you can, i think you should, i think i will, i think i'll, i think i should, i think",
+    "we can, we could, we should, we might, we must, we will, we'll, you can, you could",
+    "i can, i could, i should, i will, i'll, i might",
+)
+"""Before what is thought aloud, and may be a sentence: "i think we should", "i will"."""
 TAILS = _phrases(
     "please, for me, thank you, thanks, thank you very much, thanks very much, thank you so much",
     "instead, now, right now, straight away, at once, will you, would you, could you, can you",

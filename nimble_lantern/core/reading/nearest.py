@@ -26,6 +26,7 @@ from nimble_lantern.core.lexicon.closed import LITTLE, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, SPOKEN_OF, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.meanings import MEANINGS
 from nimble_lantern.core.reading import reader
+from nimble_lantern.core.reading.addressing import barest
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Places, That, Units, Words
 from nimble_lantern.core.targets.resolve import resolve
@@ -70,7 +71,7 @@ class _Heard:
 
 def addressed(sitting: Sitting, words: Sequence[str]) -> bool:
     """Whether an utterance is plainly said to the desk: a verb of the trade, and what it takes."""
-    bare = reader.wordings(words)[-1]
+    bare = barest(words)
     if not 2 <= len(bare) <= _MOST_WORDS or any(w in SUBJECT_PRONOUNS for w in bare):
         return False
     first, rest = bare[0], bare[1:]
@@ -88,7 +89,7 @@ def addressed(sitting: Sitting, words: Sequence[str]) -> bool:
 
 def offers(sitting: Sitting, words: Sequence[str], most: int = MOST_OFFERS) -> list[Offer]:
     """The nearest commands that can be done here, the likeliest first."""
-    bare = reader.wordings(words)[-1]
+    bare = barest(words)
     sitting = _round_here(sitting)
     wordings: dict[tuple[str, ...], tuple[float, tuple[str, ...]]] = {}
     for heard in _readings(sitting, bare):
@@ -96,7 +97,7 @@ def offers(sitting: Sitting, words: Sequence[str], most: int = MOST_OFFERS) -> l
         for name in _nearest_commands(heard):
             for said in speaker.wordings(name):
                 likeness = _likeness(bare, said)
-                if likeness >= _LEAST_LIKE and said != bare:
+                if likeness >= _LEAST_LIKE and said != tuple(words):
                     kept = (likeness, heard.target)
                     wordings[said] = max(kept, wordings.get(said, kept))
     found: dict[str, Offer] = {}

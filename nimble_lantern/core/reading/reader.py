@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, NamedTuple
 
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.document.units import block_range
@@ -12,16 +12,9 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
-from nimble_lantern.core.lexicon.desk import (
-    ASIDES,
-    PLAIN_VERBS,
-    SPOKEN_OF,
-    TRADE_NOUNS,
-    TRADE_VERBS,
-)
-from nimble_lantern.core.lexicon.manners import ASKED_DOING, FILLERS, LEADS, TAILS
-from nimble_lantern.core.lexicon.meanings import MEANINGS
+from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.sentences import NEVER_LAST
+from nimble_lantern.core.reading.addressing import Plainer, of_what_is_selected, plainer_than
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Places, That, Words, is_target
 from nimble_lantern.core.targets.names import look_up
@@ -31,9 +24,6 @@ from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
 _MARK_ENDS = (("full", "stop"), ("question", "mark"), ("exclamation", "mark"), ("period",))
 _MOST_WORDS_OF_A_SLIP = 6
 _MOST_SAID_OF_IT = 5
-_MOST_ADDRESSED = 8
-_LEADS = {first: tuple(p for p in LEADS if p[0] == first) for first, *_ in LEADS}
-_TAILS = {last: tuple(p for p in TAILS if p[-1] == last) for *_, last in TAILS}
 
 
 @dataclass(frozen=True, slots=True)
@@ -50,44 +40,53 @@ class Verdict:
 TEXT = Verdict(Judged.TEXT)
 
 
+class _Asked(NamedTuple):
+    """A plainer wording and how it is read."""
+
+    plain: Plainer
+    verdict: Verdict
+
+
 def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = False) -> Verdict:
     """How `words` are read; `whole` if they are all of the utterance.
 
     `forced` where the speaker says it is a command: then it is refused rather than text.
     """
     words = tuple(words)
-    plainer = plainer_than(words)
     found = exactly(sitting, words, whole)
+    if found.kind is Judged.COMMAND and not (found.parse and found.parse.free):
+        return found
+    asked = [_Asked(p, exactly(sitting, p.words, whole)) for p in plainer_than(words)]
     if found.kind is Judged.COMMAND:
         # In "replace the hut with the barn please" the courtesy is no part of the new words.
-        for plain in plainer if found.parse and found.parse.free else ():
-            same = exactly(sitting, plain, whole)
-            if same.kind is Judged.COMMAND and _swallowed(found, same, len(words) - len(plain)):
+        for plain, same in asked:
+            fewer = len(words) - len(plain.words)
+            if same.kind is Judged.COMMAND and _swallowed(found, same, fewer):
                 return same
         return found
-    for plain in plainer:
-        asked = exactly(sitting, plain, whole)
-        if not whole and (asked.parse is None or asked.parse.free):
+    for plain, verdict in asked:
+        if not whole and (verdict.parse is None or verdict.parse.free):
             continue
-        if _plainly_asked(sitting, asked, plain) or _taken_back(asked, words, plain):
-            return asked
+        if _taken_back(verdict, words, plain) or _plainly_asked(sitting, verdict, plain):
+            return verdict
     # Only where nothing fits exactly does it pay to look for what comes near.
     missed: list[Verdict] = []
     refused = found if found.kind is Judged.REFUSED else None
     if refused is None and len(words) <= _MOST_WORDS_OF_A_SLIP * 2:
-        for wording in (words, *plainer) if whole else (words,):
-            parses = [p for p in CATALOGUE.parses(wording) if _fits(sitting, p)]
+        tried = (Plainer(words), *(a.plain for a in asked)) if whole else (Plainer(words),)
+        for wording in tried:
+            parses = [p for p in CATALOGUE.parses(wording.words) if _fits(sitting, p)]
             nearest = _best(sitting, parses, near=True, missed=missed)
             if nearest.kind is Judged.COMMAND and (
-                wording is words or _plainly_asked(sitting, nearest, wording)
+                wording.words == words or _plainly_asked(sitting, nearest, wording)
             ):
                 return nearest
-    for plain in plainer if whole else ():
-        asked = exactly(sitting, plain, whole)
-        if asked.kind is Judged.REFUSED and _plainly_asked(sitting, asked, plain):
-            return asked
-    if refused and whole:
-        return refused
+    if whole:
+        for plain, verdict in asked:
+            if verdict.kind is Judged.REFUSED and _plainly_asked(sitting, verdict, plain):
+                return verdict
+        if refused:
+            return refused
     slip = _slip(missed, words) if whole else TEXT
     if slip is TEXT and whole and _spares_the_selection(sitting, words):
         return Verdict(Judged.UNCLEAR, refusal=_NOT_OVER)
@@ -126,49 +125,15 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
     return found
 
 
-def wordings(words: Sequence[str]) -> tuple[tuple[str, ...], ...]:
-    """The words as they were said, and plainer."""
-    return tuple(words), *plainer_than(tuple(words))
-
-
 def _swallowed(found: Verdict, plainer: Verdict, fewer: int) -> bool:
     """Whether words of courtesy were taken for words to write: without them fewer are free."""
     assert found.parse and plainer.parse
     return plainer.parse.free <= found.parse.free - fewer
 
 
-def plainer_than(words: tuple[str, ...]) -> tuple[tuple[str, ...], ...]:
-    """The words without hesitation, without what comes after a request, then without what comes
-    before: "no bullets please" is "no bullets" before it is "bullets"."""
-    bare = tuple(w for w in words if w not in FILLERS)
-    tailed = _without_tails(bare)
-    found = dict.fromkeys((bare, tailed, _without_leads(tailed)))
-    return tuple(w for w in found if w and w != words)
-
-
 def _spares_the_selection(sitting: Sitting, words: tuple[str, ...]) -> bool:
-    """Whether what is selected stays, as the words may be meant for the desk and not for it.
-
-    After "select the hut", "the shed" replaces it; "the other one" and "bold and italic" do not.
-    """
-    return sitting.selection is not None and sitting.fresh and _addressed(words)
-
-
-def _addressed(words: tuple[str, ...]) -> bool:
-    if any(words[: len(aside)] == aside for aside in ASIDES):
-        return True
-    bare = _without_leads(_without_tails(tuple(w for w in words if w not in FILLERS)))
-    if not bare or len(bare) > _MOST_ADDRESSED:
-        return False
-    trade = sum(w in TRADE_NOUNS or w in TRADE_VERBS for w in bare)
-    of_it = any(w in SPOKEN_OF for w in bare)
-    if bare[0] in TRADE_VERBS or trade * 2 >= len(bare):
-        return True
-    if bare[0] in PLAIN_VERBS or bare[0] in MEANINGS:
-        return of_it or trade > 0
-    if of_it and len(bare) <= 3:
-        return True
-    return len(bare) <= 4 and bare[-1] in ("one", "ones") or len(bare) == 1 and of_it
+    """Whether what is selected stays, as the words may be meant for the desk and not for it."""
+    return sitting.selection is not None and sitting.fresh and of_what_is_selected(words)
 
 
 def _best(
@@ -218,38 +183,44 @@ def _goes_back(sitting: Sitting, verdict: Verdict) -> bool:
     return walks and not (sitting.selection is not None and sitting.fresh)
 
 
-def _plainly_asked(sitting: Sitting, verdict: Verdict, words: Sequence[str]) -> bool:
+def _plainly_asked(sitting: Sitting, verdict: Verdict, plain: Plainer) -> bool:
     """Whether a request is surely one: "please bold the ferry", and not "please put it back"."""
     if verdict.kind not in (Judged.COMMAND, Judged.REFUSED) or verdict.parse is None:
         return False
-    parse = verdict.parse
+    parse, words = verdict.parse, plain.words
+    if not plain.allows(parse):
+        return False
     if parse.command.traits.walks and words[0] in ("put", "take", "bring") and "it" in words:
         # "Please put it back" may be said to the letter's reader.
         return sitting.selection is not None and sitting.fresh
     if parse.command.traits.walks or sitting.selection is not None and sitting.fresh:
         return True
+    targets = [v for v in parse.args.values() if is_target(v)]
+    spoken_of = bool(targets) and all(isinstance(t, That) for t in targets)
+    if spoken_of and parse.command.traits.destructive:
+        # "Please take it out" may be said to the letter's reader.
+        return False
     if parse.when or parse.command.traits.when:
         # It says itself when it makes sense.
         return True
     if any(isinstance(v, Named) for v in parse.args.values()):
         # "Open the rota please": there is one.
         return verdict.kind is Judged.COMMAND
-    targets = [v for v in parse.args.values() if is_target(v)]
-    if any(not isinstance(t, That) for t in targets):
+    if targets:
         return True
-    if not targets:
-        # "Stop listening please", and not "please open".
-        return parse.free == 0 and len(words) > 1
-    return not parse.command.traits.destructive
+    # "Stop listening please", and not "please open".
+    return parse.free == 0 and len(words) > 1
 
 
-def _taken_back(verdict: Verdict, words: Sequence[str], plain: Sequence[str]) -> bool:
+def _taken_back(verdict: Verdict, words: Sequence[str], plain: Plainer) -> bool:
     """Whether what was just said is taken back: "no scrap that", "oh never mind delete it"."""
     parse = verdict.parse
     if verdict.kind is not Judged.COMMAND or parse is None or parse.free:
         return False
-    before = words[: len(words) - len(plain)]
-    return parse.command.traits.destructive and bool(set(before) & _REPAIRING)
+    before = words[: len(words) - len(plain.words)]
+    return (
+        plain.allows(parse) and parse.command.traits.destructive and bool(set(before) & _REPAIRING)
+    )
 
 
 _REPAIRING = frozenset("no oh sorry never wait oops whoops actually wrong".split())
@@ -264,30 +235,6 @@ def _suits(sitting: Sitting, parse: Parse, verdict: Verdict) -> bool:
     return isinstance(places, Places) and all(
         r.end.offset - r.start.offset > len(blocks[r.start.block].text) / 2 for r in places.ranges
     )
-
-
-def _without_leads(words: tuple[str, ...]) -> tuple[str, ...]:
-    """Without what comes before a request: "okay could you please delete it" is "delete it"."""
-    while words:
-        leads = (lead for lead in _LEADS.get(words[0], ()) if words[: len(lead)] == lead)
-        lead = next((lead for lead in leads if len(lead) < len(words)), None)
-        if lead is None:
-            break
-        words = words[len(lead) :]
-        if lead[-1] == "mind" and words[0] in ASKED_DOING:
-            words = (ASKED_DOING[words[0]], *words[1:])
-    return words
-
-
-def _without_tails(words: tuple[str, ...]) -> tuple[str, ...]:
-    """Without what comes after a request: "delete it for me please" is "delete it"."""
-    while words:
-        tails = (tail for tail in _TAILS.get(words[-1], ()) if words[-len(tail) :] == tail)
-        tail = next((tail for tail in tails if len(tail) < len(words)), None)
-        if tail is None:
-            break
-        words = words[: -len(tail)]
-    return words
 
 
 def _fits(sitting: Sitting, parse: Parse) -> bool:

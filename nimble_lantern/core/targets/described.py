@@ -39,7 +39,7 @@ def _words(words: tuple[str, ...]) -> Words | None:
     heard=False,
 )
 def _named_words(words: tuple[str, ...]) -> Words:
-    return Words(words)
+    return Words(words, called=True)
 
 
 SIGNS = {

@@ -64,12 +64,16 @@ class Units:
 
 @dataclass(frozen=True, slots=True)
 class Words:
-    """Words that stand in the document; with no order, wherever they stand."""
+    """Words that stand in the document; with no order, wherever they stand.
+
+    `called` where somebody says that they are words: "the word ferry".
+    """
 
     words: tuple[str, ...]
     order: Order | None = None
     n: int = 1
     of: Target | None = None
+    called: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -187,6 +191,19 @@ Target = (
 def is_target(value: object) -> TypeGuard[Target]:
     """Whether an argument of a command is a target that is not looked up yet."""
     return isinstance(value, get_args(Target))
+
+
+def of_the_page(value: object) -> bool:
+    """Whether a target can only be a part of a page: "the last sentence", "the word boat".
+
+    "The boat" may be the thing as well, so that "drop the boat" is a sentence of a letter.
+    """
+    if isinstance(value, Words):
+        return value.called
+    if isinstance(value, Through) and value.close:
+        # "It to the island" may be words of a sentence, which nobody called from and to.
+        return of_the_page(value.first) and of_the_page(value.last)
+    return is_target(value) and not isinstance(value, That | Both)
 
 
 @dataclass(frozen=True, slots=True)

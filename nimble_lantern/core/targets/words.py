@@ -9,9 +9,10 @@ from dataclasses import dataclass
 from rapidfuzz import fuzz, process
 
 from nimble_lantern.core.document.changes import changed
-from nimble_lantern.core.document.model import Block, Document, Position, Range
+from nimble_lantern.core.document.model import Block, Document, Kind, Position, Range
 from nimble_lantern.core.lexicon.closed import DETERMINERS, SLIGHT
 from nimble_lantern.core.lexicon.names import MONTHS
+from nimble_lantern.core.targets.model import Words
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.writing.cardinals import in_words
 from nimble_lantern.core.writing.spoken import Forms, ordinal_forms, plain, spoken_forms
@@ -164,6 +165,12 @@ def places(
         if found:
             return found
     return []
+
+
+def in_a_list(document: Document, target: object) -> bool:
+    """Whether a target is words that stand in an item of a list."""
+    items = tuple(block for block in document.blocks if block.kind is Kind.ITEM)
+    return isinstance(target, Words) and bool(items) and bool(places(Document(items), target.words))
 
 
 def _attempts(words: tuple[str, ...], either_number: bool) -> Iterator[tuple[str, ...]]:

@@ -1,0 +1,218 @@
+"""Putting right what was just said, in one breath: "i meant tuesday", "or rather ..."."""
+
+from __future__ import annotations
+
+import re
+
+from nimble_lantern.core.commands.wording import quoted
+from nimble_lantern.core.composing.replacing import replace_range, without_stop
+from nimble_lantern.core.document import units
+from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.lexicon.closed import SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
+from nimble_lantern.core.lexicon.sentences import AFTER_MEAN, NEVER_LAST, VERBS
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.alike import kind_of, mends, of_one_kind
+from nimble_lantern.core.targets.words import normal, places
+
+
+def _takes_up(sitting: Sitting, parse: Parse) -> bool:
+    """Whether "i meant ..." takes up something of what was just written.
+
+    After "the boat is late", "i meant the ferry is late" does, and so does any word or two; "i mean
+    to write to the board" is a sentence.
+    """
+    said = tuple(parse.args.get("text", ()))
+    if not sitting.that or not _few(said) or "not" in said:
+        return False
+    again = _again(sitting, sitting.that[0], said)
+    return again or len(said) <= 2 or bool(mends(sitting.document, sitting.that[0], said))
+
+
+def _selected(sitting: Sitting, parse: Parse) -> bool:
+    """Whether words are selected, of which "it" is said; a look's name is no word for it."""
+    text = tuple(parse.args.get("text", ()))
+    plain = bool(text) and not set(text) & (TRADE_NOUNS | TRADE_VERBS)
+    return plain and sitting.selection is not None and sitting.fresh
+
+
+def _as_many(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make that last song", where two words are selected; not "make it stand out a bit"."""
+    if not _selected(sitting, parse) or sitting.selection is None:
+        return False
+    return sitting.document.count_words(sitting.selection) == len(parse.args["text"])
+
+
+def _plainly_mends(sitting: Sitting, parse: Parse) -> bool:
+    """ "Sorry monday", where one day was just written: the same kind, and nothing else it mends."""
+    said = tuple(parse.args.get("text", ()))
+    last = sitting.trail[-1:]
+    if not sitting.that or not said or not kind_of(said) or not last or not last[0].made:
+        return False
+    return len(mends(sitting.document, sitting.that[0], said)) == 1
+
+
+def _old_and_new(parse: Parse) -> tuple[tuple[str, ...], tuple[str, ...]]:
+    return tuple(parse.args.get("old", ())), tuple(parse.args.get("text", ()))
+
+
+def _was_said(sitting: Sitting, parse: Parse) -> bool:
+    """ "I said rows not rose": one of them stands there, so that "not" is no word of the new."""
+    old, new = _old_and_new(parse)
+    stands = any(places(sitting.document, words) for words in (old, new) if words)
+    return bool(old) and stands or _was_said_alike(sitting, parse)
+
+
+def _was_said_alike(sitting: Sitting, parse: Parse) -> bool:
+    """ "No saturday not sunday", anywhere in the text: of one kind, or a name for a name."""
+    old, new = _old_and_new(parse)
+    if _just_said_alike(sitting, parse):
+        return True
+    found = places(sitting.document, old) if old and new else []
+    named = len(old) == len(new) and any(_a_name(sitting, r) for r in found)
+    return bool(found) and (of_one_kind(old, new) or named)
+
+
+def _just_said_alike(sitting: Sitting, parse: Parse) -> bool:
+    """ "Seven not six", where six was just said; "it was seven not six" tells something else."""
+    old, new = _old_and_new(parse)
+    if not old or not new or len(sitting.that) != 1:
+        return False
+    if of_one_kind(old, new):
+        return bool(mends(sitting.document, sitting.that[0], new))
+    if set(new) & (VERBS | SUBJECT_PRONOUNS) or len(old) != len(new) or len(old) > 3:
+        # "We can not pay" is a sentence.
+        return False
+    return bool(places(sitting.document, old, sitting.that[0]))
+
+
+def _a_name(sitting: Sitting, r: Range) -> bool:
+    """Whether a place is a name: "no not tarrow marrow" is about one."""
+    text = sitting.document.text(r).split()
+    return bool(text) and all(word[:1].isupper() for word in text)
+
+
+def _takes_up_sentence(sitting: Sitting, parse: Parse) -> bool:
+    """The same of "or rather ...", which takes up the sentence before the writing place."""
+    last = next(units.backward(sitting.document, "sentence", sitting.caret), None)
+    return last is not None and _again(sitting, last, tuple(parse.args.get("text", ())))
+
+
+_NO = "(no | sorry | no sorry | i'm sorry | oh no | wait | no wait | oh | oops | actually)"
+
+
+def _few(said: tuple[str, ...]) -> bool:
+    return bool(said) and said[0] not in AFTER_MEAN
+
+
+def _again(sitting: Sitting, before: Range, said: tuple[str, ...]) -> bool:
+    """Whether at least half of the telling words, but one, were said before."""
+    if not _few(said):
+        return False
+    text = sitting.document.text(before).lower()
+    words = set(normal(re.findall(r"[^\W_]+(?:['’][^\W_]+)*", text)))
+    telling = {w for w in normal(said) if w not in NEVER_LAST}
+    return len(telling & words) * 2 >= max(1, len(telling) - 1)
+
+
+@command(
+    Way(
+        "[(no | sorry | oh no)] (i meant | i mean | i meant to say | make that) {text}",
+        when=_takes_up,
+    ),
+    "(say | put) (that | it) again as {text}",
+    Way(
+        "[(no | sorry)] (i meant | i said | i mean) {text:words} [and] not {old:words}",
+        when=_was_said,
+    ),
+    Way("[(no | sorry)] (i said | i meant) {text}", when=_takes_up),
+    Way("(that | it) should (be | read | say | have been) {text}", when=_takes_up),
+    Way(f"{_NO} {{text}}", when=_plainly_mends),
+    Way(f"{_NO} [(it was | it's)] {{text:words}} not {{old:words}}", when=_was_said_alike),
+    Way(f"{_NO} not {{old:words}} [(but | it was | it's)] {{text}}", when=_was_said_alike),
+    Way("{text:words} not {old:words}", when=_just_said_alike),
+    Way("not {old:words} [but] {text}", when=_just_said_alike),
+    Way("{text:words} i (mean | meant)", when=_plainly_mends),
+    Way("correction {text}", when=_takes_up),
+    Way("(this | that | it) should (be | read | say) {text}", when=_selected),
+    Way("(write | put | say) {text:words} instead", when=_selected),
+    Way("make (it | that | this) (say | read) {text}", when=_selected),
+    Way("make (it | that | this) {text}", when=_as_many),
+    Way(
+        "(it was | that was meant to be | make it | it should have been) {text}",
+        when=_plainly_mends,
+    ),
+    Way("{text:words} sorry", when=_plainly_mends),
+    Way(
+        "(it was | it's | it is | that should be | that is | that's) {text:words} [and] not"
+        " {old:words}",
+        when=_just_said_alike,
+    ),
+    Way("not {old:words} (it was | it's | it is) {text}", when=_just_said_alike),
+    example="i meant the boat is late",
+    group="repair",
+    destructive=True,
+)
+def meant(sitting: Sitting, text: tuple[str, ...], old: tuple[str, ...] = ()) -> Done | Refusal:
+    """Put right what you just said: the word that is like the new one, or all of it said again."""
+    if sitting.selection is not None and sitting.fresh and not sitting.selection.empty:
+        return mended(sitting, sitting.selection, text)
+    if old:
+        return _instead(sitting, old, text)
+    if len(sitting.that) != 1 or sitting.that[0].empty:
+        return Refusal("Nothing was just written.", "", "Select the words first, then say others.")
+    last = sitting.that[0]
+    found = mends(sitting.document, last, text)
+    if len(found) == 1 and not (len(text) > 3 and _again(sitting, last, text)):
+        return mended(sitting, found[0].range, found[0].words)
+    if (
+        _again(sitting, last, text)
+        and len(text) > 2
+        or len(sitting.document.text(last).split()) <= 2
+    ):
+        return mended(sitting, without_stop(sitting.document, last, text), text)
+    what = f"“{' '.join(text)}” could put right more than one thing."
+    if not found:
+        what = f"Nothing that was just said is like “{' '.join(text)}”."
+    return Refusal(what, "", "Say which: “change ... to ...”.")
+
+
+def mended(sitting: Sitting, r: Range, text: tuple[str, ...]) -> Done:
+    """Words in place of a range, told as what was put right."""
+    wrote = replace_range(sitting, r, text)
+    return Done(wrote.sitting, f"{quoted(sitting.document.text(r))} is {quoted(wrote.text)} now")
+
+
+def _instead(sitting: Sitting, old: tuple[str, ...], text: tuple[str, ...]) -> Done | Refusal:
+    """The last place of the old words, those just written first."""
+    near = [r for that in sitting.that for r in places(sitting.document, old, that)]
+    every = near or places(sitting.document, old)
+    if not every and len(sitting.that) == 1:
+        found = mends(sitting.document, sitting.that[0], text)
+        if len(found) == 1 and of_one_kind(old, text):
+            return mended(sitting, found[0].range, found[0].words)
+    if not every:
+        return Refusal(f"“{' '.join(old)}” stands nowhere here now.")
+    before = [r for r in every if r.end <= sitting.caret]
+    return mended(sitting, (before or every)[-1], text)
+
+
+@command(
+    "(make | let) the last sentence (read | say | be) {text}",
+    "(the last sentence | last sentence) should (read | be | say) {text}",
+    "(say | put) the last sentence again as {text}",
+    Way("rather {text}", when=_takes_up_sentence),
+    Way("or rather {text}", when=_takes_up_sentence),
+    example="or rather the ferry is late today",
+    group="repair",
+    destructive=True,
+)
+def sentence_again(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Say the last sentence again in other words; they take its place in one step."""
+    last = next(units.backward(sitting.document, "sentence", sitting.caret), None)
+    if last is None:
+        return Refusal("There is no sentence before the writing place.")
+    wrote = replace_range(sitting, without_stop(sitting.document, last, text), text)
+    return Done(wrote.sitting, f"the sentence is “{wrote.text}” now")

@@ -1,0 +1,113 @@
+"""Said to the desk or to the letter's reader: courtesy, musing, and words that speak of the page.
+
+Courtesy says nothing of what is asked ("could you please bold the ferry").  Musing may be asking,
+and may be a sentence of the letter: "we should delete the last sentence" can only be said of a
+page, "we should remove the boat" of a harbour.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from typing import NamedTuple
+
+from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.lexicon.desk import (
+    ASIDES,
+    PLAIN_VERBS,
+    SPOKEN_OF,
+    TRADE_NOUNS,
+    TRADE_VERBS,
+)
+from nimble_lantern.core.lexicon.manners import ASKED_DOING, FILLERS, LEADS, MUSINGS, TAILS
+from nimble_lantern.core.lexicon.meanings import MEANINGS
+from nimble_lantern.core.targets.model import is_target, of_the_page
+
+_MOST_ADDRESSED = 8
+_BEFORE = tuple(sorted((*LEADS, *MUSINGS), key=lambda p: (-len(p), p)))
+_LEADS = {first: tuple(p for p in _BEFORE if p[0] == first) for first, *_ in _BEFORE}
+_TAILS = {last: tuple(p for p in TAILS if p[-1] == last) for *_, last in TAILS}
+_MUSED = frozenset(MUSINGS)
+
+
+class Plainer(NamedTuple):
+    """Words without what was said around them; `mused` if that makes a statement of them."""
+
+    words: tuple[str, ...]
+    mused: bool = False
+
+    def allows(self, parse: Parse) -> bool:
+        """Whether a command may be done that was spoken so: nothing is moved or removed by a
+        statement of what may be a thing of the world."""
+        traits = parse.command.traits
+        if not self.mused or not (traits.destructive or traits.moves):
+            return True
+        targets = [v for v in parse.args.values() if is_target(v)]
+        return bool(targets) and all(of_the_page(t) for t in targets)
+
+
+def plainer_than(words: tuple[str, ...]) -> tuple[Plainer, ...]:
+    """The words without hesitation, without what comes after a request, then without what comes
+    before: "no bullets please" is "no bullets" before it is "bullets"."""
+    bare = tuple(w for w in words if w not in FILLERS)
+    tailed = _without_tails(bare)
+    begun = _without_leads(tailed)
+    found = {p.words: p for p in (begun, Plainer(tailed), Plainer(bare))}
+    return tuple(p for p in reversed(found.values()) if p.words and p.words != words)
+
+
+def wordings(words: Sequence[str]) -> tuple[tuple[str, ...], ...]:
+    """The words as they were said, and plainer."""
+    return tuple(words), *(p.words for p in plainer_than(tuple(words)))
+
+
+def barest(words: Sequence[str]) -> tuple[str, ...]:
+    """The words without anything said around them."""
+    return wordings(words)[-1]
+
+
+def of_what_is_selected(words: Sequence[str]) -> bool:
+    """Whether words said while something is selected may speak of it, or to the desk.
+
+    After "select the hut", "the shed" is written over it; "the other one" and "bold and italic"
+    are not.
+    """
+    if any(tuple(words[: len(aside)]) == aside for aside in ASIDES):
+        return True
+    bare = barest(words)
+    if not bare or len(bare) > _MOST_ADDRESSED:
+        return False
+    trade = sum(w in TRADE_NOUNS or w in TRADE_VERBS for w in bare)
+    of_it = any(w in SPOKEN_OF for w in bare)
+    if bare[0] in TRADE_VERBS or trade * 2 >= len(bare):
+        return True
+    if bare[0] in PLAIN_VERBS or bare[0] in MEANINGS:
+        return of_it or trade > 0
+    if of_it and len(bare) <= 3:
+        return True
+    return len(bare) <= 4 and bare[-1] in ("one", "ones") or len(bare) == 1 and of_it
+
+
+def _without_leads(words: tuple[str, ...]) -> Plainer:
+    """Without what comes before a request: "okay could you please delete it" is "delete it"."""
+    mused = False
+    while words:
+        leads = (lead for lead in _LEADS.get(words[0], ()) if words[: len(lead)] == lead)
+        lead = next((lead for lead in leads if len(lead) < len(words)), None)
+        if lead is None:
+            break
+        mused = mused or lead in _MUSED
+        words = words[len(lead) :]
+        if lead[-1] == "mind" and words[0] in ASKED_DOING:
+            words = (ASKED_DOING[words[0]], *words[1:])
+    return Plainer(words, mused)
+
+
+def _without_tails(words: tuple[str, ...]) -> tuple[str, ...]:
+    """Without what comes after a request: "delete it for me please" is "delete it"."""
+    while words:
+        tails = (tail for tail in _TAILS.get(words[-1], ()) if words[-len(tail) :] == tail)
+        tail = next((tail for tail in tails if len(tail) < len(words)), None)
+        if tail is None:
+            break
+        words = words[: -len(tail)]
+    return words
