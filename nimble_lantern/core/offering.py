@@ -26,20 +26,20 @@ def offered(turn: Turn, words: Sequence[str]) -> None:
     # They are read where the words are not yet written: those would name themselves.
     found = nearest.offers(before, words)
     if found and found[0].likeness >= _LEAST_UNASKED:
-        turn.offers = _question(found)
+        turn.offers = _question(found, turn.sitting.number)
 
 
-def _question(found: Sequence[nearest.Offer]) -> Question:
+def _question(found: Sequence[nearest.Offer], about: int) -> Question:
     options = tuple(
         Option(" ".join(o.words), (("words", o.words), ("names", o.names))) for o in found
     )
-    return Question("", {}, options, beside=True)
+    return Question("", {}, options, beside=True, about=about)
 
 
-def meant_as_command(sitting: Sitting, words: Sequence[str]) -> Question | None:
-    """What may be offered where the speaker says that it was a command; None if nothing can."""
+def meant_as_command(sitting: Sitting, words: Sequence[str], number: int) -> Question | None:
+    """What may be offered where the speaker says that utterance `number` was a command."""
     found = nearest.offers(sitting, words)
-    return _question(found) if found else None
+    return _question(found, number) if found else None
 
 
 def answer_help(turn: Turn, asked: Help) -> None:
@@ -59,7 +59,8 @@ def answer_help(turn: Turn, asked: Help) -> None:
         )
         for o in found
     )
-    turn.sitting = replace(turn.sitting, question=Question("", {}, options, beside=True))
+    question = Question("", {}, options, beside=True, about=turn.sitting.number)
+    turn.sitting = replace(turn.sitting, question=question)
     said = ", ".join(f"“{' '.join(o.words)}”" for o in found)
     turn.summaries.append(f"say {said}; or a number, to do it now")
 

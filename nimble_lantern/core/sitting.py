@@ -115,8 +115,8 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         turn_over(turn, turn.turns_over)
     after = turn.committed()
     entry = _entry(before, after, turn, decision.heard)
-    if turn.versions and entry.read_as is not ReadAs.COMMAND:
-        # What was written is looked at.
+    if turn.versions:
+        # What was changed is looked at.
         after = replace(after, view=View.DESK)
     final = replace(
         after,

@@ -72,7 +72,7 @@ class Question:
 
     Where it asks whether to go on at all (`sure`), the first option is yes and the last is no.
     Where it only stands `beside` the text, going on leaves it; without a command, its options are
-    words to be done instead of those just said.
+    words to be done instead of what was said in the utterance that it is `about`.
     """
 
     command: str
@@ -80,6 +80,7 @@ class Question:
     options: tuple[Option, ...]
     sure: bool = False
     beside: bool = False
+    about: int | None = None
 
     @classmethod
     def whether(cls, command: str, yes: str, no: str, **args: Any) -> Question:
@@ -224,15 +225,21 @@ class Sitting:
         return replace(self, caret=caret, selection=None, fresh=False, insertion=None, that=())
 
 
+class Turned(StrEnum):
+    """How an utterance is taken after the fact: as it is, where it was not clear (`ANYWAY`), or
+    with other words done in its place (`INSTEAD`)."""
+
+    TEXT = "text"
+    COMMAND = "command"
+    ANYWAY = "anyway"
+    INSTEAD = "instead"
+
+
 @dataclass(frozen=True, slots=True)
 class TurnOver:
-    """What a handler answers to have an utterance read the other way: text or command.
+    """What a handler answers to have an utterance read the other way; no number means the last."""
 
-    "anyway" for the last one, which was not clear; "instead" to have other `words` done in its
-    place; no number means the last.
-    """
-
-    how: str
+    how: Turned
     number: int | None = None
     words: tuple[str, ...] = ()  # to be done instead of those said
     names: tuple[str, ...] = ()  # those of them that name something on the page

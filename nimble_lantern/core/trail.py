@@ -83,8 +83,5 @@ class Trail(Sequence[T], Generic[T]):
             return NotImplemented
         return self is other or tuple(self) == tuple(other)
 
-    def __hash__(self) -> int:
-        return hash(len(self))
-
     def __repr__(self) -> str:
         return f"Trail({len(self)} entries)"

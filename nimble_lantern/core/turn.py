@@ -14,7 +14,7 @@ from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.document.tables import kept_whole
 from nimble_lantern.core.effects import Effect
 from nimble_lantern.core.kinds import Attention, ReadAs
-from nimble_lantern.core.state import Question, Sitting, TurnOver
+from nimble_lantern.core.state import Question, Sitting, TurnOver, View
 
 BROKEN_TABLE = "That would break a table. Name a cell, a row, or the whole table."
 
@@ -74,10 +74,19 @@ def pauses(parts: Sequence[Sequence[str]]) -> frozenset[int]:
     return frozenset(counts)
 
 
+_SHOWN = {
+    View.SHELF: "the shelf is shown",
+    View.SETTINGS: "the settings are shown",
+    View.COMMANDS: "the list of commands is shown",
+}
+
+
 def held_back(sitting: Sitting) -> tuple[ReadAs, str] | None:
     """Why text is not written just now: how the utterance is read, and what to say of it."""
     if sitting.attention is Attention.COMMANDS:
         return ReadAs.IGNORED, "commands only: not written"
+    if sitting.view is not View.DESK:
+        return ReadAs.UNCLEAR, f"not written: {_SHOWN[sitting.view]}; “back to the desk” goes back"
     if sitting.question is not None and not sitting.question.beside:
         most = many(len(sitting.question.options), "place")
         return ReadAs.UNCLEAR, f"not written: there are {most} to choose from; say a number"

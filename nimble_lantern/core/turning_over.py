@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
 from dataclasses import replace
+from itertools import takewhile
 
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.dictating import compose
@@ -19,7 +20,7 @@ from nimble_lantern.core.offering import meant_as_command
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.addressing import barest
 from nimble_lantern.core.settings import configured
-from nimble_lantern.core.state import Entry, Settings, Sitting, TurnOver
+from nimble_lantern.core.state import Entry, Settings, Sitting, Turned, TurnOver
 from nimble_lantern.core.turn import Turn, pauses
 from nimble_lantern.core.working import obey, read
 
@@ -34,10 +35,10 @@ def turn_over(turn: Turn, asked: TurnOver) -> None:
     if asked.number in (None, last) and now.previous is not None:
         _last(turn, asked.how, asked)
     else:
-        _earlier(turn, asked.how, asked.number or last)
+        _earlier(turn, asked.how, asked.number or last, asked)
 
 
-def _last(turn: Turn, how: str, asked: TurnOver) -> None:
+def _last(turn: Turn, how: Turned, asked: TurnOver) -> None:
     """Read the last utterance the other way, as if it had been read so at once.
 
     What it did to the text stays in the tree of versions, off the path; what it did besides is
@@ -64,7 +65,7 @@ def _last(turn: Turn, how: str, asked: TurnOver) -> None:
     )
     turn.caret = before.caret
     phrases = _phrases(entry)
-    if how == "anyway":
+    if how is Turned.ANYWAY:
         turn.kinds.pop()
         turn.commands.pop()
         read(turn, phrases)
@@ -73,36 +74,43 @@ def _last(turn: Turn, how: str, asked: TurnOver) -> None:
             turn.kinds.pop()
             turn.summaries.pop()
             _write(turn, phrases)
-    elif how == "text":
+            turn.kinds.append(ReadAs.TEXT)
+    elif how is Turned.TEXT:
         _write(turn, phrases)
-    elif how == "instead":
-        learns = entry.read_as in (ReadAs.TEXT, ReadAs.UNCLEAR)
-        _instead(turn, [w for p in phrases for w in p] if learns else [], asked)
+    elif how is Turned.INSTEAD:
+        _instead(turn, entry, asked)
     else:
-        _obey(turn, [w for p in phrases for w in p])
+        _obey(turn, [w for p in phrases for w in p], entry.number)
 
 
-def _instead(turn: Turn, said: list[str], asked: TurnOver) -> None:
-    """Do what was chosen in the place of what was said, and know that wording the next time."""
+def _instead(turn: Turn, entry: Entry, asked: TurnOver) -> None:
+    """Do what was chosen in the place of what was said, and know that wording the next time.
+
+    What was asked for help is no wording, nor is one with words for the letter in it.
+    """
     instead = asked.words
-    verdict = reader.judge(turn.sitting, instead, True)
-    if verdict.kind is not Judged.COMMAND:
+    verdict = reader.exactly(turn.sitting, instead, True)
+    if verdict.kind is not Judged.COMMAND or verdict.parse is None:
         turn.summaries.append(f"“{' '.join(instead)}” cannot be done here now")
         return
     turn.kinds.pop()
     obey(turn, verdict, instead)
-    if not said:
+    writes = any(isinstance(value, tuple) for value in verdict.parse.args.values())
+    if writes or entry.read_as not in (ReadAs.TEXT, ReadAs.UNCLEAR):
         return
-    heard = barest(said)
+    heard = barest([w for p in _phrases(entry) for w in p])
     new = wording(heard, instead, asked.names)
     turn.sitting = replace(turn.sitting, learned=with_learned(turn.sitting.learned, new))
     turn.summaries.append(f"learned: {new}; “forget that wording” takes it back")
 
 
-def _earlier(turn: Turn, how: str, number: int) -> None:
+def _earlier(turn: Turn, how: Turned, number: int, asked: TurnOver) -> None:
     """Read an earlier utterance the other way, where nothing changed its place since."""
     now = turn.sitting
-    entry = next(e for e in reversed(now.trail) if e.number == number)
+    entry = next((e for e in reversed(now.trail) if e.number == number), None)
+    if entry is None:
+        turn.summaries.append(f"Utterance {number} is not known here any more. Nothing was done.")
+        return
     if entry.page != now.page and entry.number == now.trail[-1].number:
         turn.effects += entry.back
         _leave_again(turn, entry)
@@ -110,31 +118,36 @@ def _earlier(turn: Turn, how: str, number: int) -> None:
     if entry.page != now.page:
         turn.summaries.append(f"Utterance {number} was said to another document. Open it first.")
         return
-    place = now.caret
+    place: Position | None = now.caret
     after = now
     if entry.made and (version := entry.version):
         later = since(now.history, version)
         edit = taken_back(now.document, version, later) if later is not None else None
+        if later is None and how is Turned.INSTEAD:
+            # It was undone meanwhile: there is nothing left of it to take back.
+            edit, later, place = Edit(), [], None
         if later is None or edit is None:
             why = "is undone" if later is None else "changed was changed again since"
             turn.summaries.append(f"What utterance {number} {why}. Nothing was done.")
             return
         after = now.edited(edit)
-        place = _carried_on(now, version, later, edit)
+        place = place and _carried_on(now, version, later, edit)
     back = tuple(e for e in entry.back if not _changed_since(now, entry, e))
     turn.effects += back
     settings = _settings_back(now.settings, back)
     overturned = _remembered(now, entry, how)
     turn.sitting = replace(after, settings=settings, overturned=overturned)
     phrases = _phrases(entry)
-    if how == "anyway":
+    if how is Turned.ANYWAY:
         read(turn, phrases)
-    elif how == "text":
+    elif how is Turned.TEXT:
         # Where it was said; the writing place stays where it is now.
         at = None if place == after.caret else place
         _write(turn, phrases, at)
+    elif how is Turned.INSTEAD:
+        _instead(turn, entry, asked)
     else:
-        _obey(turn, [w for p in phrases for w in p])
+        _obey(turn, [w for p in phrases for w in p], number)
 
 
 def _carried_on(now: Sitting, version: Version, later: Sequence[Version], edit: Edit) -> Position:
@@ -150,7 +163,7 @@ def _carried_on(now: Sitting, version: Version, later: Sequence[Version], edit: 
 
 def _changed_since(now: Sitting, entry: Entry, effect: Effect) -> bool:
     """Whether what an effect would set back was set anew after an utterance."""
-    later = (e for e in now.trail if e.number > entry.number)
+    later = takewhile(lambda e: e.number > entry.number, reversed(now.trail))
     same = (other for e in later for other in e.back if type(other) is type(effect))
     if isinstance(effect, SaveSetting):
         return any(isinstance(o, SaveSetting) and o.name == effect.name for o in same)
@@ -160,7 +173,7 @@ def _changed_since(now: Sitting, entry: Entry, effect: Effect) -> bool:
 def _leave_again(turn: Turn, entry: Entry) -> None:
     """What was said opened another document: it is left, and the words are text in the first."""
     words = tuple(w for p in _phrases(entry) for w in p)
-    turn.sitting = replace(turn.sitting, overturned=_remembered(turn.sitting, entry, "text"))
+    turn.sitting = replace(turn.sitting, overturned=_remembered(turn.sitting, entry, Turned.TEXT))
     turn.effects.append(SayAgain(words))
     turn.summaries.append("back to the document before, and written there")
 
@@ -172,9 +185,9 @@ def _settings_back(settings: Settings, effects: Iterable[Effect]) -> Settings:
     return settings
 
 
-def _remembered(now: Sitting, entry: Entry, how: str) -> tuple[tuple[str, str], ...]:
+def _remembered(now: Sitting, entry: Entry, how: Turned) -> tuple[tuple[str, str], ...]:
     """The readings turned over, with this one, so that the same words are read so next time."""
-    if how in ("anyway", "instead"):
+    if how in (Turned.ANYWAY, Turned.INSTEAD):
         return now.overturned
     said = " ".join(w for p in _phrases(entry) for w in p)
     kept = tuple(pair for pair in now.overturned if pair[0] != said)[-MOST_REMEMBERED:]
@@ -199,10 +212,10 @@ def _write(turn: Turn, phrases: Sequence[Sequence[str]], at: Position | None = N
     turn.summaries.append(f"as text: wrote {quoted(wrote.text)}")
 
 
-def _obey(turn: Turn, words: Sequence[str]) -> None:
+def _obey(turn: Turn, words: Sequence[str], number: int) -> None:
     verdict = reader.judge(turn.sitting, words, True, forced=True)
     if verdict.kind is Judged.TEXT:
-        if (asked := meant_as_command(turn.sitting, words)) is not None:
+        if (asked := meant_as_command(turn.sitting, words, number)) is not None:
             turn.sitting = replace(turn.sitting, question=asked)
             turn.summaries.append("say a number for what was meant")
             return

@@ -117,7 +117,7 @@ def obey(turn: Turn, verdict: reader.Verdict, words: Sequence[str]) -> None:
         return
     assert verdict.args is not None
     command = verdict.parse.command
-    if verdict.kind == "refused":
+    if verdict.kind is Judged.REFUSED:
         turn.kinds.append(ReadAs.COMMAND)
         turn.commands.append(command.name)
         turn.summaries.append(str(verdict.refusal))

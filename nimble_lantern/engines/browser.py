@@ -165,8 +165,9 @@ class Pairing:
         """Hearings that the browser had no words for in time."""
         found, now = [], self._clock()
         for said in self._said:
-            waits = said.hearing is not None and said.ended is not None
-            if waits and now >= said.ended + PATIENCE_SECONDS:  # type: ignore[operator]
+            if said.hearing is None or said.ended is None:
+                continue
+            if now >= said.ended + PATIENCE_SECONDS:
                 found += self._decided(said)
         return found
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from datetime import UTC, datetime
 from pathlib import Path
 
-from sqlalchemy import Engine, delete, func, select, update
+from sqlalchemy import ColumnElement, Engine, delete, func, select, update
 from sqlalchemy.orm import Session
 
 from nimble_lantern.store.models import (
@@ -106,11 +106,11 @@ def _forget_in(session: Session, row: DocumentRow, newest: int) -> None:
     _scrubbed(session, said & UtteranceRow.number.in_(words))
 
 
-def _scrubbed(session: Session, which: object) -> None:
+def _scrubbed(session: Session, which: ColumnElement[bool]) -> None:
     """Leave the lines of the trail, without any words."""
     session.execute(
         update(UtteranceRow)
-        .where(which)  # type: ignore[arg-type]
+        .where(which)
         .values(hearing='{"hypotheses":[],"commands":[],"margin":null,"pause":0,"source":""}',
                 heard="", summary=FORGOTTEN, effects="[]", back="[]", made=False)
     )  # fmt: skip

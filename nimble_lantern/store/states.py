@@ -135,6 +135,7 @@ def question_row(question: Question | None) -> dict[str, Any] | None:
         ],
         "sure": question.sure,
         "beside": question.beside,
+        "about": question.about,
     }
 
 
@@ -151,7 +152,9 @@ def question_of(data: dict[str, Any] | None, document: Document) -> Question | N
     if not all(document.contains(p) for o in options for r in o.ranges for p in r):
         return None
     args = {name: _value(v) for name, v in data["args"]}
-    return Question(data["command"], args, options, data["sure"], data.get("beside", False))
+    return Question(
+        data["command"], args, options, data["sure"], data.get("beside", False), data.get("about")
+    )
 
 
 def _args_row(args: Any) -> list[list[Any]]:

@@ -19,6 +19,7 @@ from flask import (
     send_from_directory,
 )
 from werkzeug.exceptions import HTTPException
+from werkzeug.wrappers import Response as BaseResponse
 
 from nimble_lantern.core.controls import controls
 from nimble_lantern.core.document.metrics import FAMILIES, FONTS
@@ -111,9 +112,9 @@ def front() -> str:
 
 
 @pages.get("/<any(shelf, settings, commands):view>")
-def elsewhere(view: str) -> Response:
+def elsewhere(view: str) -> BaseResponse:
     """Which view is shown is the speaker's choice: an address does not change it."""
-    return redirect("/")  # type: ignore[return-value]
+    return redirect("/")
 
 
 @pages.get("/state")

@@ -11,6 +11,7 @@ from pathlib import Path
 
 from flask import Flask, Response, current_app, redirect, request
 from markupsafe import escape
+from werkzeug.wrappers import Response as BaseResponse
 
 from nimble_lantern.store.database import PRIVATE_FILE
 
@@ -47,7 +48,7 @@ def key_of(folder: Path) -> str:
     return path.read_text(encoding="ascii").strip()
 
 
-def _checked() -> tuple[str, int] | Response | None:
+def _checked() -> tuple[str, int] | BaseResponse | None:
     if not known_host(request.headers.get("Host", ""), current_app.config["LANTERN_HOST"]):
         return "This address is not served here; open the one that was printed at the start.", 400
     if request.method not in ("GET", "HEAD", "OPTIONS") and not _same_origin():
@@ -84,7 +85,7 @@ def _same_origin() -> bool:
     return origin is None or origin == request.host_url.rstrip("/")
 
 
-def _with_key() -> tuple[str, int] | Response | None:
+def _with_key() -> tuple[str, int] | BaseResponse | None:
     key = current_app.config["LANTERN_KEY"]
     if key is None or request.path.startswith("/static/"):
         return None
@@ -95,7 +96,7 @@ def _with_key() -> tuple[str, int] | Response | None:
     if request.method == "GET" and hmac.compare_digest(asked.encode(), key.encode()):
         answer = redirect(request.path)
         answer.set_cookie(COOKIE, key, httponly=True, samesite="Strict", max_age=31_536_000)
-        return answer  # type: ignore[return-value]
+        return answer
     return (
         "This desk asks for its key: open the address that was printed when it started; the key "
         f"stands in its folder, in {escape(KEY_FILE)}.",

@@ -16,6 +16,7 @@ import traceback
 from collections.abc import Callable, Iterator, Sequence
 from contextlib import contextmanager
 from dataclasses import dataclass, replace
+from functools import partial
 
 from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.errors import BadInput, LanternError
@@ -169,7 +170,7 @@ class Listener:
             self._wanted += len(fresh) // 2
             self._at = spoken_at + (self._wanted - start) * 1000 / RATE
             for cut in self._cutter.feed(fresh):
-                self._without_fault(lambda cut=cut: self._heard(cut))  # type: ignore[misc]
+                self._without_fault(partial(self._heard, cut))
             self._without_fault(self._show_partial)
             self._without_fault(lambda: self._desk_hears(self._pairing.overdue()))
             self._with_patience()

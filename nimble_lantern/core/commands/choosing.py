@@ -8,7 +8,7 @@ from dataclasses import replace
 from nimble_lantern.core.document.model import Block, Document
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
-from nimble_lantern.core.state import Done, Question, Sitting, TurnOver
+from nimble_lantern.core.state import Done, Question, Sitting, Turned, TurnOver
 from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.targets.words import exact
 
@@ -20,7 +20,10 @@ def answered(
     options = [question.options[i] for i in picked]
     if not question.command:
         chosen = dict(options[0].args)
-        return TurnOver("instead", words=chosen["words"], names=chosen.get("names", ()))
+        if len(options) > 1:
+            return Refusal("Only one of them can be done.", "", "Say its number.")
+        names = chosen.get("names", ())
+        return TurnOver(Turned.INSTEAD, question.about, chosen["words"], names)
     args = question.args | dict(options[0].args)
     for slot, value in options[0].args if len(options) > 1 else ():
         if not isinstance(value, Places):
@@ -39,11 +42,29 @@ def _question(sitting: Sitting) -> Question | Refusal:
     return sitting.question
 
 
+def _number_of(parse: Parse) -> int:
+    return int(parse.args.get("number") or parse.args.get("position") or 0)
+
+
+def _may_be_chosen(sitting: Sitting, parse: Parse) -> bool:
+    """Beside three offers "two" takes one of them, and "twelve" goes on with the letter."""
+    question = sitting.question
+    if question is None or not question.beside:
+        return True
+    return 1 <= _number_of(parse) <= len(question.options)
+
+
+def _asks(sitting: Sitting, parse: Parse) -> bool:
+    """Beside offers "both" and "yes" go on with the letter, unless there is but one offer."""
+    question = sitting.question
+    return question is None or not question.beside or len(question.options) == 1
+
+
 @command(
     "(choose | pick | take) [number] {number}",
-    "[number] {number}",
+    Way("[number] {number}", when=_may_be_chosen),
     "(choose | pick | take) [the] {position} [one]",
-    "[the] {position} [one]",
+    Way("[the] {position} [one]", when=_may_be_chosen),
     "[the] number {number}",
     example="choose two",
     group="choosing",
@@ -105,7 +126,7 @@ def choose_last(sitting: Sitting) -> Done | Refusal | TurnOver:
 
 @command("(choose | pick | take) (all | both) [of them]", "(all | both) [of them]", "every one",
          "all of them please", example="all of them", group="choosing",
-         answers=True)  # fmt: skip
+         answers=True, when=_asks)  # fmt: skip
 def choose_all(sitting: Sitting) -> Done | Refusal | TurnOver:
     """Take all of the numbered places."""
     question = _question(sitting)
@@ -129,14 +150,20 @@ def cancel(sitting: Sitting) -> Done:
 
 
 @command(
-    "yes [please]", "yes i am sure", "i am sure", example="yes", group="choosing", answers=True
+    "yes [please]",
+    "yes i am sure",
+    "i am sure",
+    example="yes",
+    group="choosing",
+    answers=True,
+    when=_asks,
 )
 def yes(sitting: Sitting) -> Done | Refusal | TurnOver:
     """Answer yes, where the desk asks whether to go on."""
     question = _question(sitting)
     if isinstance(question, Refusal):
         return question
-    if not question.sure:
+    if not question.sure and not question.beside:
         return Refusal("That is not a yes or no.", "", "Say a number.")
     return answered(sitting, question, (0,))
 

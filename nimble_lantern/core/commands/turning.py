@@ -4,15 +4,16 @@ from __future__ import annotations
 
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import command
-from nimble_lantern.core.state import Sitting, TurnOver
+from nimble_lantern.core.state import Sitting, Turned, TurnOver
 
 
-def _turned(sitting: Sitting, how: str, number: int | None) -> TurnOver | Refusal:
-    found = [e for e in sitting.trail if number is None or e.number == number]
-    if not found:
+def _turned(sitting: Sitting, how: Turned, number: int | None) -> TurnOver | Refusal:
+    last = reversed(sitting.trail)
+    found = next((e for e in last if number is None or e.number == number), None)
+    if found is None:
         what = "Nothing was just said" if number is None else f"There is no utterance {number}"
         return Refusal(f"{what} that could be turned over.")
-    if found[-1].read_as == how:
+    if found.read_as.value == how.value:
         say = "“Undo that” takes it back." if number is None else ""
         return Refusal(f"That was read as {how} already.", "", say)
     return TurnOver(how, number)
@@ -33,7 +34,7 @@ def _turned(sitting: Sitting, how: str, number: int | None) -> TurnOver | Refusa
 )
 def was_text(sitting: Sitting, number: int | None = None) -> TurnOver | Refusal:
     """Write the last utterance, or a numbered one, as text; what it did as a command goes."""
-    return _turned(sitting, "text", number)
+    return _turned(sitting, Turned.TEXT, number)
 
 
 @command(
@@ -49,7 +50,7 @@ def anyway(sitting: Sitting) -> TurnOver | Refusal:
     last = sitting.trail[-1:]
     if not last or last[0].read_as != "unclear" or not last[0].heard:
         return Refusal("Nothing unclear was just heard.", "", "Say it again.")
-    return TurnOver("anyway")
+    return TurnOver(Turned.ANYWAY)
 
 
 @command(
@@ -65,4 +66,4 @@ def anyway(sitting: Sitting) -> TurnOver | Refusal:
 )
 def was_command(sitting: Sitting, number: int | None = None) -> TurnOver | Refusal:
     """Do the last utterance, or a numbered one, as a command; its words go out of the text."""
-    return _turned(sitting, "command", number)
+    return _turned(sitting, Turned.COMMAND, number)

@@ -137,7 +137,7 @@ def lex(words: Sequence[str], manner: Manner) -> list[Element]:
     """Elements in spoken order; every word stands behind exactly one of them."""
     found: list[Element] = []
     positions: list[int] = []
-    listed, i = _clock_joined(words), 0
+    listed, i = list(words), 0
     while i < len(listed):
         element = _element(listed, i, found, manner)
         spoken = tuple(listed[i : i + element.used])
@@ -145,17 +145,6 @@ def lex(words: Sequence[str], manner: Manner) -> list[Element]:
         positions.append(i)
         i += element.used
     return _in_one_style(found, positions, listed)
-
-
-def _clock_joined(words: Sequence[str]) -> list[str]:
-    """ "O clock" is one word, whichever way a recogniser hears it."""
-    joined: list[str] = []
-    for word in words:
-        if word == "clock" and joined[-1:] == ["o"]:
-            joined[-1] = "o'clock"
-        else:
-            joined.append(word)
-    return joined
 
 
 def _in_one_style(found: list[Element], positions: list[int], words: list[str]) -> list[Element]:

@@ -202,6 +202,10 @@ def _date(words: list[str], i: int, around: Around) -> Number | None:
     return Number((year[1] if year else end) - i, digits, spelled, True)
 
 
+_O_CLOCK = (("o'clock",), ("oclock",), ("o’clock",), ("o", "clock"))
+"""Whichever way a recogniser hears it."""
+
+
 def _clock(words: list[str], i: int, around: Around) -> Number | None:
     """ "seven thirty", "seven o'clock", "nine p m"; "half past seven" stays in words."""
     after_past = (
@@ -227,9 +231,12 @@ def _clock(words: list[str], i: int, around: Around) -> Number | None:
     if half and hour <= 12:
         digits = f"{hour}:{minutes:02d} {half}" if minutes is not None else f"{hour} {half}"
         return Number(k2 - i, digits, " ".join(words[i:k]) + f" {half}", True)
-    if words[j : j + 1] in (["o'clock"], ["oclock"], ["o’clock"]) and hour <= 12:
+    on_the_hour = next((n for n in (1, 2) if tuple(words[j : j + n]) in _O_CLOCK), 0)
+    if on_the_hour and hour <= 12:
         spelled = f"{in_words(hour)} o’clock"
-        return Number(j + 1 - i, spelled if after_past else f"{hour} o’clock", spelled, True)
+        return Number(
+            j + on_the_hour - i, spelled if after_past else f"{hour} o’clock", spelled, True
+        )
     if after_past and hour <= 12:
         return Number(j - i, in_words(hour), in_words(hour), True)
     if words[j : j + 1] in (["to"], ["past"]) and hour in (5, 10, 20) and j + 1 < len(words):
