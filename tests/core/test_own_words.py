@@ -17,6 +17,7 @@ from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.learning import Wording, wording
 from nimble_lantern.core.reading import nearest, reader
+from nimble_lantern.core.reading.addressing import wordings
 from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.core.sitting import Heard, Outcome, advance
 from nimble_lantern.core.state import Sitting
@@ -294,7 +295,7 @@ class Jumbled(unittest.TestCase):
             return
         words = tuple(said.split())
         exact = any(
-            reader.exactly(sitting, w, whole=True).parse is not None for w in reader.wordings(words)
+            reader.exactly(sitting, w, whole=True).parse is not None for w in wordings(words)
         )
         if entry.read_as in (ReadAs.TEXT, ReadAs.UNCLEAR, ReadAs.IGNORED) or not exact:
             held = [b.text for b in first.blocks]

@@ -36,10 +36,11 @@ class Plainer(NamedTuple):
     mused: bool = False
 
     def allows(self, parse: Parse) -> bool:
-        """Whether a command may be done that was spoken so: nothing is moved or removed by a
-        statement of what may be a thing of the world."""
+        """Whether a command may be done that was spoken so: nothing is written, moved or removed
+        by a statement of what may be a thing of the world."""
         traits = parse.command.traits
-        if not self.mused or not (traits.destructive or traits.moves):
+        writes = any(isinstance(value, tuple) for value in parse.args.values())
+        if not self.mused or not (traits.destructive or traits.moves or writes):
             return True
         targets = [v for v in parse.args.values() if is_target(v)]
         return bool(targets) and all(of_the_page(t) for t in targets)
