@@ -8,7 +8,7 @@ PIP := $(BIN)/python -m pip install --quiet --disable-pip-version-check
 
 .PHONY: demo test lint check bench screenshots reference clean
 
-demo: $(VENV)/.ready
+demo: $(VENV)/.ready $(VENV)/.ears
 	$(BIN)/lantern serve --demo --port $(PORT)
 
 $(VENV)/.ready: pyproject.toml requirements.lock
@@ -23,6 +23,11 @@ $(VENV)/.ready-test: $(VENV)/.ready requirements-test.lock
 	$(PIP) --require-hashes -r requirements-test.lock
 	touch $@
 
+# A speech model, about 150 megabytes, tried for once; the desk does without.
+$(VENV)/.ears: $(VENV)/.ready
+	$(BIN)/lantern ears get base --or-go-on
+	touch $@
+
 test: lint check
 
 lint: $(VENV)/.ready-test
@@ -30,7 +35,7 @@ lint: $(VENV)/.ready-test
 	$(BIN)/ruff format --check .
 	$(BIN)/mypy
 
-check: $(VENV)/.ready-test
+check: $(VENV)/.ready-test $(VENV)/.ears
 	$(BIN)/python -m tests
 
 bench: $(VENV)/.ready-test

@@ -199,6 +199,52 @@ def serve(
     run(host, port, demo, data, model, key)
 
 
+@lantern.group(invoke_without_command=True)
+@click.pass_context
+def ears(context: click.Context) -> None:
+    """List what this machine can listen with, and how good each is here."""
+    if context.invoked_subcommand is None:
+        from nimble_lantern.engines.trying import tried
+
+        for line in tried():
+            click.echo(line)
+
+
+@ears.command("get")
+@click.argument("name")
+@click.option(
+    "--or-go-on", is_flag=True, help="Tell in one sentence if it cannot be had, and end well."
+)
+def get_ears(name: str, or_go_on: bool) -> None:
+    """Fetch the speech model NAME (base, small)."""
+    from nimble_lantern.engines import ears as models
+
+    try:
+        models.get(name, lambda line: click.echo(line, err=True))
+    except BadInput as error:
+        if not or_go_on:
+            raise
+        click.echo(f"{error} The built-in recogniser listens.", err=True)
+
+
+@ears.command("add")
+@click.argument("model", metavar="FOLDER", type=click.Path(path_type=Path))
+def add_ears(model: Path) -> None:
+    """Keep the speech model in FOLDER for the desk."""
+    from nimble_lantern.engines import ears as models
+
+    click.echo(f"The desk has the speech model {models.add(model)} now.")
+
+
+@ears.command("remove")
+@click.argument("name")
+def remove_ears(name: str) -> None:
+    """Delete a speech model from this machine."""
+    from nimble_lantern.engines import ears as models
+
+    models.remove(name)
+
+
 @lantern.command()
 @click.argument("names", nargs=-1)
 def bench(names: tuple[str, ...]) -> None:

@@ -92,7 +92,13 @@ def advance(sitting: Sitting, event: Event) -> Outcome:
 
 def _heard(before: Sitting, hearing: Hearing) -> Outcome:
     number = before.number + 1
-    start = replace(before, number=number, pending=Edit(), pending_inverse=Edit())
+    start = replace(
+        before,
+        number=number,
+        pending=Edit(),
+        pending_inverse=Edit(),
+        heard_names=hearing.names,
+    )
     turn = Turn(start, before.caret, hearing.pause)
     decision = decide(start, hearing)
     phrases = decision.phrases
@@ -123,6 +129,7 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         trail=after.trail.added(entry),
         previous=replace(before, previous=None, trail=Trail(), hearings=()),
         hearings=(*before.hearings, (after.number, hearing))[-MOST_HEARINGS:],
+        heard_names=(),
     )
     return Outcome(final, tuple(turn.versions), tuple(turn.effects), entry)
 

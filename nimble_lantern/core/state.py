@@ -40,7 +40,7 @@ SETTING_CHOICES = {
     "masking": ("on", "off"),
     "text_size": ("16", "18", "20", "24", "28", "32"),
     "patience": ("short", "normal", "long"),
-    "engine": ("builtin", "browser", "model"),
+    "engine": ("best", "builtin", "browser", "model"),
 }
 
 
@@ -54,7 +54,7 @@ class Settings:
     masking: bool = False
     text_size: str = "20"  # of the text on the page, in CSS pixels
     patience: str = "normal"  # how long a silence ends an utterance
-    engine: str = "builtin"  # what hears dictation: ours, the browser's, a larger model
+    engine: str = "best"  # what hears dictation; "best" is a larger model where there is one
 
 
 @dataclass(frozen=True, slots=True)
@@ -140,6 +140,7 @@ class Sitting:
     typing: Marks = ()
     capitals: Capitals = Capitals.NONE
     view: View = View.DESK
+    heard_names: tuple[str, ...] = ()  # in what is being heard, as its engine writes them
     group: str = "revising"  # of the commands, where those are shown
     lamp: Lamp = Lamp.LIT
     attention: Attention = Attention.ALL

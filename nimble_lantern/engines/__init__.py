@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Protocol
 
-from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
+from nimble_lantern.core.reading.hearing import HeardWord, Hearing, Hypothesis
 
 
 @dataclass(frozen=True, slots=True)
@@ -46,11 +47,45 @@ class LiveEngine(Protocol):
     def close(self) -> None: ...
 
 
-class Transcriber(Protocol):
-    """Dictation of a whole utterance: better words than the built-in engine's, perhaps later."""
+@dataclass(frozen=True, slots=True)
+class Transcribed:
+    """What a transcriber made of an utterance: its readings, the likeliest first.
 
-    def transcribe(self, sound: bytes) -> tuple[Hypothesis, ...]:
-        """The likeliest words first; `sound` as for an Engine.  BadInput if it cannot be used."""
+    `names` are words that it writes with capitals inside sentences; `doubt` is why it may not be
+    what was said, `slow` that it was not ready in time.
+    """
+
+    hypotheses: tuple[Hypothesis, ...] = ()
+    names: tuple[str, ...] = ()
+    doubt: str = ""
+    slow: bool = False
+
+
+class Transcriber(Protocol):
+    """Dictation with better words than the built-in engine's, perhaps later.
+
+    It hears the same sound, begin to end; every method raises BadInput if it cannot be used.
+    """
+
+    def warm(self) -> None: ...
+    def begin(self, scene: Scene) -> None: ...
+    def sound(self, sound: bytes) -> None: ...
+    def drop(self) -> None: ...
+    def end(self) -> None: ...
+
+    @property
+    def partial(self) -> str: ...
+
+    def transcribe(self, marks: bool, beside: Sequence[HeardWord]) -> Transcribed:
+        """The words of the utterance that just ended, with marks of its own or without.
+
+        `beside`: what another engine heard in the same sound.
+        """
+
+    def fits(self, texts: Sequence[str]) -> tuple[float, ...]:
+        """How well texts fit that sound: mean log probability a token, each."""
+
+    def close(self) -> None: ...
 
 
 class Scripted:

@@ -1,105 +1,193 @@
-"""A larger local model for dictation: faster-whisper, with a model folder that the user names.
-
-An optional extra (`pip install nimble-lantern[model]`).  Nothing is downloaded; the model is loaded
-when it is first used.  Commands are still heard by the built-in engine beside it.
-"""
+"""The larger model as the desk's ear for dictation; commands are heard by the grammar beside it."""
 
 from __future__ import annotations
 
-import io
-import math
-import re
-import wave
-from collections.abc import Callable, Iterable
+import time
+from collections.abc import Callable, Sequence
+from dataclasses import replace
+from functools import lru_cache
 from pathlib import Path
-from typing import Any
+from typing import Protocol
+
+from wordfreq import zipf_frequency
 
 from nimble_lantern.core.errors import BadInput
-from nimble_lantern.core.reading.hearing import HeardWord, Hypothesis
-from nimble_lantern.core.writing.spoken import spoken_forms
-from nimble_lantern.engines.builtin.cutter import RATE
+from nimble_lantern.core.reading.hearing import HeardWord, Hearing, Hypothesis
+from nimble_lantern.engines import Scene, Transcribed
+from nimble_lantern.engines.builtin.worker import TooSlow
+from nimble_lantern.engines.whisper.guards import NOBODY, doubt
+from nimble_lantern.engines.whisper.model import Transcript
+from nimble_lantern.engines.whisper.spoken import names, spoken
+from nimble_lantern.engines.whisper.worker import ModelWorker
 
-_LANGUAGE = "en"
-_BEAM = 5
-_WORD = re.compile(r"[^\W_]+(?:[’'.,:/-][^\W_]+)*|[£$€]\d[\d,.]*|&|%")
+SOURCE = "model"
+MOST_NAMES = 30
+"""Words of the page that the model is told of; with many more it begins to recite them."""
+_RARE = 3.6  # on wordfreq's Zipf scale; what is commoner the model knows how to spell
+_SHORTEST = 3
+PATIENCE_SECONDS = 8.0
+"""How long an answer is waited for, after the end of speech."""
+
+
+class Process(Protocol):
+    """What a ModelWorker is, and a stand-in in tests."""
+
+    firm: str
+
+    @property
+    def partial(self) -> str: ...
+    def prepare(self, *what: object) -> None: ...
+    def start(self) -> None: ...
+    def sound(self, sound: bytes) -> None: ...
+    def drop(self) -> None: ...
+    def give_up(self) -> None: ...
+    def ask_end(self) -> None: ...
+    def ask_fit(self, texts: Sequence[str]) -> None: ...
+    def result(self, due: float) -> object: ...
+    def close(self) -> None: ...
 
 
 class LargerModel:
-    """Transcriber with a model object of faster-whisper's interface, made when first needed."""
+    """Transcriber with the model of a folder, in a process that is started when first needed."""
 
-    def __init__(self, folder: Path | None, load: Callable[[Path], Any] | None = None) -> None:
-        self._folder, self._load = folder, load or _faster_whisper
-        self._model: Any = None
+    def __init__(self, folder: Path, process: Callable[[Path], Process] = ModelWorker) -> None:
+        self.folder, self._open = folder, process
+        self._process: Process | None = None
+        self._names: tuple[str, ...] = ()
+        self._began = False
 
-    def transcribe(self, sound: bytes) -> tuple[Hypothesis, ...]:
-        """The model's words with their times and probabilities, as they would be spoken."""
-        if self._model is None:
-            self._model = self._load(self._found())
-        segments, _ = self._model.transcribe(
-            _wav(sound),
-            language=_LANGUAGE,
-            beam_size=_BEAM,
-            word_timestamps=True,
-            condition_on_previous_text=False,
-        )
-        words, likely, count = [], 0.0, 0
-        for segment in segments:
-            words += list(_spoken(segment.words or ()))
-            likely += segment.avg_logprob
-            count += 1
-        if not words:
+    def warm(self) -> None:
+        """Load the model before anybody speaks."""
+        self._ready()
+
+    def begin(self, scene: Scene) -> None:
+        process = self._ready()
+        told = hotwords(scene)
+        if told != self._names:
+            self._names = told
+            process.prepare("names", told)
+        process.start()
+        self._began = True
+
+    def sound(self, sound: bytes) -> None:
+        if self._began:
+            self._ready().sound(sound)
+
+    def drop(self) -> None:
+        if self._began:
+            self._ready().drop()
+        self._began = False
+
+    @property
+    def partial(self) -> str:
+        return self._ready().partial.lower() if self._began else ""
+
+    def end(self) -> None:
+        """The utterance is over: its readings are wanted."""
+        if self._began:
+            self._ready().ask_end()
+
+    def transcribe(self, marks: bool, beside: Sequence[HeardWord]) -> Transcribed:
+        """The words of the utterance that just ended.  BadInput if the model cannot be used.
+
+        Nothing, and no doubt, if it was not listening or is far too slow.
+        """
+        if not self._began:
+            return Transcribed()
+        self._began = False
+        process = self._ready()
+        try:
+            found = process.result(time.monotonic() + PATIENCE_SECONDS)
+        except TooSlow:
+            process.give_up()
+            return Transcribed(slow=True)
+        assert isinstance(found, Transcript)
+        why = doubt(found, beside)
+        readings = {
+            " ".join(w.text for w in words): Hypothesis(words, reading.score)
+            for reading in reversed(found.readings)
+            if (words := spoken(reading.words, marks, beside))
+        }
+        if why == NOBODY or not readings:
+            return Transcribed(doubt=why or NOBODY)
+        best = found.readings[0]
+        return Transcribed(tuple(reversed(readings.values())), names(best.words), why)
+
+    def fits(self, texts: Sequence[str]) -> tuple[float, ...]:
+        """How well texts fit the sound just transcribed: mean log probability a token, each."""
+        process = self._ready()
+        process.ask_fit(texts)
+        try:
+            found = process.result(time.monotonic() + PATIENCE_SECONDS)
+        except TooSlow:
+            process.give_up()
             return ()
-        return (Hypothesis(tuple(words), likely / max(1, count)),)
+        assert isinstance(found, tuple)
+        return found
 
-    def _found(self) -> Path:
-        if self._folder is None:
-            raise BadInput(
-                "No folder of a larger model was named; start the desk with --model FOLDER."
-            )
-        if not (self._folder / "model.bin").is_file():
-            raise BadInput(
-                f"There is no model in {self._folder} (no model.bin); name the folder of a "
-                "faster-whisper model with --model."
-            )
-        return self._folder
+    def close(self) -> None:
+        if self._process is not None:
+            self._process.close()
+            self._process = None
 
-
-def _faster_whisper(folder: Path) -> Any:
-    try:
-        from faster_whisper import WhisperModel
-    except ImportError as error:
-        raise BadInput(
-            "The larger model needs the package faster-whisper, which is not installed; "
-            "install it, or say “use the usual ears”."
-        ) from error
-    try:
-        return WhisperModel(str(folder), compute_type="int8", local_files_only=True)
-    except Exception as error:
-        raise BadInput(
-            f"The model in {folder} cannot be loaded ({error}); name another folder."
-        ) from error
+    def _ready(self) -> Process:
+        if self._process is None:
+            if not (self.folder / "model.bin").is_file():
+                raise BadInput(
+                    f"There is no speech model in {self.folder} (no model.bin); “lantern ears” "
+                    "lists what there is."
+                )
+            self._process, self._names = self._open(self.folder), ()
+        return self._process
 
 
-def _wav(sound: bytes) -> io.BytesIO:
-    """The sound as a WAV file in memory: the model's package reads it itself."""
-    made = io.BytesIO()
-    with wave.open(made, "wb") as file:
-        file.setnchannels(1)
-        file.setsampwidth(2)
-        file.setframerate(RATE)
-        file.writeframes(sound)
-    made.seek(0)
-    return made
+_MOST_FITTED = 4
 
 
-def _spoken(words: Iterable[Any]) -> Iterable[HeardWord]:
-    """Written words, with marks and figures, as the words that were spoken."""
-    for word in words:
-        for piece in _WORD.findall(word.word):
-            forms = spoken_forms(piece.lower().replace("’", "'"))
-            parts = [piece.lower()] if piece.isalpha() or not forms else list(forms[0])
-            step = (word.end - word.start) / max(1, len(parts))
-            for n, part in enumerate(parts):
-                start = word.start + n * step
-                sure = 0.0 if math.isnan(word.probability) else float(word.probability)
-                yield HeardWord(part, start, start + step, min(1.0, sure))
+def with_larger(
+    hearing: Hearing, made: Transcribed, fits: Callable[[Sequence[str]], tuple[float, ...]]
+) -> Hearing:
+    """A hearing of the built-in engine with a larger model's words in the place of its own.
+
+    `fits` tells how well commands that were heard fit the sound, beside the model's own words.
+    """
+    if not made.hypotheses:
+        if made.doubt == NOBODY:
+            # Whatever the built-in engine made of it, the better ear heard nobody.
+            return replace(hearing, hypotheses=(), commands=(), tail=None)
+        return hearing
+    ours = hearing.hypotheses[0] if hearing.hypotheses else None
+    commands = hearing.commands[:_MOST_FITTED]
+    likely: tuple[float, ...] = ()
+    if commands and any(c.text != made.hypotheses[0].text for c in commands):
+        own, *others = fits((made.hypotheses[0].text, *(c.text for c in commands))) or (0.0,)
+        likely = tuple(other - own for other in others)
+    return replace(
+        hearing,
+        hypotheses=made.hypotheses,
+        commands=commands,
+        fits=likely,
+        tail=None,
+        evidence=ours,
+        doubt=made.doubt,
+        names=made.names,
+        source=SOURCE,
+    )
+
+
+@lru_cache(maxsize=50_000)
+def _rare(word: str) -> bool:
+    return len(word) >= _SHORTEST and zipf_frequency(word, "en") < _RARE
+
+
+def hotwords(scene: Scene) -> tuple[str, ...]:
+    """Names and rare words of what is in view, the nearest first, as they are written there."""
+    found: dict[str, str] = {}
+    for text in (*scene.view, *(name for _, some in scene.names for name in some)):
+        for token in text.split():
+            word = token.strip("“”\"'‘’()[].,;:!?…–—*_#|").removesuffix("’s").removesuffix("'s")
+            if word.isalpha() and _rare(word.lower()):
+                found.setdefault(word.lower(), word)
+        if len(found) >= MOST_NAMES:
+            break
+    return tuple(list(found.values())[:MOST_NAMES])

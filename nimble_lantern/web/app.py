@@ -61,7 +61,7 @@ def create_app(
     desk.prompter = ScriptPrompter(desk, scripts_in(), pace)
     app.extensions["desk"] = desk
     app.extensions["pages"] = Pages()
-    app.extensions["listener"] = Listener(desk, engine, LargerModel(model))
+    app.extensions["listener"] = Listener(desk, engine, LargerModel(model) if model else None)
     protect(app, host, key)
     app.register_blueprint(pages)
     app.register_blueprint(sound)

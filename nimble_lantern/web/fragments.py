@@ -236,8 +236,8 @@ def settings_shown(sitting: Sitting) -> list[dict[str, Any]]:
             "name": "Hearing",
             "value": _HEARS[now.engine],
             "say": "listen with the browser"
-            if now.engine == "builtin"
-            else "use the built in ears",
+            if now.engine in ("best", "builtin")
+            else "use the best ears",
         },
         {
             "name": "Microphone",
@@ -253,6 +253,7 @@ def settings_shown(sitting: Sitting) -> list[dict[str, Any]]:
 
 
 _HEARS = {
+    "best": "the best ears there are",
     "builtin": "the built-in recogniser",
     "browser": "the browser’s recogniser",
     "model": "the larger model",

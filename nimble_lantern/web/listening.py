@@ -27,7 +27,7 @@ from nimble_lantern.engines import LiveEngine, Scene, Transcriber
 from nimble_lantern.engines.browser import HARMLESS, Pairing, failure
 from nimble_lantern.engines.builtin.cutter import PATIENCE, RATE, Cut, CutKind, Cutter
 from nimble_lantern.engines.builtin.files import scene_of
-from nimble_lantern.engines.larger import LargerModel
+from nimble_lantern.engines.larger import with_larger
 from nimble_lantern.engines.meter import Meter
 from nimble_lantern.shell import LiveDesk
 from nimble_lantern.store.journal import SoundMark
@@ -42,6 +42,11 @@ _CLICK_SECONDS = 1.2
 """Of sound with what is kept before it: what is shorter and has no words was a click or a cough."""
 _OTHER_CLOCK = 120_000.0
 """Milliseconds: times of another page further away than this are of another clock."""
+
+
+WITH_LARGER = ("best", "model")
+"""Values of the setting with which a larger model is listened with."""
+NO_MODEL = "There is no larger model on this machine; the built-in recogniser listens instead."
 
 
 class Gap(Exception):
@@ -68,8 +73,8 @@ class Listener:
     """Cuts the stream into utterances and lets the desk hear them.
 
     One page is listened to; another takes its place only when it is closed or gone.  The built-in
-    engine hears every utterance; the browser's recogniser or a larger model, where the setting asks
-    for one, may have better words for what is no command.
+    engine hears every utterance; a larger model where there is one, or the browser's recogniser
+    where the setting asks for it, has better words for dictation.
     """
 
     def __init__(
@@ -80,7 +85,9 @@ class Listener:
         clock: Callable[[], float] = time.monotonic,
     ) -> None:
         self._desk, self._make, self._clock = desk, engine, clock
-        self._larger = larger or LargerModel(None)
+        self._larger = larger
+        self._larger_hears = False  # what is being said, too
+        self._to_tell = ""  # when the utterance is done
         self._engine: LiveEngine | None = None
         self._lock, self._making = threading.Lock(), threading.Lock()
         self._stream = ""
@@ -151,6 +158,7 @@ class Listener:
             self._end(engine, doubt=CUT_OFF)
         else:
             engine.drop()
+            self._with_larger(lambda model: model.drop())
             self._desk.whisper("")
 
     def feed(self, stream: str, start: int, sound: bytes, spoken_at: float = 0.0) -> Heard:
@@ -213,6 +221,7 @@ class Listener:
             self._ready().drop()
         except Exception:
             traceback.print_exc(file=sys.stderr)
+        self._with_larger(lambda model: model.drop())
         self._spoken, self._spoilt = [], True
         self._desk.whisper("")
         self._desk.say(why)
@@ -244,14 +253,18 @@ class Listener:
             self._fall_back(failure(code))
 
     def warm(self) -> None:
-        """Start the engine before anybody speaks; pages may come meanwhile."""
+        """Start the engines before anybody speaks; pages may come meanwhile."""
         self._ready()
+        if self._larger is not None and self._desk.sitting.settings.engine in WITH_LARGER:
+            self._with_larger(lambda model: model.warm(), always=True)
 
     def close(self) -> None:
         with self._lock:
             if self._engine is not None:
                 self._engine.close()
                 self._engine = None
+            if self._larger is not None:
+                self._larger.close()
 
     def _ready(self) -> LiveEngine:
         with self._making:
@@ -280,10 +293,15 @@ class Listener:
             case CutKind.PERHAPS:
                 self._spoken, self._spoilt = [], False
                 self._pairing.began()
-                engine.begin(self._scene())
+                scene = self._scene()
+                engine.begin(scene)
+                now = self._desk.sitting
+                if now.lamp is Lamp.LIT and now.settings.engine in WITH_LARGER:
+                    self._with_larger(lambda model: model.begin(scene), always=True)
             case CutKind.SOUND:
                 self._spoken.append(cut.sound)
                 engine.sound(cut.sound)
+                self._with_larger(lambda model: model.sound(cut.sound))
             case CutKind.BEGAN:
                 self._pause, self._goes_on = max(0.0, cut.at - self._ended_at), cut.goes_on
                 if self._desk.sitting.lamp is Lamp.LIT:
@@ -291,29 +309,68 @@ class Listener:
             case CutKind.NONE:
                 self._pairing.dropped()
                 engine.drop()
+                self._with_larger(lambda model: model.drop())
             case CutKind.ENDED:
                 self._ended_at = cut.at
+                self._with_larger(lambda model: model.end(), keeps=True)
                 self._end(engine)
+
+    def _with_larger(
+        self, work: Callable[[Transcriber], None], always: bool = False, keeps: bool = False
+    ) -> None:
+        """Let the larger model hear, too; where it cannot, that is told once and it is left."""
+        if self._larger is None:
+            if always and self._desk.sitting.settings.engine == "model":
+                self._desk.set("engine", "best")
+                self._to_tell = NO_MODEL
+            return
+        if not (always or self._larger_hears):
+            return
+        try:
+            work(self._larger)
+        except BadInput as error:
+            self._larger_lost(str(error))
+        except Exception as error:
+            self._larger_lost(f"The larger model failed ({type(error).__name__}).")
+        else:
+            self._larger_hears = always or keeps or self._larger_hears
+
+    def _larger_lost(self, why: str) -> None:
+        self._larger, self._larger_hears = None, False
+        self._to_tell = f"{why} The built-in recogniser listens instead."
 
     def _show_partial(self) -> None:
         """What is being said, as far as it is known: not before it is surely speech."""
         now = self._desk.sitting
         shown = now.lamp is Lamp.LIT and now.settings.engine != "browser"
-        if self._cutter.speaking and shown and (partial := self._ready().partial):
+        if not (self._cutter.speaking and shown):
+            return
+        better = self._larger.partial if self._larger is not None and self._larger_hears else ""
+        if partial := better or self._ready().partial:
             self._desk.whisper(partial)
 
     def _end(self, engine: LiveEngine, doubt: str = "") -> None:
         try:
             hearing = engine.end()
         except BadInput as error:
-            self._desk.whisper("")
-            self._desk.say(str(error))
-        else:
-            self._take(replace(hearing, doubt=doubt or hearing.doubt, goes_on=self._goes_on))
+            if not self._larger_hears:
+                self._desk.whisper("")
+                self._desk.say(str(error))
+                return
+            hearing = Hearing(())  # the larger model has its words
+        self._take(replace(hearing, doubt=doubt or hearing.doubt, goes_on=self._goes_on))
 
     def _take(self, hearing: Hearing) -> None:
+        self._taken(hearing)
+        if self._to_tell:
+            self._desk.say(self._to_tell)
+            self._to_tell = ""
+
+    def _taken(self, hearing: Hearing) -> None:
         sound = b"".join(self._spoken)
         hearing = replace(hearing, pause=self._pause, quieter=self._meter.quieter(sound))
+        if self._larger_hears:
+            hearing = self._in_other_words(hearing)
         if not hearing.hypotheses and not hearing.commands:
             self._pairing.dropped()
             self._desk.whisper("")
@@ -325,34 +382,28 @@ class Listener:
         if now.settings.engine == "browser" and now.lamp is Lamp.LIT:
             self._desk_hears(self._pairing.heard(hearing))
             return
-        why = ""
-        if now.settings.engine == "model" and now.lamp is Lamp.LIT:
-            hearing, why = self._in_other_words(hearing, sound)
         self._desk_hears([hearing])
-        if why:
-            self._fall_back(f"{why} The built-in recogniser listens instead.")
         last = self._desk.sitting.trail[-1:]
         if last and last[0].read_as in (ReadAs.TEXT, ReadAs.COMMAND, ReadAs.BOTH):
             self._meter.accepted(sound)
 
-    def _in_other_words(self, hearing: Hearing, sound: bytes) -> tuple[Hearing, str]:
-        """The larger model's words for what is no command; ours, and why, if it has none."""
-        if not hearing.hypotheses or hearing.doubt or self._is_command(hearing):
-            return hearing, ""
+    def _in_other_words(self, hearing: Hearing) -> Hearing:
+        """With the larger model's words for it, and how well the commands fit the sound."""
+        assert self._larger is not None
+        self._larger_hears = False
+        marks = self._desk.sitting.settings.auto_punctuation
+        ours = hearing.hypotheses[0] if hearing.hypotheses else Hypothesis(())
         try:
-            found = self._larger.transcribe(sound)
+            made = self._larger.transcribe(marks, ours.words)
+            return with_larger(hearing, made, self._larger.fits)
         except BadInput as error:
-            return hearing, str(error)
+            self._larger_lost(str(error))
         except Exception as error:
-            return hearing, f"The larger model failed ({type(error).__name__})."
-        if not found:
-            return hearing, ""
-        ours = hearing.hypotheses[0]
-        made = replace(hearing, hypotheses=found, tail=None, evidence=ours, source="model")
-        return made, ""
+            self._larger_lost(f"The larger model failed ({type(error).__name__}).")
+        return hearing
 
     def _fall_back(self, why: str) -> None:
-        self._desk.set("engine", "builtin")
+        self._desk.set("engine", "best")
         self._desk_hears(self._pairing.flush())
         self._desk.say(why)
 

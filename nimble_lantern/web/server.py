@@ -14,7 +14,7 @@ from waitress import create_server
 
 from nimble_lantern.core.errors import BadInput
 from nimble_lantern.demo import load_sample_world
-from nimble_lantern.engines import LiveEngine
+from nimble_lantern.engines import LiveEngine, ears
 from nimble_lantern.prompter import scripts_in
 from nimble_lantern.shell import LiveDesk
 from nimble_lantern.store.lock import Lock
@@ -54,7 +54,7 @@ def run(
         journal = open_folder(folder, load_sample_world if demo else None)
         desk = LiveDesk(journal, tuple(scripts_in()))
         word = key_of(folder) if key else None
-        app = create_app(desk, builtin_engine, model=model, host=host, key=word)
+        app = create_app(desk, builtin_engine, model=model or ears.chosen(), host=host, key=word)
         server = _server(app, host, port)
         lock.note(f"http://{host}:{port}/")
         _serve(app, server, f"http://{host}:{port}/{f'?key={word}' if word else ''}")

@@ -1,105 +1,321 @@
-"""The adapter to a larger model, with a small model object of the same interface."""
+"""The larger model as an ear: what it writes as spoken words, what it invents, its process."""
 
 from __future__ import annotations
 
-import sys
-import tempfile
 import unittest
-import wave
-from collections.abc import Iterator
-from dataclasses import dataclass
+from collections.abc import Sequence
+from dataclasses import replace
 from pathlib import Path
-from typing import Any, BinaryIO
-from unittest import mock
+from tempfile import TemporaryDirectory
+
+import numpy as np
 
 from nimble_lantern.core.errors import BadInput
-from nimble_lantern.engines.larger import LargerModel
+from nimble_lantern.core.reading.hearing import (
+    HeardWord,
+    from_line,
+    hearing_from_json,
+    hearing_to_json,
+)
+from nimble_lantern.engines import Scene, Transcribed, ears
+from nimble_lantern.engines.builtin.cutter import RATE
+from nimble_lantern.engines.builtin.files import pcm_of
+from nimble_lantern.engines.builtin.worker import TooSlow
+from nimble_lantern.engines.larger import MOST_NAMES, LargerModel, hotwords, with_larger
+from nimble_lantern.engines.trying import _SOUND, _WORDS
+from nimble_lantern.engines.whisper.guards import LOOP, NOBODY, UNSURE, doubt, recites
+from nimble_lantern.engines.whisper.model import Model, Reading, Transcript, Written
+from nimble_lantern.engines.whisper.spoken import names, said, spoken
+from nimble_lantern.engines.whisper.worker import ModelWorker, _Growing, agreed, quiet_since
 
-SOUND = b"\1\0" * 16_000
+
+def written(text: str, sure: float = 0.9) -> tuple[Written, ...]:
+    """Words as the model writes them, a third of a second each."""
+    words = text.split()
+    return tuple(Written(" " + w, n / 3, n / 3 + 0.3, sure) for n, w in enumerate(words))
 
 
-@dataclass
-class Word:
-    word: str
-    start: float
-    end: float
-    probability: float
+def transcript(*texts: str, score: float = -0.2, silence: float = 0.0) -> Transcript:
+    readings = tuple(Reading(t, written(t), score - n / 10) for n, t in enumerate(texts))
+    return Transcript(readings, silence, 1.0, 3.0)
 
 
-@dataclass
-class Segment:
-    words: list[Word] | None
-    avg_logprob: float = -0.2
+def text(words: Sequence[HeardWord]) -> str:
+    return " ".join(w.text for w in words)
 
 
-class SmallModel:
-    """Answers as faster-whisper's WhisperModel does, whatever is spoken."""
+def loud(seconds: float) -> bytes:
+    return (np.sin(np.arange(round(seconds * RATE)) / 5) * 9000).astype(np.int16).tobytes()
 
-    def __init__(self, *segments: Segment) -> None:
-        self.segments, self.seconds, self.options = segments, 0.0, {}
 
-    def transcribe(self, audio: BinaryIO, **options: Any) -> tuple[Iterator[Segment], object]:
-        with wave.open(audio, "rb") as file:
-            self.seconds = file.getnframes() / file.getframerate()
-        self.options = options
-        return iter(self.segments), object()
+class Spoken(unittest.TestCase):
+    def test_figures_are_words_that_would_be_written_so_again(self) -> None:
+        for piece, words in (
+            ("12", "twelve"),
+            ("29,340", "twenty nine thousand three hundred and forty"),
+            ("1997", "nineteen ninety seven"),
+            ("7:30", "seven thirty"),
+            ("£50", "fifty pounds"),
+            ("10%", "ten percent"),
+            ("2nd", "second"),
+            ("01631", "zero one six three one"),
+        ):
+            self.assertEqual(" ".join(said(piece)), words)
+
+    def test_marks_and_capitals_of_the_model_are_no_words(self) -> None:
+        heard = spoken(written("The boat, Hob said, is “late”. I’m cold-hearted."))
+        self.assertEqual(text(heard), "the boat hob said is late i'm cold hearted")
+
+    def test_with_marks_they_are_spoken_but_for_the_stop_at_the_end(self) -> None:
+        heard = spoken(written("Yes, it is. Why?"), marks=True)
+        self.assertEqual(text(heard), "yes comma it is full stop why question mark")
+        self.assertEqual(text(spoken(written("It is."), marks=True)), "it is")
+        self.assertEqual(text(spoken(written("Mr. Tarrow came"), marks=True)), "mr tarrow came")
+
+    def test_a_mark_that_was_named_is_kept(self) -> None:
+        named = HeardWord("comma", 0.3, 0.7)
+        self.assertEqual(text(spoken(written("Yes, so"), beside=(named,))), "yes comma so")
+        again = spoken(written("It is late. Full stop."), marks=True)
+        self.assertEqual(text(again), "it is late full stop")
+
+    def test_pieces_of_one_word_are_put_together(self) -> None:
+        pieces = (Written(" 7", 0, 0.2, 0.9), Written(":", 0.2, 0.2, 1), Written("30", 0.2, 0.5, 1))
+        (seven, thirty) = spoken(pieces)
+        self.assertEqual((seven.text, thirty.text, thirty.end), ("seven", "thirty", 0.5))
+        self.assertEqual(seven.confidence, 0.9)
+
+    def test_rare_words_with_a_capital_inside_a_sentence_are_names(self) -> None:
+        self.assertEqual(names(written("We saw Hob Tarrow. The Queen waved")), ("Hob", "Tarrow"))
+        self.assertEqual(names(written("Tarrow came")), (), "every sentence begins with a capital")
+
+
+class Invented(unittest.TestCase):
+    def test_what_is_said_is_believed(self) -> None:
+        self.assertEqual(doubt(transcript("The stair is steep.")), "")
+
+    def test_words_for_silence_are_not(self) -> None:
+        self.assertEqual(doubt(transcript("you", score=-0.55, silence=0.92)), NOBODY)
+        self.assertEqual(doubt(Transcript((), 0.1, 0.0, 2.0)), NOBODY)
+
+    def test_words_that_hardly_fit_are_not(self) -> None:
+        self.assertEqual(doubt(transcript("The End", score=-2.0)), UNSURE)
+        unlike = doubt(transcript("so we sat", score=-0.8), [HeardWord("bold the ferry")])
+        self.assertEqual(unlike, UNSURE)
+        self.assertEqual(doubt(transcript("five five", score=-0.8), [HeardWord("five five")]), "")
+
+    def test_loops_are_not(self) -> None:
+        self.assertEqual(doubt(transcript("Ten of clubs. Ten of clubs. Ten of clubs.")), LOOP)
+        self.assertEqual(doubt(transcript("far far away and far away")), "")
+        self.assertEqual(doubt(replace(transcript("so so"), repetition=9.8)), LOOP)
+
+    def test_a_recited_list_of_names_is_known(self) -> None:
+        listed = ("Tarrow", "Maddern", "Quoyle", "Sprat")
+        self.assertTrue(recites("tarrow, Maddern, Quoyle.", listed))
+        self.assertFalse(recites("Tarrow met Quoyle and Sprat", listed))
+
+
+class Names(unittest.TestCase):
+    def test_rare_words_in_view_are_told_the_nearest_first(self) -> None:
+        scene = Scene(("Hob Tarrow’s log was read.",), (("document", ("Quoyle rota",)),))
+        self.assertEqual(hotwords(scene), ("Hob", "Tarrow", "Quoyle", "rota"))
+
+    def test_there_are_never_many(self) -> None:
+        many = " ".join(f"Zq{chr(97 + n % 26)}{chr(97 + n // 26)}x" for n in range(90))
+        self.assertEqual(len(hotwords(Scene((many,)))), MOST_NAMES)
+
+
+class Grows:
+    """A model that knows a text, and hears as much of it as there is sound for."""
+
+    def __init__(self, said: str, fails: bool = False) -> None:
+        self.said, self.calls, self.names = said.split(), [], ()
+
+    def heard(self, sound: bytes, names: Sequence[str] = (), best: int = 5) -> Transcript:
+        self.calls.append((len(sound), best, tuple(names)))
+        count = max(1, len(sound) // 2 // RATE * 2)
+        return transcript(" ".join(self.said[:count]))
+
+
+class Growing(unittest.TestCase):
+    def test_words_that_two_decodings_agree_on_are_firm(self) -> None:
+        growing = _Growing(Grows("we met the board on monday"))  # type: ignore[arg-type]
+        growing.start(1)
+        growing.sound += loud(1.0)
+        self.assertEqual(growing.partial(), ("", "we met"))
+        growing.sound += loud(1.0)
+        self.assertEqual(growing.partial(), ("we met", "the board"))
+
+    def test_it_is_not_decoded_before_enough_is_new(self) -> None:
+        growing = _Growing(Grows("we met"))  # type: ignore[arg-type]
+        growing.start(1)
+        self.assertFalse(growing.wants)
+        growing.sound += loud(0.7)
+        self.assertTrue(growing.wants)
+        growing.partial()
+        self.assertFalse(growing.wants)
+
+    def test_what_was_decoded_in_the_silence_after_is_not_decoded_again(self) -> None:
+        model = Grows("we met the board")
+        growing = _Growing(model)  # type: ignore[arg-type]
+        growing.start(1)
+        growing.sound += loud(2.0) + b"\0\0" * round(0.3 * RATE)
+        growing.partial()
+        growing.sound += b"\0\0" * round(0.3 * RATE)
+        found = growing.end()
+        self.assertEqual((found.readings[0].text, len(model.calls)), ("we met the board", 1))
+
+    def test_speech_that_goes_on_is_decoded_to_its_end(self) -> None:
+        model = Grows("we met the board on monday")
+        growing = _Growing(model)  # type: ignore[arg-type]
+        growing.start(1)
+        growing.sound += loud(2.0) + b"\0\0" * round(0.3 * RATE)
+        growing.partial()
+        growing.sound += loud(1.0)
+        self.assertEqual(growing.end().readings[0].text, "we met the board on monday")
+
+    def test_a_recital_is_decoded_again_without_the_names(self) -> None:
+        model = Grows("Tarrow Maddern Quoyle")
+        growing = _Growing(model)  # type: ignore[arg-type]
+        growing.names = ("Tarrow", "Maddern", "Quoyle")
+        growing.start(1)
+        growing.sound += loud(2.0)
+        growing.end()
+        self.assertEqual([names for _, _, names in model.calls], [growing.names, ()])
+
+    def test_agreement_is_of_words_not_of_marks(self) -> None:
+        self.assertEqual(agreed("The boat, is".split(), "the boat was".split()), 2)
+
+    def test_silence_at_the_end_is_measured(self) -> None:
+        self.assertAlmostEqual(quiet_since(loud(1.0) + b"\0\0" * RATE), 1.0, delta=0.05)
+        self.assertEqual(quiet_since(b""), 0.0)
+
+
+class Process:
+    """Stands for the model's process: answers what it was told to."""
+
+    firm = partial = ""
+
+    def __init__(self, *answers: object) -> None:
+        self.answers, self.told = list(answers), list[tuple[object, ...]]()
+
+    def prepare(self, *what: object) -> None:
+        self.told.append(what)
+
+    def start(self) -> None:
+        self.told.append(("start",))
+
+    def sound(self, sound: bytes) -> None:
+        self.told.append(("sound", len(sound)))
+
+    def drop(self) -> None:
+        self.told.append(("drop",))
+
+    def give_up(self) -> None:
+        self.told.append(("give up",))
+
+    def ask_end(self) -> None:
+        self.told.append(("end",))
+
+    def ask_fit(self, texts: Sequence[str]) -> None:
+        self.told.append(("fit", *texts))
+
+    def result(self, due: float) -> object:
+        answer = self.answers.pop(0)
+        if isinstance(answer, Exception):
+            raise answer
+        return answer
+
+    def close(self) -> None:
+        self.told.append(("close",))
 
 
 class Transcribing(unittest.TestCase):
     def setUp(self) -> None:
-        folder = tempfile.TemporaryDirectory()
+        folder = TemporaryDirectory()
         self.addCleanup(folder.cleanup)
         self.folder = Path(folder.name)
         (self.folder / "model.bin").write_bytes(b"")
 
-    def test_written_words_become_spoken_ones_with_their_times(self) -> None:
-        words = [
-            Word(" The", 0.0, 0.2, 0.9),
-            Word(" 12", 0.2, 0.5, 0.8),
-            Word(" steps.", 0.5, 1, 1),
-        ]
-        model = SmallModel(Segment(words))
-        found = LargerModel(self.folder, lambda _: model).transcribe(SOUND)
-        self.assertEqual(found[0].text, "the twelve steps")
-        self.assertEqual((found[0].words[1].start, found[0].words[1].end), (0.2, 0.5))
-        self.assertAlmostEqual(model.seconds, 1.0)
-        self.assertTrue(model.options["word_timestamps"])
+    def model(self, *answers: object) -> LargerModel:
+        self.process = Process(*answers)
+        return LargerModel(self.folder, lambda _: self.process)
 
-    def test_segments_follow_each_other(self) -> None:
-        segments = (
-            Segment([Word("It’s", 0, 1, 1)]),
-            Segment(None),
-            Segment([Word("cold", 1, 2, 1)]),
+    def test_the_readings_of_an_utterance_with_their_names(self) -> None:
+        model = self.model(transcript("We saw Hob Tarrow.", "We saw hob tarrow"))
+        model.begin(Scene(("Maddern came.",)))
+        model.sound(loud(1))
+        model.end()
+        found = model.transcribe(False, ())
+        self.assertEqual([h.text for h in found.hypotheses], ["we saw hob tarrow"])
+        self.assertEqual((found.names, found.doubt), (("Hob", "Tarrow"), ""))
+        self.assertEqual(self.process.told[0], ("names", ("Maddern",)))
+
+    def test_nothing_is_asked_of_what_it_did_not_hear(self) -> None:
+        self.assertEqual(self.model().transcribe(False, ()), Transcribed())
+
+    def test_what_is_too_slow_is_given_up(self) -> None:
+        model = self.model(TooSlow())
+        model.begin(Scene())
+        self.assertTrue(model.transcribe(False, ()).slow)
+        self.assertEqual(self.process.told[-1], ("give up",))
+
+    def test_a_folder_without_a_model_is_told(self) -> None:
+        (self.folder / "model.bin").unlink()
+        with self.assertRaisesRegex(BadInput, "no speech model in"):
+            self.model().begin(Scene())
+
+    def test_its_words_take_the_place_of_the_built_in_ones(self) -> None:
+        ours = replace(from_line("and do"), commands=from_line("undo").hypotheses, margin=0.1)
+        made = Transcribed(from_line("and do that").hypotheses, ("Hob",))
+        hearing = with_larger(ours, made, lambda texts: (-1.0, -1.5))
+        self.assertEqual((hearing.text, hearing.source), ("and do that", "model"))
+        self.assertEqual((hearing.fits, hearing.names), ((-0.5,), ("Hob",)))
+        self.assertEqual(hearing.evidence, ours.hypotheses[0])
+        self.assertEqual(hearing_from_json(hearing_to_json(hearing)), hearing)
+
+    def test_where_it_heard_nobody_nothing_is_heard(self) -> None:
+        made = with_larger(from_line("the"), Transcribed(doubt=NOBODY), lambda texts: ())
+        self.assertEqual(made.hypotheses, ())
+
+    def test_where_it_is_slow_the_built_in_words_stay(self) -> None:
+        ours = from_line("the tide")
+        self.assertEqual(with_larger(ours, Transcribed(slow=True), lambda texts: ()), ours)
+
+
+class RealProcess(unittest.TestCase):
+    def test_a_folder_that_holds_no_model_is_one_sentence(self) -> None:
+        with TemporaryDirectory() as name:
+            (Path(name) / "model.bin").write_bytes(b"no model")
+            worker = ModelWorker(Path(name))
+            self.addCleanup(worker.close)
+            worker.start()
+            worker.sound(loud(1))
+            worker.ask_end()
+            with self.assertRaisesRegex(BadInput, "cannot be loaded"):
+                worker.result(10**9)
+
+    @unittest.skipUnless(ears.there(), "no speech model could be fetched to this machine")
+    def test_speech_is_heard_with_times_while_it_is_spoken_and_after(self) -> None:
+        sound = b"".join(pcm_of(_SOUND))
+        model = LargerModel(next(iter(ears.there().values())))
+        self.addCleanup(model.close)
+        model.begin(Scene(("Hob Tarrow met the keepers.",)))
+        for at in range(0, len(sound), 6400):
+            model.sound(sound[at : at + 6400])
+        model.end()
+        found = model.transcribe(False, ())
+        heard = [w.text for w in found.hypotheses[0].words]
+        self.assertLessEqual(len(set(_WORDS) - set(heard)), 1, heard)
+        self.assertEqual(
+            sorted(w.start for w in found.hypotheses[0].words),
+            [w.start for w in found.hypotheses[0].words],
         )
-        found = LargerModel(self.folder, lambda _: SmallModel(*segments)).transcribe(SOUND)
-        self.assertEqual(found[0].text.split()[-1], "cold")
+        own, other = model.fits((" ".join(heard), "bold the ferry"))
+        self.assertGreater(own, other + 1)
 
-    def test_silence_is_no_hypothesis(self) -> None:
-        self.assertEqual(LargerModel(self.folder, lambda _: SmallModel()).transcribe(SOUND), ())
-
-    def test_the_model_is_loaded_once_and_not_before_it_is_needed(self) -> None:
-        loaded: list[Path] = []
-
-        def load(folder: Path) -> SmallModel:
-            loaded.append(folder)
-            return SmallModel()
-
-        model = LargerModel(self.folder, load)
-        self.assertEqual(loaded, [])
-        model.transcribe(SOUND)
-        model.transcribe(SOUND)
-        self.assertEqual(loaded, [self.folder])
-
-    def test_a_missing_folder_model_or_package_is_one_clear_sentence(self) -> None:
-        cases = (
-            (LargerModel(None), "No folder of a larger model was named"),
-            (LargerModel(self.folder / "nowhere"), "There is no model in"),
-        )
-        for model, words in cases:
-            with self.subTest(words), self.assertRaisesRegex(BadInput, words):
-                model.transcribe(SOUND)
-        with (
-            mock.patch.dict(sys.modules, {"faster_whisper": None}),
-            self.assertRaisesRegex(BadInput, "faster-whisper, which is not installed"),
-        ):
-            LargerModel(self.folder).transcribe(SOUND)
+    @unittest.skipUnless(ears.there(), "no speech model could be fetched to this machine")
+    def test_noise_is_nobody(self) -> None:
+        model = Model(next(iter(ears.there().values())))
+        noise = np.random.default_rng(1).normal(0, 900, 2 * RATE).astype(np.int16).tobytes()
+        for sound in (b"\0\0" * RATE, noise):
+            self.assertIn(doubt(model.heard(sound)), (NOBODY, UNSURE))

@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from unittest import mock
 
 from nimble_lantern.core.errors import BadInput
-from nimble_lantern.core.reading.hearing import Hypothesis, from_line
+from nimble_lantern.core.reading.hearing import HeardWord, from_line
+from nimble_lantern.engines import Scene, Transcribed
 from nimble_lantern.engines.pcm import scaled
 from tests.speaking import voiced
 from tests.web.test_pages import SILENCE, SoundCase
@@ -14,14 +16,28 @@ from tests.web.test_pages import SILENCE, SoundCase
 class Model:
     """A transcriber that says what it was told to, or fails."""
 
-    def __init__(self, words: str = "", error: Exception | None = None) -> None:
-        self.words, self.error, self.heard = words, error, 0
+    def __init__(self, words: str = "", error: Exception | None = None, doubt: str = "") -> None:
+        self.words, self.error, self.doubt, self.heard = words, error, doubt, 0
+        self.marks = False
+        self.partial = ""
 
-    def transcribe(self, sound: bytes) -> tuple[Hypothesis, ...]:
+    def warm(self) -> None: ...
+    def begin(self, scene: Scene) -> None: ...
+    def drop(self) -> None: ...
+    def end(self) -> None: ...
+    def close(self) -> None: ...
+
+    def sound(self, sound: bytes) -> None:
         self.heard += len(sound)
+
+    def transcribe(self, marks: bool, beside: Sequence[HeardWord]) -> Transcribed:
+        self.marks = marks
         if self.error:
             raise self.error
-        return from_line(self.words).hypotheses
+        return Transcribed(from_line(self.words).hypotheses, (), self.doubt)
+
+    def fits(self, texts: Sequence[str]) -> tuple[float, ...]:
+        return (0.0,) * len(texts)
 
 
 class OtherEngines(SoundCase):
@@ -62,7 +78,7 @@ class OtherEngines(SoundCase):
         self.speaks()
         self.client.post("/results", json={"error": "network"})
         self.assertEqual(self.heard(), ["the tied is hi"], "what waited is not lost")
-        self.assertEqual(self.desk.sitting.settings.engine, "builtin")
+        self.assertEqual(self.desk.sitting.settings.engine, "best")
         self.assertIn("cannot reach its service; the built-in one listens instead", self.page_text)
 
     def test_silence_is_no_failure(self) -> None:
@@ -83,32 +99,75 @@ class OtherEngines(SoundCase):
         self.assertEqual(answer.status_code, 400)
         self.assertIn("list of alternatives", answer.get_data(as_text=True))
 
-    def test_a_larger_model_has_the_words_of_dictation(self) -> None:
+    def test_a_larger_model_has_the_words_of_dictation_wherever_there_is_one(self) -> None:
         model = Model("the tide is high")
-        self.uses("model", model)
-        self.speaks()
-        self.assertEqual(self.heard(), ["the tide is high"])
+        for engine in ("best", "model"):
+            self.recited.lines.insert(0, "the tied is hi")
+            self.uses(engine, model)
+            self.speaks()
+            self.assertEqual(self.heard()[-1], "the tide is high")
         self.assertGreater(model.heard, 16_000)
 
-    def test_a_model_that_cannot_be_used_is_told_and_nothing_is_lost(self) -> None:
+    def test_the_built_in_ears_do_without_it(self) -> None:
+        self.uses("builtin", Model("the tide is high"))
+        self.speaks()
+        self.assertEqual(self.heard(), ["the tied is hi"])
+
+    def test_its_marks_are_wanted_where_punctuation_is_automatic(self) -> None:
+        model = Model("the tide is high")
+        for on in ("on", "off"):
+            self.recited.lines.insert(0, "the tied is hi")
+            self.desk.set("auto_punctuation", on)
+            self.uses("best", model)
+            self.speaks()
+            self.assertEqual(model.marks, on == "on")
+
+    def test_its_words_show_while_they_are_spoken(self) -> None:
+        model = Model("the tide is high")
+        model.partial = "the tide"
+        self.uses("best", model)
+        shown = []
+        for sound in (SILENCE, voiced(0.2), voiced(0.2), voiced(0.2)):
+            self.sends(sound)
+            shown.append(self.answer)
+        self.assertIn("the tide", "".join(shown))
+
+    def test_what_it_doubts_is_shown_and_not_written(self) -> None:
+        self.uses("best", Model("so we sat", doubt="it was hard to make out"))
+        before = self.desk.sitting.document
+        self.speaks()
+        self.assertEqual(self.desk.sitting.trail[-1].read_as, "unclear")
+        self.assertEqual(self.desk.sitting.document, before)
+
+    def test_a_model_that_cannot_be_used_is_told_once_and_nothing_is_lost(self) -> None:
         for error in (BadInput("There is no model in X."), RuntimeError("out of memory")):
             with self.subTest(str(error)):
-                self.uses("model", Model(error=error))
+                self.uses("best", Model(error=error))
                 before = len(self.heard())
                 self.recited.lines.insert(0, "the tied is hi")
                 self.speaks()
                 self.assertEqual(len(self.heard()), before + 1)
-                self.assertEqual(self.desk.sitting.settings.engine, "builtin")
                 self.assertIn(
                     str(error) if isinstance(error, BadInput) else "RuntimeError", self.page_text
                 )
                 self.assertIn("The built-in recogniser listens instead.", self.page_text)
+                self.recited.lines.insert(0, "the tied is hi")
+                self.speaks()
+                self.assertEqual(len(self.heard()), before + 2, "the next one as well")
+
+    def test_who_asks_for_a_model_that_is_not_there_is_told(self) -> None:
+        self.uses("model")
+        self.speaks()
+        self.assertEqual(self.heard(), ["the tied is hi"])
+        self.assertIn("There is no larger model on this machine", self.page_text)
 
     def test_engines_are_chosen_by_voice_and_kept(self) -> None:
         self.desk.hear(from_line("listen with the browser"))
         self.assertIn('data-engine="browser"', self.page_text)
-        self.desk.hear(from_line("use the usual ears"))
+        self.desk.hear(from_line("use the built in ears"))
         self.assertIn('data-engine="builtin"', self.page_text)
+        self.desk.hear(from_line("use the usual ears"))
+        self.assertIn('data-engine="best"', self.page_text)
 
 
 class Listening(SoundCase):

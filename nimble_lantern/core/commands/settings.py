@@ -67,13 +67,19 @@ def patience(sitting: Sitting, patience: str = "") -> Done:
 CATALOGUE.table(
     "engine",
     {
-        "[the] (built in | desk's own | usual) (recogniser | recognizer | ears)": "builtin",
+        "[the] (usual | best) (recogniser | recognizer | ears)": "best",
+        "[the] (built in | desk's own) (recogniser | recognizer | ears)": "builtin",
         "[the] browser's (recogniser | recognizer | ears)": "browser",
         "[the] browser": "browser",
         "[the] (larger | big | bigger) model": "model",
     },
 )
-_HEARS = {"builtin": "the built-in recogniser", "browser": "the browser", "model": "a larger model"}
+_HEARS = {
+    "best": "the best recogniser there is",
+    "builtin": "the built-in recogniser",
+    "browser": "the browser",
+    "model": "a larger model",
+}
 
 
 @command(

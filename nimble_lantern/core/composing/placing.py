@@ -23,6 +23,7 @@ from nimble_lantern.core.document.model import (
 )
 from nimble_lantern.core.origins import of_utterance
 from nimble_lantern.core.state import Marks, Sitting, WrittenChoice
+from nimble_lantern.core.writing.capitals import AsHeard
 from nimble_lantern.core.writing.lexer import Manner
 from nimble_lantern.core.writing.masking import masked
 from nimble_lantern.core.writing.writer import Break, Place, Written
@@ -52,7 +53,7 @@ def manner_of(sitting: Sitting, left: str) -> Manner:
     return Manner(
         settings.dialect,
         settings.numbers,
-        (sitting.names.follow(sitting.document.blocks),),
+        (sitting.names.follow(sitting.document.blocks), AsHeard(sitting.heard_names)),
         tuple(left.lower().split()[-2:]),
         masked if settings.masking else None,
     )

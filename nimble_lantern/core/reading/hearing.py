@@ -63,7 +63,9 @@ class Hearing:
     dictation it was compared with.  `pause` is the silence before, in seconds; `quieter` how
     many decibels below the speaker's usual level it was.  `doubt` is the engine's own reason why it
     may not be what was said: nothing of it is done.  With `goes_on`, it begins in the middle of
-    speech that was too long: then it is no command, whatever its words.
+    speech that was too long: then it is no command, whatever its words.  `fits` is how much better
+    or worse each command fits the sound than the best hypothesis, by the other engine's mean log
+    probability a token; `names` are words that engine writes with capitals inside sentences.
     """
 
     hypotheses: tuple[Hypothesis, ...]
@@ -76,6 +78,8 @@ class Hearing:
     evidence: Hypothesis | None = None
     doubt: str = ""
     goes_on: bool = False
+    fits: tuple[float, ...] = ()
+    names: tuple[str, ...] = ()
 
     @property
     def text(self) -> str:
@@ -149,6 +153,8 @@ def hearing_to_json(hearing: Hearing) -> dict[str, Any]:
         "evidence": _hypothesis_row(hearing.evidence) if hearing.evidence else None,
         "doubt": hearing.doubt,
         "goes_on": hearing.goes_on,
+        "fits": list(hearing.fits),
+        "names": list(hearing.names),
     }
 
 
@@ -175,6 +181,8 @@ def hearing_from_json(data: dict[str, Any]) -> Hearing:
         _hypothesis(data["evidence"]) if data.get("evidence") else None,
         data.get("doubt", ""),
         data.get("goes_on", False),
+        tuple(data.get("fits", ())),
+        tuple(data.get("names", ())),
     )
 
 

@@ -78,6 +78,17 @@ class Names(Protocol):
         """(how many words, as written) of the longest name that begins at `i`."""
 
 
+class AsHeard:
+    """Names as the engine writes them that heard them; those of the document go before."""
+
+    def __init__(self, names: Iterable[str]) -> None:
+        self._written = {name.lower(): name for name in names}
+
+    def match(self, words: Sequence[str], i: int) -> tuple[int, str] | None:
+        written = self._written.get(words[i].lower())
+        return (1, written) if written else None
+
+
 def names_in(block: Block) -> frozenset[tuple[str, ...]]:
     """The capitalised words and runs of words of a block, sentence starts left out."""
     kept: frozenset[tuple[str, ...]] | None = block.__dict__.get("_names")

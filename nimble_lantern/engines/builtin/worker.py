@@ -10,12 +10,13 @@ import multiprocessing
 import threading
 import time
 from collections import deque
+from collections.abc import Callable
 from itertools import count
 from multiprocessing.connection import Connection
 from typing import Any
 
 from nimble_lantern.core.errors import BadInput
-from nimble_lantern.engines.builtin.decoder import CommandDecoder, Decoded, DictationDecoder
+from nimble_lantern.engines.builtin.decoder import CommandDecoder, DictationDecoder
 
 _SOON_SECONDS = 0.05
 _STUCK_SECONDS = 0.3
@@ -101,10 +102,10 @@ def serve(connection: Connection, kind: str) -> None:
 
 
 class Worker:
-    """The near end of a decoder process.  One utterance at a time."""
+    """The near end of a decoder process, which runs `served`.  One utterance at a time."""
 
-    def __init__(self, kind: str) -> None:
-        self.kind = kind
+    def __init__(self, kind: str, served: Callable[[Connection, str], None] = serve) -> None:
+        self.kind, self._served = kind, served
         self._partial, self._number = "", 0  # of the utterance
         self.restarts = 0
         self._prepared: Message | None = None
@@ -118,7 +119,7 @@ class Worker:
     def _open(self) -> None:
         self._near, far = _CONTEXT.Pipe()
         self._outbox = _Outbox(self._near)
-        self.process = _CONTEXT.Process(target=serve, args=(far, self.kind), daemon=True)
+        self.process = _CONTEXT.Process(target=self._served, args=(far, self.kind), daemon=True)
         self.process.start()
         far.close()
 
@@ -199,7 +200,7 @@ class Worker:
         except (EOFError, OSError):
             self._reopen()
 
-    def _told(self, message: Message) -> Decoded | None:
+    def _told(self, message: Message) -> Any:
         """Words of the utterance, or the answer that is waited for; others come too late."""
         match message:
             case ("partial", number, text) if number == self._number:
@@ -207,7 +208,7 @@ class Worker:
             case ("done", request, found):
                 if self._given_up and request == self._given_up[0]:
                     self._given_up = None
-                if self._asked and request == self._asked[1] and isinstance(found, Decoded):
+                if self._asked and request == self._asked[1]:
                     return found
         return None
 
@@ -226,7 +227,7 @@ class Worker:
         self._asked = (what, next(self._requests), *rest)
         self._send(*self._asked)
 
-    def result(self, due: float) -> Decoded:
+    def result(self, due: float) -> Any:
         """The decoding asked for; decoded once more if the process died over it.
 
         TooSlow if it is not there at `due`, a time of the monotonic clock; BadInput if the process
@@ -244,7 +245,7 @@ class Worker:
         self._started, self._asked = False, None
         raise BadInput("The recogniser stopped twice over the same sound; say it again.")
 
-    def _wait(self, due: float) -> Decoded:
+    def _wait(self, due: float) -> Any:
         while True:
             left = due - time.monotonic()
             if not self._near.poll(max(0.0, min(0.5, left))):

@@ -1,0 +1,79 @@
+"""What the model invents: it writes words for silence, hiss, knocks, music and babble, too."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from itertools import pairwise
+
+from rapidfuzz import fuzz
+
+from nimble_lantern.core.reading.hearing import HeardWord
+from nimble_lantern.engines.whisper.model import Reading, Transcript
+
+NOBODY, UNSURE = "nobody spoke", "it was hard to make out"
+LOOP = "the recogniser repeated itself"
+_SILENT, _SURELY_SAID = 0.5, -0.35
+"""Probability that nobody spoke, and the mean log probability above which it counts for nothing.
+
+On speech of ten people it was at most 0.25, on eight kinds of noise at least 0.53; babble has 0.3.
+"""
+_LEAST_SCORE = -1.0
+"""Mean log probability a token; speech -0.03 to -0.6, noise and speech run backwards under it."""
+_LEAST_PROBABILITY, _DOUBTFUL_SCORE = 0.5, -0.62
+_MOST_REPETITION = 2.4  # the package's own
+_MOST_TIMES = 3
+_FASTEST = 7.0
+"""Words a second that nobody speaks."""
+_LEAST_ALIKE = 40.0
+"""Of a hundred, by letters: what two engines have in common that heard the same speech."""
+
+
+def doubt(found: Transcript, beside: Sequence[HeardWord] = ()) -> str:
+    """Why the best reading may not be what was said; "" if it is believed.
+
+    `beside`: what another engine heard in the same sound.
+    """
+    if not found.readings:
+        return NOBODY
+    best = found.readings[0]
+    if found.silence > _SILENT and best.score < _SURELY_SAID:
+        return NOBODY
+    if found.repetition > _MOST_REPETITION or _loops(best.text):
+        return LOOP
+    if best.score < _LEAST_SCORE or len(best.words) > _FASTEST * max(1.0, found.seconds):
+        return UNSURE
+    if best.score < _DOUBTFUL_SCORE:
+        other = " ".join(w.text for w in beside)
+        alike = fuzz.ratio(best.text.lower(), other) if other else 0.0
+        if mean_probability(best) < _LEAST_PROBABILITY or alike < _LEAST_ALIKE:
+            return UNSURE
+    return ""
+
+
+def mean_probability(reading: Reading) -> float:
+    words = [w for w in reading.words if any(c.isalnum() for c in w.text)]
+    return sum(w.probability for w in words) / len(words) if words else 0.0
+
+
+def _loops(text: str) -> bool:
+    """Whether the same few words come again and again: "ten of clubs, ten of clubs, ..."."""
+    words = ["".join(c for c in w if c.isalnum()) for w in text.lower().split()]
+    for size in (2, 3, 4):
+        runs = [tuple(words[i : i + size]) for i in range(len(words) - size + 1)]
+        times = 1
+        for earlier, later in pairwise(runs[k] for k in range(0, len(runs), size)):
+            times = times + 1 if earlier == later else 1
+            if times >= _MOST_TIMES:
+                return True
+    return False
+
+
+def recites(text: str, names: Sequence[str]) -> bool:
+    """Whether the model reads out the list of names that it was given, instead of the sound."""
+    said = ["".join(c for c in w if c.isalnum()) for w in text.lower().split()]
+    listed = [n.lower() for n in names]
+    return any(
+        said[i : i + 3] == listed[j : j + 3]
+        for j in range(len(listed) - 2)
+        for i in range(len(said) - 2)
+    )

@@ -1,0 +1,172 @@
+"""One utterance decoded by the model: its best readings, word times, and how sure it is of each.
+
+A wrapper round the package's own steps.  The package pads every utterance to thirty seconds; here
+the window is the sound and some silence, as the encoder's cost grows with it.
+"""
+
+from __future__ import annotations
+
+import math
+import zlib
+from collections.abc import Sequence
+from dataclasses import dataclass
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+
+from nimble_lantern.core.errors import BadInput
+from nimble_lantern.engines.builtin.cutter import RATE
+
+BEAM = 5
+_SILENCE_SECONDS = 10.0
+"""Behind the sound; with three the model sometimes begins to repeat itself."""
+_WINDOW_SECONDS = 30.0  # that it was trained on
+_FRAME_SECONDS = 0.01
+_LANGUAGE, _TASK = "en", "transcribe"
+_MOST_TOKENS_A_SECOND, _FEWEST_TOKENS = 12, 24
+
+
+@dataclass(frozen=True, slots=True)
+class Written:
+    """A word as the model writes it, marks included, with its seconds and probability."""
+
+    text: str
+    start: float
+    end: float
+    probability: float
+
+
+@dataclass(frozen=True, slots=True)
+class Reading:
+    """One way to read an utterance; `score` is its mean log probability a token."""
+
+    text: str
+    words: tuple[Written, ...]
+    score: float
+
+
+@dataclass(frozen=True, slots=True)
+class Transcript:
+    """The best readings, the likeliest first, and what tells speech from noise.
+
+    `silence` is the probability that nobody spoke; `repetition` how far the text can be packed (a
+    loop is above 2.4, after the package).
+    """
+
+    readings: tuple[Reading, ...]
+    silence: float
+    repetition: float
+    seconds: float
+
+
+class Model:
+    """A model folder, loaded.  Not safe for two threads at once.
+
+    BadInput, in one sentence, if it cannot be loaded.
+    """
+
+    def __init__(self, folder: Path, threads: int = 0) -> None:
+        if not (folder / "model.bin").is_file():
+            raise BadInput(f"There is no speech model in {folder} (no model.bin).")
+        try:
+            from faster_whisper import WhisperModel
+            from faster_whisper.tokenizer import Tokenizer
+            from faster_whisper.transcribe import get_suppressed_tokens
+
+            self._model = WhisperModel(
+                str(folder), device="cpu", compute_type="int8", cpu_threads=threads,
+                local_files_only=True,
+            )  # fmt: skip
+        except Exception as error:
+            raise BadInput(f"The speech model in {folder} cannot be loaded ({error}).") from error
+        self._tokens = Tokenizer(
+            self._model.hf_tokenizer, self._model.model.is_multilingual, _TASK, _LANGUAGE
+        )
+        self._suppressed = get_suppressed_tokens(self._tokens, [-1])
+        self._encoded: Any = None
+        self._frames = 0
+
+    def heard(self, sound: bytes, names: Sequence[str] = (), best: int = BEAM) -> Transcript:
+        """Decode an utterance (16-bit mono at 16 kHz), `names` being words that it may hold."""
+        seconds = self._encode(sound)
+        prompt = self._prompt(names)
+        most = len(prompt) + _FEWEST_TOKENS + round(_MOST_TOKENS_A_SECOND * seconds)
+        (found,) = self._model.model.generate(
+            self._encoded,
+            [prompt],
+            beam_size=BEAM if best > 1 else 1,
+            num_hypotheses=best,
+            max_length=min(self._model.max_length, most),
+            return_scores=True,
+            return_no_speech_prob=True,
+            suppress_blank=True,
+            suppress_tokens=self._suppressed,
+            sampling_temperature=0.0,
+        )
+        readings: dict[str, Reading] = {}
+        for tokens, score in zip(found.sequences_ids, found.scores, strict=True):
+            tokens = [t for t in tokens if t < self._tokens.eot]
+            text = self._tokens.decode(tokens).strip()
+            if text and text not in readings:
+                # The package's own mean: with the end of the text as one token more.
+                mean = score * len(tokens) / (len(tokens) + 1)
+                words = (
+                    _spread(text, seconds, math.exp(mean)) if readings else self._aligned(tokens)
+                )
+                readings[text] = Reading(text, words, mean)
+        kept = tuple(readings.values())
+        packed = _repetition(kept[0].text) if kept else 0.0
+        return Transcript(kept, found.no_speech_prob, packed, seconds)
+
+    def fit(self, text: str) -> float:
+        """How well a text fits the sound that was decoded last: mean log probability a token."""
+        tokens = self._tokens.encode(" " + text.strip())
+        if not tokens or self._encoded is None:
+            return float("-inf")
+        (found,) = self._model.model.align(
+            self._encoded, self._tokens.sot_sequence, [tokens], self._frames
+        )
+        return float(np.mean(np.log(np.maximum(found.text_token_probs, 1e-9))))
+
+    def _encode(self, sound: bytes) -> float:
+        samples = np.frombuffer(sound, np.int16).astype(np.float32) / 32768
+        samples = samples[: round(_WINDOW_SECONDS * RATE)]
+        seconds = len(samples) / RATE
+        window = min(_WINDOW_SECONDS, seconds + _SILENCE_SECONDS)
+        padded = np.zeros(round(window * RATE), np.float32)
+        padded[: len(samples)] = samples
+        features = self._model.feature_extractor(padded, padding=0)
+        self._frames = round(seconds / _FRAME_SECONDS)
+        self._encoded = self._model.encode(features[:, : len(features[0]) // 2 * 2])
+        return seconds
+
+    def _prompt(self, names: Sequence[str]) -> list[int]:
+        said = ", ".join(names)
+        return list(
+            self._model.get_prompt(self._tokens, [], without_timestamps=True, hotwords=said or None)
+        )
+
+    def _aligned(self, tokens: list[int]) -> tuple[Written, ...]:
+        (rows,) = self._model.find_alignment(self._tokens, [tokens], self._encoded, self._frames)
+        return tuple(
+            Written(r["word"], float(r["start"]), float(r["end"]), float(r["probability"]))
+            for r in rows
+            if r["word"].strip()
+        )
+
+
+def _spread(text: str, seconds: float, probability: float) -> tuple[Written, ...]:
+    """Words as long as their letters: near enough where only the best reading is aligned."""
+    found, now = list[Written](), 0.0
+    step = seconds / max(1, len(text))
+    for word in text.split():
+        end = now + step * (len(word) + 1)
+        found.append(Written(" " + word, now, end, probability))
+        now = end
+    return tuple(found)
+
+
+def _repetition(text: str) -> float:
+    raw = text.encode()
+    return len(raw) / len(zlib.compress(raw))

@@ -1,0 +1,148 @@
+"""What the model writes, as the words that were spoken: figures in words, no marks of its own.
+
+Every engine delivers spoken words, and one set of conventions writes them.  Of the ways to speak a
+written piece the first one is taken that would be written so again: "1997" is "nineteen ninety
+seven", "29,340" is not "two nine three four oh".
+"""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterable, Sequence
+from functools import lru_cache
+from itertools import pairwise
+
+from wordfreq import zipf_frequency
+
+from nimble_lantern.core.lexicon.names import ABBREVIATIONS
+from nimble_lantern.core.reading.hearing import LONGEST_WORD, HeardWord, well_formed
+from nimble_lantern.core.writing.lexer import Manner
+from nimble_lantern.core.writing.spoken import spoken_forms
+from nimble_lantern.core.writing.writer import Place, write
+from nimble_lantern.engines.whisper.model import Written
+
+_MARKS = {
+    ",": ("comma",),
+    ".": ("full", "stop"),
+    "?": ("question", "mark"),
+    "!": ("exclamation", "mark"),
+    ":": ("colon",),
+    ";": ("semicolon",),
+    "…": ("ellipsis",),
+}
+_NAMES_OF = {
+    ",": {"comma"},
+    ".": {"full", "stop", "period", "point", "dot"},
+    "?": {"mark", "question"},
+    "!": {"mark", "exclamation"},
+    ":": {"colon"},
+    ";": {"semicolon"},
+}
+_EDGES = "“”\"'‘’()[]{}«»-–—*~♪#"
+_KEPT_INSIDE = re.compile(r"[£$€]?\d[\d,.:]*(?:st|nd|rd|th|%)?|[^\W_]+(?:['’.][^\W_]+)*|[&%@+=°]")
+_RARE = 4.2
+"""Zipf frequency under which a word that the model writes with a capital is taken for a name."""
+_NEAR_SECONDS = 0.35
+_VOICED = 0.25
+"""Seconds that a spoken mark takes at least; a pause that is written as one takes no word."""
+
+
+@lru_cache(maxsize=20_000)
+def _written_again(words: tuple[str, ...]) -> str:
+    return write(("we", *words), Place(""), Manner()).text.removeprefix("We ")
+
+
+@lru_cache(maxsize=20_000)
+def said(piece: str) -> tuple[str, ...]:
+    """How a written piece was most likely spoken: lower case, no marks."""
+    lower = piece.lower().replace("’", "'")
+    if lower.isalpha() and not (piece.isupper() and len(piece) > 1):
+        return (lower,)
+    if "'" in lower and not any(c.isdigit() for c in lower):
+        return (lower,)
+    forms = list(spoken_forms(lower))
+    if piece.isupper() and piece.isalpha() and 1 < len(piece) < 6:
+        forms.append(tuple(lower))
+    again = (form for form in forms if _written_again(form).replace("’", "'") == piece)
+    return next(again, forms[0] if forms else (lower,))
+
+
+def chunks(words: Iterable[Written]) -> list[Written]:
+    """The model's pieces, put together to words: "7", ":", "30" are one, and so is "late", "."."""
+    found: list[Written] = []
+    for word in words:
+        if found and not word.text.startswith(" "):
+            last = found[-1]
+            marks_only = not any(c.isalnum() for c in word.text)
+            end = last.end if marks_only else word.end
+            sure = last.probability if marks_only else min(last.probability, word.probability)
+            found[-1] = Written(last.text + word.text, last.start, end, sure)
+        else:
+            found.append(word)
+    return found
+
+
+def spoken(
+    words: Sequence[Written], marks: bool = False, beside: Sequence[HeardWord] = ()
+) -> tuple[HeardWord, ...]:
+    """Words of one reading as spoken ones, with their seconds and probabilities.
+
+    With `marks` the model's own punctuation is kept as spoken marks, but for a stop at the end: it
+    puts one wherever somebody pauses.  Without, a mark is kept only where another engine heard its
+    name at that moment (`beside`): it was spoken, and the model wrote it down.
+    """
+    found: list[HeardWord] = []
+    pieces = chunks(words)
+    for n, word in enumerate(pieces):
+        text = well_formed(word.text).strip()
+        bare = text.strip(_EDGES)
+        tail = re.search(r"[,.:;?!…]+$", bare)
+        core = bare[: tail.start()] if tail else bare
+        parts = [p for piece in _KEPT_INSIDE.findall(core) for p in said(piece)]
+        step = (word.end - word.start) / max(1, len(parts))
+        for k, part in enumerate(parts):
+            start = word.start + k * step
+            sure = max(0.0, min(1.0, word.probability))
+            found.append(HeardWord(part[:LONGEST_WORD], start, start + step, sure))
+        if not tail:
+            continue
+        if tail[0] == "." and core.lower() in ABBREVIATIONS:
+            continue
+        last, mark = n + 1 == len(pieces), tail[0][-1]
+        after = pieces[n + 1].start if not last else word.end + 1.0
+        named = _was_said(mark, word.end, after, beside)
+        follows = pieces[n + 1].text.strip(_EDGES + " ").lower() if not last else ""
+        if any(follows.startswith(w) for w in _NAMES_OF.get(mark, ())):
+            continue  # "the boat is late. Full stop": it is written and named
+        if named or (marks and not (last and mark in ".,…")):
+            found += [HeardWord(w, word.end, word.end, 1.0) for w in _MARKS.get(mark, ())]
+    return tuple(found)
+
+
+def _was_said(mark: str, start: float, end: float, beside: Sequence[HeardWord]) -> bool:
+    names = _NAMES_OF.get(mark, set())
+    return any(
+        w.text in names
+        and w.end - w.start >= _VOICED
+        and start - _NEAR_SECONDS <= (w.start + w.end) / 2 <= end + _NEAR_SECONDS
+        for w in beside
+    )
+
+
+def names(words: Sequence[Written]) -> tuple[str, ...]:
+    """Words inside a sentence that the model writes with a capital, and that are rare enough."""
+    pieces = [w.text.strip(_EDGES + " ") for w in chunks(words)]
+    inside = [
+        (b.rstrip(",.:;?!…"), not a.endswith((".", "?", "!", ":")) and b[:1].isupper())
+        for a, b in pairwise(pieces)
+    ]
+    found: dict[str, None] = {}
+    for k, (word, capital) in enumerate(inside):
+        stem = word.removesuffix("’s").removesuffix("'s")
+        if not capital or not stem.isalpha() or stem.isupper() or len(stem) < 2:
+            continue
+        near = [inside[j] for j in (k - 1, k + 1) if 0 <= j < len(inside)]
+        rare = zipf_frequency(stem.lower(), "en") < _RARE
+        if rare or any(c and w and zipf_frequency(w.lower(), "en") < _RARE for w, c in near):
+            found[stem] = None
+    return tuple(found)
