@@ -24,7 +24,7 @@ def _gone(document: Document, r: Range) -> list[Anchor]:
     found = []
     for number in sorted(near):
         anchor, where = document.anchors.get(number), document.where(number)
-        if anchor and anchor.kind == ORIGIN and where is not None and where.empty:
+        if anchor and anchor.kind == ORIGIN and (where is None or where.empty):
             found.append(anchor)
     return found
 

@@ -158,8 +158,8 @@ def with_larger(
         return hearing
     ours = hearing.hypotheses[0] if hearing.hypotheses else None
     commands = hearing.commands[:_MOST_FITTED]
-    likely: tuple[float, ...] = ()
-    if commands and any(c.text != made.hypotheses[0].text for c in commands):
+    likely = (0.0,) * len(commands)
+    if any(c.text != made.hypotheses[0].text for c in commands):
         own, *others = fits((made.hypotheses[0].text, *(c.text for c in commands))) or (0.0,)
         likely = tuple(other - own for other in others)
     return replace(

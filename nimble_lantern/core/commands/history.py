@@ -97,6 +97,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     group="repair",
     walks=True,
     destructive=True,
+    heard=4,
 )
 def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     """Take back the last change, or the last few."""

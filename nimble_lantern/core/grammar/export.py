@@ -248,7 +248,10 @@ def _closed(net: Network) -> Network:
         if word is None and a != b:
             silent.setdefault(a, set()).add(b)
     arcs = [arc for arc in dict.fromkeys(net.arcs) if arc[2] is not None]
-    for a in silent:
+    # Silence that leads to nothing but silence, or begins where no word ends, is no use.
+    speaks = {a for a, _, _ in arcs} | {net.final}
+    ends = {b for _, b, _ in arcs} | {net.start}
+    for a in silent.keys() & ends:
         reached: set[int] = set()
         todo = [a]
         while todo:
@@ -256,7 +259,7 @@ def _closed(net: Network) -> Network:
                 if b not in reached and b != a:
                     reached.add(b)
                     todo.append(b)
-        arcs += [(a, b, None) for b in sorted(reached)]
+        arcs += [(a, b, None) for b in sorted(reached & speaks)]
     return Network(arcs, net.size, net.start, net.final, net.weights)
 
 

@@ -6,11 +6,14 @@ from collections.abc import Sequence
 
 from rapidfuzz import fuzz, process
 
+from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.targets.words import normal
 
 SURE, NEAR = 85.0, 60.0
 """Of 100: how like a name words must be to stand for it, and to be asked about."""
 _MOST = 3
+_LEAST_SOUND = 4
+"""Signs of a sound key that are enough to tell names apart."""
 
 
 def look_up(words: Sequence[str], names: Sequence[str]) -> str | None:
@@ -21,7 +24,12 @@ def look_up(words: Sequence[str], names: Sequence[str]) -> str | None:
         if attempt in spoken:
             return spoken[attempt]
     best = process.extractOne(_bare(wanted), list(spoken), scorer=fuzz.ratio, score_cutoff=SURE)
-    return spoken[best[0]] if best else None
+    if best:
+        return spoken[best[0]]
+    # "Open fairy times" sounds like the one that is called ferry times.
+    sound = phrase_key(_bare(wanted))
+    alike = [name for said, name in spoken.items() if phrase_key(_bare(said)) == sound]
+    return alike[0] if len(alike) == 1 and len(sound) >= _LEAST_SOUND else None
 
 
 def near(words: Sequence[str], names: Sequence[str]) -> list[str]:

@@ -30,13 +30,13 @@ _MARKS = {
     ";": ("semicolon",),
     "…": ("ellipsis",),
 }
-_NAMES_OF = {
-    ",": {"comma"},
-    ".": {"full", "stop", "period", "point", "dot"},
-    "?": {"mark", "question"},
-    "!": {"mark", "exclamation"},
-    ":": {"colon"},
-    ";": {"semicolon"},
+_NAMES_OF: dict[str, tuple[tuple[str, ...], ...]] = {
+    ",": (("comma",),),
+    ".": (("full", "stop"), ("period",), ("point",), ("dot",)),
+    "?": (("question", "mark"),),
+    "!": (("exclamation", "mark"),),
+    ":": (("colon",),),
+    ";": (("semicolon",), ("semi", "colon")),
 }
 _EDGES = "“”\"'‘’()[]{}«»-–—*~♪#"
 _KEPT_INSIDE = re.compile(r"[£$€]?\d[\d,.:]*(?:st|nd|rd|th|%)?|[^\W_]+(?:['’.][^\W_]+)*|[&%@+=°]")
@@ -112,7 +112,7 @@ def spoken(
         after = pieces[n + 1].start if not last else word.end + 1.0
         named = _was_said(mark, word.end, after, beside)
         follows = pieces[n + 1].text.strip(_EDGES + " ").lower() if not last else ""
-        if any(follows.startswith(w) for w in _NAMES_OF.get(mark, ())):
+        if any(follows.startswith(name[0]) for name in _NAMES_OF.get(mark, ())):
             continue  # "the boat is late. Full stop": it is written and named
         if named or (marks and not (last and mark in ".,…")):
             found += [HeardWord(w, word.end, word.end, 1.0) for w in _MARKS.get(mark, ())]
@@ -120,13 +120,18 @@ def spoken(
 
 
 def _was_said(mark: str, start: float, end: float, beside: Sequence[HeardWord]) -> bool:
-    names = _NAMES_OF.get(mark, set())
-    return any(
-        w.text in names
-        and w.end - w.start >= _VOICED
-        and start - _NEAR_SECONDS <= (w.start + w.end) / 2 <= end + _NEAR_SECONDS
-        for w in beside
-    )
+    """Whether another engine heard the whole name of a mark between two words."""
+    words = [w.text for w in beside]
+    for name in _NAMES_OF.get(mark, ()):
+        for i in range(len(words) - len(name) + 1):
+            if tuple(words[i : i + len(name)]) != name:
+                continue
+            first, last = beside[i], beside[i + len(name) - 1]
+            middle = (first.start + last.end) / 2
+            near = start - _NEAR_SECONDS <= middle <= end + _NEAR_SECONDS
+            if near and last.end - first.start >= _VOICED:
+                return True
+    return False
 
 
 def names(words: Sequence[Written]) -> tuple[str, ...]:

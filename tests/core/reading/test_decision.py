@@ -33,6 +33,64 @@ def spoken(dictated: str, command: str, margin: float, confidence: float = 0.9) 
     return Hearing((words(dictated, confidence),), (words(command),), margin, source="built-in")
 
 
+def beside_model(
+    ours: Hearing, dictated: str, *fits: float, score: float = -0.4, doubt: str = ""
+) -> Hearing:
+    """The same hearing with a larger model's words, and how much better each command fits."""
+    best = replace(words(dictated), score=score)
+    evidence = ours.hypotheses[0]
+    return replace(ours, hypotheses=(best,), evidence=evidence, fits=fits, doubt=doubt)
+
+
+class BesideAModel(unittest.TestCase):
+    """Two engines heard the same sound: the grammar's command, and a larger model's words."""
+
+    def setUp(self) -> None:
+        self.desk = Driver(PAGE)
+
+    def decided(self, hearing: Hearing) -> decision.Decision:
+        return decision.decide(self.desk.sitting, hearing)
+
+    def read(self, hearing: Hearing) -> str:
+        return " ".join(w for p in self.decided(hearing).phrases for w in p)
+
+    def test_a_command_that_fits_the_sound_is_done_though_the_model_misheard_it(self) -> None:
+        ours = spoken("old the stare", "bold the stair", 1.5)
+        self.assertEqual(self.read(beside_model(ours, "bowl of the stair", -1.0)), "bold the stair")
+
+    def test_one_that_fits_far_worse_is_not(self) -> None:
+        ours = spoken("told of the stair", "bold the stair", 0.5)
+        said = "we told her of the stair"
+        self.assertEqual(self.read(beside_model(ours, said, -8.0)), said)
+
+    def test_what_the_model_reads_fluently_is_a_sentence(self) -> None:
+        ours = spoken("where is the stair", "where is the stair", -0.3)
+        said = "there is the stair"
+        self.assertEqual(self.read(beside_model(ours, said, -1.6, score=-0.05)), said)
+
+    def test_a_command_in_the_models_words_has_the_better_words_to_write(self) -> None:
+        ours = spoken("replace the stair with a lad her", "replace the stair with later", 1.0)
+        said = "replace the stair with a ladder"
+        self.assertEqual(self.read(beside_model(ours, said, -3.0)), said)
+
+    def test_a_target_that_stands_there_goes_before_one_that_only_sounds_like_it(self) -> None:
+        ours = spoken("bold the stair", "bold the stair", 1.5)
+        self.assertEqual(self.read(beside_model(ours, "bold the stare", -0.2)), "bold the stair")
+
+    def test_what_the_model_doubts_is_done_only_if_the_grammar_is_sure(self) -> None:
+        ours = spoken("bold the stair", "bold the stair", 2.5)
+        sure = beside_model(ours, "bowled astare", 0.5, score=-0.9, doubt="it was hard to make out")
+        self.assertEqual(
+            self.decided(sure), decision.Decision((("bold", "the", "stair"),), "bold the stair")
+        )
+        unsure = beside_model(spoken("gold", "bold", 0.0), "bull", -3.0, doubt="unsure")
+        self.assertEqual(self.decided(unsure).doubt, "unsure")
+
+    def test_a_number_alone_is_text(self) -> None:
+        ours = spoken("teal", "teal on", 2.5)
+        self.assertEqual(self.read(beside_model(ours, "two", 0.0, score=-0.3)), "two")
+
+
 class Deciding(unittest.TestCase):
     def setUp(self) -> None:
         self.desk = Driver(PAGE)
