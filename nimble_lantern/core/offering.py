@@ -6,8 +6,8 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
-from nimble_lantern.core.kinds import ReadAs
-from nimble_lantern.core.reading import nearest
+from nimble_lantern.core.kinds import Judged, ReadAs
+from nimble_lantern.core.reading import nearest, reader
 from nimble_lantern.core.reading.addressing import wordings
 from nimble_lantern.core.state import Help, Option, Question, Sitting
 from nimble_lantern.core.turn import Turn, held_back
@@ -21,17 +21,30 @@ def offered(turn: Turn, words: Sequence[str]) -> None:
     before = turn.sitting
     if held_back(before) is not None:
         return
-    if not nearest.addressed(before, words):
-        return
     # They are read where the words are not yet written: those would name themselves.
-    found = nearest.offers(before, words)
+    found = _heard_instead(turn)
+    if not found and nearest.addressed(before, words):
+        found = nearest.offers(before, words)
     if found and found[0].likeness >= _LEAST_UNASKED:
         turn.offers = _question(found, turn.sitting.number)
 
 
+def _heard_instead(turn: Turn) -> list[nearest.Offer]:
+    """The command that another engine heard in the same sound, where it can be done."""
+    if not turn.meant:
+        return []
+    verdict = reader.exactly(turn.sitting, turn.meant, whole=False)
+    if verdict.kind is not Judged.COMMAND or verdict.parse is None:
+        return []
+    command = verdict.parse.command
+    # What was misheard is no wording of the speaker's.
+    return [nearest.Offer(turn.meant, command.name, 1.0, command.traits.destructive, (), False)]
+
+
 def _question(found: Sequence[nearest.Offer], about: int) -> Question:
     options = tuple(
-        Option(" ".join(o.words), (("words", o.words), ("names", o.names))) for o in found
+        Option(" ".join(o.words), (("words", o.words), ("names", o.names), ("learns", o.learns)))
+        for o in found
     )
     return Question("", {}, options, beside=True, about=about)
 

@@ -101,6 +101,7 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
     )
     turn = Turn(start, before.caret, hearing.pause)
     decision = decide(start, hearing)
+    turn.meant = decision.offer
     phrases = decision.phrases
     words = tuple(w for p in phrases for w in p)
     if before.lamp is not Lamp.LIT:

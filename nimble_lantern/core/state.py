@@ -244,6 +244,7 @@ class TurnOver:
     number: int | None = None
     words: tuple[str, ...] = ()  # to be done instead of those said
     names: tuple[str, ...] = ()  # those of them that name something on the page
+    learns: bool = True  # and are known for what was said from then on
 
 
 @dataclass(frozen=True, slots=True)

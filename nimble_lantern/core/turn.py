@@ -32,6 +32,7 @@ class Turn:
     summaries: list[str] = field(default_factory=list)
     versions: list[Version] = field(default_factory=list)
     offers: Question | None = None  # beside what is written
+    meant: tuple[str, ...] = ()  # a command that may have been spoken instead of it
     turns_over: TurnOver | None = None  # which utterance is to be read the other way, at the end
 
     def committed(self) -> Sitting:

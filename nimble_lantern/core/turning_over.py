@@ -96,7 +96,7 @@ def _instead(turn: Turn, entry: Entry, asked: TurnOver) -> None:
     turn.kinds.pop()
     obey(turn, verdict, instead)
     writes = any(isinstance(value, tuple) for value in verdict.parse.args.values())
-    if writes or entry.read_as not in (ReadAs.TEXT, ReadAs.UNCLEAR):
+    if writes or not asked.learns or entry.read_as not in (ReadAs.TEXT, ReadAs.UNCLEAR):
         return
     heard = barest([w for p in _phrases(entry) for w in p])
     new = wording(heard, instead, asked.names)

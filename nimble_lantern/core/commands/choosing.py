@@ -22,8 +22,8 @@ def answered(
         chosen = dict(options[0].args)
         if len(options) > 1:
             return Refusal("Only one of them can be done.", "", "Say its number.")
-        names = chosen.get("names", ())
-        return TurnOver(Turned.INSTEAD, question.about, chosen["words"], names)
+        names, learns = chosen.get("names", ()), chosen.get("learns", True)
+        return TurnOver(Turned.INSTEAD, question.about, chosen["words"], names, learns)
     args = question.args | dict(options[0].args)
     for slot, value in options[0].args if len(options) > 1 else ():
         if not isinstance(value, Places):

@@ -48,6 +48,7 @@ _FLUENT, _FLUENCY = -0.2, 20.0
 """
 _A_FIT = 0.15
 _CLOSE, _SURE = -1.0, 2.5
+_LEAST_TO_OFFER, _CLOSE_ENOUGH = 1.5, -1.5
 """From which fit and belief the grammar's command goes before the model's own."""
 _LEAST_MARGIN, _MOST_MARGIN = -2.0, 3.0
 LEAST_CONFIDENCE = 0.3
@@ -72,11 +73,15 @@ Phrases = tuple[tuple[str, ...], ...]
 
 @dataclass(frozen=True, slots=True)
 class Decision:
-    """The words to be read, cut at the pauses, and why they may not be what was said ("")."""
+    """The words to be read, cut at the pauses, and why they may not be what was said ("").
+
+    `offer` is a command that may have been meant, where two engines do not agree.
+    """
 
     phrases: Phrases
     heard: str
     doubt: str = ""
+    offer: tuple[str, ...] = ()
 
 
 def decide(sitting: Sitting, hearing: Hearing) -> Decision:
@@ -89,8 +94,10 @@ def decide(sitting: Sitting, hearing: Hearing) -> Decision:
         phrases = hearing.hypotheses[0].phrases() if hearing.hypotheses else ()
         return Decision(phrases, hearing.text, _doubt(hearing))
     evidence = (hearing.evidence,) if hearing.evidence else hearing.hypotheses
-    if found := _heard_command(sitting, evidence, hearing):
+    found, sure = _heard_command(sitting, evidence, hearing)
+    if found and sure:
         return Decision((found,), " ".join(found))
+    offer = found
     phrases = hearing.hypotheses[0].phrases() if hearing.hypotheses else ()
     if (tail := hearing.tail) and hearing.evidence is None and hearing.hypotheses:
         before, after = _parted(hearing.hypotheses[0], tail.start)
@@ -98,48 +105,50 @@ def decide(sitting: Sitting, hearing: Hearing) -> Decision:
         if found and before.words:
             phrases = (*before.phrases(), found)
             return Decision(phrases, " ... ".join(" ".join(p) for p in phrases))
-    return Decision(phrases, hearing.text, _doubt(hearing))
+    return Decision(phrases, hearing.text, _doubt(hearing), offer)
 
 
 def is_command(sitting: Sitting, hearing: Hearing) -> bool:
     """Whether the command grammar's words are believed."""
     evidence = (hearing.evidence,) if hearing.evidence else hearing.hypotheses
-    return bool(_heard_command(sitting, evidence, hearing))
+    return _heard_command(sitting, evidence, hearing)[1]
 
 
 def _heard_command(
     sitting: Sitting, evidence: Sequence[Hypothesis], hearing: Hearing
-) -> tuple[str, ...]:
-    """The words of the command that was spoken, if it is to be believed; else none.
+) -> tuple[tuple[str, ...], bool]:
+    """The words of the command that may have been spoken, and whether it is to be believed.
 
     Where another engine has the words (`hearing.evidence`), its reading counts as well: what it
     reads fluently is a sentence, and a command of its own has better words to be written.
     """
     ours = weighed(sitting, evidence, hearing.commands, hearing.margin, hearing.fits)
+    if ours is None:
+        return (), False
     if hearing.evidence is None or not hearing.hypotheses:
-        return ours.words if ours is not None and _believed(ours) else ()
+        return ours.words, _believed(ours)
     best = hearing.hypotheses[0]
     words = tuple(w.text for w in best.words)
-    theirs = reader.judge(sitting, words, whole=True)
-    if ours is None:
-        return ()
     fit = hearing.fits[ours.index] if ours.index < len(hearing.fits) else 0.0
     belief = ours.belief + max(_FIT_RANGE[0], min(_FIT_RANGE[1], fit))
+    theirs = reader.judge(sitting, words, whole=True)
     if theirs.kind is Judged.COMMAND and theirs.parse and not hearing.doubt:
         plain = not free_words(theirs)
         closer = fit >= _CLOSE and belief >= _SURE
         same = ours.verdict.parse and ours.verdict.parse.command is theirs.parse.command
         # "Underline the lamproom" is what it heard, and "underline the lamp room" stands there.
-        return ours.words if closer and (plain or not same) else words
+        return (ours.words if closer and (plain or not same) else words), True
+    if _a_number(words) and not hearing.doubt or ours.coverage < LEAST_COVERAGE:
+        # "Two", said alone, is text unless something is asked, whatever the grammar makes of it.
+        return (), False
     fluent = max(0.0, best.score - _FLUENT)
     destroys = ours.verdict.parse is not None and ours.verdict.parse.command.traits.destructive
     careful = hearing.doubt or fluent and destroys
     least = _LEAST_TO_DESTROY if careful else _LEAST_WITH_MODEL
-    if _a_number(words) and not hearing.doubt or ours.coverage < LEAST_COVERAGE:
-        # "Two", said alone, is text unless something is asked, whatever the grammar makes of it.
-        return ()
-    enough = belief - _FLUENCY * fluent >= _least_belief(ours, least)
-    return ours.words if enough else ()
+    if belief - _FLUENCY * fluent >= _least_belief(ours, least):
+        return ours.words, True
+    # "And do the last two" is fluent, and so near to a command that it is worth asking.
+    return (ours.words if belief >= _LEAST_TO_OFFER and fit >= _CLOSE_ENOUGH else ()), False
 
 
 def _a_number(words: Sequence[str]) -> bool:

@@ -57,6 +57,7 @@ class Offer:
     likeness: float
     destructive: bool
     names: tuple[str, ...] = ()  # those of its words that name a target on the page
+    learns: bool = True  # whether taking it makes what was said a wording of it
 
 
 @dataclass(frozen=True, slots=True)

@@ -86,6 +86,18 @@ class BesideAModel(unittest.TestCase):
         unsure = beside_model(spoken("gold", "bold", 0.0), "bull", -3.0, doubt="unsure")
         self.assertEqual(self.decided(unsure).doubt, "unsure")
 
+    def test_what_two_engines_do_not_agree_on_is_offered_beside_the_text(self) -> None:
+        self.desk.hears("the tide is high")
+        ours = spoken("under the last two", "undo the last two", 0.2)
+        hearing = beside_model(ours, "and do the last two", -1.1, score=-0.03)
+        self.desk.desk.hear(hearing)
+        self.assertEqual(self.desk.sitting.trail[-1].read_as, "text")
+        asked = self.desk.sitting.question
+        self.assertEqual([o.label for o in asked.options] if asked else None, ["undo the last two"])
+        self.desk.hears("one")
+        self.assertNotIn("tide", self.desk.markdown)
+        self.assertFalse(self.desk.sitting.learned)
+
     def test_a_number_alone_is_text(self) -> None:
         ours = spoken("teal", "teal on", 2.5)
         self.assertEqual(self.read(beside_model(ours, "two", 0.0, score=-0.3)), "two")
