@@ -20,6 +20,7 @@ class Scene:
     names: tuple[tuple[str, tuple[str, ...]], ...] = ()  # of each kind of named things
     resting: bool = False
     choosing: bool = False
+    beside: bool = False  # another engine has the words of dictation: only commands matter
 
 
 class Engine(Protocol):

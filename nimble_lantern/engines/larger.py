@@ -141,7 +141,7 @@ class LargerModel:
         return self._process
 
 
-_MOST_FITTED = 4
+_MOST_FITTED = 3
 
 
 def with_larger(

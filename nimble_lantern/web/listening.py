@@ -293,10 +293,11 @@ class Listener:
             case CutKind.PERHAPS:
                 self._spoken, self._spoilt = [], False
                 self._pairing.began()
-                scene = self._scene()
-                engine.begin(scene)
                 now = self._desk.sitting
-                if now.lamp is Lamp.LIT and now.settings.engine in WITH_LARGER:
+                larger = now.lamp is Lamp.LIT and now.settings.engine in WITH_LARGER
+                scene = replace(self._scene(), beside=larger and self._larger is not None)
+                engine.begin(scene)
+                if larger:
                     self._with_larger(lambda model: model.begin(scene), always=True)
             case CutKind.SOUND:
                 self._spoken.append(cut.sound)

@@ -130,7 +130,9 @@ class Grows:
     def __init__(self, said: str, fails: bool = False) -> None:
         self.said, self.calls, self.names = said.split(), [], ()
 
-    def heard(self, sound: bytes, names: Sequence[str] = (), best: int = 5) -> Transcript:
+    def heard(
+        self, sound: bytes, names: Sequence[str] = (), best: int = 5, silence: float = 5.0
+    ) -> Transcript:
         self.calls.append((len(sound), best, tuple(names)))
         count = max(1, len(sound) // 2 // RATE * 2)
         return transcript(" ".join(self.said[:count]))

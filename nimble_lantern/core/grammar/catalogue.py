@@ -12,7 +12,7 @@ from nimble_lantern.core.grammar.automaton import Found, Grammar
 from nimble_lantern.core.grammar.terminals import TERMINALS
 
 Handler = TypeVar("Handler", bound=Callable[..., Any])
-HEARD_PATTERNS = 2
+HEARD_PATTERNS = 3
 """Recognisers listen for this many of a command's patterns, so the likeliest stand first."""
 GROUPS = {
     "writing": "Writing",

@@ -130,7 +130,9 @@ class BuiltIn:
 
     def look(self, scene: Scene) -> None:
         """Listen for what this scene allows, from the next utterance on."""
-        if scene == self._scene:
+        known = replace(scene, beside=False)
+        if self._scene is not None and known == replace(self._scene, beside=False):
+            self._scene = scene
             return
         self._scene = scene
         if scene.resting:
@@ -201,12 +203,16 @@ class BuiltIn:
     def _resting(self) -> bool:
         return self._scene is not None and self._scene.resting
 
+    @property
+    def _beside(self) -> bool:
+        return self._scene is not None and self._scene.beside
+
     def _ended(self, due: float) -> Hearing:
         """A voice that is new is heard once more, now that its mean is known, if there is time."""
         if self._resting:
             return _awake(self.command.result(due))
         text, command = self.dictation.result(due), self.command.result(due)
-        known = text.voice_known and command.voice_known
+        known = text.voice_known and command.voice_known or self._beside
         sound = b"".join(self._kept)
         if not known and time.monotonic() + len(sound) / 2 / RATE * _COST < due:
             return self._whole(sound, due)
@@ -223,7 +229,7 @@ class BuiltIn:
         if not text.hypotheses:
             return Hearing((), source=SOURCE)
         commands, margin = self._weighed(text, command, due), command.score - text.score
-        tail = self._tail(text.hypotheses[0], due)
+        tail = None if self._beside else self._tail(text.hypotheses[0], due)
         if not commands:
             return Hearing(text.hypotheses, source=SOURCE, tail=tail)
         return Hearing(text.hypotheses, commands, margin, source=SOURCE, tail=tail)

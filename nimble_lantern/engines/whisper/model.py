@@ -19,9 +19,10 @@ from nimble_lantern.core.errors import BadInput
 from nimble_lantern.engines.builtin.cutter import RATE
 
 BEAM = 5
-_SILENCE_SECONDS = 10.0
-"""Behind the sound; with three the model sometimes begins to repeat itself."""
+SILENCE_SECONDS, MORE_SILENCE_SECONDS = 5.0, 12.0
+"""Behind the sound; with little of it the model sometimes begins to repeat itself."""
 _WINDOW_SECONDS = 30.0  # that it was trained on
+_LEAST_WINDOW_SECONDS = 11.0  # "five five" in less than that is "five five five five"
 _FRAME_SECONDS = 0.01
 _LANGUAGE, _TASK = "en", "transcribe"
 _MOST_TOKENS_A_SECOND, _FEWEST_TOKENS = 12, 24
@@ -87,9 +88,18 @@ class Model:
         self._encoded: Any = None
         self._frames = 0
 
-    def heard(self, sound: bytes, names: Sequence[str] = (), best: int = BEAM) -> Transcript:
-        """Decode an utterance (16-bit mono at 16 kHz), `names` being words that it may hold."""
-        seconds = self._encode(sound)
+    def heard(
+        self,
+        sound: bytes,
+        names: Sequence[str] = (),
+        best: int = BEAM,
+        silence: float = SILENCE_SECONDS,
+    ) -> Transcript:
+        """Decode an utterance (16-bit mono at 16 kHz), `names` being words that it may hold.
+
+        `silence`: seconds of it that the sound is followed by.
+        """
+        seconds = self._encode(sound, silence)
         prompt = self._prompt(names)
         most = len(prompt) + _FEWEST_TOKENS + round(_MOST_TOKENS_A_SECOND * seconds)
         (found,) = self._model.model.generate(
@@ -129,11 +139,11 @@ class Model:
         )
         return float(np.mean(np.log(np.maximum(found.text_token_probs, 1e-9))))
 
-    def _encode(self, sound: bytes) -> float:
+    def _encode(self, sound: bytes, silence: float) -> float:
         samples = np.frombuffer(sound, np.int16).astype(np.float32) / 32768
         samples = samples[: round(_WINDOW_SECONDS * RATE)]
         seconds = len(samples) / RATE
-        window = min(_WINDOW_SECONDS, seconds + _SILENCE_SECONDS)
+        window = min(_WINDOW_SECONDS, max(_LEAST_WINDOW_SECONDS, seconds + silence))
         padded = np.zeros(round(window * RATE), np.float32)
         padded[: len(samples)] = samples
         features = self._model.feature_extractor(padded, padding=0)

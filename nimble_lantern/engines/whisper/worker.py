@@ -19,10 +19,11 @@ import numpy as np
 from nimble_lantern.core.errors import BadInput
 from nimble_lantern.engines.builtin.cutter import RATE
 from nimble_lantern.engines.builtin.worker import Message, Worker
-from nimble_lantern.engines.whisper.guards import doubt, recites
-from nimble_lantern.engines.whisper.model import Model, Transcript
+from nimble_lantern.engines.whisper.guards import LOOP, doubt, recites
+from nimble_lantern.engines.whisper.model import MORE_SILENCE_SECONDS, Model, Transcript
 
-_BETWEEN_SECONDS = 0.6
+_BETWEEN_SECONDS, _REST = 0.6, 3.0
+"""Between two decodings of what is growing: at least so long, and so many times what one takes."""
 _FRAME = RATE // 50
 _QUIET_SECONDS, _QUIET = 0.2, 0.08
 """Silence after which an utterance may be over, and how quiet it is beside its loudest frames."""
@@ -68,9 +69,20 @@ class _Growing:
 
     @property
     def wants(self) -> bool:
-        """Whether enough is new for the text to be worth decoding again."""
+        """Whether enough is new for the text to be worth decoding again; or it may be over."""
         fresh = (len(self.sound) - self._decoded) / 2 / RATE
-        return fresh >= max(_BETWEEN_SECONDS, self._cost)
+        if fresh >= max(_BETWEEN_SECONDS, _REST * self._cost):
+            return True
+        if fresh < _QUIET_SECONDS / 2 or not self.sound:
+            return False
+        quiet = quiet_since(bytes(self.sound))
+        return _QUIET_SECONDS <= quiet < len(self.sound) / 2 / RATE and not self._known(quiet)
+
+    def _known(self, quiet: float) -> bool:
+        """Whether only silence came since the whole was decoded."""
+        if self._whole is None:
+            return False
+        return quiet >= (len(self.sound) - self._whole[0]) / 2 / RATE + _QUIET_SECONDS / 2
 
     def partial(self) -> tuple[str, str]:
         """The words that are firm, and those that may change."""
@@ -91,13 +103,13 @@ class _Growing:
     def end(self) -> Transcript:
         """The readings of the whole; those of a moment ago if only silence came since."""
         sound = bytes(self.sound)
-        if self._whole is not None:
-            heard, found = self._whole
-            if quiet_since(sound) >= (len(sound) - heard) / 2 / RATE + _QUIET_SECONDS / 2:
-                return found
+        if self._whole is not None and self._known(quiet_since(sound)):
+            return self._whole[1]
         found = self._model.heard(sound, self.names)
         if found.readings and recites(found.readings[0].text, self.names):
             found = self._model.heard(sound)
+        if doubt(found) == LOOP:
+            found = self._model.heard(sound, silence=MORE_SILENCE_SECONDS)
         self._whole = len(sound), found
         return found
 
