@@ -20,6 +20,7 @@ from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.effects import (
     CheckMicrophone,
     Effect,
+    FetchEars,
     Kept,
     Prompt,
     SayAgain,
@@ -90,6 +91,8 @@ class LiveDesk:
         self.prompter: Prompter | None = None
         self.ears: Callable[[], str] | None = None
         """Tells how the microphone sounds, in words."""
+        self.fetches: Callable[[str], None] | None = None
+        """Fetches a larger model by its name, in the background."""
 
     @property
     def sitting(self) -> Sitting:
@@ -204,7 +207,7 @@ class LiveDesk:
             traceback.print_exc(file=sys.stderr)
             outcome = faulty(before, held.hearing)
             kept = self._journal.record(before, outcome, held.hearing, held.sound)
-        self._sitting = replace(kept, scripts=before.scripts)
+        self._sitting = replace(kept, scripts=before.scripts, model=before.model)
         self._notice = ""
         self._revision += 1
         if not any(isinstance(e, Scroll) for e in outcome.effects):
@@ -248,6 +251,12 @@ class LiveDesk:
             self._screens, self._top = 0, None
             self._revision += 1
 
+    def listens_with(self, model: str) -> None:
+        """A larger model of this name listens, or none ("")."""
+        with self.lock:
+            self._sitting = replace(self._sitting, model=model)
+            self._revision += 1
+
     def say(self, notice: str) -> None:
         """Something to be told until the next utterance: one clear sentence."""
         with self.lock:
@@ -268,6 +277,11 @@ class LiveDesk:
                 self._scroll(screens)
             case CheckMicrophone():
                 self._notice = self.ears() if self.ears else "Nobody listens to a microphone here."
+            case FetchEars(name):
+                if self.fetches is None:
+                    self._notice = "Nobody listens to a microphone here."
+                else:
+                    self.fetches(name)
             case Prompt(name, mistakes):
                 self._prompt(name, mistakes)
             case SayAgain(words):

@@ -18,13 +18,19 @@ STARTING_SECONDS = 60.0
 
 
 class Server:
-    """`lantern serve` on a free port, on a folder that outlives it."""
+    """`lantern serve` on a free port, on a folder that outlives it.
 
-    def __init__(self, folder: Path, demo: bool = False, port: int | None = None) -> None:
+    It listens with the built-in ears alone, unless it is to have those of this machine.
+    """
+
+    def __init__(
+        self, folder: Path, demo: bool = False, port: int | None = None, ears: bool = False
+    ) -> None:
         self.port = port or free_port()
         args = ["serve", "--port", str(self.port), "--data", str(folder)]
         command = [sys.executable, "-m", "nimble_lantern.cli", *args, *(["--demo"] if demo else [])]
-        self.process = subprocess.Popen(command, stdout=subprocess.DEVNULL)
+        around = os.environ if ears else {**os.environ, "LANTERN_EARS": str(folder / "no-ears")}
+        self.process = subprocess.Popen(command, stdout=subprocess.DEVNULL, env=around)
         deadline = time.monotonic() + STARTING_SECONDS
         while time.monotonic() < deadline:
             try:

@@ -81,6 +81,14 @@ class CheckMicrophone:
 
 
 @dataclass(frozen=True, slots=True)
+class FetchEars:
+    """Fetch a larger model to listen with, and listen with it once it is there."""
+
+    effect: ClassVar[str] = "fetch_ears"
+    name: str
+
+
+@dataclass(frozen=True, slots=True)
 class SayAgain:
     """Hear words once more, as text: those before opened another document, which is left again."""
 
@@ -98,7 +106,7 @@ Kept = (
     | SaveSetting
 )
 """What the journal does, in the transaction of the utterance."""
-Effect = Kept | Scroll | Prompt | CheckMicrophone | SayAgain
+Effect = Kept | Scroll | Prompt | CheckMicrophone | FetchEars | SayAgain
 _KINDS: dict[str, Any] = {kind.effect: kind for kind in get_args(Effect)}
 
 

@@ -156,6 +156,7 @@ class Sitting:
     page: int = 0  # which document this is, for the trail
     shelf: tuple[str, ...] = ()
     scripts: tuple[str, ...] = ()
+    model: str = ""  # the name of the larger model that listens, if one is there
     pending: Edit = field(default_factory=Edit)
     pending_inverse: Edit = field(default_factory=Edit)
     overturned: tuple[tuple[str, str], ...] = ()  # (words, how they are to be read)

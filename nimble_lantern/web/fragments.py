@@ -234,10 +234,8 @@ def settings_shown(sitting: Sitting) -> list[dict[str, Any]]:
         },
         {
             "name": "Hearing",
-            "value": _HEARS[now.engine],
-            "say": "listen with the browser"
-            if now.engine in ("best", "builtin")
-            else "use the best ears",
+            "value": _ears(sitting),
+            "say": _other_ears(sitting),
         },
         {
             "name": "Microphone",
@@ -252,8 +250,21 @@ def settings_shown(sitting: Sitting) -> list[dict[str, Any]]:
     ]
 
 
+def _ears(sitting: Sitting) -> str:
+    """What listens now, by name."""
+    engine = sitting.settings.engine
+    if engine in ("best", "model"):
+        return f"the larger model {sitting.model}" if sitting.model else _HEARS["builtin"]
+    return _HEARS[engine]
+
+
+def _other_ears(sitting: Sitting) -> str:
+    if sitting.settings.engine not in ("best", "model"):
+        return "use the best ears"
+    return "use the built in ears" if sitting.model else "fetch better ears"
+
+
 _HEARS = {
-    "best": "the best ears there are",
     "builtin": "the built-in recogniser",
     "browser": "the browser’s recogniser",
     "model": "the larger model",

@@ -23,11 +23,11 @@ from nimble_lantern.core.errors import BadInput, LanternError
 from nimble_lantern.core.kinds import Lamp, ReadAs
 from nimble_lantern.core.reading.decision import is_command
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
-from nimble_lantern.engines import LiveEngine, Scene, Transcriber
+from nimble_lantern.engines import LiveEngine, Scene, Transcriber, ears
 from nimble_lantern.engines.browser import HARMLESS, Pairing, failure
 from nimble_lantern.engines.builtin.cutter import PATIENCE, RATE, Cut, CutKind, Cutter
 from nimble_lantern.engines.builtin.files import scene_of
-from nimble_lantern.engines.larger import with_larger
+from nimble_lantern.engines.larger import LargerModel, with_larger
 from nimble_lantern.engines.meter import Meter
 from nimble_lantern.shell import LiveDesk
 from nimble_lantern.store.journal import SoundMark
@@ -104,6 +104,9 @@ class Listener:
         self._goes_on = False
         self._spoilt = False  # something went wrong with the utterance: nothing more comes of it
         desk.ears = self._microphone
+        desk.fetches = self._fetches
+        if isinstance(larger, LargerModel):
+            desk.listens_with(larger.folder.name)
 
     @property
     def is_open(self) -> bool:
@@ -316,6 +319,23 @@ class Listener:
                 self._with_larger(lambda model: model.end(), keeps=True)
                 self._end(engine)
 
+    def _fetches(self, name: str) -> None:
+        """Fetch a larger model in the background, then listen with it."""
+        threading.Thread(target=self._fetch, args=(name,), daemon=True).start()
+
+    def _fetch(self, name: str) -> None:
+        try:
+            folder = ears.get(name, self._desk.say)
+            made = LargerModel(folder)
+            made.warm()
+        except BadInput as error:
+            self._desk.say(str(error))
+            return
+        with self._lock:
+            self._larger = made
+        self._desk.listens_with(folder.name)
+        self._desk.say(f"The larger model {folder.name} listens from now on.")
+
     def _with_larger(
         self, work: Callable[[Transcriber], None], always: bool = False, keeps: bool = False
     ) -> None:
@@ -338,6 +358,7 @@ class Listener:
 
     def _larger_lost(self, why: str) -> None:
         self._larger, self._larger_hears = None, False
+        self._desk.listens_with("")
         self._to_tell = f"{why} The built-in recogniser listens instead."
 
     def _show_partial(self) -> None:

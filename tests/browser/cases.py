@@ -20,12 +20,13 @@ SOUND_SECONDS = 90.0
 
 class BrowserCase(unittest.TestCase):
     demo = True
+    ears = False  # whether it listens with this machine's larger model, too
 
     def setUp(self) -> None:
         folder = tempfile.TemporaryDirectory(ignore_cleanup_errors=True)
         self.addCleanup(folder.cleanup)
         self.folder = Path(folder.name)
-        self.server = Server(self.folder / "data", demo=self.demo)
+        self.server = Server(self.folder / "data", demo=self.demo, ears=self.ears)
         self.addCleanup(lambda: self.server.stop())
 
     def browser(

@@ -2,8 +2,11 @@
 
 from __future__ import annotations
 
+import unittest
+
 from selenium.webdriver import Chrome
 
+from nimble_lantern.engines import ears
 from nimble_lantern.formats import to_markdown, to_text
 from tests.browser.cases import SOUND_SECONDS, BrowserCase
 from tests.browser.chromium import wait_until
@@ -124,6 +127,13 @@ class HandsFree(BrowserCase):
                 ("command", "history.undo"),
             ],
         )
+
+
+@unittest.skipUnless(ears.there(), "no speech model could be fetched to this machine")
+class HandsFreeWithTheLargerModel(HandsFree):
+    """The same day, heard by both engines."""
+
+    ears = True
 
 
 class TwoPages(BrowserCase):

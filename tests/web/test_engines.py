@@ -2,7 +2,10 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+import time
+from collections.abc import Callable, Sequence
+from pathlib import Path
+from tempfile import TemporaryDirectory
 from unittest import mock
 
 from nimble_lantern.core.errors import BadInput
@@ -154,6 +157,36 @@ class OtherEngines(SoundCase):
                 self.recited.lines.insert(0, "the tied is hi")
                 self.speaks()
                 self.assertEqual(len(self.heard()), before + 2, "the next one as well")
+
+    def test_better_ears_are_fetched_by_voice_in_the_background(self) -> None:
+        self.desk.hear(from_line("show the settings"))
+        self.assertIn("fetch better ears", self.page_text)
+        with TemporaryDirectory() as name:
+            kept = Path(name) / "base"
+            with (
+                mock.patch("nimble_lantern.web.listening.ears.get", return_value=kept) as get,
+                mock.patch("nimble_lantern.web.listening.LargerModel.warm"),
+            ):
+                self.desk.hear(from_line("fetch better ears"))
+                self.wait_for(lambda: self.desk.sitting.model == "base")
+            self.assertEqual(get.call_args[0][0], "base")
+            self.assertIn("the larger model base", self.page_text)
+            self.desk.hear(from_line("which ears are there"))
+            self.assertIn("larger model base is here", self.desk.sitting.trail[-1].summary)
+
+    def test_ears_that_cannot_be_fetched_are_told_in_a_sentence(self) -> None:
+        why = BadInput("The speech model base cannot be fetched: no source answers.")
+        with mock.patch("nimble_lantern.web.listening.ears.get", side_effect=why):
+            self.desk.hear(from_line("fetch better ears"))
+            self.wait_for(lambda: "no source answers" in self.page_text)
+        self.assertEqual(self.desk.sitting.model, "")
+
+    def wait_for(self, true: Callable[[], bool]) -> None:
+        for _ in range(200):
+            if true():
+                return
+            time.sleep(0.02)
+        self.fail("it never came true")
 
     def test_who_asks_for_a_model_that_is_not_there_is_told(self) -> None:
         self.uses("model")

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Any
 
-from nimble_lantern.core.effects import SaveSetting
+from nimble_lantern.core.effects import FetchEars, SaveSetting
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
 from nimble_lantern.core.state import Done, Sitting, View
 
@@ -91,6 +91,37 @@ _HEARS = {
 def engine(sitting: Sitting, engine: str) -> Done:
     """Let the built-in recogniser, the browser's or a larger model on this machine hear you."""
     return _set(sitting, "engine", engine, f"{_HEARS[engine]} listens")
+
+
+@command(
+    "(which | what) ears (are there | do you have | are you using)",
+    "(what | who) (are you listening with | do you listen with | listens [to me])",
+    "how well do you hear",
+    example="which ears are there",
+    group="listening",
+)
+def which_ears(sitting: Sitting) -> Done:
+    """Tell what the desk listens with."""
+    said = "the built-in recogniser hears everything; “fetch better ears” gets a larger model"
+    if sitting.model:
+        said = f"the larger model {sitting.model} is here, and the built-in recogniser for commands"
+    if sitting.settings.engine not in ("best", "model"):
+        said = f"{_HEARS[sitting.settings.engine]} listens; {said}"
+    return Done(sitting, said)
+
+
+@command(
+    "(fetch | get | find) [me] [some] better ears",
+    "(fetch | get) [me] [the | a] (larger | bigger | better) model",
+    example="fetch better ears",
+    group="listening",
+)
+def fetch_ears(sitting: Sitting) -> Done:
+    """Fetch a larger speech model to this machine, about 150 megabytes, and listen with it."""
+    if sitting.model:
+        return Done(sitting, f"the larger model {sitting.model} listens already")
+    said = "fetching a larger model, about 150 megabytes; go on writing meanwhile"
+    return Done(sitting, said, (FetchEars("base"),))
 
 
 @command(

@@ -134,8 +134,10 @@ def _heard_command(
     theirs = reader.judge(sitting, words, whole=True)
     if theirs.kind is Judged.COMMAND and theirs.parse and not hearing.doubt:
         plain = not free_words(theirs)
-        closer = fit >= _CLOSE and belief >= _SURE
         same = ours.verdict.parse and ours.verdict.parse.command is theirs.parse.command
+        # "And do that" is one only with something taken off: "undo that" may well be meant.
+        outright = reader.exactly(sitting, words, whole=True).kind is Judged.COMMAND
+        closer = belief >= _SURE and (fit >= _CLOSE or not outright and not same)
         # "Underline the lamproom" is what it heard, and "underline the lamp room" stands there.
         return (ours.words if closer and (plain or not same) else words), True
     if _a_number(words) and not hearing.doubt or ours.coverage < LEAST_COVERAGE:

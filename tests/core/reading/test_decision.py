@@ -77,6 +77,11 @@ class BesideAModel(unittest.TestCase):
         ours = spoken("bold the stair", "bold the stair", 1.5)
         self.assertEqual(self.read(beside_model(ours, "bold the stare", -0.2)), "bold the stair")
 
+    def test_a_command_outright_goes_before_one_with_something_taken_off(self) -> None:
+        self.desk.hears("the tide is high")
+        ours = spoken("and to that", "undo that", 2.0)
+        self.assertEqual(self.read(beside_model(ours, "and do that", -2.6)), "undo that")
+
     def test_what_the_model_doubts_is_done_only_if_the_grammar_is_sure(self) -> None:
         ours = spoken("bold the stair", "bold the stair", 2.5)
         sure = beside_model(ours, "bowled astare", 0.5, score=-0.9, doubt="it was hard to make out")
