@@ -29,10 +29,7 @@ def _shown(sitting: Sitting, parse: Parse) -> bool:
     "i want to (select | change) {target}",
     "<wish> {target} [to be] selected",
     "make {target} the selection",
-    *(
-        Way(pattern, when=_shown)
-        for pattern in ("<pick> {target}", "correct {target}", "{target} selected")
-    ),
+    *(Way(pattern, when=_shown) for pattern in ("<pick> {target}", "{target} selected")),
     example="select the last sentence",
     group="selecting",
 )

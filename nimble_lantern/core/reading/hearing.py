@@ -94,6 +94,8 @@ MOST_WORDS = 1000
 LONGEST_WORD = 200
 _PAUSE = re.compile(r"\(pause\s+(\d+(?:\.\d+)?)\)")
 _WORD_SECONDS = 0.3
+DOUBTED = 0.4
+"""The posterior of a word that a script marks as doubted; under it a recogniser's is, too."""
 _NO_TEXT = re.compile("[\x00-\x1f\x7f-\x9f\ud800-\udfff\ufffe\uffff]")
 
 
@@ -103,16 +105,29 @@ def well_formed(text: str) -> str:
 
 
 def from_line(line: str, pause: float = 0.0, source: str = "script") -> Hearing:
-    """A script's line as a Hearing: words of a third of a second, " ... " a short pause."""
+    """A script's line as a Hearing: words of a third of a second, " ... " a short pause.
+
+    Whole alternatives stand behind " | ", best first; a word with "?" right behind it was doubted.
+    """
+    text = well_formed(line).lower().replace("’", "'")
+    readings = [_reading(part.split()) for part in text.split(" | ")]
+    best, *others = readings
+    return Hearing((best, *(h for h in others if h.words)), pause=pause, source=source)
+
+
+def _reading(tokens: Iterable[str]) -> Hypothesis:
     words: list[HeardWord] = []
     now = 0.0
-    for token in well_formed(line).lower().replace("’", "'").split():
+    for token in tokens:
         if token in ("...", "…"):
             now += SHORT_PAUSE
             continue
-        words.append(HeardWord(token[:LONGEST_WORD], now, now + _WORD_SECONDS))
+        doubted = len(token) > 1 and token.endswith("?")
+        word = token.rstrip("?") or token
+        sure = DOUBTED if doubted else 1.0
+        words.append(HeardWord(word[:LONGEST_WORD], now, now + _WORD_SECONDS, sure))
         now += _WORD_SECONDS
-    return Hearing((Hypothesis(tuple(words)),), pause=pause, source=source)
+    return Hypothesis(tuple(words))
 
 
 def from_lines(lines: Iterable[str]) -> Iterable[Hearing]:
