@@ -3,10 +3,11 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from nimble_lantern.core.document.layout import CELL_PAD, INDENT, Face, Line, face_of, indent, runs
 from nimble_lantern.core.document.model import Block, Position, Range, Span
+from nimble_lantern.core.doubts import doubts
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.state import Sitting
 
@@ -32,6 +33,7 @@ class Segment:
     caret: bool = False
     pennants: tuple[int, ...] = ()
     chosen: bool = False
+    doubted: bool = False  # not heard well
 
 
 @dataclass(frozen=True, slots=True)
@@ -139,11 +141,12 @@ def rows(sitting: Sitting, top: int, room: float) -> list[Row]:
     layout, place = sitting.layout, sitting.writing_place
     here = layout.number(place)
     pennants = _pennants(sitting)
+    unsure = [r for _, r in doubts(sitting.document)]
     found: list[Row] = []
     used = 0.0
     for number, held in layout.rows(top, layout.count):
         caret = place if number == here else None
-        parts = tuple(_part(sitting, b, line, caret, pennants) for b, line in held)
+        parts = tuple(_part(sitting, b, line, caret, pennants, unsure) for b, line in held)
         flagged = any(s.pennants for part in parts for s in part.segments)
         height = max(line.height for _, line in held) + (PENNANT if flagged else 0.0)
         used += height
@@ -160,6 +163,7 @@ def _part(
     line: Line,
     caret: Position | None,
     pennants: list[tuple[int, Range]],
+    unsure: list[Range],
 ) -> Part:
     block = sitting.document.blocks[b]
     opens = line.start == 0
@@ -175,7 +179,7 @@ def _part(
         _sign(sitting, b) if opens and block.kind == "item" else "",
         own is not None,
         opens,
-        tuple(_segments(sitting, b, line, own, pennants)),
+        tuple(_segments(sitting, b, line, own, pennants, unsure)),
         bool(block.cell and block.cell.header),
     )
 
@@ -220,19 +224,23 @@ def _segments(
     line: Line,
     caret: Position | None,
     pennants: list[tuple[int, Range]],
+    unsure: list[Range],
 ) -> Iterator[Segment]:
     block = sitting.document.blocks[b]
     end = line.start + len(block.text[line.start : line.end].rstrip("\n"))
     shown = [sitting.selection] if sitting.selection else []
     flagged = [(n, r) for n, r in pennants if r.start.block <= b <= r.end.block]
     cuts = {line.start, end} | ({caret.offset} if caret else set())
-    for r in (*shown, *(r for _, r in flagged)):
+    doubted = [r for r in unsure if r.start.block <= b <= r.end.block]
+    for r in (*shown, *(r for _, r in flagged), *doubted):
         cuts |= {p.offset for p in r if p.block == b and line.start <= p.offset <= end}
     edges = sorted(cuts)
     pieces = list(zip(edges, edges[1:], strict=False)) or [(line.start, line.start)]
     for start, stop in pieces:
         for a, z, marks in _runs(block, start, stop):
-            yield _segment(sitting, b, (a, z), marks, caret, flagged)
+            made = _segment(sitting, b, (a, z), marks, caret, flagged)
+            here = any(r.start <= (b, a) and (b, z) <= r.end and z > a for r in doubted)
+            yield replace(made, doubted=True) if here else made
     if caret and caret.offset == end and end > line.start:
         yield Segment("", face_of(block.marks_at(end - 1), block, sitting.style), caret=True)
 

@@ -11,6 +11,7 @@ from dataclasses import dataclass, replace
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.history import Version
+from nimble_lantern.core.doubts import doubted
 from nimble_lantern.core.effects import (
     DropEmptyDocument,
     Effect,
@@ -102,6 +103,8 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
     turn = Turn(start, before.caret, hearing.pause)
     decision = decide(start, hearing)
     turn.meant = decision.offer
+    if not decision.doubt and decision.heard == hearing.text:
+        turn.doubted = doubted(hearing)
     phrases = decision.phrases
     words = tuple(w for p in phrases for w in p)
     if before.lamp is not Lamp.LIT:

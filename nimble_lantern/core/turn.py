@@ -12,6 +12,7 @@ from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.history import Version
 from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.document.tables import kept_whole
+from nimble_lantern.core.doubts import Doubted, marked
 from nimble_lantern.core.effects import Effect
 from nimble_lantern.core.kinds import Attention, ReadAs
 from nimble_lantern.core.state import Question, Sitting, TurnOver, View
@@ -33,6 +34,7 @@ class Turn:
     versions: list[Version] = field(default_factory=list)
     offers: Question | None = None  # beside what is written
     meant: tuple[str, ...] = ()  # a command that may have been spoken instead of it
+    doubted: Doubted = ()  # words that were not heard well
     turns_over: TurnOver | None = None  # which utterance is to be read the other way, at the end
 
     def committed(self) -> Sitting:
@@ -64,6 +66,9 @@ class Turn:
             self.summaries.append(BROKEN_TABLE)
             return
         self.sitting = wrote.sitting
+        if self.doubted:
+            unsure = marked(self.sitting.document, wrote.range, self.doubted)
+            self.sitting = self.sitting.edited(unsure)
         self.kinds.append(ReadAs.TEXT)
         said = f"wrote {quoted(wrote.text)}" if wrote.text.strip() else "wrote a break"
         self.summaries.append(said)

@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 from nimble_lantern.core.document.model import Block, Position, Range
+from nimble_lantern.core.doubts import doubts
 from nimble_lantern.core.sitting import undone
 from nimble_lantern.core.state import Entry, Sitting
 
@@ -21,7 +22,14 @@ def sitting_data(sitting: Sitting) -> dict[str, Any]:
         "choices": [{"number": n, "text": text} for n, text in enumerate(labels, 1)],
         "mode": sitting.mode,
         "view": sitting.view,
-        "doubts": [],
+        "doubts": [
+            {
+                "start": _position(r.start),
+                "end": _position(r.end),
+                "text": sitting.document.text(r),
+            }
+            for _, r in doubts(sitting.document)
+        ],
         "places": [],
         "notes": [],
         "versions": [],

@@ -19,9 +19,11 @@ from typing import Any
 from flask import current_app
 from markupsafe import Markup
 
+from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.controls import controls
 from nimble_lantern.core.document import styles
 from nimble_lantern.core.document.metrics import DEFAULT_FAMILY, FAMILIES
+from nimble_lantern.core.doubts import doubts
 from nimble_lantern.core.grammar.catalogue import GROUPS
 from nimble_lantern.core.hints import hints
 from nimble_lantern.core.kinds import Attention, Capitals
@@ -304,6 +306,8 @@ def manner(sitting: Sitting) -> list[str]:
         found.append("commands only")
     elif sitting.attention is Attention.TEXT:
         found.append("text only")
+    if unsure := len(doubts(sitting.document)):
+        found.append(f"{many(unsure, 'word')} in doubt: “next doubt”")
     if sitting.insertion is not None:
         found.append("the next words go in here")
     elif sitting.selection is not None and sitting.fresh:
@@ -318,6 +322,8 @@ def classes(segment: Segment) -> str:
         found += ["chosen-text", *(f"edge-{e}" for e in segment.edges)]
     if segment.chosen:
         found.append("flagged")
+    if segment.doubted:
+        found.append("doubted")
     return " ".join(found)
 
 

@@ -76,6 +76,16 @@ VIEWS: tuple[tuple[str, tuple[str, ...]], ...] = (
     ("desk-offer", ("open letter to the harbour board", "shove the pointer behind the lease")),
     ("desk-learned", ("one", "what have you learned")),
     ("desk-help", ("none of these", "how do i get rid of a heading")),
+    (
+        "desk-alternatives",
+        (
+            "none of these",
+            "open letter to the harbour board",
+            "go to the end",
+            "the fairy? crew will bring the roped? rail | the ferry crew will bring the rope rail",
+            "next doubt",
+        ),
+    ),
 )
 
 

@@ -4,14 +4,18 @@ from __future__ import annotations
 
 import random
 import unittest
+from dataclasses import replace
 
 from nimble_lantern.core.alternatives import MOST, alternatives
 from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.doubts import doubted, doubts
 from nimble_lantern.core.reading.hearing import DOUBTED, from_line
+from nimble_lantern.core.showing import rows
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.words import places
 from nimble_lantern.demo import DOCUMENTS
 from nimble_lantern.formats import from_markdown
+from nimble_lantern.formats.report import sitting_data
 from tests.desk import DeskCase
 
 HOMOPHONES = (
@@ -152,3 +156,75 @@ class Nowhere(DeskCase):
         sitting = Sitting(document=from_markdown("The fairy."))
         r = places(sitting.document, ("fairy",))[0]
         self.assertIn(("ferry",), alternatives(sitting, r))
+
+
+class Doubts(DeskCase):
+    def doubted(self) -> list[str]:
+        document = self.driver.sitting.document
+        return [document.text(r) for _, r in doubts(document)]
+
+    def test_a_doubted_word_is_marked_where_it_stands(self) -> None:
+        desk = self.desk("The fairy sleeps.")
+        desk.hears("the fairy? is late on the second? of may")
+        self.assertEqual(self.doubted(), ["fairy", "2"], "the second of May is written 2 May")
+        data = sitting_data(desk.sitting)["doubts"]
+        self.assertEqual(
+            data[0],
+            {
+                "start": {"block": 0, "offset": 22},
+                "end": {"block": 0, "offset": 27},
+                "text": "fairy",
+            },
+        )
+
+    def test_the_second_of_two_like_words_is_the_doubted_one(self) -> None:
+        desk = self.desk("")
+        desk.hears("the fairy saw the fairy? go")
+        self.assertEqual([r.start.offset for _, r in doubts(desk.document)], [18])
+
+    def test_it_goes_when_the_word_is_changed_and_comes_back_with_undo(self) -> None:
+        desk = self.desk("")
+        desk.hears("the fairy? is late | the ferry is late", "next doubt", "one")
+        self.assertText("The ferry is late")
+        self.assertEqual(self.doubted(), [])
+        desk.hears("undo that")
+        self.assertEqual(self.doubted(), ["fairy"])
+
+    def test_doubts_are_walked_through_and_kept(self) -> None:
+        desk = self.desk("")
+        desk.hears("the fairy? is late and the rope? is wet", "next doubt")
+        self.assertPage("The [fairy] is late and the rope is wet")
+        desk.hears("keep it", "next doubt")
+        self.assertPage("The fairy is late and the [rope] is wet")
+        desk.hears("undo that", "keep all")
+        self.assertEqual(self.doubted(), [])
+        self.assertText("The fairy is late and the rope is wet")
+
+    def test_keep_it_is_text_where_nothing_is_doubted(self) -> None:
+        self.desk("").hears("keep it")
+        self.assertText("Keep it")
+
+    def test_where_there_are_none_it_is_said(self) -> None:
+        self.assertIn("No word is doubted", self.desk("The boat.").hears("next doubt").summary)
+
+    def test_they_are_in_no_exported_text(self) -> None:
+        desk = self.desk("")
+        desk.hears("the fairy? is late")
+        self.assertEqual(desk.markdown.strip(), "The fairy is late")
+
+    def test_they_are_drawn_and_last_over_a_restart(self) -> None:
+        desk = self.desk("")
+        desk.hears("the fairy? is late")
+        again = desk.desk._journal.open(desk.sitting.title)
+        self.assertEqual(
+            [r for _, r in doubts(again.document)], [r for _, r in doubts(desk.document)]
+        )
+        segments = [
+            s for row in rows(desk.sitting, 1, 400) for part in row.parts for s in part.segments
+        ]
+        self.assertEqual([s.text for s in segments if s.doubted], ["fairy"])
+
+    def test_little_words_are_doubted_only_by_a_script(self) -> None:
+        hearing = from_line("the? fairy?")
+        self.assertEqual(doubted(hearing), (("the", 0), ("fairy", 0)))
+        self.assertEqual(doubted(replace(hearing, source="model")), (("fairy", 0),))

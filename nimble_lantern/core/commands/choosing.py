@@ -174,7 +174,7 @@ def yes(sitting: Sitting) -> Done | Refusal | TurnOver:
 @command(
     "no [thank you]",
     "no (leave it | keep it)",
-    "keep it",
+    Way("keep it", when=_asks),
     example="no",
     group="choosing",
     answers=True,

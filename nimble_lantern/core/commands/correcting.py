@@ -6,9 +6,11 @@ from dataclasses import replace
 
 from nimble_lantern.core.alternatives import alternatives, was_heard_otherwise
 from nimble_lantern.core.commands.selecting import select
-from nimble_lantern.core.commands.wording import quoted
+from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.document.edits import Edit
+from nimble_lantern.core.doubts import doubts, kept
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.origins import utterance_at
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import Places, That, Words, of_the_page
@@ -71,3 +73,76 @@ def correct(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     )
     after = replace(selected.sitting, question=question)
     return replace(selected, sitting=after, summary=f"{stands}: say a number, or what it should be")
+
+
+CATALOGUE.table("doubtorder", {"next": 1, "first": 0, "(previous | last)": -1})
+
+
+def _there_are_doubts(sitting: Sitting, parse: Parse) -> bool:
+    return bool(doubts(sitting.document))
+
+
+@command(
+    "[(go to | show [me])] [the] {order:doubtorder} (doubt | doubted word)",
+    Way("(go through | show [me] | check) [all] the doubts", when=_there_are_doubts),
+    "what are you (unsure | not sure) (of | about)",
+    example="next doubt",
+    group="repair",
+)
+def next_doubt(sitting: Sitting, order: int = 1) -> Done | Refusal:
+    """Select the next word that was not heard well, and show what else it may be."""
+    found = [r for _, r in doubts(sitting.document)]
+    if not found:
+        return Refusal("No word is doubted here.")
+    at = sitting.selection.start if sitting.selection else None
+    if order > 0 and at is not None:
+        r = next((r for r in found if r.start > at), found[0])
+    elif order < 0 and at is not None:
+        r = next((r for r in reversed(found) if r.start < at), found[-1])
+    else:
+        r = found[-1] if order < 0 else found[0]
+    answer = correct(sitting, Places((r,)))
+    if isinstance(answer, Refusal):
+        return answer
+    count = f"doubt {found.index(r) + 1} of {len(found)}"
+    return replace(answer, summary=f"{count}: {answer.summary}, or “keep it”")
+
+
+def _at_a_doubt(sitting: Sitting, parse: Parse) -> bool:
+    return bool(_doubts_selected(sitting))
+
+
+def _doubts_selected(sitting: Sitting) -> Edit:
+    return kept(sitting.document, [sitting.selection] if sitting.selection else [])
+
+
+@command(
+    "(keep | leave) (it | that) [as it is]",
+    "(it | that) is right",
+    "that's right",
+    example="keep it",
+    group="repair",
+    when=_at_a_doubt,
+)
+def keep(sitting: Sitting) -> Done:
+    """Believe the doubted word that is selected."""
+    stands = quoted(sitting.document.text(sitting.selection)) if sitting.selection else ""
+    after = sitting.edited(_doubts_selected(sitting))
+    free = replace(after, selection=None, fresh=False, question=None)
+    return Done(free, f"{stands} is kept")
+
+
+@command(
+    "(keep | leave) (all | everything) [as it is]",
+    "keep (all [of] | every one of) (them | the doubts | the doubted words)",
+    "no [more] doubts",
+    example="keep all",
+    group="repair",
+    when=_there_are_doubts,
+)
+def keep_all(sitting: Sitting) -> Done:
+    """Believe all words that were not heard well."""
+    count = len(doubts(sitting.document))
+    after = sitting.edited(kept(sitting.document))
+    free = replace(after, selection=None, fresh=False, question=None)
+    return Done(free, f"{many(count, 'doubted word')} kept")

@@ -1,0 +1,59 @@
+"""Words that the recogniser was unsure of: an anchor each, as long as the word stands there.
+
+A doubt goes when its word is changed or kept; it never reaches an exported text.
+"""
+
+from __future__ import annotations
+
+from collections import Counter
+from collections.abc import Iterable, Sequence
+
+from nimble_lantern.core.document.edits import Edit, pin, unpin
+from nimble_lantern.core.document.model import Anchor, Document, Range
+from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.reading.hearing import Hearing
+from nimble_lantern.core.targets.words import places
+
+DOUBT = "doubt"
+LEAST_SURE = 0.45
+"""The posterior under which a word is shown as doubted."""
+Doubted = tuple[tuple[str, int], ...]
+"""Words, each with how many times it was said before in the same utterance."""
+
+
+def doubted(hearing: Hearing) -> Doubted:
+    """The doubted words of a hearing; little ones only where a script says so."""
+    said: Counter[str] = Counter()
+    found = []
+    for word in hearing.hypotheses[0].words if hearing.hypotheses else ():
+        telling = word.text not in LITTLE or hearing.source == "script"
+        if word.confidence < LEAST_SURE and telling:
+            found.append((word.text, said[word.text]))
+        said[word.text] += 1
+    return tuple(found)
+
+
+def marked(document: Document, r: Range, words: Doubted) -> Edit:
+    """Pin a doubt on each of these words where they stand in a range."""
+    edit, now = Edit(), document
+    for word, before in words:
+        found = places(now, (word,), r)
+        if before < len(found):
+            step = pin(now, DOUBT, found[before], word=now.text(found[before]))
+            edit, now = edit.then(step), step.apply(now)
+    return edit
+
+
+def doubts(document: Document) -> list[tuple[Anchor, Range]]:
+    """The doubts that still stand, in the order of the text."""
+    found = [(a, r) for a, r in document.anchored(DOUBT) if document.text(r) == a.data["word"]]
+    return sorted(found, key=lambda pair: pair[1])
+
+
+def kept(document: Document, ranges: Sequence[Range] | None = None) -> Edit:
+    """Believe the doubted words in some ranges, or all of them."""
+    return unpin(a for a, r in doubts(document) if ranges is None or _within(r, ranges))
+
+
+def _within(r: Range, ranges: Iterable[Range]) -> bool:
+    return any(other.start <= r.start and r.end <= other.end for other in ranges)
