@@ -80,8 +80,9 @@ VIEWS: tuple[tuple[str, tuple[str, ...]], ...] = (
         "desk-alternatives",
         (
             "none of these",
-            "open letter to the harbour board",
+            "open newsletter",
             "go to the end",
+            "new paragraph",
             "the fairy? crew will bring the roped? rail | the ferry crew will bring the rope rail",
             "next doubt",
         ),
