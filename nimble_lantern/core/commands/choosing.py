@@ -63,6 +63,11 @@ def _asks(sitting: Sitting, parse: Parse) -> bool:
     return question is None or not question.beside or len(question.options) == 1
 
 
+def _wants_an_answer(sitting: Sitting, parse: Parse) -> bool:
+    """Beside a doubted word "keep it" believes the word."""
+    return sitting.question is not None and not sitting.question.beside
+
+
 @command(
     "(choose | pick | take) [number] {number}",
     Way("[number] {number}", when=_may_be_chosen),
@@ -174,7 +179,7 @@ def yes(sitting: Sitting) -> Done | Refusal | TurnOver:
 @command(
     "no [thank you]",
     "no (leave it | keep it)",
-    Way("keep it", when=_asks),
+    Way("keep it", when=_wants_an_answer),
     example="no",
     group="choosing",
     answers=True,
