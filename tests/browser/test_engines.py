@@ -101,7 +101,7 @@ class BrowserEngine(BrowserCase):
                 self.waits(driver, "#heard .advice", words)
                 self.waits(driver, "#heard .advice", "the built-in one listens instead")
                 lamp = "return document.getElementById('lamp').dataset.engine"
-                self.assertEqual(driver.execute_script(lamp), "builtin")
+                self.assertEqual(driver.execute_script(lamp), "best")
 
     def test_a_browser_without_a_recogniser_says_so(self) -> None:
         driver = self.at_the_desk(MISSING)
