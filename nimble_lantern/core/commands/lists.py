@@ -41,11 +41,17 @@ def _there_is_a_list(sitting: Sitting, parse: Parse) -> bool:
     return any(block.kind is Kind.ITEM for block in sitting.document.blocks)
 
 
+def _names_an_item(sitting: Sitting, parse: Parse) -> bool:
+    """ "Add lamp oil to the list"; "add the timber to the list" may be asked of somebody else."""
+    text = tuple(parse.args.get("text", ()))
+    return _there_is_a_list(sitting, parse) and text[:1] != ("the",)
+
+
 @command(
     Way(
         "(add | put | append | write | insert) [(an item | the item)] {text:words} (to | on | onto)"
         " [the (end | bottom) of] the list",
-        when=_there_is_a_list,
+        when=_names_an_item,
     ),
     Way("add (an item | another item) {text}", when=_there_is_a_list),
     example="add lamp oil to the list",
