@@ -6,6 +6,7 @@ import tempfile
 import time
 import unittest
 from pathlib import Path
+from typing import Any
 
 from selenium.webdriver import Chrome
 
@@ -81,9 +82,11 @@ class Lines(unittest.TestCase):
     def _check(self, server: Server, driver: Chrome, layout: Layout, family: str) -> None:
         expected = {n: parts[0][1] for n, parts in layout.rows(1, layout.count)}
         seen: set[int] = set()
+        shown: list[int] = []
         for _ in range(60):
-            time.sleep(0.6)
-            for row in driver.execute_script(MEASURE):
+            rows = self._next_screen(driver, shown)
+            shown = [row["number"] for row in rows]
+            for row in rows:
                 line = expected[row["number"]]
                 what = f"{family}, line {row['number']}: {row['text']!r}"
                 self.assertAlmostEqual(row["width"], line.width, delta=1.0, msg=what)
@@ -93,3 +96,12 @@ class Lines(unittest.TestCase):
                 break
             server.says("scroll down")
         self.assertEqual(seen, set(expected), family)
+
+    def _next_screen(self, driver: Chrome, before: list[int]) -> list[dict[str, Any]]:
+        """What is drawn, once it is another screen than before; the page may be behind."""
+        deadline = time.monotonic() + 5
+        while True:
+            time.sleep(0.3)
+            rows: list[dict[str, Any]] = driver.execute_script(MEASURE)
+            if rows and [r["number"] for r in rows] != before or time.monotonic() > deadline:
+                return rows
