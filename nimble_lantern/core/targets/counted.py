@@ -1,0 +1,163 @@
+"""Units by order and count: "the last two sentences", "line four", "the next paragraph"."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from itertools import islice
+
+from nimble_lantern.core.document import units
+from nimble_lantern.core.document.model import Document, Range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.targets.cells import columns, in_table
+from nimble_lantern.core.targets.finding import (
+    Absent,
+    Answer,
+    View,
+    all_within,
+    find,
+    finds,
+    no_such,
+    pick_out,
+    reference,
+    run_of,
+)
+from nimble_lantern.core.targets.model import Order, Places, Unit, Units
+
+_OF_TABLES = (Unit.CELL, Unit.ROW, Unit.COLUMN, Unit.TABLE)
+
+
+@finds(Units)
+def _told(target: Units, view: View, near: bool) -> Answer:
+    found = _units(target, view)
+    return replace(found, unit=target.unit) if isinstance(found, Places) else found
+
+
+def _units(target: Units, view: View) -> Answer:
+    if target.unit is Unit.DOCUMENT:
+        return Places((view.document.whole,))
+    if target.unit in _OF_TABLES and not any(b.cell for b in view.document.blocks):
+        return Absent("There is no table here.")
+    if target.unit is Unit.COLUMN:
+        return columns(target, view)
+    if target.unit in (Unit.ROW, Unit.CELL) and target.of is None:
+        return in_table(target, view)
+    if target.of is not None:
+        return _nested(target, view)
+    match target.unit:
+        case Unit.CHARACTER | Unit.WORD | Unit.SENTENCE:
+            return _flowing(target, view)
+        case Unit.LINE:
+            return _lines(target, view)
+    return _blocks(target, view)
+
+
+def _nested(target: Units, view: View) -> Answer:
+    assert target.of is not None
+    outer = find(target.of, view)
+    if isinstance(outer, Refusal):
+        return outer
+    found: list[Range] = []
+    have = 0
+    for scope in outer.ranges:
+        inner = all_within(target.unit, view, scope)
+        have = max(have, len(inner))
+        found += pick_out(target, inner)
+    if not found:
+        return no_such(target, have)
+    return Places(tuple(found), ask=outer.ask, near=outer.near)
+
+
+def _flowing(target: Units, view: View) -> Answer:
+    """Characters, words and sentences: counted from the caret, or through the document."""
+    document, unit, here = view.document, target.unit.value, reference(view)
+    chosen: list[Range] = []
+    match target.order:
+        case Order.LAST:
+            back = units.backward(document, unit, view.caret)
+            chosen = list(islice(back, target.count))[::-1]
+            if not chosen:
+                chosen = list(islice(units.backward(document, unit, document.end), target.count))
+                chosen.reverse()
+        case Order.PREVIOUS:
+            back = units.backward(document, unit, here.start)
+            chosen = list(islice((r for r in back if r.end <= here.start), target.count))[::-1]
+        case Order.NEXT:
+            chosen = list(islice(units.forward(document, unit, here.end), target.count))
+        case Order.THIS:
+            chosen = _holding(document, unit, here)
+        case _:
+            every = units.within(document, unit, document.whole)
+            if target.order in (Order.NTH, Order.FIRST):
+                every = islice(every, target.n - 1 + target.count)
+            found = list(every)
+            picked = pick_out(target, found)
+            return Places(tuple(picked)) if picked else no_such(target, len(found))
+    if not chosen:
+        return no_such(target, 0)
+    return Places((run_of(chosen),))
+
+
+def _holding(document: Document, unit: str, here: Range) -> list[Range]:
+    inside = units.in_block(document, here.start.block, unit)
+    i = units.at(inside, here.start)
+    if i is None:
+        return []
+    last = i
+    while last + 1 < len(inside) and inside[last + 1].start < here.end:
+        last += 1
+    return inside[i : last + 1]
+
+
+def _lines(target: Units, view: View) -> Answer:
+    layout, here = view.layout, reference(view)
+    count, now = target.count, layout.number(view.caret)
+    match target.order:
+        case Order.LAST:
+            line = layout.line(now)
+            at_start = line and line.start == view.caret != line.end
+            last = now - 1 if at_start and now > 1 else now
+            first = max(1, last - count + 1)
+        case Order.PREVIOUS:
+            last = layout.number(here.start) - 1
+            first = max(1, last - count + 1)
+        case Order.NEXT:
+            first = layout.number(here.end) + 1
+            last = min(layout.count, first + count - 1)
+        case Order.THIS:
+            first, last = layout.number(here.start), layout.number(here.end)
+        case Order.NTH:
+            first, last = target.n, target.n + count - 1
+        case Order.FIRST:
+            first, last = 1, count
+        case Order.FROM_END:
+            first = layout.count - target.n + 1
+            last = first + count - 1
+        case _:
+            found = [r for n in range(1, layout.count + 1) if (r := layout.line(n))]
+            return Places(tuple(found))
+    a, b = layout.line(first), layout.line(last)
+    if not a or not b:
+        return no_such(target, layout.count)
+    return Places((Range(a.start, b.end),))
+
+
+def _blocks(target: Units, view: View) -> Answer:
+    document, unit, here = view.document, target.unit.value, reference(view)
+    found = units.blocks(document, unit, document.whole)
+    first, last = here.start.block, here.end.block
+    match target.order:
+        case Order.THIS if target.unit is Unit.PARAGRAPH:
+            joined = units.block_range(document, first).start, units.block_range(document, last).end
+            return Places((Range(*joined),))
+        case Order.THIS:
+            holding = [r for r in found if r.start.block <= first <= r.end.block]
+            before = [r for r in found if r.end.block < first]
+            chosen = holding[-1:] or before[-1:] or found[:1]
+        case Order.NEXT:
+            chosen = [r for r in found if r.start.block > last][: target.count]
+        case Order.PREVIOUS:
+            chosen = [r for r in found if r.end.block < first][-target.count :]
+        case _:
+            picked = pick_out(target, found)
+            return Places(tuple(picked)) if picked else no_such(target, len(found))
+    return Places((run_of(chosen),)) if chosen else no_such(target, len(found))

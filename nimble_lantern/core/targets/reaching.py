@@ -1,0 +1,151 @@
+"""Stretches from one target to another, two at once, and what lies beside or beyond one."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.document import units
+from nimble_lantern.core.document.model import Position, Range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.targets.finding import Answer, View, all_within, find, finds
+from nimble_lantern.core.targets.model import (
+    Beside,
+    Beyond,
+    Both,
+    Order,
+    Places,
+    Reach,
+    That,
+    Through,
+    Unit,
+    Units,
+)
+
+
+@finds(That)
+def _that(target: That, view: View, near: bool) -> Answer:
+    if view.selection and not view.selection.empty:
+        return Places((view.selection,))
+    if view.that:
+        return Places(view.that)
+    return Refusal(
+        "Nothing is selected and nothing was just written.", "", "Say which words you mean."
+    )
+
+
+@finds(Through)
+def _through(target: Through, view: View, near: bool) -> Answer:
+    firsts, lasts = find(target.first, view, near), find(target.last, view, near)
+    for end in (firsts, lasts):
+        if isinstance(end, Refusal):
+            return end
+    assert isinstance(firsts, Places) and isinstance(lasts, Places)
+    tightest: dict[Position, Range] = {}
+    for a in firsts.ranges:
+        after = next((b for b in lasts.ranges if b.start >= a.end or b == a), None)
+        if after is not None and (after.end.block == a.start.block or not target.close):
+            tightest[after.end] = Range(a.start, after.end)
+    if not tightest:
+        return Refusal("The end that you named does not come after the start.")
+    found = tuple(tightest.values())
+    return Places(found, ask=len(found) > 1, near=firsts.near or lasts.near)
+
+
+@finds(Reach)
+def _reach(target: Reach, view: View, near: bool) -> Answer:
+    caret = view.caret
+    if target.start is not None:
+        return _reach_from(target, view)
+    if view.selection is not None:
+        caret = view.selection.end if target.forward else view.selection.start
+    if target.goal is not None:
+        goal = find(target.goal, view)
+        if isinstance(goal, Refusal):
+            return goal
+        after = [r for r in goal.ranges if r.end > caret]
+        if not after:
+            return Refusal("Those words do not come after the writing place.")
+        return Places((Range(caret, after[0].end),), near=goal.near)
+    assert target.unit is not None
+    around = find(Units(target.unit, Order.THIS), view)
+    if isinstance(around, Refusal):
+        return around
+    r = around.first
+    found = Range(caret, max(caret, r.end)) if target.forward else Range(min(caret, r.start), caret)
+    if found.empty:
+        side = "end" if target.forward else "start"
+        return Refusal(f"The writing place is at the {side} already.")
+    return Places((found,))
+
+
+def _reach_from(target: Reach, view: View) -> Answer:
+    """From the start of a target to the end of the unit that it stands in."""
+    assert target.start is not None and target.unit is not None
+    starts = find(target.start, view)
+    if isinstance(starts, Refusal):
+        return starts
+    found: list[Range] = []
+    for r in starts.ranges:
+        if target.unit is Unit.DOCUMENT:
+            end = view.document.end
+        else:
+            scope = Range(
+                Position(r.start.block, 0), units.block_range(view.document, r.end.block).end
+            )
+            around = all_within(target.unit, view, scope)
+            end = next((u.end for u in around if u.start <= r.start < u.end), r.end)
+        found.append(Range(r.start, max(end, r.end)))
+    return Places(tuple(found), ask=len(found) > 1, near=starts.near)
+
+
+@finds(Both)
+def _both(target: Both, view: View, near: bool) -> Answer:
+    first, second = find(target.first, view, False), find(target.second, view, False)
+    for answer in (first, second):
+        if isinstance(answer, Refusal):
+            return answer
+        if answer.ask:
+            return Refusal("Those words stand in several places.", "", "Say them one by one.")
+    assert isinstance(first, Places) and isinstance(second, Places)
+    return Places(tuple(sorted({*first.ranges, *second.ranges})))
+
+
+@finds(Beside)
+def _beside(target: Beside, view: View, near: bool) -> Answer:
+    goal = find(target.goal, view, near)
+    if isinstance(goal, Refusal):
+        return goal
+    document, unit = view.document, target.unit
+    found: list[Range] = []
+    for r in goal.ranges:
+        if unit in (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE):
+            every = (
+                (u for u in units.forward(document, unit.value, r.end))
+                if target.after
+                else (u for u in units.backward(document, unit.value, r.start) if u.end <= r.start)
+            )
+            beside = next(every, None)
+        else:
+            all_units = all_within(unit, view, document.whole)
+            after = [u for u in all_units if u.start > r.end]
+            before = [u for u in all_units if u.end < r.start]
+            beside = next(iter(after if target.after else before[::-1]), None)
+        if beside is not None and beside not in found:
+            found.append(beside)
+    if not found:
+        return Refusal(f"No {unit.value} stands {'after' if target.after else 'before'} that.")
+    return Places(tuple(found), ask=len(found) > 1, unit=unit, near=goal.near)
+
+
+@finds(Beyond)
+def _beyond(target: Beyond, view: View, near: bool) -> Answer:
+    goal = find(target.goal, view, near)
+    if isinstance(goal, Refusal):
+        return goal
+    whole = view.document.whole
+    ends = (
+        Range(r.end, whole.end) if target.forward else Range(whole.start, r.start)
+        for r in goal.ranges
+    )
+    found = tuple(r for r in ends if not r.empty)
+    if not found:
+        return Refusal("There is nothing there.")
+    return Places(found, ask=len(found) > 1, near=goal.near, heard=goal.heard)

@@ -1,0 +1,205 @@
+"""Words, signs and marks, wherever they stand; and the units that hold them."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+
+from nimble_lantern.core.document import units
+from nimble_lantern.core.document.model import Position, Range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.targets import words as spoken
+from nimble_lantern.core.targets.finding import (
+    Answer,
+    Missing,
+    View,
+    all_within,
+    find,
+    finds,
+    reference,
+)
+from nimble_lantern.core.targets.model import (
+    At,
+    Enclosed,
+    Holding,
+    Marked,
+    Order,
+    Places,
+    Sign,
+    Words,
+)
+from nimble_lantern.core.writing.cardinals import in_words
+
+SURE = 90.0
+_CLOSE_BLOCKS = 20
+_PAIRS = {
+    "quotes": ('“‘"', '”’"'),
+    "brackets": ("(", ")"),
+    "square": ("[", "]"),
+    "braces": ("{", "}"),
+}
+
+
+@finds(Words)
+def _words(target: Words, view: View, near: bool) -> Answer:
+    scopes: Iterable[Range | None] = (None,)
+    if target.of is not None:
+        outer = find(target.of, view)
+        if isinstance(outer, Refusal):
+            return outer
+        scopes = outer.ranges
+    known = view.vocabulary
+    if target.order in (Order.LAST, Order.PREVIOUS) and target.of is None:
+        # Most often it is close by: no need then to find all the others.
+        start = Position(max(0, view.caret.block - _CLOSE_BLOCKS), 0)
+        here = Range(start, reference(view).start)
+        close_by = spoken.places(view.document, target.words, here, known)
+        if close_by:
+            return Places(tuple(close_by[-1:]))
+    every = target.order is Order.EVERY
+    found = [
+        r
+        for scope in scopes
+        for r in spoken.places(view.document, target.words, scope, known, every)
+    ]
+    taken: str | None = None
+    if not found:
+        wanted = near and target.of is None
+        close = spoken.near(view.document, target.words, view.caret) if wanted else []
+        if not close or close[0].likeness < SURE or close[1:2] and close[1].likeness >= SURE:
+            return _missing(target.words, close)
+        taken = close[0].text
+        found = spoken.places(view.document, taken.split()) or [close[0].range]
+    picked = _one_of(target, found, view)
+    if picked is None:
+        return Refusal(f"“{' '.join(target.words)}” stands here {in_words(len(found))} times.")
+    ask = len(picked) > 1 and target.order is None
+    return Places(tuple(picked), ask, near=taken, heard=" ".join(target.words))
+
+
+def _missing(words: tuple[str, ...], close: list[spoken.Near]) -> Missing:
+    what = f"I heard “{' '.join(words)}”."
+    hint = f"Did you mean “{close[0].text}”?" if close else ""
+    return Missing(what, "No such words are in this text.", hint, words, tuple(close))
+
+
+def _one_of(target: Words, found: list[Range], view: View) -> list[Range] | None:
+    here = reference(view)
+    match target.order:
+        case None | Order.EVERY:
+            return found
+        case Order.FIRST:
+            return found[:1]
+        case Order.LAST:
+            return [r for r in found if r.start < view.caret][-1:] or found[-1:]
+        case Order.PREVIOUS:
+            return [r for r in found if r.end <= here.start][-1:] or None
+        case Order.NEXT:
+            return [r for r in found if r.start >= here.end][:1] or None
+        case Order.NEAREST:
+            return [min(found, key=lambda r: _distance(r, view.caret))]
+    return found[target.n - 1 : target.n] or None
+
+
+def _distance(r: Range, p: Position) -> tuple[int, int]:
+    return abs(r.start.block - p.block), abs(r.start.offset - p.offset)
+
+
+@finds(Enclosed)
+def _enclosed(target: Enclosed, view: View, near: bool) -> Answer:
+    openers, closers = _PAIRS[target.pair]
+    found: list[Range] = []
+    for b, block in enumerate(view.document.blocks):
+        start: int | None = None
+        for i, c in enumerate(block.text):
+            if c in openers and start is None and (i == 0 or not block.text[i - 1].isalnum()):
+                start = i + 1
+            elif c in closers and start is not None and i >= start:
+                after = block.text[i + 1 : i + 2]
+                if c != "’" or not after.isalnum():
+                    found.append(Range(Position(b, start), Position(b, i)))
+                    start = None
+    if not found:
+        return Refusal(f"Nothing stands between {target.pair} here.")
+    holding = [r for r in found if r.start <= view.caret <= r.end]
+    return Places(tuple(holding or found), ask=len(holding or found) > 1)
+
+
+@finds(Marked)
+def _marked(target: Marked, view: View, near: bool) -> Answer:
+    found = tuple(
+        Range(Position(b, s.start), Position(b, s.end))
+        for b, block in enumerate(view.document.blocks)
+        for s in block.spans
+        if s.mark == target.mark
+    )
+    if not found:
+        return Refusal(f"Nothing here is {target.mark}.")
+    return Places(found)
+
+
+@finds(Sign)
+def _sign(target: Sign, view: View, near: bool) -> Answer:
+    """Marks are looked for as they are written; those of the caret's paragraph come first."""
+    found = [
+        Range(Position(b, i), Position(b, i + len(target.text)))
+        for b, block in enumerate(view.document.blocks)
+        for i in _indexes(block.text, target.text)
+    ]
+    if target.beside is not None:
+        beside = find(target.beside, view)
+        if isinstance(beside, Refusal):
+            return beside
+        found = [r for r in found if any(_touches(r, b, target.before) for b in beside.ranges)]
+    if not found:
+        return Refusal("There is no such mark there.")
+    caret = view.caret
+    match target.order:
+        case Order.LAST | Order.PREVIOUS:
+            found = [r for r in found if r.end <= caret][-1:] or found[-1:]
+        case Order.NEXT:
+            found = [r for r in found if r.start >= caret][:1]
+        case Order.FIRST | Order.NTH:
+            found = found[target.n - 1 : target.n]
+        case Order.EVERY:
+            return Places(tuple(found))
+    if not found:
+        return Refusal("There is no such mark there.")
+    return Places(tuple(found), ask=len(found) > 1)
+
+
+def _indexes(text: str, sign: str) -> list[int]:
+    return [i for i in range(len(text)) if text.startswith(sign, i)]
+
+
+def _touches(mark: Range, words: Range, before: bool) -> bool:
+    if mark.start.block != words.start.block:
+        return False
+    if before:
+        return words.start.offset - 2 <= mark.end.offset <= words.start.offset
+    return words.end.offset <= mark.start.offset <= words.end.offset + 1
+
+
+@finds(Holding)
+def _holding_words(target: Holding, view: View, near: bool) -> Answer:
+    inner = find(target.words, view, near)
+    if isinstance(inner, Refusal):
+        return inner
+    found: list[Range] = []
+    for r in inner.ranges:
+        scope = Range(Position(r.start.block, 0), units.block_range(view.document, r.end.block).end)
+        around = all_within(target.unit, view, scope)
+        found += [u for u in around if _stands(view, r, u, target.at) and u not in found]
+    if not found:
+        where = {None: "are in", At.START: "begin", At.END: "end"}[target.at]
+        return Refusal(f"Those words {where} no {target.unit.value}.")
+    return Places(tuple(found), ask=len(found) > 1, unit=target.unit)
+
+
+def _stands(view: View, r: Range, unit: Range, at: At | None) -> bool:
+    """Whether a range stands in a unit, and where in it."""
+    if not (unit.start <= r.start and r.end <= unit.end):
+        return False
+    if at is None:
+        return True
+    rest = Range(unit.start, r.start) if at is At.START else Range(r.end, unit.end)
+    return not any(c.isalnum() for c in view.document.text(rest))
