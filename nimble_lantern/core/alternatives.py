@@ -20,7 +20,7 @@ from nimble_lantern.core.origins import utterance_at
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.sounds import phrase_key
-from nimble_lantern.core.writing.spoken import plain, spoken_forms
+from nimble_lantern.core.writing.spoken import bare, likeliest, plain
 
 MOST = 7
 _KNOWN_WORDS = 40_000
@@ -75,13 +75,7 @@ def was_heard_otherwise(sitting: Sitting, r: Range) -> bool:
 
 def _spoken(text: str) -> tuple[str, ...]:
     """The likeliest way to say what stands there."""
-    bare = (w.strip("“”\"'‘’()[].,;:!?…–—") for w in text.split())
-    return tuple(p for w in bare if w for p in _said(w))
-
-
-def _said(word: str) -> tuple[str, ...]:
-    lower = word.lower().replace("’", "'")
-    return (lower,) if _WORD.fullmatch(lower) else spoken_forms(lower)[0]
+    return tuple(p for token in text.split() if (w := bare(token)) for p in likeliest(w))
 
 
 def _heard(sitting: Sitting, r: Range, said: tuple[str, ...]) -> Iterator[tuple[str, ...]]:

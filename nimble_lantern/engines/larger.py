@@ -13,6 +13,7 @@ from wordfreq import zipf_frequency
 
 from nimble_lantern.core.errors import BadInput
 from nimble_lantern.core.reading.hearing import HeardWord, Hearing, Hypothesis
+from nimble_lantern.core.writing.spoken import bare
 from nimble_lantern.engines import Scene, Transcribed
 from nimble_lantern.engines.builtin.worker import TooSlow
 from nimble_lantern.engines.whisper.guards import NOBODY, doubt
@@ -55,6 +56,10 @@ class LargerModel:
         self._process: Process | None = None
         self._names: tuple[str, ...] = ()
         self._began = False
+
+    @property
+    def name(self) -> str:
+        return self.folder.name
 
     def warm(self) -> None:
         """Load the model before anybody speaks."""
@@ -103,15 +108,17 @@ class LargerModel:
             return Transcribed(slow=True)
         assert isinstance(found, Transcript)
         why = doubt(found, beside)
-        readings = {
-            " ".join(w.text for w in words): Hypothesis(words, reading.score)
-            for reading in reversed(found.readings)
-            if (words := spoken(reading.words, marks, beside))
-        }
+        readings: dict[str, Hypothesis] = {}
+        for reading in found.readings:
+            # Readings that differ in capitals and marks only are one: the likeliest stands for it.
+            if words := spoken(reading.words, marks, beside):
+                readings.setdefault(
+                    " ".join(w.text for w in words), Hypothesis(words, reading.score)
+                )
         if why == NOBODY or not readings:
             return Transcribed(doubt=why or NOBODY)
         best = found.readings[0]
-        return Transcribed(tuple(reversed(readings.values())), names(best.words), why)
+        return Transcribed(tuple(readings.values()), names(best.words), why)
 
     def fits(self, texts: Sequence[str]) -> tuple[float, ...]:
         """How well texts fit the sound just transcribed: mean log probability a token, each."""
@@ -185,7 +192,7 @@ def hotwords(scene: Scene) -> tuple[str, ...]:
     found: dict[str, str] = {}
     for text in (*scene.view, *(name for _, some in scene.names for name in some)):
         for token in text.split():
-            word = token.strip("“”\"'‘’()[].,;:!?…–—*_#|").removesuffix("’s").removesuffix("'s")
+            word = bare(token).removesuffix("’s").removesuffix("'s")
             if word.isalpha() and _rare(word.lower()):
                 found.setdefault(word.lower(), word)
         if len(found) >= MOST_NAMES:

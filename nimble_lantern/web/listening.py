@@ -49,6 +49,12 @@ WITH_LARGER = ("best", "model")
 NO_MODEL = "There is no larger model on this machine; the built-in recogniser listens instead."
 
 
+TOO_SLOW_MODEL = (
+    "The larger model was too slow for that, and the built-in recogniser's words stand; “use the "
+    "built in ears” does without it."
+)
+
+
 class Gap(Exception):
     """A chunk came too early; `expected` is the sample that should come next."""
 
@@ -88,6 +94,7 @@ class Listener:
         self._larger = larger
         self._larger_hears = False  # what is being said, too
         self._to_tell = ""  # when the utterance is done
+        self._fetching: threading.Thread | None = None
         self._engine: LiveEngine | None = None
         self._lock, self._making = threading.Lock(), threading.Lock()
         self._stream = ""
@@ -105,8 +112,8 @@ class Listener:
         self._spoilt = False  # something went wrong with the utterance: nothing more comes of it
         desk.ears = self._microphone
         desk.fetches = self._fetches
-        if isinstance(larger, LargerModel):
-            desk.listens_with(larger.folder.name)
+        if larger is not None:
+            desk.listens_with(larger.name)
 
     @property
     def is_open(self) -> bool:
@@ -259,7 +266,7 @@ class Listener:
         """Start the engines before anybody speaks; pages may come meanwhile."""
         self._ready()
         if self._larger is not None and self._desk.sitting.settings.engine in WITH_LARGER:
-            self._with_larger(lambda model: model.warm(), always=True)
+            self._larger.warm()
 
     def close(self) -> None:
         with self._lock:
@@ -301,7 +308,7 @@ class Listener:
                 scene = replace(self._scene(), beside=larger and self._larger is not None)
                 engine.begin(scene)
                 if larger:
-                    self._with_larger(lambda model: model.begin(scene), always=True)
+                    self._begins(scene)
             case CutKind.SOUND:
                 self._spoken.append(cut.sound)
                 engine.sound(cut.sound)
@@ -316,36 +323,40 @@ class Listener:
                 self._with_larger(lambda model: model.drop())
             case CutKind.ENDED:
                 self._ended_at = cut.at
-                self._with_larger(lambda model: model.end(), keeps=True)
+                self._with_larger(lambda model: model.end())
                 self._end(engine)
 
     def _fetches(self, name: str) -> None:
         """Fetch a larger model in the background, then listen with it."""
-        threading.Thread(target=self._fetch, args=(name,), daemon=True).start()
+        if self._fetching is not None and self._fetching.is_alive():
+            self._desk.say("A larger model is being fetched already; go on writing meanwhile.")
+            return
+        self._fetching = threading.Thread(target=self._fetch, args=(name,), daemon=True)
+        self._fetching.start()
 
     def _fetch(self, name: str) -> None:
         try:
-            folder = ears.get(name, self._desk.say)
-            made = LargerModel(folder)
+            made = LargerModel(ears.get(name, self._desk.say))
             made.warm()
         except BadInput as error:
             self._desk.say(str(error))
             return
         with self._lock:
             self._larger = made
-        self._desk.listens_with(folder.name)
-        self._desk.say(f"The larger model {folder.name} listens from now on.")
+        self._desk.listens_with(made.name)
+        self._desk.say(f"The larger model {made.name} listens from now on.")
 
-    def _with_larger(
-        self, work: Callable[[Transcriber], None], always: bool = False, keeps: bool = False
-    ) -> None:
-        """Let the larger model hear, too; where it cannot, that is told once and it is left."""
-        if self._larger is None:
-            if always and self._desk.sitting.settings.engine == "model":
-                self._desk.set("engine", "best")
-                self._to_tell = NO_MODEL
-            return
-        if not (always or self._larger_hears):
+    def _begins(self, scene: Scene) -> None:
+        """Let the larger model hear what is being said, too."""
+        self._larger_hears = self._larger is not None
+        self._with_larger(lambda model: model.begin(scene))
+        if self._larger is None and self._desk.sitting.settings.engine == "model":
+            self._desk.set("engine", "best")
+            self._to_tell = self._to_tell or NO_MODEL
+
+    def _with_larger(self, work: Callable[[Transcriber], None]) -> None:
+        """Where the larger model hears, do this with it; where it fails, it is left for good."""
+        if self._larger is None or not self._larger_hears:
             return
         try:
             work(self._larger)
@@ -353,10 +364,10 @@ class Listener:
             self._larger_lost(str(error))
         except Exception as error:
             self._larger_lost(f"The larger model failed ({type(error).__name__}).")
-        else:
-            self._larger_hears = always or keeps or self._larger_hears
 
     def _larger_lost(self, why: str) -> None:
+        if self._larger is not None:
+            self._larger.close()
         self._larger, self._larger_hears = None, False
         self._desk.listens_with("")
         self._to_tell = f"{why} The built-in recogniser listens instead."
@@ -411,18 +422,19 @@ class Listener:
 
     def _in_other_words(self, hearing: Hearing) -> Hearing:
         """With the larger model's words for it, and how well the commands fit the sound."""
-        assert self._larger is not None
-        self._larger_hears = False
         marks = self._desk.sitting.settings.auto_punctuation
         ours = hearing.hypotheses[0] if hearing.hypotheses else Hypothesis(())
-        try:
-            made = self._larger.transcribe(marks, ours.words)
-            return with_larger(hearing, made, self._larger.fits)
-        except BadInput as error:
-            self._larger_lost(str(error))
-        except Exception as error:
-            self._larger_lost(f"The larger model failed ({type(error).__name__}).")
-        return hearing
+        found = [hearing]
+
+        def heard(model: Transcriber) -> None:
+            made = model.transcribe(marks, ours.words)
+            if made.slow:
+                self._to_tell = TOO_SLOW_MODEL
+            found.append(with_larger(hearing, made, model.fits))
+
+        self._with_larger(heard)
+        self._larger_hears = False
+        return found[-1]
 
     def _fall_back(self, why: str) -> None:
         self._desk.set("engine", "best")

@@ -127,9 +127,28 @@ class Correcting(DeskCase):
         self.desk("The log is here.").hears("correct the log")
         self.assertText("The log is here. Correct the log")
 
-    def test_nothing_written_nothing_to_correct(self) -> None:
-        entry = self.desk("The log is here.").hears("that is not what i said")
-        self.assertIn("Nothing was just written", entry.summary)
+    def test_not_what_i_said_is_a_sentence_where_nothing_was_just_written(self) -> None:
+        self.desk("The log is here.").hears("that is not what i said")
+        self.assertText("The log is here. That is not what I said")
+
+    def test_everyday_sentences_are_not_taken_for_complaints(self) -> None:
+        for line in (
+            "it was wrong",
+            "that was wrong of him",
+            "you got it",
+            "what are you unsure of",
+            "fix it",
+            "the boat is not right",
+            "you misheard the crew",
+        ):
+            desk = self.desk("The boat is old.")
+            desk.hears("we met the crew full stop")
+            before = desk.sitting.document
+            with self.subTest(line):
+                entry = desk.hears(line)
+                self.assertIsNone(desk.sitting.selection, entry.summary)
+                self.assertTrue(desk.markdown.startswith("The boat is old. We met the crew."))
+                self.assertNotEqual(desk.sitting.document, before)
 
 
 class Scripts(unittest.TestCase):

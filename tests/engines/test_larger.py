@@ -26,7 +26,7 @@ from nimble_lantern.engines.trying import _SOUND, _WORDS
 from nimble_lantern.engines.whisper.guards import LOOP, NOBODY, UNSURE, doubt, recites
 from nimble_lantern.engines.whisper.model import Model, Reading, Transcript, Written
 from nimble_lantern.engines.whisper.spoken import names, said, spoken
-from nimble_lantern.engines.whisper.worker import ModelWorker, _Growing, agreed, quiet_since
+from nimble_lantern.engines.whisper.worker import Growing, ModelWorker, agreed, quiet_since
 
 
 def written(text: str, sure: float = 0.9) -> tuple[Written, ...]:
@@ -138,9 +138,9 @@ class Grows:
         return transcript(" ".join(self.said[:count]))
 
 
-class Growing(unittest.TestCase):
+class GrowingText(unittest.TestCase):
     def test_words_that_two_decodings_agree_on_are_firm(self) -> None:
-        growing = _Growing(Grows("we met the board on monday"))  # type: ignore[arg-type]
+        growing = Growing(Grows("we met the board on monday"))
         growing.start(1)
         growing.sound += loud(1.0)
         self.assertEqual(growing.partial(), ("", "we met"))
@@ -148,7 +148,7 @@ class Growing(unittest.TestCase):
         self.assertEqual(growing.partial(), ("we met", "the board"))
 
     def test_it_is_not_decoded_before_enough_is_new(self) -> None:
-        growing = _Growing(Grows("we met"))  # type: ignore[arg-type]
+        growing = Growing(Grows("we met"))
         growing.start(1)
         self.assertFalse(growing.wants)
         growing.sound += loud(0.7)
@@ -158,7 +158,7 @@ class Growing(unittest.TestCase):
 
     def test_what_was_decoded_in_the_silence_after_is_not_decoded_again(self) -> None:
         model = Grows("we met the board")
-        growing = _Growing(model)  # type: ignore[arg-type]
+        growing = Growing(model)
         growing.start(1)
         growing.sound += loud(2.0) + b"\0\0" * round(0.3 * RATE)
         growing.partial()
@@ -168,7 +168,7 @@ class Growing(unittest.TestCase):
 
     def test_speech_that_goes_on_is_decoded_to_its_end(self) -> None:
         model = Grows("we met the board on monday")
-        growing = _Growing(model)  # type: ignore[arg-type]
+        growing = Growing(model)
         growing.start(1)
         growing.sound += loud(2.0) + b"\0\0" * round(0.3 * RATE)
         growing.partial()
@@ -177,7 +177,7 @@ class Growing(unittest.TestCase):
 
     def test_a_recital_is_decoded_again_without_the_names(self) -> None:
         model = Grows("Tarrow Maddern Quoyle")
-        growing = _Growing(model)  # type: ignore[arg-type]
+        growing = Growing(model)
         growing.names = ("Tarrow", "Maddern", "Quoyle")
         growing.start(1)
         growing.sound += loud(2.0)

@@ -19,6 +19,8 @@ from tests.web.test_pages import SILENCE, SoundCase
 class Model:
     """A transcriber that says what it was told to, or fails."""
 
+    name = "small"
+
     def __init__(self, words: str = "", error: Exception | None = None, doubt: str = "") -> None:
         self.words, self.error, self.doubt, self.heard = words, error, doubt, 0
         self.marks = False

@@ -33,9 +33,6 @@ def answered(
     made = CATALOGUE.commands[question.command]
     answer = made.handler(replace(sitting, question=None), **args)
     assert isinstance(answer, (Done, Refusal))
-    if question.beside and isinstance(answer, Done):
-        # What was selected to be said again is done with: the next words go on with the letter.
-        return replace(answer, sitting=replace(answer.sitting, selection=None, fresh=False))
     return answer
 
 

@@ -11,6 +11,7 @@ from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.doubts import doubts, kept
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.origins import utterance_at
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import Places, That, Words, of_the_page
@@ -33,12 +34,18 @@ def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _doubtful(sitting: Sitting, parse: Parse) -> bool:
-    """ "The fairy is wrong", where something else was heard there, too."""
+    """ "The fairy is wrong", where something else was heard there, too; "it was wrong" is text."""
     target = parse.args.get("target")
-    if not isinstance(target, Words):
-        return isinstance(target, That) or of_the_page(target)
+    if not isinstance(target, Words) or target.called:
+        return of_the_page(target)
     found = places(sitting.document, target.words)
     return any(was_heard_otherwise(sitting, r) for r in found)
+
+
+def _just_dictated(sitting: Sitting, parse: Parse) -> bool:
+    """ "That is not what i said", right after something was written."""
+    last = sitting.trail[-1:]
+    return bool(last) and last[0].made and last[0].read_as is not ReadAs.COMMAND
 
 
 @command(
@@ -47,10 +54,10 @@ def _doubtful(sitting: Sitting, parse: Parse) -> bool:
     Way("(fix | mend | put right) {target}", when=_doubtful),
     Way("{target} (is | was) (wrong | misheard | not right | not what i said)", when=_doubtful),
     "(show | give) [me] (alternatives | other words) for {target}",
-    "what else could {target} be",
-    "(that is | that's | this is) not what i said",
-    "you (misheard | got) (that | it | me) [wrong]",
-    "you misheard {target}",
+    Way("what else could {target} be", when=_of_the_page),
+    Way("(that is | that's | this is) not what i said", when=_just_dictated),
+    Way("you (misheard (that | it | me) | got (that | it | me) wrong)", when=_just_dictated),
+    Way("you misheard {target}", when=_doubtful),
     example="correct the last word",
     group="repair",
 )
@@ -85,7 +92,7 @@ def _there_are_doubts(sitting: Sitting, parse: Parse) -> bool:
 @command(
     "[(go to | show [me])] [the] {order:doubtorder} (doubt | doubted word)",
     Way("(go through | show [me] | check) [all] the doubts", when=_there_are_doubts),
-    "what are you (unsure | not sure) (of | about)",
+    Way("what are you (unsure | not sure) (of | about)", when=_there_are_doubts),
     example="next doubt",
     group="repair",
 )

@@ -164,13 +164,14 @@ def skeleton(grammar: Grammar, named: Iterable[str] = (), skip: Iterable[str] = 
 
 
 _LEAST_SAVED = 6
+"""Arcs, from which a state of its own is worth it."""
 
 
 def bundled(net: Network) -> Network:
     """The same words with fewer arcs: those that many states have in common stand once.
 
     After "bold", "select" and "go to" the same targets begin.  Arcs that leave exactly the same
-    states become arcs of one new state, which those reach in silence; how likely each is stays.
+    states become arcs of one new state, which those reach in silence, as likely as they were.
     """
     leaving: dict[int, int] = Counter(a for a, _, _ in net.arcs)
     sources: dict[tuple[int, str | None], list[int]] = {}

@@ -6,18 +6,7 @@ Importing this module brings the finders of all kinds of targets.
 from __future__ import annotations
 
 from nimble_lantern.core.targets import cells, counted, reaching, standing
-from nimble_lantern.core.targets.finding import Absent, Missing, View
+from nimble_lantern.core.targets.finding import Absent, Missing
 from nimble_lantern.core.targets.finding import find as resolve
-from nimble_lantern.core.targets.standing import SURE
 
-__all__ = [
-    "SURE",
-    "Absent",
-    "Missing",
-    "View",
-    "cells",
-    "counted",
-    "resolve",
-    "standing",
-    "reaching",
-]
+__all__ = ["Absent", "Missing", "cells", "counted", "reaching", "resolve", "standing"]

@@ -39,12 +39,25 @@ _TIME = re.compile(r"(\d{1,2})[:.](\d\d)$")
 _MONEY = re.compile(r"([£$€])(\d[\d,]*)(?:\.(\d\d))?$")
 _UNITS = {"£": ("pound", "pounds", "pence"), "$": ("dollar", "dollars", "cents")}
 _PIECES = re.compile(r"\d[\d,]*(?:\.\d+)?|[^\W\d_]+(?:'[^\W\d_]+)*")
+_LETTERS = re.compile(r"[^\W\d_]+(?:'[^\W\d_]+)*")
+_ROUND = "“”\"'‘’()[]{}«»‹›.,;:!?…–—-*_~|♪"
 _MOST_FORMS = 24
 
 
 def plain(word: str) -> str:
     """Lower case, American spelling, no apostrophes: the form in which words are compared."""
     return folded(word.lower().replace("’", "'")).replace("'", "")
+
+
+def bare(token: str) -> str:
+    """A written word without the marks round it: "(late)," is "late"."""
+    return token.strip(_ROUND)
+
+
+def likeliest(word: str) -> tuple[str, ...]:
+    """The likeliest way to speak a written word; one of letters stays as it is, in small ones."""
+    lower = word.lower().replace("’", "'")
+    return (lower,) if _LETTERS.fullmatch(lower) else spoken_forms(lower)[0]
 
 
 def _numeral(text: str) -> Forms:

@@ -16,7 +16,7 @@ from wordfreq import top_n_list, word_frequency
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.grammar.export import Network, Page, either, filled, skeleton
 from nimble_lantern.core.reading.hearing import CUT, Hearing, Hypothesis, Tail, from_line
-from nimble_lantern.core.writing.spoken import plain, spoken_forms
+from nimble_lantern.core.writing.spoken import bare, plain, spoken_forms
 from nimble_lantern.engines import Scene
 from nimble_lantern.engines.builtin.cutter import RATE
 from nimble_lantern.engines.builtin.decoder import Decoded
@@ -112,10 +112,9 @@ def said_in(scene: Scene) -> list[list[str]]:
 
 
 def _sayable(word: str) -> list[tuple[str, ...]]:
-    bare = word.strip(".,;:!?…“”‘’\"'()[]{}—–")
-    if not bare:
+    if not (core := bare(word)):
         return []
-    return [f for f in spoken_forms(bare)[:_FORMS] if all(w.isascii() for w in f)]
+    return [f for f in spoken_forms(core)[:_FORMS] if all(w.isascii() for w in f)]
 
 
 class BuiltIn:

@@ -19,8 +19,6 @@ from nimble_lantern.engines.builtin.sounds import LookUp, pronunciation
 _MOST_REPLACED = 12
 _LONGEST_SPAN = 3
 _FEWEST_PHONES = 3
-_BELIEVED = 0.85
-"""The posterior from which a heard word keeps its place, whatever the page has that is like it."""
 _COMMON = 2e-5
 """The share of speech from which the language model knows a word well enough by itself."""
 
@@ -89,8 +87,6 @@ class Rescorer:
         words = hypothesis.words
         for i in range(len(words)):
             for j in range(i + 1, min(len(words), i + _LONGEST_SPAN) + 1):
-                if min(w.confidence for w in words[i:j]) > _BELIEVED:
-                    continue
                 sound = "".join(self._sound(w.text) or "" for w in words[i:j])
                 before = words[i - 1].text if i else None
                 after = words[j].text if j < len(words) else None

@@ -17,7 +17,7 @@ from wordfreq import zipf_frequency
 from nimble_lantern.core.lexicon.names import ABBREVIATIONS
 from nimble_lantern.core.reading.hearing import LONGEST_WORD, HeardWord, well_formed
 from nimble_lantern.core.writing.lexer import Manner
-from nimble_lantern.core.writing.spoken import spoken_forms
+from nimble_lantern.core.writing.spoken import bare, likeliest, spoken_forms
 from nimble_lantern.core.writing.writer import Place, write
 from nimble_lantern.engines.whisper.model import Written
 
@@ -38,8 +38,9 @@ _NAMES_OF: dict[str, tuple[tuple[str, ...], ...]] = {
     ":": (("colon",),),
     ";": (("semicolon",), ("semi", "colon")),
 }
-_EDGES = "“”\"'‘’()[]{}«»-–—*~♪#"
+_CLOSING = "”\"'’)]}»"
 _KEPT_INSIDE = re.compile(r"[£$€]?\d[\d,.:]*(?:st|nd|rd|th|%)?|[^\W_]+(?:['’.][^\W_]+)*|[&%@+=°]")
+_LONGEST_INITIALS = 6
 _RARE = 4.2
 """Zipf frequency under which a word that the model writes with a capital is taken for a name."""
 _NEAR_SECONDS = 0.35
@@ -56,12 +57,11 @@ def _written_again(words: tuple[str, ...]) -> str:
 def said(piece: str) -> tuple[str, ...]:
     """How a written piece was most likely spoken: lower case, no marks."""
     lower = piece.lower().replace("’", "'")
-    if lower.isalpha() and not (piece.isupper() and len(piece) > 1):
-        return (lower,)
-    if "'" in lower and not any(c.isdigit() for c in lower):
+    letters = piece.isupper() and 1 < len(piece) < _LONGEST_INITIALS
+    if likeliest(piece) == (lower,) and not letters:
         return (lower,)
     forms = list(spoken_forms(lower))
-    if piece.isupper() and piece.isalpha() and 1 < len(piece) < 6:
+    if letters and piece.isalpha():
         forms.append(tuple(lower))
     again = (form for form in forms if _written_again(form).replace("’", "'") == piece)
     return next(again, forms[0] if forms else (lower,))
@@ -95,9 +95,8 @@ def spoken(
     pieces = chunks(words)
     for n, word in enumerate(pieces):
         text = well_formed(word.text).strip()
-        bare = text.strip(_EDGES)
-        tail = re.search(r"[,.:;?!…]+$", bare)
-        core = bare[: tail.start()] if tail else bare
+        tail = re.search(r"[,.:;?!…]+$", text.rstrip(_CLOSING))
+        core = bare(text)
         parts = [p for piece in _KEPT_INSIDE.findall(core) for p in said(piece)]
         step = (word.end - word.start) / max(1, len(parts))
         for k, part in enumerate(parts):
@@ -111,7 +110,7 @@ def spoken(
         last, mark = n + 1 == len(pieces), tail[0][-1]
         after = pieces[n + 1].start if not last else word.end + 1.0
         named = _was_said(mark, word.end, after, beside)
-        follows = pieces[n + 1].text.strip(_EDGES + " ").lower() if not last else ""
+        follows = bare(pieces[n + 1].text.strip()).lower() if not last else ""
         if any(follows.startswith(name[0]) for name in _NAMES_OF.get(mark, ())):
             continue  # "the boat is late. Full stop": it is written and named
         if named or (marks and not (last and mark in ".,…")):
@@ -136,9 +135,9 @@ def _was_said(mark: str, start: float, end: float, beside: Sequence[HeardWord]) 
 
 def names(words: Sequence[Written]) -> tuple[str, ...]:
     """Words inside a sentence that the model writes with a capital, and that are rare enough."""
-    pieces = [w.text.strip(_EDGES + " ") for w in chunks(words)]
+    pieces = [w.text.strip().rstrip(_CLOSING) for w in chunks(words)]
     inside = [
-        (b.rstrip(",.:;?!…"), not a.endswith((".", "?", "!", ":")) and b[:1].isupper())
+        (bare(b), not a.endswith((".", "?", "!", ":")) and bare(b)[:1].isupper())
         for a, b in pairwise(pieces)
     ]
     found: dict[str, None] = {}

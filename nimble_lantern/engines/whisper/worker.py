@@ -12,7 +12,7 @@ import time
 from collections.abc import Sequence
 from multiprocessing.connection import Connection
 from pathlib import Path
-from typing import Any
+from typing import Any, Protocol
 
 import numpy as np
 
@@ -20,7 +20,13 @@ from nimble_lantern.core.errors import BadInput
 from nimble_lantern.engines.builtin.cutter import RATE
 from nimble_lantern.engines.builtin.worker import Message, Worker
 from nimble_lantern.engines.whisper.guards import LOOP, doubt, recites
-from nimble_lantern.engines.whisper.model import MORE_SILENCE_SECONDS, Model, Transcript
+from nimble_lantern.engines.whisper.model import (
+    BEAM,
+    MORE_SILENCE_SECONDS,
+    SILENCE_SECONDS,
+    Model,
+    Transcript,
+)
 
 _BETWEEN_SECONDS, _REST = 0.6, 3.0
 """Between two decodings of what is growing: at least so long, and so many times what one takes."""
@@ -52,10 +58,22 @@ def quiet_since(sound: bytes) -> float:
     return (len(frames) - 1 - last) * _FRAME / RATE
 
 
-class _Growing:
+class Hears(Protocol):
+    """A model, or a stand-in in tests."""
+
+    def heard(
+        self,
+        sound: bytes,
+        names: Sequence[str] = (),
+        best: int = BEAM,
+        silence: float = SILENCE_SECONDS,
+    ) -> Transcript: ...
+
+
+class Growing:
     """An utterance in the process: its sound, what was decoded of it, and when."""
 
-    def __init__(self, model: Model) -> None:
+    def __init__(self, model: Hears) -> None:
         self._model = model
         self.names: tuple[str, ...] = ()
         self.start(0)
@@ -122,7 +140,7 @@ def serve(connection: Connection, folder: str) -> None:
     except BadInput as error:
         connection.send(("failed", str(error)))
         return
-    growing, started = _Growing(model), False
+    growing, started = Growing(model), False
     while True:
         try:
             if not connection.poll(None if not (started and growing.wants) else 0):
