@@ -125,8 +125,8 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         turn_over(turn, turn.turns_over)
     after = turn.committed()
     entry = _entry(before, after, turn, decision.heard)
-    if turn.versions:
-        # What was changed is looked at.
+    if after.document is not before.document:
+        # What was changed, or undone, is looked at.
         after = replace(after, view=View.DESK)
     final = replace(
         after,

@@ -127,7 +127,7 @@ def _doubts_selected(sitting: Sitting) -> Edit:
     "(keep | leave) (it | that) [as it is]",
     "(it | that) is right",
     "that's right",
-    example="keep it",
+    example="keep it as it is",
     group="repair",
     when=_at_a_doubt,
 )

@@ -7,7 +7,7 @@ import unittest
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.errors import CatalogueError
 from nimble_lantern.core.grammar.catalogue import GROUPS, Catalogue
-from nimble_lantern.core.grammar.export import Network, Page, either, filled, skeleton
+from nimble_lantern.core.grammar.export import Network, Page, bundled, either, filled, skeleton
 from nimble_lantern.core.state import Sitting
 
 
@@ -61,6 +61,44 @@ def accepts(net: Network, said: str) -> bool:
     for word in said.split():
         states = rest({b for s in states for b in arcs.get((s, word), ())})
     return net.final in states
+
+
+class Bundled(unittest.TestCase):
+    """Arcs that many states share stand once, and say the same."""
+
+    VERBS, NAMES = ("bold", "select", "delete"), tuple(f"word{c}" for c in "abcdefghij")
+
+    def setUp(self) -> None:
+        self.net = Network()
+        self.net.start, self.net.final = self.net.state(), self.net.state()
+        for verb in self.VERBS:
+            here = self.net.state()
+            self.net.arc(self.net.start, here, verb)
+            for name in self.NAMES:
+                self.net.arc(here, self.net.final, name)
+        self.net.arc(here, self.net.final, "back")  # of the last verb alone
+        self.made = bundled(self.net)
+
+    def test_there_are_fewer_arcs_for_the_same_words(self) -> None:
+        self.assertLess(len(self.made.arcs), len(self.net.arcs) * 0.7)
+        for verb in self.VERBS:
+            for name in (*self.NAMES, "back", "wordk"):
+                said = f"{verb} {name}"
+                with self.subTest(said):
+                    self.assertEqual(accepts(self.made, said), accepts(self.net, said))
+
+    def test_each_word_is_as_likely_as_it_was(self) -> None:
+        silent = {(a, b): share for (a, b, w), share in self.made.weights.items() if w is None}
+        for (_, hub), share in silent.items():
+            ways = sum(a == hub for a, _, _ in self.made.arcs)
+            here = 11 if share < 1 else 10
+            self.assertAlmostEqual(share / ways, 1 / here)
+
+    def test_what_would_save_nothing_stays_as_it_is(self) -> None:
+        net = Network()
+        net.start, net.final = net.state(), net.state()
+        net.arc(net.start, net.final, "undo")
+        self.assertEqual(bundled(net).arcs, net.arcs)
 
 
 class Exported(unittest.TestCase):
