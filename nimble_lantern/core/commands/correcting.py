@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.alternatives import alternatives, was_heard_otherwise
+from nimble_lantern.core.commands.replacing import what_instead
 from nimble_lantern.core.commands.selecting import select
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.document.edits import Edit
@@ -13,7 +14,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.origins import utterance_at
-from nimble_lantern.core.state import Done, Option, Question, Sitting
+from nimble_lantern.core.state import Done, Option, Sitting
 from nimble_lantern.core.targets.model import Places, That, Words, of_the_page
 from nimble_lantern.core.targets.words import places
 
@@ -75,10 +76,7 @@ def correct(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     if not found:
         return replace(selected, summary=f"selected {stands}: say what it should be")
     options = tuple(Option(" ".join(words), (("text", words),)) for words in found)
-    question = Question(
-        "replacing.replace_with", {"target": target, "sure": True}, options, beside=True
-    )
-    after = replace(selected.sitting, question=question)
+    after = replace(selected.sitting, question=what_instead(target, options))
     return replace(selected, sitting=after, summary=f"{stands}: say a number, or what it should be")
 
 

@@ -14,7 +14,7 @@ from nimble_lantern.core.grammar.catalogue import Parse, Way, When, command
 from nimble_lantern.core.lexicon.closed import DETERMINERS, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import VERBS
-from nimble_lantern.core.state import Done, Question, Sitting
+from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.alike import mends, of_one_kind
 from nimble_lantern.core.targets.model import Places, Unit, Words, of_the_page
 from nimble_lantern.core.targets.words import places
@@ -186,6 +186,13 @@ def replace_with(
     after, written = _replaced(sitting, ranges, text)
     count = f" in {many(len(target.ranges), 'place')}" if len(target.ranges) > 1 else ""
     return Done(after, f"{quoted(old)} is now {quoted(written)}{count}{near(target)}")
+
+
+def what_instead(target: Places, options: tuple[Option, ...]) -> Question:
+    """The question which of the options takes the place of a target, beside other answers."""
+    return Question(
+        "replacing.replace_with", {"target": target, "sure": True}, options, beside=True
+    )
 
 
 @command(
