@@ -14,6 +14,7 @@ import click
 
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.errors import BadInput, LanternError, WrongUse
+from nimble_lantern.core.mending.word_book import from_text
 from nimble_lantern.formats import FORMATS
 from nimble_lantern.playing import (
     desk_with,
@@ -243,6 +244,33 @@ def remove_ears(name: str) -> None:
     from nimble_lantern.engines import ears as models
 
     models.remove(name)
+
+
+@lantern.group()
+def words() -> None:
+    """The word book as plain text, an entry a line."""
+
+
+@words.command("export")
+@click.argument("file", metavar="FILE|-", type=click.File("w", encoding="utf-8", atomic=True))
+@click.option("--data", required=True, type=click.Path(path_type=Path), help="The desk's folder.")
+def export_words(file: Any, data: Path) -> None:
+    """Write the word book of a desk into FILE (- for standard output)."""
+    with folder_desk(data, None, {}) as desk:
+        file.write(desk.sitting.word_book.to_text())
+
+
+@words.command("import")
+@click.argument("file", metavar="FILE", type=click.Path(path_type=Path))
+@click.option("--data", required=True, type=click.Path(path_type=Path), help="The desk's folder.")
+def import_words(file: Path, data: Path) -> None:
+    """Add the words of FILE to the word book of a desk; all of them, or none."""
+    text = read_text(file, "The word book")
+    with folder_desk(data, None, {}) as desk:
+        before = len(desk.sitting.word_book.entries)
+        desk.put_word_book(from_text(text, desk.sitting.word_book))
+        count = len(desk.sitting.word_book.entries)
+        click.echo(f"The word book has {count} words now; it had {before}.")
 
 
 @lantern.command()

@@ -11,6 +11,7 @@ from typing import Any
 
 from nimble_lantern.core.document.model import Document, Position
 from nimble_lantern.core.errors import BadInput, LanternError, WrongUse
+from nimble_lantern.core.mending.word_book import WordBook, entry_from
 from nimble_lantern.core.reading.hearing import Hearing, from_lines
 from nimble_lantern.formats import FORMATS, Read, from_markdown, to_markdown, to_text
 from nimble_lantern.formats.report import sitting_data, trail_data
@@ -50,6 +51,7 @@ def desk_with(
     settings: Mapping[str, str],
     caret: Position | None = None,
     others: Mapping[str, Document] | None = None,
+    word_book: WordBook | None = None,
 ) -> LiveDesk:
     """A desk of its own with a document, the caret at its end unless told otherwise.
 
@@ -61,6 +63,9 @@ def desk_with(
     journal.add(title.strip() or "Untitled", document, caret)
     for name, other in (others or {}).items():
         journal.add(name, other)
+    if word_book is not None:
+        journal.begin()
+        journal.save_word_book(word_book)
     desk = LiveDesk(journal)
     for name, value in settings.items():
         desk.set(name, value)
@@ -207,10 +212,24 @@ def _played(case: Any) -> LiveDesk:
         raise WrongUse("In a case, say is a list of strings.")
     values = {str(k): setting_value(v) for k, v in settings.items()}
     others = {str(title): from_markdown(text) for title, text in shelf.items()}
-    desk = desk_with(from_markdown(doc), values, others=others)
+    book = _word_book(case.get("word_book") or [])
+    desk = desk_with(from_markdown(doc), values, others=others, word_book=book)
     for hearing in from_lines(say):
         desk.hear(hearing)
     return desk
+
+
+def _word_book(rows: Any) -> WordBook:
+    """The word book of a case: objects with "written" and perhaps "spoken"."""
+    if not isinstance(rows, list) or not all(
+        isinstance(row, dict) and isinstance(row.get("written"), str) for row in rows
+    ):
+        raise WrongUse("In a case, word_book is a list of objects with written and spoken.")
+    book = WordBook()
+    for row in rows:
+        said = [str(form) for form in row.get("spoken") or ()]
+        book = book.added(entry_from(f"{row['written']} = {', '.join(said)}", "A word"))
+    return book
 
 
 def run_cases(lines: Iterable[str]) -> Iterable[str]:

@@ -27,11 +27,13 @@ from nimble_lantern.core.effects import (
     Scroll,
 )
 from nimble_lantern.core.errors import LanternError, NotKept
+from nimble_lantern.core.mending.word_book import WordBook
 from nimble_lantern.core.reading.hearing import Hearing, from_line
 from nimble_lantern.core.reference import screens_of
-from nimble_lantern.core.showing import scrolled
+from nimble_lantern.core.showing import book_screens, scrolled
 from nimble_lantern.core.sitting import Configured, Heard, Looked, Outcome, advance, faulty
 from nimble_lantern.core.state import Sitting, View
+from nimble_lantern.store.figures import Day
 from nimble_lantern.store.journal import Journal, ShelfEntry, SoundMark
 
 RETRY_SECONDS = 2.0
@@ -61,6 +63,7 @@ class Scene:
     screens: int = 0  # of a list, further down
     notice: str = ""  # what the desk has to say besides, until the next utterance
     trouble: str = ""  # what is wrong, until it is right again
+    days: tuple[Day, ...] = ()  # the person's own figures
 
 
 @dataclass(frozen=True, slots=True)
@@ -122,7 +125,9 @@ class LiveDesk:
 
     def scene(self) -> Scene:
         with self.lock:
-            shelf = tuple(self._journal.shelf()) if self._sitting.view is View.SHELF else ()
+            view = self._sitting.view
+            shelf = tuple(self._journal.shelf()) if view is View.SHELF else ()
+            days = tuple(self._journal.days()) if view is View.FIGURES else ()
             return Scene(
                 self._revision,
                 self._sitting,
@@ -133,6 +138,7 @@ class LiveDesk:
                 self._screens,
                 self._notice,
                 self._trouble(),
+                days,
             )
 
     def hear(self, hearing: Hearing, sound: SoundMark | None = None) -> Outcome | None:
@@ -224,6 +230,13 @@ class LiveDesk:
             self._sitting = changed
             self._revision += 1
 
+    def put_word_book(self, book: WordBook) -> None:
+        """Use another word book."""
+        with self.lock:
+            self._journal.save_word_book(book)
+            self._sitting = replace(self._sitting, word_book=book)
+            self._revision += 1
+
     def put(self, title: str, document: Document) -> str:
         """Put a document on the shelf and on the desk; the title that it got."""
         with self.lock:
@@ -299,6 +312,9 @@ class LiveDesk:
         """Look further down or up, no further than there is something to see."""
         if self._sitting.view is View.COMMANDS:
             last = screens_of(self._sitting.group) - 1
+            self._screens = max(0, min(last, self._screens + screens))
+        elif self._sitting.view is View.WORD_BOOK:
+            last = book_screens(self._sitting) - 1
             self._screens = max(0, min(last, self._screens + screens))
         else:
             top, room = self.window

@@ -22,8 +22,15 @@ def hints(sitting: Sitting) -> tuple[str, ...]:
     if sitting.attention is Attention.TEXT:
         return ("commands again",)
     found: list[str] = []
-    away = {View.SHELF: _on_shelf, View.SETTINGS: _in_settings, View.COMMANDS: _in_commands}
-    for phrase in away.get(sitting.view, _candidates)(sitting):
+    away = {
+        View.SHELF: _on_shelf,
+        View.SETTINGS: _in_settings,
+        View.COMMANDS: _in_commands,
+        View.WORD_BOOK: _in_word_book,
+        View.FIGURES: _in_figures,
+    }
+    now = _spelling if sitting.tray is not None else away.get(sitting.view, _candidates)
+    for phrase in now(sitting):
         if phrase not in found and _would_do(sitting, phrase):
             found.append(phrase)
         if len(found) == MOST:
@@ -47,6 +54,25 @@ def _in_commands(sitting: Sitting) -> Iterator[str]:
     yield from ("scroll down", "scroll up", "commands for moving about", "back to the desk")
 
 
+def _in_word_book(sitting: Sitting) -> Iterator[str]:
+    own = sitting.word_book.written[:1]
+    yield from (f"remove {word.lower()} from the word book" for word in own)
+    yield from ("add the lamp room to the word book", "scroll down", "back to the desk")
+
+
+def _in_figures(sitting: Sitting) -> Iterator[str]:
+    yield from ("scroll down", "show the word book", "back to the desk")
+
+
+def _spelling(sitting: Sitting) -> Iterator[str]:
+    assert sitting.tray is not None
+    if sitting.question is not None:
+        yield "one"
+    if sitting.tray.letters:
+        yield from ("that is it", "back one", "make the last letter a d", "start again")
+    yield "cancel"
+
+
 def _would_do(sitting: Sitting, phrase: str) -> bool:
     words = phrase.split()
     if any(p.free for p in CATALOGUE.parses(words)):
@@ -58,7 +84,10 @@ def _candidates(sitting: Sitting) -> Iterator[str]:
     if sitting.question is not None:
         count = len(sitting.question.options)
         if sitting.question.beside:
-            yield from ("one", *(("two",) if count > 1 else ()), "none of these", "undo that")
+            yield from ("one", *(("two",) if count > 1 else ()))
+            if sitting.question.corrects:
+                yield from ("spell it", "show me more", "keep it", "cancel")
+            yield from ("none of these", "undo that")
             return
         yield from ("one", "choose two" if count > 1 else "choose one", "the last one")
         yield from ("all of them", "cancel")

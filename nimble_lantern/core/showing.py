@@ -9,6 +9,7 @@ from nimble_lantern.core.document.layout import CELL_PAD, INDENT, Face, Line, fa
 from nimble_lantern.core.document.model import Block, Position, Range, Span
 from nimble_lantern.core.doubts import doubts
 from nimble_lantern.core.kinds import ReadAs
+from nimble_lantern.core.mending.word_book import BookEntry
 from nimble_lantern.core.state import Sitting
 
 _BULLETS = "•◦▪"
@@ -192,6 +193,21 @@ def _across(sitting: Sitting, b: int) -> tuple[float, float]:
         return 0.0, column
     shares = (c.share for block in blocks[b - cell.column : b] if (c := block.cell))
     return column * sum(shares), column * cell.share
+
+
+BOOK_A_SCREEN = 7
+"""Entries of the word book that a screen has room for."""
+
+
+def book_screens(sitting: Sitting) -> int:
+    """How many screens the word book has."""
+    return max(1, -(-len(sitting.word_book.entries) // BOOK_A_SCREEN))
+
+
+def book_shown(sitting: Sitting, screen: int) -> tuple[BookEntry, ...]:
+    """The entries of a screen, in alphabetical order, the forbidden ones last."""
+    entries = sorted(sitting.word_book.entries, key=lambda e: (e.forbidden, e.written.lower()))
+    return tuple(entries[screen * BOOK_A_SCREEN : (screen + 1) * BOOK_A_SCREEN])
 
 
 def _pennants(sitting: Sitting) -> list[tuple[int, Range]]:

@@ -102,7 +102,7 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
     )
     turn = Turn(start, before.caret, hearing.pause)
     decision = decide(start, hearing)
-    turn.meant = decision.offer
+    turn.meant, turn.hearing = decision.offer, hearing
     if not decision.doubt and decision.heard == hearing.text:
         turn.doubted = doubted(hearing)
     phrases = decision.phrases

@@ -15,6 +15,9 @@ from nimble_lantern.core.document.model import Document, Format, Piece, Position
 from nimble_lantern.core.effects import Effect
 from nimble_lantern.core.kinds import Attention, Capitals, Lamp, ReadAs
 from nimble_lantern.core.learning import Wording
+from nimble_lantern.core.mending.lessons import Lessons
+from nimble_lantern.core.mending.tray import Tray
+from nimble_lantern.core.mending.word_book import WordBook
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.targets.words import Vocabulary
 from nimble_lantern.core.trail import Trail
@@ -31,6 +34,8 @@ class View(StrEnum):
     SHELF = "shelf"
     SETTINGS = "settings"
     COMMANDS = "commands"
+    WORD_BOOK = "word_book"
+    FIGURES = "figures"
 
 
 SETTING_CHOICES = {
@@ -72,7 +77,8 @@ class Question:
 
     Where it asks whether to go on at all (`sure`), the first option is yes and the last is no.
     Where it only stands `beside` the text, going on leaves it; without a command, its options are
-    words to be done instead of what was said in the utterance that it is `about`.
+    words to be done instead of what was said in the utterance that it is `about`.  Where it
+    `corrects`, what is said instead of a number is what was meant; `earlier` options came before.
     """
 
     command: str
@@ -81,6 +87,8 @@ class Question:
     sure: bool = False
     beside: bool = False
     about: int | None = None
+    corrects: bool = False
+    earlier: int = 0
 
     @classmethod
     def whether(cls, command: str, yes: str, no: str, **args: Any) -> Question:
@@ -161,6 +169,10 @@ class Sitting:
     pending_inverse: Edit = field(default_factory=Edit)
     overturned: tuple[tuple[str, str], ...] = ()  # (words, how they are to be read)
     learned: tuple[Wording, ...] = ()
+    word_book: WordBook = field(default_factory=WordBook)
+    lessons: Lessons = ()  # of corrections
+    put_right: Lessons = ()  # those that the last utterance was put right by
+    tray: Tray | None = None  # while something is spelled
     previous: Sitting | None = field(default=None, repr=False)  # before the last utterance
     hearings: tuple[tuple[int, Hearing], ...] = ()  # of the last utterances, by their numbers
     names: DocumentNames = field(default_factory=DocumentNames, compare=False, repr=False)
@@ -181,9 +193,11 @@ class Sitting:
 
     @property
     def mode(self) -> str:
-        """writing, choosing, or resting."""
+        """writing, choosing, spelling, or resting."""
         if self.lamp is not Lamp.LIT:
             return "resting"
+        if self.tray is not None:
+            return "spelling"
         return "choosing" if self.question else "writing"
 
     @property
@@ -204,11 +218,15 @@ class Sitting:
         }
         selection = edit.moved_range(self.selection) if self.selection else None
         choices = ((edit.moved_range(c.range), c.choice) for c in self.choices)
+        tray = self.tray
+        if tray is not None and tray.place is not None:
+            tray = replace(tray, place=edit.moved_range(tray.place))
         return replace(
             self,
             document=edit.apply(self.document),
             selection=selection,
             fresh=self.fresh and selection is not None,
+            tray=tray,
             that=tuple(m for r in self.that if (m := edit.moved_range(r))),
             stopped=edit.moved(self.stopped) if self.stopped is not None else None,
             choices=tuple(WrittenChoice(r, choice) for r, choice in choices if r),
@@ -228,13 +246,14 @@ class Sitting:
 
 
 class Turned(StrEnum):
-    """How an utterance is taken after the fact: as it is, where it was not clear (`ANYWAY`), or
-    with other words done in its place (`INSTEAD`)."""
+    """How an utterance is taken after the fact: as it is, where it was not clear (`ANYWAY`), with
+    other words done in its place (`INSTEAD`), or without what lessons put right (`AS_HEARD`)."""
 
     TEXT = "text"
     COMMAND = "command"
     ANYWAY = "anyway"
     INSTEAD = "instead"
+    AS_HEARD = "as heard"
 
 
 @dataclass(frozen=True, slots=True)

@@ -15,6 +15,10 @@ from nimble_lantern.core.document.tables import kept_whole
 from nimble_lantern.core.doubts import Doubted, marked
 from nimble_lantern.core.effects import Effect
 from nimble_lantern.core.kinds import Attention, ReadAs
+from nimble_lantern.core.mending.again import said_again, words_meant
+from nimble_lantern.core.mending.alternatives import rejected_at, rejecting
+from nimble_lantern.core.mending.knowing import spoken_words, taught_by
+from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.state import Question, Sitting, TurnOver, View
 
 BROKEN_TABLE = "That would break a table. Name a cell, a row, or the whole table."
@@ -35,6 +39,7 @@ class Turn:
     offers: Question | None = None  # beside what is written
     meant: tuple[str, ...] = ()  # a command that may have been spoken instead of it
     doubted: Doubted = ()  # words that were not heard well
+    hearing: Hearing | None = None
     turns_over: TurnOver | None = None  # which utterance is to be read the other way, at the end
 
     def committed(self) -> Sitting:
@@ -56,22 +61,47 @@ class Turn:
             self.kinds.append(held[0])
             self.summaries.append(held[1])
             return
-        words = [w for part in parts for w in part]
-        if self.sitting.question is not None:
+        words = tuple(w for part in parts for w in part)
+        meant, used = words_meant(self.sitting, self.hearing, words)
+        asked = self.sitting.question
+        correcting = self.sitting.selection if asked is not None and asked.corrects else None
+        if correcting is not None and asked is not None:
+            again = said_again(self.sitting, self.hearing, correcting, meant)
+            if not again:
+                self.kinds.append(ReadAs.UNCLEAR)
+                self.summaries.append(SAME_AGAIN)
+                return
+            meant, used = again, ()
+            self.sitting = taught_by(self.sitting, correcting, meant, sure=True)
+        if asked is not None:
             # Going on leaves what was only offered.
             self.sitting = replace(self.sitting, question=None)
-        wrote = compose(self.sitting, words, pauses(parts), self.pause)
+        at_pauses = pauses(parts) if meant == words else frozenset[int]()
+        wrote = compose(self.sitting, meant, at_pauses, self.pause)
         if not kept_whole(self.sitting.document, wrote.sitting.document):
             self.kinds.append(ReadAs.UNCLEAR)
             self.summaries.append(BROKEN_TABLE)
             return
-        self.sitting = wrote.sitting
+        before, self.sitting = self.sitting, replace(wrote.sitting, put_right=used)
+        if correcting is not None and asked is not None:
+            stood = [" ".join(spoken_words(before.document.text(correcting)))]
+            others = (*stood, *(option.label for option in asked.options))
+            out = (*rejected_at(before.document, correcting), *others)
+            self.sitting = self.sitting.edited(
+                rejecting(self.sitting.document, wrote.range, [o for o in out if o != wrote.text])
+            )
         if self.doubted:
             unsure = marked(self.sitting.document, wrote.range, self.doubted)
             self.sitting = self.sitting.edited(unsure)
         self.kinds.append(ReadAs.TEXT)
         said = f"wrote {quoted(wrote.text)}" if wrote.text.strip() else "wrote a break"
+        learned = ", ".join(str(lesson) for lesson in used)
+        if learned:
+            said = f"{said}; {learned}, as you corrected: “that was right before” puts it back"
         self.summaries.append(said)
+
+
+SAME_AGAIN = "heard the same again: say a number, say it in other words, or “spell it”"
 
 
 def pauses(parts: Sequence[Sequence[str]]) -> frozenset[int]:
@@ -84,6 +114,8 @@ _SHOWN = {
     View.SHELF: "the shelf is shown",
     View.SETTINGS: "the settings are shown",
     View.COMMANDS: "the list of commands is shown",
+    View.WORD_BOOK: "the word book is shown",
+    View.FIGURES: "the figures are shown",
 }
 
 

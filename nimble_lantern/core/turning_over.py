@@ -16,6 +16,7 @@ from nimble_lantern.core.document.taking_back import since, taken_back
 from nimble_lantern.core.effects import Effect, SaveSetting, SayAgain
 from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.learning import with_learned, wording
+from nimble_lantern.core.mending.lessons import forgotten
 from nimble_lantern.core.offering import meant_as_command
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.addressing import barest
@@ -75,6 +76,10 @@ def _last(turn: Turn, how: Turned, asked: TurnOver) -> None:
             turn.summaries.pop()
             _write(turn, phrases)
             turn.kinds.append(ReadAs.TEXT)
+    elif how is Turned.AS_HEARD:
+        unlearned = forgotten(now.lessons, now.put_right)
+        turn.sitting = replace(turn.sitting, lessons=unlearned, put_right=())
+        _write(turn, phrases)
     elif how is Turned.TEXT:
         _write(turn, phrases)
     elif how is Turned.INSTEAD:
@@ -187,7 +192,7 @@ def _settings_back(settings: Settings, effects: Iterable[Effect]) -> Settings:
 
 def _remembered(now: Sitting, entry: Entry, how: Turned) -> tuple[tuple[str, str], ...]:
     """The readings turned over, with this one, so that the same words are read so next time."""
-    if how in (Turned.ANYWAY, Turned.INSTEAD):
+    if how in (Turned.ANYWAY, Turned.INSTEAD, Turned.AS_HEARD):
         return now.overturned
     said = " ".join(w for p in _phrases(entry) for w in p)
     kept = tuple(pair for pair in now.overturned if pair[0] != said)[-MOST_REMEMBERED:]

@@ -8,6 +8,7 @@ from typing import Any
 
 from nimble_lantern.core.asking import ambiguous, which_near, which_place
 from nimble_lantern.core.commands import CATALOGUE
+from nimble_lantern.core.commands.spelling import LETTERS, spelled_on
 from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.document.tables import kept_whole
@@ -15,6 +16,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Command
 from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.lexicon.manners import FILLERS
+from nimble_lantern.core.mending.tray import letters_of
 from nimble_lantern.core.offering import answer_help, learned_words, offered
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.addressing import wordings
@@ -46,6 +48,9 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
     if words and all(w in FILLERS for w in words):
         turn.kinds.append(ReadAs.IGNORED)
         turn.summaries.append("nothing but a pause for thought")
+        return
+    if turn.sitting.tray is not None:
+        _spelled(turn, words)
         return
     remembered = dict(turn.sitting.overturned).get(" ".join(words))
     if remembered == "text":
@@ -80,6 +85,32 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
         if turn.offers is not None and turn.kinds[-1:] == [ReadAs.TEXT]:
             turn.sitting = replace(turn.sitting, question=turn.offers)
             turn.summaries.append("or say a number for what was meant")
+
+
+def _spelled(turn: Turn, words: Sequence[str]) -> None:
+    """While a word is spelled: its letters, or what is said of them; nothing is dictated."""
+    before = turn.sitting
+    verdict = reader.judge(before, words, whole=True)
+    command = verdict.parse.command if verdict.parse else None
+    lone = len(words) == 1 and before.question is not None
+    answers = command is not None and command.traits.answers and lone
+    letters = letters_of(words)
+    if letters and not answers:
+        done = spelled_on(before, letters)
+        turn.sitting = done.sitting
+        turn.kinds.append(ReadAs.COMMAND)
+        turn.commands.append(LETTERS)
+        turn.summaries.append(done.summary)
+        return
+    if verdict.kind not in (Judged.COMMAND, Judged.REFUSED) or command is None:
+        turn.kinds.append(ReadAs.UNCLEAR)
+        turn.summaries.append("spelling: say letters, “that is it”, or “cancel”")
+        return
+    obey(turn, verdict, words)
+    now = turn.sitting
+    elsewhere = now.document is not before.document or now.selection != before.selection
+    if now.tray is not None and not command.traits.spells and elsewhere:
+        turn.sitting = replace(now, tray=None)
 
 
 def _command_at(

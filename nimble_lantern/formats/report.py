@@ -33,10 +33,10 @@ def sitting_data(sitting: Sitting) -> dict[str, Any]:
         "places": [],
         "notes": [],
         "versions": [],
-        "spelling": None,
+        "spelling": sitting.tray.letters if sitting.tray is not None else None,
         "aloud": None,
         "passages": [],
-        "word_book": [],
+        "word_book": list(sitting.word_book.written),
     }
 
 

@@ -47,13 +47,15 @@ from nimble_lantern.core.effects import (
     effect_row,
 )
 from nimble_lantern.core.errors import LanternError, NotKept
+from nimble_lantern.core.mending.word_book import WordBook
 from nimble_lantern.core.reading.hearing import Hearing, hearing_from_json, hearing_to_json
 from nimble_lantern.core.settings import configured
 from nimble_lantern.core.sitting import Outcome
 from nimble_lantern.core.state import Entry, Settings, Sitting
 from nimble_lantern.core.trail import Trail
-from nimble_lantern.store import forgetting, states
+from nimble_lantern.store import figures, forgetting, states
 from nimble_lantern.store.database import migrate, why
+from nimble_lantern.store.figures import Day
 from nimble_lantern.store.models import (
     DeskRow,
     DocumentRow,
@@ -210,6 +212,20 @@ class Journal:
         except DBAPIError as error:
             raise NotKept(why(error)) from error
 
+    def save_word_book(self, book: WordBook) -> None:
+        """Keep another word book; NotKept if it could not be written."""
+        self._begun = None
+        try:
+            with Session(self._engine) as session, session.begin():
+                desk = session.get_one(DeskRow, 1)
+                desk.word_book = _dump(states.word_book_rows(book))
+        except DBAPIError as error:
+            raise NotKept(why(error)) from error
+
+    def days(self) -> list[Day]:
+        """The person's own figures, day by day."""
+        return figures.days(self._engine, self._clock())
+
     def titles(self) -> tuple[str, ...]:
         with Session(self._engine) as session:
             return self._titles(session)
@@ -244,6 +260,10 @@ class Journal:
             desk.sound = _dump([sound.stream, sound.position, sound.time])
         if after.clipboard is not before.clipboard:
             desk.clipboard = _dump(states.clipboard_rows(after))
+        if after.word_book is not before.word_book:
+            desk.word_book = _dump(states.word_book_rows(after.word_book))
+        if after.lessons is not before.lessons:
+            desk.lessons = _dump(states.lesson_rows(after.lessons))
 
     def _utterance(self, after: Sitting, entry: Entry, hearing: Hearing) -> UtteranceRow:
         return UtteranceRow(
@@ -366,12 +386,16 @@ class Journal:
         head = versions.get(row.head)
         document = document_at(session, row.id, head)
         state = json.loads(row.state)
-        fields = states.restored(document, state) | states.desk_fields(json.loads(desk.state))
+        fields = states.restored(document, state) | states.desk_fields(
+            json.loads(desk.state), document
+        )
         sitting = Sitting(
             document=document,
             history=_history(state, versions, head, row.versions),
             trail=trail_of(self._engine, session, row.id, versions),
             clipboard=states.clipboard_of(json.loads(desk.clipboard)),
+            word_book=states.word_book_of(json.loads(desk.word_book)),
+            lessons=states.lessons_of(json.loads(desk.lessons)),
             settings=_settings(session),
             title=row.title,
             page=row.id,
@@ -446,7 +470,9 @@ def _previous(
     if goal is None and row["head"]:
         return None
     walk = go_to(sitting.history, sitting.document, sitting.caret, goal)
-    fields = states.restored(walk.document, row["state"]) | states.desk_fields(row["desk"])
+    fields = states.restored(walk.document, row["state"]) | states.desk_fields(
+        row["desk"], walk.document
+    )
     return replace(
         sitting,
         document=walk.document,

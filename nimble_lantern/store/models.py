@@ -97,7 +97,7 @@ class DeskRow(Base):
     """The one row that says which document is on the desk, and how the desk is set.
 
     `question` is what the desk waits to be told, `before` how all stood before the last utterance,
-    `sound` up to where a page's sound was heard.
+    `sound` up to where a page's sound was heard; `lessons` is what corrections taught.
     """
 
     __tablename__ = "desk"
@@ -109,6 +109,8 @@ class DeskRow(Base):
     question: Mapped[str] = mapped_column(Text, default="null", server_default="null")
     before: Mapped[str] = mapped_column(Text, default="null", server_default="null")
     sound: Mapped[str] = mapped_column(Text, default="null", server_default="null")
+    word_book: Mapped[str] = mapped_column(Text, default="[]", server_default="[]")
+    lessons: Mapped[str] = mapped_column(Text, default="[]", server_default="[]")
 
 
 class SettingRow(Base):

@@ -156,6 +156,13 @@ def _rebuilds(head: int, versions: dict[int, VersionRow], copies: dict[int, Snap
     return True
 
 
+def _is_list(text: str) -> bool:
+    try:
+        return isinstance(json.loads(text), list)
+    except ValueError:
+        return False
+
+
 def _one_desk(session: Session, documents: list[DocumentRow]) -> None:
     """A desk that stands on a document there is, if there is one."""
     for row in list(session.scalars(select(DeskRow))):
@@ -170,6 +177,9 @@ def _one_desk(session: Session, documents: list[DocumentRow]) -> None:
             state = {}
         desk.state = json.dumps({**state, "number": max(most, state.get("number", 0))})
         desk.question = desk.before = "null"
+        for name in ("word_book", "lessons"):
+            if not _is_list(getattr(desk, name)):
+                setattr(desk, name, "[]")
     elif documents:
         state = json.dumps({"number": most})
         session.add(DeskRow(id=1, document_id=documents[0].id, state=state, clipboard="[]"))

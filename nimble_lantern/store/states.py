@@ -18,6 +18,9 @@ from nimble_lantern.core.document.model import (
 from nimble_lantern.core.document.model import spans_from_rows as spans_of
 from nimble_lantern.core.kinds import Attention, Capitals, Lamp
 from nimble_lantern.core.learning import Wording
+from nimble_lantern.core.mending.lessons import Lesson, Lessons
+from nimble_lantern.core.mending.tray import Tray
+from nimble_lantern.core.mending.word_book import BookEntry, WordBook
 from nimble_lantern.core.state import Option, Question, Sitting, View
 from nimble_lantern.core.targets.model import Order, Places, Unit
 
@@ -75,11 +78,16 @@ def desk_state(sitting: Sitting) -> dict[str, Any]:
         "clipped_blocks": sitting.clipped_blocks,
         "overturned": [list(pair) for pair in sitting.overturned],
         "learned": [[list(w.said), list(w.means)] for w in sitting.learned],
+        "put_right": lesson_rows(sitting.put_right),
+        "tray": _tray_row(sitting.tray),
     }
 
 
-def desk_fields(data: dict[str, Any]) -> dict[str, Any]:
-    """The fields of a Sitting that `desk_state` kept."""
+def desk_fields(data: dict[str, Any], document: Document) -> dict[str, Any]:
+    """The fields of a Sitting that `desk_state` kept; what is spelled needs its place."""
+    tray = _tray(data.get("tray"))
+    if tray is not None and tray.place and not all(map(document.contains, tray.place)):
+        tray = None
     return {
         "number": data.get("number", 0),
         "lamp": Lamp(data.get("lamp", Lamp.LIT)),
@@ -89,6 +97,8 @@ def desk_fields(data: dict[str, Any]) -> dict[str, Any]:
         "clipped_blocks": data.get("clipped_blocks", False),
         "overturned": tuple((words, how) for words, how in data.get("overturned", ())),
         "learned": tuple(Wording(tuple(a), tuple(b)) for a, b in data.get("learned", ())),
+        "put_right": lessons_of(data.get("put_right", [])),
+        "tray": tray,
     }
 
 
@@ -118,6 +128,40 @@ def clipboard_of(rows: list[list[Any]]) -> tuple[tuple[Piece, Format], ...]:
     )
 
 
+def word_book_rows(book: WordBook) -> list[list[Any]]:
+    return [[e.written, [list(form) for form in e.spoken], e.forbidden] for e in book.entries]
+
+
+def word_book_of(rows: list[list[Any]]) -> WordBook:
+    return WordBook(
+        tuple(BookEntry(w, tuple(tuple(f) for f in forms), out) for w, forms, out in rows)
+    )
+
+
+def lesson_rows(lessons: Lessons) -> list[list[Any]]:
+    return [[x.heard, x.meant, x.beside, x.count, x.named] for x in lessons]
+
+
+def lessons_of(rows: list[list[Any]]) -> Lessons:
+    return tuple(
+        Lesson(tuple(heard), tuple(meant), tuple((a, b) for a, b in beside), count, named)
+        for heard, meant, beside, count, named in rows
+    )
+
+
+def _tray_row(tray: Tray | None) -> list[Any] | None:
+    if tray is None:
+        return None
+    return [tray.letters, _range_row(tray.place) if tray.place else None, tray.heard, tray.upper]
+
+
+def _tray(row: list[Any] | None) -> Tray | None:
+    if row is None:
+        return None
+    letters, place, heard, upper = row
+    return Tray(letters, _range(place) if place else None, tuple(heard), upper)
+
+
 def _range_row(r: Range) -> list[list[int]]:
     return [list(r.start), list(r.end)]
 
@@ -136,6 +180,8 @@ def question_row(question: Question | None) -> dict[str, Any] | None:
         "sure": question.sure,
         "beside": question.beside,
         "about": question.about,
+        "corrects": question.corrects,
+        "earlier": question.earlier,
     }
 
 
@@ -153,7 +199,14 @@ def question_of(data: dict[str, Any] | None, document: Document) -> Question | N
         return None
     args = {name: _value(v) for name, v in data["args"]}
     return Question(
-        data["command"], args, options, data["sure"], data.get("beside", False), data.get("about")
+        data["command"],
+        args,
+        options,
+        data["sure"],
+        data.get("beside", False),
+        data.get("about"),
+        data.get("corrects", False),
+        data.get("earlier", 0),
     )
 
 

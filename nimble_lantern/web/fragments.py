@@ -12,7 +12,7 @@ import threading
 import time
 import traceback
 from collections import OrderedDict
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field
 from typing import Any
 
@@ -27,14 +27,18 @@ from nimble_lantern.core.doubts import doubts
 from nimble_lantern.core.grammar.catalogue import GROUPS
 from nimble_lantern.core.hints import hints
 from nimble_lantern.core.kinds import Attention, Capitals
+from nimble_lantern.core.mending.knowing import own_words
+from nimble_lantern.core.mending.tray import unsure
 from nimble_lantern.core.reference import ENTRIES_A_SCREEN, reference, screens_of
-from nimble_lantern.core.showing import Segment, rows, top_line
+from nimble_lantern.core.showing import Segment, book_screens, book_shown, rows, top_line
 from nimble_lantern.core.sitting import undone
 from nimble_lantern.core.state import Sitting, View
 from nimble_lantern.shell import LiveDesk, Scene
 
 TRAIL_LENGTH = 8
 SHEET_HEIGHT = 470.0
+LESSONS_SHOWN = 5
+FIGURES_DAYS = 7
 _MOST_PAGES = 32
 _UNDRAWN = "undrawn"
 SHADES = {
@@ -192,6 +196,17 @@ def _stage(scene: Scene, state: PageState) -> dict[str, Any]:
         }
     if sitting.view is View.SETTINGS:
         return {"view": "settings", "settings": settings_shown(sitting)}
+    if sitting.view is View.WORD_BOOK:
+        return {
+            "view": "word_book",
+            "entries": book_shown(sitting, scene.screens),
+            "count": len(sitting.word_book.entries),
+            "page": scene.screens + 1,
+            "pages": book_screens(sitting),
+            "lessons": sitting.lessons[::-1][:LESSONS_SHOWN],
+        }
+    if sitting.view is View.FIGURES:
+        return {"view": "figures", **figures(scene)}
     if state.document != sitting.page:
         state.document, state.top = sitting.page, 1
     state.top = top_line(sitting, state.top, state.room)
@@ -201,7 +216,49 @@ def _stage(scene: Scene, state: PageState) -> dict[str, Any]:
         "title": sitting.title,
         "rows": rows(sitting, top, state.room),
         "lines": sitting.layout.count,
+        "tray": tray_shown(sitting),
     }
+
+
+def tray_shown(sitting: Sitting) -> dict[str, Any] | None:
+    """The spelling tray: each letter with whether it may be another, and what it stands for."""
+    tray = sitting.tray
+    if tray is None:
+        return None
+    doubtful = set(unsure(tray.letters, own_words(sitting)))
+    place = tray.place
+    return {
+        "letters": [(c, i in doubtful) for i, c in enumerate(tray.letters)],
+        "instead": sitting.document.text(place) if place is not None else "",
+    }
+
+
+CHART_WIDTH, CHART_HEIGHT = 420.0, 96.0
+"""Of a chart of figures, in pixels."""
+
+
+def figures(scene: Scene) -> dict[str, Any]:
+    """The person's own figures: charts as bars in pixels, a table, and the words misheard most."""
+    days = scene.days[-FIGURES_DAYS:]
+    most = sorted(scene.sitting.lessons, key=lambda x: -x.count)[:LESSONS_SHOWN]
+    return {
+        "days": days,
+        "words": _bars([d.words for d in days]),
+        "corrections": _bars([d.per_hundred for d in days]),
+        "width": CHART_WIDTH,
+        "height": CHART_HEIGHT,
+        "most": most,
+    }
+
+
+def _bars(values: Sequence[float]) -> list[dict[str, float]]:
+    """A bar for each value: where it begins, how wide and high it is, in pixels; and the value."""
+    most = max(values, default=0) or 1
+    step = CHART_WIDTH / max(7, len(values))
+    return [
+        {"x": i * step + 4, "width": step - 8, "height": v / most * CHART_HEIGHT, "value": v}
+        for i, v in enumerate(values)
+    ]
 
 
 def settings_shown(sitting: Sitting) -> list[dict[str, Any]]:

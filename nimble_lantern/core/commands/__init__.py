@@ -10,6 +10,7 @@ from nimble_lantern.core.commands import (
     documents,
     enclosing,
     faces,
+    figures,
     helping,
     history,
     inserting,
@@ -23,8 +24,10 @@ from nimble_lantern.core.commands import (
     replacing,
     selecting,
     settings,
+    spelling,
     turning,
     wishes,
+    word_book,
     writing,
 )
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
@@ -41,6 +44,7 @@ __all__ = [
     "documents",
     "enclosing",
     "faces",
+    "figures",
     "helping",
     "history",
     "inserting",
@@ -56,8 +60,10 @@ __all__ = [
     "selecting",
     "settings",
     "sides",
+    "spelling",
     "turning",
     "wishes",
+    "word_book",
     "writing",
 ]
 

@@ -150,8 +150,9 @@ def choose_all(sitting: Sitting) -> Done | Refusal | TurnOver:
 )
 def cancel(sitting: Sitting) -> Done:
     """Leave a question, a selection or a dialog as it was."""
-    after = replace(sitting.about(()), question=None, insertion=None)
-    return Done(after, "left as it was" if sitting.question else "nothing is selected")
+    after = replace(sitting.about(()), question=None, insertion=None, tray=None)
+    open_now = sitting.question is not None or sitting.tray is not None
+    return Done(after, "left as it was" if open_now else "nothing is selected")
 
 
 @command(

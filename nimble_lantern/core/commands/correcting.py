@@ -4,32 +4,37 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from nimble_lantern.core.alternatives import alternatives, was_heard_otherwise
 from nimble_lantern.core.commands.replacing import what_instead
 from nimble_lantern.core.commands.selecting import select
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.document.edits import Edit
+from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.doubts import doubts, kept
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.kinds import ReadAs
+from nimble_lantern.core.mending.alternatives import alternatives, was_heard_otherwise
 from nimble_lantern.core.origins import utterance_at
-from nimble_lantern.core.state import Done, Option, Sitting
+from nimble_lantern.core.state import Done, Question, Sitting
 from nimble_lantern.core.targets.model import Places, That, Words, of_the_page
 from nimble_lantern.core.targets.words import places
+
+_FEW_WORDS = 3
+"""That name a place to be corrected, whoever wrote it: more may be a sentence."""
 
 
 def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
     """ "Correct the last word" is asked of the desk; "correct the log" may be asked of the crew.
 
-    Words that were dictated may have been misheard: those are the desk's, too.
+    A few words that stand on the page may have been misheard, many if they were dictated.
     """
     target = parse.args.get("target")
     if target is None:
         return bool(sitting.that)
     if isinstance(target, Words) and not target.called and target.order is None:
         found = places(sitting.document, target.words)
-        return any(utterance_at(sitting.document, r.start) is not None for r in found)
+        few = bool(found) and len(target.words) <= _FEW_WORDS
+        return few or any(utterance_at(sitting.document, r.start) is not None for r in found)
     ordered = isinstance(target, Words) and target.order is not None
     return ordered or isinstance(target, That) or of_the_page(target)
 
@@ -49,6 +54,14 @@ def _just_dictated(sitting: Sitting, parse: Parse) -> bool:
     return bool(last) and last[0].made and last[0].read_as is not ReadAs.COMMAND
 
 
+def _without_the(sitting: Sitting, r: Range) -> Range:
+    """ "Correct the fairy" is said of the fairy: nobody hears an article for another word."""
+    text = sitting.document.text(r)
+    if text[:4].lower() == "the " and text[4:].strip():
+        return Range(r.start._replace(offset=r.start.offset + 4), r.end)
+    return r
+
+
 @command(
     Way("correct {target}", when=_of_the_page),
     Way("what else did you hear [(at | for) {target}]", when=_of_the_page),
@@ -61,6 +74,7 @@ def _just_dictated(sitting: Sitting, parse: Parse) -> bool:
     Way("you misheard {target}", when=_doubtful),
     example="correct the last word",
     group="repair",
+    corrects=True,
 )
 def correct(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     """Select a target and show what else it may be; say a number, or say the words again."""
@@ -68,6 +82,8 @@ def correct(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
         if not sitting.that or sitting.that[0].empty:
             return Refusal("Nothing was just written.", "", "Name the words: “correct ...”.")
         target = Places(sitting.that)
+    if len(target.ranges) == 1:
+        target = replace(target, ranges=(_without_the(sitting, target.first),))
     selected = select(sitting, target)
     if len(target.ranges) != 1:
         return selected
@@ -75,9 +91,33 @@ def correct(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     stands = quoted(sitting.document.text(target.first))
     if not found:
         return replace(selected, summary=f"selected {stands}: say what it should be")
-    options = tuple(Option(" ".join(words), (("text", words),)) for words in found)
-    after = replace(selected.sitting, question=what_instead(target, options))
+    after = replace(selected.sitting, question=what_instead(target, found))
     return replace(selected, sitting=after, summary=f"{stands}: say a number, or what it should be")
+
+
+def _correcting(sitting: Sitting, parse: Parse) -> bool:
+    return sitting.question is not None and sitting.question.corrects
+
+
+@command(
+    "[show [me]] (more | others | other ones) [of them | words] [please]",
+    "what else [is there | could it be]",
+    "(something | anything) else",
+    example="show me more",
+    group="repair",
+    when=_correcting,
+    keeps_question=True,
+)
+def more(sitting: Sitting) -> Done | Refusal:
+    """Show further words that the ones being corrected may be."""
+    asked = sitting.question
+    assert isinstance(asked, Question)
+    target, shown = asked.args["target"], asked.earlier + len(asked.options)
+    found = alternatives(sitting, target.first, skip=shown)
+    if not found:
+        return Refusal("There are no others.", "", "Say what it should be, or “spell it”.")
+    after = replace(sitting, question=what_instead(target, found, shown))
+    return Done(after, f"{many(len(found), 'more word')}: say a number, or what it should be")
 
 
 CATALOGUE.table("doubtorder", {"next": 1, "first": 0, "(previous | last)": -1})

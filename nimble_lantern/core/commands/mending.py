@@ -13,6 +13,7 @@ from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.lexicon.closed import SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.sentences import AFTER_MEAN, NEVER_LAST, VERBS
+from nimble_lantern.core.mending.knowing import taught_by
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.alike import kind_of, mends, of_one_kind
 from nimble_lantern.core.targets.words import normal, places
@@ -153,6 +154,7 @@ def _again(sitting: Sitting, before: Range, said: tuple[str, ...]) -> bool:
     Way("not {old:words} (it was | it's | it is) {text}", when=_just_said_alike),
     example="i meant the boat is late",
     group="repair",
+    corrects=True,
     destructive=True,
 )
 def meant(sitting: Sitting, text: tuple[str, ...], old: tuple[str, ...] = ()) -> Done | Refusal:
@@ -181,7 +183,7 @@ def meant(sitting: Sitting, text: tuple[str, ...], old: tuple[str, ...] = ()) ->
 
 def mended(sitting: Sitting, r: Range, text: tuple[str, ...]) -> Done:
     """Words in place of a range, told as what was put right."""
-    wrote = replace_range(sitting, r, text)
+    wrote = replace_range(taught_by(sitting, r, text), r, text)
     return Done(wrote.sitting, f"{quoted(sitting.document.text(r))} is {quoted(wrote.text)} now")
 
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands.mending import mended
@@ -14,6 +15,8 @@ from nimble_lantern.core.grammar.catalogue import Parse, Way, When, command
 from nimble_lantern.core.lexicon.closed import DETERMINERS, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import VERBS
+from nimble_lantern.core.mending.alternatives import Alternative, rejected_at, rejecting
+from nimble_lantern.core.mending.knowing import spoken_words, taught_by
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.alike import mends, of_one_kind
 from nimble_lantern.core.targets.model import Places, Unit, Words, of_the_page
@@ -158,7 +161,11 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
     destructive=True,
 )
 def replace_with(
-    sitting: Sitting, target: Places, text: tuple[str, ...], sure: bool | None = None
+    sitting: Sitting,
+    target: Places,
+    text: tuple[str, ...],
+    sure: bool | None = None,
+    exactly: bool = False,
 ) -> Done | Refusal:
     """Put other words in the place of a target.  The writing place stays where it is."""
     if sure is False:
@@ -183,15 +190,28 @@ def replace_with(
     ranges = target.ranges
     if target.unit is Unit.SENTENCE:
         ranges = tuple(without_stop(sitting.document, r, text) for r in ranges)
+    if exactly:
+        wrote = replace_range(sitting, target.first, text, exactly=True)
+        return Done(wrote.sitting, f"{quoted(old)} is now {quoted(wrote.text)}")
+    if len(ranges) == 1:
+        sitting = taught_by(sitting, ranges[0], text, sure=sure is True)
     after, written = _replaced(sitting, ranges, text)
+    if sure and len(ranges) == 1 and after.that:
+        stood = (*rejected_at(sitting.document, ranges[0]), " ".join(spoken_words(old)))
+        after = after.edited(rejecting(after.document, after.that[0], stood))
     count = f" in {many(len(target.ranges), 'place')}" if len(target.ranges) > 1 else ""
     return Done(after, f"{quoted(old)} is now {quoted(written)}{count}{near(target)}")
 
 
-def what_instead(target: Places, options: tuple[Option, ...]) -> Question:
-    """The question which of the options takes the place of a target, beside other answers."""
+def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0) -> Question:
+    """The question which of its alternatives takes the place of a target, beside other answers."""
+    options = (
+        Option(a.label, (("text", a.words), *((("exactly", True),) if a.exactly else ())))
+        for a in others
+    )
+    args = {"target": target, "sure": True}
     return Question(
-        "replacing.replace_with", {"target": target, "sure": True}, options, beside=True
+        "replacing.replace_with", args, tuple(options), beside=True, corrects=True, earlier=earlier
     )
 
 

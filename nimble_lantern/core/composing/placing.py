@@ -53,7 +53,11 @@ def manner_of(sitting: Sitting, left: str) -> Manner:
     return Manner(
         settings.dialect,
         settings.numbers,
-        (sitting.names.follow(sitting.document.blocks), AsHeard(sitting.heard_names)),
+        (
+            sitting.word_book,
+            sitting.names.follow(sitting.document.blocks),
+            AsHeard(sitting.heard_names),
+        ),
         tuple(left.lower().split()[-2:]),
         masked if settings.masking else None,
     )

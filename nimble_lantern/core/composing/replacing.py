@@ -29,6 +29,7 @@ from nimble_lantern.core.document.model import (
     Range,
 )
 from nimble_lantern.core.state import Marks, Sitting
+from nimble_lantern.core.writing.capitals import AsItStands
 from nimble_lantern.core.writing.lexer import mark_named
 from nimble_lantern.core.writing.spelling import letter, spelled
 from nimble_lantern.core.writing.writer import Written, write
@@ -72,9 +73,13 @@ def _spelled_out(old: str, words: Sequence[str]) -> Sequence[str]:
     return (text.capitalize(),) if old[:1].isupper() else (text,)
 
 
-def replace_range(sitting: Sitting, r: Range, words: Sequence[str]) -> Wrote:
-    """Words in place of a range, with the marks that all of it had."""
-    words = _spelled_out(sitting.document.text(r), bare_mark(words))
+def replace_range(sitting: Sitting, r: Range, words: Sequence[str], exactly: bool = False) -> Wrote:
+    """Words in place of a range, with the marks that all of it had.
+
+    `exactly`: the one word is written as it stands, whatever the conventions say.
+    """
+    if not exactly:
+        words = _spelled_out(sitting.document.text(r), bare_mark(words))
     block = sitting.document.blocks[r.start.block]
     marks: Marks = ()
     if r.start.block == r.end.block and r.start < r.end:
@@ -89,7 +94,10 @@ def replace_range(sitting: Sitting, r: Range, words: Sequence[str]) -> Wrote:
     old = sitting.document.text(r)
     if old[:1].islower():
         place = replace(place, continues=True)  # a small letter stays one: in a list, say
-    written = write(words, place, manner_of(sitting, place.left))
+    manner = manner_of(sitting, place.left)
+    if exactly:
+        manner = replace(manner, names=(AsItStands(words[0]),))
+    written = write(words, place, manner)
     if len(written.parts) == 1 and isinstance(written.parts[0], str) and not written.trim:
         return _swap(sitting, r, written, marks)
     bare = sitting.edited(delete(sitting.document, r))

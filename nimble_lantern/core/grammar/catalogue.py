@@ -61,6 +61,8 @@ class Traits:
     moves: bool = False
     of_blocks: bool = False
     here: bool = False
+    spells: bool = False
+    corrects: bool = False
 
 
 @dataclass(frozen=True)
@@ -144,6 +146,8 @@ class Catalogue:
         moves: bool = False,
         of_blocks: bool = False,
         here: bool = False,
+        spells: bool = False,
+        corrects: bool = False,
     ) -> Callable[[Handler], Handler]:
         """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help.
 
@@ -163,11 +167,13 @@ class Catalogue:
         every_place      takes all places where words stand, and does not ask which
         moves            takes text from its place and puts it elsewhere
         of_blocks        is said of whole paragraphs: words name one only if they are most of it
+        spells           is said while a word is spelled, and leaves the spelling open
+        corrects         puts right what was misheard: counted in the speaker's own figures
         here             with nothing selected, "this" is the paragraph of the writing place
         """
         traits = Traits(
             when, destructive, while_resting, while_text_only, walks, in_text, writes, answers,
-            keeps_question or answers, every_place, moves, of_blocks, here,
+            keeps_question or answers, every_place, moves, of_blocks, here, spells, corrects,
         )  # fmt: skip
 
         def register(handler: Handler) -> Handler:

@@ -106,6 +106,12 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
     if sitting.question is not None:
         # While something is asked, "choose all" answers it, and does not select everything.
         parses.sort(key=lambda p: (p.free, not p.command.traits.answers))
+    if sitting.tray is not None:
+        # While a word is spelled, "back one" and "undo that" are said of its letters.
+        parses.sort(key=lambda p: (not p.command.traits.spells, p.free))
+        for parse in parses:
+            if parse.command.traits.spells:
+                return Verdict(Judged.COMMAND, parse, parse.args)
     found = _best(sitting, parses, near=False)
     if found.kind is Judged.COMMAND or not whole:
         return found

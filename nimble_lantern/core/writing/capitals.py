@@ -89,6 +89,16 @@ class AsHeard:
         return (1, written) if written else None
 
 
+class AsItStands:
+    """One word that is written as it is, whatever it looks like."""
+
+    def __init__(self, written: str) -> None:
+        self._written = written
+
+    def match(self, words: Sequence[str], i: int) -> tuple[int, str] | None:
+        return (1, self._written) if words[i] == self._written else None
+
+
 def names_in(block: Block) -> frozenset[tuple[str, ...]]:
     """The capitalised words and runs of words of a block, sentence starts left out."""
     kept: frozenset[tuple[str, ...]] | None = block.__dict__.get("_names")
@@ -157,6 +167,11 @@ class DocumentNames:
                 del forms[name]
                 if not forms:
                     del self._counts[key]
+
+    @property
+    def phrases(self) -> Iterable[tuple[str, ...]]:
+        """The names as they are spoken, in small letters."""
+        return self._counts.keys()
 
     def match(self, words: Sequence[str], i: int) -> tuple[int, str] | None:
         for size in range(min(6, len(words) - i), 0, -1):

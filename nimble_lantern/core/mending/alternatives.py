@@ -7,22 +7,30 @@ ones before the others.  Never the words as they stand.
 from __future__ import annotations
 
 import re
-from collections.abc import Iterable, Iterator, Sequence
-from difflib import SequenceMatcher
+from collections.abc import Collection, Iterable, Iterator, Sequence
+from dataclasses import dataclass
 from functools import cache
+from itertools import pairwise
+from typing import cast
 
 from rapidfuzz.distance import Levenshtein
 from wordfreq import top_n_list, zipf_frequency
 
-from nimble_lantern.core.document.model import Document, Range
+from nimble_lantern.core.document.edits import Edit, pin, unpin
+from nimble_lantern.core.document.model import Block, Document, Range
 from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.mending.forms import Form, figures_and_signs, spellings
+from nimble_lantern.core.mending.knowing import beside, in_place_of, same, spoken_words
+from nimble_lantern.core.mending.word_book import WordBook
 from nimble_lantern.core.origins import utterance_at
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.sounds import phrase_key
-from nimble_lantern.core.writing.spoken import bare, likeliest, plain
+from nimble_lantern.core.writing.spoken import plain
 
 MOST = 7
+_SHAPES = 2
+"""Ways to write the same words that are among the first seven, if there are any."""
 _KNOWN_WORDS = 40_000
 """Of the commonest English words, in which words that sound alike are looked for."""
 _LONGEST = 3
@@ -48,34 +56,94 @@ _A_SIGN = 4.5
 _LEAST_PART = 4.5
 """How common both halves must be where two words are taken for one ("a tension")."""
 _LETTERS = 4.0
+_FITS = 1.5
+"""What it is worth that a word stands beside the same neighbour elsewhere in the document."""
+_A_NAME = 6.0
+"""What a name of several words is worth that is known here."""
+_LEAST_LIKE_A_NAME = 0.6
 _A_PAIR = 3.0
 """What two words for one cost: a recogniser seldom makes one word of two."""
 _WORD = re.compile(r"[^\W\d_]+(?:['’][^\W\d_]+)*")
 
 
-def alternatives(sitting: Sitting, r: Range, most: int = MOST) -> list[tuple[str, ...]]:
-    """Up to `most` other readings of a range, as spoken words, the likeliest first."""
-    said = _spoken(sitting.document.text(r))
-    stands = " ".join(said)
-    found: dict[str, tuple[str, ...]] = {}
-    for words in (*_heard(sitting, r, said), *_alike(sitting.document, said)):
-        text = " ".join(words)
-        if text != stands and plain(text) != plain(stands):
-            found.setdefault(text, words)
-        if len(found) == most:
-            break
-    return list(found.values())
+@dataclass(frozen=True, slots=True)
+class Alternative:
+    """What else may have been meant: how it is shown, and its words, `exactly` or by rule."""
+
+    label: str
+    words: tuple[str, ...]
+    exactly: bool = False
+
+
+def alternatives(sitting: Sitting, r: Range, most: int = MOST, skip: int = 0) -> list[Alternative]:
+    """Up to `most` other readings of a range, the likeliest first, some left out before them.
+
+    What was rejected there before is none.
+    """
+    text = sitting.document.text(r)
+    said = spoken_words(text)
+    out = {plain(" ".join(said)), *rejected_at(sitting.document, r)}
+    few = len(text.split()) <= _LONGEST
+    figures = _shaped(figures_and_signs(text, sitting.settings.dialect) if few else ())
+    shapes = _shaped(spellings(text) if few else ())
+    certain = [*_corrected(sitting, said), *_heard(sitting, r, said)]
+    alike = _alike(sitting, r, said)
+    room = max(0, most - len(figures) - len(certain) - min(_SHAPES, len(shapes)))
+    ranked = (
+        *figures, *_readings(certain, out), *_readings(alike[:room], out),
+        *shapes[:_SHAPES], *_readings(alike[room:], out), *shapes[_SHAPES:],
+    )  # fmt: skip
+    return list({a.label: a for a in ranked}.values())[skip : skip + most]
+
+
+def _readings(found: Iterable[tuple[str, ...]], out: Collection[str]) -> Iterator[Alternative]:
+    """Spoken words as alternatives, but for those that are ruled out."""
+    labels = ((" ".join(words), words) for words in found)
+    return (
+        Alternative(label, words) for label, words in labels if label and plain(label) not in out
+    )
+
+
+def _shaped(forms: Iterable[Form]) -> list[Alternative]:
+    return [Alternative(form.written, form.words, form.exactly) for form in forms]
+
+
+def _corrected(sitting: Sitting, said: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
+    """What the same words were corrected to; and what was heard where a lesson put it right."""
+    for lesson in reversed(sitting.lessons):
+        if same(lesson.heard, said):
+            yield lesson.meant
+        elif same(lesson.meant, said) and lesson in sitting.put_right:
+            yield lesson.heard
+
+
+REJECTED = "rejected"
+
+
+def rejecting(document: Document, r: Range, words: Iterable[str]) -> Edit:
+    """Remember that some wordings are not what was meant at a range."""
+    before = rejected_at(document, r)
+    gone = [a for a, where in document.anchored(REJECTED) if where == r]
+    data = sorted({*before, *(plain(w) for w in words)})
+    return unpin(gone).then(pin(document, REJECTED, r, words=data))
+
+
+def rejected_at(document: Document, r: Range) -> frozenset[str]:
+    """The wordings that were rejected at a range before."""
+    near = {p.anchor for p in document.blocks[r.start.block].points}
+    found: set[str] = set()
+    for number in near:
+        anchor, where = document.anchors.get(number), document.where(number)
+        mine = anchor is not None and anchor.kind == REJECTED and where is not None
+        if mine and anchor and where and where.start <= r.start and r.end <= where.end:
+            found.update(anchor.data["words"])
+    return frozenset(found)
 
 
 def was_heard_otherwise(sitting: Sitting, r: Range) -> bool:
     """Whether something else was heard at a range, too."""
-    said = _spoken(sitting.document.text(r))
+    said = spoken_words(sitting.document.text(r))
     return any(words != said for words in _heard(sitting, r, said))
-
-
-def _spoken(text: str) -> tuple[str, ...]:
-    """The likeliest way to say what stands there."""
-    return tuple(p for token in text.split() if (w := bare(token)) for p in likeliest(w))
 
 
 def _heard(sitting: Sitting, r: Range, said: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
@@ -86,11 +154,16 @@ def _heard(sitting: Sitting, r: Range, said: tuple[str, ...]) -> Iterator[tuple[
         return
     best = tuple(w.text for w in hearing.hypotheses[0].words)
     before = _written_before(sitting.document, r, number or 0)
-    at = _where(best, said, before)
+    at, size = _where(best, said, before), len(said)
+    for lesson in sitting.lessons if at is None else ():
+        # A lesson has put it right since it was heard.
+        if same(lesson.meant, said):
+            at, size = _where(best, lesson.heard, before), len(lesson.heard)
+            break
     if at is None:
         return
     for other in _others(hearing):
-        words = _in_place_of(best, other, at, at + len(said))
+        words = in_place_of(best, other, at, at + size)
         if words:
             yield words
 
@@ -122,29 +195,13 @@ def _where(words: Sequence[str], part: Sequence[str], skip: int) -> int | None:
     return starts[min(skip, len(starts) - 1)] if starts else None
 
 
-def _in_place_of(
-    best: Sequence[str], other: Sequence[str], start: int, end: int
-) -> tuple[str, ...]:
-    """The words of another hypothesis that stand where [start:end] of the best one stands."""
-    first: int | None = None
-    last = 0
-    for _, a, b, i, j in SequenceMatcher(None, best, other, autojunk=False).get_opcodes():
-        if b <= start and not a == b == start or a >= end and not a == b == end:
-            continue
-        same = b - a == j - i
-        begin = i + max(0, start - a) if same else i
-        finish = j - max(0, b - end) if same else j
-        first = begin if first is None else first
-        last = finish
-    return tuple(other[first:last]) if first is not None else ()
-
-
-def _alike(document: Document, said: tuple[str, ...]) -> list[tuple[str, ...]]:
+def _alike(sitting: Sitting, r: Range, said: tuple[str, ...]) -> list[tuple[str, ...]]:
     """What sounds like these words, the likeliest first: all as one, or one of them else."""
     if not 0 < len(said) <= _LONGEST:
         return []
-    here = _words_of(document)
+    here = words_of(sitting.document) | _words_of_book(sitting.word_book)
     scored = _sounding(said, here)
+    scored |= _own_phrases(sitting, said)
     if len(said) > 1:
         for i, word in enumerate(said):
             if word in LITTLE:
@@ -152,7 +209,50 @@ def _alike(document: Document, said: tuple[str, ...]) -> list[tuple[str, ...]]:
             for other, worth in _sounding((word,), here).items():
                 made = (*said[:i], *other, *said[i + 1 :])
                 scored[made] = max(worth, scored.get(made, worth))
+    left, right = beside(sitting.document, r)
+    fitting = _neighbours(sitting.document, left, right)
+    for words in scored:
+        scored[words] += _FITS * ((words[0] in fitting[0]) + (words[-1] in fitting[1]))
     return sorted(scored, key=lambda words: -scored[words])
+
+
+def _own_phrases(sitting: Sitting, said: tuple[str, ...]) -> dict[tuple[str, ...], float]:
+    """Names of the document and the word book, of several words, that sound nearly like these."""
+    key, text = phrase_key(" ".join(said)), "".join(said)
+    book = (form for e in sitting.word_book.entries if not e.forbidden for form in e.forms)
+    named = sitting.names.follow(sitting.document.blocks).phrases
+    scored = {}
+    for form in dict.fromkeys((*book, *named)):
+        other = phrase_key(" ".join(form))
+        near = Levenshtein.normalized_similarity(other, key)
+        like = Levenshtein.normalized_similarity("".join(form), text)
+        if len(form) > 1 and max(near, like) >= _LEAST_LIKE_A_NAME:
+            scored[form] = _A_NAME + _LETTERS * like + _LETTERS * near
+    return scored
+
+
+def _words_of_book(book: WordBook) -> frozenset[str]:
+    kept = book.__dict__.get("_words")
+    if kept is None:
+        forms = (form for e in book.entries if not e.forbidden for form in e.forms)
+        kept = book.__dict__["_words"] = frozenset(word for form in forms for word in form)
+    return cast(frozenset[str], kept)
+
+
+def _neighbours(document: Document, left: str, right: str) -> tuple[set[str], set[str]]:
+    """The words that stand behind one word somewhere in the document, and those before another."""
+    behind: set[str] = set()
+    ahead: set[str] = set()
+    for block in document.blocks:
+        if left and left in plain_words(block):
+            behind |= {b for a, b in _pairs_in(block) if a == left}
+        if right and right in plain_words(block):
+            ahead |= {a for a, b in _pairs_in(block) if b == right}
+    return behind, ahead
+
+
+def _pairs_in(block: Block) -> Iterator[tuple[str, str]]:
+    return pairwise(w.lower().replace("’", "'") for w in _WORD.findall(block.text))
 
 
 def _sounding(said: tuple[str, ...], here: frozenset[str]) -> dict[tuple[str, ...], float]:
@@ -180,15 +280,19 @@ def _vowels(word: str) -> str:
     return "".join(c for c in word.rstrip("e") if c in "aeiouAEIOU")
 
 
-def _words_of(document: Document) -> frozenset[str]:
+def words_of(document: Document) -> frozenset[str]:
     words: set[str] = set()
     for block in document.blocks:
-        kept = block.__dict__.get("_plain_words")
-        if kept is None:
-            kept = frozenset(w.lower().replace("’", "'") for w in _WORD.findall(block.text))
-            block.__dict__["_plain_words"] = kept
-        words |= kept
+        words |= plain_words(block)
     return frozenset(words)
+
+
+def plain_words(block: Block) -> frozenset[str]:
+    kept: frozenset[str] | None = block.__dict__.get("_plain_words")
+    if kept is None:
+        kept = frozenset(w.lower().replace("’", "'") for w in _WORD.findall(block.text))
+        block.__dict__["_plain_words"] = kept
+    return kept
 
 
 @cache

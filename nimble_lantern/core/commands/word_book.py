@@ -1,0 +1,301 @@
+"""The word book by voice: one's own words, how they are spoken, and words never to be written."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+from wordfreq import zipf_frequency
+
+from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.errors import BadInput, Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.mending.knowing import spoken_words
+from nimble_lantern.core.mending.word_book import MOST_ENTRIES, BookEntry, entry_of
+from nimble_lantern.core.state import Done, Sitting, Turned, TurnOver, View
+from nimble_lantern.core.targets.model import Places, Words, of_the_page
+from nimble_lantern.core.targets.words import places
+from nimble_lantern.core.writing.capitals import capitalised
+from nimble_lantern.core.writing.spelling import letter, spelled
+from nimble_lantern.core.writing.spoken import bare
+
+_A_WORD = 3.5
+"""On wordfreq's Zipf scale: what is rarer and stands nowhere is a name, with a capital."""
+_MOST_WORDS = 6
+CATALOGUE.names("entry", lambda sitting: sitting.word_book.written, "a word of the book")
+_BOOK = "[the | my] (word book | dictionary | vocabulary | word list)"
+
+
+def _in_book(sitting: Sitting, parse: Parse) -> bool:
+    """Whether the words that are spoken of stand in the book."""
+    words = tuple(parse.args.get("text", ()))
+    return bool(words) and sitting.word_book.find(words) is not None
+
+
+def _few(sitting: Sitting, parse: Parse) -> bool:
+    """A word or two: "never write so small that nobody can read it" is advice."""
+    return len(parse.args.get("text", ())) <= 2
+
+
+def _of_words(sitting: Sitting, parse: Parse) -> bool:
+    target = parse.args.get("target")
+    if target is None:
+        return bool(sitting.selection or sitting.that)
+    book = "book" in parse.pattern
+    return book or of_the_page(target) and not isinstance(target, Words)
+
+
+def _added(
+    sitting: Sitting, written: str, spoken: Sequence[tuple[str, ...]] = ()
+) -> Done | Refusal:
+    book = sitting.word_book
+    if len(book.entries) >= MOST_ENTRIES:
+        return Refusal("The word book is full.", "", "Remove words that are not needed.")
+    try:
+        entry = entry_of(written, spoken)
+    except BadInput as error:
+        return Refusal(str(error))
+    old = book.find(spoken_words(written))
+    if old is not None and not old.forbidden and old.written == entry.written:
+        if not spoken:
+            return Done(sitting, f"{quoted(written)} is in the word book already")
+        entry = replace(entry, spoken=tuple(dict.fromkeys((*old.spoken, *spoken))))
+    said = f"; spoken “{' '.join(spoken[0])}” too" if spoken else ""
+    after = replace(sitting, word_book=book.added(entry))
+    return Done(after, f"{quoted(entry.written)} is in the word book{said}")
+
+
+def written_as(sitting: Sitting, words: Sequence[str]) -> str:
+    """How words are written that are to be known: spelled, as they stand, or by their looks."""
+    letters, end = spelled(words, 0)
+    if end == len(words) > 1 and all(letter(w) for w in words):
+        return capitalised(letters)
+    for how in ("spelled", "spelt"):
+        if how in words[1:-1]:
+            at = list(words).index(how)
+            letters, end = spelled(words, at + 1)
+            if end == len(words):
+                name = written_as(sitting, words[:at])
+                return capitalised(letters) if name[:1].isupper() else letters
+    found = places(sitting.document, tuple(words))
+    stands = [sitting.document.text(r) for r in found]
+    if stands:
+        # In the middle of a sentence a word shows its own capitals.
+        return bare(next((t for t in stands if t[:1].islower()), stands[-1]))
+    known = (capitalised(w) if zipf_frequency(w, "en") < _A_WORD else w for w in words)
+    return " ".join(known)
+
+
+@command(
+    f"(add | put | write | enter | save) {{text:words}} (to | in | into) {_BOOK}",
+    "(learn | remember) the (word | name) {text}",
+    "(add | new) (word | name) {text}",
+    Way("(learn | remember) {text:words} for (next time | the future)",
+        when=_few),
+    example="add ida marlowe to the word book",
+    group="repair",
+)  # fmt: skip
+def add(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Keep a word or a name, as it stands on the page or as it is spelled, and hear it better."""
+    if text in (("it",), ("that",), ("this",), ("this", "word"), ("that", "word"), ("them",)):
+        return _just_written(sitting)
+    for how in _SPOKEN:
+        size = len(how)
+        for i in range(1, len(text) - size):
+            if text[i : i + size] == how:
+                return _added(sitting, written_as(sitting, text[:i]), (text[i + size :],))
+    if len(text) > _MOST_WORDS:
+        return Refusal(f"{len(text)} words are too many for an entry.", "", "Say a word or a name.")
+    return _added(sitting, written_as(sitting, text))
+
+
+_SPOKEN = (
+    ("spoken", "as"), ("spoken",), ("pronounced", "as"), ("pronounced",), ("said", "as"),
+    ("which", "sounds", "like"), ("sounds", "like"), ("sounding", "like"),
+)  # fmt: skip
+
+
+def _just_written(sitting: Sitting) -> Done | Refusal:
+    r = sitting.selection or (sitting.that[-1] if sitting.that else None)
+    if r is None or r.empty:
+        return Refusal("Nothing was just written or selected.", "", "Name the word.")
+    return _of_range(sitting, Places((r,)))
+
+
+def _of_range(sitting: Sitting, target: Places) -> Done | Refusal:
+    written = " ".join(bare(token) for token in sitting.document.text(target.first).split())
+    if not written or len(written.split()) > _MOST_WORDS:
+        return Refusal("That is no word for the word book.", "", "Name a word, or select one.")
+    return _added(sitting, written)
+
+
+@command(
+    f"(add | put) {{target}} (to | in | into) {_BOOK}",
+    "(learn | remember | keep) (this | that | the last) (word | name)",
+    "(learn | remember) {target}",
+    example="learn this word",
+    group="repair",
+    when=_of_words,
+)
+def learn(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
+    """Keep the word that is selected or was just written, so that it is heard better."""
+    return _just_written(sitting) if target is None else _of_range(sitting, target)
+
+
+@command(
+    Way("{text:words} (is | can be) (pronounced | spoken | said) [(as | like)] {spoken:words}",
+        when=_in_book),
+    Way("{text:words} (sounds | should sound) like {spoken:words}", when=_in_book),
+    Way("(i say | i pronounce) {text:words} [(as | like)] {spoken:words}", when=_in_book),
+    Way("pronounce {text:words} (as | like) {spoken:words}", when=_in_book),
+    example="pronounce ida marlowe as eider marlow",
+    group="repair",
+)  # fmt: skip
+def pronounce(sitting: Sitting, text: tuple[str, ...], spoken: tuple[str, ...]) -> Done | Refusal:
+    """Give a word of the word book one more way in which it is spoken."""
+    entry = sitting.word_book.find(text)
+    if entry is None:
+        return _not_there(text)
+    book = sitting.word_book.spoken_also(entry.written, spoken)
+    return Done(
+        replace(sitting, word_book=book), f"“{' '.join(spoken)}” is {quoted(entry.written)} too"
+    )
+
+
+def _not_there(words: Sequence[str]) -> Refusal:
+    return Refusal(f"“{' '.join(words)}” is not in the word book.", "", "“Show the word book”.")
+
+
+@command(
+    f"(remove | delete | take | drop | cross out) {{text:words}} (from | out of | in) {_BOOK}",
+    "(forget | unlearn) the (word | name) {text}",
+    "remove the word {text}",
+    example="remove ida marlowe from the word book",
+    group="repair",
+)
+def remove(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Take a word out of the word book; the text stays as it is."""
+    entry = sitting.word_book.find(text)
+    if entry is None:
+        return _not_there(text)
+    after = replace(sitting, word_book=sitting.word_book.without(entry))
+    return Done(after, f"{quoted(entry.written)} is out of the word book")
+
+
+@command(
+    f"change {{text:words}} to {{new:words}} in {_BOOK}",
+    f"in {_BOOK} change {{text:words}} to {{new:words}}",
+    example="change ida marlow to ida marlowe in the word book",
+    group="repair",
+)
+def rewrite(sitting: Sitting, text: tuple[str, ...], new: tuple[str, ...]) -> Done | Refusal:
+    """Write a word of the word book in another way; it is spoken as before."""
+    entry = sitting.word_book.find(text)
+    if entry is None:
+        return _not_there(text)
+    written = written_as(sitting, new)
+    if entry.written[:1].isupper():
+        written = " ".join(capitalised(w) for w in written.split())
+    made = BookEntry(written, entry.forms)
+    book = sitting.word_book.without(entry).added(made)
+    said = f"{quoted(entry.written)} is {quoted(written)} in the word book"
+    return Done(replace(sitting, word_book=book), said)
+
+
+@command(
+    "never write [the word] {text:words} [again]",
+    "(forbid | ban | avoid) [the] (word | name) {text}",
+    "do not (ever write | write) the word {text:words} [again]",
+    example="never write the word fairy",
+    group="repair",
+    when=_few,
+)
+def forbid(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Forbid a word: where it is heard, what else it may have been is written."""
+    entry = BookEntry(" ".join(text), forbidden=True)
+    after = replace(sitting, word_book=sitting.word_book.added(entry))
+    return Done(after, f"“{entry.written}” is not written any more, unless nothing else fits")
+
+
+@command(
+    "(allow | permit) the (word | name) {text}",
+    "(write | you may write) the word {text:words} again",
+    example="allow the word fairy",
+    group="repair",
+)
+def allow(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Write a forbidden word again."""
+    entry = sitting.word_book.find(text)
+    if entry is None or not entry.forbidden:
+        return Refusal(f"“{' '.join(text)}” is not forbidden.")
+    after = replace(sitting, word_book=sitting.word_book.without(entry))
+    return Done(after, f"“{entry.written}” may be written again")
+
+
+@command(
+    f"(show | open) [me] {_BOOK}",
+    f"(go | switch) to {_BOOK}",
+    f"what is in {_BOOK}",
+    f"(which | what) words (are | do you have) in {_BOOK}",
+    "(show | list) [me] my [own] words",
+    "(what | which) words do you know",
+    example="show the word book",
+    group="desk",
+)
+def show(sitting: Sitting) -> Done:
+    """Show the word book: your own words, how they are spoken, and what was corrected."""
+    count = many(len(sitting.word_book.entries), "word")
+    return Done(replace(sitting, view=View.WORD_BOOK), f"the word book has {count}")
+
+
+@command(
+    f"(is | do you have) {{text:words}} in {_BOOK}",
+    f"(find | look for | look up) {{text:words}} in {_BOOK}",
+    "(do you know | how do you write) the (word | name) {text}",
+    example="look up ida marlowe in the word book",
+    group="repair",
+)
+def look_up(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Tell whether a word is in the word book, and how it is written and spoken."""
+    entry = sitting.word_book.find(text)
+    if entry is None:
+        near = [e.written for e in sitting.word_book.entries
+                if set(text) & {w for form in e.forms for w in form}]  # fmt: skip
+        hint = f"There is {quoted(near[0])}." if near else "“Add ... to the word book” adds it."
+        return Refusal(f"“{' '.join(text)}” is not in the word book.", "", hint)
+    if entry.forbidden:
+        return Done(sitting, f"“{entry.written}” is forbidden")
+    spoken = ", ".join(f"“{' '.join(form)}”" for form in entry.forms)
+    return Done(sitting, f"{quoted(entry.written)} is in the word book, spoken {spoken}")
+
+
+def _was_put_right(sitting: Sitting, parse: Parse) -> bool:
+    return bool(sitting.put_right)
+
+
+@command(
+    "(that | it) was right before",
+    "(that | it) was right [as i said it]",
+    "(that | it) was right the first time",
+    "(do not | don't) (correct | change) that [again]",
+    "(forget | unlearn) that correction",
+    example="that was right before",
+    group="repair",
+    when=_was_put_right,
+    walks=True,
+)
+def right_before(sitting: Sitting) -> TurnOver:
+    """Put back what a lesson of yours changed just now, and forget the lesson."""
+    return TurnOver(Turned.AS_HEARD)
+
+
+@command(
+    "forget [all] [(my | the)] corrections",
+    "forget what i corrected",
+    example="forget my corrections",
+    group="repair",
+)
+def forget(sitting: Sitting) -> Done:
+    """Forget what corrections have taught; the word book and the text stay."""
+    count = len(sitting.lessons)
+    return Done(replace(sitting, lessons=()), f"{many(count, 'correction')} forgotten")

@@ -1,0 +1,1 @@
+"""Putting right what was misheard, and knowing it the next time."""

@@ -1,0 +1,36 @@
+"""Which of an utterance's hypotheses was meant, after what was taught, forbidden and rejected."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.mending.alternatives import rejected_at
+from nimble_lantern.core.mending.knowing import allowed, as_meant, spoken_words
+from nimble_lantern.core.mending.lessons import Lessons
+from nimble_lantern.core.reading.hearing import Hearing
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.writing.spoken import plain
+
+Said = tuple[str, ...]
+
+
+def words_meant(sitting: Sitting, hearing: Hearing | None, words: Said) -> tuple[Said, Lessons]:
+    """Dictated words as they were meant, and the lessons that say so."""
+    if hearing is not None:
+        words = allowed(sitting, hearing, words)
+    return as_meant(sitting, words)
+
+
+def said_again(sitting: Sitting, hearing: Hearing | None, r: Range, words: Said) -> Said:
+    """Words said again in the place of a range; none where only what is wrong was heard again.
+
+    Both hearings count: what stands there, or was rejected, is not what was meant this time.
+    """
+    stands = " ".join(spoken_words(sitting.document.text(r)))
+    wrong = {plain(stands), *rejected_at(sitting.document, r)}
+    if plain(" ".join(words)) not in wrong:
+        return words
+    others = hearing.hypotheses[1:] if hearing is not None else ()
+    for other in others:
+        if other.words and plain(other.text) not in wrong:
+            return tuple(w.text for w in other.words)
+    return ()

@@ -1,0 +1,124 @@
+"""What corrections teach: heard words, what was meant, and beside which words it was so.
+
+A lesson puts the same mistake right by itself once it is trusted: at once for a name where the
+heard words are unlikely; else beside the same telling word, or when it was taught often enough.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass, replace
+
+from rapidfuzz.distance import Levenshtein
+from wordfreq import zipf_frequency
+
+from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.targets.sounds import phrase_key
+from nimble_lantern.core.writing.spoken import plain
+
+MOST_LESSONS = 1_000
+LONGEST = 4
+"""Words on either side of a lesson."""
+_MOST_PLACES = 8
+_UNLIKELY = 4.0
+"""On wordfreq's Zipf scale: a heard word that is commoner is not put right at first sight."""
+_OFTEN = 3
+_TWICE = 2
+_LEAST_ALIKE = 0.5
+"""How like the sounds of two wordings have to be for one to be the other misheard."""
+Said = tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Lesson:
+    """`heard` was meant as `meant`; `beside` are the words before and after, each time.
+
+    `named` where what was meant is a name.
+    """
+
+    heard: Said
+    meant: Said
+    beside: tuple[tuple[str, str], ...] = ()
+    count: int = 1
+    named: bool = False
+
+    def __str__(self) -> str:
+        return f"“{' '.join(self.heard)}” is “{' '.join(self.meant)}”"
+
+    def trusted(self, before: str, after: str, stands: bool, known: bool = False) -> bool:
+        """Whether it puts these words right between two others by itself.
+
+        `stands`: the heard words are in the document, where nobody corrected them; `known`: what
+        was meant is.
+        """
+        unlikely = min(zipf_frequency(w, "en") for w in self.heard) < _UNLIKELY
+        if self.named and unlikely and not stands:
+            return True
+        here = [(b == before and b not in LITTLE, a == after and a not in LITTLE)
+                for b, a in self.beside]  # fmt: skip
+        if any(left and before or right and after for left, right in here):
+            return True
+        if self.count >= _TWICE and (before, after) in self.beside:
+            return True
+        if self.count >= _TWICE and known and not stands:
+            return True
+        return self.count >= _OFTEN and not stands and (unlikely or self.named)
+
+
+Lessons = tuple[Lesson, ...]
+
+
+def alike(heard: Sequence[str], meant: Sequence[str]) -> bool:
+    """Whether one may be the other misheard, by their sound."""
+    keys = phrase_key(" ".join(heard)), phrase_key(" ".join(meant))
+    sounds = Levenshtein.normalized_similarity(*keys)
+    letters = Levenshtein.normalized_similarity("".join(heard), "".join(meant))
+    return max(sounds, letters) > _LEAST_ALIKE
+
+
+def taught(
+    known: Lessons, heard: Said, meant: Said, beside: tuple[str, str], named: bool
+) -> Lessons:
+    """The lessons after a correction.  One that said the opposite goes."""
+    key = _key(heard)
+    if not heard or not meant or max(len(heard), len(meant)) > LONGEST or key == _key(meant):
+        return known
+    kept = [x for x in known if not (_key(x.heard) == _key(meant) and _key(x.meant) == key)]
+    same = next((x for x in kept if _key(x.heard) == key and _key(x.meant) == _key(meant)), None)
+    # What the same words were meant as before is doubtful now.
+    kept = [x for x in kept if _key(x.heard) != key]
+    new = same or Lesson(heard, meant, (), 0, named)
+    places = tuple(dict.fromkeys((*new.beside, beside)))[-_MOST_PLACES:]
+    new = replace(new, beside=places, count=new.count + 1, named=new.named or named)
+    return (*kept, new)[-MOST_LESSONS:]
+
+
+def forgotten(known: Lessons, gone: Sequence[Lesson]) -> Lessons:
+    """Without some, and without what else the same words were taken for."""
+    keys = {_key(lesson.heard) for lesson in gone}
+    return tuple(x for x in known if _key(x.heard) not in keys)
+
+
+def found(
+    known: Lessons, words: Sequence[str], before: str, after: str = ""
+) -> Iterator[tuple[int, Lesson, str, str]]:
+    """(where, lesson, word before, word after) of what lessons say about words; longest first."""
+    if not known:
+        return
+    by_key = {_key(lesson.heard): lesson for lesson in known}
+    longest = max(len(key) for key in by_key)
+    i = 0
+    while i < len(words):
+        for size in range(min(longest, len(words) - i), 0, -1):
+            lesson = by_key.get(_key(words[i : i + size]))
+            if lesson is not None:
+                left = words[i - 1] if i else before
+                right = words[i + size] if i + size < len(words) else after
+                yield i, lesson, left, right
+                i += size - 1
+                break
+        i += 1
+
+
+def _key(words: Sequence[str]) -> Said:
+    return tuple(plain(w) for w in words)

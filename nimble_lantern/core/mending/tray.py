@@ -1,0 +1,137 @@
+"""The spelling tray: letters said one by one, put right among themselves, until they are a word."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass, replace
+from functools import cache
+
+from wordfreq import top_n_list, zipf_frequency
+
+from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.writing.spelling import letter, spelled
+
+MOST_LETTERS = 60
+_KNOWN_WORDS = 40_000
+_CONFUSED = ("bcdegptvz", "mn", "fsx", "ajkh", "iy", "quw", "ln", "lo")
+"""Letters whose names sound alike."""
+_A_SLIP = 2.5
+"""What each letter that was perhaps another costs, on wordfreq's Zipf scale."""
+_MOST_SLIPS = 2
+_OWN = 4.0
+"""What a word of the word book or the document is worth more than another."""
+_SURE_LETTERS = 3
+"""From so many letters on, words are looked for in which one of them was misheard."""
+
+
+@dataclass(frozen=True, slots=True)
+class Tray:
+    """The letters so far; what they take the place of, if anything, and what stood there as heard.
+
+    `upper` while all that follows is in capitals.
+    """
+
+    letters: str = ""
+    place: Range | None = None
+    heard: tuple[str, ...] = ()
+    upper: bool = False
+
+    def spelling(self, letters: str) -> Tray:
+        return replace(self, letters=letters[:MOST_LETTERS])
+
+    def more(self, letters: str) -> Tray:
+        return self.spelling(self.letters + (letters.upper() if self.upper else letters))
+
+    def without_last(self, count: int = 1) -> Tray:
+        return self.spelling(self.letters[: max(0, len(self.letters) - count)])
+
+    def with_letter(self, n: int, new: str, size: int = 1) -> Tray:
+        """With the letters from `n` on, counted from 0, taken out and others put in."""
+        return self.spelling(self.letters[:n] + new + self.letters[n + size :])
+
+
+def letters_of(words: Sequence[str]) -> str:
+    """What is spelled, if that is all these words do; else nothing."""
+    words = [w for w in words if w not in ("and", "then", "comma")] or list(words)
+    text, end = spelled(words, 0)
+    return text if end == len(words) else ""
+
+
+def one_letter(words: Sequence[str]) -> str:
+    """The one letter or sign that these words name, with "capital" before it; else nothing."""
+    text = letters_of(words)
+    return text if len(text) == 1 else ""
+
+
+def completions(letters: str, own: Iterable[str], most: int = 5) -> tuple[str, ...]:
+    """Words that these letters begin, perhaps with a letter misheard, the likeliest first.
+
+    `own` are the words of the word book and the document, as they are written.
+    """
+    said = letters.lower()
+    if not said.strip():
+        return ()
+    worth: dict[str, float] = {}
+    for source, bonus in ((own, _OWN), (_vocabulary().get(said[:1], ()), 0.0)):
+        for word in source:
+            slips = _slips(said, word.lower())
+            if slips is not None and word != letters:
+                longer = len(word) - len(said)
+                value = zipf_frequency(word, "en") + bonus - _A_SLIP * slips - longer * 0.15
+                worth[word] = max(value, worth.get(word, value))
+    if len(said) >= _SURE_LETTERS:
+        for first in _confusable(said[0]):
+            for word in _vocabulary().get(first, ()):
+                slips = _slips(said, word)
+                if slips is not None and len(word) == len(said):
+                    value = zipf_frequency(word, "en") - _A_SLIP * slips
+                    worth[word] = max(value, worth.get(word, value))
+    ranked = sorted(worth, key=lambda w: -worth[w])
+    seen: dict[str, str] = {}
+    for word in ranked:
+        seen.setdefault(word.lower(), word)
+    return tuple(seen.values())[:most]
+
+
+def _slips(said: str, word: str) -> int | None:
+    """How many letters of a spelling were misheard if `word` was meant; None if too many."""
+    if len(word) < len(said):
+        return None
+    slips = 0
+    for a, b in zip(said, word, strict=False):
+        if a != b:
+            if len(said) < _SURE_LETTERS or not _sound_alike(a, b):
+                return None
+            slips += 1
+    return slips if slips <= min(_MOST_SLIPS, len(said) // _SURE_LETTERS) else None
+
+
+@cache
+def _sound_alike(a: str, b: str) -> bool:
+    return any(a in group and b in group for group in _CONFUSED)
+
+
+def _confusable(a: str) -> str:
+    return "".join(sorted({c for group in _CONFUSED if a in group for c in group} - {a}))
+
+
+def unsure(letters: str, own: Iterable[str]) -> tuple[int, ...]:
+    """Which letters (counted from 0) were perhaps misheard: those of a known word are others."""
+    said = letters.lower()
+    known = {w.lower() for w in own}
+    if said in known or zipf_frequency(said, "en") > 0 or len(said) < _SURE_LETTERS:
+        return ()
+    best = next((w for w in completions(letters, own) if len(w) == len(said)), "")
+    return tuple(i for i, (a, b) in enumerate(zip(said, best.lower(), strict=False)) if a != b)
+
+
+@cache
+def _vocabulary() -> dict[str, tuple[str, ...]]:
+    found: dict[str, list[str]] = {}
+    for word in top_n_list("en", _KNOWN_WORDS):
+        if word.isalpha():
+            found.setdefault(word[0], []).append(word)
+    return {first: tuple(words) for first, words in found.items()}
+
+
+__all__ = ["Tray", "completions", "letter", "letters_of", "one_letter", "unsure"]
