@@ -48,6 +48,14 @@ def wording(said: Sequence[str], means: Sequence[str], names: Sequence[str]) -> 
     return Wording(tuple(said), tuple(means))
 
 
+def taken_for(learned: Sequence[Wording], words: Sequence[str]) -> tuple[str, ...] | None:
+    """The command that words stand for in a speaker's own wordings, the newest first."""
+    for wording in reversed(learned):
+        if (taken := wording.taken(words)) is not None:
+            return taken
+    return None
+
+
 def _gapped(words: tuple[str, ...], names: tuple[str, ...]) -> tuple[str, ...]:
     size = len(names)
     for i in range(len(words) - size + 1):

@@ -7,6 +7,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.kinds import Judged, ReadAs
+from nimble_lantern.core.learning import taken_for
 from nimble_lantern.core.reading import nearest, reader
 from nimble_lantern.core.reading.addressing import wordings
 from nimble_lantern.core.state import Help, Option, Question, Sitting
@@ -80,9 +81,5 @@ def answer_help(turn: Turn, asked: Help) -> None:
 
 def learned_words(sitting: Sitting, words: Sequence[str]) -> tuple[str, ...] | None:
     """The command that a learned wording stands for, where it can be done."""
-    for wording in reversed(sitting.learned):
-        for said in wordings(words):
-            taken = wording.taken(said)
-            if taken is not None:
-                return taken
-    return None
+    found = (taken_for(sitting.learned, said) for said in wordings(words))
+    return next((taken for taken in found if taken is not None), None)

@@ -18,6 +18,7 @@ from nimble_lantern.core.learning import Wording
 from nimble_lantern.core.mending.lessons import Lessons
 from nimble_lantern.core.mending.tray import Tray
 from nimble_lantern.core.mending.word_book import WordBook
+from nimble_lantern.core.mending.written import WrittenWords
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.targets.words import Vocabulary
 from nimble_lantern.core.trail import Trail
@@ -177,6 +178,7 @@ class Sitting:
     hearings: tuple[tuple[int, Hearing], ...] = ()  # of the last utterances, by their numbers
     names: DocumentNames = field(default_factory=DocumentNames, compare=False, repr=False)
     known: Vocabulary = field(default_factory=Vocabulary, compare=False, repr=False)
+    written: WrittenWords = field(default_factory=WrittenWords, compare=False, repr=False)
     lines: LineIndex = field(default_factory=LineIndex, compare=False, repr=False)
 
     @property

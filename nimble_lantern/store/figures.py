@@ -55,7 +55,8 @@ def days(engine: Engine, now: datetime, most: int = MOST_DAYS) -> list[Day]:
         .order_by(UtteranceRow.number)
     )
     with Session(engine) as session:
-        return list(_by_day(session.execute(query).tuples()))
+        rows = ((row[0], row[1], row[2], row[3]) for row in session.execute(query))
+        return list(_by_day(rows))
 
 
 def _by_day(rows: Iterable[tuple[datetime, str, str, str | None]]) -> Iterator[Day]:

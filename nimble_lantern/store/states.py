@@ -139,13 +139,20 @@ def word_book_of(rows: list[list[Any]]) -> WordBook:
 
 
 def lesson_rows(lessons: Lessons) -> list[list[Any]]:
-    return [[x.heard, x.meant, x.beside, x.count, x.named] for x in lessons]
+    return [[x.heard, x.meant, x.beside, x.taught, x.named, x.withdrawn] for x in lessons]
 
 
 def lessons_of(rows: list[list[Any]]) -> Lessons:
     return tuple(
-        Lesson(tuple(heard), tuple(meant), tuple((a, b) for a, b in beside), count, named)
-        for heard, meant, beside, count, named in rows
+        Lesson(
+            tuple(heard),
+            tuple(meant),
+            tuple((a, b) for a, b in beside),
+            tuple(taught),
+            named,
+            tuple(withdrawn),
+        )
+        for heard, meant, beside, taught, named, withdrawn in rows
     )
 
 

@@ -37,6 +37,8 @@ from nimble_lantern.shell import LiveDesk, Scene
 
 TRAIL_LENGTH = 8
 SHEET_HEIGHT = 470.0
+TRAY_HEIGHT = 130.0
+"""Pixels of the sheet that the spelling tray covers."""
 LESSONS_SHOWN = 5
 FIGURES_DAYS = 7
 _MOST_PAGES = 32
@@ -203,18 +205,19 @@ def _stage(scene: Scene, state: PageState) -> dict[str, Any]:
             "count": len(sitting.word_book.entries),
             "page": scene.screens + 1,
             "pages": book_screens(sitting),
-            "lessons": sitting.lessons[::-1][:LESSONS_SHOWN],
+            "lessons": [x for x in sitting.lessons[::-1] if x.count][:LESSONS_SHOWN],
         }
     if sitting.view is View.FIGURES:
         return {"view": "figures", **figures(scene)}
     if state.document != sitting.page:
         state.document, state.top = sitting.page, 1
-    state.top = top_line(sitting, state.top, state.room)
+    room = state.room - (TRAY_HEIGHT if sitting.tray is not None else 0.0)
+    state.top = top_line(sitting, state.top, room)
     top = state.top if scene.top is None else scene.top
     return {
         "view": "desk",
         "title": sitting.title,
-        "rows": rows(sitting, top, state.room),
+        "rows": rows(sitting, top, room),
         "lines": sitting.layout.count,
         "tray": tray_shown(sitting),
     }
@@ -233,14 +236,15 @@ def tray_shown(sitting: Sitting) -> dict[str, Any] | None:
     }
 
 
-CHART_WIDTH, CHART_HEIGHT = 420.0, 96.0
+CHART_WIDTH, CHART_HEIGHT = 330.0, 110.0
 """Of a chart of figures, in pixels."""
 
 
 def figures(scene: Scene) -> dict[str, Any]:
     """The person's own figures: charts as bars in pixels, a table, and the words misheard most."""
     days = scene.days[-FIGURES_DAYS:]
-    most = sorted(scene.sitting.lessons, key=lambda x: -x.count)[:LESSONS_SHOWN]
+    stand = (x for x in scene.sitting.lessons if x.count)
+    most = sorted(stand, key=lambda x: -x.count)[:LESSONS_SHOWN]
     return {
         "days": days,
         "words": _bars([d.words for d in days]),
@@ -365,7 +369,9 @@ def manner(sitting: Sitting) -> list[str]:
         found.append("text only")
     if unsure := len(doubts(sitting.document)):
         found.append(f"{many(unsure, 'word')} in doubt: “next doubt”")
-    if sitting.insertion is not None:
+    if sitting.tray is not None:
+        found.append("spelling a word")
+    elif sitting.insertion is not None:
         found.append("the next words go in here")
     elif sitting.selection is not None and sitting.fresh:
         found.append("the next words replace the selection")

@@ -147,6 +147,7 @@ def choose_all(sitting: Sitting) -> Done | Refusal | TurnOver:
     example="cancel",
     group="choosing",
     keeps_question=True,
+    leaves=True,
 )
 def cancel(sitting: Sitting) -> Done:
     """Leave a question, a selection or a dialog as it was."""

@@ -12,6 +12,7 @@ from nimble_lantern.core.document.taking_back import brought_back
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Command, Parse, Way, command, rule
 from nimble_lantern.core.kinds import ReadAs
+from nimble_lantern.core.mending import lessons
 from nimble_lantern.core.state import Done, Sitting
 
 
@@ -28,6 +29,12 @@ def walked(sitting: Sitting, walk: Walk) -> Sitting:
         insertion=None,
         that=(),
         choices=(),
+        tray=None,
+        lessons=lessons.walked(
+            sitting.lessons,
+            {v.utterance for v in walk.undone},
+            {v.utterance for v in walk.redone},
+        ),
     )
 
 

@@ -28,6 +28,14 @@ def _spelling(sitting: Sitting, parse: Parse) -> bool:
     return sitting.tray is not None
 
 
+def _spelling_still(sitting: Sitting, parse: Parse) -> bool:
+    """Whether a word is spelled, or the last one was just finished: "that is it" said twice."""
+    last = sitting.trail[-1].command if sitting.trail else None
+    made = CATALOGUE.commands.get(last or "")
+    just = made is not None and made.traits.spells and sitting.selection is None
+    return sitting.tray is not None or just
+
+
 def _something_to_spell(sitting: Sitting, parse: Parse) -> bool:
     """ "Spell it" is meant for the desk where something is selected, corrected or just written."""
     return sitting.tray is None and (sitting.selection is not None or bool(sitting.that))
@@ -140,9 +148,8 @@ def _shown(sitting: Sitting, tray: Tray) -> Done:
 
 
 @command(
-    "take {text:words}",
-    "(it is | it's | the word is) {text:words}",
-    example="take ferry",
+    "(the word is | it is | it's) {text}",
+    example="the word is ferry",
     group="repair",
     when=_offered,
     keeps_question=True,
@@ -163,13 +170,14 @@ def take(sitting: Sitting, text: tuple[str, ...] = (), word: str = "") -> Done |
     "spelling off",
     example="that is it",
     group="repair",
-    when=_spelling,
+    when=_spelling_still,
     spells=True,
     keeps_question=True,
 )
 def finish(sitting: Sitting) -> Done | Refusal:
     """Put the spelled word in its place, and go on writing."""
-    assert sitting.tray is not None
+    if sitting.tray is None:
+        return Done(sitting, "the word is written already")
     if not sitting.tray.letters.strip():
         return Refusal("Nothing is spelled yet.", "", "Say letters, or “cancel”.")
     return _placed(sitting, sitting.tray.letters.strip())

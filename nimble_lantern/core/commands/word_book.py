@@ -11,12 +11,13 @@ from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.errors import BadInput, Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.mending.knowing import spoken_words
+from nimble_lantern.core.mending.tray import letters_of
 from nimble_lantern.core.mending.word_book import MOST_ENTRIES, BookEntry, entry_of
 from nimble_lantern.core.state import Done, Sitting, Turned, TurnOver, View
 from nimble_lantern.core.targets.model import Places, Words, of_the_page
 from nimble_lantern.core.targets.words import places
 from nimble_lantern.core.writing.capitals import capitalised
-from nimble_lantern.core.writing.spelling import letter, spelled
+from nimble_lantern.core.writing.spelling import spelled
 from nimble_lantern.core.writing.spoken import bare
 
 _A_WORD = 3.5
@@ -33,16 +34,16 @@ def _in_book(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _few(sitting: Sitting, parse: Parse) -> bool:
-    """A word or two: "never write so small that nobody can read it" is advice."""
-    return len(parse.args.get("text", ())) <= 2
+    """A word or two, or letters: "never write so small that nobody can read it" is advice."""
+    text = tuple(parse.args.get("text", ()))
+    return len(text) <= 2 or bool(letters_of(text))
 
 
 def _of_words(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     if target is None:
         return bool(sitting.selection or sitting.that)
-    book = "book" in parse.pattern
-    return book or of_the_page(target) and not isinstance(target, Words)
+    return of_the_page(target) and not isinstance(target, Words)
 
 
 def _added(
@@ -67,8 +68,7 @@ def _added(
 
 def written_as(sitting: Sitting, words: Sequence[str]) -> str:
     """How words are written that are to be known: spelled, as they stand, or by their looks."""
-    letters, end = spelled(words, 0)
-    if end == len(words) > 1 and all(letter(w) for w in words):
+    if len(letters := letters_of(words)) > 1:
         return capitalised(letters)
     for how in ("spelled", "spelt"):
         if how in words[1:-1]:
@@ -87,9 +87,9 @@ def written_as(sitting: Sitting, words: Sequence[str]) -> str:
 
 
 @command(
-    f"(add | put | write | enter | save) {{text:words}} (to | in | into) {_BOOK}",
-    "(learn | remember) the (word | name) {text}",
-    "(add | new) (word | name) {text}",
+    f"(add | put | enter | save) [the (word | name)] {{text:words}} (to | in | into) {_BOOK}",
+    Way("(learn | remember) the (word | name) {text}", when=_few),
+    Way("(add | new) (word | name) {text}", when=_few),
     Way("(learn | remember) {text:words} for (next time | the future)",
         when=_few),
     example="add ida marlowe to the word book",
@@ -97,8 +97,6 @@ def written_as(sitting: Sitting, words: Sequence[str]) -> str:
 )  # fmt: skip
 def add(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     """Keep a word or a name, as it stands on the page or as it is spelled, and hear it better."""
-    if text in (("it",), ("that",), ("this",), ("this", "word"), ("that", "word"), ("them",)):
-        return _just_written(sitting)
     for how in _SPOKEN:
         size = len(how)
         for i in range(1, len(text) - size):
@@ -130,7 +128,8 @@ def _of_range(sitting: Sitting, target: Places) -> Done | Refusal:
 
 
 @command(
-    f"(add | put) {{target}} (to | in | into) {_BOOK}",
+    f"(add | put) (it | that | this | the selection | (this | that | the last) (word | name))"
+    f" (to | in | into) {_BOOK}",
     "(learn | remember | keep) (this | that | the last) (word | name)",
     "(learn | remember) {target}",
     example="learn this word",

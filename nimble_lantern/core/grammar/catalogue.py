@@ -63,6 +63,7 @@ class Traits:
     here: bool = False
     spells: bool = False
     corrects: bool = False
+    leaves: bool = False
 
 
 @dataclass(frozen=True)
@@ -148,6 +149,7 @@ class Catalogue:
         here: bool = False,
         spells: bool = False,
         corrects: bool = False,
+        leaves: bool = False,
     ) -> Callable[[Handler], Handler]:
         """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help.
 
@@ -168,12 +170,14 @@ class Catalogue:
         moves            takes text from its place and puts it elsewhere
         of_blocks        is said of whole paragraphs: words name one only if they are most of it
         spells           is said while a word is spelled, and leaves the spelling open
+        leaves           leaves whatever is open: a question, a dialog, the spelling of a word
         corrects         puts right what was misheard: counted in the speaker's own figures
         here             with nothing selected, "this" is the paragraph of the writing place
         """
         traits = Traits(
             when, destructive, while_resting, while_text_only, walks, in_text, writes, answers,
             keeps_question or answers, every_place, moves, of_blocks, here, spells, corrects,
+            leaves,
         )  # fmt: skip
 
         def register(handler: Handler) -> Handler:

@@ -14,6 +14,7 @@ from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass, field
 
 from nimble_lantern.core.grammar.automaton import Grammar, State
+from nimble_lantern.core.learning import GAP
 from nimble_lantern.core.writing.cardinals import (
     ORDINAL_TENS,
     ORDINAL_UNITS,
@@ -273,6 +274,29 @@ def _factors(
                 net.path(before, after, form, share if before == here else None)
         net.arc(after, end)
         here, share = after, None
+
+
+def with_wordings(
+    net: Network,
+    wordings: Iterable[Sequence[str]],
+    texts: Sequence[Sequence[Sequence[tuple[str, ...]]]],
+) -> Network:
+    """A filled network that also accepts a speaker's own wordings, with the page in their gaps."""
+    for said in wordings:
+        if GAP not in said:
+            net.path(net.start, net.final, said)
+            continue
+        at = said.index(GAP)
+        lead, tail = said[:at], said[at + 1 :]
+        if not lead:
+            continue
+        hub, end = net.state(), net.state() if tail else net.final
+        net.path(net.start, hub, lead)
+        for text in texts:
+            _factors(net, text, (hub,), end)
+        if tail:
+            net.path(end, net.final, tail)
+    return net
 
 
 def _closed(net: Network) -> Network:

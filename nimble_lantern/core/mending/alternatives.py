@@ -6,10 +6,9 @@ ones before the others.  Never the words as they stand.
 
 from __future__ import annotations
 
-import re
-from collections.abc import Collection, Iterable, Iterator, Sequence
+from collections.abc import Callable, Collection, Iterable, Iterator, Sequence, Set
 from dataclasses import dataclass
-from functools import cache
+from functools import cache, cached_property
 from itertools import pairwise
 from typing import cast
 
@@ -21,7 +20,9 @@ from nimble_lantern.core.document.model import Block, Document, Range
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.mending.forms import Form, figures_and_signs, spellings
 from nimble_lantern.core.mending.knowing import beside, in_place_of, same, spoken_words
+from nimble_lantern.core.mending.phones import distance, phones, sound_class, spoken
 from nimble_lantern.core.mending.word_book import WordBook
+from nimble_lantern.core.mending.written import WORD, plain_words
 from nimble_lantern.core.origins import utterance_at
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.state import Sitting
@@ -37,33 +38,24 @@ _LONGEST = 3
 """Words: what is longer is only compared with what was heard."""
 _SHORTEST_KEY = 2
 """Signs of a key from which words whose sound differs a little are looked for as well."""
-_SAME_VOWELS = 3.0
-"""What vowels that are spoken the same are worth: "tide" and "tied", but not "that"."""
-_VOWELS: tuple[tuple[re.Pattern[str], str], ...] = tuple(
-    (re.compile(pattern), sign)
-    for pattern, sign in (
-        (r"eigh|ai|ay|ei(?=gn?)|ey|a(?=[^aeiou]e(s|d)?$)", "A"),
-        (r"ee|ea|ie(?=[cv])|e(?=[^aeiou]e(s|d)?$)", "E"),
-        (r"igh|ie|y$|y(?=[^aeiou]e?$)|i(?=[^aeiou]e(s|d)?$)", "I"),
-        (r"oa|oe|ow|o(?=[^aeiou]e(s|d)?$)", "O"),
-        (r"oo|ew|ue|oul|ou|u(?=[^aeiou]e(s|d)?$)", "U"),
-    )
-)
+_A_SIGN, _BY_LETTERS = 1.2, 0.2
+"""How many phones a sign of a key made of letters stands for; and how much less it tells."""
 _IN_DOCUMENT = 3.0
 """What a word of the document is worth more, on wordfreq's Zipf scale."""
-_A_SIGN = 4.5
-"""What each sign of the sound key that differs costs, on the same scale."""
+_A_SOUND = 4.0
+"""What each phone that differs wholly costs, on the same scale; those easily confused cost less."""
 _LEAST_PART = 4.5
 """How common both halves must be where two words are taken for one ("a tension")."""
 _LETTERS = 4.0
+_NEAR_BLOCKS = 200
+"""Paragraphs on either side in which neighbours are looked for."""
 _FITS = 1.5
 """What it is worth that a word stands beside the same neighbour elsewhere in the document."""
 _A_NAME = 6.0
 """What a name of several words is worth that is known here."""
-_LEAST_LIKE_A_NAME = 0.6
-_A_PAIR = 3.0
+_FARTHEST_NAME, _NAMES_DIFFER, _PHONES_OF_A_WORD = 0.4, 5, 5
+_A_PAIR = 5.0
 """What two words for one cost: a recogniser seldom makes one word of two."""
-_WORD = re.compile(r"[^\W\d_]+(?:['’][^\W\d_]+)*")
 
 
 @dataclass(frozen=True, slots=True)
@@ -199,7 +191,8 @@ def _alike(sitting: Sitting, r: Range, said: tuple[str, ...]) -> list[tuple[str,
     """What sounds like these words, the likeliest first: all as one, or one of them else."""
     if not 0 < len(said) <= _LONGEST:
         return []
-    here = words_of(sitting.document) | _words_of_book(sitting.word_book)
+    document = sitting.document
+    here = sitting.written.follow(document.blocks).words | _words_of_book(sitting.word_book)
     scored = _sounding(said, here)
     scored |= _own_phrases(sitting, said)
     if len(said) > 1:
@@ -209,8 +202,7 @@ def _alike(sitting: Sitting, r: Range, said: tuple[str, ...]) -> list[tuple[str,
             for other, worth in _sounding((word,), here).items():
                 made = (*said[:i], *other, *said[i + 1 :])
                 scored[made] = max(worth, scored.get(made, worth))
-    left, right = beside(sitting.document, r)
-    fitting = _neighbours(sitting.document, left, right)
+    fitting = _neighbours(document, r)
     for words in scored:
         scored[words] += _FITS * ((words[0] in fitting[0]) + (words[-1] in fitting[1]))
     return sorted(scored, key=lambda words: -scored[words])
@@ -218,16 +210,16 @@ def _alike(sitting: Sitting, r: Range, said: tuple[str, ...]) -> list[tuple[str,
 
 def _own_phrases(sitting: Sitting, said: tuple[str, ...]) -> dict[tuple[str, ...], float]:
     """Names of the document and the word book, of several words, that sound nearly like these."""
-    key, text = phrase_key(" ".join(said)), "".join(said)
+    own = spoken(said)
     book = (form for e in sitting.word_book.entries if not e.forbidden for form in e.forms)
     named = sitting.names.follow(sitting.document.blocks).phrases
     scored = {}
     for form in dict.fromkeys((*book, *named)):
-        other = phrase_key(" ".join(form))
-        near = Levenshtein.normalized_similarity(other, key)
-        like = Levenshtein.normalized_similarity("".join(form), text)
-        if len(form) > 1 and max(near, like) >= _LEAST_LIKE_A_NAME:
-            scored[form] = _A_NAME + _LETTERS * like + _LETTERS * near
+        if len(form) > 1 and abs(len("".join(form)) - len("".join(said))) <= _NAMES_DIFFER:
+            other = spoken(form)
+            far = distance(own, other) / max(len(own), len(other), 1)
+            if far <= _FARTHEST_NAME:
+                scored[form] = _A_NAME - _A_SOUND * far * _PHONES_OF_A_WORD
     return scored
 
 
@@ -239,104 +231,107 @@ def _words_of_book(book: WordBook) -> frozenset[str]:
     return cast(frozenset[str], kept)
 
 
-def _neighbours(document: Document, left: str, right: str) -> tuple[set[str], set[str]]:
-    """The words that stand behind one word somewhere in the document, and those before another."""
+def _neighbours(document: Document, r: Range) -> tuple[set[str], set[str]]:
+    """The words that stand behind the word before a range elsewhere, and before the one after it.
+
+    Little words have all kinds of neighbours, so theirs say nothing.
+    """
+    left, right = (word if word not in LITTLE else "" for word in beside(document, r))
     behind: set[str] = set()
     ahead: set[str] = set()
-    for block in document.blocks:
-        if left and left in plain_words(block):
-            behind |= {b for a, b in _pairs_in(block) if a == left}
-        if right and right in plain_words(block):
-            ahead |= {a for a, b in _pairs_in(block) if b == right}
+    start = max(0, r.start.block - _NEAR_BLOCKS)
+    for block in document.blocks[start : r.end.block + _NEAR_BLOCKS]:
+        words = plain_words(block)
+        if left in words or right in words:
+            for a, b in _pairs_in(block):
+                if a == left:
+                    behind.add(b)
+                if b == right:
+                    ahead.add(a)
     return behind, ahead
 
 
 def _pairs_in(block: Block) -> Iterator[tuple[str, str]]:
-    return pairwise(w.lower().replace("’", "'") for w in _WORD.findall(block.text))
+    return pairwise(w.lower().replace("’", "'") for w in WORD.findall(block.text))
 
 
-def _sounding(said: tuple[str, ...], here: frozenset[str]) -> dict[tuple[str, ...], float]:
+def _sounding(said: tuple[str, ...], here: Set[str]) -> dict[tuple[str, ...], float]:
     """A word, or two, that sound like these all together, and what each is worth."""
-    key, text = phrase_key(" ".join(said)), "".join(said)
+    own, text = spoken(said), "".join(said)
+    key, letters = sound_class(own), phrase_key(text)
     scored: dict[tuple[str, ...], float] = {}
-    vowels = _vowels(text)
-    for candidate, distance in _near_keys(key, here):
+    for candidate in {*_near(_by_class(), key, here), *_near(_by_letters(), letters, here)}:
+        far = min(distance(own, phones(candidate)), _apart(letters, phrase_key(candidate)))
         likeness = Levenshtein.normalized_similarity(candidate, text)
         worth = zipf_frequency(candidate, "en") + _IN_DOCUMENT * (candidate in here)
-        worth += _SAME_VOWELS * (_vowels(candidate) == vowels)
-        scored[(candidate,)] = worth + _LETTERS * likeness - _A_SIGN * distance
-    for pair in _pairs(key) if len(said) == 1 else ():
+        scored[(candidate,)] = worth + _LETTERS * likeness - _A_SOUND * far
+    for pair in (
+        {*_pairs(_by_class(), key), *_pairs(_by_letters(), letters)} if len(said) < 3 else ()
+    ):
         likeness = Levenshtein.normalized_similarity("".join(pair), text)
-        worth = min(zipf_frequency(w, "en") for w in pair) - _A_PAIR
-        scored[pair] = worth + _LETTERS * likeness
+        common = min(zipf_frequency(w, "en") for w in pair)
+        worth = common + _IN_DOCUMENT * sum(w in here for w in pair) / 2
+        split = _A_PAIR if len(said) == 1 else 0.0
+        scored[pair] = worth + _LETTERS * likeness - split - _A_SOUND * distance(own, spoken(pair))
     return scored
 
 
-@cache
-def _vowels(word: str) -> str:
-    """The vowels that a word is spoken with, roughly: a sign for each long one."""
-    for pattern, sign in _VOWELS:
-        word = pattern.sub(sign, word)
-    return "".join(c for c in word.rstrip("e") if c in "aeiouAEIOU")
+def _apart(key: str, other: str) -> float:
+    """How far apart two words sound by their letters, as if counted in phones."""
+    return _A_SIGN * Levenshtein.distance(key, other) + _BY_LETTERS
 
 
-def words_of(document: Document) -> frozenset[str]:
-    words: set[str] = set()
-    for block in document.blocks:
-        words |= plain_words(block)
-    return frozenset(words)
+@dataclass(frozen=True)
+class _Known:
+    """The commonest English words by a key of their sound."""
 
+    key: Callable[[str], str]
 
-def plain_words(block: Block) -> frozenset[str]:
-    kept: frozenset[str] | None = block.__dict__.get("_plain_words")
-    if kept is None:
-        kept = frozenset(w.lower().replace("’", "'") for w in _WORD.findall(block.text))
-        block.__dict__["_plain_words"] = kept
-    return kept
+    @cached_property
+    def words(self) -> dict[str, tuple[str, ...]]:
+        found: dict[str, list[str]] = {}
+        for word in top_n_list("en", _KNOWN_WORDS):
+            if WORD.fullmatch(word) and word.isascii():
+                found.setdefault(self.key(word), []).append(word)
+        return {key: tuple(words) for key, words in found.items()}
 
-
-@cache
-def _by_key() -> dict[str, tuple[str, ...]]:
-    found: dict[str, list[str]] = {}
-    for word in top_n_list("en", _KNOWN_WORDS):
-        if _WORD.fullmatch(word) and word.isascii():
-            found.setdefault(phrase_key(word), []).append(word)
-    return {key: tuple(words) for key, words in found.items()}
+    @cached_property
+    def of_length(self) -> dict[int, tuple[str, ...]]:
+        found: dict[int, list[str]] = {}
+        for key in self.words:
+            found.setdefault(len(key), []).append(key)
+        return {size: tuple(keys) for size, keys in found.items()}
 
 
 @cache
-def _keys_of_length() -> dict[int, tuple[str, ...]]:
-    found: dict[int, list[str]] = {}
-    for key in _by_key():
-        found.setdefault(len(key), []).append(key)
-    return {size: tuple(keys) for size, keys in found.items()}
+def _by_class() -> _Known:
+    return _Known(lambda word: sound_class(phones(word)))
 
 
-def _near_keys(key: str, here: Iterable[str]) -> Iterator[tuple[str, int]]:
-    """Known words whose sound differs in one sign at most, and by how much."""
+@cache
+def _by_letters() -> _Known:
+    return _Known(phrase_key)
+
+
+def _near(known: _Known, key: str, here: Iterable[str]) -> Iterator[str]:
+    """Words whose rough sound differs in one sign at most."""
+    most = 1 if len(key) >= _SHORTEST_KEY else 0
     for word in here:
-        most = 1 if len(key) >= _SHORTEST_KEY else 0
-        distance = Levenshtein.distance(phrase_key(word), key, score_cutoff=most)
-        if distance <= most:
-            yield word, distance
-    for word in _by_key().get(key, ()):
-        yield word, 0
-    if len(key) < _SHORTEST_KEY:
-        return
-    for size in (len(key) - 1, len(key), len(key) + 1):
-        for other in _keys_of_length().get(size, ()):
+        if Levenshtein.distance(known.key(word), key, score_cutoff=most) <= most:
+            yield word
+    yield from known.words.get(key, ())
+    for size in (len(key) - 1, len(key), len(key) + 1) if most else ():
+        for other in known.of_length.get(size, ()):
             if other != key and Levenshtein.distance(other, key, score_cutoff=1) <= 1:
-                for word in _by_key()[other]:
-                    yield word, 1
+                yield from known.words[other]
 
 
-def _pairs(key: str) -> Iterator[tuple[str, str]]:
+def _pairs(known: _Known, key: str) -> Iterator[tuple[str, str]]:
     """Two common words that together sound like one."""
-    known = _by_key()
     for cut in range(1, len(key)):
-        for first in known.get(key[:cut], ()):
+        for first in known.words.get(key[:cut], ()):
             if zipf_frequency(first, "en") < _LEAST_PART:
                 continue
-            for second in known.get(key[cut:], ()):
+            for second in known.words.get(key[cut:], ()):
                 if zipf_frequency(second, "en") >= _LEAST_PART:
                     yield first, second

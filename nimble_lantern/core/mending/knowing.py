@@ -58,7 +58,8 @@ def taught_by(sitting: Sitting, r: Range, meant: Sequence[str], sure: bool = Fal
         return sitting
     before, after = beside(document, r)
     before, after = left[-1] if left else before, right[0] if right else after
-    lessons = taught(sitting.lessons, heard, new, (before, after), is_name(sitting, new))
+    named = is_name(sitting, new)
+    lessons = taught(sitting.lessons, heard, new, (before, after), named, sitting.number)
     return replace(sitting, lessons=lessons)
 
 

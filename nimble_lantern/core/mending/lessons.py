@@ -6,7 +6,7 @@ heard words are unlikely; else beside the same telling word, or when it was taug
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Collection, Iterator, Sequence
 from dataclasses import dataclass, replace
 
 from rapidfuzz.distance import Levenshtein
@@ -33,14 +33,21 @@ Said = tuple[str, ...]
 class Lesson:
     """`heard` was meant as `meant`; `beside` are the words before and after, each time.
 
-    `named` where what was meant is a name.
+    `taught` are the utterances that did it, `withdrawn` those of them that are undone; `named`
+    where what was meant is a name.
     """
 
     heard: Said
     meant: Said
     beside: tuple[tuple[str, str], ...] = ()
-    count: int = 1
+    taught: tuple[int, ...] = ()
     named: bool = False
+    withdrawn: tuple[int, ...] = ()
+
+    @property
+    def count(self) -> int:
+        """How often it was taught."""
+        return len(self.taught) - len(self.withdrawn)
 
     def __str__(self) -> str:
         return f"“{' '.join(self.heard)}” is “{' '.join(self.meant)}”"
@@ -51,6 +58,8 @@ class Lesson:
         `stands`: the heard words are in the document, where nobody corrected them; `known`: what
         was meant is.
         """
+        if not self.count:
+            return False
         unlikely = min(zipf_frequency(w, "en") for w in self.heard) < _UNLIKELY
         if self.named and unlikely and not stands:
             return True
@@ -77,9 +86,14 @@ def alike(heard: Sequence[str], meant: Sequence[str]) -> bool:
 
 
 def taught(
-    known: Lessons, heard: Said, meant: Said, beside: tuple[str, str], named: bool
+    known: Lessons,
+    heard: Said,
+    meant: Said,
+    beside: tuple[str, str],
+    named: bool = False,
+    utterance: int = 0,
 ) -> Lessons:
-    """The lessons after a correction.  One that said the opposite goes."""
+    """The lessons after a correction by an utterance.  One that said the opposite goes."""
     key = _key(heard)
     if not heard or not meant or max(len(heard), len(meant)) > LONGEST or key == _key(meant):
         return known
@@ -87,10 +101,29 @@ def taught(
     same = next((x for x in kept if _key(x.heard) == key and _key(x.meant) == _key(meant)), None)
     # What the same words were meant as before is doubtful now.
     kept = [x for x in kept if _key(x.heard) != key]
-    new = same or Lesson(heard, meant, (), 0, named)
-    places = tuple(dict.fromkeys((*new.beside, beside)))[-_MOST_PLACES:]
-    new = replace(new, beside=places, count=new.count + 1, named=new.named or named)
+    new = same or Lesson(heard, meant)
+    new = replace(
+        new,
+        beside=tuple(dict.fromkeys((*new.beside, beside)))[-_MOST_PLACES:],
+        taught=tuple(dict.fromkeys((*new.taught, utterance)))[-_MOST_PLACES:],
+        named=new.named or named,
+    )
     return (*kept, new)[-MOST_LESSONS:]
+
+
+def walked(known: Lessons, undone: Collection[int], redone: Collection[int]) -> Lessons:
+    """The lessons after some utterances were undone and others brought back."""
+    if not any(set(x.taught) & {*undone, *redone} for x in known):
+        return known
+    return tuple(
+        replace(
+            x,
+            withdrawn=tuple(
+                n for n in x.taught if n in undone or n in x.withdrawn and n not in redone
+            ),
+        )
+        for x in known
+    )
 
 
 def forgotten(known: Lessons, gone: Sequence[Lesson]) -> Lessons:
@@ -105,8 +138,8 @@ def found(
     """(where, lesson, word before, word after) of what lessons say about words; longest first."""
     if not known:
         return
-    by_key = {_key(lesson.heard): lesson for lesson in known}
-    longest = max(len(key) for key in by_key)
+    by_key = {_key(lesson.heard): lesson for lesson in known if lesson.count}
+    longest = max(map(len, by_key), default=0)
     i = 0
     while i < len(words):
         for size in range(min(longest, len(words) - i), 0, -1):

@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass, replace
 from functools import cache
 
+from rapidfuzz import process
+from rapidfuzz.distance import Levenshtein
 from wordfreq import top_n_list, zipf_frequency
 
 from nimble_lantern.core.document.model import Range
@@ -18,6 +20,9 @@ _CONFUSED = ("bcdegptvz", "mn", "fsx", "ajkh", "iy", "quw", "ln", "lo")
 _A_SLIP = 2.5
 """What each letter that was perhaps another costs, on wordfreq's Zipf scale."""
 _MOST_SLIPS = 2
+_A_MISTAKE = 3.0
+"""What a letter costs that is wrong, lost or too many; one that sounds alike costs half."""
+_A_LETTER_MORE = 0.15
 _OWN = 4.0
 """What a word of the word book or the document is worth more than another."""
 _SURE_LETTERS = 3
@@ -64,7 +69,7 @@ def one_letter(words: Sequence[str]) -> str:
 
 
 def completions(letters: str, own: Iterable[str], most: int = 5) -> tuple[str, ...]:
-    """Words that these letters begin, perhaps with a letter misheard, the likeliest first.
+    """Words that these letters begin, or are with letters misheard or lost, the likeliest first.
 
     `own` are the words of the word book and the document, as they are written.
     """
@@ -72,25 +77,43 @@ def completions(letters: str, own: Iterable[str], most: int = 5) -> tuple[str, .
     if not said.strip():
         return ()
     worth: dict[str, float] = {}
-    for source, bonus in ((own, _OWN), (_vocabulary().get(said[:1], ()), 0.0)):
-        for word in source:
-            slips = _slips(said, word.lower())
-            if slips is not None and word != letters:
-                longer = len(word) - len(said)
-                value = zipf_frequency(word, "en") + bonus - _A_SLIP * slips - longer * 0.15
-                worth[word] = max(value, worth.get(word, value))
-    if len(said) >= _SURE_LETTERS:
-        for first in _confusable(said[0]):
-            for word in _vocabulary().get(first, ()):
-                slips = _slips(said, word)
-                if slips is not None and len(word) == len(said):
-                    value = zipf_frequency(word, "en") - _A_SLIP * slips
-                    worth[word] = max(value, worth.get(word, value))
-    ranked = sorted(worth, key=lambda w: -worth[w])
+    mine = frozenset(own)
+    for word in (*mine, *_vocabulary().get(said[:1], ())):
+        slips = _slips(said, word.lower())
+        if slips is not None and word != letters:
+            cost = _A_SLIP * slips + (len(word) - len(said)) * _A_LETTER_MORE
+            worth[word] = zipf_frequency(word, "en") + _OWN * (word in mine) - cost
+    for word in _misspelled(said, mine) if len(said) >= _SURE_LETTERS else ():
+        cost = _A_MISTAKE * _mistakes(said, word.lower())
+        value = zipf_frequency(word, "en") + _OWN * (word in mine) - cost
+        worth[word] = max(value, worth.get(word, value))
     seen: dict[str, str] = {}
-    for word in ranked:
-        seen.setdefault(word.lower(), word)
+    for word in sorted(worth, key=lambda w: (-worth[w], w)):
+        if word != letters:
+            seen.setdefault(word.lower(), word)
     return tuple(seen.values())[:most]
+
+
+def _misspelled(said: str, own: frozenset[str]) -> Iterator[str]:
+    """Known words of which a letter or two are others, lost, or too many in a spelling."""
+    most = 1 if len(said) <= _SURE_LETTERS else _MOST_SLIPS
+    for word in own:
+        if Levenshtein.distance(said, word.lower(), score_cutoff=most) <= most:
+            yield word
+    common = _all_words()
+    for word, _, _ in process.extract(
+        said, common, scorer=Levenshtein.distance, score_cutoff=most, limit=None
+    ):
+        yield word
+
+
+def _mistakes(said: str, word: str) -> float:
+    """How many letters of a spelling are wrong; those that sound alike count half."""
+    found = 0.0
+    for op in Levenshtein.editops(said, word):
+        alike = op.tag == "replace" and _sound_alike(said[op.src_pos], word[op.dest_pos])
+        found += 0.5 if alike else 1.0
+    return found
 
 
 def _slips(said: str, word: str) -> int | None:
@@ -111,8 +134,22 @@ def _sound_alike(a: str, b: str) -> bool:
     return any(a in group and b in group for group in _CONFUSED)
 
 
-def _confusable(a: str) -> str:
-    return "".join(sorted({c for group in _CONFUSED if a in group for c in group} - {a}))
+class Known:
+    """The words that letters may be meant for: one's own, and the common ones."""
+
+    def __init__(self, own: Iterable[str]) -> None:
+        self._own = {word.lower() for word in own}
+
+    def worth(self, letters: str) -> float:
+        """How likely letters are: 3 for a word of one's own, 2 for another or the beginning of
+        one's own, 1 for the beginning of another, 0 for none."""
+        said = letters.lower()
+        if said in self._own:
+            return 3.0
+        common = _vocabulary().get(said[:1], ())
+        if said in common or any(word.startswith(said) for word in self._own):
+            return 2.0
+        return float(any(word.startswith(said) for word in common))
 
 
 def unsure(letters: str, own: Iterable[str]) -> tuple[int, ...]:
@@ -123,6 +160,11 @@ def unsure(letters: str, own: Iterable[str]) -> tuple[int, ...]:
         return ()
     best = next((w for w in completions(letters, own) if len(w) == len(said)), "")
     return tuple(i for i, (a, b) in enumerate(zip(said, best.lower(), strict=False)) if a != b)
+
+
+@cache
+def _all_words() -> tuple[str, ...]:
+    return tuple(word for words in _vocabulary().values() for word in words)
 
 
 @cache

@@ -16,9 +16,11 @@ from rapidfuzz.distance import Levenshtein
 
 from nimble_lantern.core.document.model import Document, Range
 from nimble_lantern.core.kinds import Judged, Lamp
+from nimble_lantern.core.learning import taken_for
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
+from nimble_lantern.core.reading.spelling import spelling_heard
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Words
 from nimble_lantern.core.targets.words import exact, places
@@ -90,6 +92,9 @@ def decide(sitting: Sitting, hearing: Hearing) -> Decision:
         awake = hearing.commands[:1] or hearing.hypotheses[:1]
         words = tuple(w.text for h in awake for w in h.words)
         return Decision((words,) if words else (), " ".join(words))
+    if sitting.tray is not None and (hearing.commands or hearing.evidence):
+        said = spelling_heard(sitting, hearing)
+        return Decision((said,), " ".join(said))
     if hearing.goes_on or hearing.doubt and not hearing.fits:
         phrases = hearing.hypotheses[0].phrases() if hearing.hypotheses else ()
         return Decision(phrases, hearing.text, _doubt(hearing))
@@ -283,7 +288,9 @@ def likeliest(
         behind = max(commands[0].score - command.score, rank * _A_RANK)
         if behind > _FARTHEST:
             continue
-        verdict = reader.judge(sitting, tuple(w.text for w in command.words), whole=True)
+        words = tuple(w.text for w in command.words)
+        meant = taken_for(sitting.learned, words) or words
+        verdict = reader.judge(sitting, meant, whole=True)
         if verdict.kind is Judged.COMMAND:
             fit = _A_FIT * fits[rank] if rank < len(fits) else 0.0
             found.append((fit - behind - _unusual(sitting, verdict), command, verdict))

@@ -16,9 +16,10 @@ from typing import Any
 
 from pocketsphinx import Decoder
 
+from nimble_lantern.core.mending.pronouncing import pronunciation
 from nimble_lantern.core.reading.hearing import HeardWord, Hypothesis
 from nimble_lantern.engines.builtin.rescoring import Rescorer
-from nimble_lantern.engines.builtin.sounds import KNOWN, VARIANTS, pronunciation
+from nimble_lantern.engines.builtin.sounds import KNOWN, VARIANTS
 
 FRAMES_A_SECOND = 100
 _MOST_PATHS = 200

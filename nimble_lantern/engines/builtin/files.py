@@ -120,7 +120,9 @@ def scene_of(sitting: Sitting) -> Scene:
     view = tuple(blocks[b].text for b in near if blocks[b].text.strip())
     resting, choosing = sitting.lamp is not Lamp.LIT, sitting.question is not None
     names = tuple((kind, tuple(named.of(sitting))) for kind, named in CATALOGUE.named.items())
-    return Scene(view, names, resting, choosing)
+    spelling = sitting.tray is not None
+    wordings = tuple(wording.said for wording in sitting.learned)
+    return Scene(view, names, resting, choosing, spelling=spelling, wordings=wordings)
 
 
 def hear_file(path: Path, desk: Hears) -> None:

@@ -14,7 +14,15 @@ from rapidfuzz.distance import Levenshtein
 from wordfreq import top_n_list, word_frequency
 
 from nimble_lantern.core.commands import CATALOGUE
-from nimble_lantern.core.grammar.export import Network, Page, either, filled, skeleton
+from nimble_lantern.core.grammar.export import (
+    Network,
+    Page,
+    either,
+    filled,
+    skeleton,
+    with_wordings,
+)
+from nimble_lantern.core.lexicon.spellings import ALPHABET, SPELLED
 from nimble_lantern.core.reading.hearing import CUT, Hearing, Hypothesis, Tail, from_line
 from nimble_lantern.core.writing.spoken import bare, plain, spoken_forms
 from nimble_lantern.engines import Scene
@@ -36,6 +44,8 @@ _IN_VIEW = 1e-3
 _FORMS = 6
 _CHOICE = 0.5
 """The share of choices in what is said while the page shows numbers to choose from."""
+_LETTERS_SHARE = 0.8
+"""The share of letters in what is said while a word is spelled."""
 _LEAD_SECONDS = 0.12
 """Of the silence before a tail that is heard with it."""
 _LONGEST_TAIL = 8
@@ -45,14 +55,67 @@ _LEAST_ALIKE, _LONGEST_DOUBTED = 0.5, 7
 _STOPS = ".,;:!?…)"
 
 
+LETTERS = tuple(sorted({"a.", *"bcdefghijklmnopqrstuvwxyz", *ALPHABET, *SPELLED}))
+"""Words that stand for a letter, a sign or a figure.
+
+"A." is the letter's name in the recogniser's dictionary, "a" the article, too.
+"""
+
+
+def letters() -> Network:
+    """Letters one after another, each perhaps capital, double, or with a word that has it."""
+    net = Network()
+    net.start, net.final = net.state(), net.state()
+    capital, double, example = net.state(), net.state(), net.state()
+    net.arc(net.start, capital, "capital")
+    net.arc(net.final, capital, "capital")
+    for here in (net.start, capital, net.final):
+        net.arc(here, double, "double")
+    for here in (net.start, capital, double, net.final):
+        for word in LETTERS:
+            net.arc(here, net.final, word)
+            share = _PLAIN_LETTER if len(word.rstrip(".")) == 1 else _OTHER_LETTER
+            net.weights[here, net.final, word] = share
+    net.path(net.final, example, ("as", "in"), _AN_EXAMPLE)
+    for word in _common_words():
+        net.arc(example, net.final, word)
+    return net
+
+
+_PLAIN_LETTER, _OTHER_LETTER, _AN_EXAMPLE = 0.03, 0.003, 0.01
+"""How likely a letter, a word of the alphabet and an example ("as in boat") come next."""
+
+
 def _answers() -> set[str]:
     """The commands that only answer a question."""
     return {name for name, made in CATALOGUE.commands.items() if made.traits.answers}
 
 
+def _of_letters() -> set[str]:
+    """The commands that are only said while a word is spelled."""
+    return {name for name, made in CATALOGUE.commands.items() if made.traits.spells}
+
+
 @cache
 def _skeleton() -> Network:
-    return skeleton(CATALOGUE.grammar, CATALOGUE.named, skip=_answers())
+    skip = _answers() | _of_letters()
+    return skeleton(CATALOGUE.grammar, CATALOGUE.named, skip=skip)
+
+
+@cache
+def _spelling() -> Network:
+    """Letters, and what is said of them."""
+    kept = (
+        _of_letters()
+        | _answers()
+        | {name for name, c in CATALOGUE.commands.items() if c.traits.leaves}
+    )
+    skip = CATALOGUE.commands.keys() - kept
+    said_of_them = filled(
+        skeleton(CATALOGUE.grammar, CATALOGUE.named, skip=skip),
+        Page(free=dict.fromkeys(LETTERS, 1 / len(LETTERS))),
+    )
+    return either(letters(), said_of_them, _LETTERS_SHARE)
 
 
 @cache
@@ -90,13 +153,15 @@ def texts_in(scene: Scene) -> list[Forms]:
 
 def grammar_for(scene: Scene) -> Network:
     """The network of everything that can be said now."""
+    if scene.spelling:
+        return _spelling()
     texts = texts_in(scene)
     seen = {w for text in texts for forms in text for form in forms for w in form}
     common = _common_words()
     free = {**common, **{w: max(_IN_VIEW, common.get(w, 0.0)) for w in sorted(seen)}}
     names = {kind: [_said(name) for name in named] for kind, named in scene.names}
     page = Page(texts, names, free)
-    net = filled(_skeleton(), page)
+    net = with_wordings(filled(_skeleton(), page), scene.wordings, texts)
     return either(_choices(), net, _CHOICE) if scene.choosing else net
 
 
@@ -237,7 +302,8 @@ class BuiltIn:
         """The command, and its alternatives where they may tell more: they take time to find."""
         said = text.hypotheses[0]
         like = _alike(command.hypotheses[0], said) if command.hypotheses else _LEAST_ALIKE
-        if like == 1 or like < _LEAST_ALIKE or len(said.words) > _LONGEST_DOUBTED:
+        doubted = _LEAST_ALIKE <= like < 1 and len(said.words) <= _LONGEST_DOUBTED
+        if not doubted and not (self._scene is not None and self._scene.spelling):
             return command.hypotheses
         self.command.ask_alternatives()
         try:

@@ -11,10 +11,10 @@ from dataclasses import dataclass, replace
 
 from rapidfuzz.distance import Levenshtein
 
+from nimble_lantern.core.mending.pronouncing import LookUp, pronunciation
 from nimble_lantern.core.reading.hearing import HeardWord, Hypothesis
 from nimble_lantern.core.reading.likely import DocumentModel, Given
 from nimble_lantern.core.writing.spoken import plain
-from nimble_lantern.engines.builtin.sounds import LookUp, pronunciation
 
 _MOST_REPLACED = 12
 _LONGEST_SPAN = 3

@@ -1,0 +1,127 @@
+"""The spelling tray: letters, putting them right, completions, and where the word goes."""
+
+from __future__ import annotations
+
+import unittest
+
+from nimble_lantern.core.mending.tray import Tray, completions, letters_of, unsure
+from tests.desk import DeskCase
+
+
+class Letters(unittest.TestCase):
+    def test_every_way_to_say_letters(self) -> None:
+        said = {
+            "b o a t": "boat",
+            "bravo oscar alpha tango": "boat",
+            "b as in boat o a t": "boat",
+            "b for bravo o": "bo",
+            "capital h o double b": "Hobb",
+            "h o hyphen two": "ho-2",
+            "o apostrophe capital n": "o’N",
+            "a space b": "a b",
+        }
+        for line, letters in said.items():
+            with self.subTest(line):
+                self.assertEqual(letters_of(line.split()), letters)
+
+    def test_words_are_no_letters(self) -> None:
+        for line in ("the boat", "b o a the", "spell it"):
+            self.assertEqual(letters_of(line.split()), "")
+
+    def test_all_capitals_go_on(self) -> None:
+        self.assertEqual(Tray(upper=True).more("rn").more("li").letters, "RNLI")
+
+
+class Completions(unittest.TestCase):
+    def test_ones_own_words_go_before_commoner_ones(self) -> None:
+        self.assertEqual(completions("marl", ["Marlowe", "tide"])[0], "Marlowe")
+
+    def test_a_letter_that_sounds_alike_may_be_another(self) -> None:
+        self.assertIn("board", completions("poard", []))
+        self.assertEqual(unsure("poard", []), (0,))
+
+    def test_a_word_that_is_known_has_no_doubtful_letters(self) -> None:
+        self.assertEqual(unsure("board", []), ())
+        self.assertEqual(unsure("tarrow", ["Tarrow"]), ())
+
+
+class OnTheDesk(DeskCase):
+    def test_a_word_on_the_page_is_spelled_anew(self) -> None:
+        self.desk("The harbour bord is late.")
+        self.driver.hears("spell bord", "b o a r d", "that is it")
+        self.assertText("The harbour board is late.")
+        self.driver.hears("undo that")
+        self.assertText("The harbour bord is late.")
+
+    def test_a_new_word_goes_in_where_the_writing_stopped(self) -> None:
+        self.desk("")
+        self.driver.hears(
+            "we met", "spell a word", "capital t a double r o w", "that's it", "today"
+        )
+        self.assertText("We met Tarrow today")
+
+    def test_letters_are_put_right_among_themselves(self) -> None:
+        self.desk("")
+        self.driver.hears("spell a name", "m a l o e")
+        for line, letters in (
+            ("insert an r after the second letter", "marloe"),
+            ("put a w before the last letter", "marloe"),
+            ("insert a w after the fifth letter", "marlowe"),
+            ("make the first letter a t", "tarlowe"),
+            ("change the last letter to x", "tarlowx"),
+            ("delete the third letter", "talowx"),
+            ("back two", "talo"),
+            ("undo that", "tal"),
+            ("make that a capital r", "taR"),
+            ("start again", ""),
+        ):
+            self.driver.hears(line)
+            tray = self.driver.sitting.tray
+            assert tray is not None
+            if line.startswith("put a w"):
+                continue
+            with self.subTest(line):
+                self.assertEqual(tray.letters, letters)
+
+    def test_a_letter_that_is_not_there_is_told(self) -> None:
+        self.desk("")
+        self.driver.hears("spell a word", "a b")
+        self.assertIn("no letter 5", self.driver.hears("delete the fifth letter").summary)
+
+    def test_a_number_takes_a_word_that_the_letters_begin(self) -> None:
+        self.desk("Mara Tarrow is here.")
+        self.driver.hears("spell a word", "t a r")
+        question = self.driver.sitting.question
+        assert question is not None
+        self.assertEqual(question.options[0].label, "Tarrow")
+        self.driver.hears("one")
+        self.assertText("Mara Tarrow is here. Tarrow")
+
+    def test_cancel_leaves_all_as_it_was(self) -> None:
+        self.desk("The bord is late.")
+        self.driver.hears("spell bord", "b o a", "cancel", "thank you")
+        self.assertText("The bord is late. Thank you")
+
+    def test_nothing_is_dictated_while_a_word_is_spelled(self) -> None:
+        self.desk("The bord is late.")
+        self.driver.hears("spell bord")
+        entry = self.driver.hears("we look forward to your answer")
+        self.assertRead("unclear", entry)
+        self.assertText("The bord is late.")
+
+    def test_going_elsewhere_ends_the_spelling(self) -> None:
+        self.desk("The bord is late.")
+        self.driver.hears("spell bord", "b o", "bold late")
+        self.assertIsNone(self.driver.sitting.tray)
+        self.assertEqual(self.driver.marked("bold"), ["late"])
+
+    def test_that_is_it_said_twice_is_not_written(self) -> None:
+        self.desk("The bord is late.")
+        self.driver.hears("spell bord", "b o a r d", "that is it", "that is it")
+        self.assertText("The board is late.")
+
+    def test_sentences_about_spelling_stay_sentences(self) -> None:
+        for line in ("spell out the terms of the lease to them", "that is it for today"):
+            with self.subTest(line):
+                self.desk("The lease is long.")
+                self.assertRead("text", self.driver.hears(line))

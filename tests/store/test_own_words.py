@@ -1,0 +1,61 @@
+"""What was learned of a speaker survives, and their figures are counted from the journal."""
+
+from __future__ import annotations
+
+import tempfile
+import unittest
+from datetime import datetime, timedelta
+from pathlib import Path
+
+from nimble_lantern.core.reading.hearing import from_line
+from nimble_lantern.shell import LiveDesk
+from nimble_lantern.store.database import in_memory, migrate
+from nimble_lantern.store.journal import Journal
+from nimble_lantern.store.opening import open_folder
+
+LINES = (
+    "we met ida marlowe today",
+    "add ida marlowe to the word book",
+    "eider marlow came",
+    "correct eider marlow",
+    "ida marlowe",
+    "never write the word fairy",
+)
+
+
+class Restarting(unittest.TestCase):
+    def test_word_book_lessons_and_tray_are_there_after_a_restart(self) -> None:
+        with tempfile.TemporaryDirectory() as name:
+            desk = LiveDesk(open_folder(Path(name)))
+            for line in (*LINES, "spell the last word", "b o a"):
+                desk.hear(from_line(line))
+            again = LiveDesk(open_folder(Path(name))).sitting
+            self.assertEqual(again.word_book, desk.sitting.word_book)
+            self.assertEqual(again.lessons, desk.sitting.lessons)
+            self.assertEqual(again.tray, desk.sitting.tray)
+            self.assertEqual(again.question, desk.sitting.question)
+
+
+class Figures(unittest.TestCase):
+    def setUp(self) -> None:
+        self.now = datetime(2026, 3, 14, 10, 30)
+        engine = in_memory()
+        migrate(engine)
+        self.journal = Journal(engine, lambda: self.now)
+        self.desk = LiveDesk(self.journal)
+
+    def test_each_day_is_counted(self) -> None:
+        for line in ("the fairy is late", "correct fairy", "one", "undo that"):
+            self.desk.hear(from_line(line))
+        self.now += timedelta(days=1)
+        self.desk.hear(from_line("we wait for it"))
+        first, second = self.journal.days()
+        self.assertEqual((first.words, first.corrections, first.taken_back), (4, 1, 1))
+        self.assertEqual((first.chosen, first.first, first.at_first), (1, 1, 1.0))
+        self.assertEqual((second.words, second.corrections, second.at_first), (4, 0, None))
+        self.assertEqual(first.per_hundred, 25.0)
+
+    def test_long_ago_is_left_out(self) -> None:
+        self.desk.hear(from_line("we wait for it"))
+        self.now += timedelta(days=60)
+        self.assertEqual(self.journal.days(), [])
