@@ -27,9 +27,12 @@ from nimble_lantern.core.origins import utterance_at
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.sounds import phrase_key
+from nimble_lantern.core.writing.capitals import starts_sentence
 from nimble_lantern.core.writing.spoken import plain
 
 MOST = 7
+_MOST_MORE = 2
+"""Words that another hypothesis may have more in the same place: more are out of line."""
 _SHAPES = 2
 """Ways to write the same words that are among the first seven, if there are any."""
 _KNOWN_WORDS = 40_000
@@ -40,7 +43,9 @@ _SHORTEST_KEY = 2
 """Signs of a key from which words whose sound differs a little are looked for as well."""
 _A_SIGN, _BY_LETTERS = 1.2, 0.2
 """How many phones a sign of a key made of letters stands for; and how much less it tells."""
-_IN_DOCUMENT = 3.0
+_COMMON = 0.7
+"""What how common a word is counts, on wordfreq's Zipf scale."""
+_IN_DOCUMENT = 4.0
 """What a word of the document is worth more, on wordfreq's Zipf scale."""
 _A_SOUND = 4.0
 """What each phone that differs wholly costs, on the same scale; those easily confused cost less."""
@@ -77,7 +82,8 @@ def alternatives(sitting: Sitting, r: Range, most: int = MOST, skip: int = 0) ->
     out = {plain(" ".join(said)), *rejected_at(sitting.document, r)}
     few = len(text.split()) <= _LONGEST
     figures = _shaped(figures_and_signs(text, sitting.settings.dialect) if few else ())
-    shapes = _shaped(spellings(text) if few else ())
+    opens = starts_sentence(sitting.document.blocks[r.start.block].text[: r.start.offset])
+    shapes = _shaped(spellings(text, opens) if few else ())
     certain = [*_corrected(sitting, said), *_heard(sitting, r, said)]
     alike = _alike(sitting, r, said)
     room = max(0, most - len(figures) - len(certain) - min(_SHAPES, len(shapes)))
@@ -156,7 +162,7 @@ def _heard(sitting: Sitting, r: Range, said: tuple[str, ...]) -> Iterator[tuple[
         return
     for other in _others(hearing):
         words = in_place_of(best, other, at, at + size)
-        if words:
+        if words and len(words) <= size + _MOST_MORE:
             yield words
 
 
@@ -263,14 +269,14 @@ def _sounding(said: tuple[str, ...], here: Set[str]) -> dict[tuple[str, ...], fl
     for candidate in {*_near(_by_class(), key, here), *_near(_by_letters(), letters, here)}:
         far = min(distance(own, phones(candidate)), _apart(letters, phrase_key(candidate)))
         likeness = Levenshtein.normalized_similarity(candidate, text)
-        worth = zipf_frequency(candidate, "en") + _IN_DOCUMENT * (candidate in here)
+        worth = _COMMON * zipf_frequency(candidate, "en") + _IN_DOCUMENT * (candidate in here)
         scored[(candidate,)] = worth + _LETTERS * likeness - _A_SOUND * far
     for pair in (
         {*_pairs(_by_class(), key), *_pairs(_by_letters(), letters)} if len(said) < 3 else ()
     ):
         likeness = Levenshtein.normalized_similarity("".join(pair), text)
         common = min(zipf_frequency(w, "en") for w in pair)
-        worth = common + _IN_DOCUMENT * sum(w in here for w in pair) / 2
+        worth = _COMMON * common + _IN_DOCUMENT * sum(w in here for w in pair) / 2
         split = _A_PAIR if len(said) == 1 else 0.0
         scored[pair] = worth + _LETTERS * likeness - split - _A_SOUND * distance(own, spoken(pair))
     return scored

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 from wordfreq import zipf_frequency
 
+from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.writing.capitals import capitalised
 from nimble_lantern.core.writing.cardinals import cardinal, in_words, ordinal_in_words
 from nimble_lantern.core.writing.marks import MARKS
@@ -31,9 +32,13 @@ def figures_and_signs(text: str, dialect: str = "british") -> tuple[Form, ...]:
     return _others(text, (*_signs(text, dialect), *_exactly(_figures(text, dialect))))
 
 
-def spellings(text: str) -> tuple[Form, ...]:
-    """Words in the other dialect, joined, hyphened or apart, with a capital or without."""
-    return _others(text, _exactly((*_spelled(text), *_hyphens(text), *_cases(text))))
+def spellings(text: str, opens: bool = False) -> tuple[Form, ...]:
+    """Words in the other dialect, joined, hyphened or apart, with a capital or without.
+
+    What `opens` a sentence has its capital from there.
+    """
+    cases = () if opens else _cases(text)
+    return _others(text, _exactly((*_spelled(text), *_hyphens(text), *cases)))
 
 
 def _exactly(written: Iterable[str]) -> Iterator[Form]:
@@ -80,7 +85,7 @@ def _spelled(text: str) -> Iterator[str]:
 
 def _hyphens(text: str) -> Iterator[str]:
     parts = text.replace("-", " ").split()
-    if len(parts) != 2 or not all(p.isalpha() for p in parts):
+    if len(parts) != 2 or not all(p.isalpha() and p.lower() not in LITTLE for p in parts):
         return
     joined = parts[0] + parts[1].lower()
     yield from ("-".join(parts), " ".join(parts))

@@ -3,13 +3,18 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
+from functools import lru_cache
+
+from rapidfuzz.distance import Levenshtein
 
 from nimble_lantern.core.kinds import Judged
+from nimble_lantern.core.lexicon.spellings import ALPHABET
 from nimble_lantern.core.mending.knowing import own_words
 from nimble_lantern.core.mending.tray import Known, letters_of
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
 from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.writing.spelling import letter
 
 _FARTHEST = 0.3
 """Log score a frame below the grammar's best path from which an alternative is none."""
@@ -19,6 +24,8 @@ _A_RANK = 0.3
 """What each better guess at the letters is worth; a word of one's own is worth three."""
 _LONGEST_RUN = 12
 """Letters of a spelled word that may be run together."""
+_LEAST_LIKE, _SHORTEST_NAME = 0.7, 4
+"""Of the letters, how like a word of the alphabet another is; and the fewest letters of one."""
 Said = tuple[str, ...]
 
 
@@ -40,7 +47,8 @@ def spelling_heard(sitting: Sitting, hearing: Hearing) -> Said:
 
     def worth(guess: tuple[int, Said]) -> float:
         rank, said = guess
-        return known.worth(before + letters_of(said)) - _A_RANK * rank
+        named = sum(w in ALPHABET for w in said) / len(said)
+        return known.worth(before + letters_of(said)) + named - _A_RANK * rank
 
     return max(enumerate(guesses), key=worth)[1]
 
@@ -65,10 +73,47 @@ def _of_the_letters(sitting: Sitting, words: Sequence[str]) -> bool:
 
 
 def _as_letters(words: Said) -> Said:
-    """Words that a dictation made of letters, taken apart again: "M-A-RS" is four letters."""
-    if letters_of(words):
-        return words
-    single = sum(len(w) == 1 for w in words)
+    """Words that a dictation made of letters, taken apart again: "M-A-RS" is four letters.
+
+    Nearly the words of the alphabet are those: "fox trot", "julia".
+    """
+    named = _alphabet(words)
+    if letters_of(named):
+        return named
+    if named != words or any(w in ALPHABET for w in words):
+        # A word of the alphabet was misheard: the other engine knows them all.
+        return ()
+    single = sum(letter(w) is not None for w in words)
     if not words or len(words) > 1 and single < len(words) / 2:
         return ()
-    return tuple(c for w in words for c in (w if w.isalpha() and len(w) <= _LONGEST_RUN else ()))
+    return tuple(c for w in words for c in _apart(w))
+
+
+def _apart(word: str) -> Said:
+    if letter(word) is not None:
+        return (word,)
+    return tuple(word) if word.isalpha() and len(word) <= _LONGEST_RUN else ()
+
+
+def _alphabet(words: Said) -> Said:
+    """With words that are nearly the alphabet's put in their place, where most words are."""
+    found: list[str] = []
+    i = known = 0
+    while i < len(words):
+        one, two = words[i], "".join(words[i : i + 2])
+        pair = one not in ALPHABET and (two in ALPHABET or not _nearest(one) and _nearest(two))
+        near = _nearest(two) if pair else _nearest(one)
+        found.append(near or one)
+        known += bool(near)
+        i += 2 if pair else 1
+    return tuple(found) if known * 2 > len(found) else words
+
+
+@lru_cache(maxsize=5_000)
+def _nearest(word: str) -> str:
+    if word in ALPHABET:
+        return word
+    if len(word) < _SHORTEST_NAME:
+        return ""
+    best = max(ALPHABET, key=lambda name: Levenshtein.normalized_similarity(word, name))
+    return best if Levenshtein.normalized_similarity(word, best) >= _LEAST_LIKE else ""
