@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from wordfreq import zipf_frequency
+
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.kinds import Attention, Judged, Lamp
 from nimble_lantern.core.lexicon.closed import DULL
@@ -108,12 +110,29 @@ def _candidates(sitting: Sitting) -> Iterator[str]:
     if sitting.choices:
         yield "as digits"
         yield "as words"
+    if (name := _unknown_name(sitting)) is not None:
+        yield f"add {name} to the word book"
     if len(words) > 1:
         yield _VERBS[1].format(words[1])
     yield from ("new paragraph", "delete the last word")
     if sitting.history.ahead:
         yield "redo that"
     yield from ("show the shelf", "new document", "stop listening")
+
+
+_OFTEN = 3
+"""Times that a name stands in a document until it is proposed for the word book."""
+_RARE = 3.0
+
+
+def _unknown_name(sitting: Sitting) -> str | None:
+    """A rare name that the document repeats, and that the word book lacks."""
+    named = sitting.names.follow(sitting.document.blocks)
+    for form in named.repeated(_OFTEN):
+        rare = min(zipf_frequency(word, "en") for word in form) < _RARE
+        if rare and all(w.isalpha() for w in form) and sitting.word_book.find(form) is None:
+            return " ".join(form)
+    return None
 
 
 def _phrases(sitting: Sitting) -> Iterator[str]:

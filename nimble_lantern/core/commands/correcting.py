@@ -13,7 +13,7 @@ from nimble_lantern.core.doubts import doubts, kept
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.kinds import ReadAs
-from nimble_lantern.core.mending.alternatives import alternatives, was_heard_otherwise
+from nimble_lantern.core.mending.alternatives import also_heard, alternatives
 from nimble_lantern.core.origins import utterance_at
 from nimble_lantern.core.state import Done, Question, Sitting
 from nimble_lantern.core.targets.model import Places, That, Words, of_the_page
@@ -45,7 +45,7 @@ def _doubtful(sitting: Sitting, parse: Parse) -> bool:
     if not isinstance(target, Words) or target.called:
         return of_the_page(target)
     found = places(sitting.document, target.words)
-    return any(was_heard_otherwise(sitting, r) for r in found)
+    return any(also_heard(sitting, r) for r in found)
 
 
 def _just_dictated(sitting: Sitting, parse: Parse) -> bool:
@@ -55,8 +55,10 @@ def _just_dictated(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _without_the(sitting: Sitting, r: Range) -> Range:
-    """ "Correct the fairy" is said of the fairy: nobody hears an article for another word."""
+    """ "Correct the fairy" is said of the fairy, unless its article was heard as something else."""
     text = sitting.document.text(r)
+    if any(words[0] != "the" for words in also_heard(sitting, r)):
+        return r
     if text[:4].lower() == "the " and text[4:].strip():
         return Range(r.start._replace(offset=r.start.offset + 4), r.end)
     return r

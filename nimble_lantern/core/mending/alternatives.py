@@ -138,10 +138,10 @@ def rejected_at(document: Document, r: Range) -> frozenset[str]:
     return frozenset(found)
 
 
-def was_heard_otherwise(sitting: Sitting, r: Range) -> bool:
-    """Whether something else was heard at a range, too."""
+def also_heard(sitting: Sitting, r: Range) -> list[tuple[str, ...]]:
+    """What else was heard at a range."""
     said = spoken_words(sitting.document.text(r))
-    return any(words != said for words in _heard(sitting, r, said))
+    return [words for words in _heard(sitting, r, said) if words != said]
 
 
 def _heard(sitting: Sitting, r: Range, said: tuple[str, ...]) -> Iterator[tuple[str, ...]]:

@@ -173,6 +173,12 @@ class DocumentNames:
         """The names as they are spoken, in small letters."""
         return self._counts.keys()
 
+    def repeated(self, times: int) -> list[tuple[str, ...]]:
+        """The names that stand at least so often, as they are spoken, the most frequent first."""
+        counts = {name: sum(forms.values()) for name, forms in self._counts.items()}
+        often = (name for name, count in counts.items() if count >= times)
+        return sorted(often, key=lambda name: -counts[name])
+
     def match(self, words: Sequence[str], i: int) -> tuple[int, str] | None:
         for size in range(min(6, len(words) - i), 0, -1):
             forms = self._counts.get(tuple(words[i : i + size]))

@@ -173,7 +173,8 @@ def _said(name: str) -> tuple[str, ...]:
 def said_in(scene: Scene) -> list[list[str]]:
     """The texts in view as they are spoken most likely, for the model of the document."""
     texts = [[w for forms in text if forms for w in forms[0]] for text in texts_in(scene)]
-    return [text for text in texts if text]
+    names = [list(_said(name)) for _, named in scene.names for name in named]
+    return [text for text in (*texts, *names) if text]
 
 
 def _sayable(word: str) -> list[tuple[str, ...]]:
