@@ -20,7 +20,8 @@ def cases() -> list[tuple[str, str, str, str]]:
     for seed in range(SEED, SEED + 20):
         for hearing, stands, meant in misheard(seed):
             line = " | ".join(h.text for h in hearing.hypotheses)
-            if hearing.hypotheses[0].text.count(" ".join(stands)) == 1:
+            once = hearing.hypotheses[0].text.count(" ".join(stands)) == 1
+            if once and plain(" ".join(stands)) != plain(" ".join(meant)):
                 truth = hearing.hypotheses[0].text.replace(" ".join(stands), " ".join(meant))
                 found.append((line, " ".join(stands), " ".join(meant), truth))
     return found
