@@ -24,6 +24,7 @@ from tests.speaking import speak
 ROOT = Path(__file__).parents[2]
 FOLDER = ROOT / "docs" / "screenshots"
 SETTLING_SECONDS = 1.2
+DAYS_SHOWN = 7
 # name -> what is said before the picture is taken; each goes on from the one before
 VIEWS: tuple[tuple[str, tuple[str, ...]], ...] = (
     (
@@ -34,29 +35,15 @@ VIEWS: tuple[tuple[str, tuple[str, ...]], ...] = (
             "we look forward to your answer full stop",
         ),
     ),
-    ("desk-selection", ("undo that", "select from the stair has to until march")),
-    ("desk-pennants", ("cancel", "bold the stair")),
+    ("desk-pennants", ("undo that", "bold the stair")),
     ("desk-resting", ("cancel", "stop listening")),
     ("shelf", ("start listening", "show the shelf")),
     ("settings", ("show the settings", "automatic punctuation on")),
     (
-        "desk-turned-over",
+        "desk-formatted",
         (
             "automatic punctuation off",
             "back to the desk",
-            "go to the end",
-            "new paragraph",
-            "open day is on the thirteenth of june full stop",
-            "bold on",
-            "delete the last word of the notice",
-            "delete the last word",
-            "that was text",
-        ),
-    ),
-    (
-        "desk-formatted",
-        (
-            "bold off",
             "open open day notice",
             "make thirteen june bold and red",
             "set the last paragraph in courier",
@@ -85,6 +72,31 @@ VIEWS: tuple[tuple[str, tuple[str, ...]], ...] = (
             "new paragraph",
             "the fairy? crew will bring the roped? rail | the ferry crew will bring the rope rail",
             "next doubt",
+        ),
+    ),
+    (
+        "desk-spelling",
+        (
+            "keep all",
+            "new paragraph",
+            "we thank eider marlow for the oil",
+            "correct eider marlow",
+            "spell it",
+            "capital i d a space capital n a r l",
+            "o w e",
+            "make the fifth letter an m",
+        ),
+    ),
+    (
+        "word-book",
+        (
+            "that is it",
+            "add ida marlowe to the word book",
+            "pronounce ida marlowe as eider marlow",
+            "add mara tarrow to the word book",
+            "pronounce mara tarrow as mora taro",
+            "never write the word fairy",
+            "show the word book",
         ),
     ),
 )
@@ -121,6 +133,21 @@ def composing(driver: Chrome, server: Server) -> None:
             driver.save_screenshot(str(FOLDER / "desk-composing.png"))
             return
         time.sleep(0.05)
+
+
+def figures(driver: Chrome, server: Server, folder: Path) -> None:
+    """What was said above, as if over the last days."""
+    with closing(sqlite3.connect(folder / "data" / FILE, isolation_level=None)) as other:
+        [(most,)] = other.execute("SELECT max(number) FROM utterance")
+        for n in range(1, most + 1):
+            back = f"-{(most - n) * DAYS_SHOWN // (most + 1)} days"
+            other.execute(
+                "UPDATE utterance SET spoken_at = datetime(spoken_at, ?) || '.000000'"
+                " WHERE number = ?",
+                (back, n),
+            )
+    picture(driver, server, "figures", ("show my figures",))
+    server.says("back to the desk")
 
 
 def not_recorded(driver: Chrome, server: Server, folder: Path) -> None:
@@ -194,6 +221,7 @@ def main() -> None:
                 time.sleep(4)
                 for view, lines in VIEWS:
                     picture(driver, server, view, lines)
+                figures(driver, server, folder)
                 composing(driver, server)
                 not_recorded(driver, server, folder)
                 second_desk(driver, server, folder)

@@ -28,6 +28,7 @@ from nimble_lantern.core.writing.spoken import bare, plain, spoken_forms
 from nimble_lantern.engines import Scene
 from nimble_lantern.engines.builtin.cutter import RATE
 from nimble_lantern.engines.builtin.decoder import Decoded
+from nimble_lantern.engines.builtin.kept import kept
 from nimble_lantern.engines.builtin.worker import TooSlow, Worker
 
 SOURCE = "built-in"
@@ -99,7 +100,9 @@ def _of_letters() -> set[str]:
 @cache
 def _skeleton() -> Network:
     skip = _answers() | _of_letters()
-    return skeleton(CATALOGUE.grammar, CATALOGUE.named, skip=skip)
+    return kept(
+        CATALOGUE.grammar, skip, lambda: skeleton(CATALOGUE.grammar, CATALOGUE.named, skip=skip)
+    )
 
 
 @cache
