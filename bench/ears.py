@@ -19,6 +19,7 @@ from rapidfuzz.distance import Levenshtein
 
 from bench._speech import KEPT, cut, lines, outcome, sitting, spoken
 from bench.unclear import NOISES
+from bench.wordings import HALVES, read
 from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.reading.hearing import Hearing, from_line
@@ -27,13 +28,15 @@ from nimble_lantern.engines import Scene, ears
 from nimble_lantern.engines.builtin.files import pcm_of, scene_of
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
 from nimble_lantern.engines.larger import LargerModel, with_larger
+from nimble_lantern.formats import from_markdown
+from nimble_lantern.playing import desk_with
 
 PACKAGE = "pocketsphinx==5.1.1"
 VOICES = ("kal16", "awb")
 """Never fitted to, of those that flite has."""
 _DOCUMENT = "1-letter-to-the-harbour-board"
 _SETS = ("librivox/transcription", "cards/cards.transcription")
-_EVERY, _NOISES = 4, 6
+_EVERY, _NOISES, _EVERY_WORDING = 4, 6, 8
 
 
 class _Both:
@@ -70,6 +73,7 @@ def run() -> Iterator[Figure]:
     try:
         yield from _people(both)
         yield from _commands(both)
+        yield from _wordings(both)
         yield from _noise(both)
         waited = sorted(both.waited)
         yield Figure("model_answer_median", waited[len(waited) // 2], "s")
@@ -142,6 +146,24 @@ def _commands(both: _Both) -> Iterator[Figure]:
             taken += any(e and e.read_as in (ReadAs.COMMAND, ReadAs.BOTH) for e in entries)
             total += 1
         yield Figure(f"sentences_taken_{voice}", taken, f"of {total}")
+
+
+def _wordings(both: _Both) -> Iterator[Figure]:
+    """Blind wordings, spoken: as right as the words themselves are."""
+    cases = [case for half in HALVES for case in read(half)][::_EVERY_WORDING]
+    for voice in VOICES:
+        right, total = 0, 0
+        for case in cases:
+            now = desk_with(from_markdown(case["doc"]), {}).sitting
+            hears, words = list[Hearing](), [from_line(line) for line in case["say"]]
+            state = now
+            for line in case["say"]:
+                for sound in cut(spoken(line.replace(" ... ", ", "), voice)):
+                    hears.append(both.hear(sound, scene_of(state))[1])
+                    state = advance(state, Heard(hears[-1])).sitting
+            right += outcome(now, hears) == outcome(now, words)
+            total += 1
+        yield Figure(f"wordings_right_{voice}", right / total, f"share of {total}")
 
 
 def _noise(both: _Both) -> Iterator[Figure]:

@@ -52,7 +52,7 @@ def marked(document: Document, r: Range, words: Doubted) -> Edit:
 
 def doubts(document: Document) -> list[tuple[Anchor, Range]]:
     """The doubts that still stand, in the order of the text."""
-    found = [(a, r) for a, r in document.anchored(DOUBT) if document.text(r) == a.data["word"]]
+    found = [(a, r) for a, r in document.anchored(DOUBT) if document.text(r) == a.data.get("word")]
     return sorted(found, key=lambda pair: pair[1])
 
 

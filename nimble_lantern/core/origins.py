@@ -38,9 +38,10 @@ def utterance_at(document: Document, p: Position) -> int | None:
     near = {point.anchor for point in block.points}
     for number in sorted(near, reverse=True):
         anchor, where = document.anchors.get(number), document.where(number)
-        if anchor and anchor.kind == ORIGIN and where and where.start <= p < where.end:
+        known = anchor and anchor.kind == ORIGIN and "utterance" in anchor.data
+        if anchor and known and where and where.start <= p < where.end:
             return int(anchor.data["utterance"])
     for anchor, where in reversed(list(document.anchored(ORIGIN))):
-        if where.start <= p < where.end:
+        if where.start <= p < where.end and "utterance" in anchor.data:
             return int(anchor.data["utterance"])
     return None

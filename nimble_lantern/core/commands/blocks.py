@@ -100,6 +100,35 @@ def heading(
     return _become(sitting, target, f"heading {headinglevel}", **form)
 
 
+CATALOGUE.table(
+    "relevel",
+    {
+        "(demote | lower)": 1,
+        "(promote | raise)": -1,
+    },
+)
+
+
+@command(
+    Way("{relevel} {target} [by] [(a | one)] [level]", when=_of_the_page),
+    Way("make {target} a [level] smaller heading", when=_of_the_page),
+    example="demote the heading",
+    group="format",
+)
+def relevel(sitting: Sitting, target: Places, relevel: int = 1) -> Done | Refusal:
+    """Set a heading one level lower or higher."""
+    form = sitting.document.blocks[target.first.start.block].format
+    level = (form.level or 1) + relevel
+    if form.kind is not Kind.HEADING:
+        return Refusal("That is no heading.", "", "“Make it a heading” makes it one.")
+    if not 1 <= level <= _LEVELS:
+        return Refusal(f"There is no heading of level {level}.", "", "Levels go from one to three.")
+    return heading(sitting, target, level)
+
+
+_LEVELS = 3
+
+
 @command(
     f"[(write | set | put) in] {_PLAIN}",
     "(plain | ordinary | normal) paragraph",

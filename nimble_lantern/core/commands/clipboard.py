@@ -99,20 +99,23 @@ def paste(
 
 
 @command(
+    "(<shift> | <set_down>) {target} <exactly> {side:beside} the {position} [one]",
     "(<shift> | <set_down>) {target} (where | to where | in the place of) [the] {position} [one]"
     " (is | was | stands)",
     example="put the last paragraph where the first one is",
     group="revising",
     moves=True,
 )
-def move_to_nth(sitting: Sitting, target: Places, position: int) -> Done | Refusal:
-    """Move a paragraph or item to where another of its kind stands, before it."""
+def move_to_nth(
+    sitting: Sitting, target: Places, position: int, side: str = "before"
+) -> Done | Refusal:
+    """Move a paragraph or item to where another of its kind stands, before it or after it."""
     if target.unit not in (Unit.PARAGRAPH, Unit.ITEM, Unit.SENTENCE):
         return Refusal("Say what to move: a paragraph, an item or a sentence.")
     found = resolve(Units(target.unit, Order.NTH, 1, position), sitting)
     if isinstance(found, Refusal):
         return found
-    return move(sitting, target, found, "before")
+    return move(sitting, target, found, side)
 
 
 def _parts_or_items(sitting: Sitting, parse: Parse) -> bool:
@@ -214,6 +217,22 @@ def copy_to(
     pieces = sitting.document.pieces(target.first)
     wrote = paste_at(sitting, at, pieces, target.unit in _WHOLE)
     return Done(wrote.sitting, f"copied {quoted(wrote.text)}")
+
+
+def _a_part(sitting: Sitting, parse: Parse) -> bool:
+    return of_the_page(parse.args.get("target"))
+
+
+@command(
+    "duplicate {target}",
+    Way("(repeat | double) {target}", when=_a_part),
+    "(write | put) {target} (twice | a second time)",
+    example="duplicate the last sentence",
+    group="revising",
+)
+def duplicate(sitting: Sitting, target: Places) -> Done:
+    """Put a copy of a target right behind it."""
+    return copy_to(sitting, target, target)
 
 
 CATALOGUE.table("upward", {"(up | higher)": -1, "(down | lower)": 1})

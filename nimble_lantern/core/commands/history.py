@@ -96,7 +96,12 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     Way(
         "(that was | that's) (wrong | a mistake | not what i (meant | wanted))", when=_was_a_command
     ),
-    "(cancel | undo | take back | reverse) (that | the | my) last (change | thing | edit | step)",
+    "(cancel | undo | take back | reverse | revert) (that | the | my) last (change | thing | edit"
+    " | step | action | command)",
+    "(roll | step | wind) back [{number}] [(steps | changes | times | step | change)]",
+    "(no | oh) undo undo [(that | it)]",
+    "undo undo [(that | it)]",
+    "<wish> back what (i | you | we) [have] [just] (deleted | removed | cut | lost | took out)",
     "undo what i [have] [just] (did | done)",
     Way("[no] (do not | don't) (delete | remove) (that | it | this | them)", when=_just_harmed),
     "(bring | put | get) back what i [have] [just] (deleted | removed | cut | lost)",

@@ -73,9 +73,9 @@ def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
         when=_plain_words,
     ),
     Way(
-        "(pop | stick | slip | squeeze | slot | put | get | bung) [(the word | the words)]"
+        "(pop | stick | slip | squeeze | slot | put | get | bung | have) [(the word | the words)]"
         " {text:words} in"
-        " <ahead_of> {target}",
+        " <exactly> <ahead_of> {target}",
         when=_plain_words,
     ),
     Way("<ahead_of> {target} (insert | put | add | write | type) {text}", when=_not_a_sentence),
@@ -90,6 +90,7 @@ def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
         when=_a_word_or_two,
     ),
     Way("<wish> {text:words} <exactly> <ahead_of> {target}", when=_plain_words),
+    "prepend {text:words} to {target}",
     example="insert old before the ferry",
     group="revising",
 )
@@ -103,9 +104,9 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         "<put> [(the word | the words)] {text:words} <exactly> <behind> {target}", when=_plain_words
     ),
     Way(
-        "(pop | stick | slip | squeeze | slot | put | get | bung) [(the word | the words)]"
+        "(pop | stick | slip | squeeze | slot | put | get | bung | have) [(the word | the words)]"
         " {text:words} in"
-        " <behind> {target}",
+        " <exactly> <behind> {target}",
         when=_plain_words,
     ),
     Way("<behind> {target} (insert | put | add | write | type) {text}", when=_not_a_sentence),
@@ -120,6 +121,7 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         when=_a_word_or_two,
     ),
     Way("<wish> {text:words} <exactly> <behind> {target}", when=_plain_words),
+    "append {text:words} to {target}",
     example="insert every day after the ferry",
     group="revising",
 )

@@ -52,7 +52,8 @@ def joined(sitting: Sitting, first: int, last: int) -> Sitting:
     "{target} <shall> be one [paragraph]",
     "(join | add) {target} (to | with | onto) the (one before | previous one | paragraph"
     " before [it])",
-    "(put | run | bring | join) {target} together",
+    "(put | run | bring | join | knock | merge) {target} together [(into | as) (one | a single)"
+    " [paragraph]]",
     "<make> {target} [<into>] [just] (one | a single) (paragraph | one | piece)",
     "<make> {target} <into> one",
     "[<into>] (one | a single) paragraph",
@@ -83,6 +84,8 @@ def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> 
     "split the paragraph {side:beside} {target}",
     "(start | begin) a [new] paragraph {side:beside} {target}",
     "split [the paragraph] at {target}",
+    "(split | break | divide | cut) {whole:part} [up | in two] {side:beside} {target}",
+    "(split | break | divide | cut) {whole:part} [up | in two] at {target}",
     "break the paragraph {side:beside} {target}",
     "(split | break) {target} off",
     "new paragraph {side:beside} {target}",
@@ -92,8 +95,14 @@ def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> 
     example="split the paragraph before the last sentence",
     group="revising",
 )
-def split(sitting: Sitting, target: Places, side: str = "before") -> Done | Refusal:
-    """Begin a new paragraph before or after a target."""
+def split(
+    sitting: Sitting, target: Places, side: str = "before", whole: Places | None = None
+) -> Done | Refusal:
+    """Begin a new paragraph before or after a target, perhaps the one in a part that is named."""
+    if whole is not None and not any(
+        r.start <= target.first.start and target.first.end <= r.end for r in whole.ranges
+    ):
+        return Refusal("That does not stand there.", "", "Say only where: “split after ...”.")
     at = target.first.start if side == "before" else target.first.end
     block = sitting.document.blocks[at.block]
     if side == "after":
@@ -112,6 +121,9 @@ def split(sitting: Sitting, target: Places, side: str = "before") -> Done | Refu
 @command(
     "(swap | exchange | switch) {a:target} (and | with) {b:target}",
     "(swap | exchange | switch) {target}",
+    "(swap | exchange | switch | change) [the] (place | places | position | positions) of"
+    " {a:target} (and | with) {b:target}",
+    "(swap | exchange | switch | change) [the] (place | places | position | positions) of {target}",
     "(swap | switch | turn) {target} (over | round | around)",
     "{target} <shall> be the other way (round | around)",
     "(change | reverse | swap | turn round) the order of {target}",

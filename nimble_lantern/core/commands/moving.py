@@ -10,11 +10,16 @@ from nimble_lantern.core.document import units
 from nimble_lantern.core.document.layout import edges
 from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit
+from nimble_lantern.core.targets.model import Places, Unit, of_the_page
 
 _FLOWING = (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE)
+
+
+def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
+    """ "The end of the second paragraph" is a place; "the start of the show" is not."""
+    return of_the_page(parse.args.get("target"))
 
 
 @command(
@@ -49,7 +54,9 @@ def to_end(sitting: Sitting) -> Done:
 @command(
     "<go> <exactly> <ahead_of> {target}",
     "[<go>] [back | up | down] (to | at) [the] <beginning> of {target}",
+    Way("[the] [very] (start | beginning | top) of {target}", when=_of_the_page),
     "<go> [back | up | down] to {target}",
+    "i want be <exactly> <ahead_of> {target}",
     "i want to (be | write | go) <exactly> <ahead_of> {target}",
     example="go to the start of the last sentence",
     group="moving",
@@ -65,6 +72,8 @@ def before(sitting: Sitting, target: Places) -> Done:
     "[<go>] [back | up | down] (to | at) [the] <finish> of {target}",
     "i want to (be | write | go) <exactly> <behind> {target}",
     "<go> <exactly> (to | at) the other side of {target}",
+    Way("[the] [very] (end | bottom) of {target}", when=_of_the_page),
+    "i want be <exactly> <behind> {target}",
     example="go after the harbour board",
     group="moving",
 )

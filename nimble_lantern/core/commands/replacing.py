@@ -111,8 +111,8 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "<change> {target} (to | into | with | by) {text}",
         "put {text:words} (instead of | in place of) {target}",
         "(write | say) {text:words} (instead of | in place of | rather than) {target}",
-        "instead of {target} (write | put | say) {text}",
-        "swap {target} for {text}",
+        "instead [of] {target} [(i | you)] (write | put | say | have) {text}",
+        "swap [out] {target} for {text}",
         "substitute {text:words} for {target}",
         "(rewrite | reword | rephrase) {target} (as | to) {text}",
         "<remove> {target} and (put | write | say) {text:words} instead",
@@ -128,6 +128,10 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "{target} <shall> be changed to {text}",
         "{target} be changed to {text}",
         "where it (says | has | reads) {target} (put | write | say | make it) {text}",
+        "(put | write | have) {text:words} where (it says | it has | i said | i have) {target}",
+        "where i (said | wrote | put | have) {target} i [really | actually] (meant | mean | want"
+        " | wanted) {text}",
+        "{target} make it {text}",
     ),
     Way("(make | turn) {target} [(a | an)] {text}", when=_much_alike),
     *_each(
@@ -140,6 +144,9 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "it (is not | isn't | should not be | shouldn't be) {target} it (is | it's | should be)"
         " {text}",
         "it's not {target} it's {text}",
+        "(it | that) (was not | wasn't | isn't | is not) {target} (it | that) (was | is | should"
+        " have been) {text}",
+        "{target} becomes {text}",
         "{target} is wrong it (should be | is) {text}",
         "{target} <shall> (be | read | say | become) {text}",
         "<remove> {target} and (put | write | say) {text}",

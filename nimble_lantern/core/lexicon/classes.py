@@ -29,14 +29,17 @@ CLASSES = {
     ),
     "undress": WordClass(
         "(remove | take off | get rid of | clear)",
-        "(lose | drop | turn off | switch off | undo | cancel | delete | strip [off] | lift)",
+        "(lose | drop | turn off | switch off | undo | cancel | delete | strip [off] | lift"
+        " | take away | do away with)",
     ),
     "change": WordClass(
         "(change | replace | swap)",
         "(alter | correct | amend | edit | overwrite | rewrite)",
     ),
     "select": WordClass("(select | pick out)", "(make [a] selection of | put the selection on)"),
-    "pick": WordClass("(choose | pick)", "(mark | grab | (take | get) hold of)"),
+    "pick": WordClass(
+        "(choose | pick)", "(mark | grab | (choose | pick) me | (take | get) hold of)"
+    ),
     "put": WordClass(
         "(insert | put | add | write)",
         "(type | place | pop | stick | slip | squeeze | slot | drop | bung)",

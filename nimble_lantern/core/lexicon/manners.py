@@ -23,8 +23,8 @@ LEADS = _phrases(
     " my dear",
     "now, then, okay, ok, no, no no, well, right, right then, so, just, and, and now, and"
     " then, now then",
-    "sorry, i'm sorry, no wait, wait, actually, oh dear, oh no, oh well, hang on, hold on, no"
-    " sorry",
+    "sorry, i'm sorry, i am sorry, no wait, wait, actually, oh dear, oh no, oh well, hang on",
+    "hold on, no sorry",
     "i beg your pardon, beg your pardon, pardon, excuse me, pardon me, yes, yes please, all right",
     "tell you what, ooh, right so, why not, oh right, that was wrong, that's wrong, that is"
     " wrong, that's not right, never mind, oops, whoops,"
@@ -45,9 +45,15 @@ TAILS = _phrases(
     "instead, now, right now, straight away, at once, will you, would you, could you, can you",
     "would you please, will you please, if you would, if you please, if you can, if you could",
     "if you don't mind, if possible, if you like, my dear, dear, okay, ok, all right, too, as well",
+    "for emphasis, don't you think, don't you, do you think, if you would be so kind",
+    "instead of the dots, instead of the bullets, instead of the numbers, instead of dots",
     "then, after all, i think, will you please, can you please, quickly, again please, just now",
 )
 """After a request, one after another: "for me please"."""
+INSIDE = (("please",), ("kindly",), ("for", "me"), ("if", "you", "would"), ("you", "know"))
+"""Courtesy that is said in the middle of a request, too: "remove for me the word spare"."""
+WHOLE = (("the", "whole", "of"), ("all", "of"), ("the", "whole"))
+"""Before a part of the page, which is whole in any case: "the whole of the last sentence"."""
 ASKED_DOING = {
     "selecting": "select", "deleting": "delete", "removing": "remove", "taking": "take",
     "changing": "change", "replacing": "replace", "moving": "move", "putting": "put",

@@ -134,7 +134,7 @@ def rejected_at(document: Document, r: Range) -> frozenset[str]:
         anchor, where = document.anchors.get(number), document.where(number)
         mine = anchor is not None and anchor.kind == REJECTED and where is not None
         if mine and anchor and where and where.start <= r.start and r.end <= where.end:
-            found.update(anchor.data["words"])
+            found.update(anchor.data.get("words", ()))
     return frozenset(found)
 
 

@@ -18,7 +18,15 @@ from nimble_lantern.core.lexicon.desk import (
     TRADE_NOUNS,
     TRADE_VERBS,
 )
-from nimble_lantern.core.lexicon.manners import ASKED_DOING, FILLERS, LEADS, MUSINGS, TAILS
+from nimble_lantern.core.lexicon.manners import (
+    ASKED_DOING,
+    FILLERS,
+    INSIDE,
+    LEADS,
+    MUSINGS,
+    TAILS,
+    WHOLE,
+)
 from nimble_lantern.core.lexicon.meanings import MEANINGS
 from nimble_lantern.core.targets.model import is_target, of_the_page
 
@@ -52,8 +60,21 @@ def plainer_than(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     bare = tuple(w for w in words if w not in FILLERS)
     tailed = _without_tails(bare)
     begun = _without_leads(tailed)
-    found = {p.words: p for p in (begun, Plainer(tailed), Plainer(bare))}
+    inside = Plainer(_without(begun.words, INSIDE), begun.mused)
+    whole = Plainer(_without(inside.words, WHOLE), begun.mused)
+    found = {p.words: p for p in (whole, inside, begun, Plainer(tailed), Plainer(bare))}
     return tuple(p for p in reversed(found.values()) if p.words and p.words != words)
+
+
+def _without(words: tuple[str, ...], phrases: Sequence[tuple[str, ...]]) -> tuple[str, ...]:
+    """Without some phrases behind the first word, wherever they stand."""
+    kept = list(words[:1])
+    i = 1
+    while i < len(words):
+        said = next((p for p in phrases if words[i : i + len(p)] == p), ())
+        kept += words[i : i + 1] if not said else ()
+        i += len(said) or 1
+    return tuple(kept)
 
 
 def wordings(words: Sequence[str]) -> tuple[tuple[str, ...], ...]:

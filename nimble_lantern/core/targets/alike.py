@@ -27,6 +27,7 @@ _KINDS: dict[str, frozenset[str]] = {
     "hour": frozenset("morning noon midday afternoon evening night midnight dawn dusk".split()),
     "people": frozenset(PROPER.split()),
 }
+_OF_ANOTHER_LENGTH = 8.0
 _LEAST_ALIKE, _AS_GOOD = 55.0, 8.0
 _NAMES_ALIKE = 70.0
 _COMMON = 4.2
@@ -78,6 +79,9 @@ def mends(document: Document, within: Range, words: Sequence[str]) -> list[Mend]
         likeness = _likeness(wanted, said)
         if len(wanted) == 1 and _a_name(document.text(r)) and _rare(wanted[0]):
             likeness = max(likeness, _NAMES_ALIKE)
+        if len(said) != len(wanted):
+            # "Boat" mends "vote" before it mends "by vote".
+            likeness -= _OF_ANOTHER_LENGTH
         if likeness >= _LEAST_ALIKE:
             ranked.append((likeness, Mend(r, wanted)))
     best = max((likeness for likeness, _ in ranked), default=0.0)

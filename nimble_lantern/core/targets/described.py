@@ -57,7 +57,7 @@ CATALOGUE.table("sign", SIGNS)
 CATALOGUE.table("signs", {"commas": ",", "(full stops | periods)": ".", "dashes": "–"})
 
 
-@rule("target", "[the] {sign}", heard=False)
+@rule("target", "[(the | that | this)] {sign}", heard=False)
 def _sign(sign: str) -> Sign:
     return Sign(sign)
 
@@ -77,12 +77,14 @@ def _every_sign(sign: str) -> Sign:
     return Sign(sign, Order.EVERY)
 
 
-@rule("target", "[the] {sign} (after | behind) {beside:endpoint}", heard=False)
+@rule("target", "[(the | that | this)] {sign} (after | behind) {beside:endpoint}", heard=False)
 def _sign_after(sign: str, beside: Any) -> Sign:
     return Sign(sign, None, 1, Words(beside) if isinstance(beside, tuple) else beside)
 
 
-@rule("target", "[the] {sign} (before | in front of) {beside:endpoint}", heard=False)
+@rule(
+    "target", "[(the | that | this)] {sign} (before | in front of) {beside:endpoint}", heard=False
+)
 def _sign_before(sign: str, beside: Any) -> Sign:
     return Sign(sign, None, 1, Words(beside) if isinstance(beside, tuple) else beside, True)
 

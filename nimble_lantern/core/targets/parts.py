@@ -233,6 +233,7 @@ def _target(part: Target) -> Target:
 
 
 @rule("nested", "{part} (of | in | on | from) {of:scope}")
+@rule("nested", "{of:scope} {part}", heard=False)
 def _nested(part: Units, of: Target) -> Units | None:
     same = isinstance(of, Units) and of.unit is part.unit
     if same and part.unit not in (Unit.ITEM, Unit.LIST, Unit.SECTION):
