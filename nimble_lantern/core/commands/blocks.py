@@ -84,6 +84,7 @@ def _says_which(sitting: Sitting, parse: Parse) -> bool:
     Way("{target} is a heading", when=_of_the_page),
     "<make> from {target} a heading",
     Way("heading [{headinglevel}] for {target}", when=_says_which),
+    Way("{target} [as] [a] heading [{headinglevel}]", when=_of_the_page),
     "(apply | give) heading {headinglevel} to {target}",
     "give {target} [a] heading {headinglevel}",
     *frames.made("[a] level {headinglevel}", False),

@@ -151,14 +151,14 @@ def _list_of(sitting: Sitting, r: Range) -> Range:
 
 @command(
     "<shift> {target} <exactly> {side:beside} {place:target}",
-    "<shift> {target} to the [very] {edge:docedge}",
+    "<shift> {target} [(up | down | back | right)] to the [very] {edge:docedge}",
     "<shift> {target} {edge:atedge} [(of | on | in) the list]",
     "<shift> {target} (where | to where | in the place of) {place:target} (is | was | stands)",
     *(
         Way(pattern, when=_parts_or_items)
         for pattern in (
             "<set_down> {target} <exactly> {side:beside} {place:target}",
-            "<set_down> {target} (to | at) the [very] {edge:docedge}",
+            "<set_down> {target} [(up | down | back | right)] (to | at) the [very] {edge:docedge}",
             "<set_down> {target} {edge:atedge} [(of | on | in) the list]",
             "<set_down> {target} (where | in the place of) {place:target} (is | was | stands)",
             "{target} {edge:atedge}",

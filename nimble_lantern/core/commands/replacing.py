@@ -131,7 +131,6 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "(put | write | have) {text:words} where (it says | it has | i said | i have) {target}",
         "where i (said | wrote | put | have) {target} i [really | actually] (meant | mean | want"
         " | wanted) {text}",
-        "{target} make it {text}",
     ),
     Way("(make | turn) {target} [(a | an)] {text}", when=_much_alike),
     *_each(

@@ -15,6 +15,14 @@ def _phrases(*lines: str) -> tuple[tuple[str, ...], ...]:
 LEADS = _phrases(
     "please, do please, kindly, please kindly, if you would, if you please, if you can, oh, ah",
     "can you, could you, would you, will you, can you please, could you please, would you please",
+    "i should be glad if you would, i should be glad if you could, i would be glad if you would",
+    "i'd be glad if you would, i'd be glad if you'd, i would be grateful if you would",
+    "i would be grateful if you could, i'd be grateful if you would, i'd be grateful if you'd",
+    "i should be grateful if you would, i'd be pleased if you would, i'd love you to",
+    "i would love you to, i'd be happy if you would, it would be nice if you would",
+    "it would be good if you could, i'd prefer you to, i'd rather you, please to",
+    "is it possible to, would it be possible to, might you, do you think you could",
+    "could i ask you to, can i ask you to, may i ask you to, can i get you to, i'd ask you to",
     "would you mind, do you mind, would you be so kind as to, be so kind as to, would you be"
     " able to",
     "can i, could i, may i, might i, can we, could we, may we, might we, shall we, let me, let us",

@@ -15,6 +15,7 @@ from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.sentences import NEVER_LAST
 from nimble_lantern.core.reading.addressing import Plainer, of_what_is_selected, plainer_than
+from nimble_lantern.core.reading.apart import apart
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Places, That, Words, is_target
 from nimble_lantern.core.targets.names import look_up
@@ -69,6 +70,8 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
             continue
         if _taken_back(verdict, words, plain) or _plainly_asked(sitting, verdict, plain):
             return verdict
+    if whole and (named := _named_first(sitting, words, asked)) is not None:
+        return named
     # Only where nothing fits exactly does it pay to look for what comes near.
     missed: list[Verdict] = []
     refused = found if found.kind is Judged.REFUSED else None
@@ -91,6 +94,18 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     if slip is TEXT and whole and _spares_the_selection(sitting, words):
         return Verdict(Judged.UNCLEAR, refusal=_NOT_OVER)
     return missed[0] if forced and slip is TEXT and missed else slip
+
+
+def _named_first(
+    sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]
+) -> Verdict | None:
+    """A request that names its place first, and then speaks of it."""
+    for plain in (Plainer(words), *(a.plain for a in asked)):
+        parses = [p for p in apart(sitting.document, plain.words) if _fits(sitting, p)]
+        found = _best(sitting, parses, near=False)
+        if found.kind is Judged.COMMAND and found.parse and plain.allows(found.parse):
+            return found
+    return None
 
 
 _NOT_OVER = Refusal(

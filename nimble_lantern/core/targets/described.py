@@ -95,8 +95,9 @@ def _both(a: Any, b: Any) -> Both:
 
 
 _SAYING = (
-    "(with | about | containing | (that | which) (says | has | contains | mentions) | mentioning"
-    " | regarding | on | where it (says | has | mentions) | saying | having | of)"
+    "(with | about | containing | (that | which) is about"
+    " | (that | which) (says | has | contains | mentions) | mentioning | regarding | on"
+    " | where it (says | has | mentions) | saying | having | of)"
 )
 
 
@@ -110,6 +111,15 @@ _SAYING = (
 )
 def _holding(unit: Unit, words: tuple[str, ...]) -> Holding:
     return Holding(unit, Words(words))
+
+
+@rule(
+    "target",
+    "(where | the (bit | part | place) where) (it | i) (says | say | said | wrote) {words}",
+    heard=False,
+)
+def _where_it_says(words: tuple[str, ...]) -> Words:
+    return Words(words, called=True)
 
 
 @rule(

@@ -1,0 +1,84 @@
+"""Requests that name their place before anything else, and then speak of it.
+
+"In the last paragraph replace first with second", "the last sentence delete it", "the word nobody,
+i want it bold": the place is put where the rest of the request speaks of one.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+from dataclasses import replace
+
+from nimble_lantern.core.document.model import Document
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
+from nimble_lantern.core.targets.model import Target, That, Units, Words, is_target, of_the_page
+from nimble_lantern.core.targets.words import exact
+
+_INSIDE = frozenset(("in", "within", "inside", "on"))
+_IT = frozenset(("it", "that", "them", "this", "those"))
+_LONGEST = 14
+_LONGEST_PLACE = 8
+"""Words of a request, and of the place that is named first."""
+
+
+def apart(document: Document, words: Sequence[str]) -> Iterator[Parse]:
+    """The readings of words as a place and a request about it."""
+    words = tuple(words)
+    if len(words) > _LONGEST:
+        return
+    if words[:1] and words[0] in _INSIDE:
+        yield from _scoped(words)
+    elif _IT & set(words[1:]):
+        yield from _spoken_of(document, words)
+
+
+def _scoped(words: tuple[str, ...]) -> Iterator[Parse]:
+    for end in range(2, min(_LONGEST_PLACE, len(words) - 2) + 1):
+        if not CATALOGUE.may_begin(words[end]):
+            continue
+        for place in _targets(words[1:end], "scope"):
+            for parse in CATALOGUE.parses(words[end:]):
+                args = {slot: _inside(value, place) for slot, value in parse.args.items()}
+                if args != parse.args:
+                    yield replace(parse, args=args)
+
+
+def _inside(value: object, place: Target) -> object:
+    """A target with the place that it stands in, unless it says another itself."""
+    if isinstance(value, Words) and value.of is None:
+        return replace(value, of=place)
+    if isinstance(value, Units) and value.of is None:
+        same = isinstance(place, Units) and place.unit is value.unit
+        return value if same else replace(value, of=place)
+    return value
+
+
+def _spoken_of(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
+    for cut in range(1, min(_LONGEST_PLACE, len(words) - 1) + 1):
+        rest = words[cut:]
+        if not _IT & set(rest) or rest[0] in _IT:
+            continue
+        parses = [p for p in CATALOGUE.parses(rest) if any(_is_it(v) for v in p.args.values())]
+        for place in _targets(words[:cut], "target") if parses else ():
+            for parse in parses:
+                if _sure(document, place, parse):
+                    args = {k: place if _is_it(v) else v for k, v in parse.args.items()}
+                    yield replace(parse, args=args)
+
+
+def _is_it(value: object) -> bool:
+    return isinstance(value, That)
+
+
+def _sure(document: Document, place: Target, parse: Parse) -> bool:
+    """Words are spoken of if they stand there; they are taken away only if called words."""
+    if of_the_page(place):
+        return True
+    stands = isinstance(place, Words) and bool(exact(document, place.words))
+    return stands and not parse.free and not parse.command.traits.destructive
+
+
+def _targets(words: tuple[str, ...], rule: str) -> Iterator[Target]:
+    for found in CATALOGUE.grammar.parses(rule, words):
+        if is_target(found.value):
+            yield found.value
