@@ -76,7 +76,7 @@ def _says_which(sitting: Sitting, parse: Parse) -> bool:
 @command(
     "[start | begin | make] [a] heading [{headinglevel}]",
     "[start | begin | make] [a] level {headinglevel} heading",
-    *frames.made("[a] (heading | title | header | headline)", stated=False),
+    *frames.made("[(a | the)] (heading | title | header | headline)", stated=False),
     *frames.made("[a] (heading | title | header) {headinglevel}"),
     *frames.made("[a] [level] {headinglevel} [level] heading"),
     *frames.made("[a] [level] {headinglevel:nthlevel} [level] heading"),
@@ -250,7 +250,7 @@ CATALOGUE.table(
     "onekind",
     {
         "(numbered | a numbered one | number)": "numbered",
-        "(bulleted | a bulleted one)": "bulleted",
+        "(bulleted | a bulleted one | a bullet [point])": "bulleted",
     },
 )
 CATALOGUE.table(

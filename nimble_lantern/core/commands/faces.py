@@ -54,7 +54,7 @@ def _no_colour_word(sitting: Sitting, parse: Parse) -> bool:
 @command(
     *(
         Way(way, when=_no_colour_word)
-        for way in frames.made("[the] [colour | color] {colour}", False)
+        for way in frames.made("[the] [colour | color] {colour} [colour | color]", False)
     ),
     *frames.made("{colour} (letters | type | ink | print)", False),
     "(colour | color) {target} [in] {colour}",
@@ -86,7 +86,7 @@ def no_colour(sitting: Sitting, target: Places) -> Done:
 @command(
     *frames.made("[the] [font] {family} [(font | type | face)]"),
     "(use | take) {family} (for | on) {target}",
-    "(change | set | make) the (font | typeface) of {target} [to] {family}",
+    "(change | set | make) [the] (font | typeface) (of | for | in | on) {target} [to] {family}",
     "apply [the font] {family} to {target}",
     "{family} for {target}",
     example="set the last sentence in courier",
@@ -106,7 +106,7 @@ def _sized(points: int) -> Refusal | None:
 
 @command(
     *frames.made("[at] (size {number} | {number} (point | points) | {number} point size)", False),
-    "(change | set | make) the size of {target} [to] {number} [(point | points)]",
+    "(change | set | make) [the] size (of | for) {target} [to] {number} [(point | points)]",
     "size {number} for {target}",
     "set {target} to {number} (point | points)",
     "(change | set | make) the size [of it] [to] {number} [(point | points)]",

@@ -98,6 +98,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     ),
     "(cancel | undo | take back | reverse | revert) (that | the | my) last (change | thing | edit"
     " | step | action | command)",
+    "(cancel | undo | reverse | revert) what you [have] [just] (did | done)",
     "(roll | step | wind) back [{number}] [(steps | changes | times | step | change)]",
     "(no | oh) undo undo [(that | it)]",
     "undo undo [(that | it)]",
@@ -154,6 +155,7 @@ def redo(sitting: Sitting, number: int = 1) -> Done | Refusal:
 @command(
     "(bring | get | put) (it | that | this | them | everything) back [again]",
     "(restore | undelete) (it | that | this | them)",
+    Way("<wish> (that | it | this | them) back", when=_just_harmed),
     "bring back",
     Way("(oops | oh no | no | wrong | not that | back | as it was | oh)", when=_just_harmed),
     example="bring it back",

@@ -91,6 +91,7 @@ def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("<wish> {text:words} <exactly> <ahead_of> {target}", when=_plain_words),
     "prepend {text:words} to {target}",
+    Way("<put> <ahead_of> {target} the (word | words) {text}", when=_plain_words),
     example="insert old before the ferry",
     group="revising",
 )
@@ -122,6 +123,7 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
     ),
     Way("<wish> {text:words} <exactly> <behind> {target}", when=_plain_words),
     "append {text:words} to {target}",
+    Way("<put> <behind> {target} the (word | words) {text}", when=_plain_words),
     example="insert every day after the ferry",
     group="revising",
 )
@@ -131,7 +133,8 @@ def insert_after(sitting: Sitting, text: tuple[str, ...], target: Places) -> Don
 
 
 @command(
-    "(insert | write | type | continue | carry on | go on) <exactly> <ahead_of> {target}",
+    "(insert | write | type | continue | carry on | go on) [(something | words | text)] <exactly>"
+    " <ahead_of> {target}",
     example="insert before the last sentence", group="revising")  # fmt: skip
 def write_before(sitting: Sitting, target: Places) -> Done:
     """The next thing you say goes in before a target; then writing goes on where it stopped."""
@@ -141,7 +144,8 @@ def write_before(sitting: Sitting, target: Places) -> Done:
 
 
 @command(
-    "(insert | write | type | continue | carry on | go on) <exactly> <behind> {target}",
+    "(insert | write | type | continue | carry on | go on) [(something | words | text)] <exactly>"
+    " <behind> {target}",
     example="insert after the last sentence", group="revising")  # fmt: skip
 def write_after(sitting: Sitting, target: Places) -> Done:
     """The next thing you say goes in after a target; then writing goes on where it stopped."""

@@ -20,7 +20,8 @@ from nimble_lantern.core.document.model import Document, Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, Words
+from nimble_lantern.core.targets.model import Order, Places, Unit, Units, Words
+from nimble_lantern.core.targets.resolve import resolve
 
 CATALOGUE.table("neighbour", {"(previous | last | one before)": -1, "(next | following)": 1})
 
@@ -52,6 +53,9 @@ def joined(sitting: Sitting, first: int, last: int) -> Sitting:
     "{target} <shall> be one [paragraph]",
     "(join | add) {target} (to | with | onto) the (one before | previous one | paragraph"
     " before [it])",
+    "(join | combine | unite | merge | add) {first:part} (to | with | and | onto) {second:part}",
+    "(join | combine | unite | merge | add) {first:part} (to | with | and | onto) the {position}"
+    " [one]",
     "(put | run | bring | join | knock | merge) {target} together [(into | as) (one | a single)"
     " [paragraph]]",
     "<make> {target} [<into>] [just] (one | a single) (paragraph | one | piece)",
@@ -62,22 +66,36 @@ def joined(sitting: Sitting, first: int, last: int) -> Sitting:
     group="revising",
     when=_of_blocks,
 )
-def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> Done | Refusal:
+def join(
+    sitting: Sitting,
+    target: Places | None = None,
+    neighbour: int = 0,
+    first: Places | None = None,
+    second: Places | None = None,
+    position: int | None = None,
+) -> Done | Refusal:
     """Make several paragraphs one."""
+    if first is not None and position is not None:
+        found = resolve(Units(first.unit or Unit.PARAGRAPH, Order.NTH, 1, position), sitting)
+        if isinstance(found, Refusal):
+            return found
+        second = found
+    if first is not None and second is not None:
+        target = Places(tuple(sorted((*first.ranges, *second.ranges))))
     here = sitting.writing_place.block
     if target is not None and target.first.start.block == target.ranges[-1].end.block:
         # One paragraph is joined to the one before it.
         here, neighbour, target = target.first.start.block, -1, None
-    first, last = min(here, here + neighbour), max(here, here + neighbour)
+    top, last = min(here, here + neighbour), max(here, here + neighbour)
     if target is not None:
-        first, last = target.first.start.block, target.ranges[-1].end.block
-    if first == last or first < 0 or last >= len(sitting.document.blocks):
+        top, last = target.first.start.block, target.ranges[-1].end.block
+    if top == last or top < 0 or last >= len(sitting.document.blocks):
         return Refusal("There is only one paragraph there.", "", "Name two: “the last two”.")
-    if any(block.cell for block in sitting.document.blocks[first : last + 1]):
+    if any(block.cell for block in sitting.document.blocks[top : last + 1]):
         return Refusal("A table stands there, and its cells are joined with nothing.")
-    after = joined(sitting, first, last)
-    whole = units.block_range(after.document, first)
-    return Done(after.about([whole]), f"joined {many(last - first + 1, 'paragraph')}")
+    after = joined(sitting, top, last)
+    whole = units.block_range(after.document, top)
+    return Done(after.about([whole]), f"joined {many(last - top + 1, 'paragraph')}")
 
 
 @command(
@@ -91,7 +109,7 @@ def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> 
     "new paragraph {side:beside} {target}",
     "break [the paragraph] at {target}",
     "(start | begin) a [new] paragraph at {target}",
-    "(put | insert | add) a (paragraph break | new paragraph) {side:beside} {target}",
+    "(put | insert | add) [a] (paragraph break | new paragraph) {side:beside} {target}",
     example="split the paragraph before the last sentence",
     group="revising",
 )

@@ -101,7 +101,11 @@ def _takes_up_sentence(sitting: Sitting, parse: Parse) -> bool:
     return last is not None and _again(sitting, last, tuple(parse.args.get("text", ())))
 
 
-_NO = "(no | sorry | no sorry | i'm sorry | oh no | wait | no wait | oh | oops | actually)"
+_NO = (
+    "(no | sorry | no sorry | i'm sorry | i am sorry | oh no | wait | no wait | oh | oops"
+    " | actually"
+    " | i beg your pardon | beg your pardon | pardon | i mean | correction | make that)"
+)
 
 
 def _few(said: tuple[str, ...]) -> bool:

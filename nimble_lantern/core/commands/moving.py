@@ -55,7 +55,8 @@ def to_end(sitting: Sitting) -> Done:
     "<go> <exactly> <ahead_of> {target}",
     "[<go>] [back | up | down] (to | at) [the] <beginning> of {target}",
     Way("[the] [very] (start | beginning | top) of {target}", when=_of_the_page),
-    "<go> [back | up | down] to {target}",
+    "<go> [back] [up | down] to {target}",
+    "<go> to the (place | spot | bit | point) <ahead_of> {target}",
     "i want be <exactly> <ahead_of> {target}",
     "i want to (be | write | go) <exactly> <ahead_of> {target}",
     example="go to the start of the last sentence",
@@ -74,6 +75,7 @@ def before(sitting: Sitting, target: Places) -> Done:
     "<go> <exactly> (to | at) the other side of {target}",
     Way("[the] [very] (end | bottom) of {target}", when=_of_the_page),
     "i want be <exactly> <behind> {target}",
+    "<go> to the (place | spot | bit | point) <behind> {target}",
     example="go after the harbour board",
     group="moving",
 )

@@ -113,6 +113,8 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "(write | say) {text:words} (instead of | in place of | rather than) {target}",
         "instead [of] {target} [(i | you)] (write | put | say | have) {text}",
         "swap [out] {target} for {text}",
+        "(find | look for) {target} and (replace | change) (it | that | this) (with | to | by)"
+        " {text}",
         "substitute {text:words} for {target}",
         "(rewrite | reword | rephrase) {target} (as | to) {text}",
         "<remove> {target} and (put | write | say) {text:words} instead",
@@ -127,6 +129,12 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "it (should | ought to) (say | read) {text:words} [and] not {target}",
         "{target} <shall> be changed to {text}",
         "{target} be changed to {text}",
+        "(write | say) {text:words} and not {target}",
+        "i (said | wrote | put) {target} but (it | that) (should be | should have been | is)"
+        " {text}",
+        "(i would | i'd | we would | we'd) rather (say | have | put | write) {text:words} than"
+        " {target}",
+        "use {text:words} (rather than | instead of | in place of) {target} [(there | here)]",
         "where it (says | has | reads) {target} (put | write | say | make it) {text}",
         "(put | write | have) {text:words} where (it says | it has | i said | i have) {target}",
         "where i (said | wrote | put | have) {target} i [really | actually] (meant | mean | want"

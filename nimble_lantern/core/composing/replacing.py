@@ -6,6 +6,8 @@ import re
 from collections.abc import Sequence
 from dataclasses import replace
 
+from wordfreq import zipf_frequency
+
 from nimble_lantern.core.composing.placing import (
     Wrote,
     choices_at,
@@ -29,7 +31,7 @@ from nimble_lantern.core.document.model import (
     Range,
 )
 from nimble_lantern.core.state import Marks, Sitting
-from nimble_lantern.core.writing.capitals import AsItStands
+from nimble_lantern.core.writing.capitals import AsHeard, AsItStands, capitalised, starts_sentence
 from nimble_lantern.core.writing.lexer import mark_named
 from nimble_lantern.core.writing.spelling import letter, spelled
 from nimble_lantern.core.writing.writer import Written, write
@@ -73,6 +75,22 @@ def _spelled_out(old: str, words: Sequence[str]) -> Sequence[str]:
     return (text.capitalize(),) if old[:1].isupper() else (text,)
 
 
+def _a_name(document: Document, r: Range) -> bool:
+    """Whether a range is one name, by its capital inside a sentence."""
+    text = document.text(r)
+    left = document.blocks[r.start.block].text[: r.start.offset]
+    return text[:1].isupper() and text.isalpha() and not starts_sentence(left)
+
+
+def _unknown(words: Sequence[str]) -> bool:
+    """Whether a word is so rare that it is a name where it takes a name's place."""
+    return len(words) == 1 and words[0].isalpha() and zipf_frequency(words[0], "en") < _RARE
+
+
+_RARE = 4.0
+"""On wordfreq's Zipf scale."""
+
+
 def replace_range(sitting: Sitting, r: Range, words: Sequence[str], exactly: bool = False) -> Wrote:
     """Words in place of a range, with the marks that all of it had.
 
@@ -97,6 +115,8 @@ def replace_range(sitting: Sitting, r: Range, words: Sequence[str], exactly: boo
     manner = manner_of(sitting, place.left)
     if exactly:
         manner = replace(manner, names=(AsItStands(words[0]),))
+    if not exactly and _a_name(sitting.document, r) and _unknown(words):
+        manner = replace(manner, names=(*manner.names, AsHeard((capitalised(words[0]),))))
     written = write(words, place, manner)
     if len(written.parts) == 1 and isinstance(written.parts[0], str) and not written.trim:
         return _swap(sitting, r, written, marks)

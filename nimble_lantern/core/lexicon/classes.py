@@ -48,7 +48,7 @@ CLASSES = {
     "set_down": WordClass("(put | bring)", "(place | pop | stick)"),
     "make": WordClass(
         "(make | put | set | turn | change)",
-        "(have | get | convert | format | write | style | render | show | print)",
+        "(have | get | convert | format | write | style | render | show | print | stick | pop)",
     ),
     "into": WordClass("(in | into | to)", "(as | back to | back into)"),
     "wish": WordClass(

@@ -37,6 +37,7 @@ LEADS = _phrases(
     "tell you what, ooh, right so, why not, oh right, that was wrong, that's wrong, that is"
     " wrong, that's not right, never mind, oops, whoops,"
     " correction",
+    "let's see, let me see, now let's see, well now, i don't suppose you could, right let's see",
     "next, first, also, again, quickly, simply, perhaps, maybe, hey, hello, computer, desk",
 )
 """Before a request, one after another: "okay now could you please just"."""

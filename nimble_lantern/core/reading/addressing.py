@@ -11,6 +11,7 @@ from collections.abc import Sequence
 from typing import NamedTuple
 
 from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.lexicon.desk import (
     ASIDES,
     PLAIN_VERBS,
@@ -57,13 +58,20 @@ class Plainer(NamedTuple):
 def plainer_than(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     """The words without hesitation, without what comes after a request, then without what comes
     before: "no bullets please" is "no bullets" before it is "bullets"."""
-    bare = tuple(w for w in words if w not in FILLERS)
+    bare = _said_once(tuple(w for w in words if w not in FILLERS))
     tailed = _without_tails(bare)
     begun = _without_leads(tailed)
     inside = Plainer(_without(begun.words, INSIDE), begun.mused)
     whole = Plainer(_without(inside.words, WHOLE), begun.mused)
     found = {p.words: p for p in (whole, inside, begun, Plainer(tailed), Plainer(bare))}
     return tuple(p for p in reversed(found.values()) if p.words and p.words != words)
+
+
+def _said_once(words: tuple[str, ...]) -> tuple[str, ...]:
+    """Without little words that were said twice while somebody thought: "the the last line"."""
+    twice = (i for i in range(1, len(words)) if words[i] == words[i - 1] and words[i] in LITTLE)
+    gone = set(twice)
+    return tuple(w for i, w in enumerate(words) if i not in gone)
 
 
 def _without(words: tuple[str, ...], phrases: Sequence[tuple[str, ...]]) -> tuple[str, ...]:

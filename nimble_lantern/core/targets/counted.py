@@ -6,7 +6,7 @@ from dataclasses import replace
 from itertools import islice
 
 from nimble_lantern.core.document import units
-from nimble_lantern.core.document.model import Document, Range
+from nimble_lantern.core.document.model import Document, Kind, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.targets.cells import columns, in_table
 from nimble_lantern.core.targets.finding import (
@@ -23,6 +23,8 @@ from nimble_lantern.core.targets.finding import (
 )
 from nimble_lantern.core.targets.model import Order, Places, Unit, Units
 
+_LONGEST_TITLE = 12
+"""Words of a first line that is taken for a title."""
 _OF_TABLES = (Unit.CELL, Unit.ROW, Unit.COLUMN, Unit.TABLE)
 
 
@@ -48,7 +50,21 @@ def _units(target: Units, view: View) -> Answer:
             return _flowing(target, view)
         case Unit.LINE:
             return _lines(target, view)
+    if target.unit is Unit.HEADING and target.order is Order.FIRST:
+        return _title(target, view)
     return _blocks(target, view)
+
+
+def _title(target: Units, view: View) -> Answer:
+    """The first heading; in a text without any, its first line, if that looks like a title."""
+    blocks = view.document.blocks
+    first = next((b for b, block in enumerate(blocks) if block.text.strip()), None)
+    if first is None or any(block.kind == Kind.HEADING for block in blocks):
+        return _blocks(target, view)
+    text = blocks[first].text.strip()
+    if len(text.split()) > _LONGEST_TITLE or text[-1] in ".,;:":
+        return _blocks(target, view)
+    return Places((units.block_range(view.document, first),))
 
 
 def _nested(target: Units, view: View) -> Answer:

@@ -38,10 +38,12 @@ def _words(words: tuple[str, ...]) -> Words | None:
     "[the] (word | words | phrase | string | bit | part | name | text) {words}",
     heard=False,
 )
-def _named_words(words: tuple[str, ...]) -> Words:
-    return Words(words, called=True)
+def _named_words(words: tuple[str, ...]) -> Words | None:
+    # "The bit about the fence" is what is said of it, and not those words.
+    return Words(words, called=True) if words[0] not in _ABOUT else None
 
 
+_ABOUT = frozenset(("about", "that", "which", "where", "with", "saying"))
 SIGNS = {
     "comma": ",",
     "(full stop | period)": ".",

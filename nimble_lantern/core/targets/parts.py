@@ -217,6 +217,7 @@ def _where_it_says(words: tuple[str, ...]) -> Words:
 
 
 @rule("part", "the [main] title")
+@rule("part", "[this | my] [main] title", heard=False)
 def _title() -> Units:
     return Units(Unit.HEADING, Order.FIRST)
 
