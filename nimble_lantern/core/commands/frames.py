@@ -21,6 +21,7 @@ def made(adjective: str, stated: bool = True) -> tuple[str, ...]:
         f"{{target}} [<into>] {adjective}",
         f"{{target}} <shall> be [<into>] {adjective}",
         f"(can | could | may | might) {{target}} be [<into>] {adjective}",
+        f"{{target}} could do with being [<into>] {adjective}",
         f"{{target}} would look (better | good | nice | nicer) [<into>] {adjective}",
     )
 

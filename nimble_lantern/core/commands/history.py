@@ -99,6 +99,9 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "(cancel | undo | take back | reverse | revert) (that | the | my) last (change | thing | edit"
     " | step | action | command)",
     "(cancel | undo | reverse | revert) what you [have] [just] (did | done)",
+    "(undo | reverse | revert | take back) (the | that | my) (deletion | replacement | edit | move"
+    " | swap | formatting | insertion)",
+    Way("[no] (do not | don't) do (that | it | this)", when=_just_harmed),
     "(roll | step | wind) back [{number}] [(steps | changes | times | step | change)]",
     "(no | oh) undo undo [(that | it)]",
     "undo undo [(that | it)]",

@@ -73,12 +73,13 @@ def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
         when=_plain_words,
     ),
     Way(
-        "(pop | stick | slip | squeeze | slot | put | get | bung | have) [(the word | the words)]"
-        " {text:words} in"
-        " <exactly> <ahead_of> {target}",
+        "(pop | stick | slip | squeeze | slot | put | get | bung | have | shove | fit)"
+        " [(the word | the words)] {text:words} in <exactly> <ahead_of> {target}",
         when=_plain_words,
     ),
-    Way("<ahead_of> {target} (insert | put | add | write | type) {text}", when=_not_a_sentence),
+    Way(
+        "<ahead_of> {target} [you] (insert | put | add | write | type) {text}", when=_not_a_sentence
+    ),
     "there (should | ought to | must) be [a | an] {text:words} <exactly> <ahead_of> {target}",
     Way(
         "(put | pop | stick | write | add | squeeze | slip | slot) in {text:words} <exactly>"
@@ -105,12 +106,11 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         "<put> [(the word | the words)] {text:words} <exactly> <behind> {target}", when=_plain_words
     ),
     Way(
-        "(pop | stick | slip | squeeze | slot | put | get | bung | have) [(the word | the words)]"
-        " {text:words} in"
-        " <exactly> <behind> {target}",
+        "(pop | stick | slip | squeeze | slot | put | get | bung | have | shove | fit)"
+        " [(the word | the words)] {text:words} in <exactly> <behind> {target}",
         when=_plain_words,
     ),
-    Way("<behind> {target} (insert | put | add | write | type) {text}", when=_not_a_sentence),
+    Way("<behind> {target} [you] (insert | put | add | write | type) {text}", when=_not_a_sentence),
     "there (should | ought to | must) be [a | an] {text:words} <exactly> <behind> {target}",
     Way(
         "(put | pop | stick | write | add | squeeze | slip | slot) in {text:words} <exactly>"

@@ -157,6 +157,7 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "{target} is wrong it (should be | is) {text}",
         "{target} <shall> (be | read | say | become) {text}",
         "<remove> {target} and (put | write | say) {text}",
+        "<discard> {target} and (put | write | say) {text}",
     ),
     *_each(
         _of_a_kind,

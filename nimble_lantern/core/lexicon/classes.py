@@ -42,7 +42,7 @@ CLASSES = {
     ),
     "put": WordClass(
         "(insert | put | add | write)",
-        "(type | place | pop | stick | slip | squeeze | slot | drop | bung)",
+        "(type | place | pop | stick | slip | squeeze | slot | drop | bung | shove | tuck | fit)",
     ),
     "shift": WordClass("(move | shift)", "(drag | slide | transfer)"),
     "set_down": WordClass("(put | bring)", "(place | pop | stick)"),

@@ -37,6 +37,7 @@ LEADS = _phrases(
     "tell you what, ooh, right so, why not, oh right, that was wrong, that's wrong, that is"
     " wrong, that's not right, never mind, oops, whoops,"
     " correction",
+    "where were we, you know what, i tell you what, ah yes, oh yes, yes well, nah, nope, i like to",
     "let's see, let me see, now let's see, well now, i don't suppose you could, right let's see",
     "next, first, also, again, quickly, simply, perhaps, maybe, hey, hello, computer, desk",
 )

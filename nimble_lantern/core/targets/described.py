@@ -43,7 +43,7 @@ def _named_words(words: tuple[str, ...]) -> Words | None:
     return Words(words, called=True) if words[0] not in _ABOUT else None
 
 
-_ABOUT = frozenset(("about", "that", "which", "where", "with", "saying"))
+_ABOUT = frozenset(("about", "that", "which", "where", "saying"))
 SIGNS = {
     "comma": ",",
     "(full stop | period)": ".",
