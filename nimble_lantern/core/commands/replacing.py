@@ -134,7 +134,6 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         " {text}",
         "(i would | i'd | we would | we'd) rather (say | have | put | write) {text:words} than"
         " {target}",
-        "use {text:words} (rather than | instead of | in place of) {target} [(there | here)]",
         "where it (says | has | reads) {target} (put | write | say | make it) {text}",
         "(put | write | have) {text:words} where (it says | it has | i said | i have) {target}",
         "where i (said | wrote | put | have) {target} i [really | actually] (meant | mean | want"

@@ -39,10 +39,14 @@ _MUSED = frozenset(MUSINGS)
 
 
 class Plainer(NamedTuple):
-    """Words without what was said around them; `mused` if that makes a statement of them."""
+    """Words without what was said around them; `mused` if that makes a statement of them.
+
+    `inside` if something was left out between them, which may have been words to be written.
+    """
 
     words: tuple[str, ...]
     mused: bool = False
+    inside: bool = False
 
     def allows(self, parse: Parse) -> bool:
         """Whether a command may be done that was spoken so: nothing is written, moved or removed
@@ -61,8 +65,8 @@ def plainer_than(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     bare = _said_once(tuple(w for w in words if w not in FILLERS))
     tailed = _without_tails(bare)
     begun = _without_leads(tailed)
-    inside = Plainer(_without(begun.words, INSIDE), begun.mused)
-    whole = Plainer(_without(inside.words, WHOLE), begun.mused)
+    inside = Plainer(_without(begun.words, INSIDE), begun.mused, True)
+    whole = Plainer(_without(inside.words, WHOLE), begun.mused, True)
     found = {p.words: p for p in (whole, inside, begun, Plainer(tailed), Plainer(bare))}
     return tuple(p for p in reversed(found.values()) if p.words and p.words != words)
 

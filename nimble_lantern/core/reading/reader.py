@@ -61,6 +61,9 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     if found.kind is Judged.COMMAND:
         # In "replace the hut with the barn please" the courtesy is no part of the new words.
         for plain, same in asked:
+            if plain.inside:
+                # "Insert please before reply" has a word to be written in the middle.
+                continue
             fewer = len(words) - len(plain.words)
             if same.kind is Judged.COMMAND and _swallowed(found, same, fewer):
                 return same
