@@ -32,11 +32,25 @@ class Desk(BrowserCase):
             ("show the shelf", "The shelf"),
             ("show the settings", "The settings"),
             ("what can i say", "What can be said"),
+            ("show the word book", "The word book"),
+            ("show my figures", "Your figures"),
         ):
             self.server.says(said)
             self.waits(driver, "#stage", words)
             self.server.says("back to the desk")
             self.waits(driver, "#stage", "Ida Marlowe")
+
+    def test_a_word_is_spelled_in_view(self) -> None:
+        driver = self.browser()
+        for line in ("new paragraph", "we thank eider marlow", "correct eider marlow", "spell it"):
+            self.server.says(line)
+        self.waits(driver, ".tray-name", "eider marlow")
+        self.server.says("capital i d a space capital m a r l o w e")
+        self.waits(driver, ".tray-letters", "M")
+        self.assertEqual(self.count(driver, ".tray-letter"), 11)
+        self.server.says("that is it")
+        self.waits(driver, ".line .ink", "We thank Ida Marlowe")
+        self.assertEqual(self.count(driver, ".tray"), 0)
 
     def test_what_is_on_is_in_view_and_a_setting_shows_at_once(self) -> None:
         driver = self.browser()

@@ -56,7 +56,11 @@ class Looks(BrowserCase):
             (("cancel", "bold the harbour board"), ".pennant"),
             (("cancel", "show the shelf"), ".shelf-entry"),
             (("show the settings",), ".setting"),
-            (("back to the desk", "stop listening"), ".lamp-low"),
+            (("add mara tarrow to the word book", "never write the word fairy"), ".setting"),
+            (("show the word book",), ".word-entry"),
+            (("show my figures",), ".figure-table"),
+            (("back to the desk", "spell a word", "p a r r o w"), ".tray-letter"),
+            (("cancel", "back to the desk", "stop listening"), ".lamp-low"),
         )
         driver = self.browser()
         for lines, wanted in states:

@@ -49,6 +49,26 @@ class CommandCase(unittest.TestCase):
         self.assertNotIn("Traceback", lines[0])
 
 
+class Words(CommandCase):
+    def test_the_word_book_goes_out_and_comes_in_as_text(self) -> None:
+        data = str(self.folder / "desk")
+        self.run_lantern("perform", "-", "--data", data, stdin="add ida marlowe to the word book")
+        self.assertEqual(self.printed("words", "export", "-", "--data", data), "Ida Marlowe\n")
+        file = self.file("words.txt", "Mara Tarrow = mora taro\nnever fairy\n")
+        self.assertIn("3 words", self.printed("words", "import", file, "--data", data))
+        spoken = "mora taro came"
+        printed = self.printed("perform", "-", "--data", data, "--out", "text", stdin=spoken)
+        self.assertEqual(printed, "Mara Tarrow came\n")
+
+    def test_a_bad_file_changes_nothing_and_is_told_in_one_sentence(self) -> None:
+        data = str(self.folder / "desk")
+        self.run_lantern("perform", "-", "--data", data, stdin="add osric to the word book")
+        for name, content in (("a.txt", b"ida\x00\n"), ("b.txt", b"\xff\xfe"), ("c.txt", b"= x")):
+            bad = self.file(name, content)
+            self.assertFails(1, "", "words", "import", bad, "--data", data)
+        self.assertEqual(self.printed("words", "export", "-", "--data", data), "Osric\n")
+
+
 class Perform(CommandCase):
     def test_a_script_becomes_a_document(self) -> None:
         script = self.file(
@@ -58,6 +78,18 @@ class Perform(CommandCase):
         done = self.run_lantern("perform", "-", "--out", "text", stdin="the tide ... bold the tide")
         self.assertEqual((done.returncode, done.stdout), (0, "The tide\n"))
         self.assertEqual(done.stderr, "Plain text has no bold: it is left out 1 time.\n")
+
+    def test_a_case_may_have_a_word_book(self) -> None:
+        book = [{"written": "Ida Marlowe", "spoken": ["eider marlow"]}]
+        case = {"id": "a", "word_book": book, "say": ["eider marlow came", "spell a word", "b o"]}
+        [line] = self.printed(
+            "perform", "--cases", self.file("c.jsonl", json.dumps(case))
+        ).splitlines()
+        answer = json.loads(line)
+        self.assertEqual(answer["text"], "Ida Marlowe came")
+        self.assertEqual(answer["result"]["word_book"], ["Ida Marlowe"])
+        self.assertEqual(answer["result"]["spelling"], "bo")
+        self.assertEqual(answer["result"]["mode"], "spelling")
 
     def test_json_has_every_field(self) -> None:
         start = self.file("d.md", "# Rota\n\n- ida\n- *nell*\n")

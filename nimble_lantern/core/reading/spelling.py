@@ -24,6 +24,8 @@ _A_RANK = 0.3
 """What each better guess at the letters is worth; a word of one's own is worth three."""
 _LONGEST_RUN = 12
 """Letters of a spelled word that may be run together."""
+_NAMED = 2.5
+"""What letters are worth more that are all said by words of the alphabet."""
 _LEAST_LIKE, _SHORTEST_NAME = 0.7, 4
 """Of the letters, how like a word of the alphabet another is; and the fewest letters of one."""
 Said = tuple[str, ...]
@@ -47,7 +49,7 @@ def spelling_heard(sitting: Sitting, hearing: Hearing) -> Said:
 
     def worth(guess: tuple[int, Said]) -> float:
         rank, said = guess
-        named = sum(w in ALPHABET for w in said) / len(said)
+        named = _NAMED * sum(w in ALPHABET for w in said) / len(said)
         return known.worth(before + letters_of(said)) + named - _A_RANK * rank
 
     return max(enumerate(guesses), key=worth)[1]
