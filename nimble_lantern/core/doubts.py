@@ -15,7 +15,9 @@ from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.targets.words import places
 
 DOUBT = "doubt"
-_LEAST_SURE = {"script": 0.45, "model": 0.45}
+_WRITTEN = ("script", "prompter")
+"""Sources whose doubts somebody wrote down."""
+_LEAST_SURE = {"script": 0.45, "prompter": 0.45, "model": 0.45}
 _LEAST_SURE_ELSE = 0.1
 """The posterior under which a word is shown as doubted, for each engine on its own scale.
 
@@ -32,7 +34,7 @@ def doubted(hearing: Hearing) -> Doubted:
     least = _LEAST_SURE.get(hearing.source, _LEAST_SURE_ELSE)
     found = []
     for word in hearing.hypotheses[0].words if hearing.hypotheses else ():
-        telling = word.text not in LITTLE or hearing.source == "script"
+        telling = word.text not in LITTLE or hearing.source in _WRITTEN
         if word.confidence < least and telling:
             found.append((word.text, said[word.text]))
         said[word.text] += 1

@@ -186,6 +186,12 @@ class Doubts(DeskCase):
         document = self.driver.sitting.document
         return [document.text(r) for _, r in doubts(document)]
 
+    def test_the_prompters_doubts_are_marked_as_a_scripts_are(self) -> None:
+        for source in ("script", "prompter"):
+            desk = self.desk("")
+            desk.desk.hear(from_line("the fairy? is late", source=source))
+            self.assertEqual(len(doubts(desk.document)), 1, source)
+
     def test_a_doubted_word_is_marked_where_it_stands(self) -> None:
         desk = self.desk("The fairy sleeps.")
         desk.hears("the fairy? is late on the second? of may")
