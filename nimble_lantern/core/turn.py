@@ -15,7 +15,7 @@ from nimble_lantern.core.document.tables import kept_whole
 from nimble_lantern.core.doubts import Doubted, marked
 from nimble_lantern.core.effects import Effect
 from nimble_lantern.core.kinds import Attention, ReadAs
-from nimble_lantern.core.mending.again import said_again, words_meant
+from nimble_lantern.core.mending.again import goes_on, said_again, words_meant
 from nimble_lantern.core.mending.alternatives import rejected_at, rejecting
 from nimble_lantern.core.mending.knowing import spoken_words, taught_by
 from nimble_lantern.core.reading.hearing import Hearing
@@ -63,6 +63,8 @@ class Turn:
             return
         words = tuple(w for part in parts for w in part)
         meant, used = words_meant(self.sitting, self.hearing, words)
+        if goes_on(self.sitting, meant):
+            self.sitting = replace(self.sitting, selection=None, fresh=False, question=None)
         asked = self.sitting.question
         correcting = self.sitting.selection if asked is not None and asked.corrects else None
         if correcting is not None and asked is not None:
@@ -76,7 +78,7 @@ class Turn:
         if asked is not None:
             # Going on leaves what was only offered.
             self.sitting = replace(self.sitting, question=None)
-        at_pauses = pauses(parts) if meant == words else frozenset[int]()
+        at_pauses = pauses(parts) if len(meant) == len(words) else frozenset[int]()
         wrote = compose(self.sitting, meant, at_pauses, self.pause)
         if not kept_whole(self.sitting.document, wrote.sitting.document):
             self.kinds.append(ReadAs.UNCLEAR)

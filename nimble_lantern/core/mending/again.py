@@ -20,6 +20,18 @@ def words_meant(sitting: Sitting, hearing: Hearing | None, words: Said) -> tuple
     return as_meant(sitting, words)
 
 
+_MOST_MORE = 3
+"""Words that may be said more in the place of what is corrected: more are the next sentence."""
+
+
+def goes_on(sitting: Sitting, words: Said) -> bool:
+    """Whether words said while something is corrected leave it and go on with the letter."""
+    asked, r = sitting.question, sitting.selection
+    if asked is None or not asked.corrects or r is None:
+        return False
+    return len(words) > sitting.document.count_words(r) + _MOST_MORE
+
+
 def said_again(sitting: Sitting, hearing: Hearing | None, r: Range, words: Said) -> Said:
     """Words said again in the place of a range; none where only what is wrong was heard again.
 

@@ -45,7 +45,8 @@ def as_meant(sitting: Sitting, words: Sequence[str]) -> tuple[tuple[str, ...], t
 def taught_by(sitting: Sitting, r: Range, meant: Sequence[str], sure: bool = False) -> Sitting:
     """What it teaches that `meant` takes the place of a range; nothing if that is no correction.
 
-    It is one if the words there were dictated and sound like the new ones, or if it is `sure`.
+    It is one if the words there were dictated and sound like the new ones; `sure` where somebody
+    says that they were misheard.
     """
     document = sitting.document
     if r.start.block != r.end.block or utterance_at(document, r.start) is None:
@@ -54,7 +55,7 @@ def taught_by(sitting: Sitting, r: Range, meant: Sequence[str], sure: bool = Fal
     heard, new, left, right = _differing(heard, new)
     if not heard or not new or max(len(heard), len(new)) > LONGEST:
         return sitting
-    if not sure and not alike(heard, new):
+    if not alike(heard, new, sure):
         return sitting
     before, after = beside(document, r)
     before, after = left[-1] if left else before, right[0] if right else after

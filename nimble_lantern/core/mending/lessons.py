@@ -24,8 +24,9 @@ _UNLIKELY = 4.0
 """On wordfreq's Zipf scale: a heard word that is commoner is not put right at first sight."""
 _OFTEN = 3
 _TWICE = 2
-_LEAST_ALIKE = 0.5
-"""How like the sounds of two wordings have to be for one to be the other misheard."""
+_LEAST_ALIKE, _LEAST_CORRECTED = 0.5, 0.4
+"""How like the sounds of two wordings have to be for one to be the other misheard; less is asked
+where somebody says that it was."""
 Said = tuple[str, ...]
 
 
@@ -77,12 +78,12 @@ class Lesson:
 Lessons = tuple[Lesson, ...]
 
 
-def alike(heard: Sequence[str], meant: Sequence[str]) -> bool:
+def alike(heard: Sequence[str], meant: Sequence[str], corrected: bool = False) -> bool:
     """Whether one may be the other misheard, by their sound."""
     keys = phrase_key(" ".join(heard)), phrase_key(" ".join(meant))
     sounds = Levenshtein.normalized_similarity(*keys)
     letters = Levenshtein.normalized_similarity("".join(heard), "".join(meant))
-    return max(sounds, letters) > _LEAST_ALIKE
+    return max(sounds, letters) > (_LEAST_CORRECTED if corrected else _LEAST_ALIKE)
 
 
 def taught(

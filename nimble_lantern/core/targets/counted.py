@@ -25,6 +25,7 @@ from nimble_lantern.core.targets.model import Order, Places, Unit, Units
 
 _LONGEST_TITLE = 12
 """Words of a first line that is taken for a title."""
+_GREETINGS = ("dear", "hello", "hi")
 _OF_TABLES = (Unit.CELL, Unit.ROW, Unit.COLUMN, Unit.TABLE)
 
 
@@ -62,7 +63,8 @@ def _title(target: Units, view: View) -> Answer:
     if first is None or any(block.kind == Kind.HEADING for block in blocks):
         return _blocks(target, view)
     text = blocks[first].text.strip()
-    if len(text.split()) > _LONGEST_TITLE or text[-1] in ".,;:":
+    greets = text.split()[0].lower() in _GREETINGS
+    if greets or len(text.split()) > _LONGEST_TITLE or text[-1] in ".,;:!":
         return _blocks(target, view)
     return Places((units.block_range(view.document, first),))
 

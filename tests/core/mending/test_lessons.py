@@ -93,6 +93,17 @@ class OnTheDesk(DeskCase):
         self.driver.hears("the ferry is late", "replace the ferry with the boat")
         self.assertEqual(self.driver.sitting.lessons, ())
 
+    def test_another_name_said_in_its_place_is_no_lesson(self) -> None:
+        self.desk("We met Tobias Fenwick. Ask Tobias.")
+        self.driver.hears("osric has the key", "correct osric", "tobias", "osric was there")
+        self.assertEqual(self.driver.sitting.lessons, ())
+        self.assertIn("sric was there", self.driver.document.blocks[0].text)
+
+    def test_a_whole_sentence_goes_on_and_replaces_nothing(self) -> None:
+        self.desk("")
+        self.driver.hears("the fairy is late", "correct fairy", "we wait for it on the quay")
+        self.assertText("The fairy is late we wait for it on the quay")
+
     def test_what_was_rejected_is_not_offered_again(self) -> None:
         self.desk("")
         self.driver.hears("the fairy is late", "correct fairy", "ferry", "correct ferry")
