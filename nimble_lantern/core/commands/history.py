@@ -105,6 +105,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "(roll | step | wind) back [{number}] [(steps | changes | times | step | change)]",
     "(no | oh) undo undo [(that | it)]",
     "undo undo [(that | it)]",
+    "(go | take me | take it) back to [how it was] before [i did (that | it | this)]",
     "<wish> back what (i | you | we) [have] [just] (deleted | removed | cut | lost | took out)",
     "undo what i [have] [just] (did | done)",
     Way("[no] (do not | don't) (delete | remove) (that | it | this | them)", when=_just_harmed),

@@ -8,11 +8,13 @@ from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.replacing import STOPS, bare_mark
+from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.lexicon.closed import DETERMINERS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, Words
+from nimble_lantern.core.targets.model import Places, Unit, Units, Words
 
 _MOST_PUT = 4
 _REACHING = frozenset("away to for and out off up down in on back".split())
@@ -67,6 +69,31 @@ def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
     return not ended and len(text) <= _MOST_PUT and not (set(text[1:]) & _REACHING)
 
 
+def _stand_there(sitting: Sitting, parse: Parse) -> bool:
+    """Whether both words stand on the page: "put the boat between the quay and the pier" is not
+    said of words, so words that are put in are few and no thing."""
+    text = tuple(parse.args.get("text", ()))
+    return len(text) <= _FEW_WORDS and not set(text[:1]) & DETERMINERS
+
+
+_FEW_WORDS = 3
+
+
+def _wished(sitting: Sitting, parse: Parse) -> bool:
+    """ "I would like please before reply", and not "i would like to go on after reply"."""
+    text = tuple(parse.args.get("text", ()))
+    return text[:1] != ("to",) and _plain_words(sitting, parse)
+
+
+_PROSE = (Unit.SENTENCE, Unit.PARAGRAPH, Unit.LINE, Unit.HEADING)
+
+
+def _in_prose(sitting: Sitting, parse: Parse) -> bool:
+    """At the end of a sentence or paragraph; that of a list has an item."""
+    target = parse.args.get("target")
+    return isinstance(target, Units) and target.unit in _PROSE and _plain_words(sitting, parse)
+
+
 @command(
     Way(
         "<put> [(the word | the words)] {text:words} <exactly> <ahead_of> {target}",
@@ -90,8 +117,9 @@ def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
         "{text:words} (goes | should go | should come | belongs) <exactly> <ahead_of> {target}",
         when=_a_word_or_two,
     ),
-    Way("<wish> {text:words} <exactly> <ahead_of> {target}", when=_plain_words),
+    Way("<wish> {text:words} <exactly> <ahead_of> {target}", when=_wished),
     "prepend {text:words} to {target}",
+    Way("<put> {text:words} (at | to | on | in) the <beginning> of {target}", when=_in_prose),
     Way("<put> <ahead_of> {target} the (word | words) {text}", when=_plain_words),
     example="insert old before the ferry",
     group="revising",
@@ -121,8 +149,9 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         "{text:words} (goes | should go | should come | belongs) <exactly> <behind> {target}",
         when=_a_word_or_two,
     ),
-    Way("<wish> {text:words} <exactly> <behind> {target}", when=_plain_words),
+    Way("<wish> {text:words} <exactly> <behind> {target}", when=_wished),
     "append {text:words} to {target}",
+    Way("<put> {text:words} (at | to | on | in) the <finish> of {target}", when=_in_prose),
     Way("<put> <behind> {target} the (word | words) {text}", when=_plain_words),
     example="insert every day after the ferry",
     group="revising",
@@ -179,3 +208,32 @@ def line_beside(sitting: Sitting, target: Places, side: str) -> Done:
     wrote = insert_beside(sitting, target.first, ("new", "line"), side == "before", False)
     where = named(sitting.document, target.ranges[:1])
     return Done(wrote.sitting, f"new line {side} {where}")
+
+
+def _gap(a: Places, b: Places) -> tuple[Range, Range] | None:
+    """The places of two targets that are nearest to each other, in the order they were said."""
+    pairs = [(x, y) for x in a.ranges for y in b.ranges if x.end <= y.start]
+    near = [p for p in pairs if p[0].end.block == p[1].start.block]
+    return min(near, key=lambda p: p[1].start.offset - p[0].end.offset, default=None)
+
+
+@command(
+    "<put> {text:words} between {a:target} and {b:target}",
+    "between {a:target} and {b:target} (insert | put | add | write | type) {text}",
+    "<go> between {a:target} and {b:target}",
+    example="put old between the and boat",
+    group="revising",
+    every_place=True,
+    when=_stand_there,
+)
+def between(
+    sitting: Sitting, a: Places, b: Places, text: tuple[str, ...] | None = None
+) -> Done | Refusal:
+    """Put words between two others, or write there."""
+    found = _gap(a, b)
+    if found is None:
+        return Refusal("They do not stand one after the other.", "", "Say one: “after ...”.")
+    here = Places((found[0],))
+    if text is not None:
+        return insert_after(sitting, here, text)
+    return Done(sitting.placed(found[0].end), f"after {quoted(sitting.document.text(found[0]))}")

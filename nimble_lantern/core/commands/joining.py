@@ -120,10 +120,13 @@ def split(
     sitting: Sitting, target: Places, side: str = "before", whole: Places | None = None
 ) -> Done | Refusal:
     """Begin a new paragraph before or after a target, perhaps the one in a part that is named."""
-    if whole is not None and not any(
-        r.start <= target.first.start and target.first.end <= r.end for r in whole.ranges
-    ):
-        return Refusal("That does not stand there.", "", "Say only where: “split after ...”.")
+    inside = [
+        r
+        for r in target.ranges
+        for part in (whole.ranges if whole is not None else ())
+        if part.start <= r.start and r.end <= part.end
+    ]
+    target = replace(target, ranges=tuple(inside)) if inside else target
     at = target.first.start if side == "before" else target.first.end
     block = sitting.document.blocks[at.block]
     if side == "after":

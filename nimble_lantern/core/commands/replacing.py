@@ -135,6 +135,8 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "(i would | i'd | we would | we'd) rather (say | have | put | write) {text:words} than"
         " {target}",
         "where it (says | has | reads) {target} (put | write | say | make it) {text}",
+        "(change | alter | move) (the | that) (day | date | time | name | number | word | price"
+        " | place | month | year | hour) from {target} to {text}",
         "(put | write | have) {text:words} where (it says | it has | i said | i have) {target}",
         "where i (said | wrote | put | have) {target} i [really | actually] (meant | mean | want"
         " | wanted) {text}",

@@ -34,8 +34,17 @@ def in_block(document: Document, b: int, unit: str) -> list[Range]:
 
 
 def _counts(block: Block, unit: str, whole: bool) -> bool:
-    # A heading is no sentence, unless it is all there is or was asked for.
-    return whole or unit != "sentence" or block.kind != "heading"
+    # A heading is no sentence, nor is "Dear Ida,", unless it is all there is or was asked for.
+    return whole or unit != "sentence" or not _apart(block)
+
+
+_LONGEST_GREETING = 6
+
+
+def _apart(block: Block) -> bool:
+    """Whether a block stands by itself: a heading, or a salutation before the text or after it."""
+    greets = block.text.rstrip().endswith(",") and len(block.words) <= _LONGEST_GREETING
+    return block.kind == "heading" or greets and block.kind == "paragraph"
 
 
 def forward(document: Document, unit: str, start: Position) -> Iterator[Range]:
@@ -57,7 +66,7 @@ def backward(document: Document, unit: str, end: Position) -> Iterator[Range]:
 def within(document: Document, unit: str, scope: Range) -> Iterator[Range]:
     """The characters, words or sentences that lie in a range."""
     headings_only = all(
-        document.blocks[b].kind == "heading"
+        _apart(document.blocks[b])
         for b in range(scope.start.block, scope.end.block + 1)
         if document.blocks[b].text
     )

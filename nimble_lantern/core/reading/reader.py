@@ -368,9 +368,16 @@ def two_commands(
     for i in links:
         rest = i + 2 if words[i : i + 2] in (("and", "then"), ["and", "then"]) else i + 1
         first, second = tuple(words[:i]), tuple(words[rest:])
-        if second and all(_sure(sitting, part) for part in (first, second)):
+        if second and _sure(sitting, first) and _sure(_about_first(sitting, first), second):
             return first, second
     return None
+
+
+def _about_first(sitting: Sitting, first: tuple[str, ...]) -> Sitting:
+    """With what a first command is about spoken of as "it": "underline friday and make it red"."""
+    verdict = judge(sitting, first, whole=True)
+    places = next((v for v in (verdict.args or {}).values() if isinstance(v, Places)), None)
+    return sitting if places is None else sitting.about(places.ranges)
 
 
 def _sure(sitting: Sitting, words: Sequence[str]) -> bool:

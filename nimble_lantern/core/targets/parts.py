@@ -165,6 +165,7 @@ def _numbered(unit: Unit, number: int) -> Units | None:
     "{units} {a:number} (to | through | until) {b:number}",
     "{units:unit} {a:number} (to | through | until) {units:unit} {b:number}",
     "{units} {a:number} and {b:number}",
+    "{units:unit} {a:number} and {b:number}",
 )
 def _span_of_units(units: Unit, a: int, b: int) -> Units | None:
     return Units(units, Order.NTH, b - a + 1, a) if 0 < a < b else None
@@ -181,7 +182,7 @@ def _ordinal_pair(a: int, b: int, unit: Unit) -> Units | None:
     return Units(unit, Order.NTH, 2, a) if b == a + 1 else None
 
 
-@rule("part", "(this | that | the current | the present) {unit}", "the whole {unit}")
+@rule("part", "(this | that | the current | the present) {unit}")
 def _this(unit: Unit) -> Units:
     return Units(unit, Order.THIS)
 
