@@ -235,5 +235,5 @@ def between(
         return Refusal("They do not stand one after the other.", "", "Say one: “after ...”.")
     here = Places((found[0],))
     if text is not None:
-        return insert_after(sitting, here, text)
+        return insert_after(sitting, text, here)
     return Done(sitting.placed(found[0].end), f"after {quoted(sitting.document.text(found[0]))}")
