@@ -9,9 +9,11 @@ from __future__ import annotations
 from collections.abc import Callable, Collection, Iterable, Iterator, Sequence, Set
 from dataclasses import dataclass
 from functools import cache, cached_property
+from heapq import nlargest
 from itertools import pairwise
 from typing import cast
 
+from rapidfuzz import process
 from rapidfuzz.distance import Levenshtein
 from wordfreq import top_n_list, zipf_frequency
 
@@ -49,6 +51,8 @@ _IN_DOCUMENT = 4.0
 """What a word of the document is worth more, on wordfreq's Zipf scale."""
 _A_SOUND = 4.0
 """What each phone that differs wholly costs, on the same scale; those easily confused cost less."""
+_MOST_WEIGHED, _MOST_RANKED = 400, 80
+"""Words whose sound is weighed phone by phone, and of which the best are shown page by page."""
 _LEAST_PART = 4.5
 """How common both halves must be where two words are taken for one ("a tension")."""
 _LETTERS = 4.0
@@ -211,7 +215,7 @@ def _alike(sitting: Sitting, r: Range, said: tuple[str, ...]) -> list[tuple[str,
     fitting = _neighbours(document, r)
     for words in scored:
         scored[words] += _FITS * ((words[0] in fitting[0]) + (words[-1] in fitting[1]))
-    return sorted(scored, key=lambda words: -scored[words])
+    return nlargest(_MOST_RANKED, scored, key=lambda words: scored[words])
 
 
 def _own_phrases(sitting: Sitting, said: tuple[str, ...]) -> dict[tuple[str, ...], float]:
@@ -265,20 +269,28 @@ def _sounding(said: tuple[str, ...], here: Set[str]) -> dict[tuple[str, ...], fl
     """A word, or two, that sound like these all together, and what each is worth."""
     own, text = spoken(said), "".join(said)
     key, letters = sound_class(own), phrase_key(text)
-    scored: dict[tuple[str, ...], float] = {}
-    for candidate in {*_near(_by_class(), key, here), *_near(_by_letters(), letters, here)}:
-        far = min(distance(own, phones(candidate)), _apart(letters, phrase_key(candidate)))
-        likeness = Levenshtein.normalized_similarity(candidate, text)
-        worth = _COMMON * zipf_frequency(candidate, "en") + _IN_DOCUMENT * (candidate in here)
-        scored[(candidate,)] = worth + _LETTERS * likeness - _A_SOUND * far
-    for pair in (
-        {*_pairs(_by_class(), key), *_pairs(_by_letters(), letters)} if len(said) < 3 else ()
-    ):
+    near = {*_near(_by_class(), key, here), *_near(_by_letters(), letters, here)}
+    rough: dict[tuple[str, ...], float] = {
+        (word,): _COMMON * zipf_frequency(word, "en")
+        + _IN_DOCUMENT * (word in here)
+        + _LETTERS * Levenshtein.normalized_similarity(word, text)
+        for word in near
+    }
+    pairs = {*_pairs(_by_class(), key), *_pairs(_by_letters(), letters)} if len(said) < 3 else ()
+    split = _A_PAIR if len(said) == 1 else 0.0
+    for pair in pairs:
         likeness = Levenshtein.normalized_similarity("".join(pair), text)
         common = min(zipf_frequency(w, "en") for w in pair)
-        worth = _COMMON * common + _IN_DOCUMENT * sum(w in here for w in pair) / 2
-        split = _A_PAIR if len(said) == 1 else 0.0
-        scored[pair] = worth + _LETTERS * likeness - split - _A_SOUND * distance(own, spoken(pair))
+        mine = _IN_DOCUMENT * sum(w in here for w in pair) / 2
+        rough[pair] = _COMMON * common + mine + _LETTERS * likeness - split
+    same = set(_by_class().words.get(key, ()))
+    likely = nlargest(_MOST_WEIGHED, rough, key=lambda words: rough[words])
+    scored: dict[tuple[str, ...], float] = {}
+    for words in {*likely, *((word,) for word in same)}:
+        far = distance(own, spoken(words))
+        if len(words) == 1:
+            far = min(far, _apart(letters, phrase_key(words[0])))
+        scored[words] = rough[words] - _A_SOUND * far
     return scored
 
 
@@ -327,9 +339,10 @@ def _near(known: _Known, key: str, here: Iterable[str]) -> Iterator[str]:
             yield word
     yield from known.words.get(key, ())
     for size in (len(key) - 1, len(key), len(key) + 1) if most else ():
-        for other in known.of_length.get(size, ()):
-            if other != key and Levenshtein.distance(other, key, score_cutoff=1) <= 1:
-                yield from known.words[other]
+        keys = known.of_length.get(size, ())
+        like = process.extract(key, keys, scorer=Levenshtein.distance, score_cutoff=1, limit=None)
+        for other in (near for near, _, _ in like if near != key):
+            yield from known.words[other]
 
 
 def _pairs(known: _Known, key: str) -> Iterator[tuple[str, str]]:
