@@ -82,7 +82,7 @@ def _begun(sitting: Sitting, place: Range | None) -> Done:
 
 
 @command(
-    Way("[let me | i will | i'll] spell (it | that | this) [out] [for (me | you)]",
+    Way("[let me | i will | i'll] spell (it | that | this) [for me]",
         when=_something_to_spell),
     Way("[let me | i will | i'll] spell [out] {target}", when=_of_the_page),
     example="spell the last word",

@@ -10,6 +10,8 @@ from wordfreq import zipf_frequency
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.errors import BadInput, Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.lexicon.desk import SPOKEN_OF
 from nimble_lantern.core.mending.knowing import spoken_words
 from nimble_lantern.core.mending.tray import letters_of
 from nimble_lantern.core.mending.word_book import MOST_ENTRIES, BookEntry, entry_of
@@ -31,6 +33,12 @@ def _in_book(sitting: Sitting, parse: Parse) -> bool:
     """Whether the words that are spoken of stand in the book."""
     words = tuple(parse.args.get("text", ()))
     return bool(words) and sitting.word_book.find(words) is not None
+
+
+def _one_word(sitting: Sitting, parse: Parse) -> bool:
+    """ "Never write fairy"; "never write to him" is advice."""
+    text = tuple(parse.args.get("text", ()))
+    return len(text) == 1 and text[0] not in LITTLE
 
 
 def _few(sitting: Sitting, parse: Parse) -> bool:
@@ -97,6 +105,8 @@ def written_as(sitting: Sitting, words: Sequence[str]) -> str:
 )  # fmt: skip
 def add(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     """Keep a word or a name, as it stands on the page or as it is spelled, and hear it better."""
+    if len(text) == 1 and text[0] in SPOKEN_OF:
+        return Refusal("Nothing was just written or selected.", "", "Name the word.")
     for how in _SPOKEN:
         size = len(how)
         for i in range(1, len(text) - size):
@@ -167,8 +177,7 @@ def _not_there(words: Sequence[str]) -> Refusal:
 
 @command(
     f"(remove | delete | take | drop | cross out) {{text:words}} (from | out of | in) {_BOOK}",
-    "(forget | unlearn) the (word | name) {text}",
-    "remove the word {text}",
+    Way("(forget | unlearn) the (word | name) {text}", when=_in_book),
     example="remove ida marlowe from the word book",
     group="repair",
 )
@@ -202,7 +211,8 @@ def rewrite(sitting: Sitting, text: tuple[str, ...], new: tuple[str, ...]) -> Do
 
 
 @command(
-    "never write [the word] {text:words} [again]",
+    "never write the (word | name) {text:words} [again]",
+    Way("never write {text:words} [again]", when=_one_word),
     "(forbid | ban | avoid) [the] (word | name) {text}",
     "do not (ever write | write) the word {text:words} [again]",
     example="never write the word fairy",
@@ -250,7 +260,7 @@ def show(sitting: Sitting) -> Done:
 @command(
     f"(is | do you have) {{text:words}} in {_BOOK}",
     f"(find | look for | look up) {{text:words}} in {_BOOK}",
-    "(do you know | how do you write) the (word | name) {text}",
+    Way("(do you know | how do you write) the (word | name) {text}", when=_in_book),
     example="look up ida marlowe in the word book",
     group="repair",
 )

@@ -117,6 +117,10 @@ class ByVoice(DeskCase):
     def test_sentences_that_speak_of_words_stay_sentences(self) -> None:
         lines = (
             "never write so small that nobody can read it",
+            "never write to him again",
+            "forget the name of that boat",
+            "do you know the name of the keeper",
+            "let me spell it out for you",
             "he can be said to know the island well",
             "this word means a small lamp",
             "remember the name of the boat we saw in may",
