@@ -228,12 +228,12 @@ def _look_coloured(colour: str) -> Look:
 
 
 @command(
-    "<make> {target} [both] [<into>] {a:look} [and] [<into>] {b:look}",
+    "<make> {target} [both] [<into>] {a:look} and [<into>] {b:look}",
     "<make> {target} {a:look} {b:look} and {c:look}",
     "[both] {a:look} and {b:look} {target}",
     "<wish> {target} [both] [<into>] {a:look} and [<into>] {b:look}",
     "apply [both] {a:look} and {b:look} to {target}",
-    "{target} [both] [<into>] {a:look} [and] {b:look}",
+    "{target} [both] [<into>] {a:look} and {b:look}",
     example="make the last sentence bold and italic",
     group="format",
     heard=1,
