@@ -21,6 +21,7 @@ from nimble_lantern.engines.builtin.decoder import CommandDecoder, DictationDeco
 _SOON_SECONDS = 0.05
 _STUCK_SECONDS = 0.3
 """After an utterance was given up, how long a decoder may take to come back to its work."""
+_ENDING_SECONDS = 5.0
 _CONTEXT = multiprocessing.get_context("spawn")
 Message = tuple[Any, ...]
 
@@ -37,7 +38,8 @@ class _Outbox:
         self._waiting: deque[Message] = deque()
         self._changed = threading.Condition()
         self.broken = False
-        threading.Thread(target=self._run, daemon=True).start()
+        self._thread = threading.Thread(target=self._run, daemon=True)
+        self._thread.start()
 
     def put(self, message: Message) -> None:
         with self._changed:
@@ -54,6 +56,13 @@ class _Outbox:
         with self._changed:
             self.broken = True
             self._changed.notify()
+
+    def ended(self) -> None:
+        """Wait until nothing is sent any more; the process at the other end is gone.
+
+        Only then may the connection be closed: a new one gets its number, and would get the rest.
+        """
+        self._thread.join(_ENDING_SECONDS)
 
     def _run(self) -> None:
         while True:
@@ -129,6 +138,7 @@ class Worker:
         self._outbox.close()
         self.process.kill()
         self.process.join()
+        self._outbox.ended()
         self._near.close()
         self._given_up = None
         self._open()
@@ -259,6 +269,7 @@ class Worker:
 
     def close(self) -> None:
         self._outbox.close()
-        self._near.close()
         self.process.kill()  # it has nothing to keep, and may be stuck
         self.process.join(5)
+        self._outbox.ended()
+        self._near.close()
