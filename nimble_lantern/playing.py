@@ -11,7 +11,7 @@ from typing import Any
 
 from nimble_lantern.core.document.model import Document, Position
 from nimble_lantern.core.errors import BadInput, LanternError, WrongUse
-from nimble_lantern.core.mending.word_book import WordBook, entry_from
+from nimble_lantern.core.mending.word_book import WordBook, entry_of
 from nimble_lantern.core.reading.hearing import Hearing, from_lines
 from nimble_lantern.formats import FORMATS, Read, from_markdown, to_markdown, to_text
 from nimble_lantern.formats.report import sitting_data, trail_data
@@ -221,14 +221,14 @@ def _played(case: Any) -> LiveDesk:
 
 def _word_book(rows: Any) -> WordBook:
     """The word book of a case: objects with "written" and perhaps "spoken"."""
-    if not isinstance(rows, list) or not all(
-        isinstance(row, dict) and isinstance(row.get("written"), str) for row in rows
-    ):
-        raise WrongUse("In a case, word_book is a list of objects with written and spoken.")
     book = WordBook()
-    for row in rows:
-        said = [str(form) for form in row.get("spoken") or ()]
-        book = book.added(entry_from(f"{row['written']} = {', '.join(said)}", "A word"))
+    for row in rows if isinstance(rows, list) else [None]:
+        written, said = (
+            (row.get("written"), row.get("spoken") or []) if isinstance(row, dict) else (None, None)
+        )
+        if not isinstance(written, str) or not isinstance(said, list):
+            raise WrongUse("In a case, word_book is a list of objects with written and spoken.")
+        book = book.added(entry_of(written, map(str, said), "A word"))
     return book
 
 

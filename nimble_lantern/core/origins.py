@@ -16,15 +16,16 @@ def of_utterance(document: Document, r: Range, number: int) -> Edit:
     """
     if r.empty:
         return Edit()
-    return unpin(_gone(document, r)).then(pin(document, ORIGIN, r, utterance=number))
+    return unpin(anchors_gone(document, r, ORIGIN)).then(pin(document, ORIGIN, r, utterance=number))
 
 
-def _gone(document: Document, r: Range) -> list[Anchor]:
+def anchors_gone(document: Document, r: Range, kind: str) -> list[Anchor]:
+    """The anchors of a kind in the blocks of a range whose words are gone."""
     near = {p.anchor for b in document.blocks[r.start.block : r.end.block + 1] for p in b.points}
     found = []
     for number in sorted(near):
         anchor, where = document.anchors.get(number), document.where(number)
-        if anchor and anchor.kind == ORIGIN and (where is None or where.empty):
+        if anchor and anchor.kind == kind and (where is None or where.empty):
             found.append(anchor)
     return found
 

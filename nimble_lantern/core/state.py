@@ -17,8 +17,8 @@ from nimble_lantern.core.kinds import Attention, Capitals, Lamp, ReadAs
 from nimble_lantern.core.learning import Wording
 from nimble_lantern.core.mending.lessons import Lessons
 from nimble_lantern.core.mending.tray import Tray
+from nimble_lantern.core.mending.vocabulary import WrittenWords
 from nimble_lantern.core.mending.word_book import WordBook
-from nimble_lantern.core.mending.written import WrittenWords
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.targets.words import Vocabulary
 from nimble_lantern.core.trail import Trail
@@ -172,7 +172,8 @@ class Sitting:
     learned: tuple[Wording, ...] = ()
     word_book: WordBook = field(default_factory=WordBook)
     lessons: Lessons = ()  # of corrections
-    put_right: Lessons = ()  # those that the last utterance was put right by
+    put_right: Lessons = ()  # those by which the last text was put right
+    put_right_in: int = 0  # which utterance that was
     tray: Tray | None = None  # while something is spelled
     previous: Sitting | None = field(default=None, repr=False)  # before the last utterance
     hearings: tuple[tuple[int, Hearing], ...] = ()  # of the last utterances, by their numbers

@@ -15,9 +15,8 @@ from nimble_lantern.core.document.tables import kept_whole
 from nimble_lantern.core.doubts import Doubted, marked
 from nimble_lantern.core.effects import Effect
 from nimble_lantern.core.kinds import Attention, ReadAs
-from nimble_lantern.core.mending.again import goes_on, said_again, words_meant
-from nimble_lantern.core.mending.alternatives import rejected_at, rejecting
-from nimble_lantern.core.mending.knowing import spoken_words, taught_by
+from nimble_lantern.core.mending.again import next_sentence, put_right, said_again, words_meant
+from nimble_lantern.core.mending.knowing import taught_by
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.state import Question, Sitting, TurnOver, View
 
@@ -63,42 +62,37 @@ class Turn:
             return
         words = tuple(w for part in parts for w in part)
         meant, used = words_meant(self.sitting, self.hearing, words)
-        if goes_on(self.sitting, meant):
-            self.sitting = replace(self.sitting, selection=None, fresh=False, question=None)
-        asked = self.sitting.question
-        correcting = self.sitting.selection if asked is not None and asked.corrects else None
-        if correcting is not None and asked is not None:
-            again = said_again(self.sitting, self.hearing, correcting, meant)
-            if not again:
+        now = self.sitting
+        if next_sentence(now, meant):
+            now = replace(now, selection=None, fresh=False, question=None)
+        asked = now.question
+        corrected = now.selection if asked is not None and asked.corrects else None
+        if corrected is not None:
+            meant, used = said_again(now, self.hearing, corrected, meant), ()
+            if not meant:
                 self.kinds.append(ReadAs.UNCLEAR)
                 self.summaries.append(SAME_AGAIN)
                 return
-            meant, used = again, ()
-            self.sitting = taught_by(self.sitting, correcting, meant, sure=True)
-        if asked is not None:
-            # Going on leaves what was only offered.
-            self.sitting = replace(self.sitting, question=None)
+            now = taught_by(now, corrected, meant, sure=True)
+        # Going on leaves what was only offered.
+        now = replace(now, question=None)
         at_pauses = pauses(parts) if len(meant) == len(words) else frozenset[int]()
-        wrote = compose(self.sitting, meant, at_pauses, self.pause)
-        if not kept_whole(self.sitting.document, wrote.sitting.document):
+        wrote = compose(now, meant, at_pauses, self.pause)
+        if not kept_whole(now.document, wrote.sitting.document):
             self.kinds.append(ReadAs.UNCLEAR)
             self.summaries.append(BROKEN_TABLE)
             return
-        before, self.sitting = self.sitting, replace(wrote.sitting, put_right=used)
-        if correcting is not None and asked is not None:
-            stood = [" ".join(spoken_words(before.document.text(correcting)))]
-            others = (*stood, *(option.label for option in asked.options))
-            out = (*rejected_at(before.document, correcting), *others)
-            self.sitting = self.sitting.edited(
-                rejecting(self.sitting.document, wrote.range, [o for o in out if o != wrote.text])
-            )
+        after = replace(wrote.sitting, put_right=used, put_right_in=now.number)
+        if corrected is not None and asked is not None:
+            offered = (option.label for option in asked.options)
+            after = put_right(now, corrected, after, wrote.range, *offered)
         if self.doubted:
-            unsure = marked(self.sitting.document, wrote.range, self.doubted)
-            self.sitting = self.sitting.edited(unsure)
+            after = after.edited(marked(after.document, wrote.range, self.doubted))
+        self.sitting = after
         self.kinds.append(ReadAs.TEXT)
         said = f"wrote {quoted(wrote.text)}" if wrote.text.strip() else "wrote a break"
-        learned = ", ".join(str(lesson) for lesson in used)
-        if learned:
+        if used:
+            learned = ", ".join(map(str, used))
             said = f"{said}; {learned}, as you corrected: “that was right before” puts it back"
         self.summaries.append(said)
 
@@ -125,6 +119,8 @@ def held_back(sitting: Sitting) -> tuple[ReadAs, str] | None:
     """Why text is not written just now: how the utterance is read, and what to say of it."""
     if sitting.attention is Attention.COMMANDS:
         return ReadAs.IGNORED, "commands only: not written"
+    if sitting.tray is not None:
+        return ReadAs.UNCLEAR, "spelling: say letters, “that is it”, or “cancel”"
     if sitting.view is not View.DESK:
         return ReadAs.UNCLEAR, f"not written: {_SHOWN[sitting.view]}; “back to the desk” goes back"
     if sitting.question is not None and not sitting.question.beside:

@@ -64,6 +64,8 @@ def _last(turn: Turn, how: Turned, asked: TurnOver) -> None:
         scripts=now.scripts,
         overturned=_remembered(now, entry, how),
     )
+    if how is Turned.AS_HEARD:
+        turn.sitting = _unlearned(turn.sitting, now)
     turn.caret = before.caret
     phrases = _phrases(entry)
     if how is Turned.ANYWAY:
@@ -76,11 +78,7 @@ def _last(turn: Turn, how: Turned, asked: TurnOver) -> None:
             turn.summaries.pop()
             _write(turn, phrases)
             turn.kinds.append(ReadAs.TEXT)
-    elif how is Turned.AS_HEARD:
-        unlearned = forgotten(now.lessons, now.put_right)
-        turn.sitting = replace(turn.sitting, lessons=unlearned, put_right=())
-        _write(turn, phrases)
-    elif how is Turned.TEXT:
+    elif how in (Turned.TEXT, Turned.AS_HEARD):
         _write(turn, phrases)
     elif how is Turned.INSTEAD:
         _instead(turn, entry, asked)
@@ -142,10 +140,12 @@ def _earlier(turn: Turn, how: Turned, number: int, asked: TurnOver) -> None:
     settings = _settings_back(now.settings, back)
     overturned = _remembered(now, entry, how)
     turn.sitting = replace(after, settings=settings, overturned=overturned)
+    if how is Turned.AS_HEARD:
+        turn.sitting = _unlearned(turn.sitting, now)
     phrases = _phrases(entry)
     if how is Turned.ANYWAY:
         read(turn, phrases)
-    elif how is Turned.TEXT:
+    elif how in (Turned.TEXT, Turned.AS_HEARD):
         # Where it was said; the writing place stays where it is now.
         at = None if place == after.caret else place
         _write(turn, phrases, at)
@@ -153,6 +153,11 @@ def _earlier(turn: Turn, how: Turned, number: int, asked: TurnOver) -> None:
         _instead(turn, entry, asked)
     else:
         _obey(turn, [w for p in phrases for w in p], number)
+
+
+def _unlearned(sitting: Sitting, now: Sitting) -> Sitting:
+    """Without the lessons that put the last text right."""
+    return replace(sitting, lessons=forgotten(now.lessons, now.put_right), put_right=())
 
 
 def _carried_on(now: Sitting, version: Version, later: Sequence[Version], edit: Edit) -> Position:

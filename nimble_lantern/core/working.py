@@ -9,7 +9,7 @@ from typing import Any
 from nimble_lantern.core.asking import ambiguous, which_near, which_place
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.commands.spelling import LETTERS, spelled_on
-from nimble_lantern.core.commands.wording import many
+from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.document.tables import kept_whole
 from nimble_lantern.core.errors import Refusal
@@ -20,7 +20,7 @@ from nimble_lantern.core.mending.tray import letters_of
 from nimble_lantern.core.offering import answer_help, learned_words, offered
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.addressing import wordings
-from nimble_lantern.core.state import Done, Help, TurnOver
+from nimble_lantern.core.state import Done, Help, Sitting, TurnOver
 from nimble_lantern.core.turn import BROKEN_TABLE, Turn, held_back, pauses
 
 
@@ -103,14 +103,21 @@ def _spelled(turn: Turn, words: Sequence[str]) -> None:
         turn.summaries.append(done.summary)
         return
     if verdict.kind not in (Judged.COMMAND, Judged.REFUSED) or command is None:
-        turn.kinds.append(ReadAs.UNCLEAR)
-        turn.summaries.append("spelling: say letters, “that is it”, or “cancel”")
+        turn.write((words,))
         return
     obey(turn, verdict, words)
     now = turn.sitting
-    elsewhere = now.document is not before.document or now.selection != before.selection
-    if now.tray is not None and not command.traits.spells and elsewhere:
+    if now.tray is not None and not command.traits.spells and _looks_elsewhere(before, now):
         turn.sitting = replace(now, tray=None)
+        if now.tray.letters:
+            turn.summaries.append(f"{quoted(now.tray.letters)} is not spelled on")
+
+
+def _looks_elsewhere(before: Sitting, now: Sitting) -> bool:
+    """Whether a command turned away from what is spelled: its letters would go on unseen."""
+    if now.document is not before.document or now.selection != before.selection:
+        return True
+    return (now.view, now.attention) != (before.view, before.attention)
 
 
 def _command_at(

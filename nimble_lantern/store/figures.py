@@ -5,11 +5,13 @@ from __future__ import annotations
 from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 from datetime import date, datetime, time, timedelta
+from typing import Any
 
 from sqlalchemy import Engine, select
 from sqlalchemy.orm import Session
 
 from nimble_lantern.core.commands import CATALOGUE
+from nimble_lantern.core.grammar.catalogue import Traits
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.writing.cardinals import cardinal, ordinal
 from nimble_lantern.store.models import UtteranceRow
@@ -21,15 +23,16 @@ MOST_DAYS = 30
 class Day:
     """What was said on a day.
 
-    `words` that were dictated, `corrections` of what was misheard, those `chosen` by a number and
-    of them by the `first` one, utterances `taken_back` or read the other way, all `utterances`.
+    `words` that were dictated, `corrections` of what was misheard, those that were `offered`
+    alternatives, or spelled, and of them where the `first` was right, utterances `taken_back` or
+    read the other way, all `utterances`.
     """
 
     date: date
     words: int = 0
     utterances: int = 0
     corrections: int = 0
-    chosen: int = 0
+    offered: int = 0
     first: int = 0
     taken_back: int = 0
 
@@ -40,8 +43,8 @@ class Day:
 
     @property
     def at_first(self) -> float | None:
-        """The share of the choices that were the first one; None if nothing was chosen."""
-        return self.first / self.chosen if self.chosen else None
+        """The share of the offers of which the first was right; None if nothing was offered."""
+        return self.first / self.offered if self.offered else None
 
 
 def days(engine: Engine, now: datetime, most: int = MOST_DAYS) -> list[Day]:
@@ -49,20 +52,23 @@ def days(engine: Engine, now: datetime, most: int = MOST_DAYS) -> list[Day]:
     since = datetime.combine(now.date() - timedelta(days=most - 1), time.min)
     query = (
         select(
-            UtteranceRow.spoken_at, UtteranceRow.heard, UtteranceRow.read_as, UtteranceRow.command
+            UtteranceRow.spoken_at,
+            UtteranceRow.heard,
+            UtteranceRow.read_as,
+            UtteranceRow.command,
+            UtteranceRow.made,
         )
         .where(UtteranceRow.spoken_at >= since)
         .order_by(UtteranceRow.number)
     )
     with Session(engine) as session:
-        rows = ((row[0], row[1], row[2], row[3]) for row in session.execute(query))
-        return list(_by_day(rows))
+        return list(_by_day(tuple(row) for row in session.execute(query)))
 
 
-def _by_day(rows: Iterable[tuple[datetime, str, str, str | None]]) -> Iterator[Day]:
+def _by_day(rows: Iterable[tuple[Any, ...]]) -> Iterator[Day]:
     day: Day | None = None
-    corrected = False
-    for spoken_at, heard, read_as, command in rows:
+    correcting = False
+    for spoken_at, heard, read_as, command, made in rows:
         if day is None or day.date != spoken_at.date():
             if day is not None:
                 yield day
@@ -72,15 +78,14 @@ def _by_day(rows: Iterable[tuple[datetime, str, str, str | None]]) -> Iterator[D
         if read_as in (ReadAs.TEXT, ReadAs.BOTH):
             day.words += len(words)
         found = CATALOGUE.commands.get(command or "")
-        traits = found.traits if found is not None else None
-        if traits and traits.corrects:
+        traits = found.traits if found is not None else Traits()
+        if traits.corrects and not correcting:
+            # What is corrected and then spelled is one correction.
             day.corrections += 1
-        if traits and traits.walks:
-            day.taken_back += 1
-        if traits and traits.answers and corrected:
-            day.chosen += 1
-            day.first += _number_said(words) == 1
-        corrected = bool(traits and traits.corrects)
+            day.offered += not made
+        day.taken_back += traits.walks
+        day.first += correcting and traits.answers and _number_said(words) == 1
+        correcting = traits.corrects and not made
     if day is not None:
         yield day
 

@@ -386,9 +386,7 @@ class Journal:
         head = versions.get(row.head)
         document = document_at(session, row.id, head)
         state = json.loads(row.state)
-        fields = states.restored(document, state) | states.desk_fields(
-            json.loads(desk.state), document
-        )
+        fields = states.restored(document, state) | states.desk_fields(json.loads(desk.state))
         sitting = Sitting(
             document=document,
             history=_history(state, versions, head, row.versions),
@@ -470,9 +468,7 @@ def _previous(
     if goal is None and row["head"]:
         return None
     walk = go_to(sitting.history, sitting.document, sitting.caret, goal)
-    fields = states.restored(walk.document, row["state"]) | states.desk_fields(
-        row["desk"], walk.document
-    )
+    fields = states.restored(walk.document, row["state"]) | states.desk_fields(row["desk"])
     return replace(
         sitting,
         document=walk.document,

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import fields
 from enum import Enum
 from typing import Any
@@ -39,6 +40,7 @@ def document_state(sitting: Sitting) -> dict[str, Any]:
         "wrote": list(sitting.wrote) if sitting.wrote else None,
         "typing": [list(mark) for mark in sitting.typing],
         "capitals": sitting.capitals,
+        "tray": _tray_row(sitting.tray),
         "ahead": [v.number for v in sitting.history.ahead],
         "left": [v.number for v in sitting.history.left],
     }
@@ -64,6 +66,7 @@ def restored(document: Document, data: dict[str, Any]) -> dict[str, Any]:
         "wrote": place(data.get("wrote")),
         "typing": tuple((mark, value) for mark, value in data.get("typing", ())),
         "capitals": Capitals(data.get("capitals", Capitals.NONE)),
+        "tray": _tray(data.get("tray"), stretch),
     }
 
 
@@ -79,15 +82,12 @@ def desk_state(sitting: Sitting) -> dict[str, Any]:
         "overturned": [list(pair) for pair in sitting.overturned],
         "learned": [[list(w.said), list(w.means)] for w in sitting.learned],
         "put_right": lesson_rows(sitting.put_right),
-        "tray": _tray_row(sitting.tray),
+        "put_right_in": sitting.put_right_in,
     }
 
 
-def desk_fields(data: dict[str, Any], document: Document) -> dict[str, Any]:
-    """The fields of a Sitting that `desk_state` kept; what is spelled needs its place."""
-    tray = _tray(data.get("tray"))
-    if tray is not None and tray.place and not all(map(document.contains, tray.place)):
-        tray = None
+def desk_fields(data: dict[str, Any]) -> dict[str, Any]:
+    """The fields of a Sitting that `desk_state` kept."""
     return {
         "number": data.get("number", 0),
         "lamp": Lamp(data.get("lamp", Lamp.LIT)),
@@ -98,7 +98,7 @@ def desk_fields(data: dict[str, Any], document: Document) -> dict[str, Any]:
         "overturned": tuple((words, how) for words, how in data.get("overturned", ())),
         "learned": tuple(Wording(tuple(a), tuple(b)) for a, b in data.get("learned", ())),
         "put_right": lessons_of(data.get("put_right", [])),
-        "tray": tray,
+        "put_right_in": data.get("put_right_in", 0),
     }
 
 
@@ -159,14 +159,21 @@ def lessons_of(rows: list[list[Any]]) -> Lessons:
 def _tray_row(tray: Tray | None) -> list[Any] | None:
     if tray is None:
         return None
-    return [tray.letters, _range_row(tray.place) if tray.place else None, tray.heard, tray.upper]
+    place = _range_row(tray.place) if tray.place else None
+    return [tray.letters, place, tray.heard, tray.upper, tray.past]
 
 
-def _tray(row: list[Any] | None) -> Tray | None:
+def _tray(
+    row: list[Any] | None, stretch: Callable[[list[list[int]] | None], Range | None]
+) -> Tray | None:
+    """What was spelled; nothing if its place is not in the text any more."""
     if row is None:
         return None
-    letters, place, heard, upper = row
-    return Tray(letters, _range(place) if place else None, tuple(heard), upper)
+    letters, kept, heard, upper, past = row
+    place = stretch(kept)
+    if kept and place is None:
+        return None
+    return Tray(letters, place, tuple(heard), upper, tuple(past))
 
 
 def _range_row(r: Range) -> list[list[int]]:

@@ -223,9 +223,7 @@ class NearACommand(unittest.TestCase):
         desk = Desk(LETTER)
         desk.hears("zap the word brass", "one", "zap the word two")
         self.assertIn("We need lamps.", desk.text)
-        kept = states.desk_fields(
-            json.loads(json.dumps(states.desk_state(desk.sitting))), desk.sitting.document
-        )
+        kept = states.desk_fields(json.loads(json.dumps(states.desk_state(desk.sitting))))
         self.assertEqual(kept["learned"], desk.sitting.learned)
         desk.hears("what have you learned")
         assert desk.sitting.question is not None

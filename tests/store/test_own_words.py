@@ -51,9 +51,15 @@ class Figures(unittest.TestCase):
         self.desk.hear(from_line("we wait for it"))
         first, second = self.journal.days()
         self.assertEqual((first.words, first.corrections, first.taken_back), (4, 1, 1))
-        self.assertEqual((first.chosen, first.first, first.at_first), (1, 1, 1.0))
+        self.assertEqual((first.offered, first.first, first.at_first), (1, 1, 1.0))
         self.assertEqual((second.words, second.corrections, second.at_first), (4, 0, None))
         self.assertEqual(first.per_hundred, 25.0)
+
+    def test_a_word_spelled_in_many_breaths_is_one_correction(self) -> None:
+        for line in ("we met bord", "correct bord", "spell it", "b o a", "r d", "that is it"):
+            self.desk.hear(from_line(line))
+        [day] = self.journal.days()
+        self.assertEqual((day.corrections, day.first), (1, 0))
 
     def test_long_ago_is_left_out(self) -> None:
         self.desk.hear(from_line("we wait for it"))

@@ -13,8 +13,8 @@ from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Order, Places, Unit, Units, of_the_page
-from nimble_lantern.core.targets.resolve import resolve
+from nimble_lantern.core.targets.model import Places, Unit, of_the_page
+from nimble_lantern.core.targets.resolve import nth_like
 from nimble_lantern.core.targets.words import in_a_list
 
 _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
@@ -98,26 +98,6 @@ def paste(
     return Done(after, f"pasted {quoted(wrote.text)}")
 
 
-@command(
-    "(<shift> | <set_down>) {target} <exactly> {side:beside} the {position} [one]",
-    "(<shift> | <set_down>) {target} (where | to where | in the place of) [the] {position} [one]"
-    " (is | was | stands)",
-    example="put the last paragraph where the first one is",
-    group="revising",
-    moves=True,
-)
-def move_to_nth(
-    sitting: Sitting, target: Places, position: int, side: str = "before"
-) -> Done | Refusal:
-    """Move a paragraph or item to where another of its kind stands, before it or after it."""
-    if target.unit not in (Unit.PARAGRAPH, Unit.ITEM, Unit.SENTENCE):
-        return Refusal("Say what to move: a paragraph, an item or a sentence.")
-    found = resolve(Units(target.unit, Order.NTH, 1, position), sitting)
-    if isinstance(found, Refusal):
-        return found
-    return move(sitting, target, found, side)
-
-
 def _parts_or_items(sitting: Sitting, parse: Parse) -> bool:
     """ "Put blankets last" is about a list, where there is one; "put the boat up" is a sentence."""
     named = [v for k in ("target", "place") if (v := parse.args.get(k)) is not None]
@@ -147,6 +127,29 @@ def _list_of(sitting: Sitting, r: Range) -> Range:
     while last + 1 < len(blocks) and blocks[last + 1].kind is Kind.ITEM:
         last += 1
     return Range(Position(first, 0), Position(last, len(blocks[last].text)))
+
+
+@command(
+    Way(
+        "(<shift> | <set_down>) {target} <exactly> {side:beside} the {position} [one]",
+        when=_parts_or_items,
+    ),
+    "(<shift> | <set_down>) {target} (where | to where | in the place of) [the] {position} [one]"
+    " (is | was | stands)",
+    example="put the last paragraph where the first one is",
+    group="revising",
+    moves=True,
+)
+def move_to_nth(
+    sitting: Sitting, target: Places, position: int, side: str = "before"
+) -> Done | Refusal:
+    """Move a paragraph or item to where another of its kind stands, before it or after it."""
+    if target.unit not in (Unit.PARAGRAPH, Unit.ITEM, Unit.SENTENCE):
+        return Refusal("Say what to move: a paragraph, an item or a sentence.")
+    found = nth_like(target, position, sitting)
+    if isinstance(found, Refusal):
+        return found
+    return move(sitting, target, found, side)
 
 
 @command(

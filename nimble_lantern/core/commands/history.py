@@ -45,6 +45,23 @@ def _numbers(versions: tuple[Version, ...]) -> str:
     return f"utterances {numbers[0]} to {numbers[-1]}"
 
 
+def _own_words_before(sitting: Sitting, walked_last: bool) -> Done | None:
+    """Word book and lessons as they were, where the last utterance changed those and no text.
+
+    After a walk, that is what the walk had taken back.
+    """
+    before, last = sitting.previous, sitting.trail[-1:]
+    command = CATALOGUE.commands.get(last[0].command or "") if last else None
+    if before is None or command is None or command.traits.walks is not walked_last:
+        return None
+    if before.document is not sitting.document:
+        return None
+    if before.word_book is sitting.word_book and before.lessons is sitting.lessons:
+        return None
+    after = replace(sitting, word_book=before.word_book, lessons=before.lessons)
+    return Done(after, "the word book and your corrections are as they were")
+
+
 CATALOGUE.table("times", {"once": 1, "twice": 2, "thrice": 3})
 CATALOGUE.table("both", {"both": 2})
 
@@ -99,13 +116,13 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "(cancel | undo | take back | reverse | revert) (that | the | my) last (change | thing | edit"
     " | step | action | command)",
     "(cancel | undo | reverse | revert) what you [have] [just] (did | done)",
-    "(undo | reverse | revert | take back) (the | that | my) (deletion | replacement | edit | move"
-    " | swap | formatting | insertion)",
+    "(undo | reverse | revert | take back) (the | that | my) (deletion | replacement | edit"
+    " | formatting | insertion)",
     Way("[no] (do not | don't) do (that | it | this)", when=_just_harmed),
-    "(roll | step | wind) back [{number}] [(steps | changes | times | step | change)]",
-    "(no | oh) undo undo [(that | it)]",
-    "undo undo [(that | it)]",
-    "(go | take me | take it) back to [how it was] before [i did (that | it | this)]",
+    "roll (it | that) back",
+    "(roll | step | go) back {number} (steps | changes | times)",
+    "(go | take me | take it) back to [how it was] before i did (that | it | this)",
+    "(go | take me | take it) back to how it was before",
     "<wish> back what (i | you | we) [have] [just] (deleted | removed | cut | lost | took out)",
     "undo what i [have] [just] (did | done)",
     Way("[no] (do not | don't) (delete | remove) (that | it | this | them)", when=_just_harmed),
@@ -118,6 +135,8 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
 )
 def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     """Take back the last change, or the last few."""
+    if number == 1 and (kept := _own_words_before(sitting, walked_last=False)):
+        return kept
     walk = history.undo(sitting.history, sitting.document, sitting.caret, number)
     if not walk.undone:
         return Refusal("There is nothing to undo.")
@@ -148,6 +167,8 @@ def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
 )
 def redo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     """Bring back what was undone."""
+    if number == 1 and (kept := _own_words_before(sitting, walked_last=True)):
+        return kept
     walk = history.redo(sitting.history, sitting.document, sitting.caret, number)
     if walk.redone:
         return Done(walked(sitting, walk), f"brought back {_numbers(walk.redone)}")

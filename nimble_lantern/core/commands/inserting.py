@@ -2,19 +2,22 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.replacing import STOPS, bare_mark
-from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.document.model import Document, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.lexicon.closed import DETERMINERS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, Units, Words
+from nimble_lantern.core.targets.model import Order, Places, Unit, Units, Words, of_the_page
+from nimble_lantern.core.targets.words import places
+from nimble_lantern.core.writing.lexer import mark_named
 
 _MOST_PUT = 4
 _REACHING = frozenset("away to for and out off up down in on back".split())
@@ -69,16 +72,6 @@ def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
     return not ended and len(text) <= _MOST_PUT and not (set(text[1:]) & _REACHING)
 
 
-def _stand_there(sitting: Sitting, parse: Parse) -> bool:
-    """Whether both words stand on the page: "put the boat between the quay and the pier" is not
-    said of words, so words that are put in are few and no thing."""
-    text = tuple(parse.args.get("text", ()))
-    return len(text) <= _FEW_WORDS and not set(text[:1]) & DETERMINERS
-
-
-_FEW_WORDS = 3
-
-
 def _wished(sitting: Sitting, parse: Parse) -> bool:
     """ "I would like please before reply", and not "i would like to go on after reply"."""
     text = tuple(parse.args.get("text", ()))
@@ -89,9 +82,16 @@ _PROSE = (Unit.SENTENCE, Unit.PARAGRAPH, Unit.LINE, Unit.HEADING)
 
 
 def _in_prose(sitting: Sitting, parse: Parse) -> bool:
-    """At the end of a sentence or paragraph; that of a list has an item."""
-    target = parse.args.get("target")
-    return isinstance(target, Units) and target.unit in _PROSE and _plain_words(sitting, parse)
+    """At the end of a sentence or paragraph; that of a list has an item.
+
+    Words are put only where it is told which: "write your name at the end of the line" is a request
+    to somebody else, "put a full stop at the end of the line" is not.
+    """
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    if not isinstance(target, Units) or target.unit not in _PROSE:
+        return False
+    told = target.order is not Order.THIS or bool(mark_named(bare_mark(text)))
+    return told and _plain_words(sitting, parse)
 
 
 @command(
@@ -100,7 +100,7 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
         when=_plain_words,
     ),
     Way(
-        "(pop | stick | slip | squeeze | slot | put | get | bung | have | shove | fit)"
+        "(pop | stick | slip | squeeze | slot | put | get | bung | shove)"
         " [(the word | the words)] {text:words} in <exactly> <ahead_of> {target}",
         when=_plain_words,
     ),
@@ -134,7 +134,7 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         "<put> [(the word | the words)] {text:words} <exactly> <behind> {target}", when=_plain_words
     ),
     Way(
-        "(pop | stick | slip | squeeze | slot | put | get | bung | have | shove | fit)"
+        "(pop | stick | slip | squeeze | slot | put | get | bung | shove)"
         " [(the word | the words)] {text:words} in <exactly> <behind> {target}",
         when=_plain_words,
     ),
@@ -210,11 +210,25 @@ def line_beside(sitting: Sitting, target: Places, side: str) -> Done:
     return Done(wrote.sitting, f"new line {side} {where}")
 
 
-def _gap(a: Places, b: Places) -> tuple[Range, Range] | None:
-    """The places of two targets that are nearest to each other, in the order they were said."""
-    pairs = [(x, y) for x in a.ranges for y in b.ranges if x.end <= y.start]
-    near = [p for p in pairs if p[0].end.block == p[1].start.block]
-    return min(near, key=lambda p: p[1].start.offset - p[0].end.offset, default=None)
+def _gap(document: Document, a: Sequence[Range], b: Sequence[Range]) -> Range | None:
+    """Where one range stands right before another, with marks between them at most."""
+    for x in a:
+        for y in b:
+            if x.end.block == y.start.block and x.end <= y.start:
+                gap = Range(x.end, y.start)
+                if not any(c.isalnum() for c in document.text(gap)):
+                    return gap
+    return None
+
+
+def _side_by_side(sitting: Sitting, parse: Parse) -> bool:
+    """ "Between two and slates" names a place of the page; "between the boat and the bell" is one
+    of the island."""
+    a, b = parse.args.get("a"), parse.args.get("b")
+    if not isinstance(a, Words) or not isinstance(b, Words):
+        return of_the_page(a) and of_the_page(b)
+    document = sitting.document
+    return _gap(document, places(document, a.words), places(document, b.words)) is not None
 
 
 @command(
@@ -224,16 +238,16 @@ def _gap(a: Places, b: Places) -> tuple[Range, Range] | None:
     example="put old between the and boat",
     group="revising",
     every_place=True,
-    when=_stand_there,
+    when=_side_by_side,
 )
 def between(
     sitting: Sitting, a: Places, b: Places, text: tuple[str, ...] | None = None
 ) -> Done | Refusal:
     """Put words between two others, or write there."""
-    found = _gap(a, b)
-    if found is None:
-        return Refusal("They do not stand one after the other.", "", "Say one: “after ...”.")
-    here = Places((found[0],))
+    gap = _gap(sitting.document, a.ranges, b.ranges)
+    if gap is None:
+        return Refusal("They do not stand side by side.", "", "Say one: “after ...”.")
     if text is not None:
-        return insert_after(sitting, text, here)
-    return Done(sitting.placed(found[0].end), f"after {quoted(sitting.document.text(found[0]))}")
+        behind = next(r for r in a.ranges if r.end == gap.start)
+        return insert_after(sitting, text, Places((behind,)))
+    return Done(sitting.placed(gap.start), f"before {quoted(sitting.document.text(b.first))}")

@@ -21,7 +21,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Order, Places, Unit, Units, Words
-from nimble_lantern.core.targets.resolve import resolve
+from nimble_lantern.core.targets.resolve import nth_like
 
 CATALOGUE.table("neighbour", {"(previous | last | one before)": -1, "(next | following)": 1})
 
@@ -53,9 +53,6 @@ def joined(sitting: Sitting, first: int, last: int) -> Sitting:
     "{target} <shall> be one [paragraph]",
     "(join | add) {target} (to | with | onto) the (one before | previous one | paragraph"
     " before [it])",
-    "(join | combine | unite | merge | add) {first:part} (to | with | and | onto) {second:part}",
-    "(join | combine | unite | merge | add) {first:part} (to | with | and | onto) the {position}"
-    " [one]",
     "(put | run | bring | join | knock | merge) {target} together [(into | as) (one | a single)"
     " [paragraph]]",
     "<make> {target} [<into>] [just] (one | a single) (paragraph | one | piece)",
@@ -66,22 +63,8 @@ def joined(sitting: Sitting, first: int, last: int) -> Sitting:
     group="revising",
     when=_of_blocks,
 )
-def join(
-    sitting: Sitting,
-    target: Places | None = None,
-    neighbour: int = 0,
-    first: Places | None = None,
-    second: Places | None = None,
-    position: int | None = None,
-) -> Done | Refusal:
+def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> Done | Refusal:
     """Make several paragraphs one."""
-    if first is not None and position is not None:
-        found = resolve(Units(first.unit or Unit.PARAGRAPH, Order.NTH, 1, position), sitting)
-        if isinstance(found, Refusal):
-            return found
-        second = found
-    if first is not None and second is not None:
-        target = Places(tuple(sorted((*first.ranges, *second.ranges))))
     here = sitting.writing_place.block
     if target is not None and target.first.start.block == target.ranges[-1].end.block:
         # One paragraph is joined to the one before it.
@@ -98,35 +81,56 @@ def join(
     return Done(after.about([whole]), f"joined {many(last - top + 1, 'paragraph')}")
 
 
+def _whole(sitting: Sitting, parse: Parse) -> bool:
+    """ "Join the second paragraph to the third"; what is joined is never less than a block."""
+    named = [v for v in parse.args.values() if isinstance(v, Units)]
+    return all(v.unit in (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM) for v in named)
+
+
+def _named_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "Split the second paragraph after the ferry"; "the paragraph" is the one it stands in."""
+    part = parse.args.get("whole")
+    return _whole(sitting, parse) and isinstance(part, Units) and part.order is not Order.THIS
+
+
+@command(
+    "(join | combine | unite | merge) {first:part} (to | with | and | onto) {second:part}",
+    "(join | combine | unite | merge) {first:part} (to | with | and | onto) the {position} [one]",
+    example="join the second paragraph to the third",
+    group="revising",
+    when=_whole,
+)
+def join_to(
+    sitting: Sitting, first: Places, second: Places | None = None, position: int = 0
+) -> Done | Refusal:
+    """Make a paragraph and the one before or after it one."""
+    other = second if second is not None else nth_like(first, position, sitting)
+    if isinstance(other, Refusal):
+        return other
+    places = sorted((*first.ranges, *other.ranges))
+    if places[-1].start.block - places[0].start.block >= len(places):
+        return Refusal("They do not stand one after the other.", "", "Move one of them first.")
+    return join(sitting, Places(tuple(places)))
+
+
 @command(
     "split the paragraph {side:beside} {target}",
     "(start | begin) a [new] paragraph {side:beside} {target}",
     "split [the paragraph] at {target}",
-    "(split | break) {side:beside} {target}",
+    "split {side:beside} {target}",
     "<wish> {target} to (start | begin) [on] a new paragraph",
     "{target} <shall> (start | begin) a new paragraph",
-    "(split | break | divide | cut) {whole:part} [up | in two] {side:beside} {target}",
-    "(split | break | divide | cut) {whole:part} [up | in two] at {target}",
     "break the paragraph {side:beside} {target}",
     "(split | break) {target} off",
     "new paragraph {side:beside} {target}",
     "break [the paragraph] at {target}",
     "(start | begin) a [new] paragraph at {target}",
     "(put | insert | add) [a] (paragraph break | new paragraph) {side:beside} {target}",
-    example="split the paragraph before the last sentence",
+    example="new paragraph before the last sentence",
     group="revising",
 )
-def split(
-    sitting: Sitting, target: Places, side: str = "before", whole: Places | None = None
-) -> Done | Refusal:
-    """Begin a new paragraph before or after a target, perhaps the one in a part that is named."""
-    inside = [
-        r
-        for r in target.ranges
-        for part in (whole.ranges if whole is not None else ())
-        if part.start <= r.start and r.end <= part.end
-    ]
-    target = replace(target, ranges=tuple(inside)) if inside else target
+def split(sitting: Sitting, target: Places, side: str = "before") -> Done | Refusal:
+    """Begin a new paragraph before or after a target."""
     at = target.first.start if side == "before" else target.first.end
     block = sitting.document.blocks[at.block]
     if side == "after":
@@ -140,6 +144,26 @@ def split(
     after = sitting.edited(Edit(steps))
     fresh = units.block_range(after.document, at.block + 1)
     return Done(after.about([fresh]), f"new paragraph at {quoted(after.document.text(fresh))}")
+
+
+@command(
+    "(split | divide) {whole:part} [up | in two] {side:beside} {target}",
+    "(split | divide) {whole:part} [up | in two] at {target}",
+    example="split the second paragraph after the ferry",
+    group="revising",
+    when=_named_part,
+    every_place=True,
+)
+def split_part(
+    sitting: Sitting, whole: Places, target: Places, side: str = "before"
+) -> Done | Refusal:
+    """Begin a new paragraph before or after words of a paragraph that is named."""
+    part = whole.first
+    inside = [r for r in target.ranges if part.start <= r.start and r.end <= part.end]
+    if len(inside) != 1:
+        what = "does not stand there" if not inside else f"stands there {len(inside)} times"
+        return Refusal(f"“{sitting.document.text(target.first)}” {what}.", "", "Say other words.")
+    return split(sitting, replace(target, ranges=tuple(inside)), side)
 
 
 @command(

@@ -10,7 +10,7 @@ from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
-from nimble_lantern.core.lexicon.closed import SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.closed import LITTLE, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.sentences import AFTER_MEAN, NEVER_LAST, VERBS
 from nimble_lantern.core.mending.knowing import taught_by
@@ -118,7 +118,7 @@ def _again(sitting: Sitting, before: Range, said: tuple[str, ...]) -> bool:
         return False
     text = sitting.document.text(before).lower()
     words = set(normal(re.findall(r"[^\W_]+(?:['’][^\W_]+)*", text)))
-    telling = {w for w in normal(said) if w not in NEVER_LAST}
+    telling = {w for w in normal(said) if w not in NEVER_LAST | LITTLE}
     return len(telling & words) * 2 >= max(1, len(telling) - 1)
 
 

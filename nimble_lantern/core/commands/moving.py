@@ -57,8 +57,7 @@ def to_end(sitting: Sitting) -> Done:
     Way("[the] [very] (start | beginning | top) of {target}", when=_of_the_page),
     "<go> [back] [up | down] to {target}",
     "<go> to the (place | spot | bit | point) <ahead_of> {target}",
-    "i want be <exactly> <ahead_of> {target}",
-    "i want to (be | write | go) <exactly> <ahead_of> {target}",
+    "i want [to] (be | write | go) <exactly> <ahead_of> {target}",
     example="go to the start of the last sentence",
     group="moving",
 )
@@ -71,10 +70,9 @@ def before(sitting: Sitting, target: Places) -> Done:
 @command(
     "<go> <exactly> <behind> {target}",
     "[<go>] [back | up | down] (to | at) [the] <finish> of {target}",
-    "i want to (be | write | go) <exactly> <behind> {target}",
+    "i want [to] (be | write | go) <exactly> <behind> {target}",
     "<go> <exactly> (to | at) the other side of {target}",
     Way("[the] [very] (end | bottom) of {target}", when=_of_the_page),
-    "i want be <exactly> <behind> {target}",
     "<go> to the (place | spot | bit | point) <behind> {target}",
     example="go after the harbour board",
     group="moving",

@@ -15,8 +15,9 @@ from nimble_lantern.core.grammar.catalogue import Parse, Way, When, command
 from nimble_lantern.core.lexicon.closed import DETERMINERS, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import VERBS
-from nimble_lantern.core.mending.alternatives import Alternative, rejected_at, rejecting
-from nimble_lantern.core.mending.knowing import spoken_words, taught_by
+from nimble_lantern.core.mending.again import put_right
+from nimble_lantern.core.mending.alternatives import Alternative
+from nimble_lantern.core.mending.knowing import taught_by
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.alike import mends, of_one_kind
 from nimble_lantern.core.targets.model import Places, Unit, Words, of_the_page
@@ -111,7 +112,7 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "<change> {target} (to | into | with | by) {text}",
         "put {text:words} (instead of | in place of) {target}",
         "(write | say) {text:words} (instead of | in place of | rather than) {target}",
-        "instead [of] {target} [(i | you)] (write | put | say | have) {text}",
+        "instead of {target} (write | put | say) {text}",
         "swap [out] {target} for {text}",
         "(find | look for) {target} and (replace | change) (it | that | this) (with | to | by)"
         " {text}",
@@ -129,17 +130,12 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "it (should | ought to) (say | read) {text:words} [and] not {target}",
         "{target} <shall> be changed to {text}",
         "{target} be changed to {text}",
-        "(write | say) {text:words} and not {target}",
-        "i (said | wrote | put) {target} but (it | that) (should be | should have been | is)"
-        " {text}",
-        "(i would | i'd | we would | we'd) rather (say | have | put | write) {text:words} than"
-        " {target}",
+        "i (said | wrote | put) {target} but (it | that) (should be | should have been) {text}",
         "where it (says | has | reads) {target} (put | write | say | make it) {text}",
-        "(change | alter | move) (the | that) (day | date | time | name | number | word | price"
+        "(change | alter) (the | that) (day | date | time | name | number | word | price"
         " | place | month | year | hour) from {target} to {text}",
-        "(put | write | have) {text:words} where (it says | it has | i said | i have) {target}",
-        "where i (said | wrote | put | have) {target} i [really | actually] (meant | mean | want"
-        " | wanted) {text}",
+        "(put | write) {text:words} where (it says | i said | i wrote) {target}",
+        "where i (said | wrote) {target} i [really | actually] (meant | mean) {text}",
     ),
     Way("(make | turn) {target} [(a | an)] {text}", when=_much_alike),
     *_each(
@@ -152,6 +148,7 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "it (is not | isn't | should not be | shouldn't be) {target} it (is | it's | should be)"
         " {text}",
         "it's not {target} it's {text}",
+        "(i would | i'd) rather (say | put | write) {text:words} than {target}",
         "(it | that) (was not | wasn't | isn't | is not) {target} (it | that) (was | is | should"
         " have been) {text}",
         "{target} becomes {text}",
@@ -213,8 +210,7 @@ def replace_with(
         sitting = taught_by(sitting, ranges[0], text, sure=sure is True)
     after, written = _replaced(sitting, ranges, text)
     if sure and len(ranges) == 1 and after.that:
-        stood = (*rejected_at(sitting.document, ranges[0]), " ".join(spoken_words(old)))
-        after = after.edited(rejecting(after.document, after.that[0], stood))
+        after = put_right(sitting, ranges[0], after, after.that[0])
     count = f" in {many(len(target.ranges), 'place')}" if len(target.ranges) > 1 else ""
     return Done(after, f"{quoted(old)} is now {quoted(written)}{count}{near(target)}")
 

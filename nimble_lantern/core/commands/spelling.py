@@ -128,7 +128,7 @@ def _checked(sitting: Sitting, r: Range) -> Done | Refusal:
     return _begun(sitting, r)
 
 
-LETTERS = "spelling.spell"
+LETTERS = "spelling.spell_word"
 """What the trail calls it when letters are said."""
 
 
@@ -220,7 +220,6 @@ def _known_form(sitting: Sitting, word: str) -> str:
 
 @command(
     "(back | go back) [one] [letter]",
-    "(undo | take back) [(that | it)]",
     "(delete | take back | remove | scratch | cross out) [(that | the last)] [one] [letter]",
     "[(go)] back {number} [letters]",
     "(delete | take back | remove) the last {number} [letters]",
@@ -251,9 +250,30 @@ def restart(sitting: Sitting) -> Done:
     return _shown(sitting, sitting.tray.spelling(""))
 
 
-def _nth(tray: Tray, order: int) -> int:
-    """Where the nth letter is, counted from 0; the last for -1."""
-    return len(tray.letters) + order if order < 0 else order - 1
+@command(
+    "(undo | take back) [(that | it | this)] [please]",
+    "put (it | that) back",
+    example="undo that",
+    group="repair",
+    when=_spelling,
+    spells=True,
+)
+def undo(sitting: Sitting) -> Done | Refusal:
+    """Have the letters as they were before the last change."""
+    assert sitting.tray is not None
+    if not sitting.tray.past:
+        return Refusal("No letters were said before.", "", "“Cancel” leaves the spelling.")
+    return _shown(sitting, sitting.tray.undone())
+
+
+def _letter_at(tray: Tray, order: int) -> int | Refusal:
+    """Where the nth letter is, counted from 0, or the nth from the end for a negative number."""
+    n = len(tray.letters) + order if order < 0 else order - 1
+    if 0 <= n < len(tray.letters):
+        return n
+    count = len(tray.letters)
+    there = f"there are {count}" if count != 1 else "there is one"
+    return Refusal(f"There is no letter {n + 1}: {there}.", "", "Say which: “the third letter”.")
 
 
 CATALOGUE.table("letterorder", {"last": -1, "(second to last | last but one)": -2})
@@ -282,19 +302,13 @@ def change(
     """Put another letter in the place of the nth, or of the last."""
     tray = sitting.tray
     assert tray is not None
-    n = _nth(tray, position or number or order)
-    if not 0 <= n < len(tray.letters):
-        return _no_letter(tray, n + 1)
+    n = _letter_at(tray, position or number or order)
+    if isinstance(n, Refusal):
+        return n
     new = one_letter(text)
     if tray.letters[n].isupper():
         new = new.upper()
     return _shown(sitting, tray.with_letter(n, new))
-
-
-def _no_letter(tray: Tray, n: int) -> Refusal:
-    count = len(tray.letters)
-    there = f"there are {count}" if count != 1 else "there is one"
-    return Refusal(f"There is no letter {n}: {there}.", "", "Say which: “the third letter”.")
 
 
 @command(
@@ -313,9 +327,9 @@ def delete_letter(
     """Take the nth letter out."""
     tray = sitting.tray
     assert tray is not None
-    n = _nth(tray, position or number or order)
-    if not 0 <= n < len(tray.letters):
-        return _no_letter(tray, n + 1)
+    n = _letter_at(tray, position or number or order)
+    if isinstance(n, Refusal):
+        return n
     return _shown(sitting, tray.with_letter(n, ""))
 
 
@@ -344,24 +358,25 @@ def insert_letter(
     """Put letters in before or after the nth, or at the start."""
     tray = sitting.tray
     assert tray is not None
-    n = _nth(tray, position or number or 1)
-    if not 0 <= n < max(1, len(tray.letters)):
-        return _no_letter(tray, n + 1)
+    n = _letter_at(tray, position or number or 1) if tray.letters else 0
+    if isinstance(n, Refusal):
+        return n
     return _shown(sitting, tray.with_letter(n + side, letters_of(text), 0))
 
 
-@command(
-    "[all] (capitals | caps | capital letters | upper case) [on]",
-    "(small letters | lower case | no capitals | [all] (capitals | caps) off)",
-    example="all capitals",
-    group="repair",
-    when=_spelling,
-    spells=True,
+CATALOGUE.table(
+    "lettercase",
+    {
+        "[all] (capitals | caps | capital letters | upper case) [on]": True,
+        "(small letters | lower case | no capitals | [all] (capitals | caps) off)": False,
+    },
 )
-def upper(sitting: Sitting) -> Done:
+
+
+@command("{on:lettercase}", example="all capitals", group="repair", when=_spelling, spells=True)
+def upper(sitting: Sitting, on: bool) -> Done:
     """Spell in capitals from here on, or in small letters again."""
     tray = sitting.tray
     assert tray is not None
-    on = not tray.upper
-    return Done(replace(sitting, tray=replace(tray, upper=on)),
-                "capitals from here on" if on else "small letters from here on")  # fmt: skip
+    said = f"{'capitals' if on else 'small letters'} from here on"
+    return Done(replace(sitting, tray=replace(tray, upper=on)), said)

@@ -12,14 +12,14 @@ from nimble_lantern.core.errors import BadInput, Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.lexicon.desk import SPOKEN_OF
-from nimble_lantern.core.mending.knowing import spoken_words
 from nimble_lantern.core.mending.tray import letters_of
 from nimble_lantern.core.mending.word_book import MOST_ENTRIES, BookEntry, entry_of
 from nimble_lantern.core.state import Done, Sitting, Turned, TurnOver, View
 from nimble_lantern.core.targets.model import Places, Words, of_the_page
+from nimble_lantern.core.targets.names import look_up
 from nimble_lantern.core.targets.words import places
 from nimble_lantern.core.writing.capitals import capitalised
-from nimble_lantern.core.writing.spelling import spelled
+from nimble_lantern.core.writing.spelling import behind_spelled
 from nimble_lantern.core.writing.spoken import bare
 
 _A_WORD = 3.5
@@ -30,9 +30,8 @@ _BOOK = "[the | my] (word book | dictionary | vocabulary | word list)"
 
 
 def _in_book(sitting: Sitting, parse: Parse) -> bool:
-    """Whether the words that are spoken of stand in the book."""
-    words = tuple(parse.args.get("text", ()))
-    return bool(words) and sitting.word_book.find(words) is not None
+    """Whether what is spoken of is in the book: "the oar is said to be old" is a sentence."""
+    return look_up(parse.args["entry"].words, sitting.word_book.written) is not None
 
 
 def _one_word(sitting: Sitting, parse: Parse) -> bool:
@@ -54,9 +53,7 @@ def _of_words(sitting: Sitting, parse: Parse) -> bool:
     return of_the_page(target) and not isinstance(target, Words)
 
 
-def _added(
-    sitting: Sitting, written: str, spoken: Sequence[tuple[str, ...]] = ()
-) -> Done | Refusal:
+def _added(sitting: Sitting, written: str, *spoken: str) -> Done | Refusal:
     book = sitting.word_book
     if len(book.entries) >= MOST_ENTRIES:
         return Refusal("The word book is full.", "", "Remove words that are not needed.")
@@ -64,29 +61,22 @@ def _added(
         entry = entry_of(written, spoken)
     except BadInput as error:
         return Refusal(str(error))
-    old = book.find(spoken_words(written))
-    if old is not None and not old.forbidden and old.written == entry.written:
+    if entry.written in book.written:
         if not spoken:
             return Done(sitting, f"{quoted(written)} is in the word book already")
-        entry = replace(entry, spoken=tuple(dict.fromkeys((*old.spoken, *spoken))))
-    said = f"; spoken “{' '.join(spoken[0])}” too" if spoken else ""
+        return pronounce(sitting, entry.written, tuple(spoken[0].split()))
+    said = f"; spoken “{spoken[0]}” too" if spoken else ""
     after = replace(sitting, word_book=book.added(entry))
     return Done(after, f"{quoted(entry.written)} is in the word book{said}")
 
 
 def written_as(sitting: Sitting, words: Sequence[str]) -> str:
     """How words are written that are to be known: spelled, as they stand, or by their looks."""
-    if len(letters := letters_of(words)) > 1:
-        return capitalised(letters)
-    for how in ("spelled", "spelt"):
-        if how in words[1:-1]:
-            at = list(words).index(how)
-            letters, end = spelled(words, at + 1)
-            if end == len(words):
-                name = written_as(sitting, words[:at])
-                return capitalised(letters) if name[:1].isupper() else letters
-    found = places(sitting.document, tuple(words))
-    stands = [sitting.document.text(r) for r in found]
+    named, said = behind_spelled(words)
+    if len(letters := letters_of(said)) > 1:
+        name = not named or written_as(sitting, named)[:1].isupper()
+        return capitalised(letters) if name else letters
+    stands = [sitting.document.text(r) for r in places(sitting.document, tuple(words))]
     if stands:
         # In the middle of a sentence a word shows its own capitals.
         return bare(next((t for t in stands if t[:1].islower()), stands[-1]))
@@ -111,7 +101,8 @@ def add(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
         size = len(how)
         for i in range(1, len(text) - size):
             if text[i : i + size] == how:
-                return _added(sitting, written_as(sitting, text[:i]), (text[i + size :],))
+                said = " ".join(text[i + size :])
+                return _added(sitting, written_as(sitting, text[:i]), said)
     if len(text) > _MOST_WORDS:
         return Refusal(f"{len(text)} words are too many for an entry.", "", "Say a word or a name.")
     return _added(sitting, written_as(sitting, text))
@@ -152,61 +143,48 @@ def learn(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
 
 
 @command(
-    Way("{text:words} (is | can be) (pronounced | spoken | said) [(as | like)] {spoken:words}",
-        when=_in_book),
-    Way("{text:words} (sounds | should sound) like {spoken:words}", when=_in_book),
-    Way("(i say | i pronounce) {text:words} [(as | like)] {spoken:words}", when=_in_book),
-    Way("pronounce {text:words} (as | like) {spoken:words}", when=_in_book),
+    Way(
+        "{entry} (is | can be) (pronounced | spoken | said) [(as | like)] {spoken:words}",
+        when=_in_book,
+    ),
+    Way("{entry} (sounds | should sound) like {spoken:words}", when=_in_book),
+    Way("(i say | i pronounce) {entry} [(as | like)] {spoken:words}", when=_in_book),
+    "pronounce {entry} (as | like) {spoken:words}",
     example="pronounce ida marlowe as eider marlow",
     group="repair",
-)  # fmt: skip
-def pronounce(sitting: Sitting, text: tuple[str, ...], spoken: tuple[str, ...]) -> Done | Refusal:
+)
+def pronounce(sitting: Sitting, entry: str, spoken: tuple[str, ...]) -> Done:
     """Give a word of the word book one more way in which it is spoken."""
-    entry = sitting.word_book.find(text)
-    if entry is None:
-        return _not_there(text)
-    book = sitting.word_book.spoken_also(entry.written, spoken)
-    return Done(
-        replace(sitting, word_book=book), f"“{' '.join(spoken)}” is {quoted(entry.written)} too"
-    )
-
-
-def _not_there(words: Sequence[str]) -> Refusal:
-    return Refusal(f"“{' '.join(words)}” is not in the word book.", "", "“Show the word book”.")
+    book = sitting.word_book.spoken_also(entry, spoken)
+    return Done(replace(sitting, word_book=book), f"“{' '.join(spoken)}” is {quoted(entry)} too")
 
 
 @command(
-    f"(remove | delete | take | drop | cross out) {{text:words}} (from | out of | in) {_BOOK}",
-    Way("(forget | unlearn) the (word | name) {text}", when=_in_book),
+    f"(remove | delete | take | drop | cross out) {{entry}} (from | out of | in) {_BOOK}",
+    Way("(forget | unlearn) the (word | name) {entry}", when=_in_book),
     example="remove ida marlowe from the word book",
     group="repair",
 )
-def remove(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+def remove(sitting: Sitting, entry: str) -> Done:
     """Take a word out of the word book; the text stays as it is."""
-    entry = sitting.word_book.find(text)
-    if entry is None:
-        return _not_there(text)
-    after = replace(sitting, word_book=sitting.word_book.without(entry))
-    return Done(after, f"{quoted(entry.written)} is out of the word book")
+    book = sitting.word_book
+    after = replace(sitting, word_book=book.without(book.named(entry)))
+    return Done(after, f"{quoted(entry)} is out of the word book")
 
 
 @command(
-    f"change {{text:words}} to {{new:words}} in {_BOOK}",
-    f"in {_BOOK} change {{text:words}} to {{new:words}}",
+    f"change {{entry}} to {{new:words}} in {_BOOK}",
+    f"in {_BOOK} change {{entry}} to {{new:words}}",
     example="change ida marlow to ida marlowe in the word book",
     group="repair",
 )
-def rewrite(sitting: Sitting, text: tuple[str, ...], new: tuple[str, ...]) -> Done | Refusal:
+def rewrite(sitting: Sitting, entry: str, new: tuple[str, ...]) -> Done:
     """Write a word of the word book in another way; it is spoken as before."""
-    entry = sitting.word_book.find(text)
-    if entry is None:
-        return _not_there(text)
-    written = written_as(sitting, new)
-    if entry.written[:1].isupper():
+    old, written = sitting.word_book.named(entry), written_as(sitting, new)
+    if entry[:1].isupper():
         written = " ".join(capitalised(w) for w in written.split())
-    made = BookEntry(written, entry.forms)
-    book = sitting.word_book.without(entry).added(made)
-    said = f"{quoted(entry.written)} is {quoted(written)} in the word book"
+    book = sitting.word_book.without(old).added(BookEntry(written, old.forms))
+    said = f"{quoted(entry)} is {quoted(written)} in the word book"
     return Done(replace(sitting, word_book=book), said)
 
 
@@ -258,24 +236,17 @@ def show(sitting: Sitting) -> Done:
 
 
 @command(
-    f"(is | do you have) {{text:words}} in {_BOOK}",
-    f"(find | look for | look up) {{text:words}} in {_BOOK}",
-    Way("(do you know | how do you write) the (word | name) {text}", when=_in_book),
+    f"(is | do you have) {{entry}} in {_BOOK}",
+    f"(find | look for | look up) {{entry}} in {_BOOK}",
+    Way("(do you know | how do you write) the (word | name) {entry}", when=_in_book),
     example="look up ida marlowe in the word book",
     group="repair",
 )
-def look_up(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
-    """Tell whether a word is in the word book, and how it is written and spoken."""
-    entry = sitting.word_book.find(text)
-    if entry is None:
-        near = [e.written for e in sitting.word_book.entries
-                if set(text) & {w for form in e.forms for w in form}]  # fmt: skip
-        hint = f"There is {quoted(near[0])}." if near else "“Add ... to the word book” adds it."
-        return Refusal(f"“{' '.join(text)}” is not in the word book.", "", hint)
-    if entry.forbidden:
-        return Done(sitting, f"“{entry.written}” is forbidden")
-    spoken = ", ".join(f"“{' '.join(form)}”" for form in entry.forms)
-    return Done(sitting, f"{quoted(entry.written)} is in the word book, spoken {spoken}")
+def tell(sitting: Sitting, entry: str) -> Done:
+    """Tell how a word of the word book is written and spoken."""
+    forms = sitting.word_book.named(entry).forms
+    spoken = ", ".join(f"“{' '.join(form)}”" for form in forms)
+    return Done(sitting, f"{quoted(entry)} is in the word book, spoken {spoken}")
 
 
 def _was_put_right(sitting: Sitting, parse: Parse) -> bool:
@@ -294,8 +265,8 @@ def _was_put_right(sitting: Sitting, parse: Parse) -> bool:
     walks=True,
 )
 def right_before(sitting: Sitting) -> TurnOver:
-    """Put back what a lesson of yours changed just now, and forget the lesson."""
-    return TurnOver(Turned.AS_HEARD)
+    """Put back what a lesson of yours changed in the last text, and forget the lesson."""
+    return TurnOver(Turned.AS_HEARD, sitting.put_right_in)
 
 
 @command(

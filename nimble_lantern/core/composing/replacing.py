@@ -33,7 +33,7 @@ from nimble_lantern.core.document.model import (
 from nimble_lantern.core.state import Marks, Sitting
 from nimble_lantern.core.writing.capitals import AsHeard, AsItStands, capitalised, starts_sentence
 from nimble_lantern.core.writing.lexer import mark_named
-from nimble_lantern.core.writing.spelling import letter, spelled
+from nimble_lantern.core.writing.spelling import behind_spelled, letter, spelled
 from nimble_lantern.core.writing.writer import Written, write
 
 _ARTICLES = ("the", "a", "an")
@@ -63,10 +63,7 @@ def _spelled_out(old: str, words: Sequence[str]) -> Sequence[str]:
 
     "L e e k s", and "leeks spelled l e e k s"; "b b c" in place of capitals stays in capitals.
     """
-    said = list(words)
-    for how in ("spelled", "spelt"):
-        if how in said[1:-1]:
-            said = said[said.index(how) + 1 :]
+    _, said = behind_spelled(words)
     text, end = spelled(said, 0)
     if len(text) < 2 or end != len(said) or not all(letter(w) for w in said):
         return words

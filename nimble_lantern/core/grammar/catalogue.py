@@ -197,7 +197,8 @@ class Catalogue:
             self.commands[name] = made
             for rank, way in enumerate(ways):
                 own = way.when if isinstance(way, Way) else None
-                late = patterns[rank].startswith(("{target}", "{text:words}"))
+                named = (f"{{{kind}}}" for kind in self.named)
+                late = patterns[rank].startswith(("{target}", "{text:words}", *named))
                 rule = POSTPOSED if late else "command"
                 self.grammar.add(rule, patterns[rank], dict, made, rank < heard, own)
             return handler

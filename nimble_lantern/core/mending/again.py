@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 from nimble_lantern.core.document.model import Range
-from nimble_lantern.core.mending.alternatives import rejected_at
+from nimble_lantern.core.mending.alternatives import rejected_at, rejecting
 from nimble_lantern.core.mending.knowing import allowed, as_meant, spoken_words
-from nimble_lantern.core.mending.lessons import Lessons
+from nimble_lantern.core.mending.lessons import Lessons, alike
+from nimble_lantern.core.origins import utterance_at
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.writing.spoken import plain
@@ -24,12 +25,18 @@ _MOST_MORE = 3
 """Words that may be said more in the place of what is corrected: more are the next sentence."""
 
 
-def goes_on(sitting: Sitting, words: Said) -> bool:
-    """Whether words said while something is corrected leave it and go on with the letter."""
+def next_sentence(sitting: Sitting, words: Said) -> bool:
+    """Whether words said while something is corrected leave it and go on with the letter.
+
+    They are many; or nobody dictated what stands there, and they do not sound like it.
+    """
     asked, r = sitting.question, sitting.selection
     if asked is None or not asked.corrects or r is None:
         return False
-    return len(words) > sitting.document.count_words(r) + _MOST_MORE
+    stands = spoken_words(sitting.document.text(r))
+    dictated = utterance_at(sitting.document, r.start) is not None
+    many = len(words) > len(stands) + _MOST_MORE
+    return many or not dictated and not alike(stands, words, corrected=True)
 
 
 def said_again(sitting: Sitting, hearing: Hearing | None, r: Range, words: Said) -> Said:
@@ -46,3 +53,12 @@ def said_again(sitting: Sitting, hearing: Hearing | None, r: Range, words: Said)
         if other.words and plain(other.text) not in wrong:
             return tuple(w.text for w in other.words)
     return ()
+
+
+def put_right(before: Sitting, r: Range, after: Sitting, now: Range, *others: str) -> Sitting:
+    """After a correction: what stood at a range, and the others offered there, were not meant."""
+    document = before.document
+    wrong = {plain(" ".join(spoken_words(document.text(r)))), *rejected_at(document, r)}
+    wrong |= {plain(other) for other in others}
+    stands = plain(" ".join(spoken_words(after.document.text(now))))
+    return after.edited(rejecting(after.document, now, wrong - {stands}))

@@ -11,21 +11,19 @@ from dataclasses import dataclass
 from functools import cache, cached_property
 from heapq import nlargest
 from itertools import pairwise
-from typing import cast
 
 from rapidfuzz import process
 from rapidfuzz.distance import Levenshtein
-from wordfreq import top_n_list, zipf_frequency
+from wordfreq import zipf_frequency
 
 from nimble_lantern.core.document.edits import Edit, pin, unpin
-from nimble_lantern.core.document.model import Block, Document, Range
+from nimble_lantern.core.document.model import Document, Range
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.mending.forms import Form, figures_and_signs, spellings
 from nimble_lantern.core.mending.knowing import beside, in_place_of, same, spoken_words
 from nimble_lantern.core.mending.phones import distance, phones, sound_class, spoken
-from nimble_lantern.core.mending.word_book import WordBook
-from nimble_lantern.core.mending.written import WORD, plain_words
-from nimble_lantern.core.origins import utterance_at
+from nimble_lantern.core.mending.vocabulary import common_words, words_of
+from nimble_lantern.core.origins import anchors_gone, utterance_at
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.sounds import phrase_key
@@ -37,8 +35,6 @@ _MOST_MORE = 2
 """Words that another hypothesis may have more in the same place: more are out of line."""
 _SHAPES = 2
 """Ways to write the same words that are among the first seven, if there are any."""
-_KNOWN_WORDS = 40_000
-"""Of the commonest English words, in which words that sound alike are looked for."""
 _LONGEST = 3
 """Words: what is longer is only compared with what was heard."""
 _SHORTEST_KEY = 2
@@ -123,11 +119,10 @@ REJECTED = "rejected"
 
 
 def rejecting(document: Document, r: Range, words: Iterable[str]) -> Edit:
-    """Remember that some wordings are not what was meant at a range."""
-    before = rejected_at(document, r)
-    gone = [a for a, where in document.anchored(REJECTED) if where == r]
-    data = sorted({*before, *(plain(w) for w in words)})
-    return unpin(gone).then(pin(document, REJECTED, r, words=data))
+    """Remember that some wordings, in their plain form, are not what was meant at a range."""
+    gone = anchors_gone(document, r, REJECTED)
+    gone += [a for a, where in document.anchored(REJECTED) if where == r]
+    return unpin(gone).then(pin(document, REJECTED, r, words=sorted(words)))
 
 
 def rejected_at(document: Document, r: Range) -> frozenset[str]:
@@ -202,7 +197,7 @@ def _alike(sitting: Sitting, r: Range, said: tuple[str, ...]) -> list[tuple[str,
     if not 0 < len(said) <= _LONGEST:
         return []
     document = sitting.document
-    here = sitting.written.follow(document.blocks).words | _words_of_book(sitting.word_book)
+    here = sitting.written.follow(document.blocks).words | sitting.word_book.words
     scored = _sounding(said, here)
     scored |= _own_phrases(sitting, said)
     if len(said) > 1:
@@ -221,24 +216,15 @@ def _alike(sitting: Sitting, r: Range, said: tuple[str, ...]) -> list[tuple[str,
 def _own_phrases(sitting: Sitting, said: tuple[str, ...]) -> dict[tuple[str, ...], float]:
     """Names of the document and the word book, of several words, that sound nearly like these."""
     own = spoken(said)
-    book = (form for e in sitting.word_book.entries if not e.forbidden for form in e.forms)
     named = sitting.names.follow(sitting.document.blocks).phrases
     scored = {}
-    for form in dict.fromkeys((*book, *named)):
+    for form in dict.fromkeys((*sitting.word_book.forms, *named)):
         if len(form) > 1 and abs(len("".join(form)) - len("".join(said))) <= _NAMES_DIFFER:
             other = spoken(form)
             far = distance(own, other) / max(len(own), len(other), 1)
             if far <= _FARTHEST_NAME:
                 scored[form] = _A_NAME - _A_SOUND * far * _PHONES_OF_A_WORD
     return scored
-
-
-def _words_of_book(book: WordBook) -> frozenset[str]:
-    kept = book.__dict__.get("_words")
-    if kept is None:
-        forms = (form for e in book.entries if not e.forbidden for form in e.forms)
-        kept = book.__dict__["_words"] = frozenset(word for form in forms for word in form)
-    return cast(frozenset[str], kept)
 
 
 def _neighbours(document: Document, r: Range) -> tuple[set[str], set[str]]:
@@ -251,18 +237,12 @@ def _neighbours(document: Document, r: Range) -> tuple[set[str], set[str]]:
     ahead: set[str] = set()
     start = max(0, r.start.block - _NEAR_BLOCKS)
     for block in document.blocks[start : r.end.block + _NEAR_BLOCKS]:
-        words = plain_words(block)
-        if left in words or right in words:
-            for a, b in _pairs_in(block):
-                if a == left:
-                    behind.add(b)
-                if b == right:
-                    ahead.add(a)
+        for a, b in pairwise(words_of(block)) if left or right else ():
+            if a == left:
+                behind.add(b)
+            if b == right:
+                ahead.add(a)
     return behind, ahead
-
-
-def _pairs_in(block: Block) -> Iterator[tuple[str, str]]:
-    return pairwise(w.lower().replace("’", "'") for w in WORD.findall(block.text))
 
 
 def _sounding(said: tuple[str, ...], here: Set[str]) -> dict[tuple[str, ...], float]:
@@ -283,10 +263,10 @@ def _sounding(said: tuple[str, ...], here: Set[str]) -> dict[tuple[str, ...], fl
         common = min(zipf_frequency(w, "en") for w in pair)
         mine = _IN_DOCUMENT * sum(w in here for w in pair) / 2
         rough[pair] = _COMMON * common + mine + _LETTERS * likeness - split
-    same = set(_by_class().words.get(key, ()))
+    homophones = set(_by_class().words.get(key, ()))
     likely = nlargest(_MOST_WEIGHED, rough, key=lambda words: rough[words])
     scored: dict[tuple[str, ...], float] = {}
-    for words in {*likely, *((word,) for word in same)}:
+    for words in {*likely, *((word,) for word in homophones)}:
         far = distance(own, spoken(words))
         if len(words) == 1:
             far = min(far, _apart(letters, phrase_key(words[0])))
@@ -308,9 +288,8 @@ class _Known:
     @cached_property
     def words(self) -> dict[str, tuple[str, ...]]:
         found: dict[str, list[str]] = {}
-        for word in top_n_list("en", _KNOWN_WORDS):
-            if WORD.fullmatch(word) and word.isascii():
-                found.setdefault(self.key(word), []).append(word)
+        for word in common_words():
+            found.setdefault(self.key(word), []).append(word)
         return {key: tuple(words) for key, words in found.items()}
 
     @cached_property

@@ -133,12 +133,7 @@ def in_place_of(best: Sequence[str], other: Sequence[str], start: int, end: int)
 def own_words(sitting: Sitting) -> Iterator[str]:
     """The words of the word book and of the document, as they are written."""
     yield from sitting.word_book.written
-    for block in sitting.document.blocks:
-        kept = block.__dict__.get("_own_words")
-        if kept is None:
-            kept = frozenset(block.text[s:e] for s, e in block.words if e - s > 2)
-            block.__dict__["_own_words"] = kept
-        yield from kept
+    yield from sitting.written.follow(sitting.document.blocks).forms
 
 
 def same(some: Sequence[str], others: Sequence[str]) -> bool:

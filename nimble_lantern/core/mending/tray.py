@@ -8,13 +8,13 @@ from functools import cache
 
 from rapidfuzz import process
 from rapidfuzz.distance import Levenshtein
-from wordfreq import top_n_list, zipf_frequency
+from wordfreq import zipf_frequency
 
 from nimble_lantern.core.document.model import Range
-from nimble_lantern.core.writing.spelling import letter, spelled
+from nimble_lantern.core.mending.vocabulary import common_words
+from nimble_lantern.core.writing.spelling import spelled
 
-MOST_LETTERS = 60
-_KNOWN_WORDS = 40_000
+MOST_LETTERS, _MOST_PAST = 60, 40
 _CONFUSED = ("bcdegptvz", "mn", "fsx", "ajkh", "iy", "quw", "ln", "lo")
 """Letters whose names sound alike."""
 _A_SLIP = 2.5
@@ -25,6 +25,7 @@ _A_MISTAKE = 3.0
 _A_LETTER_MORE = 0.15
 _OWN = 4.0
 """What a word of the word book or the document is worth more than another."""
+_LONGEST_LITTLE = 2
 _SURE_LETTERS = 3
 """From so many letters on, words are looked for in which one of them was misheard."""
 
@@ -33,16 +34,25 @@ _SURE_LETTERS = 3
 class Tray:
     """The letters so far; what they take the place of, if anything, and what stood there as heard.
 
-    `upper` while all that follows is in capitals.
+    `upper` while all that follows is in capitals; `past` are the letters before each change.
     """
 
     letters: str = ""
     place: Range | None = None
     heard: tuple[str, ...] = ()
     upper: bool = False
+    past: tuple[str, ...] = ()
 
     def spelling(self, letters: str) -> Tray:
-        return replace(self, letters=letters[:MOST_LETTERS])
+        """With other letters; the last change can be undone."""
+        past = (*self.past, self.letters)[-_MOST_PAST:]
+        return replace(self, letters=letters[:MOST_LETTERS], past=past)
+
+    def undone(self) -> Tray:
+        """As it was before the last change; the same if there was none."""
+        if not self.past:
+            return self
+        return replace(self, letters=self.past[-1], past=self.past[:-1])
 
     def more(self, letters: str) -> Tray:
         return self.spelling(self.letters + (letters.upper() if self.upper else letters))
@@ -77,7 +87,7 @@ def completions(letters: str, own: Iterable[str], most: int = 5) -> tuple[str, .
     if not said.strip():
         return ()
     worth: dict[str, float] = {}
-    mine = frozenset(own)
+    mine = frozenset(word for word in own if len(word) > _LONGEST_LITTLE)
     for word in (*mine, *_vocabulary().get(said[:1], ())):
         slips = _slips(said, word.lower())
         if slips is not None and word != letters:
@@ -100,11 +110,10 @@ def _misspelled(said: str, own: frozenset[str]) -> Iterator[str]:
     for word in own:
         if Levenshtein.distance(said, word.lower(), score_cutoff=most) <= most:
             yield word
-    common = _all_words()
-    for word, _, _ in process.extract(
-        said, common, scorer=Levenshtein.distance, score_cutoff=most, limit=None
-    ):
-        yield word
+    like = process.extract(
+        said, common_words(), scorer=Levenshtein.distance, score_cutoff=most, limit=None
+    )
+    yield from (word for word, _, _ in like)
 
 
 def _mistakes(said: str, word: str) -> float:
@@ -163,17 +172,9 @@ def unsure(letters: str, own: Iterable[str]) -> tuple[int, ...]:
 
 
 @cache
-def _all_words() -> tuple[str, ...]:
-    return tuple(word for words in _vocabulary().values() for word in words)
-
-
-@cache
 def _vocabulary() -> dict[str, tuple[str, ...]]:
+    """The common words by their first letter."""
     found: dict[str, list[str]] = {}
-    for word in top_n_list("en", _KNOWN_WORDS):
-        if word.isalpha():
-            found.setdefault(word[0], []).append(word)
+    for word in common_words():
+        found.setdefault(word[0], []).append(word)
     return {first: tuple(words) for first, words in found.items()}
-
-
-__all__ = ["Tray", "completions", "letter", "letters_of", "one_letter", "unsure"]

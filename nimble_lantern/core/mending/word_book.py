@@ -70,6 +70,16 @@ class WordBook:
     def _forbidden(self) -> frozenset[Form]:
         return frozenset(_key(form) for e in self.entries if e.forbidden for form in e.forms)
 
+    @cached_property
+    def forms(self) -> tuple[Form, ...]:
+        """All the ways to speak the words that are to be used."""
+        return tuple(form for e in self.entries if not e.forbidden for form in e.forms)
+
+    @cached_property
+    def words(self) -> frozenset[str]:
+        """Every word of those."""
+        return frozenset(word for form in self.forms for word in form)
+
     @property
     def written(self) -> tuple[str, ...]:
         """The written forms of the words that are to be used, in alphabetical order."""
@@ -102,6 +112,10 @@ class WordBook:
         """With an entry, which takes the place of one that is written the same."""
         others = [e for e in self.entries if e.written.lower() != entry.written.lower()]
         return WordBook((*others, entry))
+
+    def named(self, written: str) -> BookEntry:
+        """The entry that is written so; there is one."""
+        return next(e for e in self.entries if e.written == written)
 
     def spoken_also(self, written: str, form: Form) -> WordBook:
         """With one more way to speak an entry."""
@@ -144,18 +158,16 @@ def from_text(text: str, book: WordBook | None = None) -> WordBook:
 
 def entry_from(text: str, where: str) -> BookEntry:
     """An entry from a line of a file; BadInput says where it went wrong."""
-    if _NO_TEXT.search(text):
-        raise BadInput(f"{where} has control characters in it; it is no line of a word book.")
     if text.startswith(_NEVER):
         return BookEntry(_checked(text.removeprefix(_NEVER).strip(), where), forbidden=True)
     written, _, said = text.partition("=")
-    forms = tuple(_form(part, where) for part in said.split(",") if part.strip())
-    return entry_of(written.strip(), forms, where)
+    return entry_of(written.strip(), (part for part in said.split(",") if part.strip()), where)
 
 
-def entry_of(written: str, spoken: Iterable[Form], where: str = "An entry") -> BookEntry:
+def entry_of(written: str, spoken: Iterable[str] = (), where: str = "An entry") -> BookEntry:
     """An entry that can be used; BadInput if it is too long or cannot be spoken."""
-    entry = BookEntry(_checked(written, where), tuple(dict.fromkeys(spoken)))
+    forms = tuple(dict.fromkeys(_form(text, where) for text in spoken))
+    entry = BookEntry(_checked(written, where), forms)
     if len(entry.spoken) > MOST_FORMS:
         raise BadInput(f"{where} has more than {MOST_FORMS} spoken forms; leave some out.")
     if not entry.forms:
@@ -164,6 +176,8 @@ def entry_of(written: str, spoken: Iterable[Form], where: str = "An entry") -> B
 
 
 def _checked(written: str, where: str) -> str:
+    if _NO_TEXT.search(written):
+        raise BadInput(f"{where} has control characters in it; it is no word.")
     if not written or len(written) > LONGEST:
         what = "has no word" if not written else f"is longer than {LONGEST} characters"
         raise BadInput(f"{where} {what}; an entry is a word or a name.")

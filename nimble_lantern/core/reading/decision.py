@@ -94,7 +94,8 @@ def decide(sitting: Sitting, hearing: Hearing) -> Decision:
         return Decision((words,) if words else (), " ".join(words))
     if sitting.tray is not None and (hearing.commands or hearing.evidence):
         said = spelling_heard(sitting, hearing)
-        return Decision((said,), " ".join(said))
+        # How sure the engines are of words says nothing of letters; those are seen, and undone.
+        return Decision((said,), " ".join(said), _quiet(hearing))
     if hearing.goes_on or hearing.doubt and not hearing.fits:
         phrases = hearing.hypotheses[0].phrases() if hearing.hypotheses else ()
         return Decision(phrases, hearing.text, _doubt(hearing))
@@ -167,11 +168,16 @@ def _doubt(hearing: Hearing) -> str:
     if hearing.doubt or not hearing.hypotheses:
         return hearing.doubt
     words = hearing.hypotheses[0].words
-    if hearing.quieter > MOST_QUIETER:
-        return "it was much quieter than you speak"
+    if quiet := _quiet(hearing):
+        return quiet
     if words and sum(w.confidence for w in words) / len(words) < LEAST_CONFIDENCE:
         return "it was hard to make out"
     return ""
+
+
+def _quiet(hearing: Hearing) -> str:
+    """Why it may have been somebody else who spoke."""
+    return "it was much quieter than you speak" if hearing.quieter > MOST_QUIETER else ""
 
 
 def _parted(hypothesis: Hypothesis, at: float) -> tuple[Hypothesis, Hypothesis]:

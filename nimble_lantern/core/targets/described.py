@@ -117,7 +117,7 @@ def _holding(unit: Unit, words: tuple[str, ...]) -> Holding:
 
 @rule(
     "target",
-    "(where | the (bit | part | place) where) (it | i) (says | say | said | wrote) {words}",
+    "(where | the (bit | part | place) where) (it | i) (says | reads | said | wrote) {words}",
     heard=False,
 )
 def _where_it_says(words: tuple[str, ...]) -> Words:

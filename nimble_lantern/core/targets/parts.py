@@ -10,7 +10,6 @@ from nimble_lantern.core.targets.model import (
     That,
     Unit,
     Units,
-    Words,
 )
 
 for _name, _class in CLASSES.items():
@@ -210,11 +209,6 @@ _SAID_BARE = (Unit.PARAGRAPH, Unit.SENTENCE, Unit.LINE)
 @rule("part", "[the] (header | heading | top) row", heard=False)
 def _header_row() -> Units:
     return Units(Unit.ROW, Order.FIRST)
-
-
-@rule("target", "where it (says | reads) {words}", heard=False)
-def _where_it_says(words: tuple[str, ...]) -> Words:
-    return Words(words)
 
 
 @rule("part", "the [main] title")

@@ -6,7 +6,13 @@ Importing this module brings the finders of all kinds of targets.
 from __future__ import annotations
 
 from nimble_lantern.core.targets import cells, counted, reaching, standing
-from nimble_lantern.core.targets.finding import Absent, Missing
+from nimble_lantern.core.targets.finding import Absent, Answer, Missing, View
 from nimble_lantern.core.targets.finding import find as resolve
+from nimble_lantern.core.targets.model import Order, Places, Unit, Units
 
-__all__ = ["Absent", "Missing", "cells", "counted", "reaching", "resolve", "standing"]
+__all__ = ["Absent", "Missing", "cells", "counted", "nth_like", "reaching", "resolve", "standing"]
+
+
+def nth_like(places: Places, position: int, view: View) -> Answer:
+    """ "The second", said beside another part: the second of the same kind."""
+    return resolve(Units(places.unit or Unit.PARAGRAPH, Order.NTH, 1, position), view)

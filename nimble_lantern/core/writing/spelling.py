@@ -94,3 +94,13 @@ def spelled(words: Sequence[str], i: int) -> tuple[str, int]:
         text += (found.upper() if upper or all_upper else found) * repeat
         upper, j = False, k
     return text, j
+
+
+def behind_spelled(words: Sequence[str]) -> tuple[tuple[str, ...], tuple[str, ...]]:
+    """What is named, and how it is spelled: "leeks spelled l e e k s"; else nothing, and all."""
+    words = tuple(words)
+    for how in ("spelled", "spelt"):
+        if how in words[1:-1]:
+            at = words.index(how)
+            return words[:at], words[at + 1 :]
+    return (), words

@@ -38,6 +38,12 @@ class Lessons(unittest.TestCase):
 
 
 class OnTheDesk(DeskCase):
+    def offered(self) -> list[str]:
+        """What may be chosen by number just now."""
+        question = self.driver.sitting.question
+        assert question is not None
+        return [option.label for option in question.options]
+
     def test_a_corrected_name_comes_out_right_the_next_ten_times(self) -> None:
         self.desk("We met Mara Tarrow and Ida Marlowe.\n\nIda Marlowe has the key.")
         self.driver.hears("we thank eider marlow for it", "correct eider marlow", "ida marlowe")
@@ -82,6 +88,14 @@ class OnTheDesk(DeskCase):
         self.driver.hears("and eider marlow slept")
         self.assertIn("and eider marlow slept", self.driver.document.blocks[-1].text)
 
+    def test_it_is_the_last_text_that_was_right_before(self) -> None:
+        """A command in between is not taken for it."""
+        self.desk("We met Ida Marlowe. Ida Marlowe has it.")
+        self.driver.hears("eider marlow came", "correct eider marlow", "ida marlowe")
+        self.driver.hears("new paragraph", "eider marlow left", "bold met", "it was right before")
+        self.assertEqual(self.driver.document.blocks[-1].text, "Eider marlow left")
+        self.assertEqual(self.driver.sitting.lessons, ())
+
     def test_undoing_a_correction_withdraws_what_it_taught(self) -> None:
         self.desk("We met Ida Marlowe. Ida Marlowe has it.")
         self.driver.hears("eider marlow came", "correct eider marlow", "ida marlowe", "undo that")
@@ -104,12 +118,18 @@ class OnTheDesk(DeskCase):
         self.driver.hears("the fairy is late", "correct fairy", "we wait for it on the quay")
         self.assertText("The fairy is late we wait for it on the quay")
 
+    def test_what_nobody_dictated_is_replaced_only_by_what_sounds_like_it(self) -> None:
+        self.desk("The log is here.")
+        self.driver.hears("correct the log", "we wait")
+        self.assertText("The log is here. We wait")
+        self.desk("The log is here.")
+        self.driver.hears("correct the log", "lock")
+        self.assertText("The lock is here.")
+
     def test_what_was_rejected_is_not_offered_again(self) -> None:
         self.desk("")
         self.driver.hears("the fairy is late", "correct fairy", "ferry", "correct ferry")
-        question = self.driver.sitting.question
-        assert question is not None
-        self.assertNotIn("fairy", [option.label for option in question.options])
+        self.assertNotIn("fairy", self.offered())
 
     def test_the_same_heard_again_takes_the_other_hypothesis_or_asks(self) -> None:
         self.desk("")
@@ -122,9 +142,9 @@ class OnTheDesk(DeskCase):
     def test_more_shows_others(self) -> None:
         self.desk("")
         self.driver.hears("the fairy is late", "correct fairy")
-        first = [o.label for o in self.driver.sitting.question.options]  # type: ignore[union-attr]
+        first = self.offered()
         self.driver.hears("show me more")
-        more = [o.label for o in self.driver.sitting.question.options]  # type: ignore[union-attr]
+        more = self.offered()
         self.assertFalse(set(first) & set(more))
 
     def test_written_forms_are_among_them(self) -> None:
@@ -138,9 +158,7 @@ class OnTheDesk(DeskCase):
             with self.subTest(said):
                 self.desk(page)
                 self.driver.hears(f"correct {said}")
-                question = self.driver.sitting.question
-                assert question is not None
-                labels = [option.label for option in question.options]
+                labels = self.offered()
                 self.assertIn(form, labels)
                 self.driver.hears(f"choose {labels.index(form) + 1}")
                 self.assertIn(form, self.driver.document.blocks[0].text)

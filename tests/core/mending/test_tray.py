@@ -3,8 +3,10 @@
 from __future__ import annotations
 
 import unittest
+from dataclasses import replace
 
 from nimble_lantern.core.mending.tray import Tray, completions, letters_of, unsure
+from nimble_lantern.core.reading.hearing import from_line
 from tests.desk import DeskCase
 
 
@@ -71,9 +73,12 @@ class OnTheDesk(DeskCase):
             ("change the last letter to x", "tarlowx"),
             ("delete the third letter", "talowx"),
             ("back two", "talo"),
-            ("undo that", "tal"),
-            ("make that a capital r", "taR"),
+            ("undo that", "talowx"),
+            ("back four", "ta"),
+            ("make that a capital r", "tR"),
             ("start again", ""),
+            ("undo that", "tR"),
+            ("undo that", "ta"),
         ):
             self.driver.hears(line)
             tray = self.driver.sitting.tray
@@ -114,6 +119,36 @@ class OnTheDesk(DeskCase):
         self.driver.hears("spell bord", "b o", "bold late")
         self.assertIsNone(self.driver.sitting.tray)
         self.assertEqual(self.driver.marked("bold"), ["late"])
+
+    def test_what_hides_the_tray_ends_the_spelling_and_says_so(self) -> None:
+        for line in ("show the shelf", "commands only", "show my figures"):
+            with self.subTest(line):
+                self.desk("The bord is late.")
+                self.driver.hears("spell bord", "b o")
+                self.assertIn("not spelled on", self.driver.hears(line).summary)
+                self.assertIsNone(self.driver.sitting.tray)
+
+    def test_another_document_has_no_part_in_it(self) -> None:
+        """What is spelled has a place in its own document only."""
+        self.desk("The bord is late.")
+        self.driver.hears("spell bord", "b o a", "new document called rota")
+        self.assertIsNone(self.driver.sitting.tray)
+        self.driver.hears("we wait")
+        self.assertText("We wait")
+
+    def test_sound_that_goes_on_is_not_written_either(self) -> None:
+        self.desk("The bord is late.")
+        self.driver.hears("spell bord")
+        going = replace(from_line("and then a long sentence"), goes_on=True)
+        self.driver.desk.hear(going)
+        self.assertText("The bord is late.")
+
+    def test_small_letters_stay_small(self) -> None:
+        self.desk("")
+        self.driver.hears("spell a word", "small letters", "a", "capitals on", "b", "caps off", "c")
+        tray = self.driver.sitting.tray
+        assert tray is not None
+        self.assertEqual(tray.letters, "aBc")
 
     def test_that_is_it_said_twice_is_not_written(self) -> None:
         self.desk("The bord is late.")

@@ -107,6 +107,29 @@ class ByVoice(DeskCase):
         self.assertEqual(self.driver.sitting.word_book.entries, ())
         self.assertText("Osric is here.")
 
+    def test_what_was_done_to_the_book_is_undone_and_not_the_text(self) -> None:
+        self.desk("")
+        self.driver.hears("osric is here", "add osric to the word book", "undo that")
+        self.assertEqual(self.driver.sitting.word_book.entries, ())
+        self.assertText("Osric is here")
+        self.driver.hears("redo that")
+        self.assertEqual(self.driver.sitting.word_book.written, ("Osric",))
+        self.driver.hears("undo that", "undo that")
+        self.assertText("")
+
+    def test_forgotten_corrections_come_back(self) -> None:
+        self.desk("We met Ida Marlowe.")
+        self.driver.hears("eider marlow came", "correct eider marlow", "ida marlowe")
+        self.driver.hears("forget my corrections", "undo that")
+        self.assertEqual(len(self.driver.sitting.lessons), 1)
+        self.assertIn("Ida Marlowe came", self.driver.document.blocks[-1].text)
+
+    def test_a_name_that_is_not_there_is_told_with_what_is_like_it(self) -> None:
+        self.desk("")
+        self.driver.hears("add ida marlowe to the word book")
+        entry = self.driver.hears("look up ida marley in the word book")
+        self.assertIn("Ida Marlowe", entry.summary)
+
     def test_changing_keeps_the_sounds(self) -> None:
         self.desk("")
         self.driver.hears("add ida marlow to the word book")

@@ -40,5 +40,15 @@ class Heard(DeskCase):
     def test_what_is_said_of_the_letters_is_done(self) -> None:
         self.assertEqual(self.spells(("start again",), "star to gain", (0.0,)), "")
 
+    def test_somebody_far_away_spells_nothing(self) -> None:
+        driver = self.desk("")
+        driver.hears("spell a word")
+        heard = Hearing((said("b o"),), (said("b o"),), 0.0, quieter=30.0)
+        driver.desk.hear(heard)
+        tray = driver.sitting.tray
+        assert tray is not None
+        self.assertEqual(tray.letters, "")
+        self.assertIn("quieter", driver.sitting.trail[-1].summary)
+
     def test_an_answer_leaves_the_tray(self) -> None:
         self.assertEqual(self.spells(("cancel",), "cancel"), "-")
