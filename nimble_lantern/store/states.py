@@ -160,7 +160,7 @@ def _tray_row(tray: Tray | None) -> list[Any] | None:
     if tray is None:
         return None
     place = _range_row(tray.place) if tray.place else None
-    return [tray.letters, place, tray.heard, tray.upper, tray.past]
+    return [tray.letters, place, tray.heard, tray.upper, tray.past, tray.name]
 
 
 def _tray(
@@ -169,11 +169,11 @@ def _tray(
     """What was spelled; nothing if its place is not in the text any more."""
     if row is None:
         return None
-    letters, kept, heard, upper, past = row
+    letters, kept, heard, upper, past, name = row
     place = stretch(kept)
     if kept and place is None:
         return None
-    return Tray(letters, place, tuple(heard), upper, tuple(past))
+    return Tray(letters, place, tuple(heard), upper, tuple(past), name)
 
 
 def _range_row(r: Range) -> list[list[int]]:

@@ -186,6 +186,17 @@ class Doubts(DeskCase):
         document = self.driver.sitting.document
         return [document.text(r) for _, r in doubts(document)]
 
+    def test_a_complaint_in_any_short_form_is_heard(self) -> None:
+        for line in (
+            "that isn't what i said",
+            "that's not what i said",
+            "that was not what i said",
+        ):
+            with self.subTest(line):
+                desk = self.desk("")
+                entry = desk.hears("the fairy is late", line)
+                self.assertRead("command", entry, "correcting.correct")
+
     def test_the_prompters_doubts_are_marked_as_a_scripts_are(self) -> None:
         for source in ("script", "prompter"):
             desk = self.desk("")

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import sqlite3
 import tempfile
 import unittest
 from datetime import datetime, timedelta
@@ -11,7 +12,8 @@ from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.shell import LiveDesk
 from nimble_lantern.store.database import in_memory, migrate
 from nimble_lantern.store.journal import Journal
-from nimble_lantern.store.opening import open_folder
+from nimble_lantern.store.opening import FILE, open_folder
+from nimble_lantern.store.salvage import salvaged
 
 LINES = (
     "we met ida marlowe today",
@@ -34,6 +36,34 @@ class Restarting(unittest.TestCase):
             self.assertEqual(again.lessons, desk.sitting.lessons)
             self.assertEqual(again.tray, desk.sitting.tray)
             self.assertEqual(again.question, desk.sitting.question)
+
+    def test_what_is_spelled_stays_with_its_document(self) -> None:
+        with tempfile.TemporaryDirectory() as name:
+            desk = LiveDesk(open_folder(Path(name)))
+            lines = ("the bord is late", "spell bord", "b o", "new document called rota", "hello")
+            for line in lines:
+                desk.hear(from_line(line))
+            self.assertIsNone(desk.sitting.tray)
+            self.assertEqual(desk.sitting.document.blocks[0].text, "Hello")
+            desk.hear(from_line("open untitled"))
+            tray = desk.sitting.tray
+            assert tray is not None and tray.place is not None
+            self.assertEqual(tray.letters, "bo")
+            self.assertEqual(desk.sitting.document.text(tray.place), "bord")
+
+    def test_damaged_columns_cost_only_what_was_in_them(self) -> None:
+        with tempfile.TemporaryDirectory() as name:
+            desk = LiveDesk(open_folder(Path(name)))
+            for line in LINES:
+                desk.hear(from_line(line))
+            with sqlite3.connect(Path(name) / FILE) as connection:
+                connection.execute("UPDATE desk SET word_book = '[[', lessons = '{'")
+            made = in_memory()
+            migrate(made)
+            salvaged(Path(name) / FILE, made)
+            sitting = Journal(made).begin()
+            self.assertEqual((sitting.word_book.entries, sitting.lessons), ((), ()))
+            self.assertIn("Ida Marlowe came", sitting.document.blocks[0].text)
 
 
 class Figures(unittest.TestCase):

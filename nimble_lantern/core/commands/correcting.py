@@ -71,7 +71,11 @@ def _without_the(sitting: Sitting, r: Range) -> Range:
     Way("{target} (is | was) (wrong | misheard | not right | not what i said)", when=_doubtful),
     "(show | give) [me] (alternatives | other words) for {target}",
     Way("what else could {target} be", when=_of_the_page),
-    Way("(that is | that's | this is) not what i said", when=_just_dictated),
+    Way(
+        "(that is not | that's not | that isn't | that was not | that wasn't | this is not"
+        " | this isn't) what i said",
+        when=_just_dictated,
+    ),
     Way("you (misheard (that | it | me) | got (that | it | me) wrong)", when=_just_dictated),
     Way("you misheard {target}", when=_doubtful),
     example="correct the last word",

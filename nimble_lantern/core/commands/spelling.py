@@ -16,10 +16,9 @@ from nimble_lantern.core.targets.model import Places, Words, of_the_page
 from nimble_lantern.core.targets.words import places
 from nimble_lantern.core.writing.capitals import capitalised
 
+CATALOGUE.table("spelledkind", {"word": False, "name": True})
 _MOST_WORDS = 4
 """Of a target that is spelled: more is said again, not spelled."""
-
-
 _FEW_WORDS = 2
 """That name a place to be spelled: more are a sentence that begins with "spell"."""
 
@@ -72,10 +71,10 @@ def _names_letters(sitting: Sitting, parse: Parse) -> bool:
     return sitting.tray is not None and bool(letters_of(parse.args.get("text", ())))
 
 
-def _begun(sitting: Sitting, place: Range | None) -> Done:
+def _begun(sitting: Sitting, place: Range | None, name: bool = False) -> Done:
     heard = spoken_words(sitting.document.text(place)) if place is not None else ()
     selected = replace(sitting, selection=place, fresh=True) if place is not None else sitting
-    tray = Tray("", place, heard)
+    tray = Tray("", place, heard, name=name)
     stands = f" {quoted(sitting.document.text(place))}" if place is not None else ""
     what = f"spell{stands}: say its letters, then “that is it”"
     return Done(replace(selected, tray=tray, question=None), what)
@@ -106,17 +105,21 @@ def spell(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
 
 
 @command(
-    Way("[let me | i will | i'll | i want to] spell [out] [(a | the next | one)] (word | name)",
+    Way("[let me | i will | i'll | i want to] spell [out] [(a | the next | one)]"
+        " {name:spelledkind}",
         when=_writing),
-    Way("(begin | start) spelling [[(a | the next)] (word | name)]", when=_writing),
+    Way("(begin | start) spelling [[(a | the next)] {name:spelledkind}]", when=_writing),
     Way("spelling (on | mode | tray)", when=_writing),
     Way("let me spell", when=_writing),
     example="spell a word",
     group="repair",
 )  # fmt: skip
-def spell_word(sitting: Sitting) -> Done:
-    """Say a new word letter by letter, where the writing stopped or in place of a selection."""
-    return _begun(sitting, None)
+def spell_word(sitting: Sitting, name: bool = False) -> Done:
+    """Say a new word letter by letter, where the writing stopped or in place of a selection.
+
+    A name begins with a capital.
+    """
+    return _begun(sitting, None, name)
 
 
 def _checked(sitting: Sitting, r: Range) -> Done | Refusal:

@@ -14,6 +14,7 @@ from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.lexicon.desk import SPOKEN_OF
 from nimble_lantern.core.mending.tray import letters_of
 from nimble_lantern.core.mending.word_book import MOST_ENTRIES, BookEntry, entry_of
+from nimble_lantern.core.origins import utterance_at
 from nimble_lantern.core.state import Done, Sitting, Turned, TurnOver, View
 from nimble_lantern.core.targets.model import Places, Words, of_the_page
 from nimble_lantern.core.targets.names import look_up
@@ -76,7 +77,11 @@ def written_as(sitting: Sitting, words: Sequence[str]) -> str:
     if len(letters := letters_of(said)) > 1:
         name = not named or written_as(sitting, named)[:1].isupper()
         return capitalised(letters) if name else letters
-    stands = [sitting.document.text(r) for r in places(sitting.document, tuple(words))]
+    document = sitting.document
+    found = places(document, tuple(words))
+    # What was dictated in small letters was a word that the desk did not know.
+    shown = [r for r in found if utterance_at(document, r.start) is None]
+    stands = [t for r in shown or found if (t := document.text(r)) and (shown or t != t.lower())]
     if stands:
         # In the middle of a sentence a word shows its own capitals.
         return bare(next((t for t in stands if t[:1].islower()), stands[-1]))
@@ -222,7 +227,7 @@ def allow(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
 @command(
     f"(show | open) [me] {_BOOK}",
     f"(go | switch) to {_BOOK}",
-    f"what is in {_BOOK}",
+    f"(what is in | where is) {_BOOK}",
     f"(which | what) words (are | do you have) in {_BOOK}",
     "(show | list) [me] my [own] words",
     "(what | which) words do you know",

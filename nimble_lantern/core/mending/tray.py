@@ -12,6 +12,7 @@ from wordfreq import zipf_frequency
 
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.mending.vocabulary import common_words
+from nimble_lantern.core.writing.capitals import capitalised
 from nimble_lantern.core.writing.spelling import spelled
 
 MOST_LETTERS, _MOST_PAST = 60, 40
@@ -34,7 +35,8 @@ _SURE_LETTERS = 3
 class Tray:
     """The letters so far; what they take the place of, if anything, and what stood there as heard.
 
-    `upper` while all that follows is in capitals; `past` are the letters before each change.
+    `upper` while all that follows is in capitals, `name` if the first letter is one;
+    `past` are the letters before each change.
     """
 
     letters: str = ""
@@ -42,6 +44,7 @@ class Tray:
     heard: tuple[str, ...] = ()
     upper: bool = False
     past: tuple[str, ...] = ()
+    name: bool = False
 
     def spelling(self, letters: str) -> Tray:
         """With other letters; the last change can be undone."""
@@ -55,7 +58,9 @@ class Tray:
         return replace(self, letters=self.past[-1], past=self.past[:-1])
 
     def more(self, letters: str) -> Tray:
-        return self.spelling(self.letters + (letters.upper() if self.upper else letters))
+        letters = letters.upper() if self.upper else letters
+        begins = self.name and not self.letters
+        return self.spelling(self.letters + (capitalised(letters) if begins else letters))
 
     def without_last(self, count: int = 1) -> Tray:
         return self.spelling(self.letters[: max(0, len(self.letters) - count)])

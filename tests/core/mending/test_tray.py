@@ -62,9 +62,14 @@ class OnTheDesk(DeskCase):
         )
         self.assertText("We met Tarrow today")
 
+    def test_a_name_begins_with_a_capital(self) -> None:
+        self.desk("")
+        self.driver.hears("we met", "spell a name", "w r e", "n", "that is it")
+        self.assertText("We met Wren")
+
     def test_letters_are_put_right_among_themselves(self) -> None:
         self.desk("")
-        self.driver.hears("spell a name", "m a l o e")
+        self.driver.hears("spell a word", "m a l o e")
         for line, letters in (
             ("insert an r after the second letter", "marloe"),
             ("put a w before the last letter", "marloe"),

@@ -85,6 +85,13 @@ class ByVoice(DeskCase):
         self.driver.hears("add osric macleod to the word book")
         self.assertEqual(self.driver.sitting.word_book.written, ("Osric MacLeod",))
 
+    def test_a_name_that_was_dictated_in_small_letters_is_a_name(self) -> None:
+        self.desk("")
+        self.driver.hears("we met ida marlowe", "add ida marlowe to the word book")
+        self.assertEqual(self.driver.sitting.word_book.written, ("Ida Marlowe",))
+        self.desk("We oil the quoin.").hears("add quoin to the word book")
+        self.assertEqual(self.driver.sitting.word_book.written, ("quoin",))
+
     def test_a_spelled_name_is_kept_by_its_letters(self) -> None:
         self.desk("")
         self.driver.hears("add the name h o b b to my word book")
