@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 import json
-from collections.abc import Iterable, Iterator, Mapping
+from collections.abc import Iterable, Iterator, Mapping, Sequence
 from contextlib import contextmanager
+from datetime import datetime
 from functools import cache
 from pathlib import Path
 from typing import Any
@@ -13,6 +14,7 @@ from nimble_lantern.core.document.model import Document, Position
 from nimble_lantern.core.errors import BadInput, LanternError, WrongUse
 from nimble_lantern.core.mending.word_book import WordBook, entry_of
 from nimble_lantern.core.reading.hearing import Hearing, from_lines
+from nimble_lantern.core.reviewing.passages import Passage, of_document
 from nimble_lantern.formats import FORMATS, Read, from_markdown, to_markdown, to_text
 from nimble_lantern.formats.report import sitting_data, trail_data
 from nimble_lantern.shell import LiveDesk
@@ -52,6 +54,8 @@ def desk_with(
     caret: Position | None = None,
     others: Mapping[str, Document] | None = None,
     word_book: WordBook | None = None,
+    passages: Sequence[Passage] = (),
+    now: datetime | None = None,
 ) -> LiveDesk:
     """A desk of its own with a document, the caret at its end unless told otherwise.
 
@@ -66,7 +70,12 @@ def desk_with(
     if word_book is not None:
         journal.begin()
         journal.save_word_book(word_book)
+    if passages:
+        journal.begin()
+        journal.save_passages(passages)
     desk = LiveDesk(journal)
+    if now is not None:
+        desk.clock = lambda: now
     for name, value in settings.items():
         desk.set(name, value)
     return desk
@@ -213,10 +222,29 @@ def _played(case: Any) -> LiveDesk:
     values = {str(k): setting_value(v) for k, v in settings.items()}
     others = {str(title): from_markdown(text) for title, text in shelf.items()}
     book = _word_book(case.get("word_book") or [])
-    desk = desk_with(from_markdown(doc), values, others=others, word_book=book)
+    desk = desk_with(
+        from_markdown(doc), values, None, others, book, _passages(case.get("passages") or {}),
+        _time(case.get("now")),
+    )  # fmt: skip
     for hearing in from_lines(say):
         desk.hear(hearing)
     return desk
+
+
+def _passages(rows: Any) -> list[Passage]:
+    """The passages of a case: names, each with Markdown."""
+    if not isinstance(rows, dict) or not all(isinstance(text, str) for text in rows.values()):
+        raise WrongUse("In a case, passages is an object of names, each with Markdown.")
+    return [of_document(str(name), from_markdown(text)) for name, text in rows.items()]
+
+
+def _time(text: Any) -> datetime | None:
+    if text is None:
+        return None
+    try:
+        return datetime.fromisoformat(text)
+    except (TypeError, ValueError) as error:
+        raise WrongUse("In a case, now is a time such as 2026-03-14T10:30.") from error
 
 
 def _word_book(rows: Any) -> WordBook:

@@ -13,6 +13,7 @@ import traceback
 from collections import deque
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
+from datetime import datetime
 from typing import Protocol, assert_never
 
 from nimble_lantern.core.commands.wording import many, quoted
@@ -30,7 +31,7 @@ from nimble_lantern.core.errors import LanternError, NotKept
 from nimble_lantern.core.mending.word_book import WordBook
 from nimble_lantern.core.reading.hearing import Hearing, from_line
 from nimble_lantern.core.reference import screens_of
-from nimble_lantern.core.showing import book_screens, scrolled
+from nimble_lantern.core.showing import SHELF_A_SCREEN, book_screens, scrolled, shelf_screens
 from nimble_lantern.core.sitting import Configured, Heard, Looked, Outcome, advance, faulty
 from nimble_lantern.core.state import Sitting, View
 from nimble_lantern.store.figures import Day
@@ -91,6 +92,7 @@ class LiveDesk:
         self._held: deque[Held] = deque()
         self._why = ""
         self._retry: threading.Timer | None = None
+        self.clock: Callable[[], datetime] = datetime.now
         self.prompter: Prompter | None = None
         self.ears: Callable[[], str] | None = None
         """Tells how the microphone sounds, in words."""
@@ -126,7 +128,7 @@ class LiveDesk:
     def scene(self) -> Scene:
         with self.lock:
             view = self._sitting.view
-            shelf = tuple(self._journal.shelf()) if view is View.SHELF else ()
+            shelf = tuple(self._journal.shelf(self._names_shown())) if view is View.SHELF else ()
             days = tuple(self._journal.days()) if view is View.FIGURES else ()
             return Scene(
                 self._revision,
@@ -140,6 +142,11 @@ class LiveDesk:
                 self._trouble(),
                 days,
             )
+
+    def _names_shown(self) -> tuple[str, ...]:
+        """The documents of the screen that the shelf shows."""
+        first = self._screens * SHELF_A_SCREEN
+        return self._sitting.shelf[first : first + SHELF_A_SCREEN]
 
     def hear(self, hearing: Hearing, sound: SoundMark | None = None) -> Outcome | None:
         """Work an utterance through: decide, keep, then do what it asks for.
@@ -200,7 +207,7 @@ class LiveDesk:
     def _worked_through(self, held: Held) -> Outcome:
         before = self._sitting
         try:
-            outcome = advance(before, Heard(held.hearing))
+            outcome = advance(before, Heard(held.hearing, self.clock()))
         except Exception:
             # A fault of the desk must not take the utterance, nor the desk, with it.
             traceback.print_exc(file=sys.stderr)
@@ -312,6 +319,9 @@ class LiveDesk:
         """Look further down or up, no further than there is something to see."""
         if self._sitting.view is View.COMMANDS:
             last = screens_of(self._sitting.group) - 1
+            self._screens = max(0, min(last, self._screens + screens))
+        elif self._sitting.view is View.SHELF:
+            last = shelf_screens(self._sitting) - 1
             self._screens = max(0, min(last, self._screens + screens))
         elif self._sitting.view is View.WORD_BOOK:
             last = book_screens(self._sitting) - 1

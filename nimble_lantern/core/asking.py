@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 from typing import Any
 
+from nimble_lantern.core.commands.wording import label_at
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Command
@@ -15,8 +16,6 @@ from nimble_lantern.core.targets.model import Places, is_target
 from nimble_lantern.core.targets.resolve import Missing, resolve
 
 MOST_OPTIONS = 30
-_BESIDE = 20
-"""Characters on either side of a place that its label shows, at most; whole words only."""
 
 
 def ambiguous(command: Command, args: dict[str, Any]) -> tuple[str, Places] | None:
@@ -38,7 +37,7 @@ def which_place(
         here = sitting.caret
         near = sorted(kept, key=lambda r: abs(r.start.block - here.block))[:MOST_OPTIONS]
         kept = sorted(near)
-    options = (_at(slot, places, r, _label(sitting, r)) for r in kept)
+    options = (_at(slot, places, r, label_at(sitting, r)) for r in kept)
     return Question(command.name, args, tuple(options))
 
 
@@ -67,17 +66,3 @@ def which_near(sitting: Sitting, verdict: reader.Verdict) -> Question | None:
 
 def _at(slot: str, places: Places, r: Range, label: str) -> Option:
     return Option(label, ((slot, replace(places, ranges=(r,), ask=False)),), (r,))
-
-
-def _label(sitting: Sitting, r: Range) -> str:
-    """The words at a place, with a few on either side."""
-    block = sitting.document.blocks[r.start.block]
-    end = r.end.offset if r.end.block == r.start.block else len(block.text)
-    start, stop = max(0, r.start.offset - _BESIDE), min(len(block.text), end + _BESIDE)
-    while start and block.text[start - 1].isalnum() and start < r.start.offset:
-        start += 1
-    while stop < len(block.text) and block.text[stop].isalnum() and stop > end:
-        stop -= 1
-    left = "… " if block.text[:start].strip() else ""
-    right = " …" if block.text[stop:].strip() else ""
-    return f"{left}{block.text[start:stop].strip()}{right}"

@@ -8,7 +8,36 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.practice.lessons import LESSONS
+from nimble_lantern.core.state import Sitting, View
+
+
+def numbered(sitting: Sitting) -> int:
+    """How many rows of the view are done by saying their number."""
+    match sitting.view:
+        case View.SHELF:
+            return len(sitting.shelf)
+        case View.PRACTICE:
+            return len(LESSONS)
+        case View.PASSAGES:
+            return len(sitting.passages)
+        case View.VERSIONS:
+            return len(sitting.milestones)
+        case View.PRINT_TRAY:
+            return len(sitting.jobs)
+    return 0
+
+
+def row_words(sitting: Sitting, number: int) -> tuple[str, ...]:
+    """What a numbered row of the view stands for, in words."""
+    verb = {
+        View.SHELF: "open document number",
+        View.PRACTICE: "start lesson",
+        View.PASSAGES: "insert passage number",
+        View.VERSIONS: "compare with version number",
+        View.PRINT_TRAY: "show print number",
+    }[sitting.view]
+    return (*verb.split(), str(number))
 
 
 @dataclass(frozen=True, slots=True)

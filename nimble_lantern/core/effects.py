@@ -25,6 +25,122 @@ class NameDocument:
 
 
 @dataclass(frozen=True, slots=True)
+class CopyDocument:
+    """Put a copy of a document on the shelf, and on the desk."""
+
+    effect: ClassVar[str] = "copy"
+    name: str
+    new: str
+
+
+@dataclass(frozen=True, slots=True)
+class PutAway:
+    """Take a document off the shelf, to where it can be brought back from."""
+
+    effect: ClassVar[str] = "put_away"
+    name: str
+
+
+@dataclass(frozen=True, slots=True)
+class BringBack:
+    """Put a document that was put away on the shelf again."""
+
+    effect: ClassVar[str] = "bring_back"
+    name: str
+
+
+@dataclass(frozen=True, slots=True)
+class FindDocuments:
+    """Look for documents by the words in them; a single one is opened if `opens`."""
+
+    effect: ClassVar[str] = "find"
+    words: tuple[str, ...]
+    opens: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class FindWritten:
+    """Look for documents that were written in on a day (ISO 8601, local)."""
+
+    effect: ClassVar[str] = "find_written"
+    day: str
+    opens: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class BeginPractice:
+    """Put the practice sheet on the desk, with the text of a lesson on it."""
+
+    effect: ClassVar[str] = "practise"
+    lesson: str
+
+
+@dataclass(frozen=True, slots=True)
+class Export:
+    """Put the document into a file of the outbox: its spoken name, and the format's name."""
+
+    effect: ClassVar[str] = "export"
+    name: str
+    format: str
+
+
+@dataclass(frozen=True, slots=True)
+class PrintDocument:
+    """Print the document: how many copies, and which pages (from 1; 0 for all)."""
+
+    effect: ClassVar[str] = "print"
+    copies: int = 1
+    first: int = 0
+    last: int = 0
+    tray: bool = True
+
+
+@dataclass(frozen=True, slots=True)
+class DropPrints:
+    """Take a print out of the tray by its number there, or all of them (0)."""
+
+    effect: ClassVar[str] = "drop_prints"
+    number: int = 0
+
+
+@dataclass(frozen=True, slots=True)
+class ReadAloud:
+    """Speak sentences, each with where it stands (block, start, end); none: be silent."""
+
+    effect: ClassVar[str] = "read_aloud"
+    sentences: tuple[tuple[str, int, int, int], ...]
+
+
+@dataclass(frozen=True, slots=True)
+class BackUp:
+    """Copy everything that is kept into a file beside the outbox."""
+
+    effect: ClassVar[str] = "back_up"
+
+
+@dataclass(frozen=True, slots=True)
+class CheckAll:
+    """Build every document anew from what was said, and compare."""
+
+    effect: ClassVar[str] = "check"
+
+
+@dataclass(frozen=True, slots=True)
+class ExportPassages:
+    """Put all passages into a file of the outbox."""
+
+    effect: ClassVar[str] = "export_passages"
+
+
+@dataclass(frozen=True, slots=True)
+class Leave:
+    """Close the desk's window, or close and open it again."""
+
+    effect: ClassVar[str] = "leave"
+    again: bool = False
+
+
+@dataclass(frozen=True, slots=True)
 class DropEmptyDocument:
     """Take a document off the shelf again into which nothing was ever written."""
 
@@ -104,9 +220,17 @@ Kept = (
     | DeleteForGood
     | ForgetUndone
     | SaveSetting
+    | CopyDocument
+    | PutAway
+    | BringBack
+    | FindDocuments
+    | FindWritten
+    | BeginPractice
 )
 """What the journal does, in the transaction of the utterance."""
-Effect = Kept | Scroll | Prompt | CheckMicrophone | FetchEars | SayAgain
+Outside = Export | PrintDocument | DropPrints | BackUp | CheckAll | ExportPassages | Leave
+"""What has to do with files and devices."""
+Effect = Kept | Scroll | Prompt | CheckMicrophone | FetchEars | SayAgain | ReadAloud | Outside
 _KINDS: dict[str, Any] = {kind.effect: kind for kind in get_args(Effect)}
 
 

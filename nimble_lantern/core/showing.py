@@ -195,6 +195,15 @@ def _across(sitting: Sitting, b: int) -> tuple[float, float]:
     return column * sum(shares), column * cell.share
 
 
+SHELF_A_SCREEN = 6
+"""Documents that a screen of the shelf has room for."""
+
+
+def shelf_screens(sitting: Sitting) -> int:
+    """How many screens the shelf has."""
+    return max(1, -(-len(sitting.shelf) // SHELF_A_SCREEN))
+
+
 BOOK_A_SCREEN = 7
 """Entries of the word book that a screen has room for."""
 

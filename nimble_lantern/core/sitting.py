@@ -7,21 +7,26 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, replace
+from datetime import datetime
 
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.history import Version
 from nimble_lantern.core.doubts import doubted
 from nimble_lantern.core.effects import (
+    BringBack,
+    CopyDocument,
     DropEmptyDocument,
     Effect,
     NameDocument,
     NewDocument,
     OpenDocument,
     Prompt,
+    PutAway,
     SaveSetting,
 )
 from nimble_lantern.core.kinds import Attention, Lamp, ReadAs
+from nimble_lantern.core.practice.watching import watched
 from nimble_lantern.core.reading.decision import decide
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.settings import configured, setting_text
@@ -37,9 +42,10 @@ MOST_HEARINGS = 50
 
 @dataclass(frozen=True, slots=True)
 class Heard:
-    """Someone spoke."""
+    """Someone spoke; `at` is the time of day there."""
 
     hearing: Hearing
+    at: datetime | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -87,8 +93,8 @@ def advance(sitting: Sitting, event: Event) -> Outcome:
             return Outcome(replace(sitting, settings=settings), (), (), None)
         case Looked(view):
             return Outcome(replace(sitting, view=view), (), (), None)
-        case Heard(hearing):
-            return _heard(sitting, hearing)
+        case Heard(hearing, at):
+            return _heard(replace(sitting, now=at or sitting.now), hearing)
 
 
 def _heard(before: Sitting, hearing: Hearing) -> Outcome:
@@ -132,10 +138,27 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         after,
         trail=after.trail.added(entry),
         previous=replace(before, previous=None, trail=Trail(), hearings=()),
+        uses=_counted(after.uses, turn.commands),
         hearings=(*before.hearings, (after.number, hearing))[-MOST_HEARINGS:],
         heard_names=(),
     )
+    final = watched(before, final)
     return Outcome(final, tuple(turn.versions), tuple(turn.effects), entry)
+
+
+_MOST_COUNTED = 30
+"""Times a command was done after which nobody counts on."""
+
+
+def _counted(
+    uses: tuple[tuple[str, int], ...], commands: Sequence[str]
+) -> tuple[tuple[str, int], ...]:
+    known = dict(uses)
+    if not commands or all(known.get(name, 0) >= _MOST_COUNTED for name in commands):
+        return uses
+    for name in commands:
+        known[name] = min(_MOST_COUNTED, known.get(name, 0) + 1)
+    return tuple(known.items())
 
 
 def _unclear(heard: str, doubt: str) -> str:
@@ -179,6 +202,7 @@ def _entry(before: Sitting, after: Sitting, turn: Turn, heard: str) -> Entry:
         after.page,
         tuple(e.effect for e in turn.effects),
         tuple(_way_back(before, turn.effects)),
+        after.now,
     )
 
 
@@ -195,6 +219,14 @@ def _way_back(before: Sitting, effects: Iterable[Effect]) -> Iterable[Effect]:
             case NewDocument(name):
                 yield OpenDocument(before.title)
                 yield DropEmptyDocument(name)
+            case CopyDocument(_, new):
+                yield OpenDocument(before.title)
+                yield PutAway(new)
+            case PutAway(name):
+                yield BringBack(name)
+                yield OpenDocument(before.title)
+            case BringBack(name):
+                yield PutAway(name)
             case Prompt(name) if name:
                 yield Prompt(None)
 

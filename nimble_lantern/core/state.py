@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 from dataclasses import dataclass, field, replace
+from datetime import datetime
 from enum import StrEnum
 from functools import cache
 from typing import Any
@@ -19,7 +20,11 @@ from nimble_lantern.core.mending.lessons import Lessons
 from nimble_lantern.core.mending.tray import Tray
 from nimble_lantern.core.mending.vocabulary import WrittenWords
 from nimble_lantern.core.mending.word_book import WordBook
+from nimble_lantern.core.practice.practising import Practising
 from nimble_lantern.core.reading.hearing import Hearing
+from nimble_lantern.core.reviewing.comparing import Compared
+from nimble_lantern.core.reviewing.passages import Passage
+from nimble_lantern.core.speaking.aloud import Aloud
 from nimble_lantern.core.targets.words import Vocabulary
 from nimble_lantern.core.trail import Trail
 from nimble_lantern.core.writing.capitals import DocumentNames
@@ -37,6 +42,11 @@ class View(StrEnum):
     COMMANDS = "commands"
     WORD_BOOK = "word_book"
     FIGURES = "figures"
+    PASSAGES = "passages"
+    PRACTICE = "practice"
+    PRINT_TRAY = "print_tray"
+    VERSIONS = "versions"
+    TRAIL = "trail"
 
 
 SETTING_CHOICES = {
@@ -47,6 +57,10 @@ SETTING_CHOICES = {
     "text_size": ("16", "18", "20", "24", "28", "32"),
     "patience": ("short", "normal", "long"),
     "engine": ("best", "builtin", "browser", "model"),
+    "paper": ("light", "dark"),
+    "contrast": ("normal", "high"),
+    "answers_aloud": ("on", "off"),
+    "reading_pace": ("slowest", "slow", "normal", "fast", "fastest"),
 }
 
 
@@ -61,6 +75,10 @@ class Settings:
     text_size: str = "20"  # of the text on the page, in CSS pixels
     patience: str = "normal"  # how long a silence ends an utterance
     engine: str = "best"  # what hears dictation; "best" is a larger model where there is one
+    paper: str = "light"
+    contrast: str = "normal"
+    answers_aloud: bool = False  # what a command did is told by voice
+    reading_pace: str = "normal"
 
 
 @dataclass(frozen=True, slots=True)
@@ -115,6 +133,7 @@ class Entry:
     page: int = 0  # which document it was said to
     effects: tuple[str, ...] = ()
     back: tuple[Effect, ...] = ()
+    at: datetime | None = None  # the time of day there
 
 
 @dataclass(frozen=True, slots=True)
@@ -123,6 +142,33 @@ class WrittenChoice:
 
     range: Range
     choice: Choice
+
+
+@dataclass(frozen=True, slots=True)
+class FoundDocument:
+    """A document that a search came to: its name, and the words round what was found."""
+
+    name: str
+    words: str
+
+
+@dataclass(frozen=True, slots=True)
+class Milestone:
+    """A version with a name; `version` is None for the document as it began."""
+
+    name: str
+    version: Version | None
+    utterance: int
+    when: str = ""  # ISO 8601, local
+    words: int = 0
+
+
+@dataclass(frozen=True, slots=True)
+class TrailView:
+    """What of the trail its page shows: how many screens up, and whether only what failed."""
+
+    screens: int = 0
+    missed: bool = False
 
 
 _PLACES = ("caret", "insertion", "wrote")
@@ -163,7 +209,10 @@ class Sitting:
     number: int = 0
     title: str = "Untitled"
     page: int = 0  # which document this is, for the trail
-    shelf: tuple[str, ...] = ()
+    shelf: tuple[str, ...] = ()  # the names of the documents, the one changed last first
+    away: tuple[str, ...] = ()  # of those that were put away
+    visited: tuple[str, ...] = ()  # that were on the desk before, the latest first
+    found: tuple[FoundDocument, ...] = ()  # what the last search of the shelf came to
     scripts: tuple[str, ...] = ()
     model: str = ""  # the name of the larger model that listens, if one is there
     pending: Edit = field(default_factory=Edit)
@@ -178,6 +227,16 @@ class Sitting:
     previous: Sitting | None = field(default=None, repr=False)  # before the last utterance
     hearings: tuple[tuple[int, Hearing], ...] = ()  # of the last utterances, by their numbers
     names: DocumentNames = field(default_factory=DocumentNames, compare=False, repr=False)
+    passages: tuple[Passage, ...] = ()
+    milestones: tuple[Milestone, ...] = ()  # the named versions of the document
+    compared: Compared | None = None  # while changes are looked at
+    uses: tuple[tuple[str, int], ...] = ()  # how often commands were done, for the hints
+    practising: Practising | None = None
+    practised: tuple[str, ...] = ()  # lessons that were finished
+    aloud: Aloud | None = None  # what is read aloud, and where
+    trail_view: TrailView = TrailView()
+    jobs: tuple[str, ...] = ()  # what lies in the print tray, the newest first
+    now: datetime | None = None  # the time of day where the speaker is, at the last utterance
     known: Vocabulary = field(default_factory=Vocabulary, compare=False, repr=False)
     written: WrittenWords = field(default_factory=WrittenWords, compare=False, repr=False)
     lines: LineIndex = field(default_factory=LineIndex, compare=False, repr=False)
@@ -273,6 +332,13 @@ class TurnOver:
 @dataclass(frozen=True, slots=True)
 class Help:
     """What a handler answers to have it shown how something is said."""
+
+    words: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Instead:
+    """What a handler answers to have other words done in the place of its own."""
 
     words: tuple[str, ...]
 

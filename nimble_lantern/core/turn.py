@@ -112,6 +112,11 @@ _SHOWN = {
     View.COMMANDS: "the list of commands is shown",
     View.WORD_BOOK: "the word book is shown",
     View.FIGURES: "the figures are shown",
+    View.PASSAGES: "the passages are shown",
+    View.PRACTICE: "the lessons are shown",
+    View.PRINT_TRAY: "the print tray is shown",
+    View.VERSIONS: "the versions are shown",
+    View.TRAIL: "the trail is shown",
 }
 
 

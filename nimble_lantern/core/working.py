@@ -20,7 +20,7 @@ from nimble_lantern.core.mending.tray import letters_of
 from nimble_lantern.core.offering import answer_help, learned_words, offered
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.addressing import wordings
-from nimble_lantern.core.state import Done, Help, Sitting, TurnOver
+from nimble_lantern.core.state import Done, Help, Instead, Sitting, TurnOver
 from nimble_lantern.core.turn import BROKEN_TABLE, Turn, held_back, pauses
 
 
@@ -192,6 +192,11 @@ def run(turn: Turn, command: Command, args: dict[str, Any]) -> None:
         return
     if isinstance(answer, TurnOver):
         turn.turns_over = answer
+        return
+    if isinstance(answer, Instead):
+        turn.kinds.pop()
+        turn.commands.pop()
+        obey(turn, reader.judge(turn.sitting, answer.words, whole=True), answer.words)
         return
     if isinstance(answer, Help):
         turn.kinds.pop()

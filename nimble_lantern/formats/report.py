@@ -4,8 +4,10 @@ from __future__ import annotations
 
 from typing import Any
 
+from nimble_lantern.core.commands.places import places_of
 from nimble_lantern.core.document.model import Block, Position, Range
 from nimble_lantern.core.doubts import doubts
+from nimble_lantern.core.reviewing.notes import notes_of
 from nimble_lantern.core.sitting import undone
 from nimble_lantern.core.state import Entry, Sitting
 
@@ -30,14 +32,31 @@ def sitting_data(sitting: Sitting) -> dict[str, Any]:
             }
             for _, r in doubts(sitting.document)
         ],
-        "places": [],
-        "notes": [],
-        "versions": [],
+        "places": [
+            {"name": anchor.data["name"], **_position(r.start)}
+            for anchor, r in places_of(sitting.document)
+        ],
+        "notes": [
+            {
+                "number": note.number,
+                "text": note.text,
+                "start": _position(note.range.start),
+                "end": _position(note.range.end),
+                "settled": note.settled,
+            }
+            for note in notes_of(sitting.document)
+        ],
+        "versions": [{"name": milestone.name} for milestone in sitting.milestones],
         "spelling": sitting.tray.letters if sitting.tray is not None else None,
-        "aloud": None,
-        "passages": [],
+        "aloud": _aloud(sitting),
+        "passages": [passage.name for passage in sitting.passages],
         "word_book": list(sitting.word_book.written),
     }
+
+
+def _aloud(sitting: Sitting) -> str | None:
+    here = sitting.aloud.here if sitting.aloud is not None else None
+    return sitting.document.text(here) if here is not None else None
 
 
 def _block(block: Block) -> dict[str, Any]:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import json
 from datetime import UTC, datetime
 from pathlib import Path
 
@@ -15,6 +16,7 @@ from nimble_lantern.store.models import (
     UtteranceRow,
     VersionRow,
 )
+from nimble_lantern.store.shelf import unindexed
 
 FORGOTTEN = "forgotten"
 
@@ -64,6 +66,7 @@ def _rows_gone(session: Session, document_id: int) -> None:
     session.flush()
     for table in (VersionRow, SnapshotRow):
         session.execute(delete(table).where(table.document_id == document_id))
+    unindexed(session, document_id)
     session.execute(delete(DocumentRow).where(DocumentRow.id == document_id))
     session.expire_all()
 
@@ -88,7 +91,8 @@ def _forget_in(session: Session, row: DocumentRow, newest: int) -> None:
     query = select(*columns).where(VersionRow.document_id == row.id).order_by(VersionRow.number)
     versions = {number: (parent, utterance) for number, parent, utterance in session.execute(query)}
     kept: set[int] = set()
-    roots = [row.head, *(n for n, (_, utterance) in versions.items() if utterance > newest)]
+    named = (m[1] for m in json.loads(row.state).get("milestones", ()))
+    roots = [row.head, *named, *(n for n, (_, utterance) in versions.items() if utterance > newest)]
     for number in roots:
         while number and number not in kept:
             kept.add(number)
@@ -121,6 +125,7 @@ def wiped(engine: Engine) -> None:
     raw = engine.raw_connection()
     try:
         cursor = raw.cursor()
+        cursor.execute("INSERT INTO document_text(document_text) VALUES ('optimize')")
         cursor.execute("VACUUM")
         cursor.execute("PRAGMA wal_checkpoint(TRUNCATE)")
     finally:

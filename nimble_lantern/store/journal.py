@@ -8,9 +8,9 @@ history, and writing costs what changed.
 from __future__ import annotations
 
 import json
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, replace
-from datetime import UTC, datetime
+from datetime import UTC, date, datetime
 from typing import Any, assert_never
 
 from sqlalchemy import Engine, func, select
@@ -36,38 +36,57 @@ from nimble_lantern.core.document.model import (
 )
 from nimble_lantern.core.document.tables import next_table, of_old
 from nimble_lantern.core.effects import (
+    BeginPractice,
+    BringBack,
+    CopyDocument,
     DeleteForGood,
     DropEmptyDocument,
+    FindDocuments,
+    FindWritten,
     ForgetUndone,
     Kept,
     NameDocument,
     NewDocument,
     OpenDocument,
+    PutAway,
     SaveSetting,
     effect_row,
 )
 from nimble_lantern.core.errors import LanternError, NotKept
 from nimble_lantern.core.mending.word_book import WordBook
+from nimble_lantern.core.practice.lessons import SHEET, sheet
 from nimble_lantern.core.reading.hearing import Hearing, hearing_from_json, hearing_to_json
+from nimble_lantern.core.reviewing.passages import Passage
 from nimble_lantern.core.settings import configured
 from nimble_lantern.core.sitting import Outcome
-from nimble_lantern.core.state import Entry, Settings, Sitting
+from nimble_lantern.core.state import (
+    Entry,
+    FoundDocument,
+    Option,
+    Question,
+    Settings,
+    Sitting,
+    View,
+)
 from nimble_lantern.core.trail import Trail
-from nimble_lantern.store import figures, forgetting, states
+from nimble_lantern.store import figures, forgetting, shelf, states
 from nimble_lantern.store.database import migrate, why
 from nimble_lantern.store.figures import Day
 from nimble_lantern.store.models import (
     DeskRow,
     DocumentRow,
+    PrintRow,
     SettingRow,
     SnapshotRow,
     UtteranceRow,
     VersionRow,
 )
 from nimble_lantern.store.readback import StoredVersions, document_at, hearings, trail_of
+from nimble_lantern.store.shelf import ShelfEntry
 
 SMALL = 20_000
 """Characters of edits that are never worth a full copy."""
+MOST_VISITED = 9
 FEW = 24
 """Versions that are never worth one, however small; of a long document it takes more."""
 _OPENING = 110
@@ -88,18 +107,6 @@ class SoundMark:
     stream: str
     position: int
     time: float
-
-
-@dataclass(frozen=True, slots=True)
-class ShelfEntry:
-    """A document as the shelf shows it; the time in UTC."""
-
-    id: int
-    title: str
-    opening: str
-    words: int
-    changed_at: datetime
-    on_desk: bool
 
 
 class Journal:
@@ -141,6 +148,8 @@ class Journal:
             with Session(self._engine) as session, session.begin():
                 self._keep(session, before, outcome, hearing, sound)
                 sitting = self._switched(session, outcome)
+                if sitting.page != before.page or sitting.view is View.SHELF is not before.view:
+                    sitting = self._arrived(session, before, sitting)
         except (StaleDataError, IntegrityError) as error:
             raise LanternError(
                 "Another Nimble Lantern has changed this document; load the page again."
@@ -161,16 +170,13 @@ class Journal:
             raise NotKept(why(error)) from error
         return SoundMark(*row) if row else None
 
-    def shelf(self) -> list[ShelfEntry]:
-        """All documents, the one changed last first."""
+    def shelf(self, names: Sequence[str] | None = None) -> list[ShelfEntry]:
+        """What the shelf shows of these documents; of all, the one changed last first."""
         with Session(self._engine) as session:
             desk = session.get(DeskRow, 1)
             here = desk.document_id if desk else 0
-            rows = session.scalars(select(DocumentRow).order_by(DocumentRow.changed_at.desc()))
-            return [
-                ShelfEntry(r.id, r.title, r.opening, r.words, r.changed_at, r.id == here)
-                for r in rows
-            ]
+            wanted = shelf.titles(session) if names is None else names
+            return shelf.entries(session, wanted, here)
 
     def add(self, title: str, document: Document, caret: Position | None = None) -> str:
         """Put a document on the shelf, to be written on at its end unless told otherwise.
@@ -198,10 +204,15 @@ class Journal:
     def documents(self) -> Iterator[tuple[str, Document]]:
         """Every document as it is now, with its title, in the order they were made."""
         with Session(self._engine) as session:
-            for row in list(session.scalars(select(DocumentRow).order_by(DocumentRow.id))):
+            there = select(DocumentRow).where(~DocumentRow.away, DocumentRow.title != SHEET)
+            for row in list(session.scalars(there.order_by(DocumentRow.id))):
                 versions = StoredVersions(self._engine, row.id)
                 with versions.within(session):
                     yield row.title, document_at(session, row.id, versions.get(row.head))
+
+    @staticmethod
+    def _jobs(session: Session) -> tuple[str, ...]:
+        return tuple(session.scalars(select(PrintRow.title).order_by(PrintRow.id.desc())))
 
     def save_setting(self, name: str, value: str) -> None:
         """Keep a setting; NotKept if it could not be written."""
@@ -222,13 +233,32 @@ class Journal:
         except DBAPIError as error:
             raise NotKept(why(error)) from error
 
+    def save_passages(self, passages: Sequence[Passage]) -> None:
+        """Keep other passages; NotKept if they could not be written."""
+        self._begun = None
+        try:
+            with Session(self._engine) as session, session.begin():
+                desk = session.get_one(DeskRow, 1)
+                desk.passages = _dump(states.passage_rows(passages))
+        except DBAPIError as error:
+            raise NotKept(why(error)) from error
+
     def days(self) -> list[Day]:
         """The person's own figures, day by day."""
         return figures.days(self._engine, self._clock())
 
     def titles(self) -> tuple[str, ...]:
         with Session(self._engine) as session:
-            return self._titles(session)
+            return shelf.titles(session)
+
+    def _arrived(self, session: Session, before: Sitting, sitting: Sitting) -> Sitting:
+        """With what is known of the shelf brought up to date, and of where the speaker was."""
+        visited = before.visited
+        if sitting.page != before.page:
+            visited = (before.title, *(n for n in visited if n != before.title))[:MOST_VISITED]
+        after = replace(sitting, visited=visited, shelf=shelf.titles(session))
+        session.get_one(DeskRow, 1).state = _dump(states.desk_state(after))
+        return after
 
     def _keep(
         self,
@@ -264,6 +294,8 @@ class Journal:
             desk.word_book = _dump(states.word_book_rows(after.word_book))
         if after.lessons is not before.lessons:
             desk.lessons = _dump(states.lesson_rows(after.lessons))
+        if after.passages is not before.passages:
+            desk.passages = _dump(states.passage_rows(after.passages))
 
     def _utterance(self, after: Sitting, entry: Entry, hearing: Hearing) -> UtteranceRow:
         return UtteranceRow(
@@ -317,6 +349,7 @@ class Journal:
         """The sitting after the effects that concern the shelf."""
         desk = session.get_one(DeskRow, 1)
         sitting = outcome.sitting
+        left = desk.document_id
         for effect in outcome.effects:
             if not isinstance(effect, Kept):
                 continue
@@ -326,13 +359,14 @@ class Journal:
                 case NameDocument(name):
                     session.get_one(DocumentRow, desk.document_id).title = name
                     session.flush()
-                    sitting = replace(sitting, title=name, shelf=self._titles(session))
+                    shelf.unindexed(session, desk.document_id)
+                    sitting = replace(sitting, title=name, shelf=shelf.titles(session))
                 case NewDocument(name):
                     desk.document_id = self._added(session, name, Document()).id
                     sitting = self._sitting(session, desk)
                 case DropEmptyDocument(name):
                     forgetting.drop_if_empty(session, desk, name)
-                    sitting = replace(sitting, shelf=self._titles(session))
+                    sitting = replace(sitting, shelf=shelf.titles(session))
                 case DeleteForGood(name):
                     forgetting.delete_for_good(session, desk, name)
                     sitting = self._sitting(session, desk)
@@ -340,13 +374,96 @@ class Journal:
                     forgetting.forget_undone(session, self._clock())
                     sitting = self._sitting(session, desk)
                 case OpenDocument(name):
-                    found = session.scalar(select(DocumentRow).where(DocumentRow.title == name))
-                    if found is not None and found.id != desk.document_id:
-                        desk.document_id = found.id
+                    sitting = self._opened(session, desk, sitting, name)
+                case CopyDocument(name, new):
+                    row = self._row(session, name)
+                    if row is not None:
+                        copied = shelf.text_of(session, row, self._engine)
+                        desk.document_id = self._added(session, new, copied).id
                         sitting = self._sitting(session, desk)
+                case PutAway(name):
+                    sitting = self._put_away(session, desk, sitting, name)
+                case BringBack(name):
+                    if (row := self._row(session, name)) is not None:
+                        row.away = False
+                        session.flush()
+                    sitting = replace(
+                        sitting, shelf=shelf.titles(session), away=shelf.titles(session, True)
+                    )
+                case FindDocuments(words, opens):
+                    shelf.indexed(
+                        session, session.get_one(DocumentRow, left), outcome.sitting.document
+                    )
+                    hits = shelf.found(session, self._engine, words)
+                    sitting = self._showing(session, desk, sitting, hits, opens)
+                case FindWritten(day, opens):
+                    hits = shelf.written_on(session, date.fromisoformat(day))
+                    sitting = self._showing(session, desk, sitting, hits, opens)
+                case BeginPractice(lesson):
+                    sitting = self._practice(session, desk, lesson)
                 case _:
                     assert_never(effect)
+        if desk.document_id != left and (row := session.get(DocumentRow, left)) is not None:
+            shelf.indexed(session, row, outcome.sitting.document)
         return sitting
+
+    @staticmethod
+    def _row(session: Session, title: str) -> DocumentRow | None:
+        return session.scalar(select(DocumentRow).where(DocumentRow.title == title))
+
+    def _opened(self, session: Session, desk: DeskRow, sitting: Sitting, name: str) -> Sitting:
+        found = self._row(session, name)
+        if found is None or found.id == desk.document_id:
+            return sitting
+        desk.document_id = found.id
+        return self._sitting(session, desk)
+
+    def _put_away(self, session: Session, desk: DeskRow, sitting: Sitting, name: str) -> Sitting:
+        """Off the shelf; from the desk too, where the one before it comes instead."""
+        row = self._row(session, name)
+        if row is None:
+            return sitting
+        row.away = True
+        session.flush()
+        if desk.document_id != row.id:
+            return replace(sitting, shelf=shelf.titles(session), away=shelf.titles(session, True))
+        there = shelf.titles(session)
+        before = next((n for n in sitting.visited if n in there), there[0] if there else None)
+        if before is None:
+            name = free_name("Untitled", shelf.all_titles(session))
+            desk.document_id = self._added(session, name, Document()).id
+        else:
+            other = self._row(session, before)
+            assert other is not None
+            desk.document_id = other.id
+        return self._sitting(session, desk)
+
+    def _showing(
+        self,
+        session: Session,
+        desk: DeskRow,
+        sitting: Sitting,
+        hits: Sequence[FoundDocument],
+        opens: bool,
+    ) -> Sitting:
+        """The shelf with what a search came to, to be chosen by number; or the only one, opened."""
+        if opens and len(hits) == 1:
+            there = replace(sitting, view=View.DESK)
+            desk.state = _dump(states.desk_state(there))
+            return self._opened(session, desk, there, hits[0].name)
+        options = tuple(
+            Option(f"{hit.name}: {hit.words}", (("document", hit.name),)) for hit in hits
+        )
+        question = Question("shelf.open_named", {}, options, beside=True) if options else None
+        desk.question = _dump(states.question_row(question))
+        return replace(sitting, found=tuple(hits), question=question)
+
+    def _practice(self, session: Session, desk: DeskRow, lesson: str) -> Sitting:
+        """The practice sheet, made anew for a lesson."""
+        forgetting.delete_for_good(session, desk, SHEET)
+        added = self._added(session, SHEET, sheet(lesson))
+        desk.document_id = added.id
+        return self._sitting(session, desk)
 
     def _added(
         self, session: Session, title: str, document: Document, caret: Position | None = None
@@ -354,7 +471,7 @@ class Journal:
         place = list(caret or document.end)
         blocks = _blocks_text(document)
         row = DocumentRow(
-            title=free_name(title, self._titles(session)),
+            title=free_name(title, shelf.all_titles(session)),
             head=0,
             versions=0,
             state=_dump({"caret": place, "wrote": place}),
@@ -367,11 +484,8 @@ class Journal:
         session.add(row)
         session.flush()
         session.add(SnapshotRow(document_id=row.id, version=0, blocks=blocks))
+        shelf.indexed(session, row, document)
         return row
-
-    @staticmethod
-    def _titles(session: Session) -> tuple[str, ...]:
-        return tuple(session.scalars(select(DocumentRow.title).order_by(DocumentRow.id)))
 
     def _sitting(self, session: Session, desk: DeskRow) -> Sitting:
         """The sitting at the document on the desk."""
@@ -397,7 +511,11 @@ class Journal:
             settings=_settings(session),
             title=row.title,
             page=row.id,
-            shelf=self._titles(session),
+            shelf=shelf.titles(session),
+            away=shelf.titles(session, True),
+            passages=states.passages_of(json.loads(desk.passages)),
+            milestones=states.milestones_of(state, versions),
+            jobs=self._jobs(session),
             question=states.question_of(json.loads(desk.question), document),
             hearings=tuple(hearings(session)),
             **fields,

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from datetime import datetime
 
-from sqlalchemy import ForeignKey, Index, MetaData, String, Text
+from sqlalchemy import ForeignKey, Index, LargeBinary, MetaData, String, Text
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
 
@@ -24,7 +24,7 @@ class DocumentRow(Base):
 
     `state` is the caret, the selection and the like (store.states).  `unsaved` counts the
     characters of the edits since the last snapshot, `copied` those of that snapshot.  `revision`
-    keeps two servers from overwriting each other.
+    keeps two servers from overwriting each other.  What is `away` stands on no shelf.
     """
 
     __tablename__ = "document"
@@ -39,6 +39,7 @@ class DocumentRow(Base):
     unsaved: Mapped[int] = mapped_column(default=0)
     copied: Mapped[int] = mapped_column(default=0)
     changed_at: Mapped[datetime]
+    away: Mapped[bool] = mapped_column(default=False, server_default="0")
     revision: Mapped[int] = mapped_column(default=0)
 
     __mapper_args__ = {"version_id_col": revision}
@@ -111,6 +112,23 @@ class DeskRow(Base):
     sound: Mapped[str] = mapped_column(Text, default="null", server_default="null")
     word_book: Mapped[str] = mapped_column(Text, default="[]", server_default="[]")
     lessons: Mapped[str] = mapped_column(Text, default="[]", server_default="[]")
+    passages: Mapped[str] = mapped_column(Text, default="[]", server_default="[]")
+
+
+class PrintRow(Base):
+    """A print in the tray: the document as it was, as a PDF and as blocks (JSON)."""
+
+    __tablename__ = "print_job"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    title: Mapped[str] = mapped_column(String(200))
+    copies: Mapped[int]
+    pages: Mapped[int]
+    printed_at: Mapped[datetime]
+    text_size: Mapped[str] = mapped_column(String(8))
+    first: Mapped[int] = mapped_column(default=0)
+    blocks: Mapped[str] = mapped_column(Text)
+    pdf: Mapped[bytes] = mapped_column(LargeBinary)
 
 
 class SettingRow(Base):

@@ -10,6 +10,7 @@ import json
 import sys
 from collections.abc import Iterable, Iterator
 from contextlib import contextmanager
+from datetime import UTC, datetime
 from functools import cached_property
 from typing import Any
 
@@ -132,22 +133,29 @@ def document_at(session: Session, document_id: int, head: Version | None) -> Doc
     return document
 
 
+def local(at: datetime) -> datetime:
+    """A time of the tables, which hold UTC, where the desk stands."""
+    return at.replace(tzinfo=UTC).astimezone().replace(tzinfo=None)
+
+
 def _entries(
     session: Session, document_id: int, versions: StoredVersions, last: int, most: int | None = None
 ) -> list[Entry]:
     """The trail up to an utterance, oldest first; at `most` so many lines."""
     u = UtteranceRow
     columns = (u.number, u.heard, u.read_as, u.command, u.summary, u.version, u.made,
-               u.document_id, u.effects, u.back)  # fmt: skip
+               u.document_id, u.effects, u.back, u.spoken_at)  # fmt: skip
     lines = select(*columns).where(u.number <= last).order_by(u.number.desc()).limit(most)
     found: list[Entry] = []
     for row in session.execute(lines):
-        number, heard, read_as, command, summary, version, made, page, effects, back = row
+        number, heard, read_as, command, summary, version, made, page, effects, back, at = row
         held = versions.get(version) if page == document_id else None
         did = tuple(json.loads(effects)) if effects != "[]" else ()
         undo = tuple(effect_of(e) for e in json.loads(back)) if back != "[]" else ()
         read = ReadAs(read_as)
-        found.append(Entry(number, heard, read, command, summary, held, made, page, did, undo))
+        found.append(
+            Entry(number, heard, read, command, summary, held, made, page, did, undo, local(at))
+        )
     return found[::-1]
 
 

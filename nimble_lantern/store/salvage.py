@@ -20,6 +20,7 @@ from nimble_lantern.store.models import (
     Base,
     DeskRow,
     DocumentRow,
+    PrintRow,
     SettingRow,
     SnapshotRow,
     UtteranceRow,
@@ -35,6 +36,7 @@ _TABLES: tuple[type[Base], ...] = (
     VersionRow,
     UtteranceRow,
     SettingRow,
+    PrintRow,
     DeskRow,
 )
 

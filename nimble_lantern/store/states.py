@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import fields
 from enum import Enum
-from typing import Any
+from typing import Any, Protocol
 
+from nimble_lantern.core.document.history import Version
 from nimble_lantern.core.document.model import (
     Document,
     Format,
@@ -22,8 +23,17 @@ from nimble_lantern.core.learning import Wording
 from nimble_lantern.core.mending.lessons import Lesson, Lessons
 from nimble_lantern.core.mending.tray import Tray
 from nimble_lantern.core.mending.word_book import BookEntry, WordBook
-from nimble_lantern.core.state import Option, Question, Sitting, View
+from nimble_lantern.core.practice.practising import Practising
+from nimble_lantern.core.reviewing.passages import Passage
+from nimble_lantern.core.state import Milestone, Option, Question, Sitting, View
 from nimble_lantern.core.targets.model import Order, Places, Unit
+
+
+class Versions(Protocol):
+    """Versions by their numbers."""
+
+    def get(self, number: int) -> Version | None: ...
+
 
 MOST_RANGES = 200
 """Of what "that" is: more would make every utterance after a change in thousands of places dear."""
@@ -41,6 +51,10 @@ def document_state(sitting: Sitting) -> dict[str, Any]:
         "typing": [list(mark) for mark in sitting.typing],
         "capitals": sitting.capitals,
         "tray": _tray_row(sitting.tray),
+        "milestones": [
+            [m.name, m.version.number if m.version else 0, m.utterance, m.when, m.words]
+            for m in sitting.milestones
+        ],
         "ahead": [v.number for v in sitting.history.ahead],
         "left": [v.number for v in sitting.history.left],
     }
@@ -70,6 +84,33 @@ def restored(document: Document, data: dict[str, Any]) -> dict[str, Any]:
     }
 
 
+def milestones_of(data: dict[str, Any], versions: Versions) -> tuple[Milestone, ...]:
+    """The named versions that `document_state` kept; one that was forgotten is not among them."""
+    found = []
+    for name, number, utterance, when, words in data.get("milestones", ()):
+        version = versions.get(number) if number else None
+        if version is not None or not number:
+            found.append(Milestone(name, version, utterance, when, words))
+    return tuple(found)
+
+
+def passage_rows(passages: Sequence[Passage]) -> list[list[Any]]:
+    return [[p.name, [_piece_row(piece, form) for piece, form in p.pieces]] for p in passages]
+
+
+def passages_of(rows: list[list[Any]]) -> tuple[Passage, ...]:
+    return tuple(Passage(name, tuple(_piece(row) for row in pieces)) for name, pieces in rows)
+
+
+def _piece_row(piece: Piece, form: Format) -> list[Any]:
+    return [piece.text, [spans_row(s) for s in piece.spans], list(form)]
+
+
+def _piece(row: list[Any]) -> tuple[Piece, Format]:
+    text, spans, form = row
+    return Piece(text, spans_of(spans)), format_from_row(form)
+
+
 def desk_state(sitting: Sitting) -> dict[str, Any]:
     """What belongs to the person, whichever document is on the desk."""
     return {
@@ -83,6 +124,10 @@ def desk_state(sitting: Sitting) -> dict[str, Any]:
         "learned": [[list(w.said), list(w.means)] for w in sitting.learned],
         "put_right": lesson_rows(sitting.put_right),
         "put_right_in": sitting.put_right_in,
+        "visited": list(sitting.visited),
+        "uses": [list(pair) for pair in sitting.uses],
+        "practising": _practising_row(sitting.practising),
+        "practised": list(sitting.practised),
     }
 
 
@@ -99,7 +144,15 @@ def desk_fields(data: dict[str, Any]) -> dict[str, Any]:
         "learned": tuple(Wording(tuple(a), tuple(b)) for a, b in data.get("learned", ())),
         "put_right": lessons_of(data.get("put_right", [])),
         "put_right_in": data.get("put_right_in", 0),
+        "visited": tuple(data.get("visited", ())),
+        "uses": tuple((name, count) for name, count in data.get("uses", ())),
+        "practising": Practising(*row) if (row := data.get("practising")) else None,
+        "practised": tuple(data.get("practised", ())),
     }
+
+
+def _practising_row(now: Practising | None) -> list[Any] | None:
+    return None if now is None else [now.lesson, now.step, now.failures, now.told]
 
 
 def before_row(sitting: Sitting) -> dict[str, Any]:
@@ -116,16 +169,11 @@ def before_row(sitting: Sitting) -> dict[str, Any]:
 
 def clipboard_rows(sitting: Sitting) -> list[list[Any]]:
     """What was cut or copied; kept apart, since it may be large and seldom changes."""
-    return [
-        [piece.text, [spans_row(s) for s in piece.spans], list(form)]
-        for piece, form in sitting.clipboard
-    ]
+    return [_piece_row(piece, form) for piece, form in sitting.clipboard]
 
 
 def clipboard_of(rows: list[list[Any]]) -> tuple[tuple[Piece, Format], ...]:
-    return tuple(
-        (Piece(text, spans_of(spans)), format_from_row(form)) for text, spans, form in rows
-    )
+    return tuple(_piece(row) for row in rows)
 
 
 def word_book_rows(book: WordBook) -> list[list[Any]]:

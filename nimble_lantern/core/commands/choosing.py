@@ -5,10 +5,11 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
+from nimble_lantern.core.controls import numbered, row_words
 from nimble_lantern.core.document.model import Block, Document
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
-from nimble_lantern.core.state import Done, Question, Sitting, Turned, TurnOver
+from nimble_lantern.core.state import Done, Instead, Question, Sitting, Turned, TurnOver, View
 from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.targets.words import exact
 
@@ -51,6 +52,8 @@ def _may_be_chosen(sitting: Sitting, parse: Parse) -> bool:
     question = sitting.question
     if question is None or not question.beside:
         return True
+    if not question.options:
+        return False
     return 1 <= _number_of(parse) <= len(question.options)
 
 
@@ -74,12 +77,15 @@ def _wants_an_answer(sitting: Sitting, parse: Parse) -> bool:
     example="choose two",
     group="choosing",
     answers=True,
+    of_rows=True,
     heard=5,  # they are listened for only while there is something to choose from
 )
 def choose(
     sitting: Sitting, number: int | None = None, position: int | None = None
-) -> Done | Refusal | TurnOver:
-    """Pick one of the numbered places."""
+) -> Done | Refusal | TurnOver | Instead:
+    """Pick one of the numbered places, or a numbered row of what is shown."""
+    if sitting.question is None and numbered(sitting):
+        return _row(sitting, number if number is not None else position or 0)
     question = _question(sitting)
     if isinstance(question, Refusal):
         return question
@@ -88,6 +94,13 @@ def choose(
         count = len(question.options)
         return Refusal(f"There is no number {n}.", "", f"Say a number from one to {count}.")
     return answered(sitting, question, (n - 1,))
+
+
+def _row(sitting: Sitting, n: int) -> Instead | Refusal:
+    """A numbered row of what is shown."""
+    if not 1 <= n <= numbered(sitting):
+        return Refusal(f"There is no number {n}.", "", f"Say a number up to {numbered(sitting)}.")
+    return Instead(row_words(sitting, n))
 
 
 def _says_one(sitting: Sitting, parse: Parse) -> bool:
@@ -153,6 +166,8 @@ def cancel(sitting: Sitting) -> Done:
     """Leave a question, a selection or a dialog as it was."""
     after = replace(sitting.about(()), question=None, insertion=None, tray=None)
     open_now = sitting.question is not None or sitting.tray is not None
+    if sitting.view is not View.DESK and not (open_now and not sitting.found):
+        return Done(replace(after, view=View.DESK, found=()), "back at the desk")
     return Done(after, "left as it was" if open_now else "nothing is selected")
 
 

@@ -11,7 +11,7 @@ from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, That, Unit, of_the_page
+from nimble_lantern.core.targets.model import Places, Tabled, That, Unit, Units, of_the_page
 from nimble_lantern.core.targets.words import in_a_list
 
 
@@ -28,6 +28,13 @@ def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
 def _out(sitting: Sitting, parse: Parse) -> bool:
     """ "Take that out" is said of what was just written, and "take the boat out" of a boat."""
     return isinstance(parse.args.get("target"), That) or _of_the_page(sitting, parse)
+
+
+def _no_grid(sitting: Sitting, parse: Parse) -> bool:
+    """Rows and columns of a table go as such, and not only with their words."""
+    target = parse.args.get("target")
+    named = isinstance(target, Tabled) and not target.below
+    return not named and not (isinstance(target, Units) and target.unit in (Unit.ROW, Unit.COLUMN))
 
 
 def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
@@ -63,6 +70,7 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     example="delete the last two words",
     group="revising",
     destructive=True,
+    when=_no_grid,
 )
 def delete(sitting: Sitting, target: Places) -> Done:
     """Delete a target.  The trail says how much went."""

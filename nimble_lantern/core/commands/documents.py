@@ -21,18 +21,19 @@ from nimble_lantern.core.writing.capitals import capitalised
 from nimble_lantern.core.writing.lexer import Manner
 from nimble_lantern.core.writing.writer import Place, write
 
-CATALOGUE.names("document", of=lambda sitting: sitting.shelf)
+CATALOGUE.names("document", of=lambda sitting: sitting.shelf, partial=True)
 CATALOGUE.names("script", of=lambda sitting: sitting.scripts)
 
 
-def _title(words: tuple[str, ...]) -> str:
+def spoken_title(words: tuple[str, ...]) -> str:
     return capitalised(write(words, Place(), Manner()).text)
 
 
 def free_name(wanted: str, taken: Collection[str]) -> str:
     """The name, with a number behind it if another document has it."""
     name, n = wanted, 2
-    while name in taken:
+    known = {other.casefold() for other in taken}
+    while name.casefold() in known:
         name, n = f"{wanted} {n}", n + 1
     return name
 
@@ -49,13 +50,14 @@ def _effect(sitting: Sitting, summary: str, effect: Effect) -> Done:
 )
 def new_document(sitting: Sitting, text: tuple[str, ...] | None = None) -> Done:
     """Begin a new document, with a name if you say one."""
-    name = free_name(_title(text) if text else "Untitled", sitting.shelf)
+    taken = (*sitting.shelf, *sitting.away)
+    name = free_name(spoken_title(text) if text else "Untitled", taken)
     there = replace(sitting, view=View.DESK)
     return _effect(there, f"a new document called “{name}”", NewDocument(name))
 
 
 @command(
-    "open [the] [document] {document}",
+    "open [the | my] [document] {document}",
     "(go to | switch to | show [me]) [the] document {document}",
     example="open ferry times",
     group="desk",
@@ -97,8 +99,9 @@ def show_desk(sitting: Sitting) -> Done:
 )
 def name_document(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     """Give the document on the desk another name."""
-    name = _title(text)
-    if name in sitting.shelf and name != sitting.title:
+    name = spoken_title(text)
+    others = (n for n in (*sitting.shelf, *sitting.away) if n != sitting.title)
+    if name.casefold() in {n.casefold() for n in others}:
         return Refusal(f"Another document is called “{name}”.", "", "Say another name.")
     after = replace(sitting, title=name)
     return _effect(after, f"this document is called “{name}”", NameDocument(name))

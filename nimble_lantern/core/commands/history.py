@@ -2,17 +2,19 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
+from dataclasses import fields, replace
 from itertools import takewhile
 
 from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.document import history
 from nimble_lantern.core.document.history import Version, Walk
 from nimble_lantern.core.document.taking_back import brought_back
+from nimble_lantern.core.effects import Effect, NameDocument, SaveSetting
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Command, Parse, Way, command, rule
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.mending import lessons
+from nimble_lantern.core.settings import setting_text
 from nimble_lantern.core.state import Done, Sitting
 
 
@@ -46,20 +48,46 @@ def _numbers(versions: tuple[Version, ...]) -> str:
 
 
 def _own_words_before(sitting: Sitting, walked_last: bool) -> Done | None:
-    """Word book and lessons as they were, where the last utterance changed those and no text.
+    """All that is not text as it was, where the last utterance changed that and no text.
 
     After a walk, that is what the walk had taken back.
     """
     before, last = sitting.previous, sitting.trail[-1:]
     command = CATALOGUE.commands.get(last[0].command or "") if last else None
-    if before is None or command is None or command.traits.walks is not walked_last:
+    if command is None or command.traits.walks is not walked_last or last[0].made:
         return None
-    if before.document is not sitting.document:
+    if before is not None and before.document is not sitting.document:
         return None
-    if before.word_book is sitting.word_book and before.lessons is sitting.lessons:
+    if not walked_last and last[0].back and not _only_settings(last[0].back):
+        name = next((e.name for e in last[0].back if isinstance(e, NameDocument)), sitting.title)
+        return Done(replace(sitting, title=name), "that is as it was", last[0].back)
+    if before is None:
         return None
-    after = replace(sitting, word_book=before.word_book, lessons=before.lessons)
-    return Done(after, "the word book and your corrections are as they were")
+    changed = [name for name in _OWN if getattr(before, name) != getattr(sitting, name)]
+    if not changed:
+        return None
+    kept = {name: getattr(before, name) for name in changed}
+    effects = tuple(
+        SaveSetting(f.name, setting_text(getattr(before.settings, f.name)))
+        for f in fields(before.settings)
+        if getattr(before.settings, f.name) != getattr(sitting.settings, f.name)
+    )
+    said = " and ".join(_OWN[name] for name in changed)
+    return Done(replace(sitting, **kept), f"{said} are as they were", effects)
+
+
+def _only_settings(back: tuple[Effect, ...]) -> bool:
+    return all(isinstance(effect, SaveSetting) for effect in back)
+
+
+_OWN = {
+    "word_book": "the word book",
+    "lessons": "your corrections",
+    "passages": "the passages",
+    "milestones": "the named versions",
+    "settings": "the settings",
+}
+"""What an utterance may change besides the text, and how it is called."""
 
 
 CATALOGUE.table("times", {"once": 1, "twice": 2, "thrice": 3})
@@ -230,14 +258,14 @@ def undo_to(sitting: Sitting, number: int) -> Done | Refusal:
         return Refusal(
             f"There is no utterance {number} yet.", "", "The trail shows the numbers there are."
         )
-    goal = _version_after(sitting, number)
+    goal = version_after(sitting, number)
     walk = history.go_to(sitting.history, sitting.document, sitting.caret, goal)
     if not walk.undone and not walk.redone:
         return Done(sitting, f"the text is as it was after utterance {number}")
     return Done(walked(sitting, walk), f"back to utterance {number}")
 
 
-def _version_after(sitting: Sitting, number: int) -> Version | None:
+def version_after(sitting: Sitting, number: int) -> Version | None:
     """What the text was right after an utterance, undone later or not."""
     for entry in reversed(sitting.trail):
         if entry.number <= number and entry.page == sitting.page:

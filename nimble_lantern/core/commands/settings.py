@@ -136,6 +136,42 @@ def show_settings(sitting: Sitting) -> Done:
     return Done(replace(sitting, view=View.SETTINGS), "the settings")
 
 
+CATALOGUE.table("shade", {"(light | white | bright)": "light", "(dark | black)": "dark"})
+
+
+@command(
+    "{shade} paper",
+    "(use | switch to | change to | put on | give me | i want) [the] {shade} (paper | page | mode"
+    " | background)",
+    "{shade} (background | page)",
+    "make the (paper | page | background | screen) {shade}",
+    "(turn | switch) (the lights (off | out) | off the lights)",
+    example="dark paper",
+    group="desk",
+)
+def paper(sitting: Sitting, shade: str = "dark") -> Done:
+    """Write on light or on dark paper."""
+    return _set(sitting, "paper", shade, f"{shade} paper")
+
+
+CATALOGUE.table(
+    "contrast",
+    {"(high | higher | more | strong | stronger)": "high", "(normal | usual | less)": "normal"},
+)
+
+
+@command(
+    "{contrast} contrast",
+    "(use | switch to | give me | i want | i need) {contrast} contrast",
+    "contrast {contrast}",
+    example="high contrast",
+    group="desk",
+)
+def contrast(sitting: Sitting, contrast: str) -> Done:
+    """Draw everything in the strongest contrast, or as usual."""
+    return _set(sitting, "contrast", contrast, f"{contrast} contrast")
+
+
 @command("(mask | hide) (rude | offensive | bad) words", "masking {onoff}",
          "(show | (do not | don't) (mask | hide)) {shown:shown}",
          example="mask offensive words", group="writing")  # fmt: skip

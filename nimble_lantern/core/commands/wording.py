@@ -10,6 +10,8 @@ from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.writing.cardinals import in_words
 
 _MOST = 48
+_BESIDE = 20
+"""Characters on either side of a place that its label shows, at most; whole words only."""
 
 
 def quoted(text: str) -> str:
@@ -53,3 +55,17 @@ def words_in(sitting: Sitting, ranges: Sequence[Range]) -> str:
 def near(places: Places) -> str:
     """The note on a near match; empty where the match was exact."""
     return f" (heard: {places.heard}; taken: {places.near})" if places.near else ""
+
+
+def label_at(sitting: Sitting, r: Range) -> str:
+    """The words at a place, with a few on either side."""
+    block = sitting.document.blocks[r.start.block]
+    end = r.end.offset if r.end.block == r.start.block else len(block.text)
+    start, stop = max(0, r.start.offset - _BESIDE), min(len(block.text), end + _BESIDE)
+    while start and block.text[start - 1].isalnum() and start < r.start.offset:
+        start += 1
+    while stop < len(block.text) and block.text[stop].isalnum() and stop > end:
+        stop -= 1
+    left = "… " if block.text[:start].strip() else ""
+    right = " …" if block.text[stop:].strip() else ""
+    return f"{left}{block.text[start:stop].strip()}{right}"

@@ -64,6 +64,7 @@ class Traits:
     spells: bool = False
     corrects: bool = False
     leaves: bool = False
+    of_rows: bool = False
 
 
 @dataclass(frozen=True)
@@ -117,6 +118,7 @@ class Names:
     kind: str
     of: Callable[[Any], Sequence[str]]
     spoken: str
+    partial: bool = False
 
 
 class Catalogue:
@@ -150,6 +152,7 @@ class Catalogue:
         spells: bool = False,
         corrects: bool = False,
         leaves: bool = False,
+        of_rows: bool = False,
     ) -> Callable[[Handler], Handler]:
         """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help.
 
@@ -170,6 +173,7 @@ class Catalogue:
         moves            takes text from its place and puts it elsewhere
         of_blocks        is said of whole paragraphs: words name one only if they are most of it
         spells           is said while a word is spelled, and leaves the spelling open
+        of_rows          says a row of what is shown, where that has numbers and nothing is asked
         leaves           leaves whatever is open: a question, a dialog, the spelling of a word
         corrects         puts right what was misheard: counted in the speaker's own figures
         here             with nothing selected, "this" is the paragraph of the writing place
@@ -177,7 +181,7 @@ class Catalogue:
         traits = Traits(
             when, destructive, while_resting, while_text_only, walks, in_text, writes, answers,
             keeps_question or answers, every_place, moves, of_blocks, here, spells, corrects,
-            leaves,
+            leaves, of_rows,
         )  # fmt: skip
 
         def register(handler: Handler) -> Handler:
@@ -205,15 +209,22 @@ class Catalogue:
 
         return register
 
-    def names(self, kind: str, of: Callable[[Any], Sequence[str]], spoken: str = "a name") -> None:
+    def names(
+        self,
+        kind: str,
+        of: Callable[[Any], Sequence[str]],
+        spoken: str = "a name",
+        partial: bool = False,
+    ) -> None:
         """Declare a kind of things with names: `{kind}` in a pattern stands for one of them.
 
-        `of` tells what there are in a sitting.  Matching, what recognisers listen for, the
+        `of` tells what there are in a sitting.  Where `partial`, some words of a name are enough if
+        no other has them.  Matching, what recognisers listen for, the
         reference and near misses follow.
         """
         if kind in self.named:
             raise CatalogueError(f"Two kinds of named things are called {kind!r}.")
-        self.named[kind] = Names(kind, of, spoken)
+        self.named[kind] = Names(kind, of, spoken, partial)
         self.grammar.add(kind, "{words}", lambda words: Named(kind, words))
 
     def rule(

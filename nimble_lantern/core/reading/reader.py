@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from typing import Any, NamedTuple
 
 from nimble_lantern.core.commands import CATALOGUE
+from nimble_lantern.core.controls import numbered
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
@@ -263,7 +264,8 @@ def _suits(sitting: Sitting, parse: Parse, verdict: Verdict) -> bool:
 
 def _fits(sitting: Sitting, parse: Parse) -> bool:
     if parse.command.traits.answers and sitting.question is None:
-        return False
+        rows = parse.command.traits.of_rows and numbered(sitting) > 0
+        return rows and parse.makes_sense(sitting)
     return parse.makes_sense(sitting)
 
 
@@ -283,8 +285,9 @@ def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool)
                     return Verdict(Judged.REFUSED, parse, parse.args, found, slot)
             args[slot] = found
         elif isinstance(value, Named):
-            there = CATALOGUE.named[value.kind].of(sitting)
-            name = look_up(value.words, there)
+            kind = CATALOGUE.named[value.kind]
+            there = tuple(kind.of(sitting))
+            name = look_up(value.words, there, kind.partial)
             if name is None:
                 what = f"Nothing is called “{' '.join(value.words)}”."
                 close = tuple(near_names(value.words, there))

@@ -164,6 +164,31 @@ class CellAt:
 
 
 @dataclass(frozen=True, slots=True)
+class CellNamed:
+    """A cell to go to, counted from 1; row 0 is the one of the writing place."""
+
+    row: int
+    column: int
+
+
+@dataclass(frozen=True, slots=True)
+class Tabled:
+    """A row or a column by what its first cell says; `below` without that cell."""
+
+    unit: Unit
+    words: tuple[str, ...]
+    below: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Crossing:
+    """The cell where a row and a column meet, each by what its first cell says."""
+
+    row: tuple[str, ...]
+    column: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
 class Beyond:
     """Everything after a target, or before it."""
 
@@ -185,6 +210,8 @@ Target = (
     | Beside
     | Beyond
     | CellAt
+    | Tabled
+    | Crossing
 )
 
 

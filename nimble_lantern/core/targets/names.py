@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from functools import lru_cache
 
 from rapidfuzz import fuzz, process
 
@@ -16,9 +17,12 @@ _LEAST_SOUND = 4
 """Signs of a sound key that are enough to tell names apart."""
 
 
-def look_up(words: Sequence[str], names: Sequence[str]) -> str | None:
-    """The name that is meant; None if nothing is called like that."""
-    spoken = _spoken(names)
+def look_up(words: Sequence[str], names: Sequence[str], partial: bool = False) -> str | None:
+    """The name that is meant; None if nothing is called like that.
+
+    Where `partial`, some words of a name are enough if no other name has them all.
+    """
+    spoken = _spoken(tuple(names))
     wanted = " ".join(normal(words))
     for attempt in (wanted, wanted.removeprefix("the ")):
         if attempt in spoken:
@@ -26,6 +30,8 @@ def look_up(words: Sequence[str], names: Sequence[str]) -> str | None:
     best = process.extractOne(_bare(wanted), list(spoken), scorer=fuzz.ratio, score_cutoff=SURE)
     if best:
         return spoken[best[0]]
+    if partial and (some := _with_words(wanted, spoken)) is not None:
+        return some
     # "Open fairy times" sounds like the one that is called ferry times.
     sound = phrase_key(_bare(wanted))
     alike = [name for said, name in spoken.items() if phrase_key(_bare(said)) == sound]
@@ -34,13 +40,26 @@ def look_up(words: Sequence[str], names: Sequence[str]) -> str | None:
 
 def near(words: Sequence[str], names: Sequence[str]) -> list[str]:
     """The few names that are a little like these words, the likeliest first."""
-    spoken = _spoken(names)
+    spoken = _spoken(tuple(names))
     wanted = _bare(" ".join(normal(words)))
     found = process.extract(wanted, list(spoken), scorer=fuzz.ratio, limit=_MOST, score_cutoff=NEAR)
     return [spoken[key] for key, _, _ in found]
 
 
-def _spoken(names: Sequence[str]) -> dict[str, str]:
+def _with_words(wanted: str, spoken: dict[str, str]) -> str | None:
+    """The only name that has all of these words: "the letter" of a letter to the harbour board."""
+    said = [word for word in wanted.split() if word not in _LEADS]
+    if not said:
+        return None
+    found = [name for key, name in spoken.items() if set(said) <= set(key.split())]
+    return found[0] if len(found) == 1 else None
+
+
+_LEADS = frozenset("the my a an this that document".split())
+
+
+@lru_cache(maxsize=32)
+def _spoken(names: tuple[str, ...]) -> dict[str, str]:
     return {" ".join(normal(tuple(name.lower().split()))): name for name in names}
 
 

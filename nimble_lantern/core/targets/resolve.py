@@ -5,12 +5,22 @@ Importing this module brings the finders of all kinds of targets.
 
 from __future__ import annotations
 
-from nimble_lantern.core.targets import cells, counted, reaching, standing
+from nimble_lantern.core.targets import cells, counted, reaching, standing, tabled
 from nimble_lantern.core.targets.finding import Absent, Answer, Missing, View
 from nimble_lantern.core.targets.finding import find as resolve
 from nimble_lantern.core.targets.model import Order, Places, Unit, Units
 
-__all__ = ["Absent", "Missing", "cells", "counted", "nth_like", "reaching", "resolve", "standing"]
+__all__ = [
+    "Absent",
+    "Missing",
+    "cells",
+    "counted",
+    "nth_like",
+    "reaching",
+    "resolve",
+    "standing",
+    "tabled",
+]
 
 
 def nth_like(places: Places, position: int, view: View) -> Answer:

@@ -1,0 +1,387 @@
+"""Margin notes: said about words of the text, and standing beside them."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+from nimble_lantern.core.commands.wording import many, named, quoted
+from nimble_lantern.core.composing.placing import manner_of
+from nimble_lantern.core.document.edits import in_turn
+from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.document.units import block_range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, PREPOSITIONS
+from nimble_lantern.core.lexicon.desk import PARTS
+from nimble_lantern.core.reviewing.notes import Note, added, changed, notes_of, removed
+from nimble_lantern.core.state import Done, Option, Question, Sitting
+from nimble_lantern.core.targets.model import Places, Words
+from nimble_lantern.core.writing.writer import Place, write
+
+MOST = 30
+_LEADS = ("colon", "saying", "that", "says", "to", "comma")
+CATALOGUE.table("a_note", {"(a | another) [margin] (note | comment | remark)": True})
+CATALOGUE.table("the_note", {"[the] [margin] (note | comment | remark)": True})
+
+
+def written(sitting: Sitting, words: Sequence[str], left: str = "") -> str:
+    """The words of a note, written as text is, from its beginning or behind what it says."""
+    kept = list(words)
+    while len(kept) > 1 and kept[0] in _LEADS[:4]:
+        kept.pop(0)
+    place = Place(left=left)
+    return write(kept, place, manner_of(sitting, left)).text.strip()
+
+
+def _there_are(sitting: Sitting, parse: Parse) -> bool:
+    return bool(notes_of(sitting.document))
+
+
+def _one_is_here(sitting: Sitting, parse: Parse) -> bool:
+    """Whether "it" may be a note: one was just made, walked to or read."""
+    return _current(sitting) is not None and _last_was_a_note(sitting)
+
+
+def _last_was_a_note(sitting: Sitting) -> bool:
+    last = sitting.trail[-1] if sitting.trail else None
+    return last is not None and (last.command or "").startswith("notes.")
+
+
+def _current(sitting: Sitting) -> Note | None:
+    """The note of the words that are selected or spoken of; else the one at the writing place."""
+    found = notes_of(sitting.document)
+    for r in (sitting.selection, *sitting.that):
+        for note in found:
+            if r is not None and note.range == r:
+                return note
+    here = sitting.caret
+    return next((n for n in found if n.range.start <= here <= n.range.end), None)
+
+
+def _add(sitting: Sitting, r: Range, words: Sequence[str]) -> Done | Refusal:
+    text = written(sitting, words)
+    if not text:
+        return Refusal("The note says nothing.", "", "Say it once more with its words.")
+    if r.empty:
+        r = block_range(sitting.document, r.start.block)
+    if r.empty:
+        return Refusal("There are no words to put a note on.", "", "Write something first.")
+    document = sitting.document
+    after = sitting.edited(added(document, r, text)).about([r])
+    number = next(n.number for n in notes_of(after.document) if n.text == text and n.range == r)
+    return Done(after, f"note {number} on {named(document, [r])}: {quoted(text)}")
+
+
+def _whole_words(sitting: Sitting, parse: Parse) -> bool:
+    """Whether the words of a target are some: "the", "the last" and "the last sentence check" are
+    the beginning of another."""
+    target = parse.args.get("target")
+    if not isinstance(target, Words):
+        return True
+    words = target.words
+    if words[-1] in DETERMINERS | PREPOSITIONS | _ORDERS or set(words) <= DULL:
+        return False
+    return target.called or not set(words) & (PARTS | _ORDERS)
+
+
+_ORDERS = frozenset("last first next previous second third this that".split())
+
+
+def _says(sitting: Sitting, parse: Parse) -> bool:
+    return len(parse.args.get("text", ())) >= 1
+
+
+@command(
+    "margin note (on | at | for | about | beside | by | to) {target} {text:words}",
+    "(add | put | make | write | leave | attach | place | stick) <a_note> (on | at | for | about"
+    " | beside | by | to | against | next to) {target} {text:words}",
+    "note (on | about | for | beside) {target} {text:words}",
+    "(comment | remark) on {target} {text:words}",
+    "(say | note | write | remark) in the margin (of | at | beside | by | next to) {target}"
+    " {text:words}",
+    "annotate {target} [with] {text:words}",
+    example="note on the last sentence colon check with the ferry company",
+    group="revising",
+    when=_whole_words,
+)
+def add(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refusal:
+    """Put a note in the margin of any words, with what it says."""
+    return _add(sitting, target.first, text)
+
+
+@command(
+    "(margin note | note in the margin) [here] {text:words}",
+    "(add | put | make | write | leave) (a margin note | a note in the margin | a comment) [here]"
+    " {text:words}",
+    "(add | make | leave | put | write) a (note | remark) [here] (saying | that says | colon)"
+    " {text:words}",
+    "(say | write | put) in the margin {text:words}",
+    Way("note (colon | to self) {text:words}", when=_says),
+    example="margin note check with the ferry company",
+    group="revising",
+)
+def add_here(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Put a note on what is selected, or was just said."""
+    if sitting.selection is not None:
+        return _add(sitting, sitting.selection, text)
+    if sitting.that:
+        return _add(sitting, Range(sitting.that[0].start, sitting.that[-1].end), text)
+    return _add(sitting, Range(sitting.caret, sitting.caret), text)
+
+
+def _numbered(sitting: Sitting, number: int | None) -> Note | Refusal:
+    """The note of a number; without one, the one that is here, or the only one."""
+    found = notes_of(sitting.document)
+    if not found:
+        return Refusal("There are no margin notes.", "", "“Margin note” and its words make one.")
+    if number is None:
+        here = _current(sitting)
+        if here is not None:
+            return here
+        if len(found) == 1:
+            return found[0]
+        return Refusal(f"There are {len(found)} notes.", "", "Say which: “note two”.")
+    if not 1 <= number <= len(found):
+        return Refusal(f"There is no note {number}.", "", f"There are {many(len(found), 'note')}.")
+    return found[number - 1]
+
+
+def _shown(sitting: Sitting, note: Note) -> Done:
+    after = replace(sitting.about([note.range]), selection=note.range, fresh=False, question=None)
+    settled = ", settled" if note.settled else ""
+    where = named(sitting.document, [note.range])
+    return Done(after, f"note {note.number}{settled}, on {where}: {quoted(note.text)}")
+
+
+@command(
+    "(go to | show [me] | find | jump to | see | open) <the_note> [number] {number}",
+    "(read | what (does | is) | tell me) [me] [the] note [number] {number} [(say | out | aloud)]",
+    Way("[the] note [number] {number}", when=_there_are),
+    "(go to | show [me] | read) the {position} note",
+    "(read | what does) (this | that | the) note [say]",
+    example="read note one",
+    group="revising",
+)
+def show(
+    sitting: Sitting, number: int | None = None, position: int | None = None
+) -> Done | Refusal:
+    """Go to a margin note, and tell what it says."""
+    note = _numbered(sitting, number if number is not None else position)
+    return note if isinstance(note, Refusal) else _shown(sitting, note)
+
+
+CATALOGUE.table("step", {"(next | following)": 1, "(previous | last | earlier)": -1})
+
+
+@command(
+    "[<go>] [to] [the] {step} [margin] (note | comment)",
+    "(show | read) [me] the {step} [margin] (note | comment)",
+    "[<go>] [to] [the] {step} open [margin] note",
+    example="next note",
+    group="revising",
+    when=_there_are,
+)
+def walk(sitting: Sitting, step: int) -> Done | Refusal:
+    """Walk through the notes, one after another; at an end, on from the other."""
+    found = notes_of(sitting.document)
+    here = _current(sitting)
+    if here is not None:
+        index = (here.number - 1 + step) % len(found)
+    else:
+        ahead = [n.number - 1 for n in found if n.range.start >= sitting.caret]
+        index = ahead[0] if ahead else 0
+        index = index if step > 0 else (index - 1) % len(found)
+    return _shown(sitting, found[index])
+
+
+@command(
+    "(show | list | read | tell) [me] [(my | the | all | all my | all the)] [margin]"
+    " (notes | comments)",
+    "(what | which | how many) notes (are there | do i have | have i made | did i make)",
+    "number the notes",
+    example="show my notes",
+    group="revising",
+)
+def list_notes(sitting: Sitting) -> Done | Refusal:
+    """List the margin notes, to go to by number."""
+    found = notes_of(sitting.document)
+    if not found:
+        return Refusal("There are no margin notes.", "", "“Margin note” and its words make one.")
+    options = tuple(
+        Option(n.text + (" (settled)" if n.settled else ""), (("number", n.number),), (n.range,))
+        for n in found[:MOST]
+    )
+    asked = Question("notes.show", {}, options, beside=True)
+    left = sum(1 for n in found if not n.settled)
+    said = (
+        f"{many(len(found), 'note')}, {left} of them open"
+        if left < len(found)
+        else many(len(found), "note")
+    )
+    return Done(replace(sitting, question=asked), said)
+
+
+@command(
+    "find the note (about | with | that says | that mentions | on | saying) {text:words}",
+    "(which | what) note (is about | says | mentions) {text:words}",
+    "(go to | show [me] | read) the note (about | that says | with | that mentions) {text:words}",
+    example="find the note about the ferry company",
+    group="revising",
+    when=_there_are,
+)
+def find(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Find a note by its words."""
+    wanted = [w for w in text if w not in ("the", "a", "an")]
+    found = notes_of(sitting.document)
+    said = [n for n in found if all(w in n.text.lower() for w in wanted)]
+    if not said:
+        return Refusal(f"No note says “{' '.join(text)}”.")
+    return _shown(sitting, said[0])
+
+
+_NOTE_N = "(note [number] {number} | the {position} note | (this | that | the) note)"
+
+
+def _edited(sitting: Sitting, note: Note, said: str, text: str | None = None,
+            settled: bool | None = None) -> Done:  # fmt: skip
+    after = sitting.edited(changed(sitting.document, note, text, settled)).about([note.range])
+    return Done(after, said)
+
+
+@command(
+    "(change | rewrite | replace | correct) note [number] {number} (to | with) {text:words}",
+    "(change | rewrite | replace | correct) (the {position} | this | that | the) note (to | with)"
+    " {text:words}",
+    "note [number] {number} (should | must) (say | read) {text:words}",
+    "(make | let) note [number] {number} (say | read) {text:words}",
+    "(this | that | the) note (should | must) (say | read) {text:words}",
+    example="change note one to ask the ferry company",
+    group="revising",
+    when=_there_are,
+)
+def change(
+    sitting: Sitting,
+    text: tuple[str, ...],
+    number: int | None = None,
+    position: int | None = None,
+) -> Done | Refusal:
+    """Give a note other words."""
+    note = _numbered(sitting, number if number is not None else position)
+    if isinstance(note, Refusal):
+        return note
+    new = written(sitting, text)
+    return _edited(sitting, note, f"note {note.number} says {quoted(new)}", new)
+
+
+@command(
+    "(answer | reply to | respond to) note [number] {number} [(with | saying | colon | by saying)]"
+    " {text:words}",
+    "(answer | reply to) (the {position} | this | that | the) note [(with | saying | colon)]"
+    " {text:words}",
+    "(add | append) to note [number] {number} {text:words}",
+    "(add | append) {text:words} to note [number] {number}",
+    example="answer note one they said yes",
+    group="revising",
+    when=_there_are,
+)
+def answer(
+    sitting: Sitting,
+    text: tuple[str, ...],
+    number: int | None = None,
+    position: int | None = None,
+) -> Done | Refusal:
+    """Put an answer under a note."""
+    note = _numbered(sitting, number if number is not None else position)
+    if isinstance(note, Refusal):
+        return note
+    new = f"{note.text}\n{written(sitting, text)}"
+    return _edited(sitting, note, f"note {note.number} is answered", new)
+
+
+@command(
+    "(settle | resolve | tick off | close) note [number] {number}",
+    "note [number] {number} is (settled | done | dealt with | finished | resolved)",
+    "(settle | resolve | tick off | close) (the {position} | this | that | the) note",
+    "(this | that | the) note is (settled | done | dealt with | finished | resolved)",
+    "mark note [number] {number} [as] (settled | done | resolved)",
+    Way("(settle | resolve) (it | that)", when=_one_is_here),
+    example="settle note one",
+    group="revising",
+    when=_there_are,
+)
+def settle(
+    sitting: Sitting, number: int | None = None, position: int | None = None
+) -> Done | Refusal:
+    """Mark a note as dealt with; it stays, paler."""
+    note = _numbered(sitting, number if number is not None else position)
+    if isinstance(note, Refusal):
+        return note
+    return _edited(sitting, note, f"note {note.number} is settled", settled=True)
+
+
+@command(
+    "(reopen | open) note [number] {number} again",
+    "(reopen | unsettle) note [number] {number}",
+    "note [number] {number} is (open | not settled | not done)",
+    "(reopen | unsettle) (this | that | the) note",
+    example="reopen note one",
+    group="revising",
+    when=_there_are,
+)
+def reopen(sitting: Sitting, number: int | None = None) -> Done | Refusal:
+    """Open a note again that was settled."""
+    note = _numbered(sitting, number)
+    if isinstance(note, Refusal):
+        return note
+    return _edited(sitting, note, f"note {note.number} is open again", settled=False)
+
+
+@command(
+    "<remove> note [number] {number}",
+    "<discard> note [number] {number}",
+    "(<remove> | <discard>) (the {position} | this | that | the) [margin] note",
+    "(<remove> | <discard>) the [margin] note (on | about | at | beside) {target}",
+    Way("(<remove> | <discard>) it", when=_one_is_here),
+    example="remove note one",
+    group="revising",
+    when=_there_are,
+)
+def remove(
+    sitting: Sitting,
+    number: int | None = None,
+    position: int | None = None,
+    target: Places | None = None,
+) -> Done | Refusal:
+    """Take a note out of the margin; the text stays."""
+    if target is not None:
+        r = target.first
+        every = notes_of(sitting.document)
+        on = [n for n in every if n.range.start <= r.end and r.start <= n.range.end]
+        if not on:
+            return Refusal("No note stands there.")
+        number = on[0].number
+    note = _numbered(sitting, number if number is not None else position)
+    if isinstance(note, Refusal):
+        return note
+    after = sitting.edited(removed(note)).about([note.range])
+    return Done(after, f"note {note.number} is gone: {quoted(note.text)}")
+
+
+CATALOGUE.table("settled", {"(settled | resolved | finished | done)": True})
+
+
+@command(
+    "(<remove> | <discard>) [(all | all the | the | every | my)] [{settled}] [margin]"
+    " (notes | comments)",
+    example="remove the settled notes",
+    group="revising",
+    when=_there_are,
+)
+def remove_all(sitting: Sitting, settled: bool = False) -> Done | Refusal:
+    """Take all notes out, or those that are settled."""
+    found = [n for n in notes_of(sitting.document) if n.settled or not settled]
+    if not found:
+        return Refusal("No note is settled.")
+    edit = in_turn(sitting.document, [lambda d, n=n: removed(n) for n in found])  # type: ignore[misc]
+    return Done(sitting.edited(edit), f"{many(len(found), 'note')} taken out")

@@ -1,0 +1,564 @@
+"""Passages: stored text called by its name, with blanks to fill and picks to choose from."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+from nimble_lantern.core.commands.places import place_name
+from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit, Splice, insert
+from nimble_lantern.core.document.model import Anchor, Block, Kind, Piece, Position, Range
+from nimble_lantern.core.document.tables import as_pasted, outside
+from nimble_lantern.core.effects import ExportPassages
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.reviewing.passages import (
+    Passage,
+    date_text,
+    filled,
+    left_out,
+    named,
+    of_document,
+    open_blanks,
+    pinned,
+    put_in,
+    time_text,
+    with_passage,
+)
+from nimble_lantern.core.state import Done, Option, Question, Sitting, View
+from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.targets.names import look_up
+from nimble_lantern.core.targets.words import normal
+
+CATALOGUE.names("passage", of=lambda sitting: [p.name for p in sitting.passages], partial=True)
+CATALOGUE.names("blank", of=lambda sitting: _blank_names(sitting), partial=True)
+CATALOGUE.table("use", {"(insert | put in | use | paste | drop in | call up)": True})
+CATALOGUE.table(
+    "use_else",
+    {"(add | write | give me | fill in | bring in | put | set | enter | place | pop in)": True},
+)
+MOST_SHOWN = 200
+
+
+def _blank_names(sitting: Sitting) -> Sequence[str]:
+    return [str(anchor.data["name"]) for anchor, _ in open_blanks(sitting.document)]
+
+
+def _exists(sitting: Sitting, parse: Parse) -> bool:
+    asked = parse.args.get("passage")
+    names = [p.name for p in sitting.passages]
+    return asked is not None and look_up(asked.words, names, partial=True) is not None
+
+
+def _by_name_alone(sitting: Sitting, parse: Parse) -> bool:
+    """Whether the name alone is unmistakable: all of it is said, and it has several words."""
+    asked = parse.args.get("passage")
+    if asked is None or not sitting.passages:
+        return False
+    said = normal(asked.words)
+    bare = said[1:] if said[:1] in (("the",), ("my",)) else said
+    for passage in sitting.passages:
+        name = normal(tuple(passage.name.lower().split()))
+        of_it = name[1:] if name[:1] in (("the",), ("my",)) else name
+        if bare == of_it:
+            return len(name) > 1 or len(said) > 1
+    return False
+
+
+def _put(sitting: Sitting, passage: Passage) -> Done:
+    """The passage at the writing place, over what is selected; its first blank is selected."""
+    numbers = [m.utterance for m in sitting.milestones]
+    pieces = filled(passage, sitting.title, sitting.now, numbers)
+    if passage.inline:
+        after, first, last, start, end = _within_line(sitting, pieces[0][0])
+    else:
+        after, first, last = _as_blocks(sitting, passage, pieces)
+        start, end = 0, None
+    after = after.edited(pinned(after.document, first, last, start, end))
+    stop = Position(last, len(after.document.blocks[last].text) if end is None else end)
+    after = replace(after.about([Range(Position(first, start), stop)]), insertion=None)
+    if sitting.insertion is None:
+        after = replace(after, caret=stop, wrote=stop)
+    inside = [
+        (a, r)
+        for a, r in open_blanks(after.document)
+        if (first, start) <= r.start and r.end <= stop
+    ]
+    said = f"the passage {quoted(passage.name)}"
+    if not inside:
+        return Done(after, said)
+    shown = _at_blank(after, *inside[0])
+    return Done(shown.sitting, f"{said}; {shown.summary}")
+
+
+def _within_line(sitting: Sitting, piece: Piece) -> tuple[Sitting, int, int, int, int]:
+    """A lone paragraph runs on in the line, with a space where words touch."""
+    if sitting.selection is not None and sitting.fresh:
+        r = sitting.selection
+    else:
+        r = Range(sitting.writing_place, sitting.writing_place)
+    block = sitting.document.blocks[r.start.block]
+    left, right = block.text[: r.start.offset], block.text[r.end.offset :]
+    single = r.start.block == r.end.block
+    before = " " if left and left[-1] not in " \n([“‘" else ""
+    after = " " if single and right and right[0] not in " \n.,;:!?)]”’" else ""
+    whole = Piece(before).joined(piece).joined(Piece(after))
+    stop = r.end.offset if single else len(block.text)
+    edit = Edit((Splice(r.start.block, r.start.offset, stop, whole),))
+    start = r.start.offset + len(before)
+    made = replace(sitting.edited(edit), selection=None, fresh=False, question=None)
+    return made, r.start.block, r.start.block, start, start + len(piece.text)
+
+
+def _as_blocks(
+    sitting: Sitting, passage: Passage, pieces: Sequence[tuple[Piece, object]]
+) -> tuple[Sitting, int, int]:
+    """Blocks of their own: in the place of an empty paragraph, else behind this one."""
+    held = as_pasted(sitting.document, pieces)  # type: ignore[arg-type]
+    blocks = tuple(Block(p.text, p.spans).formatted(f) for p, f in held)
+    here = sitting.writing_place
+    at = here.block
+    block = sitting.document.blocks[at]
+    if not block.text and block.cell is None:
+        edit = Edit((AddBlocks(at, blocks), DropBlocks(at + len(blocks), 1)))
+        first = at
+    elif 0 < here.offset < len(block.text) and block.cell is None:
+        edit = insert(here, [(Piece(), block.format), (Piece(), block.format)])
+        edit = edit.then(Edit((AddBlocks(at + 1, blocks),)))
+        first = at + 1
+    else:
+        first = outside(sitting.document.blocks, at + 1 if here.offset or not block.text else at)
+        edit = Edit((AddBlocks(first, blocks),))
+    after = replace(sitting.edited(edit), selection=None, fresh=False, question=None)
+    return after, first, first + len(blocks) - 1
+
+
+@command(
+    "<use> [(my | the)] passage {passage}",
+    "<use> [my] {passage} [here]",
+    "<use_else> [(my | the)] passage {passage} [here]",
+    Way("<use_else> (my | the | in my) {passage} [(here | in here | in)]", when=_exists),
+    "<use_else> {passage} passage [here]",
+    "passage {passage}",
+    Way("[the] {passage} passage", when=_exists),
+    Way("{passage}", when=_by_name_alone),
+    "<use> passage number {number}",
+    example="insert sign off",
+    group="writing",
+    when=lambda sitting, parse: bool(sitting.passages),
+)
+def call(sitting: Sitting, passage: str | None = None, number: int | None = None) -> Done | Refusal:
+    """Write a passage where you are; its first blank is selected, to be spoken over."""
+    if passage is None:
+        n = number or 0
+        if not 1 <= n <= len(sitting.passages):
+            return Refusal(f"There is no passage {n}.")
+        passage = sitting.passages[n - 1].name
+    return _put(replace(sitting, view=View.DESK), named(sitting.passages, passage))
+
+
+def _named_short(sitting: Sitting, parse: Parse) -> bool:
+    """ "Keep this as sign off", and not "keep this as dry as you can"."""
+    words = parse.args.get("text", ())
+    return len(words) <= 5 and not set(words) & {"as", "a", "an", "possible", "well", "is"}
+
+
+@command(
+    "(keep | save | store | remember | make | put away) ({target} | the selection) (as | into)"
+    " [(a | the)] passage [(called | named)] {text:words}",
+    Way("(keep | save | store | remember) (this | that | the selection) as {text:words}",
+        when=_named_short),
+    "make a passage (of | from | out of) {target} [and] (called | named | call it) {text:words}",
+    "(make | save | keep | add) a passage (called | named) {text:words}",
+    "(call | name) (this | that | the selection | {target}) [the] passage {text:words}",
+    example="keep this as sign off",
+    group="writing",
+)  # fmt: skip
+def keep(sitting: Sitting, text: tuple[str, ...], target: Places | None = None) -> Done | Refusal:
+    """Keep what is selected, or was just said, as a passage to be called by name."""
+    if target is not None:
+        r = target.first
+    elif sitting.selection is not None:
+        r = sitting.selection
+    elif sitting.that:
+        r = Range(sitting.that[0].start, sitting.that[-1].end)
+    else:
+        return Refusal("Nothing is selected.", "", "Select what the passage should say.")
+    name = place_name(text)
+    new = of_document(name, sitting.document, r)
+    if not new.text.strip():
+        return Refusal("There are no words to keep.")
+    known = name.casefold() in {p.name.casefold() for p in sitting.passages}
+    after = replace(sitting, passages=with_passage(sitting.passages, new))
+    said = f"the passage {quoted(name)} is {'changed' if known else 'kept'}"
+    return Done(after, f"{said}: {quoted(new.text)}")
+
+
+@command(
+    "(change | set) the passage {passage} to ({target} | the selection)",
+    "(change | update) the passage {passage}",
+    example="change the passage sign off to the last paragraph",
+    group="writing",
+)
+def change(sitting: Sitting, passage: str, target: Places | None = None) -> Done | Refusal:
+    """Let a passage say something else: what is named, selected, or was just said."""
+    return keep(sitting, tuple(passage.split()), target)
+
+
+@command(
+    "make {target} a blank [(called | named | for | for the)] {text:words}",
+    "make {target} a blank",
+    "(turn | change) {target} into a blank [(called | named | for | for the)] {text:words}",
+    "(put | insert | leave | make) a blank [here] (called | named | for | for the) {text:words}",
+    example="make monday a blank called day",
+    group="writing",
+)
+def make_blank(
+    sitting: Sitting, target: Places | None = None, text: tuple[str, ...] | None = None
+) -> Done | Refusal:
+    """Make words a blank, to be filled when the passage is called."""
+    if target is None:
+        wrote = compose(replace(sitting, fresh=False), text or ("blank",))
+        r, now = wrote.range, wrote.sitting
+    else:
+        r, now = target.first, sitting
+    name = " ".join(text) if text else now.document.text(r).lower()
+    if r.empty or r.start.block != r.end.block or any(c in name for c in "[]:?/\n"):
+        return Refusal("A blank stands in one paragraph, for some words of it.")
+    return _blank(now, r, f"[{name}]", f"{quoted(name)} is a blank")
+
+
+@command(
+    "make {target} a (pick | choice) (of | from | between) {options:words}",
+    "make {target} a (pick | choice) (called | named) {text:words} (of | from | between)"
+    " {options:words}",
+    example="make monday a pick of monday tuesday or friday",
+    group="writing",
+)
+def make_pick(
+    sitting: Sitting,
+    target: Places,
+    options: tuple[str, ...],
+    text: tuple[str, ...] | None = None,
+) -> Done | Refusal:
+    """Make words a pick: one of several is chosen when the passage is called."""
+    r = target.first
+    choices = _parted(options)
+    name = " ".join(text) if text else sitting.document.text(r).lower()
+    if len(choices) < 2 or r.start.block != r.end.block or any(c in name for c in "[]:?/\n"):
+        return Refusal("A pick has several to choose from.", "", "Say “or” between them.")
+    likeness = sitting.document.text(r)[:1].isupper()
+    shown = [c.capitalize() if likeness else c for c in choices]
+    return _blank(sitting, r, f"[{name}: {' / '.join(shown)}]", f"{quoted(name)} is a pick")
+
+
+def _parted(words: Sequence[str]) -> list[str]:
+    """Choices with "or" between them; without, each word is one."""
+    if "or" not in words:
+        return list(words)
+    found: list[str] = []
+    current: list[str] = []
+    for word in (*words, "or"):
+        if word in ("or", "comma"):
+            if current:
+                found.append(" ".join(current))
+            current = []
+        else:
+            current.append(word)
+    if len(found) == 2 and len(found[0].split()) > 1 and len(found[1].split()) == 1:
+        # "Monday tuesday or friday": the words before "or" are one each.
+        return [*found[0].split(), found[1]]
+    return found
+
+
+def _blank(sitting: Sitting, r: Range, text: str, said: str) -> Done:
+    after = sitting.edited(put_in(sitting.document, r, text))
+    b, start = r.start
+    after = after.edited(pinned(after.document, b, b, start, start + len(text)))
+    return Done(after.about([Range(r.start, Position(b, start + len(text)))]), said)
+
+
+def _blanks_open(sitting: Sitting, parse: Parse) -> bool:
+    return bool(open_blanks(sitting.document))
+
+
+def _at_blank(sitting: Sitting, anchor: Anchor, r: Range) -> Done:
+    """With a blank selected; where there is something to choose, that is asked."""
+    after = replace(sitting.about([r]), selection=r, fresh=True, insertion=None, question=None)
+    name, options = str(anchor.data["name"]), anchor.data.get("options") or ()
+    part = anchor.data.get("part")
+    if part is not None:
+        choices = (
+            Option(f"with {quoted(part)}", (("wanted", True),), (r,)),
+            Option("without it", (("wanted", False),), (r,)),
+        )
+        asked = Question("passages.want", {}, choices, sure=True, beside=True)
+        return Done(replace(after, question=asked), f"{quoted(name)}: with it, or “leave it out”?")
+    if options:
+        choices = tuple(Option(str(o), (("choice", str(o)),), (r,)) for o in options)
+        asked = Question("passages.pick", {}, choices, beside=True)
+        said = ", ".join(f"{n} {o}" for n, o in enumerate(options, 1))
+        return Done(replace(after, question=asked), f"{quoted(name)}: {said}")
+    return Done(after, f"say {quoted(name)}")
+
+
+def _here(sitting: Sitting) -> tuple[Anchor, Range] | None:
+    """The blank that is selected."""
+    held = sitting.selection
+    return next(((a, r) for a, r in open_blanks(sitting.document) if r == held), None)
+
+
+def _is_at_blank(sitting: Sitting, parse: Parse) -> bool:
+    return _here(sitting) is not None
+
+
+def _next(sitting: Sitting, at: Position) -> Done:
+    """On to the next blank from a place; after the last, the first; else back to writing."""
+    found = open_blanks(sitting.document)
+    if not found:
+        after = replace(sitting.about(()), question=None)
+        return Done(after, "all blanks are filled")
+    ahead = [pair for pair in found if pair[1].start >= at]
+    return _at_blank(sitting, *(ahead or found)[0])
+
+
+@command(
+    "[<go>] [to] [the] {step} (blank | gap | field)",
+    "[<go>] [to] [the] {position} (blank | gap | field)",
+    "[<go>] [to] the last (blank | gap | field)",
+    "(fill | complete) [in] [the] (next | following) (blank | gap | field)",
+    Way("(next [one] | go on | on)", when=_is_at_blank),
+    Way("(skip | leave) (it | this [one] | that [one] | this blank) [for now]", when=_is_at_blank),
+    example="next blank",
+    group="writing",
+    when=_blanks_open,
+)
+def walk(sitting: Sitting, step: int = 1, position: int | None = None) -> Done | Refusal:
+    """Go on to the next blank of a passage; what is said then fills it."""
+    found = open_blanks(sitting.document)
+    if position is not None:
+        if not 1 <= position <= len(found):
+            return Refusal(f"There are {many(len(found), 'blank')}.")
+        return _at_blank(sitting, *found[position - 1])
+    here = sitting.selection.start if sitting.selection else _last_filled(sitting)
+    current = _here(sitting)
+    if step > 0:
+        at = current[1].end if current else here
+        return _next(sitting, at)
+    behind = [pair for pair in found if pair[1].start < here]
+    return _at_blank(sitting, *(behind or found)[-1])
+
+
+def _last_filled(sitting: Sitting) -> Position:
+    """Where the speaker is among the blanks: at what was just said, else at the start."""
+    return sitting.that[0].start if sitting.that else Position(0, 0)
+
+
+@command(
+    "(fill [in] | go to | select | do) [the] [blank] {blank} [(blank | gap)]",
+    "[the] blank {blank}",
+    "[the] {blank} blank",
+    "(fill [in] | complete) [the] [blank] {blank} [blank] (with | as) {text:words}",
+    "(put | write | say | enter) {text:words} (in | into) [the] [blank] {blank} [blank]",
+    "(fill | fill it | fill this | fill that | fill the blank) [in] with {text:words}",
+    example="fill in day with tuesday",
+    group="writing",
+    when=_blanks_open,
+)
+def fill(
+    sitting: Sitting, blank: str | None = None, text: tuple[str, ...] | None = None
+) -> Done | Refusal:
+    """Go to a blank by its name, or fill it at once."""
+    found = open_blanks(sitting.document)
+    if blank is None:
+        pair = _here(sitting) or found[0]
+    else:
+        pair = next(p for p in found if p[0].data["name"] == blank)
+    shown = _at_blank(sitting, *pair)
+    if text is None:
+        return shown
+    wrote = compose(replace(shown.sitting, question=None), text)
+    return Done(wrote.sitting, f"{quoted(str(pair[0].data['name']))} is {quoted(wrote.text)}")
+
+
+@command(
+    "leave (it | this [one] | that [one] | this blank | the blank) out",
+    "(leave out | drop | omit) (this | that | the) (blank | one)",
+    "leave [the] [blank] {blank} [blank] out",
+    "(leave out | omit) [the] [blank] {blank} [blank]",
+    "(do not | don't) (want | need) (it | this | that) [one]",
+    Way("(nothing | empty | without [it])", when=_is_at_blank),
+    example="leave it out",
+    group="writing",
+    when=_blanks_open,
+)
+def leave(sitting: Sitting, blank: str | None = None) -> Done | Refusal:
+    """Take a blank out with the space it would leave, and go on to the next."""
+    found = open_blanks(sitting.document)
+    pair = _here(sitting)
+    if blank is not None:
+        pair = next(p for p in found if p[0].data["name"] == blank)
+    if pair is None and len(found) == 1:
+        pair = found[0]
+    if pair is None:
+        return Refusal("No blank is selected.", "", "“Next blank” goes to one.")
+    anchor, r = pair
+    return _without(sitting, r, str(anchor.data["name"]))
+
+
+def _without(sitting: Sitting, r: Range, name: str) -> Done:
+    gone = left_out(sitting.document, r)
+    (b, start), (_, end) = gone
+    block = sitting.document.blocks[b]
+    if not (block.text[:start] + block.text[end:]).strip() and len(sitting.document.blocks) > 1 \
+            and block.kind is not Kind.CELL:  # fmt: skip
+        edit = Edit((DropBlocks(b, 1),))
+        at = Position(b, 0)
+    else:
+        edit = Edit((Splice(b, start, end, Piece()),))
+        at = gone.start
+    after = replace(sitting.edited(edit).about(()), question=None)
+    there = _next(after, at) if open_blanks(after.document) else Done(after, "")
+    more = f"; {there.summary}" if there.summary else ""
+    return Done(there.sitting, f"{quoted(name)} is left out{more}")
+
+
+@command("pick {text:words} for the blank", example="pick friday for the blank",
+         group="writing", when=_is_at_blank)  # fmt: skip
+def pick(
+    sitting: Sitting, choice: str | None = None, text: tuple[str, ...] | None = None
+) -> Done | Refusal:
+    """Fill a blank with one of its choices, and go on to the next."""
+    pair = _here(sitting)
+    if pair is None:
+        return Refusal("No blank is selected.", "", "“Next blank” goes to one.")
+    anchor, r = pair
+    options = [str(o) for o in anchor.data.get("options") or ()]
+    if choice is None:
+        said = look_up(text or (), options, partial=True)
+        if said is None:
+            return Refusal(f"“{' '.join(text or ())}” is not among them.", "", "Say a number.")
+        choice = said
+    return _filled(sitting, r, choice, str(anchor.data["name"]))
+
+
+def _filled(sitting: Sitting, r: Range, text: str, name: str) -> Done:
+    after = replace(sitting.edited(put_in(sitting.document, r, text)), question=None)
+    end = Position(r.start.block, r.start.offset + len(text))
+    after = after.about([Range(r.start, end)])
+    said = f"{quoted(name)} is {quoted(text)}"
+    if not open_blanks(after.document):
+        return Done(after, said)
+    there = _next(after, end)
+    return Done(there.sitting, f"{said}; {there.summary}")
+
+
+@command("(with it | keep it in | leave it in | put it in | i want it)", example="leave it in",
+         group="writing", when=_is_at_blank)  # fmt: skip
+def want(sitting: Sitting, wanted: bool | None = None, sure: bool | None = None) -> Done | Refusal:
+    """Keep a part of a passage that appears only if it is wanted."""
+    pair = _here(sitting)
+    if pair is None or pair[0].data.get("part") is None:
+        return Refusal("Nothing is asked about here.")
+    anchor, r = pair
+    if wanted is False or sure is False:
+        return _without(sitting, r, str(anchor.data["name"]))
+    return _filled(sitting, r, str(anchor.data["part"]), str(anchor.data["name"]))
+
+
+@command(
+    "(show | list | open | tell) [me] [(my | the | all | all my | all the)] passages",
+    "(what | which) passages (are there | do i have | have i kept)",
+    example="show my passages",
+    group="writing",
+)
+def show(sitting: Sitting) -> Done:
+    """Show the passages; a number or a name writes one."""
+    count = many(len(sitting.passages), "passage")
+    return Done(replace(sitting, view=View.PASSAGES), f"there {_are(sitting)} {count}")
+
+
+def _are(sitting: Sitting) -> str:
+    return "is" if len(sitting.passages) == 1 else "are"
+
+
+@command(
+    "(show | preview | read | look at) [me] [the] passage {passage}",
+    "what does [the] [passage] {passage} say",
+    "what is in [the] passage {passage}",
+    example="show the passage sign off",
+    group="writing",
+)
+def preview(sitting: Sitting, passage: str) -> Done:
+    """Tell what a passage says, without writing it."""
+    text = named(sitting.passages, passage).text
+    return Done(replace(sitting, view=View.PASSAGES), f"{quoted(passage)}: {quoted(text)}")
+
+
+@command(
+    "(<remove> | <discard> | forget) [the] passage [called] {passage}",
+    "(<remove> | forget) {passage} from [(the | my)] passages",
+    example="remove the passage sign off",
+    group="writing",
+)
+def remove(sitting: Sitting, passage: str) -> Done:
+    """Take a passage away; what was written with it stays."""
+    kept = tuple(p for p in sitting.passages if p.name != passage)
+    return Done(replace(sitting, passages=kept), f"the passage {quoted(passage)} is gone")
+
+
+@command(
+    "(rename | call) the passage {passage} [(to | as)] {text:words}",
+    example="rename the passage sign off to farewell",
+    group="writing",
+)
+def rename(sitting: Sitting, passage: str, text: tuple[str, ...]) -> Done:
+    """Give a passage another name."""
+    name = " ".join(text)
+    kept = tuple(replace(p, name=name) if p.name == passage else p for p in sitting.passages)
+    return Done(replace(sitting, passages=kept), f"{quoted(passage)} is called {quoted(name)} now")
+
+
+@command(
+    "(export | save) [all] [(my | the)] passages [(as | to) (markdown | a file)]",
+    example="export my passages",
+    group="writing",
+)
+def export(sitting: Sitting) -> Done | Refusal:
+    """Put all passages into a file of the outbox."""
+    if not sitting.passages:
+        return Refusal("There are no passages.")
+    count = many(len(sitting.passages), "passage")
+    return Done(sitting, f"{count} put into the outbox", (ExportPassages(),))
+
+
+CATALOGUE.table(
+    "moment",
+    {
+        "(today's date | the date [of today] | today as a date)": "date",
+        "the time [now]": "time",
+        "(the document's name | the name of (the | this) document | the title)": "title",
+    },
+)
+
+
+@command(
+    "(insert | put in | write | add | type | fill in) {moment} [here]",
+    example="insert today's date",
+    group="writing",
+)
+def moment(sitting: Sitting, moment: str) -> Done | Refusal:
+    """Write today's date, the time, or the document's name."""
+    if moment == "title":
+        text = sitting.title
+    elif sitting.now is None:
+        return Refusal("The desk does not know what day it is.")
+    else:
+        made = date_text if moment == "date" else time_text
+        text = made(sitting.now, sitting.settings.dialect)
+    pair = _here(sitting)
+    if pair is not None:
+        return _filled(sitting, pair[1], text, str(pair[0].data["name"]))
+    return _put(sitting, Passage(text, ((Piece(text), Block().format),)))

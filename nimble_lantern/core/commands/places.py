@@ -1,0 +1,156 @@
+"""Named places: they move with the text, and one can go there by name."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+from nimble_lantern.core.commands.wording import label_at, many, quoted
+from nimble_lantern.core.document.edits import Edit, pin, unpin
+from nimble_lantern.core.document.model import Anchor, Document, Range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.state import Done, Option, Question, Sitting
+from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.targets.names import look_up
+
+PLACE = "place"
+MOST = 30
+Standing = tuple[Anchor, Range]
+
+
+def places_of(document: Document) -> list[Standing]:
+    """The named places that still stand, in the order of the text."""
+    if not any(a.kind == PLACE for a in document.anchors.values()):
+        return []
+    return sorted(document.anchored(PLACE), key=lambda pair: pair[1])
+
+
+def _names(sitting: Sitting) -> Sequence[str]:
+    return [str(anchor.data["name"]) for anchor, _ in places_of(sitting.document)]
+
+
+def _named(sitting: Sitting, name: str) -> Standing:
+    return next(p for p in places_of(sitting.document) if p[0].data["name"] == name)
+
+
+CATALOGUE.names("place", of=_names)
+
+
+def place_name(words: Sequence[str]) -> str:
+    """A name as it is said, without what leads up to it."""
+    kept = list(words)
+    while len(kept) > 1 and kept[0] in ("the", "my", "called", "named", "as"):
+        kept.pop(0)
+    return " ".join(kept)
+
+
+def _short(sitting: Sitting, parse: Parse) -> bool:
+    return len(parse.args.get("text", ())) <= 5
+
+
+@command(
+    "(call | name | label | mark) this (place | spot | point | bit | position) [as] {text:words}",
+    "(remember | keep | mark | save) (this | the) (place | spot | point | position)"
+    " (as | and call it) {text:words}",
+    "(make | set | put | drop | leave) a (place | marker) (here | called | named)"
+    " [(called | named)] {text:words}",
+    "(call | name) [the place (at | of | where)] {target} the place {text:words}",
+    "(call | name | mark) {target} as [the] place {text:words}",
+    example="call this place budget",
+    group="moving",
+    when=_short,
+)
+def call(sitting: Sitting, text: tuple[str, ...], target: Places | None = None) -> Done:
+    """Give the place where you are a name, to come back to; it moves with the text."""
+    name = place_name(text)
+    at = _here(sitting) if target is None else target.first
+    old = look_up((name,), _names(sitting))
+    edit = Edit()
+    same = [a for a, _ in places_of(sitting.document) if str(a.data["name"]) == old]
+    edit = unpin(same)
+    now = edit.apply(sitting.document)
+    edit = edit.then(pin(now, PLACE, Range(at.start, at.start), name=name))
+    after = sitting.edited(edit)
+    return Done(after, f"this place is called “{name}”")
+
+
+def _here(sitting: Sitting) -> Range:
+    if sitting.selection is not None:
+        return sitting.selection
+    return Range(sitting.writing_place, sitting.writing_place)
+
+
+def _is_a_place(sitting: Sitting, parse: Parse) -> bool:
+    """Whether a place has just this name; words of the text alone are gone to as words."""
+    named = parse.args.get("place")
+    return named is not None and look_up(named.words, _names(sitting)) is not None
+
+
+@command(
+    Way("<go> [back] [to] [the] {place}", when=_is_a_place),
+    "<go> [back] [to] the place [called | named | i called | marked] {place}",
+    "(show | find) [me] the place [called] {place}",
+    Way("back to [the] {place}", when=_is_a_place),
+    "(write on | go on | continue) at [the place] {place}",
+    example="go to budget",
+    group="moving",
+)
+def go_to(sitting: Sitting, place: str) -> Done:
+    """Go to a named place."""
+    _, r = _named(sitting, place)
+    after = replace(sitting.placed(r.start), question=None)
+    return Done(after, f"at “{place}”: {label_at(sitting, r)}")
+
+
+@command(
+    "(forget | remove | delete | unname | drop) the (place | marker) [called] {place}",
+    "(forget | remove | unname) [the place] {place} as a place",
+    example="forget the place budget",
+    group="moving",
+)
+def forget(sitting: Sitting, place: str) -> Done:
+    """Take a place's name away; the text stays."""
+    anchor, _ = _named(sitting, place)
+    return Done(sitting.edited(unpin([anchor])), f"no place is called “{place}” any more")
+
+
+@command(
+    "(rename | call) the place {place} [(to | as)] {text:words}",
+    "call the place [called] {place} {text:words} (instead | now)",
+    example="rename the place budget to costs",
+    group="moving",
+)
+def rename(sitting: Sitting, place: str, text: tuple[str, ...]) -> Done:
+    """Give a named place another name."""
+    anchor, r = _named(sitting, place)
+    name = place_name(text)
+    edit = unpin([anchor])
+    now = edit.apply(sitting.document)
+    after = sitting.edited(edit.then(pin(now, PLACE, r, name=name)))
+    return Done(after, f"{quoted(place)} is called “{name}” now")
+
+
+@command(
+    "(show | list | tell | read) [me] [(my | the | all | all my | all the)] [named] places",
+    "(what | which) places (are there | do i have | have i (named | marked) | did i name)",
+    "where can i go [to]",
+    "number the places",
+    example="show my places",
+    group="moving",
+)
+def list_places(sitting: Sitting) -> Done | Refusal:
+    """List the named places with their words, to go to by number."""
+    found = places_of(sitting.document)
+    if not found:
+        return Refusal(
+            "No place has a name here.", "", "“Call this place” and a name gives it one."
+        )
+    options = tuple(
+        Option(f"{a.data['name']}: {label_at(sitting, r)}", (("place", str(a.data["name"])),), (r,))
+        for a, r in found[:MOST]
+    )
+    asked = Question("places.go_to", {}, options, beside=True)
+    said = ", ".join(f"“{a.data['name']}”" for a, _ in found[:MOST])
+    after = replace(sitting, question=asked)
+    return Done(after, f"{many(len(found), 'place')}: {said}")

@@ -1,0 +1,270 @@
+"""The shelf: finding documents, copying them, putting them away and bringing them back."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+from datetime import timedelta
+
+from nimble_lantern.core.commands.documents import free_name, spoken_title
+from nimble_lantern.core.effects import (
+    BringBack,
+    CopyDocument,
+    FindDocuments,
+    FindWritten,
+    OpenDocument,
+    PutAway,
+)
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.lexicon.names import DAYS
+from nimble_lantern.core.state import Done, Sitting, View
+from nimble_lantern.core.targets.words import exact
+
+CATALOGUE.names("put_away", of=lambda sitting: sitting.away, partial=True)
+CATALOGUE.table(
+    "paper",
+    {
+        "(the | a | my | that | this | every | any) (letter | document | notice | text | one | note"
+        " | paper | page | file | piece)": True,
+        "(the | my | all) (letters | documents | notices | texts | ones | papers | files)": True,
+    },
+)
+CATALOGUE.table(
+    "about",
+    {
+        "(about | on | with | that mentions | that says | which says | that has | mentioning"
+        " | containing | where i mention | in which i mention | where it says | in which it says"
+        " | that is about | that talks about | to do with)": True
+    },
+)
+CATALOGUE.table("day", {name.lower(): number for number, name in enumerate(DAYS)})
+CATALOGUE.table("ago", {"today": 0, "yesterday": 1, "the day before yesterday": 2})
+
+
+def _several(sitting: Sitting, parse: Parse) -> bool:
+    """Where there is but one document, a question about others is a sentence of it."""
+    return len(sitting.shelf) + len(sitting.away) > 1 or sitting.view is View.SHELF
+
+
+def _on_shelf(sitting: Sitting, parse: Parse) -> bool:
+    return sitting.view is View.SHELF
+
+
+@command(
+    "(find | look for | search for | where is | get | show) [me] <paper> <about> {text:words}",
+    "(find | look for | search for) {text:words} (on the shelf | in [all] my documents"
+    " | in (every | any) document | in all [the] documents | anywhere on the shelf)",
+    "(search | look through | go through) [all] [of] [(my | the)] (documents | shelf | letters"
+    " | papers | files) for {text:words}",
+    Way("(which | what) (document | letter | one) (mentions | is about | talks about | says"
+        " | has | speaks of) {text:words}", when=_several),
+    Way("where did i write (about | of) {text:words}", when=_several),
+    Way("(find | look for | search for) {text:words}", when=_on_shelf),
+    example="find the letter about the stair",
+    group="desk",
+)  # fmt: skip
+def find_documents(sitting: Sitting, text: tuple[str, ...]) -> Done:
+    """Find documents by the words in them."""
+    there = replace(sitting, view=View.SHELF)
+    return Done(there, f"what says “{' '.join(text)}” on the shelf", (FindDocuments(text),))
+
+
+@command(
+    "(open | go to | switch to | bring up | get out) <paper> <about> {text:words}",
+    example="open the letter about the stair",
+    group="desk",
+    when=_several,
+)
+def open_found(sitting: Sitting, text: tuple[str, ...]) -> Done:
+    """Open the one document that says so; of several, choose by number."""
+    there = replace(sitting, view=View.SHELF)
+    effect = FindDocuments(text, opens=True)
+    return Done(there, f"opening what says “{' '.join(text)}”", (effect,))
+
+
+@command(
+    "(open | find | show [me] | go to) what i (wrote | did | said | worked on) [(on | last)]"
+    " {day} [(morning | afternoon | evening)]",
+    "(open | find | show [me] | go to) what i (wrote | did | said | worked on) {day:ago}",
+    "(open | find | show [me]) <paper> (from | of | i wrote [on] | i wrote last) {day}",
+    "(open | find | show [me]) <paper> (from | of | i wrote) {day:ago}",
+    "(open | find | show [me]) (yesterday's | last night's) (letter | document | text | work)",
+    example="open what i wrote on tuesday",
+    group="desk",
+    when=_several,
+)
+def open_written(
+    sitting: Sitting, day: int | None = None, ago: int | None = None
+) -> Done | Refusal:
+    """Open what was written on a day; of several documents, choose by number."""
+    if sitting.now is None:
+        return Refusal("The desk does not know what day it is.")
+    today = sitting.now.date()
+    back = 1 if day is None and ago is None else ago
+    if back is None:
+        assert day is not None
+        back = (today.weekday() - day) % 7 or 7
+    wanted = today - timedelta(days=back)
+    there = replace(sitting, view=View.SHELF)
+    said = wanted.strftime("%A").lower() if back > 1 else ("today", "yesterday")[back]
+    return Done(there, f"what was written {said}", (FindWritten(wanted.isoformat(), opens=True),))
+
+
+@command(
+    "[open] [document] number {number}",
+    "open [the] {position} (one | document | letter)",
+    "open [the] document {number}",
+    example="open number two",
+    group="desk",
+    when=_on_shelf,
+)
+def open_numbered(
+    sitting: Sitting, number: int | None = None, position: int | None = None
+) -> Done | Refusal:
+    """Open a document by its number on the shelf."""
+    n = number if number is not None else position or 0
+    if not 1 <= n <= len(sitting.shelf):
+        return Refusal(f"There is no number {n} on the shelf.")
+    return _opened(sitting, sitting.shelf[n - 1])
+
+
+def _opened(sitting: Sitting, name: str) -> Done:
+    there = replace(sitting, view=View.DESK, question=None)
+    return Done(there, f"opened “{name}”", (OpenDocument(name),))
+
+
+@command(Way("{document}", when=_on_shelf), example="ferry times", group="desk", when=_on_shelf)
+def open_named(sitting: Sitting, document: str) -> Done:
+    """On the shelf, a document's name alone opens it."""
+    return _opened(sitting, document)
+
+
+def _named_nowhere(sitting: Sitting, parse: Parse) -> bool:
+    """Whether the words name a document, and nothing in the text."""
+    named = parse.args.get("document")
+    return named is not None and not exact(sitting.document, named.words)
+
+
+@command(
+    "(switch | change | swap) [back] [over] to [the] {document}",
+    Way("(go back | back | return | take me back) to [the] {document}", when=_named_nowhere),
+    "(bring up | get out | take out | let me see) [the] {document} (again | instead)",
+    "(i want | let me) [to] (go | work) (on | in | with) [the] {document} (again | instead | now)",
+    example="switch to the rota",
+    group="desk",
+)
+def switch(sitting: Sitting, document: str) -> Done:
+    """Put another document on the desk."""
+    return _opened(sitting, document)
+
+
+@command(
+    "[(go | switch | back | take me | change) [back] [to]] the (other | previous | last) document",
+    "(open | show [me] | bring back) the (other | previous | last) document",
+    "(go | switch) back to (what | where | the one) i was (writing | in | doing | working on)"
+    " before",
+    "the document [i (had | was in)] before",
+    example="the other document",
+    group="desk",
+)
+def other_document(sitting: Sitting) -> Done | Refusal:
+    """Go back to the document that was on the desk before this one."""
+    before = [n for n in (*sitting.visited, *sitting.shelf)
+              if n != sitting.title and n in sitting.shelf]  # fmt: skip
+    if not before:
+        return Refusal("There is no other document.", "", "“New document” begins one.")
+    return _opened(sitting, before[0])
+
+
+@command(
+    "(copy | duplicate) (this | the) (document | letter)",
+    "(copy | duplicate) (this | the) (document | letter) (as | to | and call it) {text:words}",
+    "make a (copy | duplicate) of (this | the) (document | letter)"
+    " [(called | named | as | and call it) {text:words}]",
+    "make a (copy | duplicate) of [the] {document} [(called | named | and call it) {text:words}]",
+    "save (this | the document) as {text:words}",
+    example="make a copy of this document",
+    group="desk",
+)
+def copy_document(
+    sitting: Sitting, document: str | None = None, text: tuple[str, ...] | None = None
+) -> Done:
+    """Put a copy of a document on the shelf, and write on in it; the first stays as it is."""
+    name = document or sitting.title
+    wanted = spoken_title(text) if text else f"{name} copy"
+    new = free_name(wanted, (*sitting.shelf, *sitting.away))
+    there = replace(sitting, view=View.DESK, question=None)
+    said = f"a copy of “{name}”, called “{new}”"
+    return Done(there, said, (CopyDocument(name, new),))
+
+
+@command(
+    "put [the] {document} away",
+    "put away [the] {document}",
+    "put (this | the) (document | letter) away",
+    "put away (this | the) (document | letter)",
+    "(put | take | clear) [the] {document} (off | away from) the shelf",
+    "(put | take) (this | the) (document | letter) off the shelf",
+    "(delete | remove | bin | throw away) the document [called] {document}",
+    "(delete | remove | take) [the] {document} from the shelf",
+    "(archive | store away) ([the] {document} | (this | the) document)",
+    example="put the rota away",
+    group="desk",
+)
+def put_away(sitting: Sitting, document: str | None = None) -> Done:
+    """Take a document off the shelf; “bring back” and its name fetches it."""
+    name = document or sitting.title
+    return Done(
+        replace(sitting, question=None),
+        f"“{name}” is put away: “bring back {name.lower()}” fetches it",
+        (PutAway(name),),
+    )
+
+
+@command(
+    "(bring | get | fetch | take) back [the] {put_away}",
+    "(bring | get | fetch | take | put) [the] {put_away} back [(to | on | onto) the shelf]",
+    "(restore | recover | unarchive) [the] [document] {put_away}",
+    "(bring | get | take) out [the] {put_away} again",
+    "(open | switch to) [the] {put_away}",
+    example="bring back the rota",
+    group="desk",
+)
+def bring_back(sitting: Sitting, put_away: str) -> Done:
+    """Put a document that was put away on the shelf again, and on the desk."""
+    there = replace(sitting, view=View.DESK, question=None)
+    return Done(there, f"“{put_away}” is back", (BringBack(put_away), OpenDocument(put_away)))
+
+
+def listed(names: Sequence[str], most: int = 9) -> str:
+    """Names for the trail, so many that somebody takes them in."""
+    found = ", ".join(f"“{name}”" for name in names[:most])
+    return f"{found} and {len(names) - most} more" if len(names) > most else found
+
+
+@command(
+    "(what | which documents) (is | are | did i | have i) put away",
+    "(what | which documents) (did i | have i) put away",
+    "(show | list) [me] what (is | i) put away",
+    "(show | list) [me] the [documents] [that are] put away [documents]",
+    example="what is put away",
+    group="desk",
+)
+def show_away(sitting: Sitting) -> Done:
+    """Tell which documents are put away."""
+    if not sitting.away:
+        return Done(sitting, "nothing is put away")
+    return Done(replace(sitting, view=View.SHELF), f"put away: {listed(sitting.away)}")
+
+
+@command(
+    "(what | which) document (is this | am i in | is (on the desk | open))",
+    "what is this document called",
+    example="which document is this",
+    group="desk",
+)
+def which_document(sitting: Sitting) -> Done:
+    """Tell the name of the document on the desk, and how long it is."""
+    count = sitting.document.count_words(sitting.document.whole)
+    return Done(sitting, f"this is “{sitting.title}”, {count:,} words")

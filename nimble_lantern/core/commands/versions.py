@@ -1,0 +1,446 @@
+"""Versions with names: kept, compared, and brought back, whole or in part."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from datetime import datetime, time, timedelta
+
+from nimble_lantern.core.commands.history import version_after
+from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.document import history
+from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit, Splice, Step
+from nimble_lantern.core.document.history import Version
+from nimble_lantern.core.document.model import Document, Position, Range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
+from nimble_lantern.core.reviewing.comparing import (
+    Change,
+    Compared,
+    compare,
+    count_words,
+    taken_back,
+)
+from nimble_lantern.core.state import Done, Milestone, Sitting, View
+from nimble_lantern.core.targets.model import Target, Unit, Units
+from nimble_lantern.core.targets.resolve import resolve
+
+EXPORTED = "the last export"
+"""The name of the version that went out last."""
+MOST = 200
+
+
+def _names(sitting: Sitting) -> Sequence[str]:
+    return [m.name for m in sitting.milestones]
+
+
+def _milestone(sitting: Sitting, name: str) -> Milestone:
+    return next(m for m in sitting.milestones if m.name == name)
+
+
+CATALOGUE.names("version", of=_names)
+
+
+def document_of(sitting: Sitting, version: Version | None) -> Document:
+    """The text of a version."""
+    return history.go_to(sitting.history, sitting.document, sitting.caret, version).document
+
+
+def with_milestone(sitting: Sitting, name: str) -> Sitting:
+    """With the text as it is now kept under a name; an older version of that name gives way."""
+    when = sitting.now.isoformat(timespec="minutes") if sitting.now else ""
+    words = sitting.document.count_words(sitting.document.whole)
+    new = Milestone(name, sitting.history.head, sitting.number, when, words)
+    others = [m for m in sitting.milestones if m.name.casefold() != name.casefold()]
+    return replace(sitting, milestones=(*others, new)[-MOST:])
+
+
+def _short(sitting: Sitting, parse: Parse) -> bool:
+    return len(parse.args.get("text", ())) <= 6
+
+
+@command(
+    "(call | name | label) this (version | draft | state) [as] {text:words}",
+    "(save | keep | store | remember | mark) this (version | draft | state) (as | and call it)"
+    " {text:words}",
+    "(save | keep | make | store) a version (called | named | as) {text:words}",
+    "(this | that) version is [called] {text:words}",
+    "(save | keep | remember) (this | it | everything | the document | the letter | how it is now)"
+    " as [the] version [called] {text:words}",
+    example="call this version first draft",
+    group="repair",
+    when=_short,
+)
+def call(sitting: Sitting, text: tuple[str, ...]) -> Done:
+    """Keep the text as it is now under a name, to compare with and to come back to."""
+    words = list(text)
+    while len(words) > 1 and words[0] in ("the", "my", "called"):
+        words.pop(0)
+    name = " ".join(words)
+    return Done(with_milestone(sitting, name), f"this version is called “{name}”")
+
+
+@command(
+    "(show | list | tell) [me] [(my | the | all | all my | all the)] [named] (versions | drafts)",
+    "(what | which) (versions | drafts) (are there | do i have | have i (named | kept))",
+    example="show my versions",
+    group="repair",
+)
+def show(sitting: Sitting) -> Done | Refusal:
+    """List the named versions: when each was kept, and how long it was."""
+    if not sitting.milestones:
+        return Refusal(
+            "No version has a name here.", "", "“Call this version first draft” gives it one."
+        )
+    names = ", ".join(f"“{m.name}”" for m in sitting.milestones)
+    after = replace(sitting, view=View.VERSIONS)
+    return Done(after, f"{many(len(sitting.milestones), 'version')}: {names}")
+
+
+@command(
+    "(forget | remove | delete | unname) the (version | draft) [called] {version}",
+    "(forget | unname) [the] version {version}",
+    example="forget the version first draft",
+    group="repair",
+)
+def forget(sitting: Sitting, version: str) -> Done:
+    """Take a version's name away; the trail still leads there."""
+    kept = tuple(m for m in sitting.milestones if m.name != version)
+    return Done(replace(sitting, milestones=kept), f"no version is called “{version}” any more")
+
+
+@command(
+    "(rename | call) the (version | draft) {version} [(to | as)] {text:words}",
+    example="rename the version first draft to spring letter",
+    group="repair",
+)
+def rename(sitting: Sitting, version: str, text: tuple[str, ...]) -> Done:
+    """Give a version another name."""
+    name = " ".join(text)
+    kept = tuple(replace(m, name=name) if m.name == version else m for m in sitting.milestones)
+    return Done(replace(sitting, milestones=kept), f"{quoted(version)} is called “{name}” now")
+
+
+def _of_changes(compared: Compared, changes: Sequence[Change]) -> str:
+    if not changes:
+        return f"nothing has changed since {compared.since}"
+    words = many(count_words(changes), "word")
+    return f"{many(len(changes), 'change')} since {compared.since}, {words}: “next change”"
+
+
+def looking(sitting: Sitting, since: str, base: Document) -> Done:
+    """With the changes since a version shown on the page."""
+    compared = Compared(since, base)
+    changes = compare(base, sitting.document)
+    after = replace(
+        sitting.about(()), compared=compared if changes else None, view=View.DESK, question=None
+    )
+    return Done(after, _of_changes(compared, changes))
+
+
+@command(
+    "compare [(this | it | the (text | document | letter))] (with | to | against) [the] [version]"
+    " {version}",
+    "(what | show [me] what) [has] changed (since | from | after) [the] [version] {version}",
+    "what is (different | new) (since | from) [the] [version] {version}",
+    "(show | what are) [me] the (changes | differences) (since | from | to | against | with)"
+    " [the] [version] {version}",
+    "compare with version number {number}",
+    "how is this different from [the] [version] {version}",
+    example="compare with first draft",
+    group="repair",
+)
+def compare_with(
+    sitting: Sitting, version: str | None = None, number: int | None = None
+) -> Done | Refusal:
+    """Show what changed since a named version, word by word."""
+    if version is None:
+        n = number or 0
+        if not 1 <= n <= len(sitting.milestones):
+            return Refusal(f"There is no version {n}.")
+        version = sitting.milestones[-n].name
+    base = document_of(sitting, _milestone(sitting, version).version)
+    return looking(sitting, f"“{version}”", base)
+
+
+CATALOGUE.table(
+    "since_day",
+    {
+        "this morning": 0, "today": 0, "midnight": 0, "yesterday": 1, "last night": 1,
+        "the day before yesterday": 2, "last week": 7, "a week ago": 7,
+    },
+)  # fmt: skip
+
+
+@command(
+    "(what | show [me] what) [(has | i have | i)] changed since [utterance] [number] {number}",
+    "(what | show [me] what) [(has | i have | i)] changed since {ago:since_day}",
+    "(what | show [me] what) [(has | i have | i)] changed since [last] {day}",
+    "(what | show [me] what) [(has | i have)] changed",
+    "(what | show [me] what) [(has | i have)] changed since (the start | the beginning | i began)",
+    "(what did i change | what have i changed)",
+    "(show | what are) [me] (the | my) changes [since [utterance] {number}]",
+    "(show | what are) [me] (the | my) changes since {ago:since_day}",
+    "(show | what are) [me] (the | my) changes since [last] {day}",
+    example="show what changed since twelve",
+    group="repair",
+)
+def changed_since(
+    sitting: Sitting,
+    number: int | None = None,
+    ago: int | None = None,
+    day: int | None = None,
+) -> Done | Refusal:
+    """Show what changed since an utterance, a day, or the beginning."""
+    if number is not None:
+        if not 0 <= number < sitting.number:
+            return Refusal(f"There is no utterance {number} yet.")
+        base = document_of(sitting, version_after(sitting, number))
+        return looking(sitting, f"utterance {number}", base)
+    if ago is None and day is None:
+        return looking(sitting, "the beginning", document_of(sitting, None))
+    if sitting.now is None:
+        return Refusal("The desk does not know what day it is.")
+    today = sitting.now.date()
+    back = ago if ago is not None else (today.weekday() - (day or 0)) % 7 or 7
+    start = datetime.combine(today - timedelta(days=back), time.min)
+    version = None
+    for entry in reversed(sitting.trail):
+        if entry.page == sitting.page and entry.at is not None and entry.at < start:
+            version = entry.version
+            break
+    said = start.strftime("%A") if back else "this morning"
+    return looking(sitting, said, document_of(sitting, version))
+
+
+def _compares(sitting: Sitting, parse: Parse) -> bool:
+    return sitting.compared is not None
+
+
+@dataclass(frozen=True, slots=True)
+class _Looked:
+    compared: Compared
+    changes: tuple[Change, ...]
+
+
+def _looked(sitting: Sitting) -> _Looked | Refusal:
+    compared = sitting.compared
+    if compared is None:
+        return Refusal("Nothing is compared.", "", "“Compare with” and a version's name.")
+    return _Looked(compared, compare(compared.base, sitting.document))
+
+
+def _at(sitting: Sitting, looked: _Looked, index: int) -> Done:
+    change = looked.changes[index]
+    r = change.new
+    after = replace(
+        sitting.about([r]),
+        compared=replace(looked.compared, at=index),
+        selection=None if r.empty else r,
+        fresh=False,
+        question=None,
+    )
+    return Done(after, f"change {index + 1} of {len(looked.changes)}: {said_of(change)}")
+
+
+def said_of(change: Change) -> str:
+    """A change in words."""
+    if change.looks:
+        return f"{quoted(change.now)} looks different"
+    if not change.was.strip():
+        return f"{quoted(change.now)} is new"
+    if not change.now.strip():
+        return f"{quoted(change.was)} is gone"
+    return f"{quoted(change.was)} is {quoted(change.now)} now"
+
+
+@command(
+    "[<go>] [to] [the] {step} (change | difference)",
+    "(show | read) [me] the {step} (change | difference)",
+    "[<go>] [to] [the] {position} (change | difference)",
+    "[<go>] [to] [the] change [number] {number}",
+    example="next change",
+    group="repair",
+    when=_compares,
+)
+def walk(
+    sitting: Sitting, step: int = 1, position: int | None = None, number: int | None = None
+) -> Done | Refusal:
+    """Walk through the changes, one after another."""
+    looked = _looked(sitting)
+    if isinstance(looked, Refusal):
+        return looked
+    if not looked.changes:
+        return Refusal(f"Nothing is different from {looked.compared.since} any more.")
+    n = number if number is not None else position
+    if n is not None:
+        if not 1 <= n <= len(looked.changes):
+            return Refusal(f"There is no change {n}.")
+        return _at(sitting, looked, n - 1)
+    at = looked.compared.at
+    first = 0 if step > 0 else len(looked.changes) - 1
+    index = first if at < 0 else at + step
+    if not 0 <= index < len(looked.changes):
+        return Refusal("There are no more changes that way.")
+    return _at(sitting, looked, index)
+
+
+@command(
+    "(take | put) (this | that | the) [one] [change] back",
+    "(take back | undo | revert | reject | refuse) (this | that | the) (one | change)",
+    "(take back | undo | revert) [the] change [number] {number}",
+    "(as | how) it was",
+    example="take this one back",
+    group="repair",
+    when=_compares,
+)
+def take_back(sitting: Sitting, number: int | None = None) -> Done | Refusal:
+    """Make one change undone, and look at the next."""
+    looked = _looked(sitting)
+    if isinstance(looked, Refusal):
+        return looked
+    index = looked.compared.at if number is None else number - 1
+    if not 0 <= index < len(looked.changes):
+        return Refusal("No change is looked at.", "", "“Next change” goes to the first.")
+    change = looked.changes[index]
+    edit = taken_back(looked.compared.base, sitting.document, change)
+    after = replace(sitting.edited(edit).about(()), compared=replace(looked.compared, at=index - 1))
+    return Done(after, f"taken back: {said_of(change)}")
+
+
+@command(
+    "(keep | leave | accept) (this | that | the) [one] [change]",
+    example="keep this one",
+    group="repair",
+    when=_compares,
+)
+def keep(sitting: Sitting) -> Done | Refusal:
+    """Leave a change as it is, and look at the next."""
+    return walk(sitting)
+
+
+@command(
+    "(stop | end | finish | leave) (comparing | the comparison | looking at [the] changes)",
+    "(hide | close) the (changes | differences | comparison)",
+    Way("(that is all | i am done | done)", when=_compares),
+    example="stop comparing",
+    group="repair",
+    when=_compares,
+)
+def stop(sitting: Sitting) -> Done:
+    """Go on without the changes being shown."""
+    return Done(replace(sitting.about(()), compared=None), "the changes are not shown any more")
+
+
+@command(
+    "(bring back | restore | return to | go back to | revert to | get back) [the] [(version |"
+    " draft) [called]] {version}",
+    "(bring | put | take) (it | everything | the (text | document | letter)) back to [the]"
+    " [version] {version}",
+    "make it [(like | as)] [it was in] [the] [version] {version} again",
+    "i want [the] [version] {version} back",
+    example="bring back first draft",
+    group="repair",
+    destructive=True,
+)
+def bring_back(sitting: Sitting, version: str) -> Done | Refusal:
+    """Make the text as it was in a named version; “undo that” brings back what it is now."""
+    base = document_of(sitting, _milestone(sitting, version).version)
+    edit = _became(sitting.document, base)
+    if not edit:
+        return Done(sitting, f"the text is as in “{version}”")
+    after = sitting.edited(edit).about(())
+    return Done(after, f"the text is as in “{version}” again; “undo that” takes it back")
+
+
+def _became(now: Document, base: Document) -> Edit:
+    """The edit that makes one document of another: blocks that differ change places."""
+    start = 0
+    most = min(len(now.blocks), len(base.blocks))
+    while start < most and now.blocks[start] == base.blocks[start]:
+        start += 1
+    end = 0
+    while end < most - start and now.blocks[-1 - end] == base.blocks[-1 - end]:
+        end += 1
+    old = len(now.blocks) - start - end
+    new = tuple(replace(b, points=()) for b in base.blocks[start : len(base.blocks) - end])
+    steps: list[Step] = []
+    if new:
+        steps.append(AddBlocks(start, new))
+    if old:
+        steps.append(DropBlocks(start + len(new), old))
+    return Edit(tuple(steps))
+
+
+@dataclass(frozen=True, slots=True)
+class OldPart:
+    """A part of a text as it was in a version, not looked up yet."""
+
+    target: Target
+
+
+@rule("old_part", "{target}")
+def _old_part(target: Target) -> OldPart:
+    return OldPart(target)
+
+
+_BLOCKS = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION, Unit.TABLE)
+
+
+@command(
+    "(bring back | restore | get [back] | take | fetch) {old_part} (from | of | out of | as [it"
+    " was] in) [the] [version] {version}",
+    "(bring | put) {old_part} back (from | as [it was] in) [the] [version] {version}",
+    "(bring back | restore) {old_part} (from | of) (the beginning | the start)",
+    example="bring back the first paragraph from first draft",
+    group="repair",
+)
+def bring_back_part(
+    sitting: Sitting, old_part: OldPart, version: str | None = None
+) -> Done | Refusal:
+    """Bring back a part of the text as it was in a named version."""
+    kept = _milestone(sitting, version).version if version is not None else None
+    base = document_of(sitting, kept)
+    then = replace(sitting, document=base, selection=None, that=(), caret=Position(0, 0))
+    there = resolve(old_part.target, then)
+    if isinstance(there, Refusal):
+        return there
+    r = there.first
+    was = f"“{version}”" if version is not None else "the beginning"
+    unit = old_part.target.unit if isinstance(old_part.target, Units) else None
+    edit = _part(base, sitting.document, r, whole=unit in _BLOCKS)
+    if not edit:
+        return Done(sitting, f"{quoted(base.text(r))} is as in {was}")
+    return Done(sitting.edited(edit), f"{quoted(base.text(r))} is back from {was}")
+
+
+def _part(base: Document, now: Document, r: Range, whole: bool) -> Edit:
+    """Put a part of an old text where it stood: over what it became, else in between."""
+    first, last = r.start.block, r.end.block
+    for change in compare(base, now):
+        a = change.old.start.block
+        if whole and first <= a <= last and not change.whole:
+            b = change.new.start.block
+            new = replace(base.blocks[a], points=())
+            return Edit((AddBlocks(b, (new,)), DropBlocks(b + 1, 1)))
+        if whole and change.whole and not change.now and first <= a <= last:
+            b = _behind(base, now, a)
+            blocks = tuple(replace(x, points=()) for x in base.blocks[first : last + 1])
+            return Edit((AddBlocks(b, blocks),))
+        if not whole and a == first and change.old.start <= r.end and r.start <= change.old.end:
+            if change.whole:
+                b = _behind(base, now, a)
+                return Edit((AddBlocks(b, (replace(base.blocks[a], points=()),)),))
+            piece = base.blocks[a].piece(change.old.start.offset, change.old.end.offset)
+            (b, start), (_, end) = change.new
+            return Edit((Splice(b, start, end, piece),))
+    return Edit()
+
+
+def _behind(base: Document, now: Document, a: int) -> int:
+    """Where a block that is gone stood: behind the last before it that is left."""
+    texts = {block.text: b for b, block in enumerate(now.blocks)}
+    for before in range(a - 1, -1, -1):
+        if base.blocks[before].text in texts:
+            return texts[base.blocks[before].text] + 1
+    return 0

@@ -1,0 +1,1 @@
+"""Lessons that watch what the speaker does."""

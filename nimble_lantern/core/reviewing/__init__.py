@@ -1,0 +1,1 @@
+"""Going over a text again: passages to use, places, margin notes, and versions compared."""

@@ -1,0 +1,1 @@
+"""Text for the ear."""

@@ -1,0 +1,40 @@
+"""How rows, columns and cells are named by what they say."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
+from nimble_lantern.core.lexicon.closed import DETERMINERS
+from nimble_lantern.core.targets.model import Crossing, Tabled, Unit
+
+CATALOGUE.table("tabled", {"row": Unit.ROW, "column": Unit.COLUMN})
+
+
+def _bare(words: tuple[str, ...]) -> tuple[str, ...]:
+    """Words without an article before them, or what makes them a possessor."""
+    kept = words[1:] if words[:1] in (("the",), ("my",)) and len(words) > 1 else words
+    last = kept[-1].removesuffix("'s").removesuffix("’s")
+    return (*kept[:-1], last)
+
+
+@rule("target", "[the] {words} {unit:tabled}", heard=False)
+@rule("target", "[the] {unit:tabled} (called | headed | named | for | of | under) {words}")
+def _by_name(words: tuple[str, ...], unit: Unit) -> Tabled | None:
+    return None if words[-1] in DETERMINERS else Tabled(unit, _bare(words))
+
+
+@rule("target", "(every | each | all the) (cell | cells) (under | below | in) {words}", heard=False)
+@rule("target", "everything under {words}", "the cells under {words}", heard=False)
+def _under(words: tuple[str, ...]) -> Tabled:
+    kept = words[:-1] if len(words) > 1 and words[-1] == "column" else words
+    return Tabled(Unit.COLUMN, _bare(kept), below=True)
+
+
+@rule(
+    "target",
+    "{a:words} (cell | entry) (under | in | for) {b:words}",
+    "[the] cell (for | of) {a:words} (under | in | and) {b:words}",
+    "{a:words} under {b:words}",
+    heard=False,
+)
+def _crossing(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
+    return Crossing(_bare(a), _bare(b))

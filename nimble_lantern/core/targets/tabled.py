@@ -1,0 +1,80 @@
+"""Rows, columns and cells by what they say: "the kitchen column", "ida's row"."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from nimble_lantern.core.document.model import Block, Range
+from nimble_lantern.core.document.tables import Table, tables
+from nimble_lantern.core.document.units import block_range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.targets.finding import Absent, Answer, View, finds, reference
+from nimble_lantern.core.targets.model import Crossing, Places, Tabled, Unit
+from nimble_lantern.core.targets.names import look_up
+from nimble_lantern.core.targets.words import normal
+
+
+def near_tables(view: View) -> list[Table]:
+    """The tables of a document, the nearest first."""
+    here = reference(view).start.block
+    every = tables(view.document.blocks)
+    return sorted(every, key=lambda t: max(t.first - here, here - t.last, 0))
+
+
+def _index(texts: Sequence[str], words: tuple[str, ...]) -> int | None:
+    """Which of some cells says these words: all of it, or the only one that has them."""
+    wanted = " ".join(normal(words))
+    for i, text in enumerate(texts):
+        if " ".join(normal(tuple(text.lower().split()))) == wanted:
+            return i
+    name = look_up(words, [t for t in texts if t.strip()], partial=True)
+    return list(texts).index(name) if name is not None else None
+
+
+def column_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> int | None:
+    """The column whose first cell says these words."""
+    return _index([blocks[table.cell(0, c)].text for c in range(table.columns)], words)
+
+
+def row_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> int | None:
+    """The row whose first cell says these words, else the only row that has them."""
+    first = _index([blocks[table.cell(r, 0)].text for r in range(table.rows)], words)
+    if first is not None:
+        return first
+    rows = [" ".join(blocks[table.cell(r, c)].text for c in range(table.columns))
+            for r in range(table.rows)]  # fmt: skip
+    return _index(rows, words)
+
+
+@finds(Tabled)
+def _tabled(target: Tabled, view: View, near: bool) -> Answer:
+    blocks = view.document.blocks
+    every = near_tables(view)
+    if not every:
+        return Absent("There is no table here.")
+    for table in every:
+        if target.unit is Unit.COLUMN:
+            c = column_of(blocks, table, target.words)
+            if c is not None:
+                held = table.column(blocks, c)
+                return Places(held[1:] if target.below else held, unit=Unit.COLUMN)
+        else:
+            r = row_of(blocks, table, target.words)
+            if r is not None:
+                return Places((table.row(blocks, r),), unit=Unit.ROW)
+    return Refusal(f"No {target.unit.value} is called “{' '.join(target.words)}”.")
+
+
+@finds(Crossing)
+def _cross(target: Crossing, view: View, near: bool) -> Answer:
+    blocks = view.document.blocks
+    every = near_tables(view)
+    if not every:
+        return Absent("There is no table here.")
+    for table in every:
+        r, c = row_of(blocks, table, target.row), column_of(blocks, table, target.column)
+        if r is not None and c is not None:
+            b = table.cell(r, c)
+            held: Range = block_range(view.document, b)
+            return Places((held,), unit=Unit.CELL)
+    return Absent("There is no such cell.")
