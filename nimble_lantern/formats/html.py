@@ -2,12 +2,15 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Sequence
 from html import escape
 
 from nimble_lantern.core.document.layout import LEADING
 from nimble_lantern.core.document.model import Block, Bullets, Document, Kind
 from nimble_lantern.core.document.tables import Table, table_at
+from nimble_lantern.formats import incoming
+from nimble_lantern.formats.building import notes_lost
 from nimble_lantern.formats.registry import FileFormat, Written
 from nimble_lantern.formats.runs import nested
 
@@ -21,18 +24,23 @@ _TAGS = {
     "highlight": "mark",
 }
 _STYLES = {"colour": "color", "font": "font-family", "size": "font-size"}
+_SPACES = re.compile(r"^ +| +$|  +| +(?=\n)|(?<=\n) +")
+"""Spaces that a reader of HTML would take for fewer."""
 _ALIGN = {"centre": "center", "right": "right", "justified": "justify"}
 
 
-def to_html(document: Document) -> str:
-    """A fragment: one element a block, items in lists, cells in tables; empty blocks left out."""
+def to_html(document: Document, whole: bool = False) -> str:
+    """A fragment: one element a block, items in lists, cells in tables.
+
+    Empty blocks are left out, unless it is to come back the same (`whole`).
+    """
     out: list[str] = []
     open_lists: list[str] = []
     b, blocks = 0, document.blocks
     while b < len(blocks):
         block = blocks[b]
-        level = (block.level or 1) if block.kind is Kind.ITEM else 0
-        tag = "ol" if block.list is Bullets.NUMBERED else "ul"
+        level = (block.level or 1) if block.kind == Kind.ITEM else 0
+        tag = "ol" if block.list == Bullets.NUMBERED else "ul"
         while len(open_lists) > level or (
             level and len(open_lists) == level and open_lists[-1] != tag
         ):
@@ -43,7 +51,7 @@ def to_html(document: Document) -> str:
             b = table.last + 1
             continue
         b += 1
-        if not block.text.strip():
+        if not block.text.strip() and not whole:
             continue
         if level:
             if len(open_lists) == level:
@@ -95,7 +103,8 @@ def _inline(block: Block) -> str:
     for step, what in nested(block):
         if step == "text":
             assert isinstance(what, str)
-            out.append(escape(what, quote=False).replace("\n", "<br>"))
+            kept = _SPACES.sub(lambda m: "\xa0" * len(m[0]), what)
+            out.append(escape(kept, quote=False).replace("\n", "<br>"))
             continue
         assert isinstance(what, tuple)
         mark, value = what[0], escape(what[1] or "")
@@ -111,7 +120,7 @@ def _inline(block: Block) -> str:
 
 
 def _write(document: Document) -> Written:
-    return Written(to_html(document).encode())
+    return Written(to_html(document, whole=True).encode(), notes_lost(document, "HTML"))
 
 
-FORMAT = FileFormat("html", (".html", ".htm"), "text/html", None, _write)
+FORMAT = FileFormat("html", (".html", ".htm"), "text/html", incoming.read, _write)

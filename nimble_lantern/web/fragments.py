@@ -23,6 +23,7 @@ from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.controls import controls
 from nimble_lantern.core.document import styles
 from nimble_lantern.core.document.metrics import DEFAULT_FAMILY, FAMILIES
+from nimble_lantern.core.document.styles import SHADES
 from nimble_lantern.core.doubts import doubts
 from nimble_lantern.core.grammar.catalogue import GROUPS
 from nimble_lantern.core.hints import hints
@@ -43,12 +44,6 @@ LESSONS_SHOWN = 5
 FIGURES_DAYS = 7
 _MOST_PAGES = 32
 _UNDRAWN = "undrawn"
-SHADES = {
-    "red": "#a3161a", "blue": "#14509e", "green": "#1c6324", "orange": "#994200",
-    "purple": "#6b2a8c", "brown": "#6b4423", "grey": "#55606a", "pink": "#a3195b",
-    "teal": "#0a5f63",
-}  # fmt: skip
-"""Colours by name, in shades that can be read on the paper (4.5:1 and more)."""
 
 
 @dataclass

@@ -10,6 +10,12 @@ import re
 from nimble_lantern.core.document.metrics import FAMILIES
 
 COLOURS = ("red", "blue", "green", "orange", "purple", "brown", "grey", "pink", "teal")
+SHADES = {
+    "red": "#a3161a", "blue": "#14509e", "green": "#1c6324", "orange": "#994200",
+    "purple": "#6b2a8c", "brown": "#6b4423", "grey": "#55606a", "pink": "#a3195b",
+    "teal": "#0a5f63",
+}  # fmt: skip
+"""Colours by name, in shades that can be read on white paper (4.5:1 and more)."""
 BASE_POINTS = 12.0
 LEAST_POINTS, MOST_POINTS = 4.0, 400.0
 _HEX = re.compile(r"#(?:[0-9a-f]{3}|[0-9a-f]{6})")
@@ -32,6 +38,12 @@ def colour(text: str) -> str | None:
     if _HEX.fullmatch(bare):
         return bare if len(bare) == 7 else "#" + "".join(c * 2 for c in bare[1:])
     return bare if bare in COLOURS else None
+
+
+def shade_of(value: str) -> str:
+    """A colour of a document as #rrggbb; black for what is none."""
+    found = colour(value) or "#000000"
+    return SHADES.get(found, found)
 
 
 def size(text: str) -> str | None:

@@ -35,8 +35,8 @@ def notes_of(document: Document) -> list[Note]:
     return [Note(n, anchor, r) for n, (anchor, r) in enumerate(found, 1)]
 
 
-def added(document: Document, r: Range, text: str) -> Edit:
-    return pin(document, NOTE, r, text=text, settled=False)
+def added(document: Document, r: Range, text: str, settled: bool = False) -> Edit:
+    return pin(document, NOTE, r, text=text, settled=settled)
 
 
 def changed(document: Document, note: Note, text: str | None = None,

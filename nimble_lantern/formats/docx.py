@@ -1,0 +1,638 @@
+"""Office Open XML text (ECMA-376, .docx), through python-docx.
+
+What the document holds goes in and comes back the same: marks, paragraphs, lists, tables, links,
+and margin notes as comments.  Of files from elsewhere, what the document cannot hold is told.
+"""
+
+from __future__ import annotations
+
+import io
+import zipfile
+from collections.abc import Sequence
+from dataclasses import dataclass, field
+from typing import Any
+
+import docx
+from docx.enum.style import WD_STYLE_TYPE
+from docx.enum.text import WD_ALIGN_PARAGRAPH, WD_BREAK, WD_COLOR_INDEX
+from docx.opc.constants import RELATIONSHIP_TYPE
+from docx.oxml import OxmlElement, parse_xml
+from docx.oxml.ns import qn
+from docx.shared import Pt, RGBColor, Twips
+from docx.text.paragraph import Paragraph
+from docx.text.run import Run
+
+from nimble_lantern.core.document.layout import runs
+from nimble_lantern.core.document.model import (
+    Align,
+    Block,
+    Bullets,
+    Cell,
+    Document,
+    Format,
+    Kind,
+    Span,
+    normal_spans,
+)
+from nimble_lantern.core.document.styles import SHADES, colour, font, shade_of, size
+from nimble_lantern.core.document.tables import Table, table_at
+from nimble_lantern.core.errors import BadInput
+from nimble_lantern.core.reviewing.notes import notes_of
+from nimble_lantern.formats.building import NoteAt, built, lowered_and_raised, safe_link
+from nimble_lantern.formats.registry import FileFormat, Read, Written
+from nimble_lantern.formats.zipped import checked, free_of_signs, harmless
+
+KIND = "Word document"
+AUTHOR, SETTLED = "Nimble Lantern", "ok"
+WIDTH = 8_400
+"""Of the text, in twentieths of a point: 420 points, as the lines are on screen and in print."""
+MOST_LEVELS = 9
+_ALIGN = {
+    Align.CENTRE: WD_ALIGN_PARAGRAPH.CENTER,
+    Align.RIGHT: WD_ALIGN_PARAGRAPH.RIGHT,
+    Align.JUSTIFIED: WD_ALIGN_PARAGRAPH.JUSTIFY,
+}
+_ALIGNED = {value: key for key, value in _ALIGN.items()}
+_STEP = 360  # twips of a list level
+
+
+class _Writer:
+    def __init__(self, document: Document) -> None:
+        self.document = document
+        self.file: Any = docx.Document()
+        self.numbering = self.file.part.numbering_part.element
+        self.kinds: dict[Bullets, int] = {}
+        self.notes = notes_of(document)
+        self.started: dict[int, Run] = {}
+        self.ended: dict[int, Run] = {}
+
+    def written(self, title: str) -> bytes:
+        self._prepared(title)
+        b, blocks = 0, self.document.blocks
+        while b < len(blocks):
+            table = table_at(blocks, b)
+            if table is not None:
+                self._table(table)
+                b = table.last + 1
+                if b >= len(blocks) or blocks[b].cell is not None:
+                    self._hidden()
+                continue
+            self._fill(self.file.add_paragraph(), b)
+            b += 1
+        for note in self.notes:
+            first, last = self.started.get(note.number), self.ended.get(note.number)
+            if first is not None and last is not None:
+                initials = SETTLED if note.settled else ""
+                text = free_of_signs(note.text)
+                self.file.add_comment([first, last], text, AUTHOR, initials)
+        out = io.BytesIO()
+        self.file.save(out)
+        return out.getvalue()
+
+    def _prepared(self, title: str) -> None:
+        properties = self.file.core_properties
+        properties.title, properties.author = free_of_signs(title)[:255], ""
+        properties.language, properties.comments = "en-GB", ""
+        section = self.file.sections[0]
+        section.page_width, section.page_height = Pt(595.3), Pt(841.9)
+        section.left_margin = section.right_margin = Pt((595.3 - WIDTH / 20) / 2)
+        self.file.styles["Normal"].font.size = Pt(12)
+        for kind, numbers in ((Bullets.BULLETED, False), (Bullets.NUMBERED, True)):
+            self.kinds[kind] = self._abstract(numbers)
+        self.lists: dict[Bullets, int] = {}
+
+    def _abstract(self, numbers: bool) -> int:
+        """A definition of a list of nine levels, numbered or not; its number."""
+        number = 90 + numbers
+        made = OxmlElement("w:abstractNum")
+        made.set(qn("w:abstractNumId"), str(number))
+        for level in range(MOST_LEVELS):
+            element = OxmlElement("w:lvl")
+            element.set(qn("w:ilvl"), str(level))
+            indent = OxmlElement("w:pPr")
+            ind = OxmlElement("w:ind")
+            ind.set(qn("w:left"), str(_STEP * (level + 1)))
+            ind.set(qn("w:hanging"), str(_STEP))
+            indent.append(ind)
+            values = (
+                ("w:start", "1"),
+                ("w:numFmt", "decimal" if numbers else "bullet"),
+                ("w:lvlText", f"%{level + 1}." if numbers else "•◦▪"[min(level, 2)]),
+                ("w:lvlJc", "left"),
+            )
+            for name, value in values:
+                child = OxmlElement(name)
+                child.set(qn("w:val"), value)
+                element.append(child)
+            element.append(indent)
+            made.append(element)
+        first = self.numbering.find(qn("w:num"))
+        if first is not None:
+            first.addprevious(made)
+        else:
+            self.numbering.append(made)
+        return number
+
+    def _num(self, kind: Bullets, fresh: bool) -> int:
+        """The list that an item is of; a new one begins to count anew."""
+        if kind not in self.lists or fresh:
+            num = self.numbering.add_num(self.kinds[kind])
+            if kind is Bullets.NUMBERED:
+                num.add_lvlOverride(0).add_startOverride(1)
+            self.lists[kind] = int(num.numId)
+        return self.lists[kind]
+
+    def _hidden(self) -> None:
+        """A paragraph that is no part of the text: tables are not to touch, nor to be last."""
+        paragraph = self.file.add_paragraph()
+        properties = paragraph._p.get_or_add_pPr()
+        mark = OxmlElement("w:rPr")
+        mark.append(OxmlElement("w:vanish"))
+        properties.append(mark)
+
+    def _fill(self, paragraph: Paragraph, b: int) -> None:
+        block = self.document.blocks[b]
+        match block.kind:
+            case Kind.HEADING:
+                paragraph.style = self.file.styles[f"Heading {block.level or 1}"]
+            case Kind.QUOTATION:
+                paragraph.style = self.file.styles["Quote"]
+            case Kind.ITEM:
+                self._item(paragraph, b)
+        form = paragraph.paragraph_format
+        if block.align in _ALIGN:
+            form.alignment = _ALIGN[block.align]
+        if block.spacing != 1.0:
+            form.line_spacing = block.spacing
+        self._runs(paragraph, b)
+
+    def _item(self, paragraph: Paragraph, b: int) -> None:
+        block = self.document.blocks[b]
+        kind = block.list or Bullets.BULLETED
+        paragraph.style = self.file.styles["List Paragraph"]
+        before = self.document.blocks[b - 1] if b else None
+        fresh = before is None or before.kind != Kind.ITEM or (
+            before.list != kind and (before.level or 1) == (block.level or 1)
+        )  # fmt: skip
+        properties = paragraph._p.get_or_add_pPr().get_or_add_numPr()
+        properties.get_or_add_numId().val = self._num(kind, fresh)
+        properties.get_or_add_ilvl().val = min(block.level or 1, MOST_LEVELS) - 1
+
+    def _runs(self, paragraph: Paragraph, b: int) -> None:
+        block = self.document.blocks[b]
+        cuts = {0, len(block.text)}
+        for note in self.notes:
+            cuts |= {p.offset for p in note.range if p.block == b}
+        edges = sorted(cuts)
+        for start, end in zip(edges, edges[1:], strict=False):
+            for a, z, marks in runs(block, start, end):
+                made = self._run(paragraph, block.text[a:z], marks)
+                for note in self.notes:
+                    if note.range.start == (b, a) or (
+                        note.number not in self.started and note.range.start < (b, z)
+                    ):
+                        self.started.setdefault(note.number, made)
+                    if note.range.start < (b, z) <= note.range.end:
+                        self.ended[note.number] = made
+
+    def _run(self, paragraph: Paragraph, text: str, marks: Sequence[Span]) -> Run:
+        parent = paragraph._p
+        link = next((s.value for s in marks if s.mark == "link" and s.value), None)
+        if link is not None:
+            parent = OxmlElement("w:hyperlink")
+            target = self.file.part.relate_to(link, RELATIONSHIP_TYPE.HYPERLINK, is_external=True)
+            parent.set(qn("r:id"), target)
+            paragraph._p.append(parent)
+        element = OxmlElement("w:r")
+        parent.append(element)
+        run = Run(element, paragraph)
+        for n, line in enumerate(free_of_signs(text).split("\n")):
+            if n:
+                run.add_break(WD_BREAK.LINE)
+            if line:
+                run.add_text(line)
+        for span in marks:
+            _marked(run, span)
+        return run
+
+    def _table(self, table: Table) -> None:
+        blocks = self.document.blocks
+        made = self.file.add_table(table.rows, table.columns)
+        made.style = self.file.styles["Table Grid"]
+        made.autofit = False
+        for c in range(table.columns):
+            cell = blocks[table.cell(0, c)].cell
+            share = cell.share if cell else 1 / table.columns
+            made.columns[c].width = Twips(round(WIDTH * share))
+        rows = [row._tr for row in made.rows]
+        first = blocks[table.first].cell
+        if first is not None and first.header:
+            properties = rows[0].get_or_add_trPr()
+            properties.append(OxmlElement("w:tblHeader"))
+        for r, row in enumerate(rows):
+            for c, cell in enumerate(row.tc_lst):
+                self._fill(Paragraph(cell.p_lst[0], made), table.cell(r, c))
+
+
+def _marked(run: Run, span: Span) -> None:
+    face = run.font
+    match span.mark, span.value:
+        case "bold", _:
+            face.bold = True
+        case "italic", _:
+            face.italic = True
+        case "underline", _:
+            face.underline = True
+        case "strike", _:
+            face.strike = True
+        case "subscript", _:
+            face.subscript = True
+        case "superscript", _:
+            face.superscript = True
+        case "highlight", _:
+            face.highlight_color = WD_COLOR_INDEX.YELLOW
+        case "colour", str(value):
+            face.color.rgb = RGBColor.from_string(shade_of(value).lstrip("#").upper())
+        case "font", str(value):
+            face.name = value
+        case "size", str(value):
+            face.size = Pt(round(float(value) * 2) / 2)
+
+
+def to_docx(document: Document) -> bytes:
+    """The document as a file of its own, titled by its first heading."""
+    return _Writer(document).written(title_of(document))
+
+
+def title_of(document: Document) -> str:
+    headings = (b.text for b in document.blocks if b.kind is Kind.HEADING and b.text.strip())
+    return next(headings, "Untitled").replace("\n", " ")
+
+
+def _losses(document: Document) -> tuple[str, ...]:
+    odd = {
+        f"A Word document has sizes in half points only: {s.value} is rounded."
+        for b in document.blocks
+        for s in b.spans
+        if s.mark == "size" and s.value and (float(s.value) * 2) % 1
+    }
+    return (*sorted(odd), *lowered_and_raised(document))
+
+
+@dataclass
+class _Text:
+    """The text of a paragraph as it is read, with what it carries."""
+
+    parts: list[str] = field(default_factory=list)
+    length: int = 0
+    spans: list[Span] = field(default_factory=list)
+
+    def add(self, text: str, marks: Sequence[tuple[str, str | None]] = ()) -> None:
+        end = self.length + len(text)
+        self.spans += (Span(self.length, end, mark, value) for mark, value in marks)
+        self.parts.append(text)
+        self.length = end
+
+
+_IN = tuple(map(qn, ("w:ins", "w:smartTag", "w:sdt", "w:sdtContent", "w:fldSimple", "w:moveTo")))
+_OUT = tuple(map(qn, ("w:del", "w:moveFrom")))
+
+
+class _Reader:
+    def __init__(self, data: bytes) -> None:
+        self.losses: set[str] = set()
+        archive = checked(data, "word/document.xml", KIND)
+        harmless(archive, KIND)
+        names = archive.namelist()
+        if any("vbaProject" in name for name in names):
+            self.losses.add("The macros in it were left out.")
+        if any(name.startswith("word/media/") for name in names):
+            self.losses.add("Its pictures were left out.")
+        try:
+            self.file: Any = docx.Document(io.BytesIO(_as_text(data)))
+        except BadInput:
+            raise
+        except Exception as error:
+            raise BadInput(f"This {KIND} is damaged; save it anew where it was written.") from error
+        self.styles = {s.style_id: s for s in self.file.styles if s.type == WD_STYLE_TYPE.PARAGRAPH}
+        self.faces = {s.style_id: s for s in self.file.styles if s.type == WD_STYLE_TYPE.CHARACTER}
+        self.formats = self._formats()
+        self.blocks: list[Block] = []
+        self.tables = 0
+        self.started: dict[str, tuple[int, int]] = {}
+        self.ranges: dict[str, tuple[tuple[int, int], tuple[int, int]]] = {}
+        self.notes: list[NoteAt] = []
+        self.footnotes = self._footnotes()
+
+    def read(self) -> Read:
+        self._body(self.file.element.body)
+        for relation in self.file.part.rels.values():
+            if relation.is_external and not relation.reltype.endswith("/hyperlink"):
+                self.losses.add("References to other files were left out.")
+        self._comments()
+        return Read(built(self.blocks, self.notes), tuple(sorted(self.losses)))
+
+    def _body(self, parent: Any) -> None:
+        for child in parent:
+            if child.tag == qn("w:p"):
+                block = self._paragraph(child, len(self.blocks))
+                if block is not None:
+                    self.blocks.append(block)
+            elif child.tag == qn("w:tbl"):
+                self._table(child)
+            elif child.tag in _IN:
+                self._body(child)
+
+    def _paragraph(self, p: Any, b: int) -> Block | None:
+        properties = p.pPr
+        text = _Text()
+        self._walk(p, text, b, None)
+        joined = "".join(text.parts)
+        if (
+            not joined
+            and properties is not None
+            and properties.find(f".//{qn('w:vanish')}") is not None
+        ):
+            return None
+        paragraph = Paragraph(p, self.file._body)
+        spans = normal_spans(text.spans, len(joined))
+        return Block(joined, spans).formatted(self._format(paragraph))
+
+    def _format(self, paragraph: Paragraph) -> Format:
+        style = paragraph.style
+        name = (style.name or "") if style is not None else ""
+        align = _ALIGNED.get(paragraph.alignment or -1, Align.LEFT)  # type: ignore[call-overload]
+        spacing = paragraph.paragraph_format.line_spacing
+        space = round(spacing, 2) if isinstance(spacing, float) and 0.5 <= spacing <= 4 else 1.0
+        if name in ("Title", "Subtitle"):
+            return Format(Kind.HEADING, 1 if name == "Title" else 2, None, align, space)
+        if name.startswith("Heading ") and name[8:].isdigit():
+            level = int(name[8:])
+            if level > 3:
+                self.losses.add("Headings deeper than the third level were put on that level.")
+            return Format(Kind.HEADING, min(3, level), None, align, space)
+        listed = self._listed(paragraph, name)
+        if listed is not None:
+            return Format(Kind.ITEM, listed[0], listed[1], align, space)
+        if name in ("Quote", "Intense Quote", "Quotations", "Block Text"):
+            return Format(Kind.QUOTATION, None, None, align, space)
+        return Format(Kind.PARAGRAPH, None, None, align, space)
+
+    def _listed(self, paragraph: Paragraph, name: str) -> tuple[int, Bullets] | None:
+        numbered = paragraph._p.pPr.numPr if paragraph._p.pPr is not None else None
+        level = 0
+        if numbered is None and paragraph.style is not None:
+            style = paragraph.style.element.pPr
+            numbered = style.numPr if style is not None else None
+        if numbered is not None and numbered.numId is not None:
+            if numbered.numId.val == 0:
+                return None
+            level = numbered.ilvl.val if numbered.ilvl is not None else 0
+            kind = self.formats.get((numbered.numId.val, level))
+            if kind is None:
+                kind = self.formats.get((numbered.numId.val, 0))
+            if kind is not None:
+                return min(level + 1, MOST_LEVELS), kind
+        for start, kind in (("List Bullet", Bullets.BULLETED), ("List Number", Bullets.NUMBERED)):
+            if name.startswith(start):
+                rest = name[len(start) :].strip()
+                return int(rest) if rest.isdigit() else 1, kind
+        return None
+
+    def _formats(self) -> dict[tuple[int, int], Bullets]:
+        """The kind of each list's levels."""
+        try:
+            numbering = self.file.part.numbering_part.element
+        except (KeyError, NotImplementedError):
+            return {}
+        abstract: dict[str, dict[int, Bullets]] = {}
+        for made in numbering.findall(qn("w:abstractNum")):
+            levels: dict[int, Bullets] = {}
+            for level in made.findall(qn("w:lvl")):
+                form = level.find(qn("w:numFmt"))
+                value = form.get(qn("w:val")) if form is not None else "decimal"
+                if value != "none":
+                    levels[int(level.get(qn("w:ilvl"), "0"))] = (
+                        Bullets.BULLETED if value == "bullet" else Bullets.NUMBERED
+                    )
+            abstract[made.get(qn("w:abstractNumId"), "")] = levels
+        found: dict[tuple[int, int], Bullets] = {}
+        for num in numbering.findall(qn("w:num")):
+            of = num.find(qn("w:abstractNumId"))
+            levels = abstract.get(of.get(qn("w:val"), "") if of is not None else "", {})
+            for n, kind in levels.items():
+                found[int(num.get(qn("w:numId"), "0")), n] = kind
+        return found
+
+    def _walk(self, parent: Any, text: _Text, b: int, link: str | None) -> None:
+        for child in parent:
+            tag = child.tag
+            if tag == qn("w:r"):
+                self._run(child, text, b, link)
+            elif tag == qn("w:hyperlink"):
+                self._walk(child, text, b, self._target(child) or link)
+            elif tag in _IN:
+                if tag == qn("w:ins"):
+                    self.losses.add("Tracked changes were taken as they would be accepted.")
+                self._walk(child, text, b, link)
+            elif tag in _OUT:
+                self.losses.add("Tracked changes were taken as they would be accepted.")
+            elif tag == qn("w:commentRangeStart"):
+                self.started[child.get(qn("w:id"))] = (b, text.length)
+            elif tag == qn("w:commentRangeEnd"):
+                number = child.get(qn("w:id"))
+                if number in self.started:
+                    self.ranges[number] = (self.started[number], (b, text.length))
+
+    def _target(self, link: Any) -> str | None:
+        relation = self.file.part.rels.get(link.get(qn("r:id"), ""))
+        if relation is None or not relation.is_external:
+            return None
+        found = safe_link(relation.target_ref)
+        if found is None:
+            self.losses.add("Links that could do harm were left out; their words are here.")
+        return found
+
+    def _run(self, r: Any, text: _Text, b: int, link: str | None) -> None:
+        marks = self._marks(r, link)
+        for child in r:
+            tag = child.tag
+            if tag == qn("w:t"):
+                text.add(child.text or "", marks)
+            elif tag in (qn("w:br"), qn("w:cr")):
+                if child.get(qn("w:type")) == "page":
+                    self.losses.add("Page breaks were left out.")
+                else:
+                    text.add("\n", marks)
+            elif tag == qn("w:tab"):
+                text.add(" ", marks)
+            elif tag == qn("w:noBreakHyphen"):
+                text.add("-", marks)
+            elif tag == qn("w:footnoteReference"):
+                self._footnote(child, text, b)
+            elif tag in (qn("w:drawing"), qn("w:pict"), qn("w:object")):
+                self.losses.add("Its pictures were left out.")
+
+    def _footnote(self, reference: Any, text: _Text, b: int) -> None:
+        said = self.footnotes.get(reference.get(qn("w:id"), ""))
+        if said:
+            start = max(0, "".join(text.parts).rstrip().rfind(" ") + 1)
+            self.notes.append(NoteAt((b, start), (b, text.length), said, False))
+            self.losses.add("Footnotes became margin notes.")
+
+    def _marks(self, r: Any, link: str | None) -> list[tuple[str, str | None]]:
+        run = Run(r, None)  # type: ignore[arg-type]
+        face = run.font
+        named = self.faces.get(r.rPr.style) if r.rPr is not None and r.rPr.style else None
+        of_style = named.font if named is not None and "Hyperlink" not in named.name else None
+
+        def has(name: str) -> bool:
+            own = getattr(face, name)
+            return bool(own if own is not None else of_style and getattr(of_style, name))
+
+        found: list[tuple[str, str | None]] = [(mark, None) for mark, name in _FACES if has(name)]
+        if face.highlight_color is not None:
+            found.append(("highlight", None))
+        if face.color is not None and face.color.rgb is not None:
+            shade = colour(f"#{face.color.rgb}".lower())
+            if shade is not None and shade != "#000000" and not (link and named is not None):
+                found.append(("colour", _named_shade(shade)))
+        if face.name:
+            family = font(face.name)
+            if family is None:
+                self.losses.add(f"The font {face.name[:40]} is not here; the desk’s own is used.")
+            else:
+                found.append(("font", family))
+        if face.size is not None:
+            points = size(f"{face.size.pt:g}pt")
+            if points is not None:
+                found.append(("size", points))
+        if link:
+            found.append(("link", link))
+        return found
+
+    def _table(self, tbl: Any) -> None:
+        rows = list(tbl.tr_lst)
+        grid = [
+            int(c.get(qn("w:w"), "0") or 0)
+            for c in tbl.findall(f"./{qn('w:tblGrid')}/{qn('w:gridCol')}")
+        ]
+        wide = max([len(grid), *(sum(_span(tc) for tc in tr.tc_lst) for tr in rows)], default=0)
+        if not rows or not wide:
+            return
+        self.tables += 1
+        shares = _shares(grid, wide)
+        for n, tr in enumerate(rows):
+            heads = n == 0 and tr.find(f"./{qn('w:trPr')}/{qn('w:tblHeader')}") is not None
+            column = 0
+            for tc in tr.tc_lst:
+                self._cell(tc, n, column, heads, shares)
+                column += 1
+                for _ in range(1, _span(tc)):
+                    self.losses.add("Cells that were joined stand apart.")
+                    self._cell(None, n, column, heads, shares)
+                    column += 1
+            for more in range(column, wide):
+                self._cell(None, n, more, heads, shares)
+
+    def _cell(self, tc: Any, row: int, column: int, heads: bool, shares: Sequence[float]) -> None:
+        block = Block()
+        if tc is not None:
+            b = len(self.blocks)
+            text = _Text()
+            forms = []
+            for n, p in enumerate(tc.iter(qn("w:p"))):
+                if n:
+                    text.add("\n")
+                self._walk(p, text, b, None)
+                forms.append(self._format(Paragraph(p, self.file._body)))
+            joined = "".join(text.parts)
+            block = Block(joined, normal_spans(text.spans, len(joined)))
+            if forms:
+                block = block.formatted(Format(align=forms[0].align, spacing=forms[0].spacing))
+        cell = Cell(self.tables, row, column, heads, shares[column])
+        self.blocks.append(block.formatted(block.format._replace(kind=Kind.CELL, cell=cell)))
+
+    def _comments(self) -> None:
+        if not any("/comments" in r.reltype for r in self.file.part.rels.values()):
+            return
+        for comment in self.file.comments:
+            where = self.ranges.get(str(comment.comment_id))
+            if where is None:
+                continue
+            settled = comment.author == AUTHOR and comment.initials == SETTLED
+            self.notes.append(NoteAt(*where, comment.text, settled))
+
+    def _footnotes(self) -> dict[str, str]:
+        for relation in self.file.part.rels.values():
+            if relation.is_external or not relation.reltype.endswith("/footnotes"):
+                continue
+            root: Any = parse_xml(relation.target_part.blob)
+            return {
+                note.get(qn("w:id"), ""): "".join(
+                    t.text or "" for t in note.iter(qn("w:t"))
+                ).strip()
+                for note in root
+            }
+        return {}
+
+
+_FACES = (
+    ("bold", "bold"), ("italic", "italic"), ("underline", "underline"), ("strike", "strike"),
+    ("subscript", "subscript"), ("superscript", "superscript"),
+)  # fmt: skip
+
+
+def _span(tc: Any) -> int:
+    return min(int(tc.grid_span), 60)
+
+
+def _shares(grid: Sequence[int], wide: int) -> list[float]:
+    """The widths of columns as shares of the table; equal where they nearly are."""
+    if len(grid) != wide or not all(grid):
+        return [1 / wide] * wide
+    total = sum(grid)
+    even = all(abs(w * wide - total) <= total * 0.01 for w in grid)
+    return [1 / wide] * wide if even else [w / total for w in grid]
+
+
+def _named_shade(shade: str) -> str:
+    return next((name for name, value in SHADES.items() if value == shade), shade)
+
+
+def _as_text(data: bytes) -> bytes:
+    """A file with macros has another type; python-docx is told that it is an ordinary one."""
+    with zipfile.ZipFile(io.BytesIO(data)) as archive:
+        types = archive.read("[Content_Types].xml") if "[Content_Types].xml" in (
+            archive.namelist()) else b""  # fmt: skip
+        if b"macroEnabled" not in types and b"template.main" not in types:
+            return data
+        out = io.BytesIO()
+        with zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as new:
+            for item in archive.infolist():
+                body = archive.read(item.filename)
+                if item.filename == "[Content_Types].xml":
+                    body = body.replace(
+                        b"application/vnd.ms-word.document.macroEnabled.main+xml",
+                        b"application/vnd.openxmlformats-officedocument.wordprocessingml"
+                        b".document.main+xml",
+                    ).replace(b"wordprocessingml.template.main", b"wordprocessingml.document.main")
+                new.writestr(item.filename, body)
+        return out.getvalue()
+
+
+def _read(data: bytes) -> Read:
+    return _Reader(data).read()
+
+
+def _write(document: Document) -> Written:
+    return Written(to_docx(document), _losses(document))
+
+
+FORMAT = FileFormat(
+    "docx",
+    (".docx", ".docm"),
+    "application/vnd.openxmlformats-officedocument.wordprocessingml.document",
+    _read,
+    _write,
+)
