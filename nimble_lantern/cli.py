@@ -15,17 +15,9 @@ import click
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.errors import BadInput, LanternError, WrongUse
 from nimble_lantern.core.mending.word_book import from_text
+from nimble_lantern.files import read_file, read_text, write_file
 from nimble_lantern.formats import FORMATS
-from nimble_lantern.playing import (
-    desk_with,
-    folder_desk,
-    output,
-    read_file,
-    read_text,
-    run_cases,
-    script_hearings,
-    write_file,
-)
+from nimble_lantern.playing import desk_with, folder_desk, output, run_cases, script_hearings
 from nimble_lantern.shell import LiveDesk
 
 

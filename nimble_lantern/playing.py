@@ -11,20 +11,17 @@ from pathlib import Path
 from typing import Any
 
 from nimble_lantern.core.document.model import Document, Position
-from nimble_lantern.core.errors import BadInput, LanternError, WrongUse
+from nimble_lantern.core.errors import LanternError, WrongUse
 from nimble_lantern.core.mending.word_book import WordBook, entry_of
 from nimble_lantern.core.reading.hearing import Hearing, from_lines
 from nimble_lantern.core.reviewing.passages import Passage, of_document
-from nimble_lantern.formats import FORMATS, Read, from_markdown, to_markdown, to_text
+from nimble_lantern.formats import FORMATS, from_markdown, to_markdown, to_text
 from nimble_lantern.formats.report import sitting_data, trail_data
 from nimble_lantern.shell import LiveDesk
 from nimble_lantern.store.database import in_memory, migrate
 from nimble_lantern.store.journal import Journal
 from nimble_lantern.store.lock import Lock
 from nimble_lantern.store.opening import open_folder
-
-MOST_BYTES = 20_000_000
-"""Of a file of text that is read; a long novel has a million."""
 
 
 @cache
@@ -88,7 +85,7 @@ def folder_desk(
     """The desk of a folder, for as long as it is used; a document is put on it as a new one."""
     lock = Lock(folder)
     try:
-        desk = LiveDesk(open_folder(folder))
+        desk = LiveDesk(open_folder(folder), folder=folder)
         if document is not None:
             first = document.blocks[0]
             title = first.text if first.kind == "heading" else "Untitled"
@@ -98,68 +95,6 @@ def folder_desk(
         yield desk
     finally:
         lock.close()
-
-
-def read_file(path: Path, what: str) -> Read:
-    """A document from a file of any known format, told by its suffix; else Markdown.
-
-    BadInput in one sentence, with the file's name, for what cannot be read.
-    """
-    found = FORMATS.of(path) if path.suffix else FORMATS.named("markdown")
-    if found.read is None:
-        raise WrongUse(f"{found.name.capitalize()} can be written, but not read yet.")
-    data = read_bytes(path, what)
-    try:
-        return found.read(data)
-    except BadInput as error:
-        raise BadInput(f"{what} {path} cannot be opened. {error}") from error
-
-
-def write_file(path: Path, document: Document) -> tuple[str, ...]:
-    """Put a document into a file, whole or not at all; sentences about what is not in it."""
-    found = FORMATS.of(path)
-    if found.write is None:
-        raise WrongUse(f"{found.name.capitalize()} can be read, but not written.")
-    made = found.write(document)
-    new = path.with_name(path.name + ".new")
-    try:
-        new.write_bytes(made.data)
-        new.replace(path)
-    except OSError as error:
-        new.unlink(missing_ok=True)
-        raise BadInput(
-            f"{path} cannot be written: {error.strerror}; name another place."
-        ) from error
-    return made.losses
-
-
-def read_text(path: Path, what: str) -> str:
-    """A UTF-8 file's text; BadInput in one sentence for what cannot be read."""
-    try:
-        return read_bytes(path, what).decode("utf-8-sig")
-    except UnicodeDecodeError as error:
-        raise BadInput(
-            f"{what} {path} is not UTF-8 text (byte {error.start + 1}); save it as UTF-8."
-        ) from error
-
-
-def read_bytes(path: Path, what: str) -> bytes:
-    """A file's bytes; BadInput in one sentence for what cannot be read, or is too large."""
-    try:
-        if (size := path.stat().st_size) > MOST_BYTES:
-            raise BadInput(
-                f"{what} {path} has {size / 1e6:.0f} million bytes, and {MOST_BYTES / 1e6:.0f} are "
-                "the most that is read; make it smaller, or several of it."
-            )
-        return path.read_bytes()
-    except IsADirectoryError as error:
-        raise BadInput(f"{what} {path} is a folder; name a file in it.") from error
-    except OSError as error:
-        raise BadInput(
-            f"{what} {path} cannot be read: {error.strerror}; check its name."
-        ) from error
-    except ValueError as error:
-        raise BadInput(f"{what} cannot be read: no file has such a name.") from error
 
 
 def script_hearings(text: str) -> list[Hearing]:

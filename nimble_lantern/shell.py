@@ -14,16 +14,27 @@ from collections import deque
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
 from datetime import datetime
-from typing import Protocol, assert_never
+from pathlib import Path
+from typing import Any, Protocol, assert_never
 
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.effects import (
+    BackUp,
+    CheckAll,
     CheckMicrophone,
+    DropPrints,
     Effect,
+    Export,
+    ExportPassages,
     FetchEars,
     Kept,
+    Leave,
+    Outside,
+    PrintDocument,
     Prompt,
+    ReadAloud,
+    Say,
     SayAgain,
     Scroll,
 )
@@ -34,10 +45,16 @@ from nimble_lantern.core.reference import screens_of
 from nimble_lantern.core.showing import SHELF_A_SCREEN, book_screens, scrolled, shelf_screens
 from nimble_lantern.core.sitting import Configured, Heard, Looked, Outcome, advance, faulty
 from nimble_lantern.core.state import Sitting, View
+from nimble_lantern.files import read_file
+from nimble_lantern.outside import World
 from nimble_lantern.store.figures import Day
-from nimble_lantern.store.journal import Journal, ShelfEntry, SoundMark
+from nimble_lantern.store.journal import Journal, Print, SoundMark
+from nimble_lantern.store.shelf import ShelfEntry
+from nimble_lantern.voices.speaker import Speaker
 
 RETRY_SECONDS = 2.0
+UNSPOKEN = ("script", "prompter", "control")
+"""Sources that nobody spoke for."""
 MOST_HELD = 500
 """Utterances that wait in memory while the disk cannot be written."""
 
@@ -65,6 +82,8 @@ class Scene:
     notice: str = ""  # what the desk has to say besides, until the next utterance
     trouble: str = ""  # what is wrong, until it is right again
     days: tuple[Day, ...] = ()  # the person's own figures
+    prints: tuple[Print, ...] = ()  # in the tray, the newest first
+    voice: dict[str, Any] | None = None  # what the page is to speak
 
 
 @dataclass(frozen=True, slots=True)
@@ -78,7 +97,9 @@ class Held:
 class LiveDesk:
     """The state that all pages share.  Safe to call from several threads."""
 
-    def __init__(self, journal: Journal, scripts: tuple[str, ...] = ()) -> None:
+    def __init__(
+        self, journal: Journal, scripts: tuple[str, ...] = (), folder: Path | None = None
+    ) -> None:
         self.lock = threading.RLock()
         """Held while the sitting changes, and while it is drawn: its caches follow one text."""
         self._journal = journal
@@ -93,6 +114,11 @@ class LiveDesk:
         self._why = ""
         self._retry: threading.Timer | None = None
         self.clock: Callable[[], datetime] = datetime.now
+        self.world = World(folder, journal, self.say)
+        self.speaker: Speaker | None = None
+        """Who reads aloud."""
+        self.closes: Callable[[bool], None] | None = None
+        """Closes the desk's window, or opens it again."""
         self.prompter: Prompter | None = None
         self.ears: Callable[[], str] | None = None
         """Tells how the microphone sounds, in words."""
@@ -129,6 +155,7 @@ class LiveDesk:
         with self.lock:
             view = self._sitting.view
             shelf = tuple(self._journal.shelf(self._names_shown())) if view is View.SHELF else ()
+            prints = tuple(self._journal.prints()) if view is View.PRINT_TRAY else ()
             days = tuple(self._journal.days()) if view is View.FIGURES else ()
             return Scene(
                 self._revision,
@@ -141,6 +168,8 @@ class LiveDesk:
                 self._notice,
                 self._trouble(),
                 days,
+                prints,
+                self.speaker.playing() if self.speaker else None,
             )
 
     def _names_shown(self) -> tuple[str, ...]:
@@ -156,6 +185,11 @@ class LiveDesk:
         """
         with self.lock:
             self._partial = ""
+            kept = self._without_own_voice(hearing)
+            if kept is None:
+                self._revision += 1
+                return None
+            hearing = kept
             if len(self._held) >= MOST_HELD:
                 self._notice = f"{quoted(hearing.text)} is not kept: too much waits for the disk."
                 self._revision += 1
@@ -166,6 +200,20 @@ class LiveDesk:
                 self._revision += 1
                 return None
             return outcomes[-1]
+
+    def _without_own_voice(self, hearing: Hearing) -> Hearing | None:
+        """A hearing without what the desk itself was saying; None if that was all of it."""
+        if self.speaker is None or hearing.source in UNSPOKEN:
+            return hearing
+        words = hearing.text.split()
+        left = self.speaker.left_of(words)
+        if left is None:
+            return None
+        return (
+            hearing
+            if len(left) == len(words)
+            else from_line(" ".join(left), hearing.pause, source=hearing.source)
+        )
 
     def _kept(self) -> list[Outcome]:
         """Keep what waits, the first first, as far as the disk takes it."""
@@ -306,8 +354,75 @@ class LiveDesk:
                 self._prompt(name, mistakes)
             case SayAgain(words):
                 self._held.insert(1, Held(from_line(" ".join(words)), None))
+            case ReadAloud(sentences):
+                self._read(sentences)
+            case Say(text):
+                if self.speaker is not None:
+                    self.speaker.say(text)
+            case Leave(again):
+                self._leave(again)
+            case (
+                Export()
+                | PrintDocument()
+                | DropPrints()
+                | BackUp()
+                | CheckAll()
+                | (ExportPassages())
+            ):
+                self._put_out(effect)
             case _:
                 assert_never(effect)
+
+    def _put_out(self, effect: Outside) -> None:
+        """Files and paper: what came of it is told."""
+        told = self.world.do(effect, self._sitting)
+        if told:
+            self._notice = told
+        self._sitting = replace(self._sitting, jobs=self._journal.jobs())
+
+    def _read(self, sentences: tuple[tuple[str, int, int, int], ...]) -> None:
+        if self.speaker is None:
+            return
+        if not sentences:
+            self.speaker.hush()
+            return
+        aloud = self._sitting.aloud
+        began = aloud.at if aloud is not None else 0
+        pace = self._sitting.settings.reading_pace
+        self.speaker.read([text for text, *_ in sentences], pace, began)
+
+    def spoken(self, utterance: int, sentence: int, word: int, done: bool = False) -> None:
+        """Told by whoever reads aloud: which sentence of what was asked, and which word of it."""
+        with self.lock:
+            aloud = self._sitting.aloud
+            if aloud is None or self.speaker is None or not self.speaker.is_about(utterance):
+                return
+            at = self.speaker.began + sentence
+            if done or at >= len(aloud.stretches):
+                self._sitting = replace(self._sitting, aloud=None)
+            else:
+                self._sitting = replace(self._sitting, aloud=replace(aloud, at=at, word=word))
+            self._revision += 1
+
+    def _leave(self, again: bool) -> None:
+        if self.closes is None:
+            self._notice = "The window here is closed by hand only; everything is kept."
+        else:
+            self.closes(again)
+
+    def arrived(self, path: Path) -> None:
+        """A file was put into the inbox: it comes onto the shelf, with a sentence."""
+        name = path.stem.strip() or "Untitled"
+        try:
+            read = read_file(path, "The file")
+            with self.lock:
+                title = self._journal.add(name, read.document)
+                self._sitting = replace(self._sitting, shelf=self._journal.titles())
+            said = " ".join((f"{quoted(title)} came into the inbox: “open {title.lower()}”.",
+                             *read.losses))  # fmt: skip
+        except LanternError as error:
+            said = str(error)
+        self.say(said)
 
     def _prompt(self, name: str | None, mistakes: bool) -> None:
         if self.prompter is not None and name is not None:

@@ -112,6 +112,14 @@ class ReadAloud:
 
 
 @dataclass(frozen=True, slots=True)
+class Say:
+    """Tell something by voice."""
+
+    effect: ClassVar[str] = "say"
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
 class BackUp:
     """Copy everything that is kept into a file beside the outbox."""
 
@@ -230,7 +238,7 @@ Kept = (
 """What the journal does, in the transaction of the utterance."""
 Outside = Export | PrintDocument | DropPrints | BackUp | CheckAll | ExportPassages | Leave
 """What has to do with files and devices."""
-Effect = Kept | Scroll | Prompt | CheckMicrophone | FetchEars | SayAgain | ReadAloud | Outside
+Effect = Kept | Scroll | Prompt | CheckMicrophone | FetchEars | SayAgain | ReadAloud | Say | Outside
 _KINDS: dict[str, Any] = {kind.effect: kind for kind in get_args(Effect)}
 
 

@@ -3,6 +3,7 @@
 LanternError                what, why and what to do, in one plain sentence
 ├── BadInput                a file or value from outside that cannot be used (exit status 1)
 ├── NotKept                 an utterance or setting that could not be written to the disk
+├── VoiceError              a voice that cannot speak just now
 └── WrongUse                a command line that cannot be meant (exit status 2)
 EditError                   a bug: an edit applied to a document it was not made for
 CatalogueError              a bug: a pattern that cannot be compiled, or stands there twice
@@ -24,6 +25,10 @@ class BadInput(LanternError):
 
 class NotKept(LanternError):
     """What was to be kept is not on the disk; says why and what to do, without a stop."""
+
+
+class VoiceError(LanternError):
+    """A voice that cannot speak; the text is on the page all the same."""
 
 
 class WrongUse(LanternError):

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 
 from nimble_lantern.core.document.layout import CELL_PAD, INDENT, Face, Line, face_of, indent, runs
@@ -177,7 +177,7 @@ def _part(
         left,
         width,
         indent(block) if block.cell is None else CELL_PAD,
-        _sign(sitting, b) if opens and block.kind == "item" else "",
+        sign_of(sitting.document.blocks, b) if opens and block.kind == "item" else "",
         own is not None,
         opens,
         tuple(_segments(sitting, b, line, own, pennants, unsure)),
@@ -226,9 +226,8 @@ def _pennants(sitting: Sitting) -> list[tuple[int, Range]]:
     return [(n, r) for n, option in options for r in option.ranges]
 
 
-def _sign(sitting: Sitting, b: int) -> str:
+def sign_of(blocks: Sequence[Block], b: int) -> str:
     """The bullet, or the number of an item among its neighbours of the same level."""
-    blocks = sitting.document.blocks
     block, level = blocks[b], blocks[b].level or 1
     if block.list != "numbered":
         return _BULLETS[min(level, 3) - 1]

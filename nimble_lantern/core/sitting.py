@@ -24,12 +24,14 @@ from nimble_lantern.core.effects import (
     Prompt,
     PutAway,
     SaveSetting,
+    Say,
 )
 from nimble_lantern.core.kinds import Attention, Lamp, ReadAs
 from nimble_lantern.core.practice.watching import watched
 from nimble_lantern.core.reading.decision import decide
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.settings import configured, setting_text
+from nimble_lantern.core.speaking.answers import answer
 from nimble_lantern.core.state import Entry, Sitting, View
 from nimble_lantern.core.trail import Trail
 from nimble_lantern.core.turn import Turn
@@ -143,6 +145,8 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         heard_names=(),
     )
     final = watched(before, final)
+    if final.settings.answers_aloud and (said := answer(final, entry)):
+        turn.effects.append(Say(said))
     return Outcome(final, tuple(turn.versions), tuple(turn.effects), entry)
 
 

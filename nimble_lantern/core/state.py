@@ -235,6 +235,7 @@ class Sitting:
     practised: tuple[str, ...] = ()  # lessons that were finished
     aloud: Aloud | None = None  # what is read aloud, and where
     trail_view: TrailView = TrailView()
+    shown_print: int = 0  # which print of the tray is shown; 0 is the document as it prints
     jobs: tuple[str, ...] = ()  # what lies in the print tray, the newest first
     now: datetime | None = None  # the time of day where the speaker is, at the last utterance
     known: Vocabulary = field(default_factory=Vocabulary, compare=False, repr=False)

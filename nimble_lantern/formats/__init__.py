@@ -2,13 +2,13 @@
 
 from __future__ import annotations
 
-from nimble_lantern.formats import docx, html, markdown, odt, text
+from nimble_lantern.formats import docx, html, markdown, odt, pdf, text
 from nimble_lantern.formats.html import to_html
 from nimble_lantern.formats.markdown import from_markdown, read_markdown, to_markdown
 from nimble_lantern.formats.registry import FileFormat, Read, Registry, Written
 from nimble_lantern.formats.text import to_text
 
-FORMATS = Registry((markdown.FORMAT, text.FORMAT, html.FORMAT, docx.FORMAT, odt.FORMAT))
+FORMATS = Registry((markdown.FORMAT, text.FORMAT, html.FORMAT, docx.FORMAT, odt.FORMAT, pdf.FORMAT))
 
 __all__ = [
     "FORMATS",

@@ -65,6 +65,7 @@ class _Writer:
         self.notes = notes_of(document)
         self.started: dict[int, Run] = {}
         self.ended: dict[int, Run] = {}
+        self.ids: dict[str, str] = {}  # of styles, by their names
 
     def written(self, title: str) -> bytes:
         self._prepared(title)
@@ -154,9 +155,9 @@ class _Writer:
         block = self.document.blocks[b]
         match block.kind:
             case Kind.HEADING:
-                paragraph.style = self.file.styles[f"Heading {block.level or 1}"]
+                self._styled(paragraph, f"Heading {block.level or 1}")
             case Kind.QUOTATION:
-                paragraph.style = self.file.styles["Quote"]
+                self._styled(paragraph, "Quote")
             case Kind.ITEM:
                 self._item(paragraph, b)
         form = paragraph.paragraph_format
@@ -166,10 +167,15 @@ class _Writer:
             form.line_spacing = block.spacing
         self._runs(paragraph, b)
 
+    def _styled(self, paragraph: Paragraph, name: str) -> None:
+        if name not in self.ids:
+            self.ids[name] = str(self.file.styles[name].style_id)
+        paragraph._p.get_or_add_pPr().style = self.ids[name]
+
     def _item(self, paragraph: Paragraph, b: int) -> None:
         block = self.document.blocks[b]
         kind = block.list or Bullets.BULLETED
-        paragraph.style = self.file.styles["List Paragraph"]
+        self._styled(paragraph, "List Paragraph")
         before = self.document.blocks[b - 1] if b else None
         fresh = before is None or before.kind != Kind.ITEM or (
             before.list != kind and (before.level or 1) == (block.level or 1)
@@ -315,6 +321,7 @@ class _Reader:
         except Exception as error:
             raise BadInput(f"This {KIND} is damaged; save it anew where it was written.") from error
         self.styles = {s.style_id: s for s in self.file.styles if s.type == WD_STYLE_TYPE.PARAGRAPH}
+        self.usual = self.file.styles.default(WD_STYLE_TYPE.PARAGRAPH)
         self.faces = {s.style_id: s for s in self.file.styles if s.type == WD_STYLE_TYPE.CHARACTER}
         self.formats = self._formats()
         self.blocks: list[Block] = []
@@ -359,9 +366,12 @@ class _Reader:
         return Block(joined, spans).formatted(self._format(paragraph))
 
     def _format(self, paragraph: Paragraph) -> Format:
-        style = paragraph.style
+        named = paragraph._p.pPr.style if paragraph._p.pPr is not None else None
+        style = self.styles.get(named) if named is not None else self.usual
         name = (style.name or "") if style is not None else ""
-        align = _ALIGNED.get(paragraph.alignment or -1, Align.LEFT)  # type: ignore[call-overload]
+        align = Align.LEFT
+        if paragraph.alignment is not None:
+            align = _ALIGNED.get(paragraph.alignment, Align.LEFT)
         spacing = paragraph.paragraph_format.line_spacing
         space = round(spacing, 2) if isinstance(spacing, float) and 0.5 <= spacing <= 4 else 1.0
         if name in ("Title", "Subtitle"):
@@ -371,19 +381,19 @@ class _Reader:
             if level > 3:
                 self.losses.add("Headings deeper than the third level were put on that level.")
             return Format(Kind.HEADING, min(3, level), None, align, space)
-        listed = self._listed(paragraph, name)
+        listed = self._listed(paragraph, name, style)
         if listed is not None:
             return Format(Kind.ITEM, listed[0], listed[1], align, space)
         if name in ("Quote", "Intense Quote", "Quotations", "Block Text"):
             return Format(Kind.QUOTATION, None, None, align, space)
         return Format(Kind.PARAGRAPH, None, None, align, space)
 
-    def _listed(self, paragraph: Paragraph, name: str) -> tuple[int, Bullets] | None:
-        numbered = paragraph._p.pPr.numPr if paragraph._p.pPr is not None else None
+    def _listed(self, paragraph: Paragraph, name: str, style: Any) -> tuple[int, Bullets] | None:
+        numbered: Any = paragraph._p.pPr.numPr if paragraph._p.pPr is not None else None
         level = 0
-        if numbered is None and paragraph.style is not None:
-            style = paragraph.style.element.pPr
-            numbered = style.numPr if style is not None else None
+        if numbered is None and style is not None:
+            base = style.element.pPr
+            numbered = base.numPr if base is not None else None
         if numbered is not None and numbered.numId is not None:
             if numbered.numId.val == 0:
                 return None

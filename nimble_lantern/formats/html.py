@@ -100,7 +100,7 @@ def _element(block: Block) -> str:
 
 def _inline(block: Block) -> str:
     out: list[str] = []
-    for step, what in nested(block):
+    for step, what in nested(block, spaces=True):
         if step == "text":
             assert isinstance(what, str)
             kept = _SPACES.sub(lambda m: "\xa0" * len(m[0]), what)

@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 from nimble_lantern.core.commands.places import places_of
+from nimble_lantern.core.commands.versions import EXPORTED
 from nimble_lantern.core.document.model import Block, Position, Range
 from nimble_lantern.core.doubts import doubts
 from nimble_lantern.core.reviewing.notes import notes_of
@@ -46,7 +47,7 @@ def sitting_data(sitting: Sitting) -> dict[str, Any]:
             }
             for note in notes_of(sitting.document)
         ],
-        "versions": [{"name": milestone.name} for milestone in sitting.milestones],
+        "versions": [{"name": m.name} for m in sitting.milestones if m.name != EXPORTED],
         "spelling": sitting.tray.letters if sitting.tray is not None else None,
         "aloud": _aloud(sitting),
         "passages": [passage.name for passage in sitting.passages],

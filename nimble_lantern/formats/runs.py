@@ -9,8 +9,11 @@ from nimble_lantern.core.document.model import Block, Span
 Mark = tuple[str, str | None]
 
 
-def nested(block: Block) -> Iterator[tuple[str, Mark | str]]:
-    """("open", mark), ("text", str) and ("close", mark) in order, opened and closed as a stack."""
+def nested(block: Block, spaces: bool = False) -> Iterator[tuple[str, Mark | str]]:
+    """("open", mark), ("text", str) and ("close", mark) in order, opened and closed as a stack.
+
+    Marks open behind a space that they cover, unless they may hold `spaces`.
+    """
     edges = sorted({0, len(block.text), *(e for s in block.spans for e in (s.start, s.end))})
     stack: list[Mark] = []
     ends: dict[Mark, int] = {}
@@ -21,7 +24,7 @@ def nested(block: Block) -> Iterator[tuple[str, Mark | str]]:
         fresh = [m for m in active if m not in stack]
         fresh.sort(key=lambda m: (-active[m].end, m[0], m[1] or ""))
         text = block.text[start:end]
-        if fresh and (space := text[: len(text) - len(text.lstrip(" "))]):
+        if fresh and not spaces and (space := text[: len(text) - len(text.lstrip(" "))]):
             # Markdown's signs do not open in front of a space.
             yield "text", space
             text = text[len(space) :]

@@ -11,9 +11,10 @@ import json
 from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, replace
 from datetime import UTC, date, datetime
+from pathlib import Path
 from typing import Any, assert_never
 
-from sqlalchemy import Engine, func, select
+from sqlalchemy import Engine, delete, func, select
 from sqlalchemy.exc import DBAPIError, IntegrityError
 from sqlalchemy.orm import Session
 from sqlalchemy.orm.exc import StaleDataError
@@ -32,6 +33,7 @@ from nimble_lantern.core.document.model import (
     Document,
     Kind,
     Position,
+    document_from_json,
     document_to_json,
 )
 from nimble_lantern.core.document.tables import next_table, of_old
@@ -69,7 +71,7 @@ from nimble_lantern.core.state import (
     View,
 )
 from nimble_lantern.core.trail import Trail
-from nimble_lantern.store import figures, forgetting, shelf, states
+from nimble_lantern.store import backing, figures, forgetting, readback, shelf, states
 from nimble_lantern.store.database import migrate, why
 from nimble_lantern.store.figures import Day
 from nimble_lantern.store.models import (
@@ -87,6 +89,7 @@ from nimble_lantern.store.shelf import ShelfEntry
 SMALL = 20_000
 """Characters of edits that are never worth a full copy."""
 MOST_VISITED = 9
+MOST_PRINTS = 20
 FEW = 24
 """Versions that are never worth one, however small; of a long document it takes more."""
 _OPENING = 110
@@ -107,6 +110,20 @@ class SoundMark:
     stream: str
     position: int
     time: float
+
+
+@dataclass(frozen=True, slots=True)
+class Print:
+    """A print in the tray; the time in UTC."""
+
+    title: str
+    copies: int
+    pages: int
+    printed_at: datetime
+    text_size: str
+    first: int
+    document: Document
+    pdf: bytes
 
 
 class Journal:
@@ -213,6 +230,60 @@ class Journal:
     @staticmethod
     def _jobs(session: Session) -> tuple[str, ...]:
         return tuple(session.scalars(select(PrintRow.title).order_by(PrintRow.id.desc())))
+
+    def add_print(self, sitting: Sitting, pdf: bytes, count: int, copies: int, first: int) -> None:
+        """Put a print into the tray; the oldest of too many goes."""
+        self._begun = None
+        with Session(self._engine) as session, session.begin():
+            session.add(
+                PrintRow(
+                    title=sitting.title,
+                    copies=copies,
+                    pages=count,
+                    printed_at=self._clock(),
+                    text_size=sitting.settings.text_size,
+                    first=first,
+                    blocks=_blocks_text(sitting.document),
+                    pdf=pdf,
+                )
+            )
+            session.flush()
+            old = select(PrintRow.id).order_by(PrintRow.id.desc()).offset(MOST_PRINTS)
+            session.execute(delete(PrintRow).where(PrintRow.id.in_(list(session.scalars(old)))))
+
+    def drop_prints(self, number: int) -> None:
+        """Take a print out of the tray, counted from 1, the newest first; or all of them (0)."""
+        self._begun = None
+        with Session(self._engine) as session, session.begin():
+            ids = list(session.scalars(select(PrintRow.id).order_by(PrintRow.id.desc())))
+            gone = ids if not number else ids[number - 1 : number]
+            session.execute(delete(PrintRow).where(PrintRow.id.in_(gone)))
+
+    def jobs(self) -> tuple[str, ...]:
+        with Session(self._engine) as session:
+            return self._jobs(session)
+
+    def prints(self) -> list[Print]:
+        """What lies in the tray, the newest first."""
+        with Session(self._engine) as session:
+            rows = session.scalars(select(PrintRow).order_by(PrintRow.id.desc()))
+            return [
+                Print(r.title, r.copies, r.pages, r.printed_at, r.text_size, r.first,
+                      document_from_json(json.loads(r.blocks)), r.pdf)
+                for r in rows
+            ]  # fmt: skip
+
+    def today(self) -> str:
+        """The day, as a file's name has it."""
+        return readback.local(self._clock()).strftime("%Y-%m-%d %H.%M")
+
+    def back_up(self, path: Path) -> None:
+        """Copy all that is kept into a file, and see that it is whole."""
+        backing.back_up(self._engine, path)
+
+    def check(self) -> list[str]:
+        """Sentences about what is wrong with what is kept; none if all is well."""
+        return backing.check(self._engine)
 
     def save_setting(self, name: str, value: str) -> None:
         """Keep a setting; NotKept if it could not be written."""

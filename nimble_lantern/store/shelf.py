@@ -11,6 +11,7 @@ from datetime import UTC, date, datetime, time, timedelta
 from sqlalchemy import func, select, text
 from sqlalchemy.orm import Session
 
+from nimble_lantern.core.document.edits import edit_from_json
 from nimble_lantern.core.document.model import Document, document_from_json
 from nimble_lantern.core.practice.lessons import SHEET
 from nimble_lantern.core.state import FoundDocument
@@ -146,8 +147,6 @@ def text_of(session: Session, row: DocumentRow, engine: object) -> Document:
 
 def rebuilt(session: Session, row: DocumentRow) -> Document:
     """A document made from its first copy by all that was done to it since: for checking."""
-    from nimble_lantern.core.document.edits import edit_from_json
-
     steps: dict[int, tuple[int, str]] = {
         number: (parent, edit)
         for number, parent, edit in session.execute(

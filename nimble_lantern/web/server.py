@@ -15,10 +15,13 @@ from waitress import create_server
 from nimble_lantern.core.errors import BadInput
 from nimble_lantern.demo import load_sample_world
 from nimble_lantern.engines import LiveEngine, ears
+from nimble_lantern.outside import Inbox
 from nimble_lantern.prompter import scripts_in
 from nimble_lantern.shell import LiveDesk
 from nimble_lantern.store.lock import Lock
 from nimble_lantern.store.opening import open_folder
+from nimble_lantern.voices import espeak
+from nimble_lantern.voices.speaker import Speaker, Voice
 from nimble_lantern.web.app import create_app
 from nimble_lantern.web.guard import MOST_BYTES, key_of
 
@@ -31,6 +34,11 @@ def builtin_engine() -> LiveEngine:
     from nimble_lantern.engines.builtin.recogniser import BuiltIn
 
     return BuiltIn()
+
+
+def usual_voice() -> Voice | None:
+    """The voice of this machine; None where the browser's own has to do."""
+    return espeak.Espeak() if espeak.found() else None
 
 
 def data_folder(demo: bool) -> Path:
@@ -52,11 +60,14 @@ def run(
     lock = Lock(folder)
     try:
         journal = open_folder(folder, load_sample_world if demo else None)
-        desk = LiveDesk(journal, tuple(scripts_in()))
+        desk = LiveDesk(journal, tuple(scripts_in()) if demo else (), folder)
+        desk.speaker = Speaker(usual_voice())
+        inbox = Inbox(folder, desk.arrived)
         word = key_of(folder) if key else None
         app = create_app(desk, builtin_engine, model=model or ears.chosen(), host=host, key=word)
         server = _server(app, host, port)
         lock.note(f"http://{host}:{port}/")
+        inbox.start()
         _serve(app, server, f"http://{host}:{port}/{f'?key={word}' if word else ''}")
     finally:
         lock.close()

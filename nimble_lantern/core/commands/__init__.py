@@ -1,6 +1,7 @@
 """The commands, one file a family.  Importing this package fills the catalogue."""
 
 from nimble_lantern.core.commands import (
+    aloud,
     blocks,
     case,
     choosing,
@@ -22,6 +23,7 @@ from nimble_lantern.core.commands import (
     mending,
     moving,
     notes,
+    outgoing,
     passages,
     places,
     practising,
@@ -42,6 +44,7 @@ from nimble_lantern.core.targets import rules, sides
 
 __all__ = [
     "CATALOGUE",
+    "aloud",
     "blocks",
     "case",
     "choosing",
@@ -63,6 +66,7 @@ __all__ = [
     "mending",
     "moving",
     "notes",
+    "outgoing",
     "passages",
     "places",
     "practising",

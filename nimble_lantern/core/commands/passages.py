@@ -297,8 +297,8 @@ def _at_blank(sitting: Sitting, anchor: Anchor, r: Range) -> Done:
         asked = Question("passages.want", {}, choices, sure=True, beside=True)
         return Done(replace(after, question=asked), f"{quoted(name)}: with it, or “leave it out”?")
     if options:
-        choices = tuple(Option(str(o), (("choice", str(o)),), (r,)) for o in options)
-        asked = Question("passages.pick", {}, choices, beside=True)
+        named_options = tuple(Option(str(o), (("choice", str(o)),), (r,)) for o in options)
+        asked = Question("passages.pick", {}, named_options, beside=True)
         said = ", ".join(f"{n} {o}" for n, o in enumerate(options, 1))
         return Done(replace(after, question=asked), f"{quoted(name)}: {said}")
     return Done(after, f"say {quoted(name)}")

@@ -3,9 +3,8 @@
 from __future__ import annotations
 
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, of_the_page
 
 
 @command(
@@ -20,42 +19,6 @@ from nimble_lantern.core.targets.model import Places, of_the_page
 def save(sitting: Sitting) -> Done:
     """Nothing needs saving: every utterance is kept as soon as it is done."""
     return Done(sitting, "everything is saved as you say it")
-
-
-def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
-    """ "Read the second paragraph" is asked of the desk; "read the minutes" is a sentence."""
-    return of_the_page(parse.args.get("target"))
-
-
-CATALOGUE.table("aloud", {"(back [to me] | aloud [to me] | out loud | out aloud)": True})
-
-
-@command(
-    "read [me] [(it | that | this | everything)] [all] <aloud> [from the <beginning>]",
-    "read [me] (it | that | this | everything) all",
-    "read [me] (it | that | this | everything) [all] from the <beginning>",
-    "read [me] {target} <aloud>",
-    Way("read [me] {target}", when=_of_the_page),
-    "(stop | pause | go on | carry on | continue) reading",
-    example="read the last paragraph back to me",
-    group="desk",
-)
-def read_aloud(sitting: Sitting, target: Places | None = None) -> Refusal:
-    """Reading aloud is not done here yet."""
-    return Refusal("Reading aloud cannot be done here yet.", "", "“Find” shows words on the page.")
-
-
-@command(
-    "print [(it | this | that)]",
-    "print (the | this | my) (document | letter | text | page)",
-    example="print the letter",
-    group="desk",
-)
-def print_it(sitting: Sitting) -> Refusal:
-    """Printing is left to the computer that shows the page."""
-    return Refusal(
-        "Printing cannot be done here yet.", "", "“lantern convert” writes a file to print."
-    )
 
 
 @command(
@@ -102,14 +65,3 @@ CATALOGUE.table(
 def put_thing(sitting: Sitting, thing: str) -> Refusal:
     """Pictures, footnotes and their like cannot be put in here yet."""
     return Refusal(f"{thing} cannot be put in here yet.")
-
-
-@command(
-    "(close | quit | exit) (the | this) (desk | program | application | app | window)",
-    "(shut down | log out | sign out)",
-    example="close the program",
-    group="desk",
-)
-def close(sitting: Sitting) -> Refusal:
-    """The desk stays: it is closed with the page that shows it."""
-    return Refusal("The desk stays open.", "", "“Stop listening” lets the lamp burn low.")

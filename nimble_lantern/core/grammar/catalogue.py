@@ -22,6 +22,7 @@ GROUPS = {
     "format": "Format",
     "repair": "Taking back",
     "choosing": "Choosing",
+    "reading": "Reading aloud",
     "desk": "Desk and documents",
     "listening": "Listening",
 }

@@ -18,6 +18,7 @@ class Aloud:
     at: int = 0
     waiting: bool = False
     word: int = 0
+    marks: bool = False  # are named as well
 
     @property
     def here(self) -> Range | None:

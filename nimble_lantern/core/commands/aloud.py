@@ -1,0 +1,404 @@
+"""Reading aloud: a target, from here, the doubts; stopping, going back, and where one is."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+from nimble_lantern.core.commands.wording import many, named, quoted
+from nimble_lantern.core.document.model import Position, Range
+from nimble_lantern.core.document.units import block_range
+from nimble_lantern.core.doubts import doubts
+from nimble_lantern.core.effects import ReadAloud, SaveSetting, Say
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.speaking.aloud import Aloud
+from nimble_lantern.core.speaking.saying import sentence_said, spelled, stretches, word_range
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places, That, Words, of_the_page
+
+PACES = ("slowest", "slow", "normal", "fast", "fastest")
+MOST_SENTENCES = 5_000
+
+
+def spoken(sitting: Sitting, aloud: Aloud) -> ReadAloud:
+    """The effect that reads on from where somebody is."""
+    book = sitting.word_book
+    rest = aloud.stretches[aloud.at :]
+    return ReadAloud(
+        tuple(
+            (sentence_said(sitting.document, r, book, aloud.marks),
+             r.start.block, r.start.offset, r.end.offset)
+            for r in rest
+        )
+    )  # fmt: skip
+
+
+def _reading(sitting: Sitting, ranges: Sequence[Range], what: str, marks: bool = False) -> (
+    Done | Refusal
+):  # fmt: skip
+    found = [s for r in ranges for s in stretches(sitting.document, r)][:MOST_SENTENCES]
+    if not found:
+        return Refusal("There are no words to read there.")
+    aloud = Aloud(tuple(found), marks=marks)
+    after = replace(sitting, aloud=aloud, question=None)
+    return Done(after, f"reading {what}", (spoken(after, aloud),))
+
+
+def _to_be_read(sitting: Sitting, parse: Parse) -> bool:
+    """ "Read the last paragraph" is asked of the desk; "read the log" may be said in a letter."""
+    target = parse.args.get("target")
+    if isinstance(target, That):
+        return True
+    return isinstance(target, Words) or of_the_page(target)
+
+
+def _plainly(sitting: Sitting, parse: Parse) -> bool:
+    return _to_be_read(sitting, parse) and not isinstance(parse.args.get("target"), Words)
+
+
+CATALOGUE.table("read_out", {"(back [to me] | aloud [to me] | out loud | out aloud)": True})
+CATALOGUE.table(
+    "named_marks", {"with [the] (marks | punctuation | stops)": True, "marks and all": True}
+)
+
+
+@command(
+    Way("read {target} [(aloud | out | out loud | back | to me | back to me)] [{named_marks}]",
+        when=_plainly),
+    Way("read [me] {target} (aloud | out | out loud | back | to me | back to me) [{named_marks}]",
+        when=_to_be_read),
+    Way("read [me] [back] {target} [(again | please)]", when=_plainly),
+    Way("let me hear {target}", when=_plainly),
+    Way("(say | tell me) what {target} says", when=_plainly),
+    Way("what does {target} say", when=_plainly),
+    Way("how does {target} (sound | read)", when=_plainly),
+    example="read the last paragraph",
+    group="reading",
+)  # fmt: skip
+def read(sitting: Sitting, target: Places, named_marks: bool = False) -> Done | Refusal:
+    """Read any part of the text aloud; the word being read is marked."""
+    return _reading(sitting, target.ranges, named(sitting.document, target.ranges[:1]),
+                    named_marks)  # fmt: skip
+
+
+@command(
+    "read (it | this | that) [back] [to me] [aloud]",
+    "read back [to me] [what i (said | wrote | have written)]",
+    "read [me] [back] what i [just] (said | wrote)",
+    "(can you | could you) read (it | that) [back] [to me]",
+    example="read it back",
+    group="reading",
+)
+def read_back(sitting: Sitting) -> Done | Refusal:
+    """Read what is selected, or was just said; else the paragraph you are in."""
+    if sitting.selection is not None:
+        return _reading(sitting, [sitting.selection], "what is selected")
+    if sitting.that:
+        return _reading(sitting, sitting.that, "what was just said")
+    here = block_range(sitting.document, sitting.caret.block)
+    return _reading(sitting, [here], "this paragraph")
+
+
+@command(
+    "read [on] from here [on] [{named_marks}]",
+    "read (the rest | on)",
+    "read from (this place | the cursor | where i am)",
+    example="read from here",
+    group="reading",
+)
+def read_on(sitting: Sitting, named_marks: bool = False) -> Done | Refusal:
+    """Read aloud from the sentence you are in to the end."""
+    block = sitting.document.blocks[sitting.caret.block]
+    at = max((s for s, e in block.sentences if s <= sitting.caret.offset), default=0)
+    r = Range(Position(sitting.caret.block, at), sitting.document.end)
+    return _reading(sitting, [r], "from here", named_marks)
+
+
+@command(
+    "read from the (top | start | beginning) [{named_marks}]",
+    "read (everything | it all | all of it | the whole thing | the whole (letter | text))"
+    " [aloud] [to me] [{named_marks}]",
+    "read [me] [(it | that | this | everything)] all <read_out> [from the <beginning>]",
+    "read [me] (it | that | this | everything) all",
+    "read [me] (it | that | this | everything) [all] from the <beginning>",
+    "read [me] the (whole | entire) (document | text | letter | thing)",
+    "read [me] (the | my) (letter | document) [(aloud | to me | back | from the start)]",
+    example="read from the top",
+    group="reading",
+)
+def read_all(sitting: Sitting, named_marks: bool = False) -> Done | Refusal:
+    """Read the whole text aloud."""
+    return _reading(sitting, [sitting.document.whole], "from the top", named_marks)
+
+
+@command(
+    "read [on] from {target}",
+    "start reading (at | from) {target}",
+    example="read from the second paragraph",
+    group="reading",
+)
+def read_from(sitting: Sitting, target: Places) -> Done | Refusal:
+    """Read aloud from a target to the end."""
+    r = Range(target.first.start, sitting.document.end)
+    return _reading(sitting, [r], f"from {named(sitting.document, target.ranges[:1])}")
+
+
+@command(
+    "read [me] [out] the (doubts | doubted words | doubtful words | words in doubt)",
+    "(what | which words) did you doubt",
+    example="read the doubts",
+    group="reading",
+)
+def read_doubts(sitting: Sitting) -> Done | Refusal:
+    """Read the sentences with words that were not heard well."""
+    found: list[Range] = []
+    for _, r in doubts(sitting.document):
+        block = sitting.document.blocks[r.start.block]
+        held = next(((s, e) for s, e in block.sentences if s <= r.start.offset < e), None)
+        if held is not None:
+            whole = Range(Position(r.start.block, held[0]), Position(r.start.block, held[1]))
+            if whole not in found:
+                found.append(whole)
+    if not found:
+        return Refusal("No words are in doubt.")
+    return _reading(sitting, found, many(len(found), "sentence"))
+
+
+def _reads(sitting: Sitting, parse: Parse) -> bool:
+    return sitting.aloud is not None
+
+
+def _reads_on(sitting: Sitting, parse: Parse) -> bool:
+    return sitting.aloud is not None and not sitting.aloud.waiting
+
+
+@command(
+    "(stop | end | enough) [reading] [aloud]",
+    "(be quiet | quiet | silence | hush | shush)",
+    "that is enough [reading]",
+    "stop (it | that) [now]",
+    example="stop reading",
+    group="reading",
+    when=_reads,
+)
+def stop(sitting: Sitting) -> Done:
+    """Stop reading; the writing place stays where it was."""
+    return Done(replace(sitting, aloud=None), "silent", (ReadAloud(()),))
+
+
+@command(
+    "stop (there | here | right there)",
+    "(that is | that's) (it | the place | where i want to be)",
+    "(go | write) there",
+    example="stop there",
+    group="reading",
+    when=_reads,
+)
+def stop_there(sitting: Sitting) -> Done:
+    """Stop reading, and write on at the word that was just read."""
+    word = word_read(sitting)
+    after = replace(sitting, aloud=None)
+    if word is None:
+        return Done(after, "silent", (ReadAloud(()),))
+    said = sitting.document.text(word)
+    after = replace(after.about([word]), caret=word.end, insertion=None)
+    return Done(after, f"at {quoted(said)}", (ReadAloud(()),))
+
+
+def word_read(sitting: Sitting) -> Range | None:
+    """The word that is being read, else the first of its sentence."""
+    aloud = sitting.aloud
+    here = aloud.here if aloud is not None else None
+    if aloud is None or here is None:
+        return None
+    return word_range(sitting.document, here, aloud.word, sitting.word_book, aloud.marks)
+
+
+@command(
+    "(wait | pause | hold on | one moment | hang on)",
+    "(pause | stop) for a (moment | second)",
+    example="wait",
+    group="reading",
+    when=_reads_on,
+)
+def wait(sitting: Sitting) -> Done:
+    """Pause the reading; “go on” takes it up again."""
+    assert sitting.aloud is not None
+    after = replace(sitting, aloud=replace(sitting.aloud, waiting=True))
+    return Done(after, "waiting: “go on” reads on", (ReadAloud(()),))
+
+
+@command(
+    "(go on | carry on | continue | read on | resume) [reading]",
+    example="go on reading",
+    group="reading",
+    when=_reads,
+)
+def go_on(sitting: Sitting) -> Done:
+    """Read on after a pause."""
+    assert sitting.aloud is not None
+    return _from(sitting, sitting.aloud.at, "reading on")
+
+
+def _from(sitting: Sitting, at: int, said: str) -> Done:
+    assert sitting.aloud is not None
+    last = len(sitting.aloud.stretches) - 1
+    aloud = replace(sitting.aloud, at=max(0, min(at, last)), waiting=False, word=0)
+    after = replace(sitting, aloud=aloud)
+    return Done(after, said, (spoken(after, aloud),))
+
+
+@command(
+    "[(say | read)] (that | it | this) again",
+    "again",
+    "(repeat | say) (that | it) [again]",
+    "(pardon | what was that | come again)",
+    example="read that again",
+    group="reading",
+    when=_reads,
+)
+def again(sitting: Sitting) -> Done:
+    """Read the sentence once more."""
+    assert sitting.aloud is not None
+    return _from(sitting, sitting.aloud.at, "once more")
+
+
+@command(
+    "(back | go back) [(a | one)] sentence",
+    "(the | go to the) (previous | last) sentence",
+    "(back | go back) {number} sentences",
+    example="back a sentence",
+    group="reading",
+    when=_reads,
+)
+def sentence_back(sitting: Sitting, number: int = 1) -> Done:
+    """Read on from a sentence further back."""
+    assert sitting.aloud is not None
+    return _from(sitting, sitting.aloud.at - number, "further back")
+
+
+@command(
+    "(skip | skip this | next) [(a | one | the)] sentence",
+    "[the] next sentence",
+    "skip (it | this | that)",
+    example="next sentence",
+    group="reading",
+    when=_reads,
+)
+def sentence_on(sitting: Sitting) -> Done:
+    """Read on from the next sentence."""
+    assert sitting.aloud is not None
+    return _from(sitting, sitting.aloud.at + 1, "further on")
+
+
+CATALOGUE.table("whole_paragraph", {"paragraph": True})
+
+
+@command(
+    "(skip | skip this | next | [go to] the next) [(a | one | the)] paragraph",
+    "(back | go back) [(a | one)] {paragraph:whole_paragraph}",
+    example="skip this paragraph",
+    group="reading",
+    when=_reads,
+)
+def paragraph(sitting: Sitting, paragraph: bool | None = None) -> Done:
+    """Read on from the next paragraph, or the one before."""
+    assert sitting.aloud is not None
+    held, at = sitting.aloud.stretches, sitting.aloud.at
+    block = held[at].start.block
+    if paragraph:
+        before = [i for i, r in enumerate(held) if r.start.block < block]
+        first = held[before[-1]].start.block if before else block
+        goal = next(i for i, r in enumerate(held) if r.start.block == first)
+        return _from(sitting, goal, "a paragraph back")
+    goal = next((i for i, r in enumerate(held) if i > at and r.start.block > block), len(held))
+    if goal == len(held):
+        return Done(replace(sitting, aloud=None), "that was the last", (ReadAloud(()),))
+    return _from(sitting, goal, "the next paragraph")
+
+
+CATALOGUE.table("pace", {"slower": -1, "faster": 1, "(more slowly)": -1, "(more quickly)": 1})
+
+
+def _of_reading(sitting: Sitting, parse: Parse) -> bool:
+    last = sitting.trail[-1] if sitting.trail else None
+    return sitting.aloud is not None or last is not None and "read_aloud" in last.effects
+
+
+@command(
+    "(read | speak | talk) {pace}",
+    Way("[a (little | bit)] {pace} [please]", when=_of_reading),
+    "(read | speak) [a (little | bit)] {pace}",
+    example="read slower",
+    group="reading",
+)
+def pace(sitting: Sitting, pace: int) -> Done:
+    """Read slower or faster, from now on."""
+    now = PACES.index(sitting.settings.reading_pace)
+    wanted = PACES[max(0, min(len(PACES) - 1, now + pace))]
+    after = replace(sitting, settings=replace(sitting.settings, reading_pace=wanted))
+    effects: tuple[SaveSetting | ReadAloud, ...] = (SaveSetting("reading_pace", wanted),)
+    if after.aloud is not None and not after.aloud.waiting:
+        effects += (spoken(after, after.aloud),)
+    return Done(after, f"reading {wanted if wanted != 'normal' else 'as usual'}", effects)
+
+
+@command(
+    Way("spell (that | this | the) word", when=_reads),
+    "how is {target} (spelled | spelt | written)",
+    "(spell | spell out) {target} (aloud | to me | for me)",
+    example="how is ferry spelled",
+    group="reading",
+)
+def spell(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
+    """Say a word letter by letter."""
+    r = target.first if target is not None else word_read(sitting)
+    if r is None:
+        return Refusal("No word is being read.")
+    word = sitting.document.text(r)
+    if len(word) > 60:
+        return Refusal("That is too long to be spelled.", "", "Name a word.")
+    return Done(sitting, f"{quoted(word)}: {spelled(word)}", (Say(f"{word}: {spelled(word)}"),))
+
+
+@command(
+    "where am i [(now | in the text)]",
+    "(what | which) line (is this | am i on | am i in)",
+    "where is the (cursor | caret | writing place)",
+    example="where am i",
+    group="reading",
+)
+def where(sitting: Sitting) -> Done:
+    """Tell where the writing place is: the line, and the words round it."""
+    place = sitting.writing_place
+    line = sitting.layout.number(place)
+    block = sitting.document.blocks[place.block]
+    before = " ".join(block.text[: place.offset].split()[-4:])
+    behind = " ".join(block.text[place.offset :].split()[:4])
+    said = f"line {line} of {sitting.layout.count}"
+    if before:
+        said += f", after {quoted(before)}"
+    if behind:
+        said += f", before {quoted(behind)}"
+    if not before and not behind:
+        said += ", an empty paragraph"
+    return Done(sitting, said)
+
+
+@command(
+    "(answer | answers | talk | speak) (aloud | to me | out loud)",
+    "(answers | spoken answers) aloud {onoff}",
+    "(turn | switch) {onoff} (answers aloud | spoken answers | talking)",
+    "(spoken answers | talking) {onoff}",
+    "(do not | don't | stop) (talk | talking | speak | speaking | answer | answering)"
+    " [to me | aloud]",
+    example="answers aloud on",
+    group="reading",
+)
+def answers(sitting: Sitting, onoff: bool | None = None) -> Done:
+    """Tell by voice what was done and what may be chosen, or be silent about it."""
+    on = onoff if onoff is not None else not sitting.settings.answers_aloud
+    after = replace(sitting, settings=replace(sitting.settings, answers_aloud=on))
+    said = "answers are spoken" if on else "answers are only shown"
+    return Done(after, said, (SaveSetting("answers_aloud", "on" if on else "off"),))
