@@ -391,13 +391,23 @@ class LiveDesk:
         pace = self._sitting.settings.reading_pace
         self.speaker.read([text for text, *_ in sentences], pace, began)
 
+    def prints(self) -> list[Print]:
+        """What lies in the print tray, the newest first."""
+        with self.lock:
+            return self._journal.prints()
+
     def spoken(self, utterance: int, sentence: int, word: int, done: bool = False) -> None:
         """Told by whoever reads aloud: which sentence of what was asked, and which word of it."""
         with self.lock:
             aloud = self._sitting.aloud
-            if aloud is None or self.speaker is None or not self.speaker.is_about(utterance):
+            if self.speaker is None or not self.speaker.is_about(utterance):
+                return
+            if aloud is None:
+                self.speaker.told(utterance, sentence, done)
+                self._revision += done
                 return
             at = self.speaker.began + sentence
+            self.speaker.told(utterance, sentence, done)
             if done or at >= len(aloud.stretches):
                 self._sitting = replace(self._sitting, aloud=None)
             else:
@@ -435,6 +445,8 @@ class LiveDesk:
         if self._sitting.view is View.COMMANDS:
             last = screens_of(self._sitting.group) - 1
             self._screens = max(0, min(last, self._screens + screens))
+        elif self._sitting.view is View.PRINT_TRAY:
+            self._screens = max(0, min(200, self._screens + screens))
         elif self._sitting.view is View.SHELF:
             last = shelf_screens(self._sitting) - 1
             self._screens = max(0, min(last, self._screens + screens))

@@ -9,11 +9,15 @@ from wordfreq import zipf_frequency
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.kinds import Attention, Judged, Lamp
 from nimble_lantern.core.lexicon.closed import DULL
+from nimble_lantern.core.practice.watching import lesson_of, step_of
 from nimble_lantern.core.reading.reader import judge
+from nimble_lantern.core.reviewing.passages import open_blanks
 from nimble_lantern.core.state import Sitting, View
 from nimble_lantern.core.targets.words import normal
 
 MOST = 6
+KNOWN = 6
+"""Times that a command was done, from which on its hints make room for others."""
 _VERBS = ("bold {}", "select {}", "go after {}", "delete {}")
 
 
@@ -30,14 +34,25 @@ def hints(sitting: Sitting) -> tuple[str, ...]:
         View.COMMANDS: _in_commands,
         View.WORD_BOOK: _in_word_book,
         View.FIGURES: _in_figures,
+        View.PASSAGES: _in_passages,
+        View.PRACTICE: _in_practice,
+        View.PRINT_TRAY: _in_tray,
+        View.VERSIONS: _in_versions,
+        View.TRAIL: _in_trail,
     }
     now = _spelling if sitting.tray is not None else away.get(sitting.view, _candidates)
+    known: list[str] = []
     for phrase in now(sitting):
-        if phrase not in found and _would_do(sitting, phrase):
-            found.append(phrase)
+        if phrase in found or phrase in known:
+            continue
+        command = _command_of(sitting, phrase)
+        if command is None:
+            continue
+        uses = dict(sitting.uses).get(command, 0)
+        (known if uses >= KNOWN and sitting.question is None else found).append(phrase)
         if len(found) == MOST:
             break
-    return tuple(found)
+    return tuple((found + known)[:MOST])
 
 
 def _on_shelf(sitting: Sitting) -> Iterator[str]:
@@ -66,6 +81,53 @@ def _in_figures(sitting: Sitting) -> Iterator[str]:
     yield from ("scroll down", "show the word book", "back to the desk")
 
 
+def _in_passages(sitting: Sitting) -> Iterator[str]:
+    for passage in sitting.passages[:2]:
+        yield f"insert {passage.name.lower()}"
+    yield from ("export my passages", "back to the desk")
+
+
+def _in_practice(sitting: Sitting) -> Iterator[str]:
+    yield from ("start lesson one", "start lesson four", "check the microphone", "back to the desk")
+
+
+def _in_tray(sitting: Sitting) -> Iterator[str]:
+    yield from ("scroll down", "print this", "empty the print tray", "back to the desk")
+
+
+def _in_versions(sitting: Sitting) -> Iterator[str]:
+    for milestone in sitting.milestones[-2:]:
+        yield f"compare with {milestone.name.lower()}"
+    yield "back to the desk"
+
+
+def _in_trail(sitting: Sitting) -> Iterator[str]:
+    yield from ("older", "show what was not understood", f"what did you do at {sitting.number}")
+    yield "back to the desk"
+
+
+def _reading(sitting: Sitting) -> Iterator[str]:
+    yield from ("stop", "wait", "stop there", "back a sentence", "next paragraph", "slower")
+
+
+def _in_lesson(sitting: Sitting) -> Iterator[str]:
+    if step_of(sitting) is None:
+        yield "next lesson"
+    yield from ("what do i say", "leave the lesson")
+
+
+def _comparing(sitting: Sitting) -> Iterator[str]:
+    yield from ("next change", "take this one back", "stop comparing")
+
+
+def _in_cell(sitting: Sitting) -> Iterator[str]:
+    yield from ("next", "next row", "add a row", "end table", "undo that")
+
+
+def _at_blank(sitting: Sitting) -> Iterator[str]:
+    yield from ("next blank", "leave it out", "undo that")
+
+
 def _spelling(sitting: Sitting) -> Iterator[str]:
     assert sitting.tray is not None
     if sitting.question is not None:
@@ -75,11 +137,14 @@ def _spelling(sitting: Sitting) -> Iterator[str]:
     yield "cancel"
 
 
-def _would_do(sitting: Sitting, phrase: str) -> bool:
+def _command_of(sitting: Sitting, phrase: str) -> str | None:
+    """The command that a phrase would be just now; None if it would be none."""
     words = phrase.split()
-    if any(p.free for p in CATALOGUE.parses(words)):
-        return True  # its words were just taken from the text
-    return judge(sitting, words, True).kind is Judged.COMMAND
+    verdict = judge(sitting, words, True)
+    if verdict.kind is Judged.COMMAND and verdict.parse is not None:
+        return verdict.parse.command.name
+    free = next((p for p in CATALOGUE.parses(words) if p.free), None)
+    return free.command.name if free is not None else None  # its words are of the text
 
 
 def _candidates(sitting: Sitting) -> Iterator[str]:
@@ -96,6 +161,16 @@ def _candidates(sitting: Sitting) -> Iterator[str]:
         return
     if sitting.attention is Attention.COMMANDS:
         yield "write again"
+    if sitting.aloud is not None:
+        yield from _reading(sitting)
+    if lesson_of(sitting) is not None:
+        yield from _in_lesson(sitting)
+    if sitting.compared is not None:
+        yield from _comparing(sitting)
+    if open_blanks(sitting.document):
+        yield from _at_blank(sitting)
+    elif sitting.document.blocks[sitting.writing_place.block].cell is not None:
+        yield from _in_cell(sitting)
     if sitting.selection is not None:
         yield from ("bold that", "delete that", "make that title case", "copy that")
         yield from ("select nothing", "cancel")
@@ -117,7 +192,8 @@ def _candidates(sitting: Sitting) -> Iterator[str]:
     yield from ("new paragraph", "delete the last word")
     if sitting.history.ahead:
         yield "redo that"
-    yield from ("show the shelf", "new document", "stop listening")
+    yield from ("show the shelf", "read it back", "show the lessons", "show my passages")
+    yield from ("call this version first draft", "print this", "new document", "stop listening")
 
 
 _OFTEN = 3

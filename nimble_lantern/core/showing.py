@@ -5,12 +5,18 @@ from __future__ import annotations
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 
+from nimble_lantern.core.commands.aloud import word_read
+from nimble_lantern.core.commands.places import places_of
 from nimble_lantern.core.document.layout import CELL_PAD, INDENT, Face, Line, face_of, indent, runs
-from nimble_lantern.core.document.model import Block, Position, Range, Span
+from nimble_lantern.core.document.model import Block, Document, Position, Range, Span
+from nimble_lantern.core.document.pages import PrintedLine
 from nimble_lantern.core.doubts import doubts
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.mending.word_book import BookEntry
-from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.reviewing.comparing import compare
+from nimble_lantern.core.reviewing.notes import notes_of
+from nimble_lantern.core.reviewing.passages import open_blanks
+from nimble_lantern.core.state import Settings, Sitting
 
 _BULLETS = "•◦▪"
 _MARGIN_LINES = 2
@@ -35,6 +41,7 @@ class Segment:
     pennants: tuple[int, ...] = ()
     chosen: bool = False
     doubted: bool = False  # not heard well
+    looks: tuple[str, ...] = ()  # "aloud", "changed", "blank", "noted", "place"
 
 
 @dataclass(frozen=True, slots=True)
@@ -66,6 +73,8 @@ class Row:
     here: bool
     opens: bool
     parts: tuple[Part, ...]
+    notes: tuple[int, ...] = ()  # of the margin, that begin here
+    places: tuple[str, ...] = ()  # that have a name here
 
     @property
     def kind(self) -> str:
@@ -74,6 +83,8 @@ class Row:
 
 def focus(sitting: Sitting) -> Position:
     """What the person looks at: the question, the selection, the last change, else the caret."""
+    if sitting.aloud is not None and (word := word_read(sitting)) is not None:
+        return word.start
     if sitting.question:
         asked = sitting.question.options[0].ranges
         return asked[0].start if asked else sitting.writing_place
@@ -143,18 +154,65 @@ def rows(sitting: Sitting, top: int, room: float) -> list[Row]:
     here = layout.number(place)
     pennants = _pennants(sitting)
     unsure = [r for _, r in doubts(sitting.document)]
+    marked = _marked(sitting)
+    noted = [(n.number, n.range.start) for n in notes_of(sitting.document)]
+    named = [(str(a.data["name"]), r.start) for a, r in places_of(sitting.document)]
     found: list[Row] = []
     used = 0.0
     for number, held in layout.rows(top, layout.count):
         caret = place if number == here else None
-        parts = tuple(_part(sitting, b, line, caret, pennants, unsure) for b, line in held)
+        parts = tuple(_part(sitting, b, line, caret, pennants, unsure, marked) for b, line in held)
         flagged = any(s.pennants for part in parts for s in part.segments)
         height = max(line.height for _, line in held) + (PENNANT if flagged else 0.0)
         used += height
         if used > room and found:
             break
         opens = any(part.opens for part in parts)
-        found.append(Row(number, height, number == here, opens, parts))
+        notes = tuple(n for n, p in noted if _stands(p, held))
+        places = tuple(name for name, p in named if _stands(p, held))
+        found.append(Row(number, height, number == here, opens, parts, notes, places))
+    return found
+
+
+def _stands(p: Position, held: Sequence[tuple[int, Line]]) -> bool:
+    """Whether a position is on a line."""
+    return any(
+        p.block == b and line.start <= p.offset and (p.offset < line.end or line.start == line.end)
+        for b, line in held
+    )
+
+
+def _marked(sitting: Sitting) -> list[tuple[str, Range]]:
+    """What is drawn of ranges of the text, besides its own marks."""
+    document = sitting.document
+    found = [("blank", r) for _, r in open_blanks(document)]
+    found += [("settled" if n.settled else "noted", n.range) for n in notes_of(document)]
+    if sitting.compared is not None:
+        changes = compare(sitting.compared.base, document)
+        found += [("gone" if c.new.empty else "changed", _seen(c.new)) for c in changes]
+    if sitting.aloud is not None and (here := sitting.aloud.here) is not None:
+        found.append(("aloud", here))
+        word = word_read(sitting)
+        if word is not None:
+            found.append(("aloud-word", word))
+    return found
+
+
+def _seen(r: Range) -> Range:
+    """A range to be drawn: of a place where words are gone, the letter before it."""
+    if not r.empty or not r.start.offset:
+        return r
+    return Range(Position(r.start.block, r.start.offset - 1), r.start)
+
+
+def printed_rows(document: Document, text_size: str, sheet: Sequence[PrintedLine]) -> list[Row]:
+    """The lines of a sheet of paper, without anything of the desk's."""
+    sitting = Sitting(document=document, settings=Settings(text_size=text_size))
+    found = []
+    for line in sheet:
+        parts = tuple(_part(sitting, b, held, None, [], [], []) for b, held in line.parts)
+        opens = any(part.opens for part in parts)
+        found.append(Row(line.number, line.height, False, opens, parts))
     return found
 
 
@@ -165,6 +223,7 @@ def _part(
     caret: Position | None,
     pennants: list[tuple[int, Range]],
     unsure: list[Range],
+    marked: list[tuple[str, Range]],
 ) -> Part:
     block = sitting.document.blocks[b]
     opens = line.start == 0
@@ -180,7 +239,7 @@ def _part(
         sign_of(sitting.document.blocks, b) if opens and block.kind == "item" else "",
         own is not None,
         opens,
-        tuple(_segments(sitting, b, line, own, pennants, unsure)),
+        tuple(_segments(sitting, b, line, own, pennants, unsure, marked)),
         bool(block.cell and block.cell.header),
     )
 
@@ -249,6 +308,7 @@ def _segments(
     caret: Position | None,
     pennants: list[tuple[int, Range]],
     unsure: list[Range],
+    marked: list[tuple[str, Range]],
 ) -> Iterator[Segment]:
     block = sitting.document.blocks[b]
     end = line.start + len(block.text[line.start : line.end].rstrip("\n"))
@@ -256,7 +316,8 @@ def _segments(
     flagged = [(n, r) for n, r in pennants if r.start.block <= b <= r.end.block]
     cuts = {line.start, end} | ({caret.offset} if caret else set())
     doubted = [r for r in unsure if r.start.block <= b <= r.end.block]
-    for r in (*shown, *(r for _, r in flagged), *doubted):
+    looks = [(name, r) for name, r in marked if r.start.block <= b <= r.end.block]
+    for r in (*shown, *(r for _, r in flagged), *doubted, *(r for _, r in looks)):
         cuts |= {p.offset for p in r if p.block == b and line.start <= p.offset <= end}
     edges = sorted(cuts)
     pieces = list(zip(edges, edges[1:], strict=False)) or [(line.start, line.start)]
@@ -264,7 +325,10 @@ def _segments(
         for a, z, marks in _runs(block, start, stop):
             made = _segment(sitting, b, (a, z), marks, caret, flagged)
             here = any(r.start <= (b, a) and (b, z) <= r.end and z > a for r in doubted)
-            yield replace(made, doubted=True) if here else made
+            own = tuple(
+                name for name, r in looks if r.start <= (b, a) and (b, z) <= r.end and z > a
+            )
+            yield replace(made, doubted=here, looks=own) if here or own else made
     if caret and caret.offset == end and end > line.start:
         yield Segment("", face_of(block.marks_at(end - 1), block, sitting.style), caret=True)
 

@@ -176,7 +176,7 @@ _PLACES = ("caret", "insertion", "wrote")
 
 
 @cache
-def _style(text_size: str) -> PageStyle:
+def page_style(text_size: str) -> PageStyle:
     return PageStyle(size=float(text_size))
 
 
@@ -244,7 +244,7 @@ class Sitting:
 
     @property
     def style(self) -> PageStyle:
-        return _style(self.settings.text_size)
+        return page_style(self.settings.text_size)
 
     @property
     def vocabulary(self) -> Vocabulary:
@@ -342,6 +342,13 @@ class Instead:
     """What a handler answers to have other words done in the place of its own."""
 
     words: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Numbers:
+    """What a handler answers to have numbers put on all that can be said here, or one pressed."""
+
+    number: int | None = None
 
 
 @dataclass(frozen=True, slots=True)

@@ -11,16 +11,27 @@ from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.commands.spelling import LETTERS, spelled_on
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.controls import pressable
 from nimble_lantern.core.document.tables import kept_whole
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Command
+from nimble_lantern.core.hints import hints
 from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.lexicon.manners import FILLERS
 from nimble_lantern.core.mending.tray import letters_of
 from nimble_lantern.core.offering import answer_help, learned_words, offered
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.addressing import wordings
-from nimble_lantern.core.state import Done, Help, Instead, Sitting, TurnOver
+from nimble_lantern.core.state import (
+    Done,
+    Help,
+    Instead,
+    Numbers,
+    Option,
+    Question,
+    Sitting,
+    TurnOver,
+)
 from nimble_lantern.core.turn import BROKEN_TABLE, Turn, held_back, pauses
 
 
@@ -198,6 +209,9 @@ def run(turn: Turn, command: Command, args: dict[str, Any]) -> None:
         turn.commands.pop()
         obey(turn, reader.judge(turn.sitting, answer.words, whole=True), answer.words)
         return
+    if isinstance(answer, Numbers):
+        _numbers(turn, answer)
+        return
     if isinstance(answer, Help):
         turn.kinds.pop()
         answer_help(turn, answer)
@@ -211,6 +225,24 @@ def run(turn: Turn, command: Command, args: dict[str, Any]) -> None:
         turn.caret = answer.sitting.caret
     turn.effects += answer.effects
     turn.summaries.append(answer.summary)
+
+
+def _numbers(turn: Turn, asked: Numbers) -> None:
+    """Numbers on everything that can be said or pressed here; or what stands at one of them."""
+    found = pressable(turn.sitting, hints(replace(turn.sitting, question=None)))
+    if asked.number is not None:
+        if not 1 <= asked.number <= len(found):
+            turn.summaries.append(f"there is no number {asked.number}: “show the numbers”")
+            return
+        words = tuple(found[asked.number - 1].says.split())
+        turn.kinds.pop()
+        turn.commands.pop()
+        obey(turn, reader.judge(turn.sitting, words, whole=True), words)
+        return
+    options = tuple(Option(c.name, (("words", tuple(c.says.split())),)) for c in found)
+    question = Question("numbering.press", {}, options, beside=True)
+    turn.sitting = replace(turn.sitting, question=question)
+    turn.summaries.append(f"{many(len(options), 'number')}: say one")
 
 
 def _offer(turn: Turn, verdict: reader.Verdict) -> None:

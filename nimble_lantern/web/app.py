@@ -111,7 +111,7 @@ def front() -> str:
     return render_template("page.html", page=name, shows=stamp, families=FAMILIES, fragments=whole)
 
 
-@pages.get("/<any(shelf, settings, commands):view>")
+@pages.get("/<any(shelf, settings, commands, passages, practice, figures):view>")
 def elsewhere(view: str) -> BaseResponse:
     """Which view is shown is the speaker's choice: an address does not change it."""
     return redirect("/")
@@ -192,6 +192,36 @@ def lines() -> Response:
     if _desk().holding:
         answer.status_code = 202
     return answer
+
+
+@pages.get("/aloud/<int:number>/<int:piece>")
+def aloud(number: int, piece: int) -> Response:
+    """The sound of a piece of what is read aloud, with the times of its words in Lantern-Words."""
+    speaker = _desk().speaker
+    found = speaker.sound(number, piece) if speaker is not None else None
+    if found is None:
+        return Response("That is not read aloud any more.", status=404)
+    answer = Response(found.wav, mimetype="audio/wav")
+    answer.headers["Lantern-Words"] = ",".join(f"{t:.3f}" for t in found.words)
+    return answer
+
+
+@pages.post("/spoken")
+def spoken() -> Response:
+    """How far a page has come with reading aloud: the piece, the word in it, whether it is done."""
+    most = 1e9
+    number, sentence, word = (int(_number(n, 0, most, 0)) for n in ("number", "sentence", "word"))
+    _desk().spoken(number, sentence, word, bool(request.values.get("done")))
+    return _news()
+
+
+@pages.get("/prints/<int:number>.pdf")
+def print_pdf(number: int) -> Response:
+    """A print of the tray as it is on paper, counted from 1, the newest first."""
+    found = _desk().prints()
+    if not 1 <= number <= len(found):
+        return Response("There is no such print in the tray.", status=404)
+    return Response(found[number - 1].pdf, mimetype="application/pdf")
 
 
 @pages.post("/controls")

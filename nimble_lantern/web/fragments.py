@@ -19,10 +19,13 @@ from typing import Any
 from flask import current_app
 from markupsafe import Markup
 
-from nimble_lantern.core.commands.wording import many
-from nimble_lantern.core.controls import controls
+from nimble_lantern.core.commands.trailing import A_SCREEN, lines_of
+from nimble_lantern.core.commands.wording import many, shortened
+from nimble_lantern.core.controls import controls, settings_rows
 from nimble_lantern.core.document import styles
+from nimble_lantern.core.document.layout import LineIndex
 from nimble_lantern.core.document.metrics import DEFAULT_FAMILY, FAMILIES
+from nimble_lantern.core.document.pages import PAPER, POINTS, TOP, pages
 from nimble_lantern.core.document.styles import SHADES
 from nimble_lantern.core.doubts import doubts
 from nimble_lantern.core.grammar.catalogue import GROUPS
@@ -30,13 +33,30 @@ from nimble_lantern.core.hints import hints
 from nimble_lantern.core.kinds import Attention, Capitals
 from nimble_lantern.core.mending.knowing import own_words
 from nimble_lantern.core.mending.tray import unsure
+from nimble_lantern.core.practice.lessons import LESSONS
+from nimble_lantern.core.practice.watching import PATIENCE, lesson_of, step_of
 from nimble_lantern.core.reference import ENTRIES_A_SCREEN, reference, screens_of
-from nimble_lantern.core.showing import Segment, book_screens, book_shown, rows, top_line
+from nimble_lantern.core.reviewing.comparing import compare
+from nimble_lantern.core.reviewing.notes import notes_of
+from nimble_lantern.core.showing import (
+    SHELF_A_SCREEN,
+    Segment,
+    book_screens,
+    book_shown,
+    printed_rows,
+    rows,
+    shelf_screens,
+    top_line,
+)
 from nimble_lantern.core.sitting import undone
-from nimble_lantern.core.state import Sitting, View
+from nimble_lantern.core.state import Sitting, View, page_style
 from nimble_lantern.shell import LiveDesk, Scene
 
 TRAIL_LENGTH = 8
+LINES_IN_VIEW = 9
+"""Lines that a page of usual size surely shows."""
+PASSAGES_SHOWN, NOTES_SHOWN, CHANGES_SHOWN = 8, 40, 5
+SHEETS_SHOWN, SHEET_SCALE = 2, 0.31
 SHEET_HEIGHT = 470.0
 TRAY_HEIGHT = 130.0
 """Pixels of the sheet that the spelling tray covers."""
@@ -151,6 +171,8 @@ def shown(scene: Scene, state: PageState) -> dict[str, dict[str, Any]]:
             "lamp": sitting.lamp,
             "engine": sitting.settings.engine,
             "dialect": sitting.settings.dialect,
+            "paper": sitting.settings.paper,
+            "contrast": sitting.settings.contrast,
         },
         "heard": lambda: {
             "partial": scene.partial,
@@ -160,9 +182,18 @@ def shown(scene: Scene, state: PageState) -> dict[str, dict[str, Any]]:
         },
         "manner": lambda: {"title": sitting.title, "manner": manner(sitting)},
         "stage": lambda: _stage(scene, state),
-        "trail": lambda: {"trail": trail(sitting), "offers": _offers(sitting)},
-        "hints": lambda: {"hints": hints(sitting)},
-        "controls": lambda: {"controls": controls(sitting, scene.playing)},
+        "trail": lambda: {
+            "trail": trail(sitting),
+            "offers": _offers(sitting),
+            "notes": notes_shown(sitting) if sitting.view is View.DESK else [],
+            "changes": changes_shown(sitting),
+        },
+        "hints": lambda: {"hints": hints(sitting), "numbers": numbers(sitting)},
+        "controls": lambda: {
+            "controls": controls(sitting, scene.playing),
+            "numbers": numbers(sitting),
+        },
+        "voice": lambda: {"voice": scene.voice},
     }
     return {name: _values(part) for name, part in parts.items()}
 
@@ -178,7 +209,29 @@ def _values(part: Callable[[], dict[str, Any]]) -> dict[str, Any]:
 def _stage(scene: Scene, state: PageState) -> dict[str, Any]:
     sitting = scene.sitting
     if sitting.view is View.SHELF:
-        return {"view": "shelf", "shelf": scene.shelf}
+        return {
+            "view": "shelf",
+            "shelf": scene.shelf,
+            "first": scene.screens * SHELF_A_SCREEN,
+            "page": scene.screens + 1,
+            "pages": shelf_screens(sitting),
+            "found": sitting.found,
+            "away": sitting.away,
+        }
+    if sitting.view is View.PASSAGES:
+        return {"view": "passages", "passages": sitting.passages[:PASSAGES_SHOWN]}
+    if sitting.view is View.PRACTICE:
+        return {"view": "practice", "lessons": LESSONS, "practised": sitting.practised}
+    if sitting.view is View.VERSIONS:
+        return {
+            "view": "versions",
+            "milestones": sitting.milestones[::-1],
+            "number": sitting.number,
+        }
+    if sitting.view is View.TRAIL:
+        return {"view": "trail", **trail_shown(sitting)}
+    if sitting.view is View.PRINT_TRAY:
+        return {"view": "print_tray", **printed(scene)}
     if sitting.view is View.COMMANDS:
         entries = dict(reference())[GROUPS[sitting.group]]
         pages, page = screens_of(sitting.group), scene.screens
@@ -192,7 +245,7 @@ def _stage(scene: Scene, state: PageState) -> dict[str, Any]:
             "pages": pages,
         }
     if sitting.view is View.SETTINGS:
-        return {"view": "settings", "settings": settings_shown(sitting)}
+        return {"view": "settings", "settings": settings_rows(sitting), "numbers": numbers(sitting)}
     if sitting.view is View.WORD_BOOK:
         return {
             "view": "word_book",
@@ -206,7 +259,8 @@ def _stage(scene: Scene, state: PageState) -> dict[str, Any]:
         return {"view": "figures", **figures(scene)}
     if state.document != sitting.page:
         state.document, state.top = sitting.page, 1
-    room = state.room - (TRAY_HEIGHT if sitting.tray is not None else 0.0)
+    covered = sitting.tray is not None or lesson_of(sitting) is not None
+    room = state.room - (TRAY_HEIGHT if covered else 0.0)
     state.top = top_line(sitting, state.top, room)
     top = state.top if scene.top is None else scene.top
     return {
@@ -215,6 +269,99 @@ def _stage(scene: Scene, state: PageState) -> dict[str, Any]:
         "rows": rows(sitting, top, room),
         "lines": sitting.layout.count,
         "tray": tray_shown(sitting),
+        "practice": practice_shown(sitting),
+    }
+
+
+def numbers(sitting: Sitting) -> dict[str, int]:
+    """The numbers that were put on what can be said here, by its words."""
+    asked = sitting.question
+    if asked is None or asked.command != "numbering.press":
+        return {}
+    return {" ".join(dict(o.args)["words"]): n for n, o in enumerate(asked.options, 1)}
+
+
+def practice_shown(sitting: Sitting) -> dict[str, Any] | None:
+    """The lesson that is being practised: what it asks for, and how far one is."""
+    lesson, now = lesson_of(sitting), sitting.practising
+    if lesson is None or now is None:
+        return None
+    step = step_of(sitting)
+    return {
+        "name": lesson.name,
+        "step": min(now.step + 1, len(lesson.steps)),
+        "steps": len(lesson.steps),
+        "asks": step.asks if step else "That was all. “Next lesson”, or “leave the lesson”.",
+        "says": step.says if step and now.failures >= PATIENCE else "",
+        "told": now.told,
+    }
+
+
+def notes_shown(sitting: Sitting) -> list[dict[str, Any]]:
+    """The margin notes, those that are open first."""
+    found = [
+        {"number": n.number, "text": n.text, "settled": n.settled,
+         "line": sitting.layout.number(n.range.start)}
+        for n in notes_of(sitting.document)[:NOTES_SHOWN]
+    ]  # fmt: skip
+    return sorted(found, key=lambda n: bool(n["settled"]))
+
+
+def changes_shown(sitting: Sitting) -> dict[str, Any] | None:
+    """The changes since a version, while those are looked at."""
+    if sitting.compared is None:
+        return None
+    changes = compare(sitting.compared.base, sitting.document)
+    first = max(0, min(sitting.compared.at - 1, len(changes) - CHANGES_SHOWN))
+    return {
+        "since": sitting.compared.since,
+        "count": len(changes),
+        "at": sitting.compared.at,
+        "changes": [
+            {"number": n, "was": shortened(c.was), "now": shortened(c.now), "looks": c.looks,
+             "here": n - 1 == sitting.compared.at}
+            for n, c in enumerate(changes, 1)
+        ][first : first + CHANGES_SHOWN],
+    }  # fmt: skip
+
+
+def trail_shown(sitting: Sitting) -> dict[str, Any]:
+    """A screen of the trail, with how much there is."""
+    lines = lines_of(sitting)
+    at = sitting.trail_view.screens
+    shown = lines[at * A_SCREEN : (at + 1) * A_SCREEN]
+    gone = undone(sitting, shown)
+    return {
+        "entries": [{"entry": e, "undone": e.number in gone} for e in shown],
+        "missed": sitting.trail_view.missed,
+        "page": at + 1,
+        "pages": max(1, -(-len(lines) // A_SCREEN)),
+    }
+
+
+def printed(scene: Scene) -> dict[str, Any]:
+    """The pages of a print, or of the document as it prints, as lines on paper."""
+    sitting = scene.sitting
+    chosen = sitting.shown_print
+    job = scene.prints[chosen - 1] if 1 <= chosen <= len(scene.prints) else None
+    document = job.document if job else sitting.document
+    size = job.text_size if job else sitting.settings.text_size
+    style = page_style(size)
+    sheets = pages(LineIndex().layout(document, style))
+    first = scene.screens * SHEETS_SHOWN
+    return {
+        "jobs": scene.prints,
+        "job_shown": chosen,
+        "title": job.title if job else sitting.title,
+        "count": len(sheets),
+        "first": first,
+        "scale": SHEET_SCALE,
+        "top": TOP / POINTS,
+        "width": PAPER[0] / POINTS,
+        "height": PAPER[1] / POINTS,
+        "sheets": [
+            printed_rows(document, size, sheet) for sheet in sheets[first : first + SHEETS_SHOWN]
+        ],
     }
 
 
@@ -260,81 +407,22 @@ def _bars(values: Sequence[float]) -> list[dict[str, float]]:
     ]
 
 
-def settings_shown(sitting: Sitting) -> list[dict[str, Any]]:
-    """Each setting in words, as it stands, and what to say to change it."""
-    now = sitting.settings
-    style = {"editor": "as an editor would", "digits": "in digits", "words": "in words"}
-    return [
-        {
-            "name": "Automatic punctuation",
-            "value": "on" if now.auto_punctuation else "off",
-            "say": f"automatic punctuation {'off' if now.auto_punctuation else 'on'}",
-        },
-        {
-            "name": "Conventions",
-            "value": now.dialect.capitalize(),
-            "say": f"{'american' if now.dialect == 'british' else 'british'} conventions",
-        },
-        {
-            "name": "Numbers",
-            "value": style[now.numbers],
-            "say": "digits on" if now.numbers != "digits" else "digits off",
-        },
-        {
-            "name": "Text on the page",
-            "value": f"{now.text_size} pixels",
-            "say": "zoom in",
-        },
-        {
-            "name": "Patience",
-            "value": now.patience,
-            "say": "normal patience" if now.patience != "normal" else "long patience",
-        },
-        {
-            "name": "Hearing",
-            "value": _ears(sitting),
-            "say": _other_ears(sitting),
-        },
-        {
-            "name": "Microphone",
-            "value": "checked when you ask",
-            "say": "check the microphone",
-        },
-        {
-            "name": "Offensive words",
-            "value": "masked" if now.masking else "written in full",
-            "say": "masking off" if now.masking else "masking on",
-        },
-    ]
-
-
-def _ears(sitting: Sitting) -> str:
-    """What listens now, by name."""
-    engine = sitting.settings.engine
-    if engine in ("best", "model"):
-        return f"the larger model {sitting.model}" if sitting.model else _HEARS["builtin"]
-    return _HEARS[engine]
-
-
-def _other_ears(sitting: Sitting) -> str:
-    if sitting.settings.engine not in ("best", "model"):
-        return "use the best ears"
-    return "use the built in ears" if sitting.model else "fetch better ears"
-
-
-_HEARS = {
-    "builtin": "the built-in recogniser",
-    "browser": "the browser’s recogniser",
-    "model": "the larger model",
-}
-
-
 def _offers(sitting: Sitting) -> list[str]:
     """What may be chosen by number that stands nowhere on the page."""
     asked = sitting.question
-    if asked is None or any(option.ranges for option in asked.options):
+    if asked is None or asked.command == "numbering.press" or sitting.found:
+        return []
+    if any(option.ranges for option in asked.options) and _in_view(sitting):
         return []
     return [option.label for option in asked.options]
+
+
+def _in_view(sitting: Sitting) -> bool:
+    """Whether all that may be chosen stands close together, so that a page shows all of it."""
+    asked = sitting.question
+    assert asked is not None
+    lines = [sitting.layout.number(r.start) for o in asked.options for r in o.ranges]
+    return not lines or max(lines) - min(lines) < LINES_IN_VIEW
 
 
 def _last(sitting: Sitting) -> Any:
@@ -382,6 +470,7 @@ def classes(segment: Segment) -> str:
         found.append("flagged")
     if segment.doubted:
         found.append("doubted")
+    found += (f"looks-{name}" for name in segment.looks)
     return " ".join(found)
 
 

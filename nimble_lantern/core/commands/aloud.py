@@ -73,6 +73,7 @@ CATALOGUE.table(
     Way("(say | tell me) what {target} says", when=_plainly),
     Way("what does {target} say", when=_plainly),
     Way("how does {target} (sound | read)", when=_plainly),
+    heard=1,
     example="read the last paragraph",
     group="reading",
 )  # fmt: skip
@@ -87,6 +88,7 @@ def read(sitting: Sitting, target: Places, named_marks: bool = False) -> Done | 
     "read back [to me] [what i (said | wrote | have written)]",
     "read [me] [back] what i [just] (said | wrote)",
     "(can you | could you) read (it | that) [back] [to me]",
+    heard=1,
     example="read it back",
     group="reading",
 )
@@ -104,6 +106,7 @@ def read_back(sitting: Sitting) -> Done | Refusal:
     "read [on] from here [on] [{named_marks}]",
     "read (the rest | on)",
     "read from (this place | the cursor | where i am)",
+    heard=1,
     example="read from here",
     group="reading",
 )
@@ -124,6 +127,7 @@ def read_on(sitting: Sitting, named_marks: bool = False) -> Done | Refusal:
     "read [me] (it | that | this | everything) [all] from the <beginning>",
     "read [me] the (whole | entire) (document | text | letter | thing)",
     "read [me] (the | my) (letter | document) [(aloud | to me | back | from the start)]",
+    heard=1,
     example="read from the top",
     group="reading",
 )
@@ -135,6 +139,7 @@ def read_all(sitting: Sitting, named_marks: bool = False) -> Done | Refusal:
 @command(
     "read [on] from {target}",
     "start reading (at | from) {target}",
+    heard=1,
     example="read from the second paragraph",
     group="reading",
 )
@@ -147,6 +152,7 @@ def read_from(sitting: Sitting, target: Places) -> Done | Refusal:
 @command(
     "read [me] [out] the (doubts | doubted words | doubtful words | words in doubt)",
     "(what | which words) did you doubt",
+    heard=1,
     example="read the doubts",
     group="reading",
 )
@@ -169,8 +175,10 @@ def _reads(sitting: Sitting, parse: Parse) -> bool:
     return sitting.aloud is not None
 
 
-def _reads_on(sitting: Sitting, parse: Parse) -> bool:
-    return sitting.aloud is not None and not sitting.aloud.waiting
+def _has_read(sitting: Sitting, parse: Parse) -> bool:
+    """Reading, or just done with it: "stop" is not written when it comes a moment late."""
+    last = sitting.trail[-1] if sitting.trail else None
+    return sitting.aloud is not None or last is not None and "read_aloud" in last.effects
 
 
 @command(
@@ -178,22 +186,40 @@ def _reads_on(sitting: Sitting, parse: Parse) -> bool:
     "(be quiet | quiet | silence | hush | shush)",
     "that is enough [reading]",
     "stop (it | that) [now]",
+    heard=1,
     example="stop reading",
     group="reading",
-    when=_reads,
+    when=_has_read,
 )
 def stop(sitting: Sitting) -> Done:
     """Stop reading; the writing place stays where it was."""
     return Done(replace(sitting, aloud=None), "silent", (ReadAloud(()),))
 
 
+def _is_silent(sitting: Sitting, parse: Parse) -> bool:
+    return sitting.aloud is None
+
+
+@command(
+    "(stop | pause | go on | carry on | continue | resume | end) reading [aloud]",
+    heard=1,
+    example="stop reading aloud",
+    group="reading",
+    when=_is_silent,
+)
+def not_reading(sitting: Sitting) -> Refusal:
+    """Where nothing is read aloud, there is nothing to stop or to go on with."""
+    return Refusal("Nothing is being read.", "", "“Read it back”, or “read from here”.")
+
+
 @command(
     "stop (there | here | right there)",
     "(that is | that's) (it | the place | where i want to be)",
     "(go | write) there",
+    heard=1,
     example="stop there",
     group="reading",
-    when=_reads,
+    when=_has_read,
 )
 def stop_there(sitting: Sitting) -> Done:
     """Stop reading, and write on at the word that was just read."""
@@ -218,19 +244,22 @@ def word_read(sitting: Sitting) -> Range | None:
 @command(
     "(wait | pause | hold on | one moment | hang on)",
     "(pause | stop) for a (moment | second)",
+    heard=1,
     example="wait",
     group="reading",
-    when=_reads_on,
+    when=_has_read,
 )
 def wait(sitting: Sitting) -> Done:
     """Pause the reading; “go on” takes it up again."""
-    assert sitting.aloud is not None
+    if sitting.aloud is None:
+        return Done(sitting, "nothing is read any more")
     after = replace(sitting, aloud=replace(sitting.aloud, waiting=True))
     return Done(after, "waiting: “go on” reads on", (ReadAloud(()),))
 
 
 @command(
     "(go on | carry on | continue | read on | resume) [reading]",
+    heard=1,
     example="go on reading",
     group="reading",
     when=_reads,
@@ -254,6 +283,7 @@ def _from(sitting: Sitting, at: int, said: str) -> Done:
     "again",
     "(repeat | say) (that | it) [again]",
     "(pardon | what was that | come again)",
+    heard=1,
     example="read that again",
     group="reading",
     when=_reads,
@@ -268,6 +298,7 @@ def again(sitting: Sitting) -> Done:
     "(back | go back) [(a | one)] sentence",
     "(the | go to the) (previous | last) sentence",
     "(back | go back) {number} sentences",
+    heard=1,
     example="back a sentence",
     group="reading",
     when=_reads,
@@ -282,6 +313,7 @@ def sentence_back(sitting: Sitting, number: int = 1) -> Done:
     "(skip | skip this | next) [(a | one | the)] sentence",
     "[the] next sentence",
     "skip (it | this | that)",
+    heard=1,
     example="next sentence",
     group="reading",
     when=_reads,
@@ -298,6 +330,7 @@ CATALOGUE.table("whole_paragraph", {"paragraph": True})
 @command(
     "(skip | skip this | next | [go to] the next) [(a | one | the)] paragraph",
     "(back | go back) [(a | one)] {paragraph:whole_paragraph}",
+    heard=1,
     example="skip this paragraph",
     group="reading",
     when=_reads,
@@ -321,15 +354,11 @@ def paragraph(sitting: Sitting, paragraph: bool | None = None) -> Done:
 CATALOGUE.table("pace", {"slower": -1, "faster": 1, "(more slowly)": -1, "(more quickly)": 1})
 
 
-def _of_reading(sitting: Sitting, parse: Parse) -> bool:
-    last = sitting.trail[-1] if sitting.trail else None
-    return sitting.aloud is not None or last is not None and "read_aloud" in last.effects
-
-
 @command(
     "(read | speak | talk) {pace}",
-    Way("[a (little | bit)] {pace} [please]", when=_of_reading),
+    Way("[a (little | bit)] {pace} [please]", when=_has_read),
     "(read | speak) [a (little | bit)] {pace}",
+    heard=1,
     example="read slower",
     group="reading",
 )
@@ -348,6 +377,7 @@ def pace(sitting: Sitting, pace: int) -> Done:
     Way("spell (that | this | the) word", when=_reads),
     "how is {target} (spelled | spelt | written)",
     "(spell | spell out) {target} (aloud | to me | for me)",
+    heard=0,
     example="how is ferry spelled",
     group="reading",
 )
@@ -366,6 +396,7 @@ def spell(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     "where am i [(now | in the text)]",
     "(what | which) line (is this | am i on | am i in)",
     "where is the (cursor | caret | writing place)",
+    heard=1,
     example="where am i",
     group="reading",
 )
@@ -393,6 +424,7 @@ def where(sitting: Sitting) -> Done:
     "(spoken answers | talking) {onoff}",
     "(do not | don't | stop) (talk | talking | speak | speaking | answer | answering)"
     " [to me | aloud]",
+    heard=1,
     example="answers aloud on",
     group="reading",
 )

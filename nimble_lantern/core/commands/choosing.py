@@ -13,10 +13,10 @@ from nimble_lantern.core.state import Done, Instead, Question, Sitting, Turned, 
 from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.targets.words import exact
 
+Answer = Done | Refusal | TurnOver | Instead
 
-def answered(
-    sitting: Sitting, question: Question, picked: tuple[int, ...]
-) -> Done | Refusal | TurnOver:
+
+def answered(sitting: Sitting, question: Question, picked: tuple[int, ...]) -> Answer:
     """Do what was asked about, for the options picked (counted from 0)."""
     options = [question.options[i] for i in picked]
     if not question.command:
@@ -33,7 +33,7 @@ def answered(
         args[slot] = replace(value, ranges=ranges)
     made = CATALOGUE.commands[question.command]
     answer = made.handler(replace(sitting, question=None), **args)
-    assert isinstance(answer, (Done, Refusal))
+    assert isinstance(answer, (Done, Refusal, Instead))
     return answer
 
 
@@ -80,9 +80,7 @@ def _wants_an_answer(sitting: Sitting, parse: Parse) -> bool:
     of_rows=True,
     heard=5,  # they are listened for only while there is something to choose from
 )
-def choose(
-    sitting: Sitting, number: int | None = None, position: int | None = None
-) -> Done | Refusal | TurnOver | Instead:
+def choose(sitting: Sitting, number: int | None = None, position: int | None = None) -> Answer:
     """Pick one of the numbered places, or a numbered row of what is shown."""
     if sitting.question is None and numbered(sitting):
         return _row(sitting, number if number is not None else position or 0)
@@ -120,7 +118,7 @@ def _saying(question: Question, words: Sequence[str]) -> list[int]:
     group="choosing",
     answers=True,
 )
-def choose_by_words(sitting: Sitting, words: tuple[str, ...]) -> Done | Refusal | TurnOver:
+def choose_by_words(sitting: Sitting, words: tuple[str, ...]) -> Answer:
     """Pick the numbered place in which these words stand."""
     question = _question(sitting)
     if isinstance(question, Refusal):
@@ -134,7 +132,7 @@ def choose_by_words(sitting: Sitting, words: tuple[str, ...]) -> Done | Refusal 
 
 @command("(choose | pick | take) the last [one]", "the last [one]", example="the last one",
          group="choosing", answers=True)  # fmt: skip
-def choose_last(sitting: Sitting) -> Done | Refusal | TurnOver:
+def choose_last(sitting: Sitting) -> Answer:
     """Pick the last of the numbered places."""
     question = _question(sitting)
     if isinstance(question, Refusal):
@@ -145,7 +143,7 @@ def choose_last(sitting: Sitting) -> Done | Refusal | TurnOver:
 @command("(choose | pick | take) (all | both) [of them]", "(all | both) [of them]", "every one",
          "all of them please", example="all of them", group="choosing",
          answers=True, when=_asks)  # fmt: skip
-def choose_all(sitting: Sitting) -> Done | Refusal | TurnOver:
+def choose_all(sitting: Sitting) -> Answer:
     """Take all of the numbered places."""
     question = _question(sitting)
     if isinstance(question, Refusal):
@@ -180,7 +178,7 @@ def cancel(sitting: Sitting) -> Done:
     answers=True,
     when=_asks,
 )
-def yes(sitting: Sitting) -> Done | Refusal | TurnOver:
+def yes(sitting: Sitting) -> Answer:
     """Answer yes, where the desk asks whether to go on."""
     question = _question(sitting)
     if isinstance(question, Refusal):
@@ -198,6 +196,6 @@ def yes(sitting: Sitting) -> Done | Refusal | TurnOver:
     group="choosing",
     answers=True,
 )
-def no(sitting: Sitting) -> Done | Refusal | TurnOver:
+def no(sitting: Sitting) -> Answer:
     """Answer no, where the desk asks whether to go on."""
     return cancel(sitting)

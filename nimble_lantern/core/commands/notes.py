@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import replace
+from itertools import pairwise
 
 from nimble_lantern.core.commands.wording import many, named, quoted
 from nimble_lantern.core.composing.placing import manner_of
@@ -82,7 +83,8 @@ def _whole_words(sitting: Sitting, parse: Parse) -> bool:
     words = target.words
     if words[-1] in DETERMINERS | PREPOSITIONS | _ORDERS or set(words) <= DULL:
         return False
-    return target.called or not set(words) & (PARTS | _ORDERS)
+    ordered = any(a in _ORDERS and b in PARTS for a, b in pairwise(words))
+    return target.called or not ordered and not set(words) <= PARTS | DULL | _ORDERS
 
 
 _ORDERS = frozenset("last first next previous second third this that".split())
@@ -101,6 +103,7 @@ def _says(sitting: Sitting, parse: Parse) -> bool:
     "(say | note | write | remark) in the margin (of | at | beside | by | next to) {target}"
     " {text:words}",
     "annotate {target} [with] {text:words}",
+    heard=1,
     example="note on the last sentence colon check with the ferry company",
     group="revising",
     when=_whole_words,
@@ -118,6 +121,7 @@ def add(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refus
     " {text:words}",
     "(say | write | put) in the margin {text:words}",
     Way("note (colon | to self) {text:words}", when=_says),
+    heard=1,
     example="margin note check with the ferry company",
     group="revising",
 )
@@ -160,6 +164,7 @@ def _shown(sitting: Sitting, note: Note) -> Done:
     Way("[the] note [number] {number}", when=_there_are),
     "(go to | show [me] | read) the {position} note",
     "(read | what does) (this | that | the) note [say]",
+    heard=1,
     example="read note one",
     group="revising",
 )
@@ -178,6 +183,7 @@ CATALOGUE.table("step", {"(next | following)": 1, "(previous | last | earlier)":
     "[<go>] [to] [the] {step} [margin] (note | comment)",
     "(show | read) [me] the {step} [margin] (note | comment)",
     "[<go>] [to] [the] {step} open [margin] note",
+    heard=1,
     example="next note",
     group="revising",
     when=_there_are,
@@ -200,6 +206,7 @@ def walk(sitting: Sitting, step: int) -> Done | Refusal:
     " (notes | comments)",
     "(what | which | how many) notes (are there | do i have | have i made | did i make)",
     "number the notes",
+    heard=1,
     example="show my notes",
     group="revising",
 )
@@ -226,6 +233,7 @@ def list_notes(sitting: Sitting) -> Done | Refusal:
     "find the note (about | with | that says | that mentions | on | saying) {text:words}",
     "(which | what) note (is about | says | mentions) {text:words}",
     "(go to | show [me] | read) the note (about | that says | with | that mentions) {text:words}",
+    heard=1,
     example="find the note about the ferry company",
     group="revising",
     when=_there_are,
@@ -256,6 +264,7 @@ def _edited(sitting: Sitting, note: Note, said: str, text: str | None = None,
     "note [number] {number} (should | must) (say | read) {text:words}",
     "(make | let) note [number] {number} (say | read) {text:words}",
     "(this | that | the) note (should | must) (say | read) {text:words}",
+    heard=1,
     example="change note one to ask the ferry company",
     group="revising",
     when=_there_are,
@@ -281,6 +290,7 @@ def change(
     " {text:words}",
     "(add | append) to note [number] {number} {text:words}",
     "(add | append) {text:words} to note [number] {number}",
+    heard=1,
     example="answer note one they said yes",
     group="revising",
     when=_there_are,
@@ -306,6 +316,7 @@ def answer(
     "(this | that | the) note is (settled | done | dealt with | finished | resolved)",
     "mark note [number] {number} [as] (settled | done | resolved)",
     Way("(settle | resolve) (it | that)", when=_one_is_here),
+    heard=1,
     example="settle note one",
     group="revising",
     when=_there_are,
@@ -325,6 +336,7 @@ def settle(
     "(reopen | unsettle) note [number] {number}",
     "note [number] {number} is (open | not settled | not done)",
     "(reopen | unsettle) (this | that | the) note",
+    heard=1,
     example="reopen note one",
     group="revising",
     when=_there_are,
@@ -343,6 +355,7 @@ def reopen(sitting: Sitting, number: int | None = None) -> Done | Refusal:
     "(<remove> | <discard>) (the {position} | this | that | the) [margin] note",
     "(<remove> | <discard>) the [margin] note (on | about | at | beside) {target}",
     Way("(<remove> | <discard>) it", when=_one_is_here),
+    heard=0,
     example="remove note one",
     group="revising",
     when=_there_are,
@@ -374,6 +387,7 @@ CATALOGUE.table("settled", {"(settled | resolved | finished | done)": True})
 @command(
     "(<remove> | <discard>) [(all | all the | the | every | my)] [{settled}] [margin]"
     " (notes | comments)",
+    heard=1,
     example="remove the settled notes",
     group="revising",
     when=_there_are,

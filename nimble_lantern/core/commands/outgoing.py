@@ -56,6 +56,7 @@ def _out(sitting: Sitting, document: str | None, form: str, text: tuple[str, ...
     "(turn | convert) (this | it | the (document | letter)) into {format}",
     "(i need | i want | give me) (this | it | the letter | the document) as {format}",
     "export as {format}",
+    heard=2,
     example="save this as a word document",
     group="desk",
 )
@@ -69,6 +70,7 @@ def export(sitting: Sitting, format: str, text: tuple[str, ...] | None = None) -
     " (outbox | out box) [as {format}]",
     "export (this | it | the (document | letter)) [(to | into) the outbox]",
     "(put | send) (this | it | the letter) out",
+    heard=1,
     example="send this to the outbox",
     group="desk",
 )
@@ -104,6 +106,7 @@ def _printed(sitting: Sitting, copies: int = 1, first: int = 0, last: int = 0) -
     " [of (this | it)]",
     "put (this | it | the (letter | document)) on paper",
     "(print | make) (a | one) copy [of (this | it | the (document | letter))] [on paper]",
+    heard=2,
     example="print this",
     group="desk",
     when=_not_many,
@@ -118,6 +121,7 @@ def print_document(sitting: Sitting, number: int = 1) -> Done | Refusal:
     "print [only | just] the {position} page",
     "print [only | just] pages {first:number} (to | through | and) {last:number}",
     "print [only | just] (the first | page one) page",
+    heard=1,
     example="print page one",
     group="desk",
 )
@@ -144,6 +148,7 @@ def print_pages(
     "(what will it look like | how will it look) (printed | on paper | when [it is] printed)",
     "print preview",
     "show print number {number}",
+    heard=1,
     example="show it as it prints",
     group="desk",
 )
@@ -159,6 +164,7 @@ def show_tray(sitting: Sitting, number: int = 0) -> Done:
     "(<remove> | <discard>) [all] the prints",
     "take print [number] {number} out of the tray",
     "(<remove> | <discard>) print [number] {number}",
+    heard=1,
     example="empty the print tray",
     group="desk",
 )
@@ -176,6 +182,7 @@ def empty_tray(sitting: Sitting, number: int = 0) -> Done | Refusal:
     "back up everything",
     "(make | take) a (backup | back up) [of everything] [now]",
     "back up [(my | the | all [my])] (documents | letters | work | desk) [now]",
+    heard=1,
     example="back everything up",
     group="desk",
 )
@@ -188,6 +195,7 @@ def back_up(sitting: Sitting) -> Done:
     "check (everything | all [my] documents | the desk | my documents | that nothing is lost)",
     "is (everything | anything) (all right | saved | safe | lost)",
     Way("is it saved", when=lambda sitting, parse: sitting.number > 0),
+    heard=1,
     example="check everything",
     group="desk",
 )
@@ -200,6 +208,7 @@ def check(sitting: Sitting) -> Done:
     "(close | quit | exit) [(the | this)] (nimble lantern | window | desk | program | application"
     " | app)",
     "(shut down | log out | sign out)",
+    heard=1,
     example="close the window",
     group="desk",
 )
@@ -217,6 +226,7 @@ def close(sitting: Sitting, sure: bool | None = None) -> Done:
 @command(
     "(restart | reload) [the] (desk | window | page | nimble lantern | program)",
     "start [the] (desk | nimble lantern | window) (again | anew)",
+    heard=1,
     example="restart the desk",
     group="desk",
 )

@@ -145,6 +145,7 @@ def _as_blocks(
     Way("[the] {passage} passage", when=_exists),
     Way("{passage}", when=_by_name_alone),
     "<use> passage number {number}",
+    heard=3,
     example="insert sign off",
     group="writing",
     when=lambda sitting, parse: bool(sitting.passages),
@@ -173,6 +174,7 @@ def _named_short(sitting: Sitting, parse: Parse) -> bool:
     "make a passage (of | from | out of) {target} [and] (called | named | call it) {text:words}",
     "(make | save | keep | add) a passage (called | named) {text:words}",
     "(call | name) (this | that | the selection | {target}) [the] passage {text:words}",
+    heard=1,
     example="keep this as sign off",
     group="writing",
 )  # fmt: skip
@@ -199,6 +201,7 @@ def keep(sitting: Sitting, text: tuple[str, ...], target: Places | None = None) 
 @command(
     "(change | set) the passage {passage} to ({target} | the selection)",
     "(change | update) the passage {passage}",
+    heard=0,
     example="change the passage sign off to the last paragraph",
     group="writing",
 )
@@ -212,6 +215,7 @@ def change(sitting: Sitting, passage: str, target: Places | None = None) -> Done
     "make {target} a blank",
     "(turn | change) {target} into a blank [(called | named | for | for the)] {text:words}",
     "(put | insert | leave | make) a blank [here] (called | named | for | for the) {text:words}",
+    heard=0,
     example="make monday a blank called day",
     group="writing",
 )
@@ -234,6 +238,7 @@ def make_blank(
     "make {target} a (pick | choice) (of | from | between) {options:words}",
     "make {target} a (pick | choice) (called | named) {text:words} (of | from | between)"
     " {options:words}",
+    heard=0,
     example="make monday a pick of monday tuesday or friday",
     group="writing",
 )
@@ -331,6 +336,7 @@ def _next(sitting: Sitting, at: Position) -> Done:
     "(fill | complete) [in] [the] (next | following) (blank | gap | field)",
     Way("(next [one] | go on | on)", when=_is_at_blank),
     Way("(skip | leave) (it | this [one] | that [one] | this blank) [for now]", when=_is_at_blank),
+    heard=1,
     example="next blank",
     group="writing",
     when=_blanks_open,
@@ -363,6 +369,7 @@ def _last_filled(sitting: Sitting) -> Position:
     "(fill [in] | complete) [the] [blank] {blank} [blank] (with | as) {text:words}",
     "(put | write | say | enter) {text:words} (in | into) [the] [blank] {blank} [blank]",
     "(fill | fill it | fill this | fill that | fill the blank) [in] with {text:words}",
+    heard=1,
     example="fill in day with tuesday",
     group="writing",
     when=_blanks_open,
@@ -390,6 +397,7 @@ def fill(
     "(leave out | omit) [the] [blank] {blank} [blank]",
     "(do not | don't) (want | need) (it | this | that) [one]",
     Way("(nothing | empty | without [it])", when=_is_at_blank),
+    heard=1,
     example="leave it out",
     group="writing",
     when=_blanks_open,
@@ -425,7 +433,8 @@ def _without(sitting: Sitting, r: Range, name: str) -> Done:
     return Done(there.sitting, f"{quoted(name)} is left out{more}")
 
 
-@command("pick {text:words} for the blank", example="pick friday for the blank",
+@command("pick {text:words} for the blank", heard=1,
+    example="pick friday for the blank",
          group="writing", when=_is_at_blank)  # fmt: skip
 def pick(
     sitting: Sitting, choice: str | None = None, text: tuple[str, ...] | None = None
@@ -455,7 +464,8 @@ def _filled(sitting: Sitting, r: Range, text: str, name: str) -> Done:
     return Done(there.sitting, f"{said}; {there.summary}")
 
 
-@command("(with it | keep it in | leave it in | put it in | i want it)", example="leave it in",
+@command("(with it | keep it in | leave it in | put it in | i want it)", heard=1,
+    example="leave it in",
          group="writing", when=_is_at_blank)  # fmt: skip
 def want(sitting: Sitting, wanted: bool | None = None, sure: bool | None = None) -> Done | Refusal:
     """Keep a part of a passage that appears only if it is wanted."""
@@ -471,6 +481,7 @@ def want(sitting: Sitting, wanted: bool | None = None, sure: bool | None = None)
 @command(
     "(show | list | open | tell) [me] [(my | the | all | all my | all the)] passages",
     "(what | which) passages (are there | do i have | have i kept)",
+    heard=1,
     example="show my passages",
     group="writing",
 )
@@ -488,6 +499,7 @@ def _are(sitting: Sitting) -> str:
     "(show | preview | read | look at) [me] [the] passage {passage}",
     "what does [the] [passage] {passage} say",
     "what is in [the] passage {passage}",
+    heard=1,
     example="show the passage sign off",
     group="writing",
 )
@@ -500,6 +512,7 @@ def preview(sitting: Sitting, passage: str) -> Done:
 @command(
     "(<remove> | <discard> | forget) [the] passage [called] {passage}",
     "(<remove> | forget) {passage} from [(the | my)] passages",
+    heard=1,
     example="remove the passage sign off",
     group="writing",
 )
@@ -511,6 +524,7 @@ def remove(sitting: Sitting, passage: str) -> Done:
 
 @command(
     "(rename | call) the passage {passage} [(to | as)] {text:words}",
+    heard=1,
     example="rename the passage sign off to farewell",
     group="writing",
 )
@@ -523,6 +537,7 @@ def rename(sitting: Sitting, passage: str, text: tuple[str, ...]) -> Done:
 
 @command(
     "(export | save) [all] [(my | the)] passages [(as | to) (markdown | a file)]",
+    heard=1,
     example="export my passages",
     group="writing",
 )
@@ -546,6 +561,7 @@ CATALOGUE.table(
 
 @command(
     "(insert | put in | write | add | type | fill in) {moment} [here]",
+    heard=1,
     example="insert today's date",
     group="writing",
 )

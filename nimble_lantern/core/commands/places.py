@@ -57,6 +57,7 @@ def _short(sitting: Sitting, parse: Parse) -> bool:
     " [(called | named)] {text:words}",
     "(call | name) [the place (at | of | where)] {target} the place {text:words}",
     "(call | name | mark) {target} as [the] place {text:words}",
+    heard=1,
     example="call this place budget",
     group="moving",
     when=_short,
@@ -93,6 +94,7 @@ def _is_a_place(sitting: Sitting, parse: Parse) -> bool:
     "(show | find) [me] the place [called] {place}",
     Way("back to [the] {place}", when=_is_a_place),
     "(write on | go on | continue) at [the place] {place}",
+    heard=1,
     example="go to budget",
     group="moving",
 )
@@ -106,6 +108,7 @@ def go_to(sitting: Sitting, place: str) -> Done:
 @command(
     "(forget | remove | delete | unname | drop) the (place | marker) [called] {place}",
     "(forget | remove | unname) [the place] {place} as a place",
+    heard=1,
     example="forget the place budget",
     group="moving",
 )
@@ -118,6 +121,7 @@ def forget(sitting: Sitting, place: str) -> Done:
 @command(
     "(rename | call) the place {place} [(to | as)] {text:words}",
     "call the place [called] {place} {text:words} (instead | now)",
+    heard=1,
     example="rename the place budget to costs",
     group="moving",
 )
@@ -136,6 +140,7 @@ def rename(sitting: Sitting, place: str, text: tuple[str, ...]) -> Done:
     "(what | which) places (are there | do i have | have i (named | marked) | did i name)",
     "where can i go [to]",
     "number the places",
+    heard=1,
     example="show my places",
     group="moving",
 )

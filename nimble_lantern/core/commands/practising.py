@@ -27,6 +27,7 @@ def _practises(sitting: Sitting, parse: Parse) -> bool:
     "(i want to | let me | let's) (practise | practice | learn)",
     "(go to | show me) practice",
     "teach me [how to use this]",
+    heard=1,
     example="show the lessons",
     group="desk",
 )
@@ -49,6 +50,7 @@ def _begun(sitting: Sitting, name: str) -> Done:
     "(start | begin | do | take) [the] lesson [called | about] {lesson}",
     "(practise | practice) (how to | to) {lesson}",
     "start [the] {position} lesson",
+    heard=1,
     example="start lesson one",
     group="desk",
 )
@@ -71,6 +73,7 @@ def begin(
     "[the] next lesson",
     "(go on to | start) the next lesson",
     Way("next", when=_practises),
+    heard=1,
     example="next lesson",
     group="desk",
     when=_practises,
@@ -88,6 +91,7 @@ def next_lesson(sitting: Sitting) -> Done | Refusal:
 @command(
     "[start] [(this | the)] lesson again",
     "(repeat | start over) (this | the) lesson",
+    heard=1,
     example="the lesson again",
     group="desk",
     when=_practises,
@@ -100,6 +104,7 @@ def again(sitting: Sitting) -> Done:
 
 @command(
     "(what do i say | give me a hint | help me | i do not know | i don't know | how)",
+    heard=1,
     example="what do i say",
     group="desk",
     when=_practises,
@@ -117,6 +122,7 @@ def hint(sitting: Sitting) -> Done:
     "(leave | stop | end | finish) ([the] lesson | practising | practicing | [the] practice)",
     "(no more | enough) practice",
     Way("(i am done | that is enough)", when=_practises),
+    heard=1,
     example="leave the lesson",
     group="desk",
     when=_practises,

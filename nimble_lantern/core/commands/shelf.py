@@ -61,6 +61,7 @@ def _on_shelf(sitting: Sitting, parse: Parse) -> bool:
         " | has | speaks of) {text:words}", when=_several),
     Way("where did i write (about | of) {text:words}", when=_several),
     Way("(find | look for | search for) {text:words}", when=_on_shelf),
+    heard=2,
     example="find the letter about the stair",
     group="desk",
 )  # fmt: skip
@@ -72,6 +73,7 @@ def find_documents(sitting: Sitting, text: tuple[str, ...]) -> Done:
 
 @command(
     "(open | go to | switch to | bring up | get out) <paper> <about> {text:words}",
+    heard=1,
     example="open the letter about the stair",
     group="desk",
     when=_several,
@@ -90,6 +92,7 @@ def open_found(sitting: Sitting, text: tuple[str, ...]) -> Done:
     "(open | find | show [me]) <paper> (from | of | i wrote [on] | i wrote last) {day}",
     "(open | find | show [me]) <paper> (from | of | i wrote) {day:ago}",
     "(open | find | show [me]) (yesterday's | last night's) (letter | document | text | work)",
+    heard=1,
     example="open what i wrote on tuesday",
     group="desk",
     when=_several,
@@ -115,6 +118,7 @@ def open_written(
     "[open] [document] number {number}",
     "open [the] {position} (one | document | letter)",
     "open [the] document {number}",
+    heard=1,
     example="open number two",
     group="desk",
     when=_on_shelf,
@@ -134,7 +138,9 @@ def _opened(sitting: Sitting, name: str) -> Done:
     return Done(there, f"opened “{name}”", (OpenDocument(name),))
 
 
-@command(Way("{document}", when=_on_shelf), example="ferry times", group="desk", when=_on_shelf)
+@command(
+    Way("{document}", when=_on_shelf), heard=1, example="ferry times", group="desk", when=_on_shelf
+)
 def open_named(sitting: Sitting, document: str) -> Done:
     """On the shelf, a document's name alone opens it."""
     return _opened(sitting, document)
@@ -151,6 +157,7 @@ def _named_nowhere(sitting: Sitting, parse: Parse) -> bool:
     Way("(go back | back | return | take me back) to [the] {document}", when=_named_nowhere),
     "(bring up | get out | take out | let me see) [the] {document} (again | instead)",
     "(i want | let me) [to] (go | work) (on | in | with) [the] {document} (again | instead | now)",
+    heard=1,
     example="switch to the rota",
     group="desk",
 )
@@ -165,6 +172,7 @@ def switch(sitting: Sitting, document: str) -> Done:
     "(go | switch) back to (what | where | the one) i was (writing | in | doing | working on)"
     " before",
     "the document [i (had | was in)] before",
+    heard=1,
     example="the other document",
     group="desk",
 )
@@ -184,6 +192,7 @@ def other_document(sitting: Sitting) -> Done | Refusal:
     " [(called | named | as | and call it) {text:words}]",
     "make a (copy | duplicate) of [the] {document} [(called | named | and call it) {text:words}]",
     "save (this | the document) as {text:words}",
+    heard=1,
     example="make a copy of this document",
     group="desk",
 )
@@ -209,6 +218,7 @@ def copy_document(
     "(delete | remove | bin | throw away) the document [called] {document}",
     "(delete | remove | take) [the] {document} from the shelf",
     "(archive | store away) ([the] {document} | (this | the) document)",
+    heard=1,
     example="put the rota away",
     group="desk",
 )
@@ -228,6 +238,7 @@ def put_away(sitting: Sitting, document: str | None = None) -> Done:
     "(restore | recover | unarchive) [the] [document] {put_away}",
     "(bring | get | take) out [the] {put_away} again",
     "(open | switch to) [the] {put_away}",
+    heard=1,
     example="bring back the rota",
     group="desk",
 )
@@ -248,6 +259,7 @@ def listed(names: Sequence[str], most: int = 9) -> str:
     "(what | which documents) (did i | have i) put away",
     "(show | list) [me] what (is | i) put away",
     "(show | list) [me] the [documents] [that are] put away [documents]",
+    heard=1,
     example="what is put away",
     group="desk",
 )
@@ -261,6 +273,7 @@ def show_away(sitting: Sitting) -> Done:
 @command(
     "(what | which) document (is this | am i in | is (on the desk | open))",
     "what is this document called",
+    heard=1,
     example="which document is this",
     group="desk",
 )

@@ -67,6 +67,7 @@ def _short(sitting: Sitting, parse: Parse) -> bool:
     "(this | that) version is [called] {text:words}",
     "(save | keep | remember) (this | it | everything | the document | the letter | how it is now)"
     " as [the] version [called] {text:words}",
+    heard=1,
     example="call this version first draft",
     group="repair",
     when=_short,
@@ -83,23 +84,26 @@ def call(sitting: Sitting, text: tuple[str, ...]) -> Done:
 @command(
     "(show | list | tell) [me] [(my | the | all | all my | all the)] [named] (versions | drafts)",
     "(what | which) (versions | drafts) (are there | do i have | have i (named | kept))",
+    heard=1,
     example="show my versions",
     group="repair",
 )
 def show(sitting: Sitting) -> Done | Refusal:
     """List the named versions: when each was kept, and how long it was."""
-    if not sitting.milestones:
+    named = [m.name for m in sitting.milestones if m.name != EXPORTED]
+    if not named:
         return Refusal(
             "No version has a name here.", "", "“Call this version first draft” gives it one."
         )
-    names = ", ".join(f"“{m.name}”" for m in sitting.milestones)
+    names = ", ".join(f"“{name}”" for name in named)
     after = replace(sitting, view=View.VERSIONS)
-    return Done(after, f"{many(len(sitting.milestones), 'version')}: {names}")
+    return Done(after, f"{many(len(named), 'version')}: {names}")
 
 
 @command(
     "(forget | remove | delete | unname) the (version | draft) [called] {version}",
     "(forget | unname) [the] version {version}",
+    heard=1,
     example="forget the version first draft",
     group="repair",
 )
@@ -111,6 +115,7 @@ def forget(sitting: Sitting, version: str) -> Done:
 
 @command(
     "(rename | call) the (version | draft) {version} [(to | as)] {text:words}",
+    heard=1,
     example="rename the version first draft to spring letter",
     group="repair",
 )
@@ -147,6 +152,7 @@ def looking(sitting: Sitting, since: str, base: Document) -> Done:
     " [the] [version] {version}",
     "compare with version number {number}",
     "how is this different from [the] [version] {version}",
+    heard=2,
     example="compare with first draft",
     group="repair",
 )
@@ -182,6 +188,7 @@ CATALOGUE.table(
     "(show | what are) [me] (the | my) changes [since [utterance] {number}]",
     "(show | what are) [me] (the | my) changes since {ago:since_day}",
     "(show | what are) [me] (the | my) changes since [last] {day}",
+    heard=1,
     example="show what changed since twelve",
     group="repair",
 )
@@ -259,6 +266,7 @@ def said_of(change: Change) -> str:
     "(show | read) [me] the {step} (change | difference)",
     "[<go>] [to] [the] {position} (change | difference)",
     "[<go>] [to] [the] change [number] {number}",
+    heard=1,
     example="next change",
     group="repair",
     when=_compares,
@@ -290,6 +298,7 @@ def walk(
     "(take back | undo | revert | reject | refuse) (this | that | the) (one | change)",
     "(take back | undo | revert) [the] change [number] {number}",
     "(as | how) it was",
+    heard=1,
     example="take this one back",
     group="repair",
     when=_compares,
@@ -310,6 +319,7 @@ def take_back(sitting: Sitting, number: int | None = None) -> Done | Refusal:
 
 @command(
     "(keep | leave | accept) (this | that | the) [one] [change]",
+    heard=1,
     example="keep this one",
     group="repair",
     when=_compares,
@@ -323,6 +333,7 @@ def keep(sitting: Sitting) -> Done | Refusal:
     "(stop | end | finish | leave) (comparing | the comparison | looking at [the] changes)",
     "(hide | close) the (changes | differences | comparison)",
     Way("(that is all | i am done | done)", when=_compares),
+    heard=1,
     example="stop comparing",
     group="repair",
     when=_compares,
@@ -339,6 +350,7 @@ def stop(sitting: Sitting) -> Done:
     " [version] {version}",
     "make it [(like | as)] [it was in] [the] [version] {version} again",
     "i want [the] [version] {version} back",
+    heard=1,
     example="bring back first draft",
     group="repair",
     destructive=True,
@@ -392,6 +404,7 @@ _BLOCKS = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION, Uni
     " was] in) [the] [version] {version}",
     "(bring | put) {old_part} back (from | as [it was] in) [the] [version] {version}",
     "(bring back | restore) {old_part} (from | of) (the beginning | the start)",
+    heard=0,
     example="bring back the first paragraph from first draft",
     group="repair",
 )

@@ -25,7 +25,7 @@ from nimble_lantern.core.writing.writer import write
 
 def _is_number(words: Sequence[str]) -> bool:
     found = cardinal(words, 0)
-    whole = found is not None and found[0] == len(words)
+    whole = found is not None and found[1] == len(words)
     return whole or len(words) == 1 and words[0].isdigit()
 
 

@@ -360,14 +360,22 @@ def _determined(net: Network) -> Network:
         else:
             spoken.setdefault(a, []).append((word, b))
 
+    reached: dict[int, frozenset[int]] = {}
+
+    def reach(state: int) -> frozenset[int]:
+        """The telling states that silence leads to from one, itself among them."""
+        if state not in reached:
+            seen, todo = {state}, [state]
+            while todo:
+                for b in silent.get(todo.pop(), ()):
+                    if b not in seen:
+                        seen.add(b)
+                        todo.append(b)
+            reached[state] = frozenset(s for s in seen if s in spoken or s == net.final)
+        return reached[state]
+
     def closure(states: set[int]) -> frozenset[int]:
-        todo = list(states)
-        while todo:
-            for b in silent.get(todo.pop(), ()):
-                if b not in states:
-                    states.add(b)
-                    todo.append(b)
-        return frozenset(s for s in states if s in spoken or s == net.final)
+        return frozenset().union(*map(reach, states))
 
     made = Network()
     first = closure({net.start})

@@ -66,6 +66,8 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
                 # "Insert please before reply" has a word to be written in the middle.
                 continue
             fewer = len(words) - len(plain.words)
+            if _ends_the_text(words, found, fewer):
+                continue
             if same.kind is Judged.COMMAND and _swallowed(found, same, fewer):
                 return same
         return found
@@ -148,6 +150,12 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
         if chosen.kind is Judged.COMMAND:
             return chosen
     return found
+
+
+def _ends_the_text(words: tuple[str, ...], found: Verdict, fewer: int) -> bool:
+    """Whether a last "now" belongs to the words to be written: they are several."""
+    texts = (v for v in (found.parse.args if found.parse else {}).values() if isinstance(v, tuple))
+    return fewer == 1 and words[-1] == "now" and any(len(text) > 3 for text in texts)
 
 
 def _swallowed(found: Verdict, plainer: Verdict, fewer: int) -> bool:

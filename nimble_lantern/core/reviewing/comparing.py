@@ -121,8 +121,8 @@ def _pairs(old: Sequence[Block], new: Sequence[Block]) -> list[tuple[int | None,
 
 
 def _alike(a: Block, b: Block) -> bool:
-    if a.text == b.text:
-        return True
+    if a.text == b.text or not a.text.strip() or not b.text.strip():
+        return a.kind == b.kind or a.text == b.text
     matcher = SequenceMatcher(None, a.text.split(), b.text.split(), autojunk=False)
     return matcher.quick_ratio() >= _LIKE and matcher.ratio() >= _LIKE
 
