@@ -16,7 +16,7 @@ from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.errors import BadInput, LanternError, WrongUse
 from nimble_lantern.core.mending.word_book import from_text
 from nimble_lantern.files import read_file, read_text, write_file
-from nimble_lantern.formats import FORMATS
+from nimble_lantern.outside import passages_of, passages_text
 from nimble_lantern.playing import desk_with, folder_desk, output, run_cases, script_hearings
 from nimble_lantern.shell import LiveDesk
 
@@ -60,15 +60,17 @@ def lantern() -> None:
     """A writing desk for people who write by voice alone."""
 
 
+PRINTED = ("markdown", "text", "html", "json")
+"""What the command line prints; other formats are files."""
+
+
 def playing_options(command: Callable[..., Any]) -> Callable[..., Any]:
     """The options that perform and hear share."""
     options = (
         click.option("--data", type=click.Path(path_type=Path), help="The folder of a desk."),
         click.option("--start", "start_file", type=click.Path(path_type=Path)),
         click.option("--set", "settings", multiple=True, metavar="NAME=VALUE"),
-        click.option(
-            "--out", "form", type=click.Choice((*FORMATS.writing(), "json")), default="markdown"
-        ),
+        click.option("--out", "form", type=click.Choice(PRINTED), default="markdown"),
         click.option("--trail", is_flag=True, help="Print one JSON line an utterance instead."),
     )
     for option in reversed(options):
@@ -263,6 +265,121 @@ def import_words(file: Path, data: Path) -> None:
         desk.put_word_book(from_text(text, desk.sitting.word_book))
         count = len(desk.sitting.word_book.entries)
         click.echo(f"The word book has {count} words now; it had {before}.")
+
+
+DATA = click.option(
+    "--data", type=click.Path(path_type=Path), help="The desk's folder, if it is not the usual one."
+)
+
+
+def _folder(data: Path | None) -> Path:
+    from nimble_lantern.web.server import data_folder
+
+    return data or data_folder(demo=False)
+
+
+@lantern.command()
+@click.argument("file", type=click.Path(path_type=Path))
+@DATA
+def backup(file: Path, data: Path | None) -> None:
+    """Copy a desk, with all that was ever said to it, into FILE; it may be open meanwhile."""
+    from nimble_lantern.store import backing
+    from nimble_lantern.store.database import connect
+    from nimble_lantern.store.opening import FILE
+
+    path = _folder(data) / FILE
+    if not path.exists():
+        raise BadInput(f"There is no desk in {path.parent}; name its folder with --data.")
+    engine = connect(path)
+    try:
+        backing.back_up(engine, file)
+    except OSError as error:
+        raise BadInput(
+            f"{file} cannot be written: {error.strerror}; name another place."
+        ) from error
+    finally:
+        engine.dispose()
+    click.echo(f"The desk in {path.parent} is copied to {file}.")
+
+
+@lantern.command()
+@click.argument("file", type=click.Path(path_type=Path))
+@DATA
+def restore(file: Path, data: Path | None) -> None:
+    """Put the desk of a backup in the place of the one there is; that is kept beside it."""
+    from nimble_lantern.store import backing
+    from nimble_lantern.store.lock import Lock
+    from nimble_lantern.store.opening import FILE, open_folder
+
+    folder = _folder(data)
+    backing.restorable(file)
+    lock = Lock(folder)
+    try:
+        kept = backing.put_back(file, folder / FILE)
+        open_folder(folder)
+    finally:
+        lock.close()
+    beside = f" What was there is {kept.name} now." if kept else ""
+    click.echo(f"The desk of {file} is in {folder}.{beside}")
+
+
+@lantern.command()
+@DATA
+def check(data: Path | None) -> None:
+    """See that a desk's file is whole, and that every document is what was said."""
+    from nimble_lantern.store import backing
+    from nimble_lantern.store.database import connect
+    from nimble_lantern.store.opening import FILE
+
+    path = _folder(data) / FILE
+    if not path.exists():
+        raise BadInput(f"There is no desk in {path.parent}; name its folder with --data.")
+    engine = connect(path)
+    try:
+        found = backing.check(engine)
+    finally:
+        engine.dispose()
+    if found:
+        raise BadInput(" ".join(found))
+    click.echo(f"The desk in {path.parent} is whole.")
+
+
+@lantern.command()
+@click.option("--port", default=8377, show_default=True, type=click.IntRange(1, 65535))
+@click.option("--demo", is_flag=True, help="Put the sample world on the shelf first.")
+@DATA
+def desk(port: int, demo: bool, data: Path | None) -> None:
+    """Open the desk in a window of its own, listening; serve it first if nothing does."""
+    from nimble_lantern.web.server import show
+
+    show(port, demo, data)
+
+
+@lantern.group()
+def passages() -> None:
+    """The passages as Markdown, a heading for the name of each."""
+
+
+@passages.command("export")
+@click.argument("file", metavar="FILE|-", type=click.File("w", encoding="utf-8", atomic=True))
+@click.option("--data", required=True, type=click.Path(path_type=Path), help="The desk's folder.")
+def export_passages(file: Any, data: Path) -> None:
+    """Write the passages of a desk into FILE (- for standard output)."""
+    with folder_desk(data, None, {}) as desk:
+        file.write(passages_text(desk.sitting.passages))
+
+
+@passages.command("import")
+@click.argument("file", metavar="FILE", type=click.Path(path_type=Path))
+@click.option("--data", required=True, type=click.Path(path_type=Path), help="The desk's folder.")
+def import_passages(file: Path, data: Path) -> None:
+    """Add the passages of FILE to those of a desk; one of the same name gives way."""
+    found = passages_of(read_file(file, "The passages").document)
+    if not found:
+        raise BadInput(f"There are no passages in {file}: each begins with a heading, its name.")
+    with folder_desk(data, None, {}) as desk:
+        desk.put_passages(found)
+        click.echo(f"There are {len(desk.sitting.passages)} passages now.")
 
 
 @lantern.command()

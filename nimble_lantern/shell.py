@@ -11,7 +11,7 @@ import sys
 import threading
 import traceback
 from collections import deque
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass, replace
 from datetime import datetime
 from pathlib import Path
@@ -42,6 +42,7 @@ from nimble_lantern.core.errors import LanternError, NotKept
 from nimble_lantern.core.mending.word_book import WordBook
 from nimble_lantern.core.reading.hearing import Hearing, from_line
 from nimble_lantern.core.reference import screens_of
+from nimble_lantern.core.reviewing.passages import Passage, with_passage
 from nimble_lantern.core.showing import SHELF_A_SCREEN, book_screens, scrolled, shelf_screens
 from nimble_lantern.core.sitting import Configured, Heard, Looked, Outcome, advance, faulty
 from nimble_lantern.core.state import Sitting, View
@@ -290,6 +291,16 @@ class LiveDesk:
         with self.lock:
             self._journal.save_word_book(book)
             self._sitting = replace(self._sitting, word_book=book)
+            self._revision += 1
+
+    def put_passages(self, found: Iterable[Passage]) -> None:
+        """Add passages; one of the same name gives way."""
+        with self.lock:
+            passages = self._sitting.passages
+            for passage in found:
+                passages = with_passage(passages, passage)
+            self._journal.save_passages(passages)
+            self._sitting = replace(self._sitting, passages=passages)
             self._revision += 1
 
     def put(self, title: str, document: Document) -> str:

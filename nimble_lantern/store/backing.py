@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import shutil
 import sqlite3
 from contextlib import closing
 from pathlib import Path
@@ -76,3 +77,23 @@ def check(engine: Engine) -> list[str]:
             if now != made:
                 found.append(f"“{row.title}” is not what its journal says.")
     return found
+
+
+def put_back(backup: Path, path: Path) -> Path | None:
+    """Put a backup in the place of a database that nobody has open; where that one is now."""
+    kept: Path | None = None
+    if path.exists():
+        n = 1
+        kept = path.with_name(f"{path.name}.before-restore-{n}")
+        while kept.exists():
+            n += 1
+            kept = path.with_name(f"{path.name}.before-restore-{n}")
+        with closing(sqlite3.connect(path)) as source, closing(sqlite3.connect(kept)) as copy:
+            source.backup(copy)
+    for ending in ("-wal", "-shm"):
+        path.with_name(path.name + ending).unlink(missing_ok=True)
+    new = path.with_name(path.name + ".restored")
+    shutil.copyfile(backup, new)
+    new.chmod(0o600)
+    new.replace(path)
+    return kept

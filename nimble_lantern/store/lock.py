@@ -55,3 +55,12 @@ class Lock:
 
     def close(self) -> None:
         os.close(self._file)
+
+
+def noted(folder: Path) -> str:
+    """The address that the desk of a folder noted last, whether it is open or not; "" for none."""
+    try:
+        data = json.loads((folder / NAME).read_text(encoding="utf-8"))
+        return str(data["address"])
+    except (OSError, ValueError, KeyError, TypeError):
+        return ""

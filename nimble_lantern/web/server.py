@@ -4,6 +4,9 @@ from __future__ import annotations
 
 import socket
 import threading
+import time
+import urllib.request
+from collections.abc import Callable, Sequence
 from pathlib import Path
 from typing import Any
 
@@ -12,20 +15,22 @@ from flask import Flask
 from platformdirs import user_data_path
 from waitress import create_server
 
-from nimble_lantern.core.errors import BadInput
+from nimble_lantern.core.errors import BadInput, LanternError
 from nimble_lantern.demo import load_sample_world
 from nimble_lantern.engines import LiveEngine, ears
 from nimble_lantern.outside import Inbox
 from nimble_lantern.prompter import scripts_in
 from nimble_lantern.shell import LiveDesk
-from nimble_lantern.store.lock import Lock
+from nimble_lantern.store.lock import Lock, noted
 from nimble_lantern.store.opening import open_folder
 from nimble_lantern.voices import espeak
 from nimble_lantern.voices.speaker import Speaker, Voice
 from nimble_lantern.web.app import create_app
 from nimble_lantern.web.guard import MOST_BYTES, key_of
+from nimble_lantern.window import Window
 
 THREADS = 8
+STARTING_SECONDS = 60.0
 MOST_CONNECTIONS, IDLE_SECONDS = 1000, 30
 """Slow or silent connections hold no thread; so many of them may be open, each for so long."""
 
@@ -54,6 +59,7 @@ def run(
     data: Path | None = None,
     model: Path | None = None,
     key: bool = False,
+    closes: Callable[[bool], None] | None = None,
 ) -> None:
     """Serve until stopped.  BadInput if the port is taken or the desk cannot be opened."""
     folder = data or data_folder(demo)
@@ -62,6 +68,7 @@ def run(
         journal = open_folder(folder, load_sample_world if demo else None)
         desk = LiveDesk(journal, tuple(scripts_in()) if demo else (), folder)
         desk.speaker = Speaker(usual_voice())
+        desk.closes = closes
         inbox = Inbox(folder, desk.arrived)
         word = key_of(folder) if key else None
         app = create_app(desk, builtin_engine, model=model or ears.chosen(), host=host, key=word)
@@ -71,6 +78,46 @@ def run(
         _serve(app, server, f"http://{host}:{port}/{f'?key={word}' if word else ''}")
     finally:
         lock.close()
+
+
+def show(port: int, demo: bool, data: Path | None = None, more: Sequence[str] = ()) -> None:
+    """The desk in a window of its own; it is served from here, if nothing serves it yet."""
+    folder = data or data_folder(demo)
+    address = served_at(folder)
+    if address is not None:
+        Window(address, folder, more).run()
+        return
+    window = Window(f"http://127.0.0.1:{port}/", folder, more)
+    failed: list[LanternError] = []
+
+    def serving() -> None:
+        try:
+            run("127.0.0.1", port, demo, folder, closes=window.close)
+        except LanternError as error:
+            failed.append(error)
+            window.close()
+
+    thread = threading.Thread(target=serving, daemon=True)
+    thread.start()
+    deadline = time.monotonic() + STARTING_SECONDS
+    while served_at(folder) is None and not failed and time.monotonic() < deadline:
+        time.sleep(0.1)
+    if not failed:
+        window.run()
+    if failed:
+        raise failed[0]
+
+
+def served_at(folder: Path) -> str | None:
+    """The address at which a folder's desk is served now; None if nothing answers there."""
+    address = noted(folder)
+    if not address:
+        return None
+    try:
+        with urllib.request.urlopen(address + "streams", timeout=2):
+            return address
+    except (OSError, ValueError):
+        return None
 
 
 def _server(app: Flask, host: str, port: int) -> Any:

@@ -122,6 +122,7 @@ def read_on(sitting: Sitting, named_marks: bool = False) -> Done | Refusal:
     "read from the (top | start | beginning) [{named_marks}]",
     "read (everything | it all | all of it | the whole thing | the whole (letter | text))"
     " [aloud] [to me] [{named_marks}]",
+    "start reading [(aloud | from the <beginning> | at the <beginning>)]",
     "read [me] [(it | that | this | everything)] all <read_out> [from the <beginning>]",
     "read [me] (it | that | this | everything) all",
     "read [me] (it | that | this | everything) [all] from the <beginning>",
@@ -190,6 +191,7 @@ def _has_read(sitting: Sitting, parse: Parse) -> bool:
     example="stop reading",
     group="reading",
     when=_has_read,
+    reads=True,
 )
 def stop(sitting: Sitting) -> Done:
     """Stop reading; the writing place stays where it was."""
@@ -220,6 +222,7 @@ def not_reading(sitting: Sitting) -> Refusal:
     example="stop there",
     group="reading",
     when=_has_read,
+    reads=True,
 )
 def stop_there(sitting: Sitting) -> Done:
     """Stop reading, and write on at the word that was just read."""
@@ -248,6 +251,7 @@ def word_read(sitting: Sitting) -> Range | None:
     example="wait",
     group="reading",
     when=_has_read,
+    reads=True,
 )
 def wait(sitting: Sitting) -> Done:
     """Pause the reading; “go on” takes it up again."""
@@ -263,6 +267,7 @@ def wait(sitting: Sitting) -> Done:
     example="go on reading",
     group="reading",
     when=_reads,
+    reads=True,
 )
 def go_on(sitting: Sitting) -> Done:
     """Read on after a pause."""
@@ -287,6 +292,7 @@ def _from(sitting: Sitting, at: int, said: str) -> Done:
     example="read that again",
     group="reading",
     when=_reads,
+    reads=True,
 )
 def again(sitting: Sitting) -> Done:
     """Read the sentence once more."""
@@ -302,6 +308,7 @@ def again(sitting: Sitting) -> Done:
     example="back a sentence",
     group="reading",
     when=_reads,
+    reads=True,
 )
 def sentence_back(sitting: Sitting, number: int = 1) -> Done:
     """Read on from a sentence further back."""
@@ -317,6 +324,7 @@ def sentence_back(sitting: Sitting, number: int = 1) -> Done:
     example="next sentence",
     group="reading",
     when=_reads,
+    reads=True,
 )
 def sentence_on(sitting: Sitting) -> Done:
     """Read on from the next sentence."""
@@ -334,6 +342,7 @@ CATALOGUE.table("whole_paragraph", {"paragraph": True})
     example="skip this paragraph",
     group="reading",
     when=_reads,
+    reads=True,
 )
 def paragraph(sitting: Sitting, paragraph: bool | None = None) -> Done:
     """Read on from the next paragraph, or the one before."""
@@ -361,6 +370,7 @@ CATALOGUE.table("pace", {"slower": -1, "faster": 1, "(more slowly)": -1, "(more 
     heard=1,
     example="read slower",
     group="reading",
+    reads=True,
 )
 def pace(sitting: Sitting, pace: int) -> Done:
     """Read slower or faster, from now on."""

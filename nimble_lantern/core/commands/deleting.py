@@ -11,7 +11,15 @@ from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Tabled, That, Unit, Units, of_the_page
+from nimble_lantern.core.targets.model import (
+    Holding,
+    Places,
+    Tabled,
+    That,
+    Unit,
+    Units,
+    of_the_page,
+)
 from nimble_lantern.core.targets.words import in_a_list
 
 
@@ -34,7 +42,8 @@ def _no_grid(sitting: Sitting, parse: Parse) -> bool:
     """Rows and columns of a table go as such, and not only with their words."""
     target = parse.args.get("target")
     named = isinstance(target, Tabled) and not target.below
-    return not named and not (isinstance(target, Units) and target.unit in (Unit.ROW, Unit.COLUMN))
+    grid = isinstance(target, Units | Holding) and target.unit in (Unit.ROW, Unit.COLUMN)
+    return not named and not grid
 
 
 def _on_a_list(sitting: Sitting, parse: Parse) -> bool:

@@ -96,8 +96,8 @@ def _says(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "margin note (on | at | for | about | beside | by | to) {target} {text:words}",
-    "(add | put | make | write | leave | attach | place | stick) <a_note> (on | at | for | about"
-    " | beside | by | to | against | next to) {target} {text:words}",
+    "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> (on | at | for"
+    " | about | beside | by | to | against | next to) {target} {text:words}",
     "note (on | about | for | beside) {target} {text:words}",
     "(comment | remark) on {target} {text:words}",
     "(say | note | write | remark) in the margin (of | at | beside | by | next to) {target}"
@@ -314,7 +314,9 @@ def answer(
     "note [number] {number} is (settled | done | dealt with | finished | resolved)",
     "(settle | resolve | tick off | close) (the {position} | this | that | the) note",
     "(this | that | the) note is (settled | done | dealt with | finished | resolved)",
-    "mark note [number] {number} [as] (settled | done | resolved)",
+    "mark (note [number] {number} | the {position} note | (this | that | the) note) [as]"
+    " (settled | done | resolved | dealt with)",
+    "the {position} note is (settled | done | dealt with | finished | resolved)",
     Way("(settle | resolve) (it | that)", when=_one_is_here),
     heard=1,
     example="settle note one",

@@ -101,7 +101,7 @@ def _printed(sitting: Sitting, copies: int = 1, first: int = 0, last: int = 0) -
 @command(
     "print [out] [(this | it | that | the (document | letter | text) | everything)] [please | now]",
     "print [out] {number} copies [of (this | it | the (document | letter))]",
-    "print [out] (this | it | the (document | letter)) {number} times",
+    "print [out] (this | it | the (document | letter)) {number:times}",
     "(i need | i want | make) {number} (printed copies | prints | copies on paper)"
     " [of (this | it)]",
     "put (this | it | the (letter | document)) on paper",
@@ -145,6 +145,8 @@ def print_pages(
     "(show | list) [me] [the | my] (prints | printed pages)",
     "(show | see) [me] (it | this | the (document | letter)) as it (prints | will print | is"
     " printed)",
+    "show [me] (how | what) (it | this) (looks | will look) [like]"
+    " (on paper | printed | when printed)",
     "(what will it look like | how will it look) (printed | on paper | when [it is] printed)",
     "print preview",
     "show print number {number}",

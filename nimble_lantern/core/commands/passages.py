@@ -15,6 +15,7 @@ from nimble_lantern.core.effects import ExportPassages
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.reviewing.passages import (
+    BLANK,
     Passage,
     date_text,
     filled,
@@ -319,6 +320,15 @@ def _is_at_blank(sitting: Sitting, parse: Parse) -> bool:
     return _here(sitting) is not None
 
 
+def _was_at_blank(sitting: Sitting, parse: Parse) -> bool:
+    """At a blank, or a moment after one was filled: then "next" is said of blanks."""
+    if _here(sitting) is not None:
+        return True
+    document = sitting.document
+    filled_now = (r for a, r in document.anchored(BLANK) if document.text(r) != a.data.get("text"))
+    return any(r.start <= t.start and t.end <= r.end for r in filled_now for t in sitting.that)
+
+
 def _next(sitting: Sitting, at: Position) -> Done:
     """On to the next blank from a place; after the last, the first; else back to writing."""
     found = open_blanks(sitting.document)
@@ -330,11 +340,11 @@ def _next(sitting: Sitting, at: Position) -> Done:
 
 
 @command(
-    "[<go>] [to] [the] {step} (blank | gap | field)",
+    "[(<go> | go on | move on)] [to] [the] {step} (blank | gap | field)",
     "[<go>] [to] [the] {position} (blank | gap | field)",
     "[<go>] [to] the last (blank | gap | field)",
     "(fill | complete) [in] [the] (next | following) (blank | gap | field)",
-    Way("(next [one] | go on | on)", when=_is_at_blank),
+    Way("(next [one] | go on | on | the next one)", when=_was_at_blank),
     Way("(skip | leave) (it | this [one] | that [one] | this blank) [for now]", when=_is_at_blank),
     heard=1,
     example="next blank",

@@ -156,6 +156,7 @@ def _named_nowhere(sitting: Sitting, parse: Parse) -> bool:
     "(switch | change | swap) [back] [over] to [the] {document}",
     Way("(go back | back | return | take me back) to [the] {document}", when=_named_nowhere),
     "(bring up | get out | take out | let me see) [the] {document} (again | instead)",
+    "(let me have | get me | give me | hand me | fetch me) the {document}",
     "(i want | let me) [to] (go | work) (on | in | with) [the] {document} (again | instead | now)",
     heard=1,
     example="switch to the rota",
@@ -168,6 +169,7 @@ def switch(sitting: Sitting, document: str) -> Done:
 
 @command(
     "[(go | switch | back | take me | change) [back] [to]] the (other | previous | last) document",
+    "(switch | swap | change) (back | documents)",
     "(open | show [me] | bring back) the (other | previous | last) document",
     "(go | switch) back to (what | where | the one) i was (writing | in | doing | working on)"
     " before",
@@ -186,7 +188,8 @@ def other_document(sitting: Sitting) -> Done | Refusal:
 
 
 @command(
-    "(copy | duplicate) (this | the) (document | letter)",
+    "(copy | duplicate) (this | the) [whole] (document | letter)",
+    "make a (copy | duplicate) of (this | it)",
     "(copy | duplicate) (this | the) (document | letter) (as | to | and call it) {text:words}",
     "make a (copy | duplicate) of (this | the) (document | letter)"
     " [(called | named | as | and call it) {text:words}]",

@@ -34,16 +34,18 @@ from nimble_lantern.core.document.tables import Table, next_table, outside, tabl
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import CellNamed, Places, Tabled, Unit, Units
+from nimble_lantern.core.targets.model import CellNamed, Holding, Places, Tabled, Unit, Units
 from nimble_lantern.core.targets.tabled import column_of
 
 CATALOGUE.table(
     "make_table",
     {
-        "(make | insert | add | create | start | begin | put in | i want | i need | i'd like"
-        " | give me | draw | let's have) [me]": True
+        "(<begin> | <put> | <wish> | put in | draw | set up | build | lay out) [me] [a]"
+        " [new]": True,
+        "new": True,
     },
 )
+CATALOGUE.table("more", {"(a | another | one more | a new | a further | an extra)": True})
 
 
 def _in_table(sitting: Sitting, parse: Parse) -> bool:
@@ -79,18 +81,20 @@ def _cell(sitting: Sitting, table: Table) -> tuple[int, int]:
 
 
 @command(
-    "<make_table> a table (with | of) {columns:number} (columns | column) [and | by] {rows:number}"
+    "<make_table> table (with | of) {columns:number} (columns | column) [and | by] {rows:number}"
     " (rows | row)",
-    "<make_table> a table (with | of) {rows:number} (rows | row) [and | by] {columns:number}"
+    "<make_table> table (with | of) {rows:number} (rows | row) [and | by] {columns:number}"
     " (columns | column)",
-    "[<make_table>] [a] {rows:number} by {columns:number} table",
-    "<make_table> a table [of] {rows:number} by {columns:number}",
-    "<make_table> a table (with | of) {columns:number} columns",
-    "<make_table> a table (with | of) {rows:number} rows",
-    "<make_table> a {columns:number} column table [(with | of) {rows:number} rows]",
-    "<make_table> a table [here]",
-    "<make_table> a table (with | of) the columns {names:words}",
-    "<make_table> a table with (columns | headings) (for | called | named) {names:words}",
+    "[<make_table>] {rows:number} by {columns:number} table",
+    "<make_table> table [of] {rows:number} by {columns:number}",
+    "[<make_table>] table (with | of) {columns:number} columns",
+    "<make_table> table {columns:number} columns wide"
+    " [and {rows:number} rows (deep | high | long)]",
+    "<make_table> table (with | of) {rows:number} rows",
+    "<make_table> {columns:number} column table [(with | of) {rows:number} rows]",
+    "<make_table> table [here]",
+    "<make_table> table (with | of) the columns {names:words}",
+    "<make_table> table with (columns | headings) (for | called | named) {names:words}",
     heard=6,
     example="make a table with three columns and four rows",
     group="format",
@@ -367,6 +371,10 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "(add | insert | put in | make) [(a | another | one more)] [new] {grid} [{ended}]",
+    "[(<wish> | <begin> | <put>)] (another | one more | a new | a further | an extra) {grid}"
+    " [{ended}]",
+    "<wish> a {grid} [{ended}]",
+    "(add | insert | put in) (a | another) [new] {words} column",
     "(add | insert | put in) {number} [more] {grid} [{ended}]",
     Way("(add | insert | put) [(a | another)] [new] {grid} {side} {target}", when=_of_grid),
     "(add | insert | put) (a | another) [new] {grid} {side} [(this | it) [one]]",
@@ -442,10 +450,12 @@ def _grid_only(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     if isinstance(target, Tabled):
         return not target.below
-    return isinstance(target, Units) and target.unit in (Unit.ROW, Unit.COLUMN)
+    return isinstance(target, Units | Holding) and target.unit in (Unit.ROW, Unit.COLUMN)
 
 
 @command(
+    Way("(we | i) (do not | don't) (need | want) {target} [any more]", when=_grid_only),
+    Way("{target} (can | could | must | should | has to) (go | come out)", when=_grid_only),
     Way("(<remove> | drop | lose | scrap | bin | kill | throw out) {target}", when=_grid_only),
     Way("(take | cut) {target} (out | away)", when=_grid_only),
     Way("(<remove> | take) {target} (from | out of | off) the table", when=_grid_only),
@@ -678,6 +688,8 @@ def _a_column(sitting: Sitting, parse: Parse) -> bool:
     "(sort | order | arrange) [(the | this)] (table | rows | it) (by | on) column {number}"
     " [{falling}]",
     "(sort | order | arrange) [(the | this)] (table | rows | it) (by | on) the {position} column"
+    " [{falling}]",
+    "(put | set) (the | this) (table | rows) in [the] order (of | by) [the] {words} [column]"
     " [{falling}]",
     "(sort | order | arrange) by [the] {words} [column] [{falling}]",
     "(sort | order | arrange) by column {number} [{falling}]",

@@ -402,7 +402,7 @@ _BLOCKS = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION, Uni
 @command(
     "(bring back | restore | get [back] | take | fetch) {old_part} (from | of | out of | as [it"
     " was] in) [the] [version] {version}",
-    "(bring | put) {old_part} back (from | as [it was] in) [the] [version] {version}",
+    "(bring | put | get) {old_part} back (from | as [it was] in) [the] [version] {version}",
     "(bring back | restore) {old_part} (from | of) (the beginning | the start)",
     heard=0,
     example="bring back the first paragraph from first draft",

@@ -66,6 +66,7 @@ class Traits:
     corrects: bool = False
     leaves: bool = False
     of_rows: bool = False
+    reads: bool = False
 
 
 @dataclass(frozen=True)
@@ -154,6 +155,7 @@ class Catalogue:
         corrects: bool = False,
         leaves: bool = False,
         of_rows: bool = False,
+        reads: bool = False,
     ) -> Callable[[Handler], Handler]:
         """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help.
 
@@ -175,6 +177,7 @@ class Catalogue:
         of_blocks        is said of whole paragraphs: words name one only if they are most of it
         spells           is said while a word is spelled, and leaves the spelling open
         of_rows          says a row of what is shown, where that has numbers and nothing is asked
+        reads            is said of what is read aloud, and meant so while something is
         leaves           leaves whatever is open: a question, a dialog, the spelling of a word
         corrects         puts right what was misheard: counted in the speaker's own figures
         here             with nothing selected, "this" is the paragraph of the writing place
@@ -182,7 +185,7 @@ class Catalogue:
         traits = Traits(
             when, destructive, while_resting, while_text_only, walks, in_text, writes, answers,
             keeps_question or answers, every_place, moves, of_blocks, here, spells, corrects,
-            leaves, of_rows,
+            leaves, of_rows, reads,
         )  # fmt: skip
 
         def register(handler: Handler) -> Handler:
@@ -252,12 +255,13 @@ class Catalogue:
         """Every reading of an utterance as a command, the most literal first.
 
         Of those alike, what takes text away comes last: "remove the bullets" takes off the look.
+        "Copy this document" is a command of its own words before it is one with a target.
         """
         found = self.grammar.parses("command", words)
         if len(words) <= MOST_POSTPOSED and POSTPOSED in self.grammar.productions:
             found = found + self.grammar.parses(POSTPOSED, words)
         parses = [self._parse(f) for f in found]
-        return sorted(parses, key=lambda p: (p.free, p.command.traits.destructive))
+        return sorted(parses, key=lambda p: (p.free, p.command.traits.destructive, len(p.args)))
 
     def may_begin(self, word: str) -> bool:
         """Whether some command begins with this very word."""

@@ -127,6 +127,9 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
     if sitting.question is not None:
         # While something is asked, "choose all" answers it, and does not select everything.
         parses.sort(key=lambda p: (p.free, not p.command.traits.answers))
+    if sitting.aloud is not None:
+        # While something is read, "back a sentence" and "stop" are said of that.
+        parses.sort(key=lambda p: (p.free, not p.command.traits.reads))
     if sitting.tray is not None:
         # While a word is spelled, "back one" and "undo that" are said of its letters.
         parses.sort(key=lambda p: (not p.command.traits.spells, p.free))
