@@ -3,9 +3,13 @@
 from __future__ import annotations
 
 import unittest
+from collections.abc import Mapping
+from datetime import datetime
+from typing import Any
 
 from nimble_lantern.core.document.model import Document, Position
 from nimble_lantern.core.reading.hearing import from_lines
+from nimble_lantern.core.reviewing.passages import of_document
 from nimble_lantern.core.state import Entry, Sitting
 from nimble_lantern.formats import from_markdown, to_markdown
 from nimble_lantern.playing import desk_with
@@ -20,9 +24,15 @@ class Driver:
         markdown: str = "",
         document: Document | None = None,
         caret: Position | None = None,
+        shelf: Mapping[str, str] | None = None,
+        passages: Mapping[str, str] | None = None,
+        now: datetime | None = None,
         **settings: str,
     ) -> None:
-        self.desk: LiveDesk = desk_with(document or from_markdown(markdown), settings, caret)
+        others = {name: from_markdown(text) for name, text in (shelf or {}).items()}
+        stored = [of_document(n, from_markdown(text)) for n, text in (passages or {}).items()]
+        whole = document or from_markdown(markdown)
+        self.desk: LiveDesk = desk_with(whole, settings, caret, others, None, stored, now)
 
     def hears(self, *lines: str) -> Entry:
         """Speak lines; the trail's entry of the last."""
@@ -69,8 +79,8 @@ class Driver:
 class DeskCase(unittest.TestCase):
     """A test that reads as a script."""
 
-    def desk(self, markdown: str = "", **settings: str) -> Driver:
-        self.driver = Driver(markdown, **settings)
+    def desk(self, markdown: str = "", **given: Any) -> Driver:
+        self.driver = Driver(markdown, **given)
         return self.driver
 
     def assertPage(self, page: str) -> None:

@@ -133,6 +133,9 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         turn_over(turn, turn.turns_over)
     after = turn.committed()
     entry = _entry(before, after, turn, decision.heard)
+    if after.settings.answers_aloud and (said := answer(after, entry)):
+        turn.effects.append(Say(said))
+        entry = replace(entry, effects=(*entry.effects, Say.effect))
     if after.document is not before.document:
         # What was changed, or undone, is looked at.
         after = replace(after, view=View.DESK)
@@ -145,8 +148,6 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         heard_names=(),
     )
     final = watched(before, final)
-    if final.settings.answers_aloud and (said := answer(final, entry)):
-        turn.effects.append(Say(said))
     return Outcome(final, tuple(turn.versions), tuple(turn.effects), entry)
 
 

@@ -8,6 +8,7 @@ from typing import Any
 
 from nimble_lantern.core.asking import ambiguous, which_near, which_place
 from nimble_lantern.core.commands import CATALOGUE
+from nimble_lantern.core.commands.numbering import numbered
 from nimble_lantern.core.commands.spelling import LETTERS, spelled_on
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
@@ -27,8 +28,6 @@ from nimble_lantern.core.state import (
     Help,
     Instead,
     Numbers,
-    Option,
-    Question,
     Sitting,
     TurnOver,
 )
@@ -239,10 +238,8 @@ def _numbers(turn: Turn, asked: Numbers) -> None:
         turn.commands.pop()
         obey(turn, reader.judge(turn.sitting, words, whole=True), words)
         return
-    options = tuple(Option(c.name, (("words", tuple(c.says.split())),)) for c in found)
-    question = Question("numbering.press", {}, options, beside=True)
-    turn.sitting = replace(turn.sitting, question=question)
-    turn.summaries.append(f"{many(len(options), 'number')}: say one")
+    turn.sitting = replace(turn.sitting, question=numbered(found))
+    turn.summaries.append(f"{many(len(found), 'number')}: say one")
 
 
 def _offer(turn: Turn, verdict: reader.Verdict) -> None:

@@ -20,6 +20,7 @@ from sqlalchemy.orm import Session
 from sqlalchemy.orm.exc import StaleDataError
 
 from nimble_lantern.core.commands.documents import free_name
+from nimble_lantern.core.commands.shelf import which
 from nimble_lantern.core.document.changes import changed
 from nimble_lantern.core.document.edits import (
     AddBlocks,
@@ -64,8 +65,6 @@ from nimble_lantern.core.sitting import Outcome
 from nimble_lantern.core.state import (
     Entry,
     FoundDocument,
-    Option,
-    Question,
     Settings,
     Sitting,
     View,
@@ -522,10 +521,7 @@ class Journal:
             there = replace(sitting, view=View.DESK)
             desk.state = _dump(states.desk_state(there))
             return self._opened(session, desk, there, hits[0].name)
-        options = tuple(
-            Option(f"{hit.name}: {hit.words}", (("document", hit.name),)) for hit in hits
-        )
-        question = Question("shelf.open_named", {}, options, beside=True) if options else None
+        question = which(hits)
         desk.question = _dump(states.question_row(question))
         return replace(sitting, found=tuple(hits), question=question)
 

@@ -19,6 +19,7 @@ from typing import Any
 from flask import current_app
 from markupsafe import Markup
 
+from nimble_lantern.core.commands.numbering import numbers_of
 from nimble_lantern.core.commands.trailing import A_SCREEN, lines_of
 from nimble_lantern.core.commands.wording import many, shortened
 from nimble_lantern.core.controls import controls, settings_rows
@@ -275,10 +276,7 @@ def _stage(scene: Scene, state: PageState) -> dict[str, Any]:
 
 def numbers(sitting: Sitting) -> dict[str, int]:
     """The numbers that were put on what can be said here, by its words."""
-    asked = sitting.question
-    if asked is None or asked.command != "numbering.press":
-        return {}
-    return {" ".join(dict(o.args)["words"]): n for n, o in enumerate(asked.options, 1)}
+    return numbers_of(sitting.question)
 
 
 def practice_shown(sitting: Sitting) -> dict[str, Any] | None:
@@ -410,7 +408,7 @@ def _bars(values: Sequence[float]) -> list[dict[str, float]]:
 def _offers(sitting: Sitting) -> list[str]:
     """What may be chosen by number that stands nowhere on the page."""
     asked = sitting.question
-    if asked is None or asked.command == "numbering.press" or sitting.found:
+    if asked is None or numbers_of(asked) or sitting.found:
         return []
     if any(option.ranges for option in asked.options) and _in_view(sitting):
         return []

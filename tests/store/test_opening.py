@@ -78,7 +78,7 @@ class Whole(FolderCase):
         real = sqlite3.connect(self.file)
         real.close()
         with (
-            mock.patch("alembic.op.batch_alter_table", side_effect=RuntimeError),
+            mock.patch("alembic.op.create_table", side_effect=RuntimeError),
             self.assertRaises(RuntimeError),
         ):
             self.opened()

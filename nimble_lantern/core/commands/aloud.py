@@ -19,6 +19,7 @@ from nimble_lantern.core.targets.model import Places, That, Words, of_the_page
 
 PACES = ("slowest", "slow", "normal", "fast", "fastest")
 MOST_SENTENCES = 5_000
+SILENT = Refusal("Nothing is being read.", "", "“Read it back”, or “read from here”.")
 
 
 def spoken(sitting: Sitting, aloud: Aloud) -> ReadAloud:
@@ -49,7 +50,7 @@ def _to_be_read(sitting: Sitting, parse: Parse) -> bool:
     """ "Read the last paragraph" is asked of the desk; "read the log" may be said in a letter."""
     target = parse.args.get("target")
     if isinstance(target, That):
-        return True
+        return sitting.selection is not None
     return isinstance(target, Words) or of_the_page(target)
 
 
@@ -83,8 +84,14 @@ def read(sitting: Sitting, target: Places, named_marks: bool = False) -> Done | 
                     named_marks)  # fmt: skip
 
 
+def _is_selected(sitting: Sitting, parse: Parse) -> bool:
+    """ "Read it" of what is selected; else it may be said to the letter's reader."""
+    return sitting.selection is not None
+
+
 @command(
-    "read (it | this | that) [back] [to me] [aloud]",
+    "read (it | this | that) (back | to me | aloud | out | back to me | out loud)",
+    Way("read (it | this | that)", when=_is_selected),
     "read back [to me] [what i (said | wrote | have written)]",
     "read [me] [back] what i [just] (said | wrote)",
     "(can you | could you) read (it | that) [back] [to me]",
@@ -176,42 +183,28 @@ def _reads(sitting: Sitting, parse: Parse) -> bool:
     return sitting.aloud is not None
 
 
-def _has_read(sitting: Sitting, parse: Parse) -> bool:
+def _has_read(sitting: Sitting, parse: Parse | None = None) -> bool:
     """Reading, or just done with it: "stop" is not written when it comes a moment late."""
     last = sitting.trail[-1] if sitting.trail else None
     return sitting.aloud is not None or last is not None and "read_aloud" in last.effects
 
 
 @command(
-    "(stop | end | enough) [reading] [aloud]",
-    "(be quiet | quiet | silence | hush | shush)",
-    "that is enough [reading]",
-    "stop (it | that) [now]",
-    heard=1,
+    "(stop | end) reading [aloud]",
+    Way("(stop | end | enough)", when=_has_read),
+    Way("(be quiet | quiet | silence | hush | shush)", when=_has_read),
+    Way("that is enough [reading]", when=_has_read),
+    Way("stop (it | that) [now]", when=_has_read),
+    heard=2,
     example="stop reading",
     group="reading",
-    when=_has_read,
     reads=True,
 )
-def stop(sitting: Sitting) -> Done:
+def stop(sitting: Sitting) -> Done | Refusal:
     """Stop reading; the writing place stays where it was."""
+    if not _has_read(sitting):
+        return SILENT
     return Done(replace(sitting, aloud=None), "silent", (ReadAloud(()),))
-
-
-def _is_silent(sitting: Sitting, parse: Parse) -> bool:
-    return sitting.aloud is None
-
-
-@command(
-    "(stop | pause | go on | carry on | continue | resume | end) reading [aloud]",
-    heard=1,
-    example="stop reading aloud",
-    group="reading",
-    when=_is_silent,
-)
-def not_reading(sitting: Sitting) -> Refusal:
-    """Where nothing is read aloud, there is nothing to stop or to go on with."""
-    return Refusal("Nothing is being read.", "", "“Read it back”, or “read from here”.")
 
 
 @command(
@@ -245,33 +238,35 @@ def word_read(sitting: Sitting) -> Range | None:
 
 
 @command(
-    "(wait | pause | hold on | one moment | hang on)",
-    "(pause | stop) for a (moment | second)",
+    Way("(wait | pause | hold on | one moment | hang on)", when=_has_read),
+    "pause reading",
+    Way("(pause | stop) for a (moment | second)", when=_has_read),
     heard=1,
-    example="wait",
+    example="pause reading",
     group="reading",
-    when=_has_read,
     reads=True,
 )
-def wait(sitting: Sitting) -> Done:
+def wait(sitting: Sitting) -> Done | Refusal:
     """Pause the reading; “go on” takes it up again."""
     if sitting.aloud is None:
-        return Done(sitting, "nothing is read any more")
+        return SILENT
     after = replace(sitting, aloud=replace(sitting.aloud, waiting=True))
     return Done(after, "waiting: “go on” reads on", (ReadAloud(()),))
 
 
 @command(
-    "(go on | carry on | continue | read on | resume) [reading]",
+    Way("(go on | carry on | continue | resume)", when=_reads),
+    "(go on | carry on | continue | resume) reading [aloud]",
+    Way("read on", when=_reads),
     heard=1,
     example="go on reading",
     group="reading",
-    when=_reads,
     reads=True,
 )
-def go_on(sitting: Sitting) -> Done:
+def go_on(sitting: Sitting) -> Done | Refusal:
     """Read on after a pause."""
-    assert sitting.aloud is not None
+    if sitting.aloud is None:
+        return SILENT
     return _from(sitting, sitting.aloud.at, "reading on")
 
 
@@ -289,7 +284,7 @@ def _from(sitting: Sitting, at: int, said: str) -> Done:
     "(repeat | say) (that | it) [again]",
     "(pardon | what was that | come again)",
     heard=1,
-    example="read that again",
+    example="say that again",
     group="reading",
     when=_reads,
     reads=True,

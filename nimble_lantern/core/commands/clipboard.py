@@ -13,7 +13,7 @@ from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, of_the_page
+from nimble_lantern.core.targets.model import Places, Unit, of_a_grid, of_the_page
 from nimble_lantern.core.targets.resolve import nth_like
 from nimble_lantern.core.targets.words import in_a_list
 
@@ -232,6 +232,7 @@ def _a_part(sitting: Sitting, parse: Parse) -> bool:
     "(write | put) {target} (twice | a second time)",
     example="duplicate the last sentence",
     group="revising",
+    when=lambda sitting, parse: not of_a_grid(parse.args.get("target")),
 )
 def duplicate(sitting: Sitting, target: Places) -> Done:
     """Put a copy of a target right behind it."""

@@ -11,15 +11,7 @@ from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import (
-    Holding,
-    Places,
-    Tabled,
-    That,
-    Unit,
-    Units,
-    of_the_page,
-)
+from nimble_lantern.core.targets.model import Places, That, Unit, of_a_grid, of_the_page
 from nimble_lantern.core.targets.words import in_a_list
 
 
@@ -40,10 +32,7 @@ def _out(sitting: Sitting, parse: Parse) -> bool:
 
 def _no_grid(sitting: Sitting, parse: Parse) -> bool:
     """Rows and columns of a table go as such, and not only with their words."""
-    target = parse.args.get("target")
-    named = isinstance(target, Tabled) and not target.below
-    grid = isinstance(target, Units | Holding) and target.unit in (Unit.ROW, Unit.COLUMN)
-    return not named and not grid
+    return not of_a_grid(parse.args.get("target"))
 
 
 def _on_a_list(sitting: Sitting, parse: Parse) -> bool:

@@ -58,7 +58,8 @@ def _own_words_before(sitting: Sitting, walked_last: bool) -> Done | None:
         return None
     if before is not None and before.document is not sitting.document:
         return None
-    if not walked_last and last[0].back and not _only_settings(last[0].back):
+    keeps_apart = set(last[0].effects) <= {"open", "new"}
+    if not walked_last and last[0].back and not keeps_apart and not _only_settings(last[0].back):
         name = next((e.name for e in last[0].back if isinstance(e, NameDocument)), sitting.title)
         return Done(replace(sitting, title=name), "that is as it was", last[0].back)
     if before is None:

@@ -18,7 +18,7 @@ from nimble_lantern.core.effects import (
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.names import DAYS
-from nimble_lantern.core.state import Done, Sitting, View
+from nimble_lantern.core.state import Done, FoundDocument, Option, Question, Sitting, View
 from nimble_lantern.core.targets.words import exact
 
 CATALOGUE.names("put_away", of=lambda sitting: sitting.away, partial=True)
@@ -115,7 +115,8 @@ def open_written(
 
 
 @command(
-    "[open] [document] number {number}",
+    "open [document] number {number}",
+    "document number {number}",
     "open [the] {position} (one | document | letter)",
     "open [the] document {number}",
     heard=1,
@@ -146,6 +147,12 @@ def open_named(sitting: Sitting, document: str) -> Done:
     return _opened(sitting, document)
 
 
+def which(found: Sequence[FoundDocument]) -> Question | None:
+    """Which of the documents that were found is to be opened."""
+    options = tuple(Option(f"{f.name}: {f.words}", (("document", f.name),)) for f in found)
+    return Question("shelf.open_named", {}, options, beside=True) if options else None
+
+
 def _named_nowhere(sitting: Sitting, parse: Parse) -> bool:
     """Whether the words name a document, and nothing in the text."""
     named = parse.args.get("document")
@@ -156,7 +163,7 @@ def _named_nowhere(sitting: Sitting, parse: Parse) -> bool:
     "(switch | change | swap) [back] [over] to [the] {document}",
     Way("(go back | back | return | take me back) to [the] {document}", when=_named_nowhere),
     "(bring up | get out | take out | let me see) [the] {document} (again | instead)",
-    "(let me have | get me | give me | hand me | fetch me) the {document}",
+    "(let me have | get me | give me | hand me | fetch me) [the] {document}",
     "(i want | let me) [to] (go | work) (on | in | with) [the] {document} (again | instead | now)",
     heard=1,
     example="switch to the rota",

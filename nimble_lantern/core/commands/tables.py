@@ -34,7 +34,7 @@ from nimble_lantern.core.document.tables import Table, next_table, outside, tabl
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import CellNamed, Holding, Places, Tabled, Unit, Units
+from nimble_lantern.core.targets.model import CellNamed, Places, Tabled, Unit, Units, of_a_grid
 from nimble_lantern.core.targets.tabled import column_of
 
 CATALOGUE.table(
@@ -447,10 +447,7 @@ def _grid_places(sitting: Sitting, target: Places) -> tuple[Table, Unit, list[in
 
 
 def _grid_only(sitting: Sitting, parse: Parse) -> bool:
-    target = parse.args.get("target")
-    if isinstance(target, Tabled):
-        return not target.below
-    return isinstance(target, Units | Holding) and target.unit in (Unit.ROW, Unit.COLUMN)
+    return of_a_grid(parse.args.get("target"))
 
 
 @command(
@@ -556,6 +553,7 @@ CATALOGUE.table(
     example="move row two up",
     group="format",
     when=_there_is,
+    moves=True,
 )
 def move(
     sitting: Sitting, target: Places, steps: int = 0, side: int = 0, goal: Places | None = None

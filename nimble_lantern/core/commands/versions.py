@@ -436,12 +436,12 @@ def _part(base: Document, now: Document, r: Range, whole: bool) -> Edit:
             b = change.new.start.block
             new = replace(base.blocks[a], points=())
             return Edit((AddBlocks(b, (new,)), DropBlocks(b + 1, 1)))
-        if whole and change.whole and not change.now and first <= a <= last:
+        if whole and change.whole and not change.came and first <= a <= last:
             b = _behind(base, now, a)
             blocks = tuple(replace(x, points=()) for x in base.blocks[first : last + 1])
             return Edit((AddBlocks(b, blocks),))
         if not whole and a == first and change.old.start <= r.end and r.start <= change.old.end:
-            if change.whole:
+            if change.whole and not change.came:
                 b = _behind(base, now, a)
                 return Edit((AddBlocks(b, (replace(base.blocks[a], points=()),)),))
             piece = base.blocks[a].piece(change.old.start.offset, change.old.end.offset)

@@ -202,7 +202,7 @@ LESSONS = (
         "Items begin and end by saying so.",
         ("To bring:",),
         (
-            Step("Begin a list, and say its first item.", "bullet list lamp oil", _items(1)),
+            Step("Begin a list, and say its first item.", "new bullet lamp oil", _items(1)),
             Step("Say a second item.", "next item a torch", _items(2)),
             Step("Leave the list.", "end list", _no_more_list),
         ),

@@ -322,7 +322,10 @@ def _target_words(parse: Parse) -> int:
     "Put the log in red" is said of the log, although the page goes on "the log (in pencil)".
     """
     named = [v.words for v in parse.args.values() if isinstance(v, Words)]
-    return sum(len(w) - (len(w) > 1 and w[-1] in PREPOSITIONS | {"into", "as"}) for w in named)
+    called = [len(v.words) for v in parse.args.values() if isinstance(v, Named)]
+    plain = sum(len(w) - (len(w) > 1 and w[-1] in PREPOSITIONS | {"into", "as"}) for w in named)
+    # What somebody gave a name goes before the same words of the text.
+    return 2 * plain + sum(2 * size + 1 for size in called)
 
 
 def _slip(missed: list[Verdict], words: Sequence[str]) -> Verdict:

@@ -36,7 +36,7 @@ _LONG = 1_500
 class Change:
     """A stretch that differs: in the old document and in the new; one of the two may be empty.
 
-    `whole` where blocks came or went, and not words within one; `looks` where only marks or the
+    `whole` where a block came or went, and not words within one; `looks` where only marks or the
     format differ.
     """
 
@@ -45,6 +45,7 @@ class Change:
     was: str
     now: str
     whole: bool = False
+    came: bool = False  # a whole block that is new
     looks: bool = False
 
 
@@ -139,7 +140,7 @@ def _of_pair(
         b = j1 + (j or 0)
         text = new.blocks[b].text
         here = Position(min(i1, len(old.blocks) - 1), 0)
-        return [Change(Range(here, here), _block(new, b), "", text, whole=True)]
+        return [Change(Range(here, here), _block(new, b), "", text, whole=True, came=True)]
     a = i1 + i
     if j is None:
         here = Position(min(j1, len(new.blocks) - 1), 0)
@@ -198,11 +199,11 @@ def taken_back(old: Document, new: Document, change: Change) -> Edit:
         if block.format != new.blocks[b].format:
             steps.append(Reformat(b, block.format))
         return Edit(tuple(steps))
-    if change.whole and not change.was:
+    if change.came:
         if len(new.blocks) == 1:
             return Edit((Splice(b, 0, len(new.blocks[b].text), Block().piece(0, 0)),))
         return Edit((DropBlocks(b, 1),))
-    if change.whole and not change.now:
+    if change.whole:
         index = b if change.new.start == Position(b, 0) and change.new.start != new.end else b + 1
         return Edit((AddBlocks(index, (_bare(old.blocks[change.old.start.block]),)),))
     (a, start), (_, end) = change.old

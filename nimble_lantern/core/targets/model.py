@@ -233,6 +233,13 @@ def of_the_page(value: object) -> bool:
     return is_target(value) and not isinstance(value, That | Both)
 
 
+def of_a_grid(value: object) -> bool:
+    """Whether a target is rows or columns of a table: those go and move as such."""
+    if isinstance(value, Tabled):
+        return not value.below
+    return isinstance(value, Units | Holding) and value.unit in (Unit.ROW, Unit.COLUMN)
+
+
 @dataclass(frozen=True, slots=True)
 class Places:
     """Where a target stands.  With `ask`, one of the ranges is meant and nobody said which."""

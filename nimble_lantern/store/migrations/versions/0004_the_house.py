@@ -10,10 +10,9 @@ depends_on = None
 
 
 def upgrade() -> None:
-    with op.batch_alter_table("document") as batch:
-        batch.add_column(sa.Column("away", sa.Boolean(), nullable=False, server_default="0"))
-    with op.batch_alter_table("desk") as batch:
-        batch.add_column(sa.Column("passages", sa.Text(), nullable=False, server_default="[]"))
+    # Plain columns: to make a table anew would take away what its rows are referred to by.
+    op.add_column("document", sa.Column("away", sa.Boolean(), nullable=False, server_default="0"))
+    op.add_column("desk", sa.Column("passages", sa.Text(), nullable=False, server_default="[]"))
     op.create_table(
         "print_job",
         sa.Column("id", sa.Integer(), nullable=False),
@@ -37,7 +36,5 @@ def upgrade() -> None:
 def downgrade() -> None:
     op.execute("DROP TABLE document_text")
     op.drop_table("print_job")
-    with op.batch_alter_table("desk") as batch:
-        batch.drop_column("passages")
-    with op.batch_alter_table("document") as batch:
-        batch.drop_column("away")
+    op.drop_column("desk", "passages")
+    op.drop_column("document", "away")
