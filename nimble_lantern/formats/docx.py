@@ -8,7 +8,7 @@ from __future__ import annotations
 
 import io
 import zipfile
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field
 from typing import Any
 
@@ -52,7 +52,14 @@ _ALIGN = {
     Align.RIGHT: WD_ALIGN_PARAGRAPH.RIGHT,
     Align.JUSTIFIED: WD_ALIGN_PARAGRAPH.JUSTIFY,
 }
-_ALIGNED = {value: key for key, value in _ALIGN.items()}
+_ALIGNED = {
+    "center": Align.CENTRE,
+    "right": Align.RIGHT,
+    "end": Align.RIGHT,
+    "both": Align.JUSTIFIED,
+    "justify": Align.JUSTIFIED,
+    "distribute": Align.JUSTIFIED,
+}
 _STEP = 360  # twips of a list level
 
 
@@ -369,10 +376,9 @@ class _Reader:
         named = paragraph._p.pPr.style if paragraph._p.pPr is not None else None
         style = self.styles.get(named) if named is not None else self.usual
         name = (style.name or "") if style is not None else ""
-        align = Align.LEFT
-        if paragraph.alignment is not None:
-            align = _ALIGNED.get(paragraph.alignment, Align.LEFT)
-        spacing = paragraph.paragraph_format.line_spacing
+        jc = paragraph._p.pPr.find(qn("w:jc")) if paragraph._p.pPr is not None else None
+        align = _ALIGNED.get(jc.get(qn("w:val"), "") if jc is not None else "", Align.LEFT)
+        spacing = _said_by(lambda: paragraph.paragraph_format.line_spacing)
         space = round(spacing, 2) if isinstance(spacing, float) and 0.5 <= spacing <= 4 else 1.0
         if name in ("Title", "Subtitle"):
             return Format(Kind.HEADING, 1 if name == "Title" else 2, None, align, space)
@@ -402,6 +408,9 @@ class _Reader:
             if kind is None:
                 kind = self.formats.get((numbered.numId.val, 0))
             if kind is not None:
+                tail = name.rsplit(" ", 1)[-1]
+                if name.startswith("List ") and tail.isdigit():
+                    level = max(level, int(tail) - 1)
                 return min(level + 1, MOST_LEVELS), kind
         for start, kind in (("List Bullet", Bullets.BULLETED), ("List Number", Bullets.NUMBERED)):
             if name.startswith(start):
@@ -497,14 +506,16 @@ class _Reader:
         of_style = named.font if named is not None and "Hyperlink" not in named.name else None
 
         def has(name: str) -> bool:
-            own = getattr(face, name)
-            return bool(own if own is not None else of_style and getattr(of_style, name))
+            own = _said_by(lambda: getattr(face, name))
+            style = of_style and _said_by(lambda: getattr(of_style, name))
+            return bool(own if own is not None else style)
 
         found: list[tuple[str, str | None]] = [(mark, None) for mark, name in _FACES if has(name)]
-        if face.highlight_color is not None:
+        if _said_by(lambda: face.highlight_color) is not None:
             found.append(("highlight", None))
-        if face.color is not None and face.color.rgb is not None:
-            shade = colour(f"#{face.color.rgb}".lower())
+        rgb = _said_by(lambda: face.color.rgb)
+        if rgb is not None:
+            shade = colour(f"#{rgb}".lower())
             if shade is not None and shade != "#000000" and not (link and named is not None):
                 found.append(("colour", _named_shade(shade)))
         if face.name:
@@ -513,8 +524,9 @@ class _Reader:
                 self.losses.add(f"The font {face.name[:40]} is not here; the desk’s own is used.")
             else:
                 found.append(("font", family))
-        if face.size is not None:
-            points = size(f"{face.size.pt:g}pt")
+        points_said = _said_by(lambda: face.size)
+        if points_said is not None:
+            points = size(f"{points_said.pt:g}pt")
             if points is not None:
                 found.append(("size", points))
         if link:
@@ -587,6 +599,14 @@ class _Reader:
         return {}
 
 
+def _said_by(ask: Callable[[], Any]) -> Any:
+    """What a file says, or None where it is nothing that python-docx knows."""
+    try:
+        return ask()
+    except (ValueError, AttributeError, KeyError):
+        return None
+
+
 _FACES = (
     ("bold", "bold"), ("italic", "italic"), ("underline", "underline"), ("strike", "strike"),
     ("subscript", "subscript"), ("superscript", "superscript"),
@@ -632,7 +652,11 @@ def _as_text(data: bytes) -> bytes:
 
 
 def _read(data: bytes) -> Read:
-    return _Reader(data).read()
+    try:
+        return _Reader(data).read()
+    except (AttributeError, LookupError, TypeError, ValueError) as error:
+        # python-docx trusts what a file says of itself.
+        raise BadInput(f"This {KIND} is damaged; save it anew where it was written.") from error
 
 
 def _write(document: Document) -> Written:

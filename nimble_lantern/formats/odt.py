@@ -14,6 +14,7 @@ from xml.etree.ElementTree import Element
 
 from defusedxml.ElementTree import fromstring
 from odf import dc, office, style, table, text
+from odf.namespaces import OFFICENS
 from odf.opendocument import OpenDocumentText
 from odf.teletype import addTextToElement
 
@@ -46,6 +47,7 @@ HIDDEN = "Between"
 _ALIGN = {Align.CENTRE: "center", Align.RIGHT: "end", Align.JUSTIFIED: "justify"}
 _ALIGNED = {"center": Align.CENTRE, "end": Align.RIGHT, "right": Align.RIGHT,
             "justify": Align.JUSTIFIED}  # fmt: skip
+_QUOTED = {"Quotations", "Quote", "Intense_20_Quote", "Block_20_Text"}
 _PARENTS = {Kind.QUOTATION: "Quotations", Kind.ITEM: "List_20_item"}
 
 
@@ -58,6 +60,7 @@ class _Writer:
         self.done: set[int] = set()
         self.faces: dict[tuple[tuple[str, str | None], ...], str] = {}
         self.shapes: dict[tuple[str, Align, float], str] = {}
+        self.list_styles: set[str] = set()
         self.tables = 0
 
     def written(self, title: str) -> bytes:
@@ -160,7 +163,8 @@ class _Writer:
         for note in self.notes:
             if note.range.start == (b, offset) and note.number not in self.begun:
                 self.begun.add(note.number)
-                made = office.Annotation(name=f"note{note.number}")
+                made = office.Annotation()
+                made.setAttrNS(OFFICENS, "name", f"note{note.number}")
                 made.addElement(dc.Creator(text=SETTLED if note.settled else AUTHOR))
                 for line in free_of_signs(note.text).split("\n"):
                     made.addElement(text.P(text=line))
@@ -195,7 +199,8 @@ class _Writer:
         """The items from a block on that are of one list; where the next block is."""
         blocks = self.document.blocks
         kind = blocks[b].list or Bullets.BULLETED
-        outer = text.List(stylename=_LIST[kind])
+        kinds = self._kinds(b)
+        outer = text.List(stylename=self._list_style(kinds))
         self.file.text.addElement(outer)
         open_lists: list[tuple[Any, Bullets]] = [(outer, kind)]
         first = b
@@ -211,7 +216,9 @@ class _Writer:
                 parent = open_lists[-1][0]
                 if not parent.childNodes:
                     parent.addElement(text.ListItem())
-                inner = text.List(stylename=_LIST[kind])
+                at = len(open_lists)
+                plain = kinds[min(at, MOST_LEVELS - 1)] == kind
+                inner = text.List() if plain else text.List(stylename=_LIST[kind])
                 parent.childNodes[-1].addElement(inner)
                 open_lists.append((inner, kind))
             item = text.ListItem()
@@ -219,6 +226,29 @@ class _Writer:
             open_lists[-1][0].addElement(item)
             b += 1
         return b
+
+    def _kinds(self, b: int) -> list[Bullets]:
+        """The kind of each level of the list that begins at a block, as it first occurs there."""
+        blocks = self.document.blocks
+        first = blocks[b].list or Bullets.BULLETED
+        found: dict[int, Bullets] = {}
+        while b < len(blocks) and blocks[b].kind == Kind.ITEM:
+            level, kind = blocks[b].level or 1, Bullets(blocks[b].list or Bullets.BULLETED)
+            if level == 1 and kind != first:
+                break
+            found.setdefault(level, kind)
+            b += 1
+        return [found.get(level, Bullets(first)) for level in range(1, MOST_LEVELS + 1)]
+
+    def _list_style(self, kinds: list[Bullets]) -> str:
+        """The style of a list whose levels are of these kinds: one for all that are alike."""
+        if len(set(kinds)) == 1:
+            return _LIST[kinds[0]]
+        name = "".join("N" if kind == Bullets.NUMBERED else "B" for kind in kinds)
+        if name not in self.list_styles:
+            self.list_styles.add(name)
+            self.file.automaticstyles.addElement(_mixed_style(name, kinds))
+        return name
 
     def _table(self, found: Table) -> None:
         self.tables += 1
@@ -252,9 +282,13 @@ _LIST = {Bullets.BULLETED: "Bullets", Bullets.NUMBERED: "Numbers"}
 
 
 def _list_style(kind: Bullets) -> Any:
-    made = text.ListStyle(name=_LIST[kind])
-    for level in range(1, MOST_LEVELS + 1):
-        if kind is Bullets.BULLETED:
+    return _mixed_style(_LIST[kind], [kind] * MOST_LEVELS)
+
+
+def _mixed_style(name: str, kinds: Sequence[Bullets]) -> Any:
+    made = text.ListStyle(name=name)
+    for level, kind in enumerate(kinds, 1):
+        if kind == Bullets.BULLETED:
             own = text.ListLevelStyleBullet(level=str(level), bulletchar="•◦▪"[min(level, 3) - 1])
         else:
             own = text.ListLevelStyleNumber(level=str(level), numformat="1", numsuffix=".")
@@ -485,7 +519,7 @@ class _Reader:
                 self.losses.add(f"Items deeper than level {MOST_LEVELS} were put on that level.")
             bullets = self.lists.get(kind or "", {}).get(min(level, 10), Bullets.BULLETED)
             return Format(Kind.ITEM, min(level, MOST_LEVELS), bullets, align, space)
-        if "Quotations" in names:
+        if names & _QUOTED:
             return Format(Kind.QUOTATION, None, None, align, space)
         return Format(Kind.PARAGRAPH, None, None, align, space)
 
@@ -689,7 +723,10 @@ def _shares(widths: Sequence[float], wide: int) -> list[float]:
 
 
 def _read(data: bytes) -> Read:
-    return _Reader(data).read()
+    try:
+        return _Reader(data).read()
+    except (LookupError, TypeError, ValueError) as error:
+        raise BadInput(f"This {KIND} is damaged; save it anew where it was written.") from error
 
 
 def _write(document: Document) -> Written:
