@@ -152,6 +152,10 @@ class FoundDocument:
     words: str
 
 
+EXPORTED = "the last export"
+"""The name of the version that went out last; nobody gave it that name."""
+
+
 @dataclass(frozen=True, slots=True)
 class Milestone:
     """A version with a name; `version` is None for the document as it began."""

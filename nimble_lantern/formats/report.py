@@ -5,12 +5,11 @@ from __future__ import annotations
 from typing import Any
 
 from nimble_lantern.core.commands.places import places_of
-from nimble_lantern.core.commands.versions import EXPORTED
 from nimble_lantern.core.document.model import Block, Position, Range
 from nimble_lantern.core.doubts import doubts
 from nimble_lantern.core.reviewing.notes import notes_of
 from nimble_lantern.core.sitting import undone
-from nimble_lantern.core.state import Entry, Sitting
+from nimble_lantern.core.state import EXPORTED, Entry, Sitting
 
 
 def sitting_data(sitting: Sitting) -> dict[str, Any]:

@@ -12,6 +12,7 @@ from sqlalchemy.orm import Session
 from nimble_lantern.store.models import (
     DeskRow,
     DocumentRow,
+    PrintRow,
     SnapshotRow,
     UtteranceRow,
     VersionRow,
@@ -37,6 +38,7 @@ def delete_for_good(session: Session, desk: DeskRow, title: str) -> None:
     if row is None:
         return
     desk.question = desk.before = "null"
+    session.execute(delete(PrintRow).where(PrintRow.title == title))
     other = session.scalar(
         select(DocumentRow.id)
         .where(DocumentRow.id != row.id)

@@ -265,3 +265,68 @@ class Hear(CommandCase):
     def test_silence_writes_nothing(self) -> None:
         wav = speak(self.folder / "s.wav", [])
         self.assertEqual(self.printed("hear", str(wav), "--out", "text"), "\n")
+
+
+class Keeping(CommandCase):
+    def perform(self, data: Path, *lines: str) -> str:
+        return self.run_lantern(
+            "perform", "-", "--data", str(data), "--out", "text", stdin="\n".join(lines)
+        ).stdout
+
+    def test_backup_restore_and_check(self) -> None:
+        data, copy = self.folder / "desk", self.folder / "copy.lantern"
+        self.assertFails(1, "no desk", "check", "--data", str(data))
+        self.perform(data, "the tide is high")
+        self.assertIn("copied", self.printed("backup", str(copy), "--data", str(data)))
+        self.perform(data, "undo that", "the tide is low")
+        self.assertIn("whole", self.printed("check", "--data", str(data)))
+        told = self.printed("restore", str(copy), "--data", str(data))
+        self.assertIn("before-restore", told)
+        self.assertEqual(self.perform(data, "and rising").strip(), "The tide is high and rising")
+        self.assertIn("whole", self.printed("check", "--data", str(data)))
+
+    def test_what_is_no_backup_changes_nothing(self) -> None:
+        data = self.folder / "desk"
+        self.perform(data, "the tide is high")
+        for name, content in (("a", b""), ("b", b"SQLite format 3\0" + b"x" * 9000), ("c", b"hm")):
+            file = self.file(name, content)
+            self.assertFails(1, name, "restore", file, "--data", str(data))
+        self.assertFails(1, "nowhere", "restore", "nowhere", "--data", str(data))
+        self.assertEqual(self.perform(data, "and rising").strip(), "The tide is high and rising")
+
+    def test_a_document_that_is_not_what_was_said_is_told(self) -> None:
+        import sqlite3
+
+        data = self.folder / "desk"
+        self.perform(data, "the tide is high", "and rising")
+        with sqlite3.connect(data / "lantern.sqlite3") as connection:
+            connection.execute("UPDATE version SET edit = replace(edit, 'ris', 'fall')")
+            connection.execute("INSERT INTO snapshot SELECT document_id, 2, blocks FROM snapshot")
+        self.assertFails(1, "not what its journal says", "check", "--data", str(data))
+
+    def test_files_go_out_and_passages_out_and_in(self) -> None:
+        data = self.folder / "desk"
+        self.perform(
+            data, "the tide is high", "save this as a word document called tides", "print this",
+            "select the tide", "keep this as words", "export my passages", "back everything up",
+        )  # fmt: skip
+        names = sorted(p.suffix for p in (data / "outbox").iterdir())
+        self.assertEqual(names, [".docx", ".lantern", ".md"])
+        self.assertIn(
+            "# words\n\nThe tide", self.printed("passages", "export", "-", "--data", str(data))
+        )
+        file = self.file("more.md", "# sign off\n\nYours [name]\n\n# words\n\nOther\n")
+        self.assertIn("2 passages", self.printed("passages", "import", file, "--data", str(data)))
+        self.assertFails(1, "no passages", "passages", "import", self.file("x.md", "plain"),
+                         "--data", str(data))  # fmt: skip
+
+    def test_all_formats_are_converted_and_losses_told(self) -> None:
+        start = self.file("in.md", "# The stair\n\n- *wet*\n\n| a | b |\n| --- | --- |\n| 1 | 2 |")
+        last = start
+        for suffix in ("docx", "odt", "html", "txt", "pdf"):
+            out = str(self.folder / f"out.{suffix}")
+            done = self.run_lantern("convert", last, out)
+            self.assertEqual(done.returncode, 0, done.stderr)
+            self.assertEqual(bool(done.stderr), suffix == "txt", done.stderr)
+            last = out
+        self.assertFails(1, "PDF", "convert", last, str(self.folder / "again.md"))

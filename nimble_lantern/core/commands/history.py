@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import fields, replace
 from itertools import takewhile
+from typing import Any
 
 from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.document import history
@@ -15,7 +16,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Command, Parse, Way
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.mending import lessons
 from nimble_lantern.core.settings import setting_text
-from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.state import EXPORTED, Done, Sitting
 
 
 def walked(sitting: Sitting, walk: Walk) -> Sitting:
@@ -64,7 +65,7 @@ def _own_words_before(sitting: Sitting, walked_last: bool) -> Done | None:
         return Done(replace(sitting, title=name), "that is as it was", last[0].back)
     if before is None:
         return None
-    changed = [name for name in _OWN if getattr(before, name) != getattr(sitting, name)]
+    changed = [name for name in _OWN if _own(before, name) != _own(sitting, name)]
     if not changed:
         return None
     kept = {name: getattr(before, name) for name in changed}
@@ -75,6 +76,14 @@ def _own_words_before(sitting: Sitting, walked_last: bool) -> Done | None:
     )
     said = " and ".join(_OWN[name] for name in changed)
     return Done(replace(sitting, **kept), f"{said} are as they were", effects)
+
+
+def _own(sitting: Sitting, name: str) -> Any:
+    """What may be changed besides the text; that something went out is no change."""
+    found = getattr(sitting, name)
+    if name == "milestones":
+        return tuple(m for m in found if m.name != EXPORTED)
+    return found
 
 
 def _only_settings(back: tuple[Effect, ...]) -> bool:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands.documents import spoken_title
-from nimble_lantern.core.commands.versions import EXPORTED, with_milestone
+from nimble_lantern.core.commands.versions import with_milestone
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.effects import (
     BackUp,
@@ -17,7 +17,7 @@ from nimble_lantern.core.effects import (
 )
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
-from nimble_lantern.core.state import Done, Question, Sitting, View
+from nimble_lantern.core.state import EXPORTED, Done, Question, Sitting, View
 
 CATALOGUE.table(
     "format",

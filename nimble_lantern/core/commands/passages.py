@@ -141,7 +141,7 @@ def _as_blocks(
     "<use> [my] {passage} [here]",
     "<use_else> [(my | the)] passage {passage} [here]",
     Way("<use_else> (my | the | in my) {passage} [(here | in here | in)]", when=_exists),
-    "<use_else> {passage} passage [here]",
+    "(<use> | <use_else>) [(my | the)] {passage} passage [here]",
     "passage {passage}",
     Way("[the] {passage} passage", when=_exists),
     Way("{passage}", when=_by_name_alone),

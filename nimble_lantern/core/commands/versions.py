@@ -21,12 +21,10 @@ from nimble_lantern.core.reviewing.comparing import (
     count_words,
     taken_back,
 )
-from nimble_lantern.core.state import Done, Milestone, Sitting, View
+from nimble_lantern.core.state import EXPORTED, Done, Milestone, Sitting, View
 from nimble_lantern.core.targets.model import Target, Unit, Units
 from nimble_lantern.core.targets.resolve import resolve
 
-EXPORTED = "the last export"
-"""The name of the version that went out last."""
 MOST = 200
 
 
