@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import os
 import socket
 import threading
 import time
@@ -25,6 +26,7 @@ from nimble_lantern.store.lock import Lock, noted
 from nimble_lantern.store.opening import open_folder
 from nimble_lantern.voices import espeak
 from nimble_lantern.voices.speaker import Speaker, Voice
+from nimble_lantern.voices.standin import StandIn
 from nimble_lantern.web.app import create_app
 from nimble_lantern.web.guard import MOST_BYTES, key_of
 from nimble_lantern.window import Window
@@ -43,6 +45,8 @@ def builtin_engine() -> LiveEngine:
 
 def usual_voice() -> Voice | None:
     """The voice of this machine; None where the browser's own has to do."""
+    if os.environ.get("LANTERN_VOICE") == "stand-in":
+        return StandIn()
     return espeak.Espeak() if espeak.found() else None
 
 

@@ -2,6 +2,8 @@
 "use strict";
 
 const TOLD_MS = 120;
+const RESUME_MS = 500;
+const SILENT_SECONDS = 0.4;   // behind its end, after which a sound that does not end is over
 
 const speaking = { number: 0, context: null, source: null, timer: 0 };
 
@@ -11,9 +13,12 @@ function told(number, sentence, word, done) {
 }
 
 // Sound goes through an AudioContext: made once the microphone is granted, it runs without a click.
-function context() {
+// Where the browser lets nothing sound, the mark goes on at the same pace, silently.
+async function context() {
   speaking.context ||= new AudioContext();
-  if (speaking.context.state === "suspended") speaking.context.resume();
+  if (speaking.context.state !== "running") {
+    await Promise.race([speaking.context.resume(), new Promise((done) => setTimeout(done, RESUME_MS))]);
+  }
   return speaking.context;
 }
 
@@ -62,16 +67,22 @@ async function fromDesk(voice, sentence) {
     const answer = await fetch(`/aloud/${voice.number}/${sentence}`);
     if (!answer.ok) throw new Error(answer.statusText);
     times = (answer.headers.get("Lantern-Words") || "").split(",").filter(Boolean).map(Number);
-    const sound = await context().decodeAudioData(await answer.arrayBuffer());
+    const room = await context();
+    const sound = await room.decodeAudioData(await answer.arrayBuffer());
     if (voice.number !== speaking.number) return;
-    const source = speaking.source = context().createBufferSource();
+    const source = speaking.source = room.createBufferSource();
     source.buffer = sound;
-    source.connect(context().destination);
+    source.connect(room.destination);
     told(voice.number, sentence, 0, false);
-    const began = context().currentTime;
+    const began = performance.now();
     let last = 0;
     speaking.timer = setInterval(() => {
-      const now = context().currentTime - began;
+      const now = (performance.now() - began) / 1000;
+      if (now > sound.duration + SILENT_SECONDS) {
+        clearInterval(speaking.timer);
+        next(voice, sentence + 1);
+        return;
+      }
       let word = 0;
       while (word + 1 < times.length && times[word + 1] <= now) word += 1;
       if (word !== last) told(voice.number, sentence, last = word, false);
