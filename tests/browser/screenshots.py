@@ -2,24 +2,17 @@
 
 from __future__ import annotations
 
-import os
-import signal
 import sqlite3
-import subprocess
-import sys
 import tempfile
 import time
 from contextlib import closing
-from html import escape
 from pathlib import Path
-from urllib.parse import quote
 
 from selenium.webdriver import Chrome
 
 from nimble_lantern.store.opening import FILE
-from tests.browser.chromium import chromium, wait_until
+from tests.browser.chromium import chromium
 from tests.server import Server
-from tests.speaking import speak
 
 ROOT = Path(__file__).parents[2]
 FOLDER = ROOT / "docs" / "screenshots"
@@ -36,30 +29,64 @@ VIEWS: tuple[tuple[str, tuple[str, ...]], ...] = (
         ),
     ),
     ("desk-pennants", ("undo that", "bold the stair")),
-    ("desk-resting", ("cancel", "stop listening")),
-    ("shelf", ("start listening", "show the shelf")),
+    ("shelf", ("cancel", "show the shelf")),
     ("settings", ("show the settings", "automatic punctuation on")),
     (
-        "desk-formatted",
+        "desk-compared",
         (
             "automatic punctuation off",
             "back to the desk",
-            "open open day notice",
-            "make thirteen june bold and red",
-            "set the last paragraph in courier",
-            "make nothing larger",
-            "highlight tea in the keepers kitchen",
-            "put commas round by hand",
-            "undo that",
-            "italicise shoes that grip",
-            "underline the first item",
-            "make the second item deeper",
-            "make the last item blue",
-            "go to the start",
+            "open letter to the harbour board",
+            "call this version first draft",
+            "replace send its surveyor with send a surveyor",
+            "delete the last sentence of the fourth paragraph",
+            "compare with first draft",
+            "next change",
         ),
     ),
+    (
+        "desk-notes",
+        (
+            "stop comparing",
+            "bring back first draft",
+            "note on the first sentence colon who signs this",
+            "margin note on the first of june ask whether may would do",
+            "settle note one",
+            "go after quiet",
+            "call this place budget",
+        ),
+    ),
+    ("print-tray", ("print two copies", "show it as it prints")),
+    ("practice", ("show the lessons",)),
     ("commands", ("what can i say",)),
-    ("desk-table", ("open rota", "select the third column")),
+    (
+        "desk-table",
+        (
+            "open rota",
+            "go to the end",
+            "make a table with three columns and three rows",
+            "name",
+            "next",
+            "lamp",
+            "next",
+            "oil",
+            "next row",
+            "mara tarrow",
+            "next",
+            "five",
+        ),
+    ),
+    (
+        "desk-blanks",
+        (
+            "open newsletter",
+            "go to the end",
+            "new paragraph",
+            "insert invitation",
+            "mr fenwick",
+            "next blank",
+        ),
+    ),
     ("desk-offer", ("open letter to the harbour board", "shove the pointer behind the lease")),
     ("desk-learned", ("one", "what have you learned")),
     ("desk-help", ("none of these", "how do i get rid of a heading")),
@@ -150,67 +177,6 @@ def figures(driver: Chrome, server: Server, folder: Path) -> None:
     server.says("back to the desk")
 
 
-def not_recorded(driver: Chrome, server: Server, folder: Path) -> None:
-    """Another program has the file locked while somebody speaks."""
-    server.says("stop the prompter")
-    server.says("open letter to the harbour board")
-    with closing(sqlite3.connect(folder / "data" / FILE, isolation_level=None)) as other:
-        other.execute("BEGIN EXCLUSIVE")
-        picture(driver, server, "desk-not-recorded", ("we look forward to your answer",))
-        other.execute("ROLLBACK")
-
-
-def given_up(folder: Path) -> None:
-    """A recogniser that does not come back: its processes are stopped while somebody speaks."""
-    server = Server(folder / "slow", demo=True)
-    wav = speak(folder / "slow.wav", ["please come to the meeting on the island"], "awb", pause=3)
-    try:
-        with chromium(wav) as driver:
-            driver.get(server.address)
-            _until(driver, "hearing", "meeting")
-            decoders = _children(server.process.pid)
-            for process in decoders:
-                os.kill(process, signal.SIGSTOP)
-            _until(driver, "too long to make out")
-            time.sleep(SETTLING_SECONDS)
-            driver.save_screenshot(str(FOLDER / "desk-given-up.png"))
-            for process in decoders:
-                os.kill(process, signal.SIGCONT)
-    finally:
-        server.stop()
-
-
-def _children(process: int) -> list[int]:
-    """The decoders' processes: those that hold a model, not what looks after them."""
-    found = Path(f"/proc/{process}/task").glob("*/children")
-    ids = [int(child) for path in found for child in path.read_text().split()]
-    return [i for i in ids if b"spawn_main" in Path(f"/proc/{i}/cmdline").read_bytes()]
-
-
-def _until(driver: Chrome, *words: str) -> None:
-    text = "return document.querySelector('#heard').textContent"
-    wait_until(lambda: all(w in driver.execute_script(text) for w in words), 60, words[-1])
-
-
-def second_desk(driver: Chrome, server: Server, folder: Path) -> None:
-    """What is printed where a second desk is started on the same folder."""
-    command = ["lantern", "serve", "--data", "letters", "--port", "8399"]
-    (folder / "letters").symlink_to(folder / "data")
-    run = subprocess.run(
-        [sys.executable, "-m", "nimble_lantern.cli", *command[1:]],
-        capture_output=True, text=True, cwd=folder, env={**os.environ, "PYTHONPATH": str(ROOT)},
-    )  # fmt: skip
-    page = f"$ {' '.join(command)}\n{run.stderr}$ "
-    driver.get("data:text/html," + quote(_TERMINAL.format(escape(page))))
-    driver.save_screenshot(str(FOLDER / "second-desk.png"))
-
-
-_TERMINAL = (
-    "<body style='margin:0;background:#10161d'><pre style='margin:0;padding:60px;color:#f2ead8;"
-    "font:26px/1.7 monospace;white-space:pre-wrap'>{}</pre></body>"
-)
-
-
 def main() -> None:
     with tempfile.TemporaryDirectory() as name:
         folder = Path(name)
@@ -223,11 +189,8 @@ def main() -> None:
                     picture(driver, server, view, lines)
                 figures(driver, server, folder)
                 composing(driver, server)
-                not_recorded(driver, server, folder)
-                second_desk(driver, server, folder)
         finally:
             server.stop()
-        given_up(folder)
 
 
 if __name__ == "__main__":

@@ -424,6 +424,7 @@ def where(sitting: Sitting) -> Done:
 
 @command(
     "(answer | answers | talk | speak) (aloud | to me | out loud)",
+    "(speak | say | read [out]) (your | the) answers [aloud]",
     "(answers | spoken answers) aloud {onoff}",
     "(turn | switch) {onoff} (answers aloud | spoken answers | talking)",
     "(spoken answers | talking) {onoff}",

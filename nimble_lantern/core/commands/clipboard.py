@@ -174,6 +174,7 @@ def move_to_nth(
     example="move the last sentence before the first sentence",
     group="revising",
     moves=True,
+    when=lambda sitting, parse: not of_a_grid(parse.args.get("target")),
 )
 def move(
     sitting: Sitting,

@@ -38,7 +38,10 @@ CATALOGUE.names("blank", of=lambda sitting: _blank_names(sitting), partial=True)
 CATALOGUE.table("use", {"(insert | put in | use | paste | drop in | call up)": True})
 CATALOGUE.table(
     "use_else",
-    {"(add | write | give me | fill in | bring in | put | set | enter | place | pop in)": True},
+    {
+        "(add | write | give me | fill in | bring in | put | set | enter | place | pop in | start"
+        " | begin | do)": True
+    },
 )
 MOST_SHOWN = 200
 

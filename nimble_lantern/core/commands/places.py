@@ -95,7 +95,7 @@ def _is_a_place(sitting: Sitting, parse: Parse) -> bool:
     Way("back to [the] {place}", when=_is_a_place),
     "(write on | go on | continue) at [the place] {place}",
     heard=1,
-    example="go to budget",
+    example="go to the place budget",
     group="moving",
 )
 def go_to(sitting: Sitting, place: str) -> Done:

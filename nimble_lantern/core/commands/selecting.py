@@ -165,7 +165,8 @@ def extend(sitting: Sitting, target: Places) -> Done | Refusal:
 
 @command("(find | look for | search for) {target}", "where (is | does it say | do i say | did"
 " i say) {target}", "show me the (word | words) {target}",
-         example="find the harbour board", group="moving")  # fmt: skip
+         example="find the harbour board", group="moving",
+         when=lambda sitting, parse: sitting.view is not View.SHELF)  # fmt: skip
 def find(sitting: Sitting, target: Places) -> Done:
     """Look at a target; the writing place stays where it is."""
     where = named(sitting.document, target.ranges[:1])

@@ -25,8 +25,8 @@ CATALOGUE.names("put_away", of=lambda sitting: sitting.away, partial=True)
 CATALOGUE.table(
     "paper",
     {
-        "(the | a | my | that | this | every | any) (letter | document | notice | text | one | note"
-        " | paper | page | file | piece)": True,
+        "(the | a | my | that | this | every | any) (letter | document | notice | text | one | paper"
+        " | page | file | piece)": True,
         "(the | my | all) (letters | documents | notices | texts | ones | papers | files)": True,
     },
 )
@@ -153,6 +153,12 @@ def which(found: Sequence[FoundDocument]) -> Question | None:
     return Question("shelf.open_named", {}, options, beside=True) if options else None
 
 
+def _a_name(sitting: Sitting, parse: Parse) -> bool:
+    """ "Save this as spring letter", and not a whole sentence about saving."""
+    words = parse.args.get("text", ())
+    return 0 < len(words) <= 5 and words[0] not in ("a", "an")
+
+
 def _named_nowhere(sitting: Sitting, parse: Parse) -> bool:
     """Whether the words name a document, and nothing in the text."""
     named = parse.args.get("document")
@@ -161,7 +167,7 @@ def _named_nowhere(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "(switch | change | swap) [back] [over] to [the] {document}",
-    Way("(go back | back | return | take me back) to [the] {document}", when=_named_nowhere),
+    Way("(go | go back | back | return | take me [back]) to [the] {document}", when=_named_nowhere),
     "(bring up | get out | take out | let me see) [the] {document} (again | instead)",
     "(let me have | get me | give me | hand me | fetch me) [the] {document}",
     "(i want | let me) [to] (go | work) (on | in | with) [the] {document} (again | instead | now)",
@@ -201,7 +207,7 @@ def other_document(sitting: Sitting) -> Done | Refusal:
     "make a (copy | duplicate) of (this | the) (document | letter)"
     " [(called | named | as | and call it) {text:words}]",
     "make a (copy | duplicate) of [the] {document} [(called | named | and call it) {text:words}]",
-    "save (this | the document) as {text:words}",
+    Way("save (this | the document) as {text:words}", when=_a_name),
     heard=1,
     example="make a copy of this document",
     group="desk",
@@ -247,7 +253,7 @@ def put_away(sitting: Sitting, document: str | None = None) -> Done:
     "(bring | get | fetch | take | put) [the] {put_away} back [(to | on | onto) the shelf]",
     "(restore | recover | unarchive) [the] [document] {put_away}",
     "(bring | get | take) out [the] {put_away} again",
-    "(open | switch to) [the] {put_away}",
+    Way("(open | switch to) [the] {put_away}", when=lambda sitting, parse: bool(sitting.away)),
     heard=1,
     example="bring back the rota",
     group="desk",

@@ -34,7 +34,7 @@ from nimble_lantern.core.document.tables import Table, next_table, outside, tabl
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import CellNamed, Places, Tabled, Unit, Units, of_a_grid
+from nimble_lantern.core.targets.model import CellNamed, Places, Tabled, Unit, Units
 from nimble_lantern.core.targets.tabled import column_of
 
 CATALOGUE.table(
@@ -45,6 +45,7 @@ CATALOGUE.table(
         "new": True,
     },
 )
+CATALOGUE.table("placed_here", {"(here | in | in here | for me | for me here)": True})
 CATALOGUE.table("more", {"(a | another | one more | a new | a further | an extra)": True})
 
 
@@ -81,20 +82,21 @@ def _cell(sitting: Sitting, table: Table) -> tuple[int, int]:
 
 
 @command(
-    "<make_table> table (with | of) {columns:number} (columns | column) [and | by] {rows:number}"
-    " (rows | row)",
-    "<make_table> table (with | of) {rows:number} (rows | row) [and | by] {columns:number}"
-    " (columns | column)",
+    "<make_table> table [<placed_here>] (with | of) {columns:number} (columns | column) [and | by]"
+    " {rows:number} (rows | row)",
+    "<make_table> table [<placed_here>] (with | of) {rows:number} (rows | row) [and | by]"
+    " {columns:number} (columns | column)",
     "[<make_table>] {rows:number} by {columns:number} table",
     "<make_table> table [of] {rows:number} by {columns:number}",
-    "[<make_table>] table (with | of) {columns:number} columns",
+    "[<make_table>] table [<placed_here>] (with | of) {columns:number} columns",
     "<make_table> table {columns:number} columns wide"
     " [and {rows:number} rows (deep | high | long)]",
-    "<make_table> table (with | of) {rows:number} rows",
+    "<make_table> table [<placed_here>] (with | of) {rows:number} rows",
     "<make_table> {columns:number} column table [(with | of) {rows:number} rows]",
-    "<make_table> table [here]",
-    "<make_table> table (with | of) the columns {names:words}",
-    "<make_table> table with (columns | headings) (for | called | named) {names:words}",
+    "<make_table> table [<placed_here>]",
+    "<make_table> table [<placed_here>] (with | of) [the] columns {names:words}",
+    "<make_table> table [<placed_here>] with [the] (columns | headings) (for | called | named)"
+    " {names:words}",
     heard=6,
     example="make a table with three columns and four rows",
     group="format",
@@ -446,16 +448,12 @@ def _grid_places(sitting: Sitting, target: Places) -> tuple[Table, Unit, list[in
     return table, Unit.ROW, sorted({cell.row for cell in cells})
 
 
-def _grid_only(sitting: Sitting, parse: Parse) -> bool:
-    return of_a_grid(parse.args.get("target"))
-
-
 @command(
-    Way("(we | i) (do not | don't) (need | want) {target} [any more]", when=_grid_only),
-    Way("{target} (can | could | must | should | has to) (go | come out)", when=_grid_only),
-    Way("(<remove> | drop | lose | scrap | bin | kill | throw out) {target}", when=_grid_only),
-    Way("(take | cut) {target} (out | away)", when=_grid_only),
-    Way("(<remove> | take) {target} (from | out of | off) the table", when=_grid_only),
+    "(we | i) (do not | don't) (need | want) {target:grid_part} [any more]",
+    "{target:grid_part} (can | could | must | should | has to) (go | come out)",
+    "(<remove> | drop | lose | scrap | bin | kill | throw out) {target:grid_part}",
+    "(take | cut) {target:grid_part} (out | away)",
+    "(<remove> | take) {target:grid_part} (from | out of | off) the table",
     heard=0,
     example="delete row two",
     group="format",
@@ -485,7 +483,7 @@ def remove(sitting: Sitting, target: Places) -> Done | Refusal:
 
 
 @command(
-    Way("(empty | clear | wipe | blank) [out] {target}", when=_grid_only),
+    "(empty | clear | wipe | blank) [out] {target:grid_part}",
     heard=0,
     example="empty row two",
     group="format",
@@ -547,8 +545,8 @@ CATALOGUE.table(
 
 
 @command(
-    Way("<shift> {target} {steps}", when=_grid_only),
-    Way("<shift> {target} {side} {goal:target}", when=_grid_only),
+    "<shift> {target:grid_part} {steps}",
+    "<shift> {target:grid_part} {side} {goal:grid_part}",
     heard=0,
     example="move row two up",
     group="format",
@@ -592,9 +590,9 @@ def move(
 
 
 @command(
-    Way("(duplicate | double | repeat) {target}", when=_grid_only),
-    Way("make (a copy | another copy) of {target}", when=_grid_only),
-    Way("copy {target} (below | beside | next to) it", when=_grid_only),
+    "(duplicate | double | repeat) {target:grid_part}",
+    "make (a copy | another copy) of {target:grid_part}",
+    "copy {target:grid_part} (below | beside | next to) it",
     heard=0,
     example="duplicate row two",
     group="format",

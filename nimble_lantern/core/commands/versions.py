@@ -349,7 +349,7 @@ def stop(sitting: Sitting) -> Done:
     "make it [(like | as)] [it was in] [the] [version] {version} again",
     "i want [the] [version] {version} back",
     heard=1,
-    example="bring back first draft",
+    example="bring back the version first draft",
     group="repair",
     destructive=True,
 )

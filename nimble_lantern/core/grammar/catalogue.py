@@ -261,7 +261,11 @@ class Catalogue:
         if len(words) <= MOST_POSTPOSED and POSTPOSED in self.grammar.productions:
             found = found + self.grammar.parses(POSTPOSED, words)
         parses = [self._parse(f) for f in found]
-        return sorted(parses, key=lambda p: (p.free, p.command.traits.destructive, len(p.args)))
+
+        def rank(p: Parse) -> tuple[int, bool, int, bool]:
+            return p.free, p.command.traits.destructive, len(p.args), p.when is not None
+
+        return sorted(parses, key=rank)
 
     def may_begin(self, word: str) -> bool:
         """Whether some command begins with this very word."""

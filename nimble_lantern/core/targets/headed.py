@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
 from nimble_lantern.core.lexicon.closed import DETERMINERS
-from nimble_lantern.core.targets.model import Crossing, Tabled, Unit
+from nimble_lantern.core.targets.model import Crossing, Tabled, Target, Unit, of_a_grid
 
 CATALOGUE.table("tabled", {"row": Unit.ROW, "column": Unit.COLUMN})
 
@@ -38,3 +38,8 @@ def _under(words: tuple[str, ...]) -> Tabled:
 )
 def _crossing(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
     return Crossing(_bare(a), _bare(b))
+
+
+@rule("grid_part", "{target}", heard=False)
+def _grid_part(target: Target) -> Target | None:
+    return target if of_a_grid(target) else None
