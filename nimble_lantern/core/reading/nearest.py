@@ -35,7 +35,7 @@ from nimble_lantern.core.writing.cardinals import cardinal
 
 MOST_OFFERS = 3
 _MOST_WORDS = 14
-_MOST_SPANS, _MOST_COMMANDS, _MOST_WAYS, _MOST_TRIED = 3, 6, 3, 12
+_MOST_SPANS, _MOST_COMMANDS, _MOST_WAYS, _MOST_TRIED = 3, 8, 3, 12
 _ROUND_HERE = 60
 """Paragraphs on either side in which words are looked for."""
 _MEANT = 0.8
@@ -308,7 +308,9 @@ def _nearest_commands(heard: _Heard, besides: Counter[str] | None = None) -> lis
                 best[name] = max(best.get(name, 0.0), share * weights[meant])
         for name, weight in best.items():
             scores[name] += int(1000 * weight)
-    return [name for name, _ in scores.most_common(_MOST_COMMANDS)]
+    order = {name: n for n, name in enumerate(CATALOGUE.commands)}
+    ranked = sorted(scores, key=lambda name: (-scores[name], order[name]))
+    return ranked[:_MOST_COMMANDS]
 
 
 class _Speaker:
