@@ -256,7 +256,7 @@ def wait(sitting: Sitting) -> Done | Refusal:
 
 @command(
     Way("(go on | carry on | continue | resume)", when=_reads),
-    "(go on | carry on | continue | resume) reading [aloud]",
+    "(go on | carry on | continue | resume | keep) reading [aloud]",
     Way("read on", when=_reads),
     heard=1,
     example="go on reading",
@@ -333,17 +333,21 @@ CATALOGUE.table("whole_paragraph", {"paragraph": True})
 @command(
     "(skip | skip this | next | [go to] the next) [(a | one | the)] paragraph",
     "(back | go back) [(a | one)] {paragraph:whole_paragraph}",
+    "(go | back | go back) to the (start | beginning) of (the | this) {again:whole_paragraph}",
     heard=1,
     example="skip this paragraph",
     group="reading",
     when=_reads,
     reads=True,
 )
-def paragraph(sitting: Sitting, paragraph: bool | None = None) -> Done:
-    """Read on from the next paragraph, or the one before."""
+def paragraph(sitting: Sitting, paragraph: bool | None = None, again: bool | None = None) -> Done:
+    """Read on from the next paragraph, the one before, or from the start of this one."""
     assert sitting.aloud is not None
     held, at = sitting.aloud.stretches, sitting.aloud.at
     block = held[at].start.block
+    if again:
+        first = next(i for i, r in enumerate(held) if r.start.block == block)
+        return _from(sitting, first, "from the start of the paragraph")
     if paragraph:
         before = [i for i, r in enumerate(held) if r.start.block < block]
         first = held[before[-1]].start.block if before else block
@@ -355,7 +359,17 @@ def paragraph(sitting: Sitting, paragraph: bool | None = None) -> Done:
     return _from(sitting, goal, "the next paragraph")
 
 
-CATALOGUE.table("pace", {"slower": -1, "faster": 1, "(more slowly)": -1, "(more quickly)": 1})
+CATALOGUE.table(
+    "pace",
+    {
+        "slower": -1,
+        "faster": 1,
+        "(more slowly)": -1,
+        "(more quickly | quicker)": 1,
+        "(too fast)": -1,
+        "(too slow)": 1,
+    },
+)
 
 
 @command(

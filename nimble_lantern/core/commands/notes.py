@@ -100,6 +100,7 @@ def _says(sitting: Sitting, parse: Parse) -> bool:
     " | about | beside | by | to | against | next to) {target} {text:words}",
     "note (on | about | for | beside) {target} {text:words}",
     "(comment | remark) on {target} {text:words}",
+    "(add | put) to the margin (of | at | beside) {target} {text:words}",
     "(say | note | write | remark) in the margin (of | at | beside | by | next to) {target}"
     " {text:words}",
     "annotate {target} [with] {text:words}",
@@ -311,6 +312,8 @@ def answer(
 
 @command(
     "(settle | resolve | tick off | close) note [number] {number}",
+    "(tick | check) note [number] {number} off",
+    "(we | i) have (dealt with | settled | done | resolved) note [number] {number}",
     "note [number] {number} is (settled | done | dealt with | finished | resolved)",
     "(settle | resolve | tick off | close) (the {position} | this | that | the) note",
     "(this | that | the) note is (settled | done | dealt with | finished | resolved)",

@@ -146,6 +146,7 @@ def _as_blocks(
     Way("<use_else> (my | the | in my) {passage} [(here | in here | in)]", when=_exists),
     "(<use> | <use_else>) [(my | the)] {passage} passage [here]",
     "passage {passage}",
+    Way("(close | end | finish) with (the | my) {passage}", when=_exists),
     Way("[the] {passage} passage", when=_exists),
     Way("{passage}", when=_by_name_alone),
     "<use> passage number {number}",
@@ -173,6 +174,8 @@ def _named_short(sitting: Sitting, parse: Parse) -> bool:
 @command(
     "(keep | save | store | remember | make | put away) ({target} | the selection) (as | into)"
     " [(a | the)] passage [(called | named)] {text:words}",
+    "make {target} (a | into a) passage [(called | named)] {text:words}",
+    "(save | keep | call) this passage [as] {text:words}",
     Way("(keep | save | store | remember) (this | that | the selection) as {text:words}",
         when=_named_short),
     "make a passage (of | from | out of) {target} [and] (called | named | call it) {text:words}",
@@ -343,7 +346,7 @@ def _next(sitting: Sitting, at: Position) -> Done:
 
 
 @command(
-    "[(<go> | go on | move on)] [to] [the] {step} (blank | gap | field)",
+    "[(<go> | go on | move on | on)] [to] [the] {step} (blank | gap | field)",
     "[<go>] [to] [the] {position} (blank | gap | field)",
     "[<go>] [to] the last (blank | gap | field)",
     "(fill | complete) [in] [the] (next | following) (blank | gap | field)",

@@ -51,6 +51,8 @@ def _short(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "(call | name | label | mark) this (place | spot | point | bit | position) [as] {text:words}",
+    "this (place | spot | point) is [called] {text:words}",
+    "(give | let) this (place | spot) [have] the name {text:words}",
     "(remember | keep | mark | save) (this | the) (place | spot | point | position)"
     " (as | and call it) {text:words}",
     "(make | set | put | drop | leave) a (place | marker) (here | called | named)"

@@ -25,8 +25,8 @@ CATALOGUE.names("put_away", of=lambda sitting: sitting.away, partial=True)
 CATALOGUE.table(
     "paper",
     {
-        "(the | a | my | that | this | every | any) (letter | document | notice | text | one | paper"
-        " | page | file | piece)": True,
+        "(the | a | my | that | this | every | any) (letter | document | notice | text | one"
+        " | paper | page | file | piece)": True,
         "(the | my | all) (letters | documents | notices | texts | ones | papers | files)": True,
     },
 )
@@ -89,6 +89,8 @@ def open_found(sitting: Sitting, text: tuple[str, ...]) -> Done:
     "(open | find | show [me] | go to) what i (wrote | did | said | worked on) [(on | last)]"
     " {day} [(morning | afternoon | evening)]",
     "(open | find | show [me] | go to) what i (wrote | did | said | worked on) {day:ago}",
+    "what did i (write | work on) [(on | last)] {day} [(morning | afternoon | evening)]",
+    "what did i (write | work on) {day:ago}",
     "(open | find | show [me]) <paper> (from | of | i wrote [on] | i wrote last) {day}",
     "(open | find | show [me]) <paper> (from | of | i wrote) {day:ago}",
     "(open | find | show [me]) (yesterday's | last night's) (letter | document | text | work)",
@@ -228,6 +230,7 @@ def copy_document(
     "put [the] {document} away",
     "put away [the] {document}",
     "put (this | the) (document | letter) away",
+    Way("put this [one] away", when=_several),
     "put away (this | the) (document | letter)",
     "(put | take | clear) [the] {document} (off | away from) the shelf",
     "(put | take) (this | the) (document | letter) off the shelf",

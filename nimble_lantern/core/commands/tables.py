@@ -31,6 +31,7 @@ from nimble_lantern.core.document.model import (
     Range,
 )
 from nimble_lantern.core.document.tables import Table, next_table, outside, table_at, tables
+from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
 from nimble_lantern.core.state import Done, Sitting
@@ -191,6 +192,7 @@ def next_cell(sitting: Sitting) -> Done | Refusal:
 
 @command(
     "[the] (previous | last) cell",
+    "the cell before [(this | that) [one]]",
     Way("(back | left | previous | go back) [one]", when=_in_table),
     Way("back (one | a) cell", when=_in_table),
     heard=1,
@@ -239,12 +241,13 @@ CATALOGUE.table("ways", {"(down | below)": 1, "(up | above)": -1})
 @command(
     Way("[go | move] {ways} [one] [(cell | row)]", when=_in_table),
     "[<go>] [to] the cell {ways}",
+    Way("[<go>] [to] [the] next row (same column | below)", when=_in_table),
     heard=1,
     example="the cell below",
     group="format",
     when=_in_table,
 )
-def down(sitting: Sitting, ways: int) -> Done | Refusal:
+def down(sitting: Sitting, ways: int = 1) -> Done | Refusal:
     """Go to the cell below, or above."""
     table = _here(sitting)
     if isinstance(table, Refusal):
@@ -277,21 +280,42 @@ def _in_this_row(a: int) -> CellNamed:
 @command(
     Way("[(in | into | go to | <go> [to])] [the cell in] {named_cell}", when=_there_is),
     Way("(write | speak | go on) in [the cell in] {named_cell}", when=_there_is),
+    Way("[(in | into | to)] {crossed}", when=_in_table),
     heard=1,
     example="row two column three",
     group="format",
     when=_there_is,
 )
-def to_cell(sitting: Sitting, named_cell: CellNamed) -> Done | Refusal:
+def to_cell(
+    sitting: Sitting, named_cell: CellNamed | None = None, crossed: Places | None = None
+) -> Done | Refusal:
     """Go to a cell by its row and column."""
-    table = _here(sitting)
+    table = _here(sitting) if crossed is None else _table_of(sitting, crossed)
     if isinstance(table, Refusal):
         return table
+    if named_cell is None:
+        assert crossed is not None
+        cell = sitting.document.blocks[crossed.first.start.block].cell
+        assert cell is not None
+        return _at(sitting, table, cell.row, cell.column)
     row = named_cell.row or _cell(sitting, table)[0] + 1
     if not (1 <= row <= table.rows and 1 <= named_cell.column <= table.columns):
         size = f"{many(table.rows, 'row')} and {many(table.columns, 'column')}"
         return Refusal("There is no such cell.", f"The table has {size}.")
     return _at(sitting, table, row - 1, named_cell.column - 1)
+
+
+def _headed_by(sitting: Sitting, words: tuple[str, ...]) -> (
+    tuple[Table, Unit, list[int]] | Refusal
+):  # fmt: skip
+    """The column of this table that has these words as its heading."""
+    table = _here(sitting)
+    if isinstance(table, Refusal):
+        return table
+    column = _column(sitting, table, words)
+    if column is None:
+        return Refusal(f"No column is called “{' '.join(words)}”.")
+    return table, Unit.COLUMN, [column]
 
 
 def _heads_a_column(sitting: Sitting, parse: Parse) -> bool:
@@ -380,6 +404,15 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     "(add | insert | put in) {number} [more] {grid} [{ended}]",
     Way("(add | insert | put) [(a | another)] [new] {grid} {side} {target}", when=_of_grid),
     "(add | insert | put) (a | another) [new] {grid} {side} [(this | it) [one]]",
+    Way(
+        "(add | insert | put [in]) [(a | another)] [new] column {side} [the] {words}",
+        when=_heads_a_column,
+    ),
+    Way(
+        "(add | insert | put [in]) [(a | another)] [new] column between [the] {words} and"
+        " [the] {other:words}",
+        when=_heads_a_column,
+    ),
     "(add | insert | put in) (a | another) [new] column (called | named | for | headed) {words}",
     heard=2,
     example="add a row",
@@ -394,8 +427,15 @@ def add(
     side: int = 0,
     target: Places | None = None,
     words: tuple[str, ...] | None = None,
+    other: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Add a row or column: at the end, or before or after another."""
+    if words is not None and (side or other):
+        beside = _headed_by(sitting, words)
+        if isinstance(beside, Refusal):
+            return beside
+        b = beside[0].cell(0, beside[2][0])
+        target, side, words = Places((block_range(sitting.document, b),)), side or 1, None
     table = _here(sitting) if target is None else _table_of(sitting, target)
     if isinstance(table, Refusal):
         return table
@@ -546,6 +586,7 @@ CATALOGUE.table(
 
 @command(
     "<shift> {target:grid_part} {steps}",
+    Way("<shift> [the] {words} {steps}", when=_heads_a_column),
     "<shift> {target:grid_part} {side} {goal:grid_part}",
     heard=0,
     example="move row two up",
@@ -554,10 +595,15 @@ CATALOGUE.table(
     moves=True,
 )
 def move(
-    sitting: Sitting, target: Places, steps: int = 0, side: int = 0, goal: Places | None = None
+    sitting: Sitting,
+    target: Places | None = None,
+    steps: int = 0,
+    side: int = 0,
+    goal: Places | None = None,
+    words: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Move a row or a column to another place in its table."""
-    found = _grid_places(sitting, target)
+    found = _grid_places(sitting, target) if target is not None else _headed_by(sitting, words)
     if isinstance(found, Refusal):
         return found
     table, unit, numbers = found
@@ -741,6 +787,12 @@ CATALOGUE.table(
 )
 
 
+CATALOGUE.table("widen", {"(widen | broaden)": 1.4, "narrow": 1 / 1.4})
+CATALOGUE.table(
+    "more_room", {"more (room | space | width)": 1.4, "less (room | space | width)": 1 / 1.4}
+)
+
+
 def _one_column(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     return isinstance(target, Units | Tabled) and target.unit is Unit.COLUMN
@@ -749,6 +801,8 @@ def _one_column(sitting: Sitting, parse: Parse) -> bool:
 @command(
     Way("(make | set | get) {target} {wide}", when=_one_column),
     Way("{target} {wide}", when=_one_column),
+    "{wide:widen} {target:grid_part}",
+    Way("give {target} {wide:more_room}", when=_one_column),
     heard=0,
     example="make the first column wider",
     group="format",
@@ -820,6 +874,7 @@ def _summed(sitting: Sitting, target: Places) -> tuple[Table, int, str] | Refusa
     "what is the (total | sum) of {target}",
     "(what does {target} come to | what does {target} add up to | how much is {target})",
     "tell me the (total | sum) of {target}",
+    "how much is {target} (altogether | in all | in total | together)",
     heard=0,
     example="what is the total of column two",
     group="format",
@@ -832,7 +887,11 @@ def tell_total(sitting: Sitting, target: Places) -> Done | Refusal:
 
 
 @command(
-    Way("(total | add up | sum [up]) {target}", when=_one_column),
+    Way(
+        "(total [up] | add up | sum [up] | add the numbers (in | under | of)) {target}",
+        when=_one_column,
+    ),
+    Way("(total [up] | add up | add the numbers under) [the] {words}", when=_heads_a_column),
     "(put | add | write | insert) (the | a) (total | sum) of {target} [(below | under it | at the"
     " bottom | in the last row | at the end)]",
     "(put | add | write | insert) (the | a) (total | sum) (under | below | for | in) {target}",
@@ -841,8 +900,16 @@ def tell_total(sitting: Sitting, target: Places) -> Done | Refusal:
     group="format",
     when=_there_is,
 )
-def write_total(sitting: Sitting, target: Places) -> Done | Refusal:
+def write_total(
+    sitting: Sitting, target: Places | None = None, words: tuple[str, ...] = ()
+) -> Done | Refusal:
     """Write the sum of a column into its last row, or into a row of its own below."""
+    if target is None:
+        headed = _headed_by(sitting, words)
+        if isinstance(headed, Refusal):
+            return headed
+        cells = headed[0].column(sitting.document.blocks, headed[2][0])
+        target = Places(cells, unit=Unit.COLUMN)
     found = _summed(sitting, target)
     if isinstance(found, Refusal):
         return found

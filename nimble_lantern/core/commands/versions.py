@@ -146,6 +146,7 @@ def looking(sitting: Sitting, since: str, base: Document) -> Done:
     " {version}",
     "(what | show [me] what) [has] changed (since | from | after) [the] [version] {version}",
     "what is (different | new) (since | from) [the] [version] {version}",
+    "what have (i | we) (changed | done) since [the] [version] {version}",
     "(show | what are) [me] the (changes | differences) (since | from | to | against | with)"
     " [the] [version] {version}",
     "compare with version number {number}",
@@ -264,6 +265,7 @@ def said_of(change: Change) -> str:
     "(show | read) [me] the {step} (change | difference)",
     "[<go>] [to] [the] {position} (change | difference)",
     "[<go>] [to] [the] change [number] {number}",
+    Way("(next | the next one | on | and the next)", when=_compares),
     heard=1,
     example="next change",
     group="repair",

@@ -33,11 +33,22 @@ def _under(words: tuple[str, ...]) -> Tabled:
     "target",
     "{a:words} (cell | entry) (under | in | for) {b:words}",
     "[the] cell (for | of) {a:words} (under | in | and) {b:words}",
+    "[the] cell in {a:words} row (under | below) {b:words}",
     "{a:words} under {b:words}",
     heard=False,
 )
 def _crossing(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
     return Crossing(_bare(a), _bare(b))
+
+
+@rule("target", "[the] {b:words} (cell | entry) (of | for) {a:words}", heard=False)
+def _column_first(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
+    return Crossing(_bare(a), _bare(b))
+
+
+@rule("crossed", "{target}", heard=False)
+def _crossed(target: Target) -> Target | None:
+    return target if isinstance(target, Crossing) else None
 
 
 @rule("grid_part", "{target}", heard=False)
