@@ -11,7 +11,7 @@ case "${1:-}" in
   *)
     page=docs/benchmarks.md
     title='What things cost'
-    names='matching nearest reading revising utterance growth' ;;
+    names='matching nearest reading revising utterance growth house' ;;
 esac
 {
   printf '# %s\n\n' "$title"

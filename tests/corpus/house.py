@@ -1,6 +1,6 @@
 """Wordings for tables, passages, places, notes, versions, the shelf, paper and reading aloud.
 
-Two sets, each written before it was first played, by somebody thinking of the speaker; every other
+Three sets, each written before it was first played, by somebody thinking of the speaker; every other
 one is sealed: played for its figure only.
 """
 
@@ -894,3 +894,243 @@ c("prac", L, ["i want to practise"], lambda r: r["result"]["view"] == "practice"
 c("prac", L, ["start the lesson about lists"], lambda r: r["result"]["title"] == "Practice sheet")
 c("trail", L, ["what have i said so far"], lambda r: r["trail"][-1]["command"] == "trailing.show")
 c("nums", L, ["put numbers on everything"], lambda r: len(r["result"]["choices"]) > 3)
+
+_BEGUN[0] = len(WORDINGS)
+for s, k in [
+    ("i want to make a table of two columns and six rows", (6, 2)),
+    ("could we have a small table here two by two", (2, 2)),
+    ("make me a five column table please", (3, 5)),
+    ("start a new table with three rows", (3, 2)),
+    ("table of four columns", (3, 4)),
+]:
+    c("make", "Rota.", [s], size(*k))
+for s in [
+    "go to nell's boat cell",
+    "move to the boat cell of nell",
+    "go to the cell in nell's row under boat",
+    "nell under boat",
+]:
+    c("cells", T, ["go to the cell that says ida", s], cell(2, 2))
+for s in ["go down a row", "down one row", "move down", "next row same column"]:
+    c("cells", T, ["go to the cell that says ida", s], lambda r: cell(2, 0)(r))
+for s in ["go back a cell", "back one cell", "previous cell please", "the cell before"]:
+    c("cells", T, ["go to row two column two", s], cell(1, 0))
+for s in [
+    "we are done with the table",
+    "finish the table",
+    "that is the end of the table",
+    "go below the table",
+    "get out of the table",
+    "continue after the table",
+]:
+    c(
+        "cells",
+        T,
+        ["go to the cell that says ida", s, "zebra"],
+        lambda r: "zebra" in r["markdown"].lower().split("|")[-1],
+    )
+for s in [
+    "put the kitchen column first",
+    "move kitchen to the front",
+    "make kitchen the first column",
+]:
+    c("cols", T, ["go to the cell that says ida", s], col(0, ["Kitchen", "4", "10", "7"]))
+for s in [
+    "put a column between kitchen and boat",
+    "add a column after kitchen",
+    "insert a new column to the right of kitchen",
+]:
+    c("cols", T, ["go to the cell that says ida", s], size(4, 4))
+for s in [
+    "make the name column twice as wide",
+    "widen the name column",
+    "give the name column more room",
+]:
+    c("cols", T, [s], lambda r: r["trail"][-1]["command"] == "tables.width")
+for s in [
+    "right align the boat column",
+    "align the boat column to the right",
+    "set the boat column to the right",
+]:
+    c(
+        "cols",
+        T,
+        [s],
+        lambda r: all(
+            b["align"] == "right"
+            for b in r["result"]["blocks"]
+            if b["kind"] == "cell" and b["column"] == 2
+        ),
+    )
+for s in [
+    "add the numbers under boat",
+    "how much is the boat column altogether",
+    "what do the boats come to",
+    "total up the boat column",
+]:
+    c("total", T, [s], lambda r: "23" in r["trail"][-1]["summary"] or "23" in r["markdown"])
+for s in [
+    "put in the sign off passage",
+    "close with the sign off",
+    "add the sign off",
+    "sign off passage",
+    "paste my sign off",
+]:
+    c("pass", "Dear board,", ["new paragraph", s], has("With kind regards,"), passages=P)
+for s in [
+    "on to the next blank",
+    "fill in the next one",
+    "next gap",
+    "go to the blank called time",
+    "do the time",
+]:
+    c(
+        "pass",
+        "",
+        ["insert visit", "tuesday", s, "noon"],
+        lambda r: "at noon" in r["markdown"].lower(),
+        passages=P,
+    )
+for s in [
+    "leave it blank",
+    "leave this one out",
+    "i don't need that one",
+    "drop this blank",
+    "take this blank out",
+]:
+    c(
+        "pass",
+        "",
+        ["insert visit", "tuesday", "next blank", s],
+        lambda r: "[time]" not in r["markdown"] and "\\[time]" not in r["markdown"],
+        passages=P,
+    )
+for s in [
+    "save this passage as warning",
+    "call this passage warning",
+    "make this a passage called warning",
+    "keep what i selected as warning",
+]:
+    c("pass", L, ["select the stair is wet", s], lambda r: "warning" in r["result"]["passages"])
+for s in [
+    "this place is called money",
+    "give this place the name money",
+    "let's call this place money",
+    "name this spot money",
+]:
+    c(
+        "place",
+        L,
+        ["go before the board", s, "go to the start", "go to money"],
+        lambda r: r["result"]["caret"] == {"block": 1, "offset": 0},
+    )
+for s in ["bring me to money", "go to the spot called money", "back to money", "show me money"]:
+    c(
+        "place",
+        L,
+        ["go before the board", "call this place money", "go to the start", s],
+        lambda r: r["result"]["caret"] == {"block": 1, "offset": 0},
+    )
+for s in [
+    "make a note on the second sentence ask the warden",
+    "note for the second sentence ask the warden",
+    "add to the margin of the second sentence ask the warden",
+    "put ask the warden in the margin of the second sentence",
+    "margin note at the second sentence saying ask the warden",
+]:
+    c("note", L, [s], n("ask the warden"))
+for s in [
+    "read me note two",
+    "what is note two",
+    "tell me note two",
+    "open note two",
+    "read the second note",
+]:
+    c("note", L, [*N, s], lambda r: "nother thing" in r["trail"][-1]["summary"])
+for s in [
+    "note two is finished",
+    "resolve the second note",
+    "we have dealt with note two",
+    "close note two",
+    "tick note two off",
+]:
+    c("note", L, [*N, s], lambda r: r["result"]["notes"][1]["settled"])
+for s in [
+    "keep a version called first draft",
+    "call it first draft",
+    "this is my first draft remember it",
+    "store this version as first draft",
+]:
+    c("ver", L, [s], lambda r: [v["name"] for v in r["result"]["versions"]] == ["first draft"])
+for s in [
+    "what is different since first draft",
+    "compare it to first draft",
+    "show changes since first draft",
+    "what have i changed since first draft",
+]:
+    c("ver", L, [*V, s], lambda r: "one change" in r["trail"][-1]["summary"])
+for s in ["go to the next difference", "show me the next change", "the next one", "next"]:
+    c(
+        "ver",
+        L,
+        [*V, "compare with first draft", s],
+        lambda r: "change 1 of 1" in r["trail"][-1]["summary"],
+    )
+for s in ["undo that one", "put it back as it was", "reject this change", "no take that one back"]:
+    c("ver", L, [*V, "compare with first draft", "next change", s], md(L))
+for s in [
+    "show me what i wrote yesterday",
+    "what did i write yesterday",
+    "open yesterday's letter",
+]:
+    c(
+        "shelf",
+        "# Notes\n\nHello.",
+        [s],
+        lambda r: r["trail"][-1]["command"] == "shelf.open_written",
+        shelf=S,
+        now="2026-03-14T10:30",
+    )
+for s in [
+    "get the document with the stair in it",
+    "open the one about the steep stair",
+    "bring up the letter about the steep stair",
+]:
+    c(
+        "shelf",
+        "# Notes\n\nHello.",
+        [s],
+        lambda r: r["result"]["title"] == "Letter to the harbour board" or r["result"]["choices"],
+        shelf=S,
+    )
+for s in [
+    "close this document",
+    "put this one away",
+    "i am finished with this document put it away",
+]:
+    c("shelf", "# Notes\n\nHello.", [s], lambda r: r["result"]["title"] != "Notes", shelf=S)
+for s in [
+    "keep reading",
+    "read the next paragraph",
+    "go back to the beginning of the paragraph",
+    "read it again",
+    "quicker",
+    "too fast",
+]:
+    c(
+        "aloud",
+        L,
+        ["read from the top", s],
+        lambda r: (
+            r["trail"][-1]["read_as"] == "command"
+            and (r["trail"][-1]["command"] or "").startswith("aloud.")
+        ),
+    )
+for s in [
+    "read line two",
+    "read the title",
+    "read the first sentence out loud",
+    "read what i have so far",
+    "read the last two sentences",
+]:
+    c("aloud", "# Stair\n\n" + L, [s], lambda r: r["result"]["aloud"])
