@@ -26,6 +26,7 @@ from nimble_lantern.core.effects import (
     SaveSetting,
     Say,
 )
+from nimble_lantern.core.hints import hints
 from nimble_lantern.core.kinds import Attention, Lamp, ReadAs
 from nimble_lantern.core.practice.watching import watched
 from nimble_lantern.core.reading.decision import decide
@@ -133,7 +134,8 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         turn_over(turn, turn.turns_over)
     after = turn.committed()
     entry = _entry(before, after, turn, decision.heard)
-    if after.settings.answers_aloud and (said := answer(after, entry)):
+    sayable = hints(replace(after, view=View.DESK)) if after.settings.answers_aloud else ()
+    if after.settings.answers_aloud and (said := answer(after, entry, sayable)):
         turn.effects.append(Say(said))
         entry = replace(entry, effects=(*entry.effects, Say.effect))
     if after.document is not before.document:

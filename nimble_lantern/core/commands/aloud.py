@@ -436,6 +436,59 @@ def where(sitting: Sitting) -> Done:
     return Done(sitting, said)
 
 
+def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
+    return _to_be_read(sitting, parse)
+
+
+@command(
+    "(what | which (words | part)) (is | are | have i [got]) selected [now]",
+    "what have i [got] selected",
+    "(read | say) [me] the selection [(aloud | out | back)]",
+    heard=0,
+    example="what is selected",
+    group="reading",
+)
+def selected(sitting: Sitting) -> Done | Refusal:
+    """Tell which words are selected, and how many they are."""
+    chosen = sitting.selection
+    if chosen is None:
+        return Refusal("Nothing is selected.", "", "“Select” and some words of the text do.")
+    words = sitting.document.text(chosen)
+    return Done(sitting, f"{many(len(words.split()), 'word')}: {quoted(words)}")
+
+
+CATALOGUE.table("until_now", {"(so far | by now | until now | now | here)": True})
+
+
+@command(
+    "how many (words | lines) (are there | do i have | does it have) [<until_now>]",
+    "how many (words | lines) is (this | it) [<until_now>]",
+    "how many (words | lines) (are there | are | do i have) in (it | this | all | total)",
+    "how many (words | lines) (are there | are | do i have) in <paper> [<until_now>]",
+    "how (long | many words) is <paper> [<until_now>]",
+    "how long is it [<until_now>]",
+    "(what is | tell me) the (word count | number of words)",
+    "(count the words | word count) [please]",
+    Way("how many (words | lines) (are there | are | do i have) in {target}", when=_of_the_page),
+    Way("how (long | many words) is {target}", when=_of_the_page),
+    Way("(count the words | word count) (in | of | for) {target}", when=_of_the_page),
+    heard=0,
+    example="how many words are there",
+    group="reading",
+)
+def count(sitting: Sitting, target: Places | None = None) -> Done:
+    """Tell how many words the document, what is selected, or a part of it has."""
+    document = sitting.document
+    if target is not None:
+        found = sum(len(document.text(r).split()) for r in target.ranges)
+        return Done(sitting, f"{many(found, 'word')} in {named(document, target.ranges)}")
+    found = sum(len(block.text.split()) for block in document.blocks)
+    said = f"{many(found, 'word')}, {many(sitting.layout.count, 'line')}"
+    if sitting.selection is not None:
+        said += f"; {many(len(document.text(sitting.selection).split()), 'word')} selected"
+    return Done(sitting, said)
+
+
 @command(
     "(answer | answers | talk | speak) (aloud | to me | out loud)",
     "(speak | say | read [out]) (your | the) answers [aloud]",

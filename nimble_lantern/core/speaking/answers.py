@@ -2,27 +2,76 @@
 
 from __future__ import annotations
 
+import re
+from collections.abc import Iterator, Sequence
+from itertools import islice
+
+from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.kinds import ReadAs
-from nimble_lantern.core.state import Entry, Sitting
+from nimble_lantern.core.state import Entry, Option, Sitting
 
 MOST_OPTIONS = 7
+MOST_HINTS = 5
 _MOST = 220
 """Characters of one answer."""
+_BESIDE = 3
+"""Words before and behind a place, by which it is told from others."""
+_LATELY = 50
+"""Utterances that are looked through for the one that was taken back."""
+_ONE_TAKEN_BACK = re.compile(r"undid utterance (\d+)$")
 
 
-def answer(sitting: Sitting, entry: Entry) -> str:
+def answer(sitting: Sitting, entry: Entry, hints: Sequence[str] = ()) -> str:
     """What is said about an utterance; nothing where text was written."""
     if entry.read_as in (ReadAs.TEXT, ReadAs.IGNORED) and not _asks(sitting):
         return ""
-    said = entry.summary.replace("“", "").replace("”", "")
-    question = sitting.question
-    if question is not None and question.options:
-        labels = (
-            f"{n}, {option.label}" for n, option in enumerate(question.options[:MOST_OPTIONS], 1)
-        )
-        said = f"{said}. {'; '.join(labels)}"
+    said = _undone(sitting, entry.summary)
+    if listed := "; ".join(_to_choose(sitting, entry, hints)):
+        said = f"{said.rstrip('.?')}. {listed}"
+    said = said.replace("“", "").replace("”", "")
     return said if len(said) <= _MOST else said[:_MOST].rsplit(" ", 1)[0]
 
 
 def _asks(sitting: Sitting) -> bool:
     return sitting.question is not None
+
+
+def _undone(sitting: Sitting, summary: str) -> str:
+    """The summary; of an undo, with what was taken back, as nobody sees its number."""
+    found = _ONE_TAKEN_BACK.match(summary)
+    if found is None:
+        return summary
+    lately = islice(reversed(sitting.trail), _LATELY)
+    entry = next((e for e in lately if e.number == int(found[1])), None)
+    return f"undid: {entry.summary}" if entry else summary
+
+
+def _to_choose(sitting: Sitting, entry: Entry, hints: Sequence[str]) -> Iterator[str]:
+    question = sitting.question
+    if question is not None:
+        options = question.options[:MOST_OPTIONS]
+        alike = _same_words(sitting, options)
+        for n, option in enumerate(options, 1):
+            label = _by_place(sitting, option.ranges[0]) if alike else option.label
+            yield f"{n}, {label}"
+    elif entry.command == "documents.show_shelf":
+        yield from (f"{n}, {name}" for n, name in enumerate(sitting.shelf[:MOST_OPTIONS], 1))
+    elif entry.command == "looking.show_commands":
+        yield from hints[:MOST_HINTS]
+
+
+def _same_words(sitting: Sitting, options: Sequence[Option]) -> bool:
+    """Whether they are places of the same words, so that only what is beside them differs."""
+    places = [option.ranges[0] for option in options if option.ranges]
+    texts = {sitting.document.text(place).casefold() for place in places}
+    labelled = all(text in option.label.casefold() for text in texts for option in options)
+    return len(set(places)) == len(options) > 1 == len(texts) and labelled
+
+
+def _by_place(sitting: Sitting, place: Range) -> str:
+    """One of several places of the same words, by the words next to it."""
+    before = sitting.document.blocks[place.start.block].text[: place.start.offset].split()
+    behind = sitting.document.blocks[place.end.block].text[place.end.offset :].split()
+    if before:
+        return f"after {' '.join(before[-_BESIDE:])}"
+    return f"before {' '.join(behind[:_BESIDE])}" if behind else "a line of its own"
