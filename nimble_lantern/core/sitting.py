@@ -130,8 +130,11 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         text_only(turn, words)
     else:
         read(turn, phrases)
-    if turn.turns_over:
+    if turn.turns_over and turn.sitting.document is start.document:
         turn_over(turn, turn.turns_over)
+    elif turn.turns_over:
+        # Reading it the other way would take along what was said in the same breath.
+        turn.summaries.append("how the last utterance was meant has to be said by itself")
     after = turn.committed()
     entry = _entry(before, after, turn, decision.heard)
     sayable = hints(replace(after, view=View.DESK)) if after.settings.answers_aloud else ()

@@ -5,7 +5,7 @@ from __future__ import annotations
 import os
 import unittest
 
-from hypothesis import given, settings
+from hypothesis import example, given, settings
 from hypothesis import strategies as st
 
 from nimble_lantern.core.commands import CATALOGUE
@@ -62,6 +62,7 @@ class AnyEvent(unittest.TestCase):
             self.assertTrue(where is None or document.contains(where.end), number)
 
     @settings(max_examples=EXAMPLES_TRIED, deadline=None)
+    @example(Document(), ["add a row", "that was a command ... leave it out"])
     @given(st.one_of(documents, st.just(LETTER)), st.lists(lines, min_size=1, max_size=8))
     def test_undo_of_everything_gives_the_first_document_and_redo_the_last(
         self, first: Document, said: list[str]

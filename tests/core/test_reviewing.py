@@ -5,7 +5,7 @@ from __future__ import annotations
 import unittest
 from datetime import datetime
 
-from hypothesis import given, settings
+from hypothesis import example, given, settings
 from hypothesis import strategies as st
 
 from nimble_lantern.core.commands.places import places_of
@@ -184,6 +184,8 @@ SAID = (
 
 
 class Mixed(unittest.TestCase):
+    @example(["make a table with two columns and two rows", "undo that",
+              "make a table with two columns and two rows", "redo that"])  # fmt: skip
     @given(st.lists(st.sampled_from(SAID), min_size=1, max_size=14))
     @settings(deadline=None, max_examples=60)
     def test_any_mixture_keeps_the_invariants(self, said: list[str]) -> None:

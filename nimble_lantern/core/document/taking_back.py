@@ -23,6 +23,7 @@ from nimble_lantern.core.document.edits import (
 )
 from nimble_lantern.core.document.history import History, Version
 from nimble_lantern.core.document.model import Block, Document, Position, Range, Span
+from nimble_lantern.core.document.tables import kept_whole
 
 
 def since(history: History, version: Version) -> list[Version] | None:
@@ -85,7 +86,8 @@ def _blocks_taken_back(
     old, new = before.blocks[start:old_end], after.blocks[start:new_end]
     if len(old) == len(new) == 1 and old[0].format == new[0].format:
         return _in_block(document, start, old[0], new[0], onwards)
-    return _of_blocks(document, start, old, new, onwards)
+    edit = _of_blocks(document, start, old, new, onwards)
+    return edit if edit is not None and kept_whole(document, edit.apply(document)) else None
 
 
 def _in_block(document: Document, b: int, old: Block, new: Block, onwards: Edit) -> Edit | None:
