@@ -436,13 +436,9 @@ def where(sitting: Sitting) -> Done:
     return Done(sitting, said)
 
 
-def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
-    return _to_be_read(sitting, parse)
-
-
 @command(
     "(what | which (words | part)) (is | are | have i [got]) selected [now]",
-    "what have i [got] selected",
+    "what (have i [got] | did i) (selected | select)",
     "(read | say) [me] the selection [(aloud | out | back)]",
     heard=0,
     example="what is selected",
@@ -463,15 +459,15 @@ CATALOGUE.table("until_now", {"(so far | by now | until now | now | here)": True
 @command(
     "how many (words | lines) (are there | do i have | does it have) [<until_now>]",
     "how many (words | lines) is (this | it) [<until_now>]",
-    "how many (words | lines) (are there | are | do i have) in (it | this | all | total)",
+    "how many (words | lines) [(are there | are | do i have)] in (it | this | all | total)",
     "how many (words | lines) (are there | are | do i have) in <paper> [<until_now>]",
     "how (long | many words) is <paper> [<until_now>]",
     "how long is it [<until_now>]",
     "(what is | tell me) the (word count | number of words)",
     "(count the words | word count) [please]",
-    Way("how many (words | lines) (are there | are | do i have) in {target}", when=_of_the_page),
-    Way("how (long | many words) is {target}", when=_of_the_page),
-    Way("(count the words | word count) (in | of | for) {target}", when=_of_the_page),
+    Way("how many (words | lines) (are there | are | do i have) in {target}", when=_plainly),
+    Way("how (long | many words) is {target}", when=_plainly),
+    Way("(count the words | word count) (in | of | for) {target}", when=_plainly),
     heard=0,
     example="how many words are there",
     group="reading",
