@@ -413,7 +413,7 @@ class LiveDesk:
             aloud = self._sitting.aloud
             if self.speaker is None or not self.speaker.is_about(utterance):
                 return
-            if aloud is None:
+            if aloud is None or self.speaker.answering:
                 self.speaker.told(utterance, sentence, done)
                 self._revision += done
                 return

@@ -23,6 +23,7 @@ from nimble_lantern.core.effects import (
     OpenDocument,
     Prompt,
     PutAway,
+    ReadAloud,
     SaveSetting,
     Say,
 )
@@ -139,6 +140,10 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
     entry = _entry(before, after, turn, decision.heard)
     sayable = hints(replace(after, view=View.DESK)) if after.settings.answers_aloud else ()
     if after.settings.answers_aloud and (said := answer(after, entry, sayable)):
+        if (read_on := after.aloud) is not None and not read_on.waiting and not _reads(turn):
+            # An answer is not spoken into a text, nor kept until its end.
+            after = replace(after, aloud=replace(read_on, waiting=True))
+            turn.effects.append(ReadAloud(()))
         turn.effects.append(Say(said))
         entry = replace(entry, effects=(*entry.effects, Say.effect))
     if after.document is not before.document:
@@ -154,6 +159,10 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
     )
     final = watched(before, final)
     return Outcome(final, tuple(turn.versions), tuple(turn.effects), entry)
+
+
+def _reads(turn: Turn) -> bool:
+    return any(isinstance(effect, ReadAloud) for effect in turn.effects)
 
 
 _MOST_COUNTED = 30

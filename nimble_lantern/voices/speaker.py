@@ -68,6 +68,11 @@ class Speaker:
         """From which sentence of what was asked it reads."""
         return self._now.began if self._now else 0
 
+    @property
+    def answering(self) -> bool:
+        """Whether what is being spoken is an answer, and no part of the text."""
+        return self._now is not None and self._now.answer
+
     def read(self, texts: Sequence[str], pace: str, began: int = 0, answer: bool = False) -> None:
         """Speak these texts one after another, in the place of what is being spoken."""
         with self._lock:

@@ -1,4 +1,4 @@
-"""Twenty jobs with the screen switched off: only what was spoken is known, and decides."""
+"""Jobs done with the screen switched off: only what was spoken is known, and decides."""
 
 from __future__ import annotations
 
@@ -111,6 +111,18 @@ class EyesShut(DeskCase):
         desk.says("read the second paragraph", to_the_end=False)
         desk.stopped_at(1, 3, "change twelve to thirteen")
         self.assertIn("thirteen steps", desk.says("stop", "read the second paragraph"))
+
+    def test_asking_while_it_reads_and_going_on(self) -> None:
+        desk = self.listener()
+        desk.says("read the second paragraph", to_the_end=False)
+        self.assertIn("23 words", desk.stopped_at(1, 2, "how many words are there"))
+        self.assertEqual(desk.says("go on"), "The stair has twelve steps.")
+
+    def test_waiting_and_going_on(self) -> None:
+        desk = self.listener()
+        desk.says("read the second paragraph", to_the_end=False)
+        self.assertIn("waiting", desk.stopped_at(1, 2, "wait"))
+        self.assertEqual(desk.says("go on"), "The stair has twelve steps.")
 
     def test_selecting_and_knowing_what(self) -> None:
         desk = self.listener()
