@@ -138,14 +138,14 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         turn.summaries.append("how the last utterance was meant has to be said by itself")
     after = turn.committed()
     entry = _entry(before, after, turn, decision.heard)
-    sayable = hints(replace(after, view=View.DESK)) if after.settings.answers_aloud else ()
-    if after.settings.answers_aloud and (said := answer(after, entry, sayable)):
-        if (read_on := after.aloud) is not None and not read_on.waiting and not _reads(turn):
-            # An answer is not spoken into a text, nor kept until its end.
-            after = replace(after, aloud=replace(read_on, waiting=True))
-            turn.effects.append(ReadAloud(()))
+    if after.settings.answers_aloud and (said := answer(after, entry, _sayable(after, entry))):
         turn.effects.append(Say(said))
         entry = replace(entry, effects=(*entry.effects, Say.effect))
+    aloud = after.aloud
+    if aloud is not None and _does(turn, Say) and not _does(turn, ReadAloud):
+        # An answer is not spoken into a text, nor kept until its end.
+        after = replace(after, aloud=replace(aloud, waiting=True))
+        turn.effects.insert(0, ReadAloud(()))
     if after.document is not before.document:
         # What was changed, or undone, is looked at.
         after = replace(after, view=View.DESK)
@@ -161,8 +161,14 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
     return Outcome(final, tuple(turn.versions), tuple(turn.effects), entry)
 
 
-def _reads(turn: Turn) -> bool:
-    return any(isinstance(effect, ReadAloud) for effect in turn.effects)
+def _does(turn: Turn, effect: type[Effect]) -> bool:
+    return any(isinstance(made, effect) for made in turn.effects)
+
+
+def _sayable(sitting: Sitting, entry: Entry) -> tuple[str, ...]:
+    """What can be said at the desk, where that was asked for."""
+    asked = entry.command == "looking.show_commands"
+    return hints(replace(sitting, view=View.DESK)) if asked else ()
 
 
 _MOST_COUNTED = 30

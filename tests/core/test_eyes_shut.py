@@ -118,6 +118,13 @@ class EyesShut(DeskCase):
         self.assertIn("23 words", desk.stopped_at(1, 2, "how many words are there"))
         self.assertEqual(desk.says("go on"), "The stair has twelve steps.")
 
+    def test_spelling_while_it_reads(self) -> None:
+        desk = self.listener()
+        desk.says("answers aloud off", "read the second paragraph", to_the_end=False)
+        heard = desk.stopped_at(0, 1, "how is ferry spelled")
+        self.assertEqual(heard, "ferry: f, e, r, r, y")
+        self.assertIn("The ferry leaves", desk.says("go on"))
+
     def test_waiting_and_going_on(self) -> None:
         desk = self.listener()
         desk.says("read the second paragraph", to_the_end=False)
