@@ -48,7 +48,7 @@ _LITTLE = frozenset("the a an in to".split())
 """What may be left out, and is not where it makes the better English."""
 _ODD = re.compile(
     r"\b(\w+) (?:and |or )?\1\b|\bevery the\b|\bthe (?:blue|courier|yellow|an?|end"
-    " the)\b|\bun(?!bold|do|der)\w+|\bto before\b|\bto after\b|[|()<>]"
+    r" the)\b|\bun(?!bold|do|der)\w+|\bto before\b|\bto after\b|[|()<>]"
 )
 """What no person would read out: a word twice, or a pattern that was not read to its end."""
 

@@ -138,7 +138,8 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         turn.summaries.append("how the last utterance was meant has to be said by itself")
     after = turn.committed()
     entry = _entry(before, after, turn, decision.heard)
-    if after.settings.answers_aloud and (said := answer(after, entry, _sayable(after, entry))):
+    shown = after.view if after.view is not before.view else None
+    if after.settings.answers_aloud and (said := answer(after, entry, _listed(after, shown))):
         turn.effects.append(Say(said))
         entry = replace(entry, effects=(*entry.effects, Say.effect))
     aloud = after.aloud
@@ -165,10 +166,13 @@ def _does(turn: Turn, effect: type[Effect]) -> bool:
     return any(isinstance(made, effect) for made in turn.effects)
 
 
-def _sayable(sitting: Sitting, entry: Entry) -> tuple[str, ...]:
-    """What can be said at the desk, where that was asked for."""
-    asked = entry.command == "looking.show_commands"
-    return hints(replace(sitting, view=View.DESK)) if asked else ()
+def _listed(sitting: Sitting, shown: View | None) -> tuple[str, ...]:
+    """What a page that was just gone to has to choose from."""
+    if shown is View.SHELF:
+        return tuple(f"{n}, {name}" for n, name in enumerate(sitting.shelf, 1))
+    if shown is View.COMMANDS:
+        return hints(replace(sitting, view=View.DESK))
+    return ()
 
 
 _MOST_COUNTED = 30

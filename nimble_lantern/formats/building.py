@@ -8,10 +8,13 @@ from dataclasses import dataclass
 
 from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Block, Document, Position, Range
+from nimble_lantern.core.document.tables import tables
 from nimble_lantern.core.reading.hearing import well_formed
 from nimble_lantern.core.reviewing.notes import added, notes_of
 
 MOST_LINK = 2_000
+_SAME_WIDTH = 0.01
+"""Of a table's width."""
 _SCHEME = re.compile(r"^\s*([a-z][a-z0-9+.-]*):", re.IGNORECASE)
 _SAFE = frozenset("http https mailto tel ftp sms".split())
 _SIGNS = re.compile("[\x00-\x20\x7f-\x9f]")
@@ -70,3 +73,15 @@ def notes_lost(document: Document, name: str) -> tuple[str, ...]:
     """A sentence if there are margin notes, which the format of that name cannot hold."""
     count = len(notes_of(document))
     return (f"{name} has no margin notes: {count} left out.",) if count else ()
+
+
+def widths_lost(document: Document, name: str) -> tuple[str, ...]:
+    """A sentence if columns of a table differ in width, and the format of that name has none."""
+    uneven = 0
+    for table in tables(document.blocks):
+        heads = (document.blocks[table.cell(0, c)].cell for c in range(table.columns))
+        shares = [cell.share for cell in heads if cell is not None]
+        uneven += max(shares) - min(shares) > _SAME_WIDTH
+    if not uneven:
+        return ()
+    return (f"{name} has no column widths: those of {uneven} table{'s' * (uneven > 1)} left out.",)

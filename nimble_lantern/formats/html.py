@@ -10,7 +10,7 @@ from nimble_lantern.core.document.layout import LEADING
 from nimble_lantern.core.document.model import Block, Bullets, Document, Kind
 from nimble_lantern.core.document.tables import Table, table_at
 from nimble_lantern.formats import incoming
-from nimble_lantern.formats.building import notes_lost
+from nimble_lantern.formats.building import notes_lost, widths_lost
 from nimble_lantern.formats.registry import FileFormat, Written
 from nimble_lantern.formats.runs import nested
 
@@ -120,7 +120,8 @@ def _inline(block: Block) -> str:
 
 
 def _write(document: Document) -> Written:
-    return Written(to_html(document, whole=True).encode(), notes_lost(document, "HTML"))
+    losses = (*widths_lost(document, "HTML"), *notes_lost(document, "HTML"))
+    return Written(to_html(document, whole=True).encode(), losses)
 
 
 FORMAT = FileFormat("html", (".html", ".htm"), "text/html", incoming.read, _write)

@@ -27,6 +27,7 @@ from nimble_lantern.core.document.model import (
 from nimble_lantern.core.document.styles import STYLES
 from nimble_lantern.core.document.tables import Table, cells, table_at
 from nimble_lantern.core.errors import BadInput
+from nimble_lantern.formats.building import notes_lost, widths_lost
 from nimble_lantern.formats.registry import FileFormat, Read, Written, counted, decoded
 from nimble_lantern.formats.runs import nested, outside_spaces
 
@@ -371,6 +372,8 @@ def _losses(document: Document) -> tuple[str, ...]:
         *counted(aligned, "Markdown cannot set paragraphs {what}: this is left out {count}."),
         *counted(spaced, "Markdown has no {what}: it is left out {count}."),
         *counted(broken, "Markdown has no {what}: they are spaces {count}."),
+        *widths_lost(document, "Markdown"),
+        *notes_lost(document, "Markdown"),
     )
 
 

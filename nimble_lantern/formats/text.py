@@ -8,6 +8,7 @@ from nimble_lantern.core.document.model import Align, Block, Document, Kind
 from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.errors import BadInput
 from nimble_lantern.core.reading.hearing import well_formed
+from nimble_lantern.formats.building import notes_lost, widths_lost
 from nimble_lantern.formats.registry import FileFormat, Read, Written, counted, decoded
 
 
@@ -43,15 +44,27 @@ def well_formed_lines(text: str) -> str:
     return "\n".join(well_formed(line) for line in text.expandtabs(4).split("\n"))
 
 
+_SHAPES = {
+    Kind.HEADING: "headings",
+    Kind.ITEM: "list items",
+    Kind.QUOTATION: "quotations",
+    Kind.CELL: "table cells",
+}
+
+
 def _losses(document: Document) -> tuple[str, ...]:
     blocks = [b for b in document.blocks if b.text.strip()]
     marks = (span.mark for b in blocks for span in b.spans)
-    shapes = (b.kind for b in blocks if b.kind is not Kind.PARAGRAPH)
+    shapes = (_SHAPES.get(b.kind, str(b.kind)) for b in blocks if b.kind is not Kind.PARAGRAPH)
     aligned = (b.align for b in blocks if b.align is not Align.LEFT)
+    spaced = ("wider spacing" for b in blocks if b.spacing != 1.0)
     return (
         *counted(marks, "Plain text has no {what}: it is left out {count}."),
-        *counted(shapes, "Plain text has no {what}: its words are written {count}."),
+        *counted(shapes, "Plain text has no {what}: their words are written {count}."),
         *counted(aligned, "Plain text is not set {what}: this is left out {count}."),
+        *counted(spaced, "Plain text has no {what}: it is left out {count}."),
+        *widths_lost(document, "Plain text"),
+        *notes_lost(document, "Plain text"),
     )
 
 

@@ -48,7 +48,15 @@ class Answers(SoundCase):
         found = worker.result(soon())
         self.assertNotIn("island", found.hypotheses[0].text)
 
+    def test_the_first_utterance_waits_until_its_decoders_are_ready(self) -> None:
+        engine = BuiltIn()
+        self.addCleanup(engine.close)
+        with mock.patch("nimble_lantern.engines.builtin.recogniser.PATIENCE_SECONDS", 0.0):
+            self.assertIn("island", engine.hear(self.spoken[0], self.scene).text)
+
     def test_what_takes_too_long_is_given_up_and_shown_as_unclear(self) -> None:
+        self.engine.look(self.scene)
+        self.engine._ready = 0.0
         with mock.patch("nimble_lantern.engines.builtin.recogniser.PATIENCE_SECONDS", -60.0):
             hearing = self.engine.hear(self.spoken[0], self.scene)
         self.assertEqual(hearing.doubt, TOO_SLOW)

@@ -9,6 +9,7 @@ from nimble_lantern.core.document.model import Align, Block, Document, Kind, Spa
 from nimble_lantern.core.errors import BadInput, WrongUse
 from nimble_lantern.formats import FORMATS, FileFormat, Registry, from_markdown
 from nimble_lantern.formats.text import from_text
+from tests.desk import Driver
 
 LETTER = Document(
     (
@@ -36,11 +37,22 @@ class Formats(unittest.TestCase):
             self.losses("text"),
             (
                 "Plain text has no bold: it is left out 1 time.",
-                "Plain text has no heading: its words are written 1 time.",
+                "Plain text has no headings: their words are written 1 time.",
                 "Plain text is not set right: this is left out 1 time.",
+                "Plain text has no wider spacing: it is left out 1 time.",
             ),
         )
         self.assertEqual(self.losses("html"), ())
+
+    def test_notes_and_column_widths_are_told_where_they_are_lost(self) -> None:
+        desk = Driver("| Day | Who |\n| --- | --- |\n| Monday | Ida |\n\nTea at noon.")
+        desk.hears("make the day column wider", "note on the last sentence check the time")
+        for name, called in (("markdown", "Markdown"), ("text", "Plain text"), ("html", "HTML")):
+            told = self.losses(name, desk.document)
+            self.assertIn(f"{called} has no column widths: those of 1 table left out.", told)
+            self.assertIn(f"{called} has no margin notes: 1 left out.", told)
+        for name in ("docx", "odt"):
+            self.assertEqual(self.losses(name, desk.document), ())
 
     def test_nothing_is_told_where_nothing_is_lost(self) -> None:
         plain = from_markdown("The *tide*.\n\n- is\n- high")

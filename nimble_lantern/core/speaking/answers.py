@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterator, Sequence
+from collections.abc import Sequence
 from itertools import islice
 
 from nimble_lantern.core.document.model import Range
@@ -11,7 +11,6 @@ from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.state import Entry, Option, Sitting
 
 MOST_OPTIONS = 7
-MOST_HINTS = 5
 _MOST = 220
 """Characters of one answer."""
 _BESIDE = 3
@@ -21,13 +20,13 @@ _LATELY = 50
 _ONE_TAKEN_BACK = re.compile(r"undid utterance (\d+)$")
 
 
-def answer(sitting: Sitting, entry: Entry, hints: Sequence[str] = ()) -> str:
+def answer(sitting: Sitting, entry: Entry, listed: Sequence[str] = ()) -> str:
     """What is said about an utterance; nothing where text was written."""
     if entry.read_as in (ReadAs.TEXT, ReadAs.IGNORED) and not _asks(sitting):
         return ""
     said = _undone(sitting, entry.summary)
-    if listed := "; ".join(_to_choose(sitting, entry, hints)):
-        said = f"{said.rstrip('.?')}. {listed}"
+    if choices := "; ".join(_to_choose(sitting) or listed[:MOST_OPTIONS]):
+        said = f"{said.rstrip('.?')}. {choices}"
     said = said.replace("“", "").replace("”", "")
     return said if len(said) <= _MOST else said[:_MOST].rsplit(" ", 1)[0]
 
@@ -46,18 +45,14 @@ def _undone(sitting: Sitting, summary: str) -> str:
     return f"undid: {entry.summary}" if entry else summary
 
 
-def _to_choose(sitting: Sitting, entry: Entry, hints: Sequence[str]) -> Iterator[str]:
+def _to_choose(sitting: Sitting) -> list[str]:
     question = sitting.question
-    if question is not None:
-        options = question.options[:MOST_OPTIONS]
-        alike = _same_words(sitting, options)
-        for n, option in enumerate(options, 1):
-            label = _by_place(sitting, option.ranges[0]) if alike else option.label
-            yield f"{n}, {label}"
-    elif entry.command == "documents.show_shelf":
-        yield from (f"{n}, {name}" for n, name in enumerate(sitting.shelf[:MOST_OPTIONS], 1))
-    elif entry.command == "looking.show_commands":
-        yield from hints[:MOST_HINTS]
+    if question is None:
+        return []
+    options = question.options[:MOST_OPTIONS]
+    alike = _same_words(sitting, options)
+    labels = (_by_place(sitting, o.ranges[0]) if alike else o.label for o in options)
+    return [f"{n}, {label}" for n, label in enumerate(labels, 1)]
 
 
 def _same_words(sitting: Sitting, options: Sequence[Option]) -> bool:

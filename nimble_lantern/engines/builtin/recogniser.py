@@ -34,6 +34,8 @@ from nimble_lantern.engines.builtin.worker import TooSlow, Worker
 SOURCE = "built-in"
 PATIENCE_SECONDS = 3.0
 """How long after its end an utterance may take: noise that is taken for speech takes for ever."""
+FIRST_SECONDS = 20.0
+"""How long the first utterance may take besides: its decoders are still being made ready."""
 TOO_SLOW = "it took too long to make out"
 _COST = 0.6
 """Seconds that a second of sound takes to be heard once more, on a slow machine."""
@@ -195,6 +197,7 @@ class BuiltIn:
         self._scene: Scene | None = None
         self._kept: list[bytes] = []  # the sound of the utterance
         self._began = 0.0
+        self._ready = 0.0  # by when the decoders are ready for what they hear first
 
     def look(self, scene: Scene) -> None:
         """Listen for what this scene allows, from the next utterance on."""
@@ -202,13 +205,15 @@ class BuiltIn:
         if self._scene is not None and known == replace(self._scene, beside=False):
             self._scene = scene
             return
-        self._scene = scene
+        first, self._scene = self._scene is None, scene
         if scene.resting:
             self.command.prepare("rest")
             return
         net = grammar_for(scene)
         self.command.prepare("grammar", net.arcs, net.start, net.final, net.weights)
         self.dictation.prepare("page", said_in(scene))
+        if first:
+            self._ready = time.monotonic() + FIRST_SECONDS
 
     def hear(self, sound: bytes, scene: Scene) -> Hearing:
         with self.lock:
@@ -257,6 +262,7 @@ class BuiltIn:
         """
         spoken = sum(map(len, self._kept)) / 2 / RATE
         due = max(time.monotonic(), self._began + spoken) + PATIENCE_SECONDS
+        due, self._ready = max(due, self._ready), 0.0
         try:
             return find(due)
         except TooSlow:
