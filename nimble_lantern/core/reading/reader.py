@@ -372,13 +372,17 @@ def may_follow(text: Sequence[str]) -> bool:
     return not text or text[-1] not in NEVER_LAST
 
 
+_MOST_LINKS = 6
+"""Places where an utterance may fall into two commands; one with more of them is a text."""
+
+
 def two_commands(
     sitting: Sitting, words: Sequence[str]
 ) -> tuple[tuple[str, ...], tuple[str, ...]] | None:
     """Two commands joined by "and" or "then", where the whole is none: "bold a and delete b"."""
     links = [i for i, w in enumerate(words) if w in ("and", "then") and 0 < i < len(words) - 1]
     links = [i for i in links if CATALOGUE.may_begin(words[i + 1]) or words[i + 1] == "then"]
-    if not links or not CATALOGUE.may_begin(words[0]):
+    if not 0 < len(links) <= _MOST_LINKS or not CATALOGUE.may_begin(words[0]):
         return None
     if judge(sitting, words, whole=True).kind is not Judged.TEXT:
         return None
