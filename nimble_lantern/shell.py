@@ -49,7 +49,8 @@ from nimble_lantern.core.state import Sitting, View
 from nimble_lantern.files import read_file
 from nimble_lantern.outside import World
 from nimble_lantern.store.figures import Day
-from nimble_lantern.store.journal import Journal, Print, SoundMark
+from nimble_lantern.store.journal import Journal, SoundMark
+from nimble_lantern.store.prints import Print
 from nimble_lantern.store.shelf import ShelfEntry
 from nimble_lantern.voices.speaker import Speaker
 

@@ -139,7 +139,9 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
     after = turn.committed()
     entry = _entry(before, after, turn, decision.heard)
     shown = after.view if after.view is not before.view else None
-    if after.settings.answers_aloud and (said := answer(after, entry, _listed(after, shown))):
+    if after.settings.answers_aloud and (
+        said := answer(before, after, entry, _listed(after, shown))
+    ):
         turn.effects.append(Say(said))
         entry = replace(entry, effects=(*entry.effects, Say.effect))
     aloud = after.aloud
@@ -232,6 +234,7 @@ def _entry(before: Sitting, after: Sitting, turn: Turn, heard: str) -> Entry:
         tuple(e.effect for e in turn.effects),
         tuple(_way_back(before, turn.effects)),
         after.now,
+        turn.refused,
     )
 
 

@@ -134,6 +134,7 @@ class Entry:
     effects: tuple[str, ...] = ()
     back: tuple[Effect, ...] = ()
     at: datetime | None = None  # the time of day there
+    refused: bool = False  # it asked for something that could not be done
 
 
 @dataclass(frozen=True, slots=True)

@@ -14,6 +14,7 @@ from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.document.tables import kept_whole
 from nimble_lantern.core.doubts import Doubted, marked
 from nimble_lantern.core.effects import Effect
+from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.kinds import Attention, ReadAs
 from nimble_lantern.core.mending.again import next_sentence, put_right, said_again, words_meant
 from nimble_lantern.core.mending.knowing import taught_by
@@ -39,7 +40,13 @@ class Turn:
     meant: tuple[str, ...] = ()  # a command that may have been spoken instead of it
     doubted: Doubted = ()  # words that were not heard well
     hearing: Hearing | None = None
+    refused: bool = False  # something was asked that could not be done
     turns_over: TurnOver | None = None  # which utterance is to be read the other way, at the end
+
+    def refuse(self, refusal: Refusal | None) -> None:
+        """Tell why what was said is not done."""
+        self.refused = True
+        self.summaries.append(str(refusal))
 
     def committed(self) -> Sitting:
         """With what is pending made a version of the history."""

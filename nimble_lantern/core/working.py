@@ -161,14 +161,14 @@ def _command_at(
 def obey(turn: Turn, verdict: reader.Verdict, words: Sequence[str]) -> None:
     if verdict.parse is None:
         turn.kinds.append(ReadAs.UNCLEAR)
-        turn.summaries.append(str(verdict.refusal))
+        turn.refuse(verdict.refusal)
         return
     assert verdict.args is not None
     command = verdict.parse.command
     if verdict.kind is Judged.REFUSED:
         turn.kinds.append(ReadAs.COMMAND)
         turn.commands.append(command.name)
-        turn.summaries.append(str(verdict.refusal))
+        turn.refuse(verdict.refusal)
         return
     if verdict.kind is Judged.UNCLEAR:
         _offer(turn, verdict)
@@ -197,19 +197,18 @@ def run(turn: Turn, command: Command, args: dict[str, Any]) -> None:
     turn.kinds.append(ReadAs.TEXT if writes else ReadAs.COMMAND)
     if not writes:
         turn.commands.append(command.name)
-    if isinstance(answer, Refusal):
-        turn.summaries.append(str(answer))
-        return
     if isinstance(answer, TurnOver):
         turn.turns_over = answer
+        return
+    if isinstance(answer, Numbers):
+        answer = _numbers(turn.sitting, answer)
+    if isinstance(answer, Refusal):
+        turn.refuse(answer)
         return
     if isinstance(answer, Instead):
         turn.kinds.pop()
         turn.commands.pop()
         obey(turn, reader.judge(turn.sitting, answer.words, whole=True), answer.words)
-        return
-    if isinstance(answer, Numbers):
-        _numbers(turn, answer)
         return
     if isinstance(answer, Help):
         turn.kinds.pop()
@@ -226,20 +225,15 @@ def run(turn: Turn, command: Command, args: dict[str, Any]) -> None:
     turn.summaries.append(answer.summary)
 
 
-def _numbers(turn: Turn, asked: Numbers) -> None:
+def _numbers(sitting: Sitting, asked: Numbers) -> Done | Instead | Refusal:
     """Numbers on everything that can be said or pressed here; or what stands at one of them."""
-    found = pressable(turn.sitting, hints(replace(turn.sitting, question=None)))
-    if asked.number is not None:
-        if not 1 <= asked.number <= len(found):
-            turn.summaries.append(f"there is no number {asked.number}: “show the numbers”")
-            return
-        words = tuple(found[asked.number - 1].says.split())
-        turn.kinds.pop()
-        turn.commands.pop()
-        obey(turn, reader.judge(turn.sitting, words, whole=True), words)
-        return
-    turn.sitting = replace(turn.sitting, question=numbered(found))
-    turn.summaries.append(f"{many(len(found), 'number')}: say one")
+    found = pressable(sitting, hints(replace(sitting, question=None)))
+    if asked.number is None:
+        after = replace(sitting, question=numbered(found))
+        return Done(after, f"{many(len(found), 'number')}: say one")
+    if not 1 <= asked.number <= len(found):
+        return Refusal(f"There is no number {asked.number}.", "", "“Show the numbers” shows them.")
+    return Instead(tuple(found[asked.number - 1].says.split()))
 
 
 def _offer(turn: Turn, verdict: reader.Verdict) -> None:
@@ -250,4 +244,4 @@ def _offer(turn: Turn, verdict: reader.Verdict) -> None:
         turn.sitting = replace(turn.sitting, question=question)
         turn.commands.append(verdict.parse.command.name)
     turn.kinds.append(ReadAs.UNCLEAR)
-    turn.summaries.append(str(verdict.refusal))
+    turn.refuse(verdict.refusal)

@@ -59,6 +59,15 @@ def _place(document: Document, b: int, offset: int) -> Position | None:
     return Position(b, min(offset, len(document.blocks[b].text)))
 
 
+def column_shares(widths: Sequence[float], wide: int) -> list[float]:
+    """The widths of `wide` columns as shares of the table; equal where they nearly are."""
+    if len(widths) != wide or not all(widths):
+        return [1 / wide] * wide
+    total = sum(widths)
+    even = all(abs(w * wide - total) <= total * _SAME_WIDTH for w in widths)
+    return [1 / wide] * wide if even else [w / total for w in widths]
+
+
 def lowered_and_raised(document: Document) -> tuple[str, ...]:
     """A sentence if some words are both below and above the line: office files have one of them."""
     for block in document.blocks:

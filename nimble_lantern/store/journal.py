@@ -9,12 +9,13 @@ from __future__ import annotations
 
 import json
 from collections.abc import Callable, Iterator, Sequence
+from contextlib import contextmanager
 from dataclasses import dataclass, replace
 from datetime import UTC, date, datetime
 from pathlib import Path
 from typing import Any, assert_never
 
-from sqlalchemy import Engine, delete, func, select
+from sqlalchemy import Engine, func, select
 from sqlalchemy.exc import DBAPIError, IntegrityError
 from sqlalchemy.orm import Session
 from sqlalchemy.orm.exc import StaleDataError
@@ -29,12 +30,11 @@ from nimble_lantern.core.document.edits import (
     Step,
     edit_to_json,
 )
-from nimble_lantern.core.document.history import History, Version, go_to
+from nimble_lantern.core.document.history import Version
 from nimble_lantern.core.document.model import (
     Document,
     Kind,
     Position,
-    document_from_json,
     document_to_json,
 )
 from nimble_lantern.core.document.tables import next_table, of_old
@@ -60,35 +60,31 @@ from nimble_lantern.core.mending.word_book import WordBook
 from nimble_lantern.core.practice.lessons import SHEET, sheet
 from nimble_lantern.core.reading.hearing import Hearing, hearing_from_json, hearing_to_json
 from nimble_lantern.core.reviewing.passages import Passage
-from nimble_lantern.core.settings import configured
 from nimble_lantern.core.sitting import Outcome
 from nimble_lantern.core.state import (
     Entry,
     FoundDocument,
-    Settings,
     Sitting,
     View,
 )
-from nimble_lantern.core.trail import Trail
-from nimble_lantern.store import backing, figures, forgetting, readback, shelf, states
+from nimble_lantern.store import backing, figures, forgetting, prints, readback, shelf, states
 from nimble_lantern.store.database import migrate, why
 from nimble_lantern.store.figures import Day
 from nimble_lantern.store.models import (
     DeskRow,
     DocumentRow,
-    PrintRow,
     SettingRow,
     SnapshotRow,
     UtteranceRow,
     VersionRow,
 )
+from nimble_lantern.store.prints import Print
 from nimble_lantern.store.readback import StoredVersions, document_at, hearings, trail_of
 from nimble_lantern.store.shelf import ShelfEntry
 
 SMALL = 20_000
 """Characters of edits that are never worth a full copy."""
 MOST_VISITED = 9
-MOST_PRINTS = 20
 FEW = 24
 """Versions that are never worth one, however small; of a long document it takes more."""
 _OPENING = 110
@@ -109,20 +105,6 @@ class SoundMark:
     stream: str
     position: int
     time: float
-
-
-@dataclass(frozen=True, slots=True)
-class Print:
-    """A print in the tray; the time in UTC."""
-
-    title: str
-    copies: int
-    pages: int
-    printed_at: datetime
-    text_size: str
-    first: int
-    document: Document
-    pdf: bytes
 
 
 class Journal:
@@ -226,51 +208,26 @@ class Journal:
                 with versions.within(session):
                     yield row.title, document_at(session, row.id, versions.get(row.head))
 
-    @staticmethod
-    def _jobs(session: Session) -> tuple[str, ...]:
-        return tuple(session.scalars(select(PrintRow.title).order_by(PrintRow.id.desc())))
-
     def add_print(self, sitting: Sitting, pdf: bytes, count: int, copies: int, first: int) -> None:
         """Put a print into the tray; the oldest of too many goes."""
-        self._begun = None
-        with Session(self._engine) as session, session.begin():
-            session.add(
-                PrintRow(
-                    title=sitting.title,
-                    copies=copies,
-                    pages=count,
-                    printed_at=self._clock(),
-                    text_size=sitting.settings.text_size,
-                    first=first,
-                    blocks=_blocks_text(sitting.document),
-                    pdf=pdf,
-                )
-            )
-            session.flush()
-            old = select(PrintRow.id).order_by(PrintRow.id.desc()).offset(MOST_PRINTS)
-            session.execute(delete(PrintRow).where(PrintRow.id.in_(list(session.scalars(old)))))
+        new = Print(sitting.title, copies, count, self._clock(), sitting.settings.text_size, first,
+                    sitting.document, pdf)  # fmt: skip
+        with self._writing() as session:
+            prints.added(session, new)
 
     def drop_prints(self, number: int) -> None:
         """Take a print out of the tray, counted from 1, the newest first; or all of them (0)."""
-        self._begun = None
-        with Session(self._engine) as session, session.begin():
-            ids = list(session.scalars(select(PrintRow.id).order_by(PrintRow.id.desc())))
-            gone = ids if not number else ids[number - 1 : number]
-            session.execute(delete(PrintRow).where(PrintRow.id.in_(gone)))
+        with self._writing() as session:
+            prints.dropped(session, number)
 
     def jobs(self) -> tuple[str, ...]:
         with Session(self._engine) as session:
-            return self._jobs(session)
+            return prints.titles(session)
 
     def prints(self) -> list[Print]:
         """What lies in the tray, the newest first."""
         with Session(self._engine) as session:
-            rows = session.scalars(select(PrintRow).order_by(PrintRow.id.desc()))
-            return [
-                Print(r.title, r.copies, r.pages, r.printed_at, r.text_size, r.first,
-                      document_from_json(json.loads(r.blocks)), r.pdf)
-                for r in rows
-            ]  # fmt: skip
+            return prints.listed(session)
 
     def today(self) -> str:
         """The day, as a file's name has it."""
@@ -284,34 +241,30 @@ class Journal:
         """Sentences about what is wrong with what is kept; none if all is well."""
         return backing.check(self._engine)
 
-    def save_setting(self, name: str, value: str) -> None:
-        """Keep a setting; NotKept if it could not be written."""
+    @contextmanager
+    def _writing(self) -> Iterator[Session]:
+        """A transaction of its own; NotKept if it could not be written."""
         self._begun = None
         try:
             with Session(self._engine) as session, session.begin():
-                session.merge(SettingRow(name=name, value=value))
+                yield session
         except DBAPIError as error:
             raise NotKept(why(error)) from error
+
+    def save_setting(self, name: str, value: str) -> None:
+        """Keep a setting; NotKept if it could not be written."""
+        with self._writing() as session:
+            session.merge(SettingRow(name=name, value=value))
 
     def save_word_book(self, book: WordBook) -> None:
         """Keep another word book; NotKept if it could not be written."""
-        self._begun = None
-        try:
-            with Session(self._engine) as session, session.begin():
-                desk = session.get_one(DeskRow, 1)
-                desk.word_book = _dump(states.word_book_rows(book))
-        except DBAPIError as error:
-            raise NotKept(why(error)) from error
+        with self._writing() as session:
+            session.get_one(DeskRow, 1).word_book = _dump(states.word_book_rows(book))
 
     def save_passages(self, passages: Sequence[Passage]) -> None:
         """Keep other passages; NotKept if they could not be written."""
-        self._begun = None
-        try:
-            with Session(self._engine) as session, session.begin():
-                desk = session.get_one(DeskRow, 1)
-                desk.passages = _dump(states.passage_rows(passages))
-        except DBAPIError as error:
-            raise NotKept(why(error)) from error
+        with self._writing() as session:
+            session.get_one(DeskRow, 1).passages = _dump(states.passage_rows(passages))
 
     def days(self) -> list[Day]:
         """The person's own figures, day by day."""
@@ -381,6 +334,7 @@ class Journal:
             made=entry.made,
             effects=_dump(entry.effects),
             back=_dump([effect_row(e) for e in entry.back]),
+            refused=entry.refused,
         )
 
     @staticmethod
@@ -570,26 +524,28 @@ class Journal:
         fields = states.restored(document, state) | states.desk_fields(json.loads(desk.state))
         sitting = Sitting(
             document=document,
-            history=_history(state, versions, head, row.versions),
+            history=readback.history_of(state, versions, head, row.versions),
             trail=trail_of(self._engine, session, row.id, versions),
             clipboard=states.clipboard_of(json.loads(desk.clipboard)),
             word_book=states.word_book_of(json.loads(desk.word_book)),
             lessons=states.lessons_of(json.loads(desk.lessons)),
-            settings=_settings(session),
+            settings=readback.settings_of(session),
             title=row.title,
             page=row.id,
             shelf=shelf.titles(session),
             away=shelf.titles(session, True),
             passages=states.passages_of(json.loads(desk.passages)),
             milestones=states.milestones_of(state, versions),
-            jobs=self._jobs(session),
+            jobs=prints.titles(session),
             question=states.question_of(json.loads(desk.question), document),
             hearings=tuple(hearings(session)),
             **fields,
         )
         if any(block.kind is Kind.TABLE for block in document.blocks):
             return self._with_cells(session, row, sitting)
-        return replace(sitting, previous=_previous(sitting, json.loads(desk.before), versions))
+        return replace(
+            sitting, previous=readback.previous_of(sitting, json.loads(desk.before), versions)
+        )
 
     def _with_cells(self, session: Session, row: DocumentRow, sitting: Sitting) -> Sitting:
         """With tables of before, when they were one text each, made of cells: a version as any."""
@@ -632,48 +588,6 @@ def _words_gained(old: Document, new: Document) -> int:
     start, old_end, new_end = changed(old.blocks, new.blocks)
     went = sum(len(b.words) for b in old.blocks[start:old_end])
     return sum(len(b.words) for b in new.blocks[start:new_end]) - went
-
-
-def _history(
-    state: dict[str, Any], versions: StoredVersions, head: Version | None, count: int
-) -> History:
-    def named(field: str) -> tuple[Version, ...]:
-        return tuple(v for n in state.get(field, ()) if (v := versions.get(n)))
-
-    return History(head, named("ahead"), count, named("left"))
-
-
-def _previous(
-    sitting: Sitting, row: dict[str, Any] | None, versions: StoredVersions
-) -> Sitting | None:
-    """How all stood before the last utterance; None if that was at another document."""
-    if row is None or row["page"] != sitting.page:
-        return None
-    goal = versions.get(row["head"])
-    if goal is None and row["head"]:
-        return None
-    walk = go_to(sitting.history, sitting.document, sitting.caret, goal)
-    fields = states.restored(walk.document, row["state"]) | states.desk_fields(row["desk"])
-    return replace(
-        sitting,
-        document=walk.document,
-        history=_history(row["state"], versions, goal, sitting.history.count),
-        title=row["title"],
-        trail=Trail(),
-        question=states.question_of(row["question"], walk.document),
-        **fields,
-    )
-
-
-def _settings(session: Session) -> Settings:
-    settings = Settings()
-    for row in session.scalars(select(SettingRow)):
-        try:
-            settings = configured(settings, row.name, row.value)
-        except LanternError:
-            # A later version's setting: kept in its row, unknown here.
-            continue
-    return settings
 
 
 def open_journal(engine: Engine) -> Journal:

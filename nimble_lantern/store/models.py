@@ -92,6 +92,7 @@ class UtteranceRow(Base):
     made: Mapped[bool]
     effects: Mapped[str] = mapped_column(Text, default="[]", server_default="[]")
     back: Mapped[str] = mapped_column(Text, default="[]", server_default="[]")
+    refused: Mapped[bool] = mapped_column(default=False, server_default="0")
 
 
 class DeskRow(Base):

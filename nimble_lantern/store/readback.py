@@ -10,6 +10,7 @@ import json
 import sys
 from collections.abc import Iterable, Iterator
 from contextlib import contextmanager
+from dataclasses import replace
 from datetime import UTC, datetime
 from functools import cached_property
 from typing import Any
@@ -21,7 +22,7 @@ from nimble_lantern.core.document.edits import (
     Edit,
     edit_from_json,
 )
-from nimble_lantern.core.document.history import Version
+from nimble_lantern.core.document.history import History, Version, go_to
 from nimble_lantern.core.document.model import (
     Document,
     Position,
@@ -30,12 +31,16 @@ from nimble_lantern.core.document.model import (
 from nimble_lantern.core.effects import (
     effect_of,
 )
+from nimble_lantern.core.errors import LanternError
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.reading.hearing import Hearing, hearing_from_json
+from nimble_lantern.core.settings import configured
 from nimble_lantern.core.sitting import MOST_HEARINGS
-from nimble_lantern.core.state import Entry
+from nimble_lantern.core.state import Entry, Settings, Sitting
 from nimble_lantern.core.trail import Trail
+from nimble_lantern.store import states
 from nimble_lantern.store.models import (
+    SettingRow,
     SnapshotRow,
     UtteranceRow,
     VersionRow,
@@ -144,17 +149,17 @@ def _entries(
     """The trail up to an utterance, oldest first; at `most` so many lines."""
     u = UtteranceRow
     columns = (u.number, u.heard, u.read_as, u.command, u.summary, u.version, u.made,
-               u.document_id, u.effects, u.back, u.spoken_at)  # fmt: skip
+               u.document_id, u.effects, u.back, u.spoken_at, u.refused)  # fmt: skip
     lines = select(*columns).where(u.number <= last).order_by(u.number.desc()).limit(most)
     found: list[Entry] = []
     for row in session.execute(lines):
-        number, heard, read_as, command, summary, version, made, page, effects, back, at = row
+        number, heard, read_as, command, summary, version, made, page, effects, back, at, no = row
         held = versions.get(version) if page == document_id else None
         did = tuple(json.loads(effects)) if effects != "[]" else ()
         undo = tuple(effect_of(e) for e in json.loads(back)) if back != "[]" else ()
         read = ReadAs(read_as)
         found.append(
-            Entry(number, heard, read, command, summary, held, made, page, did, undo, local(at))
+            Entry(number, heard, read, command, summary, held, made, page, did, undo, local(at), no)
         )
     return found[::-1]
 
@@ -180,3 +185,48 @@ def trail_of(
             return _entries(own, document_id, versions, first - 1)
 
     return Trail(recent, older, session.scalar(before) or 0)
+
+
+def history_of(
+    state: dict[str, Any], versions: StoredVersions, head: Version | None, count: int
+) -> History:
+    """Where a document stood in its tree of versions."""
+
+    def named(field: str) -> tuple[Version, ...]:
+        return tuple(v for n in state.get(field, ()) if (v := versions.get(n)))
+
+    return History(head, named("ahead"), count, named("left"))
+
+
+def previous_of(
+    sitting: Sitting, row: dict[str, Any] | None, versions: StoredVersions
+) -> Sitting | None:
+    """How all stood before the last utterance; None if that was at another document."""
+    if row is None or row["page"] != sitting.page:
+        return None
+    goal = versions.get(row["head"])
+    if goal is None and row["head"]:
+        return None
+    walk = go_to(sitting.history, sitting.document, sitting.caret, goal)
+    fields = states.restored(walk.document, row["state"]) | states.desk_fields(row["desk"])
+    return replace(
+        sitting,
+        document=walk.document,
+        history=history_of(row["state"], versions, goal, sitting.history.count),
+        title=row["title"],
+        trail=Trail(),
+        question=states.question_of(row["question"], walk.document),
+        **fields,
+    )
+
+
+def settings_of(session: Session) -> Settings:
+    """How the desk is set."""
+    settings = Settings()
+    for row in session.scalars(select(SettingRow)):
+        try:
+            settings = configured(settings, row.name, row.value)
+        except LanternError:
+            # A later version's setting: kept in its row, unknown here.
+            continue
+    return settings

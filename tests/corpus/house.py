@@ -946,7 +946,7 @@ for s in [
     "widen the name column",
     "give the name column more room",
 ]:
-    c("cols", T, [s], lambda r: r["trail"][-1]["command"] == "tables.width")
+    c("cols", T, [s], lambda r: r["trail"][-1]["command"] == "grid.width")
 for s in [
     "right align the boat column",
     "align the boat column to the right",

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-from nimble_lantern.core.commands.wording import many, named, quoted
+from nimble_lantern.core.commands.wording import many, named, quoted, words_in
 from nimble_lantern.core.document.model import Position, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.doubts import doubts
@@ -394,7 +394,7 @@ def pace(sitting: Sitting, pace: int) -> Done:
 
 @command(
     Way("spell (that | this | the) word", when=_reads),
-    "how is {target} (spelled | spelt | written)",
+    "how is {target} (spelled | spelt)",
     "(spell | spell out) {target} (aloud | to me | for me)",
     heard=0,
     example="how is ferry spelled",
@@ -449,8 +449,8 @@ def selected(sitting: Sitting) -> Done | Refusal:
     chosen = sitting.selection
     if chosen is None:
         return Refusal("Nothing is selected.", "", "“Select” and some words of the text do.")
-    words = sitting.document.text(chosen)
-    return Done(sitting, f"{many(len(words.split()), 'word')}: {quoted(words)}")
+    words = quoted(sitting.document.text(chosen))
+    return Done(sitting, f"{words_in(sitting, [chosen])}: {words}")
 
 
 CATALOGUE.table("until_now", {"(so far | by now | until now | now | here)": True})
@@ -476,12 +476,11 @@ def count(sitting: Sitting, target: Places | None = None) -> Done:
     """Tell how many words the document, what is selected, or a part of it has."""
     document = sitting.document
     if target is not None:
-        found = sum(len(document.text(r).split()) for r in target.ranges)
-        return Done(sitting, f"{many(found, 'word')} in {named(document, target.ranges)}")
-    found = sum(len(block.text.split()) for block in document.blocks)
-    said = f"{many(found, 'word')}, {many(sitting.layout.count, 'line')}"
+        found = words_in(sitting, target.ranges)
+        return Done(sitting, f"{found} in {named(document, target.ranges)}")
+    said = f"{words_in(sitting, [document.whole])}, {many(sitting.layout.count, 'line')}"
     if sitting.selection is not None:
-        said += f"; {many(len(document.text(sitting.selection).split()), 'word')} selected"
+        said += f"; {words_in(sitting, [sitting.selection])} selected"
     return Done(sitting, said)
 
 

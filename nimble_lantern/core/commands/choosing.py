@@ -7,6 +7,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.controls import numbered, row_words
 from nimble_lantern.core.document.model import Block, Document
+from nimble_lantern.core.effects import ReadAloud
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Instead, Question, Sitting, Turned, TurnOver, View
@@ -164,6 +165,11 @@ def cancel(sitting: Sitting) -> Done:
     """Leave a question, a selection or a dialog as it was."""
     after = replace(sitting.about(()), question=None, insertion=None, tray=None)
     open_now = sitting.question is not None or sitting.tray is not None
+    if not open_now and sitting.selection is None and sitting.view is View.DESK:
+        if sitting.aloud is not None:
+            return Done(replace(after, aloud=None), "silent", (ReadAloud(()),))
+        if sitting.compared is not None:
+            return Done(replace(after, compared=None), "the changes are not shown any more")
     if sitting.view is not View.DESK and not (open_now and not sitting.found):
         return Done(replace(after, view=View.DESK, found=()), "back at the desk")
     return Done(after, "left as it was" if open_now else "nothing is selected")

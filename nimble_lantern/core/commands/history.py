@@ -156,6 +156,11 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "(cancel | undo | reverse | revert) what you [have] [just] (did | done)",
     "(undo | reverse | revert | take back) (the | that | my) (deletion | replacement | edit"
     " | formatting | insertion)",
+    Way(
+        "(undo | reverse | revert | take back) (the | that | my) (move | swap)", when=_was_a_command
+    ),
+    Way("(roll | wind) back [one step]", when=_was_a_command),
+    Way("(no | oh) undo undo [(that | it)]", when=_was_a_command),
     Way("[no] (do not | don't) do (that | it | this)", when=_just_harmed),
     "roll (it | that) back",
     "(roll | step | go) back {number} (steps | changes | times)",
@@ -179,7 +184,8 @@ def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     if not walk.undone:
         return Refusal("There is nothing to undo.")
     short = (
-        f" (there were only {many(len(walk.undone), 'change')})"
+        f" (there {'was' if len(walk.undone) == 1 else 'were'} only"
+        f" {many(len(walk.undone), 'change')})"
         if (len(walk.undone) < number)
         else ""
     )

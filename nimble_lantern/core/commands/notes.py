@@ -8,7 +8,6 @@ from itertools import pairwise
 
 from nimble_lantern.core.commands.wording import many, named, quoted
 from nimble_lantern.core.composing.placing import manner_of
-from nimble_lantern.core.document.edits import in_turn
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
@@ -17,7 +16,7 @@ from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.reviewing.notes import Note, added, changed, notes_of, removed
 from nimble_lantern.core.state import Done, Option, Question, Sitting
-from nimble_lantern.core.targets.model import Places, Words
+from nimble_lantern.core.targets.model import Places, Words, of_the_page
 from nimble_lantern.core.writing.writer import Place, write
 
 MOST = 30
@@ -90,15 +89,22 @@ def _whole_words(sitting: Sitting, parse: Parse) -> bool:
 _ORDERS = frozenset("last first next previous second third this that".split())
 
 
-def _says(sitting: Sitting, parse: Parse) -> bool:
-    return len(parse.args.get("text", ())) >= 1
+def _on_the_page(sitting: Sitting, parse: Parse) -> bool:
+    """ "A note for the last sentence", and not "a note for Ida" who stands in the text."""
+    return of_the_page(parse.args.get("target"))
 
 
 @command(
     "margin note (on | at | for | about | beside | by | to) {target} {text:words}",
-    "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> (on | at | for"
-    " | about | beside | by | to | against | next to) {target} {text:words}",
-    "note (on | about | for | beside) {target} {text:words}",
+    "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> (on | at"
+    " | beside | by | against | next to) {target} {text:words}",
+    Way(
+        "(<wish> | add | put | make | write | leave) <a_note> (for | about | to) {target}"
+        " {text:words}",
+        when=_on_the_page,
+    ),
+    "note (on | beside) {target} {text:words}",
+    Way("note (about | for) {target} {text:words}", when=_on_the_page),
     "(comment | remark) on {target} {text:words}",
     "(add | put) to the margin (of | at | beside) {target} {text:words}",
     "(say | note | write | remark) in the margin (of | at | beside | by | next to) {target}"
@@ -121,7 +127,7 @@ def add(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refus
     "(add | make | leave | put | write) a (note | remark) [here] (saying | that says | colon)"
     " {text:words}",
     "(say | write | put) in the margin {text:words}",
-    Way("note (colon | to self) {text:words}", when=_says),
+    "note (colon | to self) {text:words}",
     heard=1,
     example="margin note check with the ferry company",
     group="revising",
@@ -402,5 +408,4 @@ def remove_all(sitting: Sitting, settled: bool = False) -> Done | Refusal:
     found = [n for n in notes_of(sitting.document) if n.settled or not settled]
     if not found:
         return Refusal("No note is settled.")
-    edit = in_turn(sitting.document, [lambda d, n=n: removed(n) for n in found])  # type: ignore[misc]
-    return Done(sitting.edited(edit), f"{many(len(found), 'note')} taken out")
+    return Done(sitting.edited(removed(*found)), f"{many(len(found), 'note')} taken out")

@@ -16,7 +16,7 @@ from nimble_lantern.core.effects import (
     PrintDocument,
 )
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
 from nimble_lantern.core.state import EXPORTED, Done, Question, Sitting, View
 
 CATALOGUE.table(
@@ -69,7 +69,6 @@ def export(sitting: Sitting, format: str, text: tuple[str, ...] | None = None) -
     "(send | put | move | copy) (this | it | the (document | letter)) [(to | in | into)] [the]"
     " (outbox | out box) [as {format}]",
     "export (this | it | the (document | letter)) [(to | into) the outbox]",
-    "(put | send) (this | it | the letter) out",
     heard=1,
     example="send this to the outbox",
     group="desk",
@@ -194,9 +193,8 @@ def back_up(sitting: Sitting) -> Done:
 
 
 @command(
-    "check (everything | all [my] documents | the desk | my documents | that nothing is lost)",
-    "is (everything | anything) (all right | saved | safe | lost)",
-    Way("is it saved", when=lambda sitting, parse: sitting.number > 0),
+    "check (everything | all [my] documents | the desk | my documents) [now]",
+    "is everything (saved | kept)",
     heard=1,
     example="check everything",
     group="desk",

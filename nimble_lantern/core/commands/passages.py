@@ -5,11 +5,11 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-from nimble_lantern.core.commands.places import place_name
+from nimble_lantern.core.commands.naming import given_name, taken
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit, Splice, insert
-from nimble_lantern.core.document.model import Anchor, Block, Kind, Piece, Position, Range
+from nimble_lantern.core.document.model import Anchor, Block, Format, Kind, Piece, Position, Range
 from nimble_lantern.core.document.tables import as_pasted, outside
 from nimble_lantern.core.effects import ExportPassages
 from nimble_lantern.core.errors import Refusal
@@ -78,7 +78,7 @@ def _put(sitting: Sitting, passage: Passage) -> Done:
     if passage.inline:
         after, first, last, start, end = _within_line(sitting, pieces[0][0])
     else:
-        after, first, last = _as_blocks(sitting, passage, pieces)
+        after, first, last = _as_blocks(sitting, pieces)
         start, end = 0, None
     after = after.edited(pinned(after.document, first, last, start, end))
     stop = Position(last, len(after.document.blocks[last].text) if end is None else end)
@@ -117,10 +117,10 @@ def _within_line(sitting: Sitting, piece: Piece) -> tuple[Sitting, int, int, int
 
 
 def _as_blocks(
-    sitting: Sitting, passage: Passage, pieces: Sequence[tuple[Piece, object]]
+    sitting: Sitting, pieces: Sequence[tuple[Piece, Format]]
 ) -> tuple[Sitting, int, int]:
     """Blocks of their own: in the place of an empty paragraph, else behind this one."""
-    held = as_pasted(sitting.document, pieces)  # type: ignore[arg-type]
+    held = as_pasted(sitting.document, pieces)
     blocks = tuple(Block(p.text, p.spans).formatted(f) for p, f in held)
     here = sitting.writing_place
     at = here.block
@@ -171,13 +171,18 @@ def _named_short(sitting: Sitting, parse: Parse) -> bool:
     return len(words) <= 5 and not set(words) & {"as", "a", "an", "possible", "well", "is"}
 
 
+def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
+    return sitting.selection is not None and _named_short(sitting, parse)
+
+
 @command(
     "(keep | save | store | remember | make | put away) ({target} | the selection) (as | into)"
     " [(a | the)] passage [(called | named)] {text:words}",
     "make {target} (a | into a) passage [(called | named)] {text:words}",
     "(save | keep | call) this passage [as] {text:words}",
-    Way("(keep | save | store | remember) (this | that | the selection) as {text:words}",
-        when=_named_short),
+    Way("(keep | save | store | remember) this as {text:words}", when=_named_short),
+    Way("(keep | save | store | remember) (that | the selection) as {text:words}",
+        when=_named_of_selection),
     "make a passage (of | from | out of) {target} [and] (called | named | call it) {text:words}",
     "(make | save | keep | add) a passage (called | named) {text:words}",
     "(call | name) (this | that | the selection | {target}) [the] passage {text:words}",
@@ -195,7 +200,7 @@ def keep(sitting: Sitting, text: tuple[str, ...], target: Places | None = None) 
         r = Range(sitting.that[0].start, sitting.that[-1].end)
     else:
         return Refusal("Nothing is selected.", "", "Select what the passage should say.")
-    name = place_name(text)
+    name = given_name(text)
     new = of_document(name, sitting.document, r)
     if not new.text.strip():
         return Refusal("There are no words to keep.")
@@ -544,9 +549,12 @@ def remove(sitting: Sitting, passage: str) -> Done:
     example="rename the passage sign off to farewell",
     group="writing",
 )
-def rename(sitting: Sitting, passage: str, text: tuple[str, ...]) -> Done:
+def rename(sitting: Sitting, passage: str, text: tuple[str, ...]) -> Done | Refusal:
     """Give a passage another name."""
-    name = " ".join(text)
+    name = given_name(text)
+    others = (p.name for p in sitting.passages if p.name != passage)
+    if refused := taken(name, others, "passage"):
+        return refused
     kept = tuple(replace(p, name=name) if p.name == passage else p for p in sitting.passages)
     return Done(replace(sitting, passages=kept), f"{quoted(passage)} is called {quoted(name)} now")
 

@@ -5,8 +5,9 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
+from nimble_lantern.core.commands.naming import given_name, short, taken
 from nimble_lantern.core.commands.wording import label_at, many, quoted
-from nimble_lantern.core.document.edits import Edit, pin, unpin
+from nimble_lantern.core.document.edits import pin, unpin
 from nimble_lantern.core.document.model import Anchor, Document, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
@@ -37,39 +38,26 @@ def _named(sitting: Sitting, name: str) -> Standing:
 CATALOGUE.names("place", of=_names)
 
 
-def place_name(words: Sequence[str]) -> str:
-    """A name as it is said, without what leads up to it."""
-    kept = list(words)
-    while len(kept) > 1 and kept[0] in ("the", "my", "called", "named", "as"):
-        kept.pop(0)
-    return " ".join(kept)
-
-
-def _short(sitting: Sitting, parse: Parse) -> bool:
-    return len(parse.args.get("text", ())) <= 5
-
-
 @command(
-    "(call | name | label | mark) this (place | spot | point | bit | position) [as] {text:words}",
-    "this (place | spot | point) is [called] {text:words}",
+    "(call | name | label) this (place | spot | point | bit | position) [as] {text:words}",
+    "mark this (place | spot | point | bit | position) as {text:words}",
+    "this (place | spot | point) is (called | named) {text:words}",
     "(give | let) this (place | spot) [have] the name {text:words}",
     "(remember | keep | mark | save) (this | the) (place | spot | point | position)"
     " (as | and call it) {text:words}",
-    "(make | set | put | drop | leave) a (place | marker) (here | called | named)"
-    " [(called | named)] {text:words}",
+    "(make | set | put | drop | leave) a (place | marker) [here] (called | named) {text:words}",
     "(call | name) [the place (at | of | where)] {target} the place {text:words}",
     "(call | name | mark) {target} as [the] place {text:words}",
     heard=1,
     example="call this place budget",
     group="moving",
-    when=_short,
+    when=short(5),
 )
 def call(sitting: Sitting, text: tuple[str, ...], target: Places | None = None) -> Done:
     """Give the place where you are a name, to come back to; it moves with the text."""
-    name = place_name(text)
+    name = given_name(text)
     at = _here(sitting) if target is None else target.first
     old = look_up((name,), _names(sitting))
-    edit = Edit()
     same = [a for a, _ in places_of(sitting.document) if str(a.data["name"]) == old]
     edit = unpin(same)
     now = edit.apply(sitting.document)
@@ -127,20 +115,26 @@ def forget(sitting: Sitting, place: str) -> Done:
     example="rename the place budget to costs",
     group="moving",
 )
-def rename(sitting: Sitting, place: str, text: tuple[str, ...]) -> Done:
+def rename(sitting: Sitting, place: str, text: tuple[str, ...]) -> Done | Refusal:
     """Give a named place another name."""
     anchor, r = _named(sitting, place)
-    name = place_name(text)
+    name = given_name(text)
+    if refused := taken(name, (n for n in _names(sitting) if n != place), "place"):
+        return refused
     edit = unpin([anchor])
     now = edit.apply(sitting.document)
     after = sitting.edited(edit.then(pin(now, PLACE, r, name=name)))
     return Done(after, f"{quoted(place)} is called “{name}” now")
 
 
+def _there_are(sitting: Sitting, parse: Parse) -> bool:
+    return bool(places_of(sitting.document))
+
+
 @command(
     "(show | list | tell | read) [me] [(my | the | all | all my | all the)] [named] places",
     "(what | which) places (are there | do i have | have i (named | marked) | did i name)",
-    "where can i go [to]",
+    Way("where can i go [to]", when=_there_are),
     "number the places",
     heard=1,
     example="show my places",

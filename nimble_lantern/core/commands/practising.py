@@ -20,13 +20,17 @@ def _practises(sitting: Sitting, parse: Parse) -> bool:
     return lesson_of(sitting) is not None
 
 
+def _at_lessons(sitting: Sitting, parse: Parse) -> bool:
+    return sitting.view is View.PRACTICE or _practises(sitting, parse)
+
+
 @command(
-    "(practice | practise) [now]",
+    "(practice | practise) now",
     "(show | open) [me] [the] (lessons | practice [page])",
     "(what | which) lessons are there",
     "(i want to | let me | let's) (practise | practice | learn)",
     "(go to | show me) practice",
-    "teach me [how to use this]",
+    "teach me how to use (this | the desk)",
     heard=1,
     example="show the lessons",
     group="desk",
@@ -46,7 +50,7 @@ def _begun(sitting: Sitting, name: str) -> Done:
 
 @command(
     "(start | begin | do | take | open) [the] lesson {number}",
-    "lesson {number}",
+    Way("lesson {number}", when=_at_lessons),
     "(start | begin | do | take) [the] lesson [called | about] {lesson}",
     "(practise | practice) (how to | to) {lesson}",
     "start [the] {position} lesson",

@@ -7,7 +7,6 @@ from itertools import islice
 
 from nimble_lantern.core.commands.wording import label_at, many, named, near
 from nimble_lantern.core.document import units
-from nimble_lantern.core.document import units as unit_ranges
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
@@ -177,27 +176,27 @@ MOST_FLAGGED = 30
 
 
 @command(
-    "(show | put up | put | give me) [the] pennants (on | for | beside) [all] the {units}",
-    "(show | give me) [the] numbers (for | beside | of) the {units}",
-    "flag [all] the {units}",
-    "let me (choose | pick) (one of the | from the) {units}",
+    "(show | put up | put | give me) [the] pennants (on | for | beside) [all] the {unit:units}",
+    "(show | give me) [the] numbers (for | beside | of) the {unit:units}",
+    "flag [all] the {unit:units}",
+    "let me (choose | pick) (one of the | from the) {unit:units}",
     heard=1,
     example="flag the paragraphs",
     group="selecting",
     when=lambda sitting, parse: sitting.view is View.DESK,
 )
-def flag(sitting: Sitting, units: Unit) -> Done | Refusal:
+def flag(sitting: Sitting, unit: Unit) -> Done | Refusal:
     """Put numbers on the paragraphs, sentences, items or lines near you; a number selects one."""
-    if units in (Unit.CHARACTER, Unit.DOCUMENT, Unit.LIST):
+    if unit in (Unit.CHARACTER, Unit.DOCUMENT, Unit.LIST):
         return Refusal("Those are too many to number.", "", "Try paragraphs, sentences or words.")
-    found = [r for r in _near(sitting, units) if not r.empty]
+    found = [r for r in _near(sitting, unit) if not r.empty]
     if not found:
-        return Refusal(f"There is no {units.value} here.")
+        return Refusal(f"There is no {unit.value} here.")
     options = tuple(
-        Option(label_at(sitting, r), (("target", Places((r,), unit=units)),), (r,)) for r in found
+        Option(label_at(sitting, r), (("target", Places((r,), unit=unit)),), (r,)) for r in found
     )
     asked = Question("selecting.select", {}, options, beside=True)
-    return Done(replace(sitting, question=asked), f"{many(len(options), units.value)}: say one")
+    return Done(replace(sitting, question=asked), f"{many(len(options), unit.value)}: say one")
 
 
 def _near(sitting: Sitting, unit: Unit) -> list[Range]:
@@ -205,13 +204,9 @@ def _near(sitting: Sitting, unit: Unit) -> list[Range]:
     if unit is Unit.COLUMN:
         return []
     document, here = sitting.document, sitting.writing_place
-    first, last = (
-        max(0, here.block - MOST_FLAGGED),
-        min(len(document.blocks) - 1, here.block + MOST_FLAGGED),
-    )
-    scope = Range(
-        unit_ranges.block_range(document, first).start, unit_ranges.block_range(document, last).end
-    )
+    first = max(0, here.block - MOST_FLAGGED)
+    last = min(len(document.blocks) - 1, here.block + MOST_FLAGGED)
+    scope = Range(units.block_range(document, first).start, units.block_range(document, last).end)
     found = all_within(unit, sitting, scope)
     near = sorted(found, key=lambda r: abs(r.start.block - here.block))[:MOST_FLAGGED]
     return sorted(near)

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import replace
-from datetime import timedelta
 
 from nimble_lantern.core.commands.documents import free_name, spoken_title
+from nimble_lantern.core.commands.naming import day_meant
 from nimble_lantern.core.effects import (
     BringBack,
     CopyDocument,
@@ -106,12 +106,9 @@ def open_written(
     if sitting.now is None:
         return Refusal("The desk does not know what day it is.")
     today = sitting.now.date()
-    back = 1 if day is None and ago is None else ago
-    if back is None:
-        assert day is not None
-        back = (today.weekday() - day) % 7 or 7
-    wanted = today - timedelta(days=back)
+    wanted = day_meant(today, day, 1 if day is None and ago is None else ago)
     there = replace(sitting, view=View.SHELF)
+    back = (today - wanted).days
     said = wanted.strftime("%A").lower() if back > 1 else ("today", "yesterday")[back]
     return Done(there, f"what was written {said}", (FindWritten(wanted.isoformat(), opens=True),))
 
@@ -171,7 +168,10 @@ def _named_nowhere(sitting: Sitting, parse: Parse) -> bool:
     "(switch | change | swap) [back] [over] to [the] {document}",
     Way("(go | go back | back | return | take me [back]) to [the] {document}", when=_named_nowhere),
     "(bring up | get out | take out | let me see) [the] {document} (again | instead)",
-    "(let me have | get me | give me | hand me | fetch me) [the] {document}",
+    Way(
+        "(let me have | get me | give me | hand me | fetch me) [the] {document}",
+        when=_named_nowhere,
+    ),
     "(i want | let me) [to] (go | work) (on | in | with) [the] {document} (again | instead | now)",
     heard=1,
     example="switch to the rota",

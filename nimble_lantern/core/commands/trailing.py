@@ -17,14 +17,12 @@ CATALOGUE.table("older", {"(more | older | earlier | the rest)": 1, "(newer | la
 
 def lines_of(sitting: Sitting) -> list[Entry]:
     """What the page of the trail may show, the newest first."""
-    return [e for e in reversed(list(sitting.trail)) if not sitting.trail_view.missed or missed(e)]
+    return [e for e in reversed(sitting.trail) if not sitting.trail_view.missed or missed(e)]
 
 
 def missed(entry: Entry) -> bool:
     """Whether an utterance was not done as it was meant, as far as the desk knows."""
-    if entry.read_as is ReadAs.UNCLEAR:
-        return True
-    return entry.read_as is ReadAs.COMMAND and entry.summary[:1].isupper()
+    return entry.refused or entry.read_as is ReadAs.UNCLEAR
 
 
 def _screens(sitting: Sitting) -> int:
@@ -34,8 +32,8 @@ def _screens(sitting: Sitting) -> int:
 @command(
     "(show | open | see | go to) [me] [all of] the [whole] trail",
     "(show | see) [me] (more | the rest | all) of the trail",
-    "(what have i said | what did i say) [so far | today]",
-    "what happened [so far]",
+    "(what have i said | what did i say) [(so far | today)]",
+    "what happened so far",
     heard=1,
     example="show more of the trail",
     group="repair",
@@ -95,7 +93,7 @@ def explain(sitting: Sitting, number: int | None = None) -> Done | Refusal:
     """Tell what an utterance was taken for, and what it did."""
     if number is None:
         number = sitting.trail[-1].number if sitting.trail else 0
-    found = next((e for e in reversed(list(sitting.trail)) if e.number == number), None)
+    found = next((e for e in reversed(sitting.trail) if e.number == number), None)
     if found is None:
         return Refusal(f"There is no utterance {number}.", "", "The trail shows the numbers.")
     how = found.read_as.value.replace("+", " and ")

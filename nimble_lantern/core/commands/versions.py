@@ -4,12 +4,13 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
-from datetime import datetime, time, timedelta
+from datetime import datetime, time
 
 from nimble_lantern.core.commands.history import version_after
+from nimble_lantern.core.commands.naming import day_meant, given_name, short, taken
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.document import history
-from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit, Splice, Step
+from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit, Splice
 from nimble_lantern.core.document.history import Version
 from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.errors import Refusal
@@ -17,6 +18,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.reviewing.comparing import (
     Change,
     Compared,
+    becoming,
     compare,
     count_words,
     taken_back,
@@ -53,29 +55,22 @@ def with_milestone(sitting: Sitting, name: str) -> Sitting:
     return replace(sitting, milestones=(*others, new)[-MOST:])
 
 
-def _short(sitting: Sitting, parse: Parse) -> bool:
-    return len(parse.args.get("text", ())) <= 6
-
-
 @command(
     "(call | name | label) this (version | draft | state) [as] {text:words}",
     "(save | keep | store | remember | mark) this (version | draft | state) (as | and call it)"
     " {text:words}",
     "(save | keep | make | store) a version (called | named | as) {text:words}",
-    "(this | that) version is [called] {text:words}",
+    "(this | that) version is (called | named) {text:words}",
     "(save | keep | remember) (this | it | everything | the document | the letter | how it is now)"
     " as [the] version [called] {text:words}",
     heard=1,
     example="call this version first draft",
     group="repair",
-    when=_short,
+    when=short(6),
 )
 def call(sitting: Sitting, text: tuple[str, ...]) -> Done:
     """Keep the text as it is now under a name, to compare with and to come back to."""
-    words = list(text)
-    while len(words) > 1 and words[0] in ("the", "my", "called"):
-        words.pop(0)
-    name = " ".join(words)
+    name = given_name(text)
     return Done(with_milestone(sitting, name), f"this version is called “{name}”")
 
 
@@ -117,9 +112,11 @@ def forget(sitting: Sitting, version: str) -> Done:
     example="rename the version first draft to spring letter",
     group="repair",
 )
-def rename(sitting: Sitting, version: str, text: tuple[str, ...]) -> Done:
+def rename(sitting: Sitting, version: str, text: tuple[str, ...]) -> Done | Refusal:
     """Give a version another name."""
-    name = " ".join(text)
+    name = given_name(text)
+    if refused := taken(name, (n for n in _names(sitting) if n != version), "version"):
+        return refused
     kept = tuple(replace(m, name=name) if m.name == version else m for m in sitting.milestones)
     return Done(replace(sitting, milestones=kept), f"{quoted(version)} is called “{name}” now")
 
@@ -207,15 +204,13 @@ def changed_since(
         return looking(sitting, "the beginning", document_of(sitting, None))
     if sitting.now is None:
         return Refusal("The desk does not know what day it is.")
-    today = sitting.now.date()
-    back = ago if ago is not None else (today.weekday() - (day or 0)) % 7 or 7
-    start = datetime.combine(today - timedelta(days=back), time.min)
+    start = datetime.combine(day_meant(sitting.now.date(), day, ago), time.min)
     version = None
     for entry in reversed(sitting.trail):
         if entry.page == sitting.page and entry.at is not None and entry.at < start:
             version = entry.version
             break
-    said = start.strftime("%A") if back else "this morning"
+    said = "this morning" if start.date() == sitting.now.date() else start.strftime("%A")
     return looking(sitting, said, document_of(sitting, version))
 
 
@@ -358,30 +353,11 @@ def stop(sitting: Sitting) -> Done:
 def bring_back(sitting: Sitting, version: str) -> Done | Refusal:
     """Make the text as it was in a named version; “undo that” brings back what it is now."""
     base = document_of(sitting, _milestone(sitting, version).version)
-    edit = _became(sitting.document, base)
+    edit = becoming(sitting.document, base)
     if not edit:
         return Done(sitting, f"the text is as in “{version}”")
     after = sitting.edited(edit).about(())
     return Done(after, f"the text is as in “{version}” again; “undo that” takes it back")
-
-
-def _became(now: Document, base: Document) -> Edit:
-    """The edit that makes one document of another: blocks that differ change places."""
-    start = 0
-    most = min(len(now.blocks), len(base.blocks))
-    while start < most and now.blocks[start] == base.blocks[start]:
-        start += 1
-    end = 0
-    while end < most - start and now.blocks[-1 - end] == base.blocks[-1 - end]:
-        end += 1
-    old = len(now.blocks) - start - end
-    new = tuple(replace(b, points=()) for b in base.blocks[start : len(base.blocks) - end])
-    steps: list[Step] = []
-    if new:
-        steps.append(AddBlocks(start, new))
-    if old:
-        steps.append(DropBlocks(start + len(new), old))
-    return Edit(tuple(steps))
 
 
 @dataclass(frozen=True, slots=True)

@@ -190,6 +190,25 @@ def _starts(tokens: Sequence[str]) -> list[int]:
     return found
 
 
+def becoming(now: Document, base: Document) -> Edit:
+    """The edit that gives `now` the blocks of `base`: blocks between those alike change places.
+
+    Notes and places stay in the blocks that are alike.
+    """
+    old, new = [_bare(b) for b in now.blocks], [_bare(b) for b in base.blocks]
+    most = min(len(old), len(new))
+    start = next((i for i in range(most) if old[i] != new[i]), most)
+    most -= start
+    tail = next((i for i in range(most) if old[-1 - i] != new[-1 - i]), most)
+    came, gone = tuple(new[start : len(new) - tail]), len(old) - start - tail
+    steps: list[Step] = []
+    if came:
+        steps.append(AddBlocks(start, came))
+    if gone:
+        steps.append(DropBlocks(start + len(came), gone))
+    return Edit(tuple(steps))
+
+
 def taken_back(old: Document, new: Document, change: Change) -> Edit:
     """The edit of `new` that makes a change undone."""
     b = change.new.start.block

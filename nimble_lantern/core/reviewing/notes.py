@@ -57,5 +57,5 @@ def changed(document: Document, note: Note, text: str | None = None,
     return edit.then(Edit((Pin(Anchor(note.anchor.id, NOTE, data), points),)))
 
 
-def removed(note: Note) -> Edit:
-    return unpin([note.anchor])
+def removed(*notes: Note) -> Edit:
+    return unpin(note.anchor for note in notes)

@@ -92,9 +92,10 @@ def of_document(name: str, document: Document, r: Range | None = None) -> Passag
         pieces.pop()
     while len(pieces) > 1 and not pieces[0][0].text.strip():
         pieces.pop(0)
-    part_of_one = r is not None and r.start.block == r.end.block
-    if part_of_one and pieces[0][0].text != document.blocks[r.start.block].text:  # type: ignore[union-attr]
-        pieces = [(pieces[0][0], Format())]
+    if r is not None and r.start.block == r.end.block:
+        piece, form = pieces[0]
+        whole = piece.text == document.blocks[r.start.block].text
+        pieces = [(piece, form if whole else Format())]
     return Passage(name, tuple(pieces))
 
 

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import re
 from collections.abc import Sequence
 from itertools import islice
 
@@ -17,14 +16,16 @@ _BESIDE = 3
 """Words before and behind a place, by which it is told from others."""
 _LATELY = 50
 """Utterances that are looked through for the one that was taken back."""
-_ONE_TAKEN_BACK = re.compile(r"undid utterance (\d+)$")
 
 
-def answer(sitting: Sitting, entry: Entry, listed: Sequence[str] = ()) -> str:
-    """What is said about an utterance; nothing where text was written."""
+def answer(before: Sitting, sitting: Sitting, entry: Entry, listed: Sequence[str] = ()) -> str:
+    """What is said about an utterance; nothing where text was written.
+
+    `listed` is what a page that was just gone to has to choose from.
+    """
     if entry.read_as in (ReadAs.TEXT, ReadAs.IGNORED) and not _asks(sitting):
         return ""
-    said = _undone(sitting, entry.summary)
+    said = _undone(before, sitting) or entry.summary
     if choices := "; ".join(_to_choose(sitting) or listed[:MOST_OPTIONS]):
         said = f"{said.rstrip('.?')}. {choices}"
     said = said.replace("“", "").replace("”", "")
@@ -35,14 +36,14 @@ def _asks(sitting: Sitting) -> bool:
     return sitting.question is not None
 
 
-def _undone(sitting: Sitting, summary: str) -> str:
-    """The summary; of an undo, with what was taken back, as nobody sees its number."""
-    found = _ONE_TAKEN_BACK.match(summary)
-    if found is None:
-        return summary
-    lately = islice(reversed(sitting.trail), _LATELY)
-    entry = next((e for e in lately if e.number == int(found[1])), None)
-    return f"undid: {entry.summary}" if entry else summary
+def _undone(before: Sitting, after: Sitting) -> str:
+    """What was taken back, where that was one change: nobody sees its number."""
+    version = before.history.head
+    if version is None or after.history.head is not version.parent:
+        return ""
+    lately = islice(reversed(before.trail), _LATELY)
+    entry = next((e for e in lately if e.number == version.utterance), None)
+    return f"undid: {entry.summary}" if entry else ""
 
 
 def _to_choose(sitting: Sitting) -> list[str]:

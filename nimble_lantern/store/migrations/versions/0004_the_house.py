@@ -13,6 +13,9 @@ def upgrade() -> None:
     # Plain columns: to make a table anew would take away what its rows are referred to by.
     op.add_column("document", sa.Column("away", sa.Boolean(), nullable=False, server_default="0"))
     op.add_column("desk", sa.Column("passages", sa.Text(), nullable=False, server_default="[]"))
+    op.add_column(
+        "utterance", sa.Column("refused", sa.Boolean(), nullable=False, server_default="0")
+    )
     op.create_table(
         "print_job",
         sa.Column("id", sa.Integer(), nullable=False),
@@ -36,5 +39,6 @@ def upgrade() -> None:
 def downgrade() -> None:
     op.execute("DROP TABLE document_text")
     op.drop_table("print_job")
+    op.drop_column("utterance", "refused")
     op.drop_column("desk", "passages")
     op.drop_column("document", "away")

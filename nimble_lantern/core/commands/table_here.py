@@ -1,0 +1,101 @@
+"""The table that a command is about: the one of the writing place, of a target, of a heading."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from functools import wraps
+from typing import Concatenate, ParamSpec
+
+from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
+from nimble_lantern.core.document.model import Block, Position
+from nimble_lantern.core.document.tables import Table, table_at, tables
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places, Unit
+from nimble_lantern.core.targets.tabled import column_of
+
+P = ParamSpec("P")
+
+
+def in_table(sitting: Sitting, parse: Parse) -> bool:
+    return sitting.document.blocks[sitting.writing_place.block].cell is not None
+
+
+def there_is(sitting: Sitting, parse: Parse) -> bool:
+    return any(block.cell for block in sitting.document.blocks)
+
+
+def here(sitting: Sitting) -> Table | Refusal:
+    """The table in which the writing place stands, else the nearest."""
+    at = sitting.writing_place.block
+    inside = table_at(sitting.document.blocks, at)
+    if inside is not None:
+        return inside
+    every = tables(sitting.document.blocks)
+    if not every:
+        return Refusal("There is no table here.", "", "“Make a table with two columns” makes one.")
+    return min(every, key=lambda t: max(t.first - at, at - t.last, 0))
+
+
+def of_table(
+    handler: Callable[Concatenate[Sitting, Table, P], Done | Refusal],
+) -> Callable[Concatenate[Sitting, P], Done | Refusal]:
+    """Hand the table of the writing place, or the nearest, to a handler; refused without one."""
+
+    @wraps(handler)
+    def handled(sitting: Sitting, /, *args: P.args, **slots: P.kwargs) -> Done | Refusal:
+        table = here(sitting)
+        if isinstance(table, Refusal):
+            return table
+        return handler(sitting, table, *args, **slots)
+
+    return handled
+
+
+def table_of(sitting: Sitting, target: Places) -> Table | Refusal:
+    found = table_at(sitting.document.blocks, target.first.start.block)
+    return found or Refusal("That stands in no table.")
+
+
+def cell_here(sitting: Sitting, table: Table) -> tuple[int, int]:
+    """The row and column of the writing place, or of the table's first cell."""
+    cell = sitting.document.blocks[sitting.writing_place.block].cell
+    inside = table.first <= sitting.writing_place.block <= table.last
+    return (cell.row, cell.column) if cell is not None and inside else (0, 0)
+
+
+def headed_by(sitting: Sitting, words: tuple[str, ...]) -> (
+    tuple[Table, Unit, list[int]] | Refusal
+):  # fmt: skip
+    """The column of this table that has these words as its heading."""
+    table = here(sitting)
+    if isinstance(table, Refusal):
+        return table
+    column = column_named(sitting, table, words)
+    if column is None:
+        return Refusal(f"No column is called “{' '.join(words)}”.")
+    return table, Unit.COLUMN, [column]
+
+
+def heads_a_column(sitting: Sitting, parse: Parse) -> bool:
+    table = here(sitting)
+    words = parse.args.get("words", ())
+    return not isinstance(table, Refusal) and column_named(sitting, table, words) is not None
+
+
+def column_named(sitting: Sitting, table: Table, words: tuple[str, ...]) -> int | None:
+    kept = words[1:] if words[:1] == ("the",) else words
+    return column_of(sitting.document.blocks, table, kept) if kept else None
+
+
+def whole_out(sitting: Sitting, table: Table) -> Done:
+    document = sitting.document
+    count = table.last - table.first + 1
+    if count == len(document.blocks):
+        edit = Edit((DropBlocks(0, count), AddBlocks(0, (Block(),))))
+    else:
+        edit = Edit((DropBlocks(table.first, count),))
+    after = sitting.edited(edit).about(())
+    b = min(table.first, len(after.document.blocks) - 1)
+    return Done(after.placed(Position(b, 0)), "the table is taken out")
