@@ -293,7 +293,7 @@ def change(
 @command(
     "(answer | reply to | respond to) note [number] {number} [(with | saying | colon | by saying)]"
     " {text:words}",
-    "(answer | reply to) (the {position} | this | that | the) note [(with | saying | colon)]"
+    "(answer | reply to) (the {position} | this | that | the) note (with | saying | colon)"
     " {text:words}",
     "(add | append) to note [number] {number} {text:words}",
     "(add | append) {text:words} to note [number] {number}",
