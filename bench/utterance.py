@@ -48,8 +48,7 @@ class _Open:
         self.cpu: list[float] = []
         self.wall: list[float] = []
         with self.app.test_request_context("/"):
-            self.name = self.pages.opened()
-            self.pages.whole(self.name, self.desk)
+            self.name, _, _ = self.pages.opened(self.desk)
 
     def hear(self, line: str, counts: bool) -> None:
         hearing = from_line(line)

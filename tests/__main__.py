@@ -1,28 +1,42 @@
-"""Runs every test, the quick ones first; prints one closing line that machines can read."""
+"""Runs every test; prints one closing line that machines can read.
+
+Without names, the tests that only compute run in two processes at once; those that listen and
+those that drive a browser come after them, by themselves, as they need the machine's time.
+"""
 
 from __future__ import annotations
 
+import re
+import subprocess
 import sys
 import unittest
+from collections.abc import Sequence
+from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
 ORDER = ("core", "formats", "store", "cli", "web", "bench", "engines", "browser")
+TOGETHER = (("core",), ("formats", "store", "cli", "web", "bench"))
+"""Run at the same time."""
+ALONE = (("engines",), ("browser",))
+"""Run one after the other, with nothing beside them."""
+_CLOSING = re.compile(r"^(\d+) passed, (\d+) failed, (\d+) skipped$", re.M)
 
 
-def suites(names: list[str]) -> unittest.TestSuite:
-    """All tests, or those of the named folders."""
+def suites(names: Sequence[str]) -> unittest.TestSuite:
+    """The tests of the named folders, the quick ones first."""
     loader = unittest.TestLoader()
     found = unittest.TestSuite()
     top = Path(__file__).parents[1]
     for name in ORDER:
         folder = Path(__file__).parent / name
-        if folder.is_dir() and (not names or name in names):
+        if folder.is_dir() and name in names:
             found.addTests(loader.discover(str(folder), top_level_dir=str(top)))
     return found
 
 
-def main() -> int:
-    result = unittest.TextTestRunner(verbosity=1).run(suites(sys.argv[1:]))
+def run(names: Sequence[str]) -> int:
+    """Run the tests of some folders here; the exit status."""
+    result = unittest.TextTestRunner(verbosity=1).run(suites(names))
     failed = len(result.failures) + len(result.errors) + len(result.unexpectedSuccesses)
     skipped = len(result.skipped)
     passed = result.testsRun - failed - skipped
@@ -30,5 +44,27 @@ def main() -> int:
     return 0 if result.wasSuccessful() and result.testsRun else 1
 
 
+def run_all() -> int:
+    """Run every folder in a process of its own and tell the sum; the exit status."""
+    sums, bad = [0, 0, 0], False
+    for group in (TOGETHER, *((names,) for names in ALONE)):
+        with ThreadPoolExecutor(len(group)) as pool:
+            for names, done in zip(group, pool.map(_apart, group), strict=True):
+                print(f"{' '.join(names)}:\n{done.stdout}", flush=True)
+                counts = _CLOSING.search(done.stdout)
+                bad = bad or done.returncode != 0 or counts is None
+                for n in range(3):
+                    sums[n] += int(counts[n + 1]) if counts else 0
+    print(f"{sums[0]} passed, {sums[1]} failed, {sums[2]} skipped")
+    return int(bad)
+
+
+def _apart(names: Sequence[str]) -> subprocess.CompletedProcess[str]:
+    command = [sys.executable, "-m", "tests", *names]
+    return subprocess.run(
+        command, stdout=subprocess.PIPE, stderr=subprocess.STDOUT, text=True, errors="replace"
+    )
+
+
 if __name__ == "__main__":
-    sys.exit(main())
+    sys.exit(run(sys.argv[1:]) if sys.argv[1:] else run_all())

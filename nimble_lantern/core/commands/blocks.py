@@ -10,6 +10,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Words, of_the_page
+from nimble_lantern.core.targets.words import exact
 
 _PLAIN = "(normal | plain | ordinary | body | standard | regular | usual) (text | type | style)"
 CATALOGUE.table("headinglevel", {"[level] one": 1, "[level] two": 2, "[level] three": 3})
@@ -68,6 +69,18 @@ def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
     return of_the_page(parse.args.get("target"))
 
 
+def _whole(sitting: Sitting, parse: Parse) -> bool:
+    """ "Tea at four should be a heading", where that is all of a line."""
+    target = parse.args.get("target")
+    if not isinstance(target, Words):
+        return of_the_page(target)
+    blocks = sitting.document.blocks
+    return any(
+        2 * (r.end.offset - r.start.offset) > len(blocks[r.start.block].text)
+        for r in exact(sitting.document, target.words)
+    )
+
+
 def _says_which(sitting: Sitting, parse: Parse) -> bool:
     """ "Heading for the ferry" is more likely text; "heading two for the ferry" is none."""
     return not isinstance(parse.args.get("target"), Words) or "headinglevel" in parse.args
@@ -76,11 +89,20 @@ def _says_which(sitting: Sitting, parse: Parse) -> bool:
 @command(
     "[start | begin | make] [a] heading [{headinglevel}]",
     "[start | begin | make] [a] level {headinglevel} heading",
+    "[start | begin | make] [a] {headinglevel:nthlevel} level heading [here]",
     *frames.made("[(a | the)] (heading | title | header | headline)", stated=False),
     *frames.made("[a] (heading | title | header) {headinglevel}"),
     *frames.made("[a] [level] {headinglevel} [level] heading"),
     *frames.made("[a] [level] {headinglevel:nthlevel} [level] heading"),
     *frames.made("{headinglevel:subheading}"),
+    *(
+        Way(way, when=_whole)
+        for way in frames.told("[(a | the)] (heading | title | header | headline)")
+    ),
+    *frames.made_of("[a | the] (heading | title | header)"),
+    *frames.made_of("[a] [level] {headinglevel} [level] heading"),
+    *frames.made_of("[a] [level] {headinglevel:nthlevel} [level] heading"),
+    *frames.made_of("{headinglevel:subheading}"),
     Way("{target} is a heading", when=_of_the_page),
     "<make> from {target} a heading",
     Way("heading [{headinglevel}] for {target}", when=_says_which),
@@ -254,21 +276,32 @@ CATALOGUE.table(
     },
 )
 CATALOGUE.table(
-    "bulletpoints", {"(bullets | bullet points | points)": "bulleted", "numbers": "numbered"}
+    "bulletpoints",
+    {
+        "(bullets | bullet points | points | dots)": "bulleted",
+        "(numbers | one two three)": "numbered",
+    },
 )
+
+
+def _empty_here(sitting: Sitting, parse: Parse) -> bool:
+    """ "Bullets", where nothing is written yet: a list begins."""
+    return not sitting.document.blocks[sitting.writing_place.block].text.strip()
 
 
 @command(
     "[<begin>] [a] [new] {listkind} list",
     "<begin> a [new] list",
+    Way("(bullets | bullet points)", when=_empty_here),
     *frames.made("[a] {listkind} list"),
     *frames.made("a list"),
     *frames.made("{listkind:bulletpoints}"),
     *frames.made("{listkind} items"),
     *frames.made("[a] list with {listkind:bulletpoints}"),
-    "make [a] [{listkind}] list (of | out of | from) {target}",
-    "make [a] list with {listkind:bulletpoints} (of | out of | from) {target}",
+    *frames.made_of("[a] [{listkind}] list"),
+    *frames.made_of("[a] list with {listkind:bulletpoints}"),
     *frames.given("{listkind:bulletpoints}"),
+    Way("{target} [as] (a bullet | bullets | a bullet point)", when=_of_the_page),
     "(bullet | itemise) {target}",
     *frames.made("{listkind:onekind}", False),
     example="make the last two paragraphs a list",
@@ -284,7 +317,14 @@ def make_list(
 
 
 @command(
-    "{listkind:bulletpoints} instead of (bullets | bullet points | numbers)",
+    "{listkind:bulletpoints} (instead of | rather than | [and] not | in place of) [the]"
+    " (bullets | bullet points | numbers | dots)",
+    "(make | put | use | have) [it] {listkind:bulletpoints}"
+    " (instead of | rather than | [and] not) [the] (bullets | bullet points | numbers | dots)",
+    "(change | turn | switch | make | swap) (the | those | these)"
+    " (bullets | bullet points | numbers | dots) (into | to | for) {listkind:bulletpoints}",
+    "(the | those | these) (bullets | bullet points | numbers | dots) <shall> be"
+    " {listkind:bulletpoints}",
     "(change | switch) [from] (bullets | bullet points | numbers) to {listkind:bulletpoints}",
     "(change | switch) to {listkind:bulletpoints}",
     example="numbers instead of bullets",
@@ -331,6 +371,7 @@ CATALOGUE.table("centred", {"(centred | centered | in the centre | in the middle
     "<make> {target} [to be] {alignment:centred}",
     "<wish> {target} {alignment:centred}",
     "apply {alignment} alignment to {target}",
+    "{alignment} [hand] (side | edge | margin) for {target}",
     "give {target} {alignment} alignment",
     Way("{target} {alignment:centred}", when=_of_the_page),
     example="align the title right",
@@ -345,7 +386,9 @@ def align(
     return _become(sitting, target, f"set {alignment}", align=alignment)
 
 
-@command("justify {target}", "make {target} justified", example="justify the last paragraph",
+@command("justify {target}", *frames.made("justified"),
+         *frames.made("(straight | flush | even) (on | at | down) both (sides | edges | margins)"),
+         example="justify the last paragraph",
          group="format", here=True, of_blocks=True)  # fmt: skip
 def justify(sitting: Sitting, target: Places) -> Done | Refusal:
     """Set paragraphs straight at both edges."""

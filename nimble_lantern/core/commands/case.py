@@ -8,9 +8,9 @@ from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Piece, Position, Range
-from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.targets.model import Places, Words
 from nimble_lantern.core.writing.capitals import capitalised, title_case
 
 
@@ -58,6 +58,13 @@ def capitals(sitting: Sitting, target: Places) -> Done:
     return recased(sitting, target, _each_word)
 
 
+def _its_letter(sitting: Sitting, parse: Parse) -> bool:
+    """ "Clothes needs a big c": the letter that the word begins with."""
+    target, said = parse.args.get("target"), tuple(parse.args.get("letter", ()))
+    word = target.words[-1] if isinstance(target, Words) else ""
+    return len(said) == 1 and len(said[0].rstrip(".")) == 1 and word[:1] == said[0][0]
+
+
 def _first_letter(text: str) -> str:
     return capitalised(text)
 
@@ -68,12 +75,16 @@ def _first_letter(text: str) -> str:
     "(make | start | begin) {target} [start | begin] [with] a capital [letter]",
     "{target} <shall> (have | get | start with | begin with | be given | take) a capital [letter]",
     "{target} (wants | needs | takes | gets) a capital [letter]",
+    Way(
+        "{target} (needs | wants | with | <shall> have) a (big | capital) {letter:words}",
+        when=_its_letter,
+    ),
     "(capitalise | capitalize) the first letter of {target}",
     "(uppercase | upper case) the first letter of {target}",
     example="start the last sentence with a capital",
     group="revising",
 )
-def initial(sitting: Sitting, target: Places) -> Done:
+def initial(sitting: Sitting, target: Places, letter: tuple[str, ...] = ()) -> Done:
     """Begin a target with a capital."""
     return recased(sitting, target, _first_letter)
 
@@ -83,7 +94,7 @@ def initial(sitting: Sitting, target: Places) -> Done:
         "([all] [in] (capitals | caps | capital letters | block capitals | block letters | big"
         " letters) | [in] (upper case | uppercase))"
     ),
-    "all (capitals | caps) (for | on) {target}",
+    "(all (capitals | caps) | block (capitals | letters) | big letters) (for | on) {target}",
     "(uppercase | upper case) {target}",
     "(capitalise | capitalize) (every letter (of | in) {target} | all of {target} | {target}"
     " completely)",
@@ -103,10 +114,15 @@ def upper(sitting: Sitting, target: Places) -> Done:
     "(lower case | lowercase | no capitals) [(for | on)] {target}",
     "(decapitalise | uncapitalise | uncapitalize | decapitalize) {target}",
     "{target} with a small letter",
+    Way(
+        "{target} (needs | wants | with | <shall> have) a (small | little) {letter:words}",
+        when=_its_letter,
+    ),
+    "{target} <should_not> have (a capital [letter] | capitals | a big letter)",
     example="make that lower case",
     group="revising",
 )
-def lower(sitting: Sitting, target: Places) -> Done:
+def lower(sitting: Sitting, target: Places, letter: tuple[str, ...] = ()) -> Done:
     """Write a target in small letters throughout."""
     return recased(sitting, target, str.lower)
 

@@ -75,6 +75,8 @@ def _wants_an_answer(sitting: Sitting, parse: Parse) -> bool:
     "(choose | pick | take) [the] {position} [one]",
     Way("[the] {position} [one]", when=_may_be_chosen),
     "[the] number {number}",
+    Way("[the] (top | upper) [one]", when=_wants_an_answer),
+    "[the] {position} of (them | those | these)",
     example="choose two",
     group="choosing",
     answers=True,
@@ -83,6 +85,8 @@ def _wants_an_answer(sitting: Sitting, parse: Parse) -> bool:
 )
 def choose(sitting: Sitting, number: int | None = None, position: int | None = None) -> Answer:
     """Pick one of the numbered places, or a numbered row of what is shown."""
+    if number is None and position is None:
+        number = 1
     if sitting.question is None and numbered(sitting):
         return _row(sitting, number if number is not None else position or 0)
     question = _question(sitting)
@@ -102,6 +106,11 @@ def _row(sitting: Sitting, n: int) -> Instead | Refusal:
     return Instead(row_words(sitting, n))
 
 
+def _is_asked(sitting: Sitting, parse: Parse) -> bool:
+    """ "Forget it" leaves a question; with none, it is a sentence."""
+    return sitting.question is not None and not sitting.question.beside
+
+
 def _says_one(sitting: Sitting, parse: Parse) -> bool:
     return sitting.question is not None and len(_saying(sitting.question, parse.args["words"])) == 1
 
@@ -115,9 +124,11 @@ def _saying(question: Question, words: Sequence[str]) -> list[int]:
 @command(
     "[(choose | pick | take | i mean)] the one (with | that says | about | called | in) {words}",
     Way("(choose | pick | take) {words}", when=_says_one),
+    Way("[(choose | pick | take)] the {words} one", when=_says_one),
     example="the one with the ferry",
     group="choosing",
     answers=True,
+    heard=2,  # "the ... one" would let any words of the page be heard as an answer
 )
 def choose_by_words(sitting: Sitting, words: tuple[str, ...]) -> Answer:
     """Pick the numbered place in which these words stand."""
@@ -131,7 +142,9 @@ def choose_by_words(sitting: Sitting, words: tuple[str, ...]) -> Answer:
     return answered(sitting, question, (said[0],))
 
 
-@command("(choose | pick | take) the last [one]", "the last [one]", example="the last one",
+@command("(choose | pick | take) the last [one]", "(the | that) last [one]",
+         "[(choose | pick | take)] the (last | final) of (them | those | these | all)",
+         example="the last one",
          group="choosing", answers=True)  # fmt: skip
 def choose_last(sitting: Sitting) -> Answer:
     """Pick the last of the numbered places."""
@@ -141,21 +154,30 @@ def choose_last(sitting: Sitting) -> Answer:
     return answered(sitting, question, (len(question.options) - 1,))
 
 
-@command("(choose | pick | take) (all | both) [of them]", "(all | both) [of them]", "every one",
-         "all of them please", example="all of them", group="choosing",
-         answers=True, when=_asks)  # fmt: skip
-def choose_all(sitting: Sitting) -> Answer:
+@command("(choose | pick | take) (all | both) [of them]", "(all | both) [of (them | those)]",
+         "(every | each) [single] one [of (them | those)]", "all of them please",
+         "[(choose | pick | take)] (them (all | both) | the [whole] lot | everything)",
+         "[(choose | pick | take | do)] all {number} [of them]",
+         example="all of them", group="choosing", answers=True, when=_asks)  # fmt: skip
+def choose_all(sitting: Sitting, number: int | None = None) -> Answer:
     """Take all of the numbered places."""
     question = _question(sitting)
     if isinstance(question, Refusal):
         return question
+    if number is not None and number != len(question.options):
+        return Refusal(f"There are {len(question.options)} of them.", "", "Say “all of them”.")
     return answered(sitting, question, tuple(range(len(question.options))))
 
 
 @command(
     "cancel [that]",
     "never mind",
-    "none [of (them | these)]",
+    "none [of (them | these | those)]",
+    Way(
+        "(forget (it | about it) | leave (it | that | them) [alone | be | as it is])",
+        when=_is_asked,
+    ),
+    Way("(neither | none) [of (them | these | those)]", when=_is_asked),
     example="cancel",
     group="choosing",
     keeps_question=True,

@@ -134,6 +134,10 @@ def _list_of(sitting: Sitting, r: Range) -> Range:
         "(<shift> | <set_down>) {target} <exactly> {side:beside} the {position} [one]",
         when=_parts_or_items,
     ),
+    Way(
+        "{target} [<shall> (come | go | be | stand)] {side:beside} the {position} [one]",
+        when=_parts_or_items,
+    ),
     "(<shift> | <set_down>) {target} (where | to where | in the place of) [the] {position} [one]"
     " (is | was | stands)",
     example="put the last paragraph where the first one is",
@@ -154,7 +158,7 @@ def move_to_nth(
 
 @command(
     "<shift> {target} <exactly> {side:beside} {place:target}",
-    "<shift> {target} [(up | down | back | right)] to the [very] {edge:docedge}",
+    "<shift> [(up | down)] {target} [(up | down | back | right)] to the [very] {edge:docedge}",
     "<shift> {target} {edge:atedge} [(of | on | in) the list]",
     "<shift> {target} (where | to where | in the place of) {place:target} (is | was | stands)",
     *(
@@ -165,8 +169,12 @@ def move_to_nth(
             "<set_down> {target} {edge:atedge} [(of | on | in) the list]",
             "<set_down> {target} (where | in the place of) {place:target} (is | was | stands)",
             "{target} {edge:atedge}",
+            "{target} <shall> (be | come | go) (the | in) {edge:atedge} [(one | place | of all)]",
+            "{target} <shall> come {edge:atedge}",
             "{target} (should come | should go | goes | belongs) {side:beside} {place:target}",
             "{target} (should be | should go | goes | belongs) {edge:atedge} [(on | in) the list]",
+            "{target} <shall> (come | go | be | stand) {side:beside} {place:target}",
+            "{target} [up | down] to the [very] {edge:docedge} [(of | on) the list]",
             "<wish> {target} moved {side:beside} {place:target}",
             "<wish> {target} moved to the [very] {edge:docedge}",
         )
@@ -247,7 +255,13 @@ CATALOGUE.table("upward", {"(up | higher)": -1, "(down | lower)": 1})
     "<shift> {target} {upward} [one]",
     "<shift> {target} {upward} [by] {number} [(places | place | lines | items)]",
     "<shift> {target} {number} [(places | place)] {upward}",
-    Way("<set_down> {target} {upward} [one]", when=_parts_or_items),
+    Way("<set_down> {target} {upward} [(one | a place | a bit)]", when=_parts_or_items),
+    Way("{target} {number} [(places | place | lines | items)] {upward}", when=_parts_or_items),
+    Way("{target} {upward} (one | a place)", when=_parts_or_items),
+    Way(
+        "{target} (goes | <shall> go | <shall> move) {upward} [(one | a place)]",
+        when=_parts_or_items,
+    ),
     Way("<wish> {target} moved {upward} [one]", when=_parts_or_items),
     example="move the last item up",
     group="revising",

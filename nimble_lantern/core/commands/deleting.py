@@ -10,8 +10,18 @@ from nimble_lantern.core.document import edits, units
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
-from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, That, Unit, of_a_grid, of_the_page
+from nimble_lantern.core.state import Done, Option, Question, Sitting
+from nimble_lantern.core.targets.model import (
+    Order,
+    Places,
+    That,
+    Unit,
+    Units,
+    no_thing,
+    of_a_grid,
+    of_the_page,
+)
+from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import in_a_list
 
 
@@ -22,7 +32,7 @@ def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
     """
     target = parse.args.get("target")
     chosen = isinstance(target, That) and sitting.selection is not None
-    return chosen or of_the_page(target)
+    return chosen or of_the_page(target) or no_thing(target)
 
 
 def _out(sitting: Sitting, parse: Parse) -> bool:
@@ -59,10 +69,15 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
             "(chuck | knock | whip | get) {target} out",
             "(take | cut | wipe | throw) {target} away",
             "(we | i) (do not | don't) (need | want | like) {target}"
-            " [(any more | there | here | in there)] [(delete | remove) it]",
+            " [(any more | there | here | in there | on the list)] [(delete | remove) it]",
+            "{target} goes [out]",
             "we (can | could) (lose | do without) {target}",
             "{target} (can | could | must | should | has to | will have to) (go | come out)",
-            "{target} out",
+            "{target} (out | away)",
+            "{target} (can | could | must | should | has to) be"
+            " (thrown (out | away) | deleted | removed | dropped | cut | taken out)",
+            "{target} (is not | isn't) (needed | wanted) [(here | there | any more)]",
+            "(cancel | omit) {target}",
         )
     ),
     example="delete the last two words",
@@ -77,6 +92,31 @@ def delete(sitting: Sitting, target: Places) -> Done:
     whole = target.unit in (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
     after = replace(remove(sitting, ranges, blocks=whole), insertion=None)
     return Done(after, f"deleted {how_much}: {what}{near(target)}")
+
+
+@command(
+    "<remove> {counted}",
+    example="delete two words",
+    group="revising",
+    destructive=True,
+)
+def delete_counted(sitting: Sitting, counted: tuple[int, Unit]) -> Done | Refusal:
+    """Delete so many words or letters: those before the writing place, or those after it."""
+    count, unit = counted
+    ways = ((f"the {many(count, unit.value)} before", Order.LAST), ("those after", Order.NEXT))
+    options = []
+    block = sitting.document.blocks[sitting.writing_place.block].text
+    at_end = not block[sitting.writing_place.offset :].strip()
+    for label, order in ways[:1] if at_end else ways:
+        found = resolve(Units(unit, order, count), sitting) if count > 0 else None
+        if isinstance(found, Places):
+            options.append(Option(label, (("target", found),), found.ranges))
+    if not options:
+        return Refusal("There are not so many here.", "", "Say which: “the last two words”.")
+    if len(options) == 1:
+        return delete(sitting, dict(options[0].args)["target"])
+    asked = Question("deleting.delete", {}, tuple(options))
+    return Done(replace(sitting, question=asked), "those before or those after? Say a number")
 
 
 @command(

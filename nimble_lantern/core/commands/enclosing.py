@@ -105,7 +105,7 @@ def _round(sitting: Sitting, r: Range, before: str, after: str, kind: str) -> Ed
     "<make> {target} out of [the] {round}",
     "no {round} <about> {target}",
     "(unquote | unbracket) {target}",
-    "(<undress> | take | take out) [the] {round} [(off | away | out)]",
+    "(<undress> | take | take out) [(the | both | both the | those)] {round} [(off | away | out)]",
     "no {round}",
     example="take the quotes off that",
     group="revising",

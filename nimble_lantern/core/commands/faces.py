@@ -14,7 +14,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.alike import kind_of
-from nimble_lantern.core.targets.model import Places, Words
+from nimble_lantern.core.targets.model import Places, Words, of_the_page
 
 SIZES = (10, 11, 12, 14, 16, 18, 20, 24, 28, 32, 36, 48, 60, 72)
 CATALOGUE.table(
@@ -32,7 +32,12 @@ CATALOGUE.table(
     },
 )
 CATALOGUE.table(
-    "larger", {"(larger | bigger)": 1, "(smaller | less big)": -1, "much (larger | bigger)": 3}
+    "larger",
+    {
+        "(larger | bigger | big | large | up a size | a size up)": 1,
+        "(smaller | less big | small | down a size | a size down)": -1,
+        "much (larger | bigger)": 3,
+    },
 )
 
 
@@ -51,12 +56,23 @@ def _no_colour_word(sitting: Sitting, parse: Parse) -> bool:
     return not isinstance(target, Words) or kind_of(target.words) != "colour"
 
 
+def _part(sitting: Sitting, parse: Parse) -> bool:
+    """ "The last line should be red"; "the door should be red" is a sentence."""
+    return of_the_page(parse.args.get("target"))
+
+
+def _of_a_part(adjective: str) -> tuple[Way, ...]:
+    ways = (f"{{target}} [<into>] {adjective}", *frames.told(adjective))
+    return tuple(Way(way, when=_part) for way in ways)
+
+
 @command(
     *(
         Way(way, when=_no_colour_word)
         for way in frames.made("[the] [colour | color] {colour} [colour | color]", False)
     ),
     *frames.made("{colour} (letters | type | ink | print)", False),
+    *_of_a_part("[the] [colour | color] {colour} [colour | color]"),
     "(colour | color) {target} [in] {colour}",
     "{colour} for {target}",
     "(change | set | make) the (colour | color) of {target} [to] {colour}",
@@ -106,6 +122,10 @@ def _sized(points: int) -> Refusal | None:
 
 @command(
     *frames.made("[at] (size {number} | {number} (point | points) | {number} point size)", False),
+    *_of_a_part(
+        "[at] [(a | the)] (size {number} | {number} (point | points) | {number} point size)"
+    ),
+    "{number} (point | points) for {target}",
     "(change | set | make) [the] size (of | for) {target} [to] {number} [(point | points)]",
     "size {number} for {target}",
     "set {target} to {number} (point | points)",
@@ -128,6 +148,8 @@ def size(sitting: Sitting, target: Places | None = None, number: int = 12) -> Do
 
 @command(
     *frames.made("[(a bit | a little | a size | a step)] {larger}", False),
+    *_of_a_part("[(a bit | a little | a size | a step)] {larger}"),
+    Way("{target} in [a] {larger} (letters | type | print | size | font)", when=_part),
     "(<make> | <wish>) {target} in [a] {larger} (letters | type | print | size | font)",
     "use [a] {larger} (letters | type | print | size | font) (for | on) {target}",
     "give {target} [a] {larger} (letters | type | print | size | font)",
@@ -222,6 +244,23 @@ def _look_marked(styled: str) -> Look:
     return styled, None
 
 
+CATALOGUE.table(
+    "lookverb",
+    {
+        "(bold | embolden)": "bold",
+        "(italicise | italicize)": "italic",
+        "underline": "underline",
+        "highlight": "highlight",
+        "(strike through | cross out)": "strike",
+    },
+)
+
+
+@rule("lookdone", "{lookverb}")
+def _look_done(lookverb: str) -> Look:
+    return lookverb, None
+
+
 @rule("look", "{colour}")
 def _look_coloured(colour: str) -> Look:
     return "colour", colour
@@ -233,6 +272,10 @@ def _look_coloured(colour: str) -> Look:
     "[both] {a:look} and {b:look} {target}",
     "<wish> {target} [both] [<into>] {a:look} and [<into>] {b:look}",
     "apply [both] {a:look} and {b:look} to {target}",
+    "{a:lookdone} and {b:lookdone} {target}",
+    "[both] {a:look} and {b:look} (for | on) {target}",
+    "{a:lookdone} {target} and <make> it [<into>] {b:look}",
+    "{a:lookdone} {target} and {b:lookdone} it [(too | as well)]",
     "{target} [both] [<into>] {a:look} and {b:look}",
     example="make the last sentence bold and italic",
     group="format",

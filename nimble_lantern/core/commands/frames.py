@@ -14,16 +14,22 @@ def made(adjective: str, stated: bool = True) -> tuple[str, ...]:
         f"<make> {{target}} [to be] [<into>] {adjective}",
         f"<wish> {{target}} [to be] [<into>] {adjective}",
     )
-    if not stated:
-        return said
+    return (*said, f"{{target}} [<into>] {adjective}", *told(adjective)) if stated else said
+
+
+def told(adjective: str) -> tuple[str, ...]:
+    """It is said of a target how it should be: "the title should be bold"."""
     return (
-        *said,
-        f"{{target}} [<into>] {adjective}",
         f"{{target}} <shall> be [<into>] {adjective}",
         f"(can | could | may | might) {{target}} be [<into>] {adjective}",
         f"{{target}} could do with being [<into>] {adjective}",
         f"{{target}} would look (better | good | nice | nicer) [<into>] {adjective}",
     )
+
+
+def made_of(noun: str) -> tuple[str, ...]:
+    """It is made of a target: "make a heading of the first line"."""
+    return (f"(make | create | form) {noun} [out] (of | from) {{target}}",)
 
 
 def given(noun: str) -> tuple[str, ...]:
@@ -36,7 +42,7 @@ def given(noun: str) -> tuple[str, ...]:
         f"(mark | show | set | write | have | make) {{target}} with {a} {noun}",
         f"{{target}} with {a} {noun}",
         f"{{target}} (needs | wants | could do with | <shall> have | <shall> get) {a} {noun}",
-        f"{a} {noun} for {{target}}",
+        f"{a} {noun} (for | on) {{target}}",
     )
 
 
@@ -47,6 +53,7 @@ def unmade(adjective: str) -> tuple[str, ...]:
         f"<wish> {{target}} (not | no longer) [to be] [<into>] {adjective}",
         f"{{target}} (not | no longer) [<into>] {adjective}",
         f"{{target}} <should_not> be [<into>] {adjective}",
+        f"[(i | we)] (do not | don't) (want | need | like) {{target}} [<into>] {adjective}",
         f"(take | bring | get) {{target}} out of {adjective}",
     )
 
@@ -65,7 +72,7 @@ def taken(noun: str) -> tuple[str, ...]:
 
 def gone(noun: str) -> tuple[str, ...]:
     """Said of what is selected, or was just done: "remove the bullets", "bullets off"."""
-    the = "[all] [(the | its | their | any | that | this | of the)]"
+    the = "[(all | both)] [(the | its | their | any | that | this | of the)]"
     return (
         f"<undress> {the} {noun}",
         f"(take | get) {the} {noun} (off | away | out)",

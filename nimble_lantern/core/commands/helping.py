@@ -8,16 +8,22 @@ from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, TRADE_NOUNS, TRADE_VERBS
+from nimble_lantern.core.lexicon.manners import ASKED_DOING
 from nimble_lantern.core.lexicon.meanings import MEANINGS
 from nimble_lantern.core.state import Done, Help, Option, Question, Sitting
 
 
 def _of_the_trade(sitting: Sitting, parse: Parse) -> bool:
     """ "How do i make a list" is asked of the desk; "how do i get to the island" of a reader."""
-    words = parse.args.get("words", ())
+    words = as_asked(parse.args.get("words", ()))
     telling = [w for w in words if w in TRADE_NOUNS or w in TRADE_VERBS]
     verb = bool(words) and (words[0] in PLAIN_VERBS or words[0] in MEANINGS)
     return bool(telling) and (verb or len(telling) * 2 >= len(words))
+
+
+def as_asked(words: tuple[str, ...]) -> tuple[str, ...]:
+    """ "The words for deleting" are asked as "delete"."""
+    return (ASKED_DOING.get(words[0], words[0]), *words[1:]) if words else words
 
 
 @command(
@@ -28,13 +34,17 @@ def _of_the_trade(sitting: Sitting, parse: Parse) -> bool:
     Way("(can i | is there a way to | is it possible to | how to) {words}", when=_of_the_trade),
     Way("what (do i | should i) say to {words}", when=_of_the_trade),
     Way("help [me] (with | on | about) {words}", when=_of_the_trade),
-    Way("what is the command (for | to) {words}", when=_of_the_trade),
+    Way(
+        "what (is | are) the (command | commands | word | words) (for | to) {words}",
+        when=_of_the_trade,
+    ),
+    Way("how does (one | anyone | somebody) {words}", when=_of_the_trade),
     example="how do i make a list",
     group="desk",
 )
 def how(sitting: Sitting, words: tuple[str, ...]) -> Help:
     """Show how something is said, with the words in view; a number does it."""
-    return Help(words)
+    return Help(as_asked(words))
 
 
 @command(

@@ -6,6 +6,7 @@ from dataclasses import fields, replace
 from itertools import takewhile
 from typing import Any
 
+from nimble_lantern.core.commands.choosing import cancel
 from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.document import history
 from nimble_lantern.core.document.history import Version, Walk
@@ -17,6 +18,7 @@ from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.mending import lessons
 from nimble_lantern.core.settings import setting_text
 from nimble_lantern.core.state import EXPORTED, Done, Sitting
+from nimble_lantern.core.targets.model import Unit
 
 
 def walked(sitting: Sitting, walk: Walk) -> Sitting:
@@ -128,6 +130,11 @@ def _just_harmed(sitting: Sitting, parse: Parse) -> bool:
     return made is not None and made.traits.destructive and sitting.question is None
 
 
+def _to_be_brought(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put that sentence back" is said of one that was just taken away, or undone."""
+    return _just_harmed(sitting, parse) or _lies_ahead(sitting, parse)
+
+
 def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     return bool(sitting.history.ahead)
 
@@ -164,8 +171,11 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     Way("[no] (do not | don't) do (that | it | this)", when=_just_harmed),
     "roll (it | that) back",
     "(roll | step | go) back {number} (steps | changes | times)",
+    "[back] {number} (steps | changes) [back]",
+    "(take | put | get) [the | my] last {number} (changes | steps | things | edits) back",
+    "(take | put | get) [the | my | that] last (change | step | edit) back",
     "(go | take me | take it) back to [how it was] before i did (that | it | this)",
-    "(go | take me | take it) back to how it was before",
+    "(go | take me | take it | return) [back] to how it was [before]",
     "<wish> back what (i | you | we) [have] [just] (deleted | removed | cut | lost | took out)",
     "undo what i [have] [just] (did | done)",
     Way("[no] (do not | don't) (delete | remove) (that | it | this | them)", when=_just_harmed),
@@ -203,6 +213,10 @@ def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     "(put | bring) back what i (undid | took back | have undone)",
     "(put | bring) [back] (my | the) (change | changes) [back]",
     Way("i did want (that | it)", when=_lies_ahead),
+    Way(
+        "[no] [yes] [(do | so)] (do | <remove> | change | make) (it | that) again", when=_lies_ahead
+    ),
+    Way("[no] [yes] do (do | <remove> | change) (it | that)", when=_lies_ahead),
     "redo {number:both} [of (those | them)]",
     "(redo | bring back | restore) what i [just] (undid | took back)",
     example="redo that",
@@ -225,13 +239,14 @@ def redo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     "(bring | get | put) (it | that | this | them | everything) back [again]",
     "(restore | undelete) (it | that | this | them)",
     Way("<wish> (that | it | this | them) back", when=_just_harmed),
+    Way("(put | bring | get) (that | the | this) {unit} back [again]", when=_to_be_brought),
     "bring back",
     Way("(oops | oh no | no | wrong | not that | back | as it was | oh)", when=_just_harmed),
     example="bring it back",
     group="repair",
     walks=True,
 )
-def restore(sitting: Sitting) -> Done | Refusal:
+def restore(sitting: Sitting, unit: Unit | None = None) -> Done | Refusal:
     """Bring back what was undone, or what a command just took away; never takes words out."""
     if sitting.history.ahead:
         return redo(sitting)
@@ -316,7 +331,7 @@ def redo_everything(sitting: Sitting) -> Done | Refusal:
     "forget (that | i said that | about that) [last] [bit | part]",
     "(scrap | scratch | strike) (that | it | this)",
     "forget [the | that] last (bit | part | thing | sentence)",
-    example="forget that",
+    example="scratch that",
     group="repair",
     walks=True,
     destructive=True,
@@ -324,3 +339,20 @@ def redo_everything(sitting: Sitting) -> Done | Refusal:
 def forget(sitting: Sitting) -> Done | Refusal:
     """Take back the last utterance that changed the text."""
     return undo(sitting)
+
+
+def _is_asked(sitting: Sitting, parse: Parse) -> bool:
+    """ "Forget that" leaves a question, and takes nothing back, where one is asked."""
+    return sitting.question is not None and not sitting.question.beside
+
+
+@command(
+    "forget [about] (that | those) [one | ones]",
+    example="forget about that one",
+    group="choosing",
+    keeps_question=True,
+    when=_is_asked,
+)
+def leave_question(sitting: Sitting) -> Done:
+    """Leave what is asked."""
+    return cancel(sitting)

@@ -10,12 +10,22 @@ from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.replacing import STOPS, bare_mark
 from nimble_lantern.core.document.model import Document, Range
+from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
-from nimble_lantern.core.lexicon.closed import DETERMINERS
+from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE, OF_DEGREE_AND_TIME
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Order, Places, Unit, Units, Words, of_the_page
+from nimble_lantern.core.targets.model import (
+    Order,
+    Places,
+    Unit,
+    Units,
+    Words,
+    as_things,
+    of_the_page,
+)
+from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import places
 from nimble_lantern.core.writing.lexer import mark_named
 
@@ -26,10 +36,18 @@ _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM)
 
 def _beside(sitting: Sitting, target: Places, text: tuple[str, ...], before: bool) -> Done:
     whole = target.unit in _WHOLE
+    text = bare_word(text)
     wrote = insert_beside(sitting, target.first, text, before, whole)
     side = "before" if before else "after"
     where = named(sitting.document, target.ranges[:1])
     return Done(wrote.sitting, f"put {quoted(wrote.text)} {side} {where}")
+
+
+def bare_word(text: tuple[str, ...]) -> tuple[str, ...]:
+    """ "Stick a not before open" puts "not" there: no thing is called so."""
+    if len(text) == 2 and text[0] in ("a", "an") and text[1] in LITTLE | OF_DEGREE_AND_TIME:
+        return text[1:]
+    return text
 
 
 def _plain_words(sitting: Sitting, parse: Parse) -> bool:
@@ -41,7 +59,7 @@ def _plain_words(sitting: Sitting, parse: Parse) -> bool:
     thing = isinstance(target, Words) and not target.called and target.words[:1] == ("the",)
     if thing and text and bare_mark(text)[0] in DETERMINERS:
         return False
-    if not text or text[0] in ("me", "it", "that", "them") or text[-1] in _NEARNESS:
+    if not text or text[0] in ("me", "it", "that", "them") or text[-1] in _NEARNESS | _OF_THE_CLOCK:
         return False
     return not set(text) & PARTS
 
@@ -49,7 +67,8 @@ def _plain_words(sitting: Sitting, parse: Parse) -> bool:
 def _no_thing(sitting: Sitting, parse: Parse) -> bool:
     """ "Add with kind regards at the end", and not "add a little salt at the end"."""
     text = tuple(parse.args.get("text", ()))
-    return _plain_words(sitting, parse) and bare_mark(text)[0] not in DETERMINERS
+    ended = any(text[-len(stop) :] == stop for stop in STOPS)
+    return _plain_words(sitting, parse) and (ended or bare_mark(text)[0] not in DETERMINERS)
 
 
 def _a_word_or_two(sitting: Sitting, parse: Parse) -> bool:
@@ -58,6 +77,8 @@ def _a_word_or_two(sitting: Sitting, parse: Parse) -> bool:
     return _plain_words(sitting, parse) and len(text) <= 2 and text[0] not in DETERMINERS
 
 
+_OF_THE_CLOCK = frozenset(("half", "quarter"))
+"""Before "past", they are a time: "half past two" is no place after "two"."""
 _NEARNESS = frozenset("just right immediately straight directly there in to".split())
 
 
@@ -76,6 +97,31 @@ def _wished(sitting: Sitting, parse: Parse) -> bool:
     """ "I would like please before reply", and not "i would like to go on after reply"."""
     text = tuple(parse.args.get("text", ()))
     return text[:1] != ("to",) and _plain_words(sitting, parse)
+
+
+def _a_mark(sitting: Sitting, parse: Parse) -> bool:
+    """ "Ladder needs a comma"."""
+    return bool(mark_named(tuple(parse.args.get("text", ()))))
+
+
+def _no_furniture(sitting: Sitting, parse: Parse) -> bool:
+    """ "Could you needs a please after it"; "the stair needs a rail after it" is a sentence."""
+    thing = as_things(parse.args.get("target"))
+    return _a_mark(sitting, parse) or not thing and _a_word_or_two(sitting, parse)
+
+
+def _a_mark_here(sitting: Sitting, parse: Parse) -> bool:
+    """ "Comma after ladder", where none can follow: the text so far ends with a stop."""
+    place = sitting.writing_place
+    before = sitting.document.blocks[place.block].text[: place.offset].rstrip()
+    stopped = not before or before[-1] in ".,;:!?"
+    return stopped and _a_mark(sitting, parse)
+
+
+def _beside_a_block(sitting: Sitting, parse: Parse) -> bool:
+    """ "A new paragraph after the first one"; "a bullet after the ferry" may be anything."""
+    target = parse.args.get("target")
+    return target is None or of_the_page(target)
 
 
 _PROSE = (Unit.SENTENCE, Unit.PARAGRAPH, Unit.LINE, Unit.HEADING)
@@ -105,7 +151,8 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
         when=_plain_words,
     ),
     Way(
-        "<ahead_of> {target} [you] (insert | put | add | write | type) {text}", when=_not_a_sentence
+        "<ahead_of> {target} [you] (insert | put | add | write | type | say) {text}",
+        when=_not_a_sentence,
     ),
     "there (should | ought to | must) be [a | an] {text:words} <exactly> <ahead_of> {target}",
     Way(
@@ -114,12 +161,16 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
         when=_plain_words,
     ),
     Way(
-        "{text:words} (goes | should go | should come | belongs) <exactly> <ahead_of> {target}",
+        "{text:words} (goes | belongs | <shall> (go | come | stand | be)) <exactly> <ahead_of>"
+        " {target}",
         when=_a_word_or_two,
     ),
     Way("<wish> {text:words} <exactly> <ahead_of> {target}", when=_wished),
-    "prepend {text:words} to {target}",
-    Way("<put> {text:words} (at | to | on | in) the <beginning> of {target}", when=_in_prose),
+    Way(
+        "{target} (needs | wants | <shall> have) [a | an] {text:words} <ahead_of> it",
+        when=_no_furniture,
+    ),
+    Way("{text:words} <ahead_of> {target}", when=_a_mark_here),
     Way("<put> <ahead_of> {target} the (word | words) {text}", when=_plain_words),
     example="insert old before the ferry",
     group="revising",
@@ -138,7 +189,10 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         " [(the word | the words)] {text:words} in <exactly> <behind> {target}",
         when=_plain_words,
     ),
-    Way("<behind> {target} [you] (insert | put | add | write | type) {text}", when=_not_a_sentence),
+    Way(
+        "<behind> {target} [you] (insert | put | add | write | type | say) {text}",
+        when=_not_a_sentence,
+    ),
     "there (should | ought to | must) be [a | an] {text:words} <exactly> <behind> {target}",
     Way(
         "(put | pop | stick | write | add | squeeze | slip | slot) in {text:words} <exactly>"
@@ -146,12 +200,22 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         when=_plain_words,
     ),
     Way(
-        "{text:words} (goes | should go | should come | belongs) <exactly> <behind> {target}",
+        "{text:words} (goes | belongs | <shall> (go | come | stand | be)) <exactly> <behind>"
+        " {target}",
         when=_a_word_or_two,
     ),
     Way("<wish> {text:words} <exactly> <behind> {target}", when=_wished),
-    "append {text:words} to {target}",
-    Way("<put> {text:words} (at | to | on | in) the <finish> of {target}", when=_in_prose),
+    Way(
+        "{target} (needs | wants | <shall> have) [a | an] {text:words} <behind> it",
+        when=_no_furniture,
+    ),
+    Way("{target} (needs | wants) a {text}", when=_a_mark),
+    Way("{text:words} <behind> {target}", when=_a_mark_here),
+    Way(
+        "(tack | add | stick | put | append) {text:words} on <exactly> <behind> {target}",
+        when=_plain_words,
+    ),
+    Way("<behind> {target} (comes | goes | should come) {text}", when=_a_word_or_two),
     Way("<put> <behind> {target} the (word | words) {text}", when=_plain_words),
     example="insert every day after the ferry",
     group="revising",
@@ -162,8 +226,68 @@ def insert_after(sitting: Sitting, text: tuple[str, ...], target: Places) -> Don
 
 
 @command(
+    "(add | put | insert | write | start) a [new] (paragraph | item | point | bullet) {side:beside}"
+    " {target} [(saying | that says | with | which says)] {text}",
+    "(add | put | insert | write | start) a [new] (paragraph | item | point | bullet) {side:beside}"
+    " the {position} [one] (saying | that says | with | which says) {text}",
+    "(add | put | insert) (an | another) item {side:beside} {target} [(saying | that says)] {text}",
+    example="add a paragraph after the first paragraph saying tea is free",
+    group="revising",
+    when=_beside_a_block,
+)
+def insert_block(
+    sitting: Sitting,
+    text: tuple[str, ...],
+    target: Places | None = None,
+    side: str = "after",
+    position: int = 0,
+) -> Done | Refusal:
+    """Write a paragraph or an item of its own before or after another.  The writing place stays."""
+    if target is None:
+        found = resolve(Units(Unit.PARAGRAPH, Order.NTH, 1, position), sitting)
+        if isinstance(found, Refusal):
+            return found
+        target = found
+    whole = Range(*block_range(sitting.document, target.first.start.block))
+    return _beside(sitting, Places((whole,), unit=Unit.PARAGRAPH), text, side == "before")
+
+
+@command(
+    Way("<put> {text:words} (at | to | on | in) the <finish> of {target}", when=_in_prose),
+    Way(
+        "(at | to | on) the <finish> of {target} (insert | put | add | write) {text}",
+        when=_in_prose,
+    ),
+    Way("append {text:words} to {target}", when=_plain_words),
+    Way("{target} <shall> (end | finish) with {text}", when=_in_prose),
+    example="add every day at the end of the first paragraph",
+    group="revising",
+)
+def insert_at_end(sitting: Sitting, text: tuple[str, ...], target: Places) -> Done:
+    """Put words in at the end of a paragraph or sentence.  The writing place stays."""
+    return _beside(sitting, replace(target, unit=None), text, before=False)
+
+
+@command(
+    Way("<put> {text:words} (at | to | on | in) the <beginning> of {target}", when=_in_prose),
+    Way(
+        "(at | to | on) the <beginning> of {target} (insert | put | add | write) {text}",
+        when=_in_prose,
+    ),
+    Way("prepend {text:words} to {target}", when=_plain_words),
+    Way("{target} <shall> (start | begin) with {text}", when=_in_prose),
+    example="add also at the start of the last sentence",
+    group="revising",
+)
+def insert_at_start(sitting: Sitting, text: tuple[str, ...], target: Places) -> Done:
+    """Put words in at the start of a paragraph or sentence.  The writing place stays."""
+    return _beside(sitting, replace(target, unit=None), text, before=True)
+
+
+@command(
     "(insert | write | type | continue | carry on | go on) [(something | words | text)] <exactly>"
     " <ahead_of> {target}",
+    "(add | put | say) (something | words | text) <exactly> <ahead_of> {target}",
     example="insert before the last sentence", group="revising")  # fmt: skip
 def write_before(sitting: Sitting, target: Places) -> Done:
     """The next thing you say goes in before a target; then writing goes on where it stopped."""
@@ -175,6 +299,7 @@ def write_before(sitting: Sitting, target: Places) -> Done:
 @command(
     "(insert | write | type | continue | carry on | go on) [(something | words | text)] <exactly>"
     " <behind> {target}",
+    "(add | put | say) (something | words | text) <exactly> <behind> {target}",
     example="insert after the last sentence", group="revising")  # fmt: skip
 def write_after(sitting: Sitting, target: Places) -> Done:
     """The next thing you say goes in after a target; then writing goes on where it stopped."""

@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from wordfreq import zipf_frequency
+
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.moving import paste_at
 from nimble_lantern.core.document import units
@@ -18,9 +20,10 @@ from nimble_lantern.core.document.edits import (
 )
 from nimble_lantern.core.document.model import Document, Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
-from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Order, Places, Unit, Units, Words
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.lexicon.names import DAYS, MONTHS, PROPER
+from nimble_lantern.core.state import Done, Option, Question, Sitting
+from nimble_lantern.core.targets.model import Order, Places, Unit, Units, Words, as_things
 from nimble_lantern.core.targets.resolve import nth_like
 
 CATALOGUE.table("neighbour", {"(previous | last | one before)": -1, "(next | following)": 1})
@@ -31,10 +34,21 @@ def _of_blocks(sitting: Sitting, parse: Parse) -> bool:
     return not isinstance(parse.args.get("target"), Words)
 
 
+def _no_sentences(sitting: Sitting, parse: Parse) -> bool:
+    """Sentences of one paragraph are joined in another way: with a mark or a word."""
+    unit = getattr(parse.args.get("target"), "unit", None)
+    return _of_blocks(sitting, parse) and unit is not Unit.SENTENCE
+
+
 def _of_two(sitting: Sitting, parse: Parse) -> bool:
     """ "Swap tea and coffee" names two things, "swap the tea" none."""
     target = parse.args.get("target")
     return not isinstance(target, Words) or "and" in target.words
+
+
+def _no_people(sitting: Sitting, parse: Parse) -> bool:
+    """ "The first two items should change places"; "the men and the women should" are no words."""
+    return not as_things(parse.args.get("target"))
 
 
 def joined(sitting: Sitting, first: int, last: int) -> Sitting:
@@ -61,7 +75,7 @@ def joined(sitting: Sitting, first: int, last: int) -> Sitting:
     "(join | add) (this | the) paragraph (to | with) the {neighbour} [(paragraph | one)]",
     example="join the last two paragraphs",
     group="revising",
-    when=_of_blocks,
+    when=_no_sentences,
 )
 def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> Done | Refusal:
     """Make several paragraphs one."""
@@ -79,6 +93,68 @@ def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> 
     after = joined(sitting, top, last)
     whole = units.block_range(after.document, top)
     return Done(after.about([whole]), f"joined {many(last - top + 1, 'paragraph')}")
+
+
+CATALOGUE.table(
+    "link",
+    {"[a] comma": ",", "[a] semicolon": ";", "[a] dash": " –", "and": " and", "but": " but"},
+)
+
+
+def _sentences(sitting: Sitting, parse: Parse) -> bool:
+    """Sentences were named, which have a mark or a word between them when they are one."""
+    return getattr(parse.args.get("target"), "unit", None) is Unit.SENTENCE
+
+
+@command(
+    "(join | combine | unite | merge | connect | link) {target} (with | by | using) {link}",
+    "(put | set) {link} between {target}",
+    "<make> {target} [<into>] (one | a single | one long) [sentence] [with {link}]",
+    "make (one | a single) sentence [out] (of | from) {target} [with {link}]",
+    "(join | combine | unite | merge) {target} [(together | into one | into one sentence)]",
+    "{target} <shall> be (one | a single) [sentence]",
+    example="join the last two sentences with and",
+    group="revising",
+    when=_sentences,
+)
+def join_sentences(sitting: Sitting, target: Places, link: str = "") -> Done | Refusal:
+    """Make two sentences one, with a comma, a semicolon, a dash, “and” or “but” between them."""
+    document, r = sitting.document, target.first
+    found = list(units.within(document, "sentence", r))
+    if len(found) != 2 or found[0].end.block != found[1].start.block:
+        if len(found) == 2:
+            return join(sitting, replace(target, unit=None))
+        return Refusal("Two sentences can be made one.", "", "Name two: “the last two sentences”.")
+    if not link:
+        options = tuple(Option(f"with “{said}”", (("link", sign),)) for said, sign in _LINKS)
+        asked = Question("joining.join_sentences", {"target": target}, options)
+        return Done(replace(sitting, question=asked), "joined by what? Say a number")
+    first, second = found
+    text = document.blocks[first.end.block].text
+    stop = len(text[: first.end.offset].rstrip(" .!?"))
+    opening = text[second.start.offset :].split(" ", 1)[0]
+    begins = text[second.start.offset]
+    small = begins if _keeps_capital(sitting, opening) else begins.lower()
+    step = Splice(first.end.block, stop, second.start.offset + 1, Piece(f"{link} {small}"))
+    after = sitting.edited(Edit((step,)))
+    shorter = second.start.offset + 1 - stop - len(f"{link} {small}")
+    whole = Range(first.start, second.end._replace(offset=second.end.offset - shorter))
+    return Done(after.about([whole]), f"{quoted(after.document.text(whole))} is one sentence")
+
+
+def _keeps_capital(sitting: Sitting, word: str) -> bool:
+    """Whether a sentence's first word has its capital in the middle of one, too."""
+    bare = word.strip(",.;:!?").replace("’", "'").lower()
+    named = sitting.names.follow(sitting.document.blocks).match([bare], 0)
+    plain = bare in {*PROPER.split(), *DAYS, *MONTHS} or bare.split("'")[0] == "i"
+    return bool(named) or plain or word[1:2].isupper() or zipf_frequency(bare, "en") < _NAME
+
+
+_NAME = 3.0
+"""On wordfreq's Zipf scale; a rarer word at the start of a sentence is taken for a name."""
+
+
+_LINKS = (("and", " and"), ("a comma", ","), ("a semicolon", ";"), ("a dash", " –"))
 
 
 def _whole(sitting: Sitting, parse: Parse) -> bool:
@@ -122,6 +198,9 @@ def join_to(
     "{target} <shall> (start | begin) a new paragraph",
     "break the paragraph {side:beside} {target}",
     "(split | break) {target} off",
+    "<make> {target} [<into>] (a paragraph of its own | its own paragraph)",
+    "give {target} (a paragraph of its own | its own paragraph)",
+    "(start | begin | put) {target} (on | in) a new paragraph",
     "new paragraph {side:beside} {target}",
     "break [the paragraph] at {target}",
     "(start | begin) a [new] paragraph at {target}",
@@ -172,11 +251,15 @@ def split_part(
     "(swap | exchange | switch | change) [the] (place | places | position | positions) of"
     " {a:target} (and | with) {b:target}",
     "(swap | exchange | switch | change) [the] (place | places | position | positions) of {target}",
-    "(swap | switch | turn) {target} (over | round | around)",
+    "(swap | switch | turn | change) {target} (over | round | around)",
+    "{target} the other way (round | around)",
     "{target} <shall> be the other way (round | around)",
     "(change | reverse | swap | turn round) the order of {target}",
     "reverse {target}",
     "put {a:target} where {b:target} is",
+    Way("{target} <shall> (change | swap | exchange) places", when=_no_people),
+    Way("(let | have | make) {target} (change | swap | exchange) places", when=_no_people),
+    "(change | exchange) {a:target} (for | with) {b:part}",
     example="swap the first sentence and the last sentence",
     group="revising",
     when=_of_two,
@@ -295,7 +378,11 @@ CATALOGUE.table(
 
 @command(
     "sort {target}",
-    "(put | set) {target} in [the] {sorting}",
+    "(put | set | get | arrange) {target} (in | into) [the] {sorting}",
+    "{sorting} for {target}",
+    "(sort | arrange | order) {target} [from] a to z",
+    "{target} [from] a to z",
+    "(arrange | order) {target} alphabetically",
     "alphabetise {target}",
     "sort {target} alphabetically",
     "sort {target} (backwards | the other way round)",

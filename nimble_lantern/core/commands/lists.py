@@ -11,17 +11,26 @@ from nimble_lantern.core.document.model import Kind, Piece, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.lexicon.closed import PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.names import DAYS, MONTHS, PROPER
+from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places
 
 DEEPEST = 6
 
 
+def _in_a_list(sitting: Sitting, parse: Parse) -> bool:
+    """ "Deeper" is said of the item that is being written, or is a word of the text."""
+    named = parse.args.get("target") is not None
+    return named or sitting.document.blocks[sitting.caret.block].kind == "item"
+
+
 @command(
     "(next | new | another) (item | bullet | point)",
     "<begin> (a | an | the) [(next | new | another)] [list] (item | bullet | point)",
     "<begin> another [list] (item | bullet | point)",
+    Way("(next | new) number", when=_in_a_list),
     example="next item",
          group="format")  # fmt: skip
 def next_item(sitting: Sitting) -> Done:
@@ -30,7 +39,7 @@ def next_item(sitting: Sitting) -> Done:
 
 
 @command("<stop> [(the | this)] list", "end of [the] list", "(out of | no more) [the] list",
-         "[the] list is (over | finished | done)",
+         "[the] list [is] (over | finished | done)",
          example="end list", group="format")  # fmt: skip
 def end_list(sitting: Sitting) -> Done:
     """Go on in normal text after a list."""
@@ -39,6 +48,16 @@ def end_list(sitting: Sitting) -> Done:
 
 def _there_is_a_list(sitting: Sitting, parse: Parse) -> bool:
     return any(block.kind is Kind.ITEM for block in sitting.document.blocks)
+
+
+_BESIDE = frozenset("after before behind above below under between".split())
+
+
+def _an_item(sitting: Sitting, parse: Parse) -> bool:
+    """ "Another item a whistle"; "another item was" and "another item on the bill" go on."""
+    text = tuple(parse.args.get("text", ()))
+    goes_on = text[:1] and text[0] in VERBS | PREPOSITIONS | SUBJECT_PRONOUNS | _BESIDE
+    return _there_is_a_list(sitting, parse) and not goes_on
 
 
 def _names_an_item(sitting: Sitting, parse: Parse) -> bool:
@@ -53,7 +72,10 @@ def _names_an_item(sitting: Sitting, parse: Parse) -> bool:
         " [the (end | bottom) of] the list",
         when=_names_an_item,
     ),
-    Way("add (an item | another item) {text}", when=_there_is_a_list),
+    Way("add (an item | another item) [saying] {text}", when=_an_item),
+    Way("(another | one more) item [saying] {text}", when=_an_item),
+    Way("[add] (a | another) list item {text:words} [at the end of the list]", when=_an_item),
+    Way("list item {text:words} at the end of the list", when=_there_is_a_list),
     example="add lamp oil to the list",
     group="format",
 )
@@ -78,12 +100,6 @@ _CAPITALISED = frozenset((*DAYS, *MONTHS, *PROPER.split(), "i"))
 
 
 CATALOGUE.table("depth", {"(deeper | further in)": 1, "(shallower | further out | less deep)": -1})
-
-
-def _in_a_list(sitting: Sitting, parse: Parse) -> bool:
-    """ "Deeper" is said of the item that is being written, or is a word of the text."""
-    named = parse.args.get("target") is not None
-    return named or sitting.document.blocks[sitting.caret.block].kind == "item"
 
 
 @command(

@@ -35,12 +35,12 @@ _FAMILIES = {
     "bold": _Family(
         "(bold | embolden | bold face | boldface)",
         "(bold [face | type | letters | print] | boldface | heavy type)",
-        "(bold [face | type] | boldface)",
+        "(bold [face | type | letters | print] | boldface)",
     ),
     "italic": _Family(
         "(italic | italicise | italicize | italics)",
         "(italic [type | letters] | italics | italicised | italicized)",
-        "(italic | italics | italic type)",
+        "(italic [type | letters] | italics)",
         ("(slant | slope) {target}",),
     ),
     "underline": _Family(
@@ -51,6 +51,7 @@ _FAMILIES = {
             "underscore {target}",
             "(<put> | draw | run) a line (under | underneath | below | beneath) {target}",
             "give {target} a line (under | underneath) [it | them]",
+            Way("[a] line (under | underneath | below) {target}", when=_of_the_page),
         ),
     ),
     "strike": _Family(
@@ -62,6 +63,7 @@ _FAMILIES = {
             "strike {target} (through | out)",
             "cross {target} through",
             "(<put> | draw | run) a line through {target}",
+            Way("[a] line through {target}", when=_of_the_page),
         ),
     ),
     "highlight": _Family(
@@ -125,6 +127,10 @@ def _register(name: str, family: _Family) -> None:
     def not_typing(sitting: Sitting, parse: Parse) -> bool:
         return (name, None) not in sitting.typing
 
+    def just_made(sitting: Sitting, parse: Parse) -> bool:
+        """ "Not bold", where something was just made so."""
+        return bool(sitting.trail) and sitting.trail[-1].command == f"marks.{name}"
+
     def off_that(sitting: Sitting) -> Done | Refusal:
         ranges = (sitting.selection,) if sitting.selection else sitting.that
         if not ranges:
@@ -159,6 +165,7 @@ def _register(name: str, family: _Family) -> None:
         (off_that, f"no_{name}_here", (
             *(Way(way, when=not_typing) for way in frames.gone(family.noun)[:2]),
             f"un{name} [(it | that | this | them)]",
+            Way(f"not {family.adjective} [(after all | there)]", when=just_made),
         ), f"remove the {name}", f"Take {name} off what is selected, or was just done."),
         (begin, f"{name}_on", (
             f"{switched} on",
@@ -194,6 +201,8 @@ _PEN = "{ink} (highlight | highlighting | highlighter)"
     "highlight {target} [(in | with)] {ink}",
     f"make {{target}} {_INK}",
     f"{{target}} {_INK}",
+    "(put | use | draw) {ink} (over | on | across) {target}",
+    "make {target} stand out in {ink}",
     *frames.given(_PEN),
     f"mark {{target}} (with | in) {_PEN}",
     example="highlight the last word in yellow",

@@ -15,7 +15,7 @@ from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.sentences import AFTER_MEAN, NEVER_LAST, VERBS
 from nimble_lantern.core.mending.knowing import taught_by
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.alike import kind_of, mends, of_one_kind
+from nimble_lantern.core.targets.alike import Mend, kind_of, mends, of_one_kind
 from nimble_lantern.core.targets.words import normal, places
 
 
@@ -26,10 +26,22 @@ def _takes_up(sitting: Sitting, parse: Parse) -> bool:
     to write to the board" is a sentence.
     """
     said = tuple(parse.args.get("text", ()))
-    if not sitting.that or not _few(said) or "not" in said:
+    if not _few(said) or "not" in said:
         return False
+    if not sitting.that:
+        # Nothing was just said: it can only be the one day, month or hour of the last sentence.
+        return kind_of(said) in _OF_TIME and len(_in_last_sentence(sitting, said)) == 1
     again = _again(sitting, sitting.that[0], said)
     return again or len(said) <= 2 or bool(mends(sitting.document, sitting.that[0], said))
+
+
+_OF_TIME = ("day", "month", "hour")
+
+
+def _in_last_sentence(sitting: Sitting, said: tuple[str, ...]) -> list[Mend]:
+    """What of its kind stands in the sentence before the writing place."""
+    last = next(units.backward(sitting.document, "sentence", sitting.caret), None)
+    return mends(sitting.document, last, said) if last is not None else []
 
 
 def _selected(sitting: Sitting, parse: Parse) -> bool:
@@ -167,6 +179,8 @@ def meant(sitting: Sitting, text: tuple[str, ...], old: tuple[str, ...] = ()) ->
         return mended(sitting, sitting.selection, text)
     if old:
         return _instead(sitting, old, text)
+    if not sitting.that and len(found := _in_last_sentence(sitting, text)) == 1:
+        return mended(sitting, found[0].range, found[0].words)
     if len(sitting.that) != 1 or sitting.that[0].empty:
         return Refusal("Nothing was just written.", "", "Select the words first, then say others.")
     last = sitting.that[0]

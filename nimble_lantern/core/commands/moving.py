@@ -57,7 +57,11 @@ def to_end(sitting: Sitting) -> Done:
     Way("[the] [very] (start | beginning | top) of {target}", when=_of_the_page),
     "<go> [back] [up | down] to {target}",
     "<go> to the (place | spot | bit | point) <ahead_of> {target}",
+    "(<go> | be | start writing) [to] where {target} (starts | begins)",
     "i want [to] (be | write | go) <exactly> <ahead_of> {target}",
+    "<caret> (<shall> be | goes | should go) <exactly> <ahead_of> {target}",
+    "<wish> <caret> <exactly> <ahead_of> {target}",
+    Way("[over | on | back | down | up] to {target}", when=_of_the_page),
     example="go to the start of the last sentence",
     group="moving",
 )
@@ -71,9 +75,13 @@ def before(sitting: Sitting, target: Places) -> Done:
     "<go> <exactly> <behind> {target}",
     "[<go>] [back | up | down] (to | at) [the] <finish> of {target}",
     "i want [to] (be | write | go) <exactly> <behind> {target}",
+    "<caret> (<shall> be | goes | should go) <exactly> <behind> {target}",
+    "<wish> <caret> <exactly> <behind> {target}",
+    Way("[over | on | back | down | up] to the <finish> of {target}", when=_of_the_page),
     "<go> <exactly> (to | at) the other side of {target}",
     Way("[the] [very] (end | bottom) of {target}", when=_of_the_page),
     "<go> to the (place | spot | bit | point) <behind> {target}",
+    "(<go> | be | start writing) [to] where {target} (ends | stops | finishes)",
     example="go after the harbour board",
     group="moving",
 )
@@ -101,7 +109,11 @@ def to_writing(sitting: Sitting) -> Done:
 @command(
     "<go> (forward | forwards | on | ahead | right) [by] {counted}",
     "<go> (forward | forwards | right) [{number}]",
+    "<go> {counted} (forward | forwards | on | right | to the right)",
     "(forward | right) {counted}",
+    "{counted} (forward | forwards | on | ahead | to the right)",
+    "<step> [(forward | on)] over {counted}",
+    "(skip | hop) {counted} [(forward | forwards | on | ahead)]",
     example="go forward two words",
     group="moving",
 )
@@ -115,18 +127,28 @@ def forward(
 @command(
     "<go> (back | backward | backwards | left) [by] {counted}",
     "<go> (back | backward | backwards | left) [{number}]",
+    "<go> {counted} (back | backwards | left | to the left)",
+    "[to] [the] previous {unit}",
+    "[back] to the {unit} before",
     "(back | left) {counted}",
+    "{counted} (back | backward | backwards | to the left)",
+    "<step> back over {counted}",
     example="go back three words",
     group="moving",
 )
 def back(
-    sitting: Sitting, counted: tuple[int, Unit] = (1, Unit.CHARACTER), number: int | None = None
+    sitting: Sitting,
+    counted: tuple[int, Unit] = (1, Unit.CHARACTER),
+    number: int | None = None,
+    unit: Unit | None = None,
 ) -> Done | Refusal:
     """Move the writing place back by characters, words, sentences, lines or paragraphs."""
+    if unit is not None:
+        counted = (1, unit)
     return _moved(sitting, number or counted[0], counted[1], -1)
 
 
-@command("<go> up [by] {counted}", "<go> up [{number}]", "up {counted}",
+@command("<go> up [by] {counted}", "<go> up [{number}]", "up {counted}", "{counted} up",
          example="go up two lines", group="moving")  # fmt: skip
 def up(
     sitting: Sitting, counted: tuple[int, Unit] = (1, Unit.LINE), number: int | None = None
@@ -136,7 +158,8 @@ def up(
 
 
 @command("<go> down [by] {counted}", "<go> down [{number}]",
-         "down {counted}", example="go down three lines", group="moving")  # fmt: skip
+         "down {counted}", "{counted} down", example="go down three lines",
+         group="moving")  # fmt: skip
 def down(
     sitting: Sitting, counted: tuple[int, Unit] = (1, Unit.LINE), number: int | None = None
 ) -> Done | Refusal:

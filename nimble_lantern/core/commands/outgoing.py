@@ -194,7 +194,7 @@ def back_up(sitting: Sitting) -> Done:
 
 @command(
     "check (everything | all [my] documents | the desk | my documents) [now]",
-    "is everything (saved | kept)",
+    "is everything (saved | kept | safe)",
     heard=1,
     example="check everything",
     group="desk",

@@ -19,8 +19,17 @@ from nimble_lantern.core.mending.again import put_right
 from nimble_lantern.core.mending.alternatives import Alternative
 from nimble_lantern.core.mending.knowing import taught_by
 from nimble_lantern.core.state import Done, Option, Question, Sitting
-from nimble_lantern.core.targets.alike import mends, of_one_kind
-from nimble_lantern.core.targets.model import Places, Unit, Words, of_the_page
+from nimble_lantern.core.targets.alike import kind_of, mends, of_one_kind
+from nimble_lantern.core.targets.model import (
+    Order,
+    Places,
+    Unit,
+    Units,
+    Words,
+    as_things,
+    of_the_page,
+)
+from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.targets.words import places
 from nimble_lantern.core.writing.spelling import letter
 
@@ -34,20 +43,37 @@ def _said(parse: Parse) -> tuple[tuple[str, ...], tuple[str, ...]]:
     return tuple(w for w in old if w not in DETERMINERS), tuple(parse.args.get("text", ()))
 
 
+def _bare(words: tuple[str, ...]) -> tuple[str, ...]:
+    return tuple(w for w in words if w not in DETERMINERS)
+
+
 def _of_a_kind(sitting: Sitting, parse: Parse) -> bool:
     """ "Make thursday friday" is a request; "tea instead of cake" is not known to be one."""
     return of_one_kind(*_said(parse))
 
 
 def _much_alike(sitting: Sitting, parse: Parse) -> bool:
-    """ "Make second song last song": of one kind, or as many words of which some are the same."""
+    """ "Make second song last song": of one kind, alike in sound, or as many words of which some
+    are the same."""
     old, new = _said(parse)
+    new = _bare(new)
+    counted = kind_of(old) == "number" and len(old) > 1 and old[-1:] != new[-1:]
+    if counted and as_things(parse.args.get("target")):
+        # "The two men should be one" is a wish of the letter's.
+        return False
     alike = 1 < len(old) == len(new) and bool(set(old) & set(new))
-    return of_one_kind(old, new) or alike
+    sounds = bool(old) and phrase_key(" ".join(old)) == phrase_key(" ".join(new))
+    return of_one_kind(old, new) or alike or sounds
 
 
 def _alike_or_a_part(sitting: Sitting, parse: Parse) -> bool:
-    """The same, or any words for a part of the page: "the last sentence should say we waited"."""
+    """The same, or any words for a part of the page: "the last sentence should say we waited".
+
+    What only points at something else is no new text: "the last line should be the first one".
+    """
+    text = tuple(parse.args.get("text", ()))
+    if text and text[-1] in _REFERRING | _EDGES:
+        return False
     return of_the_page(parse.args.get("target")) or _much_alike(sitting, parse)
 
 
@@ -71,7 +97,22 @@ def _no_sentence(sitting: Sitting, parse: Parse) -> bool:
 
 
 _MADE_OF = frozenset("one two single plain normal".split())
+_EDGES = frozenset("first last top bottom next previous".split())
 _REFERRING = frozenset("one ones it them him her us me you".split())
+
+
+def _of_a_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "The last sentence should be we waited": of a part that is less than all of the text."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    whole = isinstance(target, Units) and target.unit is Unit.DOCUMENT
+    clause = bool(set(text) & (VERBS | SUBJECT_PRONOUNS)) or len(text) > _FEW_WORDS
+    told = isinstance(target, Units) and target.order is not Order.THIS
+    return told and not whole and clause and not set(text[:1]) & _SAID_OF_IT
+
+
+_FEW_WORDS = 3
+_SAID_OF_IT = frozenset("about of for in on at to not kept left sent read written".split())
+"""After "should be", they say something of a sentence and are none."""
 
 
 def _words_there(sitting: Sitting, parse: Parse) -> bool:
@@ -135,14 +176,19 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "(change | alter) (the | that) (day | date | time | name | number | word | price"
         " | place | month | year | hour) from {target} to {text}",
         "(put | write) {text:words} where (it says | i said | i wrote) {target}",
+        "for {target} (put | write | say) {text}",
         "where i (said | wrote) {target} i [really | actually] (meant | mean) {text}",
     ),
-    Way("(make | turn) {target} [(a | an)] {text}", when=_much_alike),
+    *_each(
+        _much_alike,
+        "(make | turn) {target} [(a | an)] {text}",
+        "{target} <shall> (be | become) {text}",
+    ),
     *_each(
         _alike_or_a_part,
         "(make | turn) {target} into {text}",
         "(make | let | have) {target} (read | say) {text}",
-        "(fix | switch | exchange | trade) {target} (to | for) {text}",
+        "(fix | switch | exchange | trade | alter | change) {target} (to | for) {text}",
         "(put | use | have) {text:words} (instead of | in place of | rather than) {target}",
         "it (should | ought to) be {text:words} [and] not {target}",
         "it (is not | isn't | should not be | shouldn't be) {target} it (is | it's | should be)"
@@ -152,16 +198,16 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "(it | that) (was not | wasn't | isn't | is not) {target} (it | that) (was | is | should"
         " have been) {text}",
         "{target} becomes {text}",
-        "{target} is wrong it (should be | is) {text}",
-        "{target} <shall> (be | read | say | become) {text}",
+        "{target} is (wrong | not right) i (meant | said | want | wanted) {text}",
+        "{target} is (wrong | not right) it (should (be | say | read) | is | must be) {text}",
+        "{target} <shall> (read | say) {text}",
         "<remove> {target} and (put | write | say) {text}",
         "<discard> {target} and (put | write | say) {text}",
     ),
     *_each(
         _of_a_kind,
         "<change> {target} [in] {text}",
-        "{target} to {text}",
-        "[(put | write | say)] {text:words} for {target}",
+        "(put | write | say) {text:words} for {target}",
         "{text:words} (instead of | in place of | rather than) {target}",
     ),
     *_each(
@@ -215,6 +261,20 @@ def replace_with(
     return Done(after, f"{quoted(old)} is now {quoted(written)}{count}{near(target)}")
 
 
+@command(
+    Way("{target} <shall> (become | be) {text}", when=_of_a_part),
+    example="the last sentence should be we waited an hour",
+    group="revising",
+)
+def should_be(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done:
+    """Ask whether a part of the page is to be these words: it may be said of it in a letter."""
+    question = Question.whether(
+        "replacing.replace_with", "yes: replace it", "no: leave it", target=target, text=text
+    )
+    much = f"{quoted(sitting.document.text(target.first))} by “{' '.join(text)}”"
+    return Done(replace(sitting, question=question), f"replace {much}: “yes” or “no”?")
+
+
 def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0) -> Question:
     """The question which of its alternatives takes the place of a target, beside other answers."""
     options = (
@@ -236,6 +296,7 @@ def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0
     "(wherever | everywhere) [it] [(says | has | reads)] {target} (put | write | say | make it"
     " | use) {text}",
     Way("{target} to {text:words} <everywhere>", when=_words_there),
+    Way("{target} (becomes | is now | <shall> be) {text:words} <everywhere>", when=_words_there),
     example="replace the ferry with the boat everywhere",
     group="revising",
     destructive=True,

@@ -30,7 +30,10 @@ def _shown(sitting: Sitting, parse: Parse) -> bool:
     "i want to (select | change) {target}",
     "<wish> {target} [to be] selected",
     "make {target} the selection",
-    *(Way(pattern, when=_shown) for pattern in ("<pick> {target}", "{target} selected")),
+    *(
+        Way(pattern, when=_shown)
+        for pattern in ("<pick> {target}", "{target} selected", "{target} [please] select")
+    ),
     example="select the last sentence",
     group="selecting",
 )
@@ -48,6 +51,7 @@ def select(sitting: Sitting, target: Places) -> Done:
     "(deselect | unselect | let go of) [that | it | this | everything | the selection]",
     "(clear | remove | drop | cancel | lose | undo) [the] selection",
     "(no | nothing) (selection | selected)",
+    "(do not | don't) select [(anything | that | it | this)]",
     "[i] (do not | don't) (want | need) (that | it | this | anything) selected [any more]",
     "let go",
     example="select nothing",
@@ -82,6 +86,11 @@ def narrow(sitting: Sitting, target: Places) -> Done | Refusal:
     return Done(after, f"the selection is {named(sitting.document, inside[:1])} now")
 
 
+def _is_fresh(sitting: Sitting, parse: Parse) -> bool:
+    """ "Without the last word" is said of what was just selected."""
+    return sitting.selection is not None and sitting.fresh
+
+
 CATALOGUE.table(
     "extend",
     {"(extend | stretch | lengthen | grow | expand) [(it | that | this | [the] selection)]": True},
@@ -106,6 +115,9 @@ def _widened(sitting: Sitting, counted: tuple[int, Unit], forward: bool) -> Rang
     "<extend> [(forward | forwards | right | on)] [by] {counted} [more]",
     "<extend> [by] {counted} (more | forward | forwards | to the right | right)",
     "(select | take) {counted} more",
+    "(include | take in | add) [the] next {counted} [(too | as well)]",
+    "[make] [(it | that | this | the selection)] {counted} (longer | bigger | wider)",
+    "(make | have) (it | that | this | the selection) (longer | bigger | wider) by {counted}",
     "<extend> to the right by {counted}",
     "(include | take in | add) the {unit} after [(it | that | this)] [(too | as well | to the"
     " selection)]",
@@ -143,8 +155,35 @@ def _stretched(sitting: Sitting, r: Range | None) -> Done | Refusal:
 
 
 @command(
+    "(shrink | shorten | reduce | cut) [(it | that | this | the selection)] by {counted}",
+    "[make] [(it | that | this | the selection)] {counted} (shorter | smaller | less | fewer)",
+    Way("(leave (off | out) | without | drop | not) the last {unit}", when=_is_fresh),
+    Way("(leave (off | out) | without | drop | not) the last {counted}", when=_is_fresh),
+    Way("(leave (off | out) | without | drop | not) the first {first:unit}", when=_is_fresh),
+    example="one word less",
+    group="selecting",
+    when=_is_selected,
+)
+def shrink(
+    sitting: Sitting,
+    counted: tuple[int, Unit] | None = None,
+    unit: Unit = Unit.WORD,
+    first: Unit | None = None,
+) -> Done | Refusal:
+    """Let go of some words, letters or sentences at the end of the selection, or of the first."""
+    held = sitting.selection
+    count, of = counted or (1, first or unit)
+    inside = list(units.within(sitting.document, of.value, held)) if held else []
+    if held is None or len(inside) <= count:
+        return Refusal("There would be nothing left of the selection.", "", "“Select nothing”.")
+    kept = inside[1:] if first else inside[:-count]
+    return _stretched(sitting, Range(kept[0].start, kept[-1].end))
+
+
+@command(
     "<extend> {target:reach}",
     "<extend> [up] to {target}",
+    Way("[and] (on | up) to {target:reach}", when=_is_fresh),
     "<extend> (as far as | through | until | till) {target}",
     "(select | take) (up to | as far as) {target} too",
     example="extend to the end of the line",

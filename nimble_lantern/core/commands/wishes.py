@@ -13,6 +13,7 @@ from nimble_lantern.core.state import Done, Sitting
     "have you saved (it | that | this | everything)",
     "did you save (it | that | this | everything)",
     "(is | has) (it | everything | this) [been] saved",
+    "make sure (it | this | everything | the letter) (is | gets | has been) saved",
     example="save the document",
     group="desk",
 )

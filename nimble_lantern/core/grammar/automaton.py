@@ -33,9 +33,12 @@ class Production:
 
 @dataclass(slots=True)
 class State:
+    """`needs` are words of which one must still come; None where none has to."""
+
     words: dict[str, int] = field(default_factory=dict)
     slots: list[tuple[str, str | None, int]] = field(default_factory=list)
     accepts: list[Production] = field(default_factory=list)
+    needs: frozenset[str] | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -118,7 +121,25 @@ def compile_rule(productions: Sequence[Production]) -> list[State]:
                 state.words[label] = numbers[to_set]
             else:
                 state.slots.append((*label, numbers[to_set]))
+    _tell_needs(states)
     return states
+
+
+def _tell_needs(states: list[State]) -> None:
+    """What must still come behind each state.  No pattern repeats, so no state comes again."""
+    told: set[int] = set()
+    todo = [0]
+    while todo:
+        number = todo[-1]
+        state = states[number]
+        behind = [to for _, _, to in state.slots]
+        if missing := [to for to in (*behind, *state.words.values()) if to not in told]:
+            todo += missing
+            continue
+        todo.pop()
+        told.add(number)
+        if not state.accepts and all(states[to].needs is not None for to in behind):
+            state.needs = frozenset(state.words).union(*(states[to].needs or () for to in behind))
 
 
 class Grammar:
@@ -179,6 +200,7 @@ class Match:
         self.grammar = grammar
         self.words = words
         self._kept: dict[tuple[str, int], list[Found]] = {}
+        self._ahead = [frozenset(words[i:]) for i in range(len(words) + 1)]
 
     def at(self, rule: str, start: int) -> list[Found]:
         key = (rule, start)
@@ -194,6 +216,7 @@ class Match:
                 yield Found(end, value, free)
             return
         states, words, size = self.grammar.states(rule), self.words, len(self.words)
+        ahead = self._ahead
         todo: list[tuple[int, int, tuple[tuple[str, Any], ...], int]] = [(0, start, (), 0)]
         while todo:
             number, i, captures, free = todo.pop()
@@ -207,6 +230,10 @@ class Match:
                 if to is not None:
                     todo.append((to, i + 1, captures, free))
                 for name, capture, to in state.slots:
+                    needs = states[to].needs
+                    if needs is not None and needs.isdisjoint(ahead[i + 1]):
+                        # Whatever fills the slot, what has to come behind it does not.
+                        continue
                     for found in self.at(name, i):
                         kept = (*captures, (capture, found.value)) if capture else captures
                         todo.append((to, found.end, kept, free + found.free))

@@ -34,6 +34,12 @@ AUXILIARIES = frozenset(
     " we've we'd he's she's it's they're they'll they've there's that's cannot".split()
 )
 """With their contracted forms."""
+OF_DEGREE_AND_TIME = frozenset(
+    "very really quite rather just also too so only even almost nearly ever never always often"
+    " sometimes soon again already still yet perhaps maybe however therefore indeed somewhat fairly"
+    " pretty extremely usually probably hopefully unfortunately actually absolutely".split()
+)
+"""Adverbs: no thing is called so, and nobody takes one away but from a text."""
 SPEAKERS = frozenset("he she they i we it you".split())
 """Before a verb of saying, who says it: "she said"."""
 CONTRACTED = frozenset("s t d m ll re ve".split())

@@ -34,9 +34,10 @@ LEADS = _phrases(
     "sorry, i'm sorry, i am sorry, no wait, wait, actually, oh dear, oh no, oh well, hang on",
     "hold on, no sorry",
     "i beg your pardon, beg your pardon, pardon, excuse me, pardon me, yes, yes please, all right",
-    "tell you what, ooh, right so, why not, oh right, that was wrong, that's wrong, that is"
-    " wrong, that's not right, never mind, oops, whoops,"
-    " correction",
+    "tell you what, ooh, right so, why not, oh right, that was wrong, that was a mistake,"
+    " that's a mistake, my mistake, that's wrong, that is wrong, that's not right, never mind",
+    "that's not what i wanted, that is not what i wanted, that's not what i meant, that's not it",
+    "oops, whoops, correction",
     "where were we, you know what, i tell you what, ah yes, oh yes, yes well, nah, nope, i like to",
     "let's see, let me see, now let's see, well now, i don't suppose you could, right let's see",
     "next, first, also, again, quickly, simply, perhaps, maybe, hey, hello, computer, desk",
@@ -57,6 +58,9 @@ TAILS = _phrases(
     "if you don't mind, if possible, if you like, my dear, dear, okay, ok, all right, too, as well",
     "for emphasis, don't you think, don't you, do you think, if you would be so kind",
     "instead of the dots, instead of the bullets, instead of the numbers, instead of dots",
+    "we don't need it, we don't need it any more, i don't need it, i don't want it,"
+    " it's not needed, it is not needed, i don't like it, it's wrong, it is wrong",
+    "completely, entirely, altogether, that is, there please, again, once more",
     "then, after all, i think, will you please, can you please, quickly, again please, just now",
 )
 """After a request, one after another: "for me please"."""

@@ -10,7 +10,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from typing import NamedTuple
 
-from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.lexicon.desk import (
     ASIDES,
@@ -110,6 +110,8 @@ def of_what_is_selected(words: Sequence[str]) -> bool:
     bare = barest(words)
     if not bare or len(bare) > _MOST_ADDRESSED:
         return False
+    if any(_names_a_part(bare[i:]) for i in range(1, len(bare) - 1)):
+        return True
     trade = sum(w in TRADE_NOUNS or w in TRADE_VERBS for w in bare)
     of_it = any(w in SPOKEN_OF for w in bare)
     if bare[0] in TRADE_VERBS or trade * 2 >= len(bare):
@@ -119,6 +121,11 @@ def of_what_is_selected(words: Sequence[str]) -> bool:
     if of_it and len(bare) <= 3:
         return True
     return len(bare) <= 4 and bare[-1] in ("one", "ones") or len(bare) == 1 and of_it
+
+
+def _names_a_part(words: tuple[str, ...]) -> bool:
+    """ "Include the next two words" ends with a part of the page."""
+    return bool(set(words) & TRADE_NOUNS) and bool(CATALOGUE.grammar.parses("part", words))
 
 
 def _without_leads(words: tuple[str, ...]) -> Plainer:

@@ -15,7 +15,7 @@ from nimble_lantern.core.targets.model import Target, That, Units, Words, is_tar
 from nimble_lantern.core.targets.words import exact
 
 _INSIDE = frozenset(("in", "within", "inside", "on"))
-_IT = frozenset(("it", "that", "them", "this", "those"))
+_IT = frozenset(("it", "that", "them", "this", "those", "these"))
 _LONGEST = 14
 _LONGEST_PLACE = 8
 """Words of a request, and of the place that is named first."""

@@ -13,7 +13,7 @@ import math
 from collections import Counter
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
-from functools import cache
+from functools import cache, lru_cache
 from typing import Any
 
 from nimble_lantern.core.document.layout import LineIndex
@@ -266,7 +266,8 @@ def _known() -> tuple[dict[str, frozenset[str]], dict[str, float]]:
 def _weight(word: str) -> float:
     if word in LITTLE:
         return 0.1
-    return _known()[1].get(word, 1.5)
+    weight = _known()[1].get(word)
+    return 1.5 if weight is None else weight
 
 
 def _words_of(node: notation.Node) -> Iterator[str]:
@@ -320,6 +321,7 @@ class _Speaker:
         self.heard, self.said = heard, frozenset(heard.rest)
         self.meant = frozenset(_meant(heard.rest))
         self._kept: dict[str, tuple[str, ...] | None] = {}
+        self._worth: dict[str, float] = {}
 
     def wordings(self, name: str) -> Iterator[tuple[str, ...]]:
         """A command's patterns, those that share most with what was said first."""
@@ -374,10 +376,17 @@ class _Speaker:
 
         All that only mean the same count alike, so that the first way to say it is taken.
         """
-        return sum(
-            _weight(w) if w in self.said else 1.0 if w in self.meant else -0.2 * _weight(w)
-            for w in words
-        )
+        worth, total = self._worth, 0.0
+        for word in words:
+            if (value := worth.get(word)) is None:
+                value = worth[word] = self._worth_of(word)
+            total += value
+        return total
+
+    def _worth_of(self, word: str) -> float:
+        if word in self.said:
+            return _weight(word)
+        return 1.0 if word in self.meant else -0.2 * _weight(word)
 
 
 _tree = cache(notation.parse)
@@ -393,17 +402,23 @@ def _number(words: Sequence[str]) -> tuple[str, ...] | None:
 
 def _likeness(words: Sequence[str], made: Sequence[str]) -> float:
     """How much of what was said is in a wording, less what was put into it; from 0 to 1."""
-    said, there = Counter(words), Counter(made)
-    whole = sum(_weight(w) * n for w, n in said.items()) or 1.0
+    said, whole, meant = _said_as(tuple(words))
+    there = Counter(made)
     kept = 0.0
     for word, count in said.items():
         same = there[word] or any(there[m] for m in MEANINGS.get(word, ()))
         kept += _weight(word) * count * bool(same)
-    meant = _meant(words)
     added = sum(_weight(w) * max(0, n - max(said[w], meant[w] > 0)) for w, n in there.items())
     turned = sum(w in _TURNS and not said[w] for w in there)
     turned += sum(w in _TURNS and not there[w] for w in said)
     return max(0.0, (kept - _ADDED * added) / whole - _TURNED * turned)
+
+
+@lru_cache(maxsize=64)
+def _said_as(words: tuple[str, ...]) -> tuple[Counter[str], float, Counter[str]]:
+    """The words, the weight of all of them, and what they mean; read only."""
+    said = Counter(words)
+    return said, sum(_weight(w) * n for w, n in said.items()) or 1.0, _meant(words)
 
 
 _TURNS = frozenset("not no off without un never but except".split())

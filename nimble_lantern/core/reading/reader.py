@@ -254,12 +254,11 @@ def _taken_back(verdict: Verdict, words: Sequence[str], plain: Plainer) -> bool:
     if verdict.kind is not Judged.COMMAND or parse is None or parse.free:
         return False
     before = words[: len(words) - len(plain.words)]
-    return (
-        plain.allows(parse) and parse.command.traits.destructive and bool(set(before) & _REPAIRING)
-    )
+    takes_back = parse.command.traits.destructive or parse.command.traits.walks
+    return plain.allows(parse) and takes_back and bool(set(before) & _REPAIRING)
 
 
-_REPAIRING = frozenset("no oh sorry never wait oops whoops actually wrong".split())
+_REPAIRING = frozenset("no not oh sorry never wait oops whoops actually wrong mistake".split())
 
 
 def _suits(sitting: Sitting, parse: Parse, verdict: Verdict) -> bool:

@@ -36,6 +36,7 @@ def _words(words: tuple[str, ...]) -> Words | None:
 @rule(
     "target",
     "[the] (word | words | phrase | string | bit | part | name | text) {words}",
+    "the (time | date | day | number | price | amount | year) {words}",
     heard=False,
 )
 def _named_words(words: tuple[str, ...]) -> Words | None:
@@ -72,6 +73,11 @@ def _ordered_sign(order: Order, sign: str) -> Sign:
 @rule("target", "[the] {position} {sign}", heard=False)
 def _nth_sign(position: int, sign: str) -> Sign:
     return Sign(sign, Order.NTH, position)
+
+
+@rule("target", "[the] {sign} (at | on) the [very] (end | bottom)", heard=False)
+def _sign_at_the_end(sign: str) -> Sign:
+    return Sign(sign, Order.LAST)
 
 
 @rule("target", "(every | each) {sign}", "all [of] [the] {sign:signs}", heard=False)

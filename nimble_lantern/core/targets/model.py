@@ -7,6 +7,7 @@ from enum import Enum
 from typing import TypeGuard, get_args
 
 from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.lexicon.closed import DETERMINERS, OF_DEGREE_AND_TIME, SUBJECT_PRONOUNS
 
 
 class Unit(Enum):
@@ -231,6 +232,23 @@ def of_the_page(value: object) -> bool:
         # "It to the island" may be words of a sentence, which nobody called from and to.
         return of_the_page(value.first) and of_the_page(value.last)
     return is_target(value) and not isinstance(value, That | Both)
+
+
+def no_thing(value: object) -> bool:
+    """Whether words can only be words: "drop very" and "throw out we had a boat" are said of a text
+    that has them, as no thing is called by an adverb or by a clause."""
+    if not isinstance(value, Words):
+        return False
+    words = value.words
+    clause = len(words) > 2 and words[0] in SUBJECT_PRONOUNS - {"it"}
+    return clause or all(w in OF_DEGREE_AND_TIME for w in words)
+
+
+def as_things(value: object) -> bool:
+    """Whether words are named as things are: "the stair", "the men and the women"."""
+    if isinstance(value, Both):
+        return as_things(value.first) or as_things(value.second)
+    return isinstance(value, Words) and not value.called and value.words[0] in DETERMINERS
 
 
 def of_a_grid(value: object) -> bool:

@@ -20,7 +20,7 @@ for _name, _class in CLASSES.items():
 CATALOGUE.table(
     "unit",
     {
-        "(character | letter)": Unit.CHARACTER,
+        "(character | letter | digit)": Unit.CHARACTER,
         "word": Unit.WORD,
         "sentence": Unit.SENTENCE,
         "line": Unit.LINE,
@@ -39,7 +39,7 @@ CATALOGUE.table(
 CATALOGUE.table(
     "units",
     {
-        "(characters | letters)": Unit.CHARACTER,
+        "(characters | letters | digits)": Unit.CHARACTER,
         "words": Unit.WORD,
         "sentences": Unit.SENTENCE,
         "lines": Unit.LINE,
@@ -54,9 +54,9 @@ CATALOGUE.table(
     },
 )
 CATALOGUE.table(
-    "back", {"(last | final | latest | closing)": Order.LAST, "previous": Order.PREVIOUS}
+    "back", {"(last | final | latest | closing | bottom)": Order.LAST, "previous": Order.PREVIOUS}
 )
-CATALOGUE.table("ahead", {"(next | following)": Order.NEXT, "(first | opening)": Order.FIRST})
+CATALOGUE.table("ahead", {"(next | following)": Order.NEXT, "(first | opening | top)": Order.FIRST})
 
 
 @rule("order", "{way:back}", "{way:ahead}")
@@ -92,6 +92,39 @@ def _counted_back(counted: tuple[int, Unit]) -> Units | None:
     return Units(unit, Order.LAST, count) if count > 0 else None
 
 
+@rule(
+    "part", "[the] {counted} (before | behind | to the left of) (<caret> | here | me)", heard=False
+)
+def _counted_behind(counted: tuple[int, Unit]) -> Units | None:
+    count, unit = counted
+    return Units(unit, Order.LAST, count) if count > 0 else None
+
+
+@rule(
+    "part",
+    "[the] {counted} (after | following | in front of | ahead of | to the right of)"
+    " (<caret> | here | me)",
+    heard=False,
+)
+def _counted_ahead(counted: tuple[int, Unit]) -> Units | None:
+    count, unit = counted
+    return Units(unit, Order.NEXT, count) if count > 0 else None
+
+
+@rule("part", "[the] {unit} (before | behind | to the left of) (<caret> | here | me)", heard=False)
+def _one_behind(unit: Unit) -> Units:
+    return Units(unit, Order.LAST)
+
+
+@rule(
+    "part",
+    "[the] {unit} (after | following | in front of | to the right of) (<caret> | here | me)",
+    heard=False,
+)
+def _one_ahead(unit: Unit) -> Units:
+    return Units(unit, Order.NEXT)
+
+
 @rule("counted", "few {units}", heard=False)
 def _few(units: Unit) -> tuple[int, Unit]:
     return 3, units
@@ -104,12 +137,12 @@ def _part(order: Order, unit: Unit) -> Units:
     return Units(unit, order)
 
 
-@rule("part", "[the] {unit} before (this | that) [one]", heard=False)
+@rule("part", "[the] {unit} (before (this | that) [one] | above)", heard=False)
 def _before_this(unit: Unit) -> Units:
     return Units(unit, Order.PREVIOUS)
 
 
-@rule("part", "[the] {unit} after (this | that) [one]", heard=False)
+@rule("part", "[the] {unit} (after (this | that) [one] | below)", heard=False)
 def _after_this(unit: Unit) -> Units:
     return Units(unit, Order.NEXT)
 
@@ -186,6 +219,11 @@ def _this(unit: Unit) -> Units:
     return Units(unit, Order.THIS)
 
 
+@rule("part", "[the] {unit} (i am | i'm) (in | on | at)", "[the] {unit} where i am", heard=False)
+def _where_i_am(unit: Unit) -> Units:
+    return Units(unit, Order.THIS)
+
+
 @rule("part", "(these | those) {units}", heard=False)
 def _these(units: Unit) -> Units:
     return Units(units, Order.THIS)
@@ -203,7 +241,7 @@ def _bare(unit: Unit) -> Units | None:
     return Units(unit, Order.THIS) if unit in _SAID_BARE else None
 
 
-_SAID_BARE = (Unit.PARAGRAPH, Unit.SENTENCE, Unit.LINE)
+_SAID_BARE = (Unit.PARAGRAPH, Unit.SENTENCE, Unit.LINE, Unit.HEADING)
 
 
 @rule("part", "[the] (header | heading | top) row", heard=False)

@@ -94,6 +94,12 @@ def _bracketed() -> Enclosed:
     return Enclosed("brackets")
 
 
+@rule("enclosed", "[the] {pair} and (what is | what's | everything) (in | inside | between) them",
+      heard=False)  # fmt: skip
+def _with_marks(pair: str) -> Enclosed:
+    return Enclosed(pair)
+
+
 @rule("enclosed", "the quoted (words | text | part)", "the quotation", heard=False)
 def _quoted() -> Enclosed:
     return Enclosed("quotes")
@@ -153,6 +159,8 @@ _STRETCH = (
     f"{_STRETCH} from {{a:endpoint}} (to | up to | till | as far as) [and including]"
     f" {{b:endpoint}}",
     f"{_STRETCH} from {{a:endpoint}} (through | until) {{b:endpoint}}",
+    "[everything] from {a:endpoint} (as far as | till | down to | right up to | all the way to)"
+    " [and including] {b:endpoint}",
     heard=False,
 )
 @rule("target", "[everything | all] between {a:endpoint} and {b:endpoint}")

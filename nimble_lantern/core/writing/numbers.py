@@ -195,8 +195,12 @@ def _date(words: list[str], i: int, around: Around) -> Number | None:
         digits = f"{day} {month}" + (f" {year[0]}" if year else "")
     tail = f" {year[0]}" if year else ""
     spelled = f"the {ordinal_in_words(day, around.dialect)} of {month}{tail}"
+    alone = i == 0 and j == i and (year[1] if year else end) == len(words)
     if _month(words, i):
         spelled = f"{month} {day}{tail}"
+    elif alone:
+        # The date of a letter, and not the beginning of a sentence.
+        spelled = digits
     if around.dialect == "american":
         spelled = digits
     return Number((year[1] if year else end) - i, digits, spelled, True)

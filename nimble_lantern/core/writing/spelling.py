@@ -103,4 +103,13 @@ def behind_spelled(words: Sequence[str]) -> tuple[tuple[str, ...], tuple[str, ..
         if how in words[1:-1]:
             at = words.index(how)
             return words[:at], words[at + 1 :]
+    at = len(words)
+    while at and len(words[at - 1]) == 1 and words[at - 1].isalpha():
+        at -= 1
+    if 0 < at <= len(words) - _FEWEST_LETTERS and words[at - 1][0] == words[at]:
+        # "Stair s t a i r": said, and spelled to be sure of it.
+        return words[:at], words[at:]
     return (), words
+
+
+_FEWEST_LETTERS = 3
