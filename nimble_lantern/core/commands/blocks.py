@@ -89,7 +89,6 @@ def _says_which(sitting: Sitting, parse: Parse) -> bool:
 @command(
     "[start | begin | make] [a] heading [{headinglevel}]",
     "[start | begin | make] [a] level {headinglevel} heading",
-    "[start | begin | make] [a] {headinglevel:nthlevel} level heading [here]",
     *frames.made("[(a | the)] (heading | title | header | headline)", stated=False),
     *frames.made("[a] (heading | title | header) {headinglevel}"),
     *frames.made("[a] [level] {headinglevel} [level] heading"),
@@ -104,6 +103,7 @@ def _says_which(sitting: Sitting, parse: Parse) -> bool:
     *frames.made_of("[a] [level] {headinglevel:nthlevel} [level] heading"),
     *frames.made_of("{headinglevel:subheading}"),
     Way("{target} is a heading", when=_of_the_page),
+    "[start | begin | make] [a] {headinglevel:nthlevel} level heading [here]",
     "<make> from {target} a heading",
     Way("heading [{headinglevel}] for {target}", when=_says_which),
     Way("{target} [as] [a] heading [{headinglevel}]", when=_of_the_page),
@@ -292,7 +292,6 @@ def _empty_here(sitting: Sitting, parse: Parse) -> bool:
 @command(
     "[<begin>] [a] [new] {listkind} list",
     "<begin> a [new] list",
-    Way("(bullets | bullet points)", when=_empty_here),
     *frames.made("[a] {listkind} list"),
     *frames.made("a list"),
     *frames.made("{listkind:bulletpoints}"),
@@ -300,6 +299,7 @@ def _empty_here(sitting: Sitting, parse: Parse) -> bool:
     *frames.made("[a] list with {listkind:bulletpoints}"),
     *frames.made_of("[a] [{listkind}] list"),
     *frames.made_of("[a] list with {listkind:bulletpoints}"),
+    Way("(bullets | bullet points)", when=_empty_here),
     *frames.given("{listkind:bulletpoints}"),
     Way("{target} [as] (a bullet | bullets | a bullet point)", when=_of_the_page),
     "(bullet | itemise) {target}",
@@ -317,16 +317,17 @@ def make_list(
 
 
 @command(
-    "{listkind:bulletpoints} (instead of | rather than | [and] not | in place of) [the]"
-    " (bullets | bullet points | numbers | dots)",
+    "{listkind:bulletpoints} instead of (bullets | bullet points | numbers)",
+    "(change | switch) [from] (bullets | bullet points | numbers) to {listkind:bulletpoints}",
+    "(change | switch) to {listkind:bulletpoints}",
     "(make | put | use | have) [it] {listkind:bulletpoints}"
     " (instead of | rather than | [and] not) [the] (bullets | bullet points | numbers | dots)",
     "(change | turn | switch | make | swap) (the | those | these)"
     " (bullets | bullet points | numbers | dots) (into | to | for) {listkind:bulletpoints}",
     "(the | those | these) (bullets | bullet points | numbers | dots) <shall> be"
     " {listkind:bulletpoints}",
-    "(change | switch) [from] (bullets | bullet points | numbers) to {listkind:bulletpoints}",
-    "(change | switch) to {listkind:bulletpoints}",
+    "{listkind:bulletpoints} (instead of the | rather than | [and] not | in place of) [the]"
+    " (bullets | bullet points | numbers | dots)",
     example="numbers instead of bullets",
     group="format",
 )

@@ -72,13 +72,13 @@ def _of_a_part(adjective: str) -> tuple[Way, ...]:
         for way in frames.made("[the] [colour | color] {colour} [colour | color]", False)
     ),
     *frames.made("{colour} (letters | type | ink | print)", False),
-    *_of_a_part("[the] [colour | color] {colour} [colour | color]"),
     "(colour | color) {target} [in] {colour}",
     "{colour} for {target}",
     "(change | set | make) the (colour | color) of {target} [to] {colour}",
     "<make> {target} in {colour} (letters | type | ink | print)",
     "{colour} (letters | type | ink | print) for {target}",
     "use {colour} (for | on) {target}",
+    *_of_a_part("[the] [colour | color] {colour} [colour | color]"),
     example="make the last sentence blue",
     group="format",
 )
@@ -122,14 +122,14 @@ def _sized(points: int) -> Refusal | None:
 
 @command(
     *frames.made("[at] (size {number} | {number} (point | points) | {number} point size)", False),
-    *_of_a_part(
-        "[at] [(a | the)] (size {number} | {number} (point | points) | {number} point size)"
-    ),
-    "{number} (point | points) for {target}",
     "(change | set | make) [the] size (of | for) {target} [to] {number} [(point | points)]",
     "size {number} for {target}",
     "set {target} to {number} (point | points)",
+    "{number} (point | points) for {target}",
     "(change | set | make) the size [of it] [to] {number} [(point | points)]",
+    *_of_a_part(
+        "[at] [(a | the)] (size {number} | {number} (point | points) | {number} point size)"
+    ),
     example="make the title thirty six points",
     group="format",
 )
@@ -148,14 +148,14 @@ def size(sitting: Sitting, target: Places | None = None, number: int = 12) -> Do
 
 @command(
     *frames.made("[(a bit | a little | a size | a step)] {larger}", False),
-    *_of_a_part("[(a bit | a little | a size | a step)] {larger}"),
-    Way("{target} in [a] {larger} (letters | type | print | size | font)", when=_part),
     "(<make> | <wish>) {target} in [a] {larger} (letters | type | print | size | font)",
     "use [a] {larger} (letters | type | print | size | font) (for | on) {target}",
     "give {target} [a] {larger} (letters | type | print | size | font)",
     "{resizing} the size of {target}",
     "(enlarge | magnify) {target}",
     "{larger} (letters | type | print) for {target}",
+    *_of_a_part("[(a bit | a little | a size | a step)] {larger}"),
+    Way("{target} in [a] {larger} (letters | type | print | size | font)", when=_part),
     example="make the last sentence larger",
     group="format",
 )

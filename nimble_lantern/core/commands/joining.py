@@ -378,13 +378,14 @@ CATALOGUE.table(
 
 @command(
     "sort {target}",
-    "(put | set | get | arrange) {target} (in | into) [the] {sorting}",
-    "{sorting} for {target}",
+    "(put | set) {target} in [the] {sorting}",
     "(sort | arrange | order) {target} [from] a to z",
     "{target} [from] a to z",
     "(arrange | order) {target} alphabetically",
     "alphabetise {target}",
     "sort {target} alphabetically",
+    "(get | arrange) {target} (in | into) [the] {sorting}",
+    "{sorting} for {target}",
     "sort {target} (backwards | the other way round)",
     example="sort the list",
     group="revising",

@@ -109,10 +109,10 @@ def to_writing(sitting: Sitting) -> Done:
 @command(
     "<go> (forward | forwards | on | ahead | right) [by] {counted}",
     "<go> (forward | forwards | right) [{number}]",
-    "<go> {counted} (forward | forwards | on | right | to the right)",
     "(forward | right) {counted}",
     "{counted} (forward | forwards | on | ahead | to the right)",
     "<step> [(forward | on)] over {counted}",
+    "<go> {counted} (forward | forwards | on | right | to the right)",
     "(skip | hop) {counted} [(forward | forwards | on | ahead)]",
     example="go forward two words",
     group="moving",
@@ -127,12 +127,12 @@ def forward(
 @command(
     "<go> (back | backward | backwards | left) [by] {counted}",
     "<go> (back | backward | backwards | left) [{number}]",
-    "<go> {counted} (back | backwards | left | to the left)",
+    "(back | left) {counted}",
     "[to] [the] previous {unit}",
     "[back] to the {unit} before",
-    "(back | left) {counted}",
     "{counted} (back | backward | backwards | to the left)",
     "<step> back over {counted}",
+    "<go> {counted} (back | backwards | left | to the left)",
     example="go back three words",
     group="moving",
 )

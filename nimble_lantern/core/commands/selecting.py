@@ -183,9 +183,9 @@ def shrink(
 @command(
     "<extend> {target:reach}",
     "<extend> [up] to {target}",
-    Way("[and] (on | up) to {target:reach}", when=_is_fresh),
     "<extend> (as far as | through | until | till) {target}",
     "(select | take) (up to | as far as) {target} too",
+    Way("[and] (on | up) to {target:reach}", when=_is_fresh),
     example="extend to the end of the line",
     group="selecting",
 )
