@@ -10,6 +10,7 @@ from pathlib import Path
 
 from selenium.webdriver import Chrome
 
+from nimble_lantern.outside import LOOK_SECONDS
 from nimble_lantern.store.opening import FILE
 from tests.browser.chromium import chromium
 from tests.server import Server
@@ -150,6 +151,13 @@ def picture(driver: Chrome, server: Server, name: str, lines: tuple[str, ...]) -
     driver.save_screenshot(str(FOLDER / f"{name}.png"))
 
 
+def arrival(folder: Path) -> None:
+    """A file that a helper has put into the inbox comes onto the shelf."""
+    text = "# Tide tables for June\n\nHigh water on the first is at ten past six.\n"
+    (folder / "inbox" / "Tide tables for June.md").write_text(text, encoding="utf-8")
+    time.sleep(3 * LOOK_SECONDS)
+
+
 def composing(driver: Chrome, server: Server) -> None:
     """Live text: the prompter is caught in the middle of a sentence."""
     driver.execute_script("document.querySelectorAll('#controls button')[1].click()")
@@ -186,6 +194,8 @@ def main() -> None:
                 driver.get(server.address)
                 time.sleep(4)
                 for view, lines in VIEWS:
+                    if view == "shelf":
+                        arrival(folder / "data")
                     picture(driver, server, view, lines)
                 figures(driver, server, folder)
                 composing(driver, server)

@@ -144,7 +144,9 @@ class TwoPages(BrowserCase):
     ) -> None:
         """What is said while one page follows the other is heard, once."""
         lines = ["please come to the meeting", "we would like to meet you on the island"]
-        wav = speak(self.folder / "two.wav", lines, "awb", pause=9)
+        # Each page hears the file from when it opened it: the second line comes late enough for
+        # the first page to be closed before its own.
+        wav = speak(self.folder / "two.wav", lines, "awb", pause=25)
         driver = self.browser(wav)
         wait_until(lambda: self.text(driver, ".lamp-link").strip() == "", SOUND_SECONDS, "a link")
         first = driver.current_window_handle

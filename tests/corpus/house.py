@@ -1,6 +1,6 @@
 """Wordings for tables, passages, places, notes, versions, the shelf, paper and reading aloud.
 
-Three sets, each written before it was first played, by somebody thinking of the speaker; every other
+Four sets, each written before it was first played, by somebody thinking of the speaker; every other
 one is sealed: played for its figure only.
 """
 
@@ -1134,3 +1134,292 @@ for s in [
     "read the last two sentences",
 ]:
     c("aloud", "# Stair\n\n" + L, [s], lambda r: r["result"]["aloud"])
+
+
+# The fourth set: somebody who is helped by nobody, and talks to the desk as to a helper.
+_BEGUN[0] = len(WORDINGS)
+for s in [
+    "can we have a table here three columns and two rows",
+    "draw me a table of three columns and two rows",
+    "i'd like a table three across and two down",
+    "a table please two rows three columns",
+    "start a table with three columns two rows",
+    "make it a table with three columns and two rows",
+]:
+    c("make", "Rota.", [s], size(2, 3))
+for s in [
+    "go down to nell's kitchen number",
+    "the cell with ten in it",
+    "nell's row kitchen column",
+    "put me in the cell where nell and kitchen meet",
+    "to the kitchen cell in nell's row",
+]:
+    c("cells", T, [s], cell(2, 1))
+for s in [
+    "nell's kitchen number should be eleven",
+    "in nell's row under kitchen put eleven",
+    "nell under kitchen is eleven",
+    "change ten to eleven",
+    "replace what nell has in the kitchen column with eleven",
+    "the ten in the table should be eleven",
+]:
+    c("cells", T, [s], has("| Nell | 11 | 3 |"))
+for s in [
+    "go to tom's row",
+    "down to the tom row",
+    "the row that starts with tom",
+    "to the last row of the table",
+    "take me to where tom is",
+]:
+    c(
+        "cells",
+        T,
+        [s],
+        lambda r: r["result"]["blocks"][r["result"]["caret"]["block"]].get("row") == 3,
+    )
+for s in [
+    "sort it by the boat numbers smallest first",
+    "boat column in order please",
+    "put the rows in order of the boat column",
+    "i want the table sorted by boat",
+    "smallest boat number first",
+    "sort by the last column",
+]:
+    c("sort", T, ["go to the cell that says ida", s], col(2, ["Boat", "3", "8", "12"]))
+for s in [
+    "put an empty row after nell",
+    "a new row under nell please",
+    "make room for one more below nell",
+    "add a line to the table after nell's row",
+    "insert a row between nell and tom",
+]:
+    c("rows", T, [s], size(5, 3))
+for s in [
+    "nell's row can go",
+    "take nell off the table",
+    "we don't need nell's row any more",
+    "scrap the row that says nell",
+    "nell has left delete her row",
+]:
+    c("rows", T, [s], lambda r: "Nell" not in r["markdown"] and size(3, 3)(r))
+for s in [
+    "no kitchen column please",
+    "the kitchen column isn't needed",
+    "throw the kitchen column out",
+    "lose the kitchen column",
+    "take the whole kitchen column away",
+]:
+    c("cols", T, [s], lambda r: "Kitchen" not in r["markdown"] and size(4, 2)(r))
+for s in [
+    "how much is that under boat altogether",
+    "what's the sum of the boat column",
+    "total up boat",
+    "give me the total for boat",
+    "boat column total please",
+]:
+    c("total", T, [s], lambda r: "23" in r["trail"][-1]["summary"] or "23" in r["markdown"])
+for s in [
+    "make the heading row bold",
+    "bold the top row",
+    "the top row in bold",
+    "i want the headings of the table in bold",
+    "put the first row in bold",
+]:
+    c("cells", T, [s], has("**Name**", "**Kitchen**", "**Boat**"))
+for s in [
+    "put my usual ending in sign off",
+    "end with my sign off",
+    "finish with the sign off",
+    "now the sign off",
+    "can you put the sign off at the end",
+    "i'd like my sign off there",
+]:
+    c("pass", "Dear board,", ["new paragraph", s], has("With kind regards,"), passages=P)
+for s in [
+    "save that so i can use it again call it warning",
+    "i'll need that again call it warning",
+    "keep that for another time as warning",
+    "make that a passage and call it warning",
+    "turn that into a passage named warning",
+]:
+    c("pass", L, ["select the stair is wet", s], lambda r: "warning" in r["result"]["passages"])
+for s in [
+    "what passages have i got",
+    "list my stored passages",
+    "which passages are there",
+    "show me the texts i have stored",
+    "what can i insert",
+]:
+    c(
+        "pass",
+        L,
+        [s],
+        lambda r: r["result"]["view"] == "passages" or "sign off" in r["trail"][-1]["summary"],
+        passages=P,
+    )
+for s in [
+    "throw away the passage sign off",
+    "i don't need the sign off passage any more",
+    "delete the passage called sign off",
+    "remove sign off from my passages",
+    "forget the passage sign off",
+]:
+    c("pass", L, [s], lambda r: "sign off" not in r["result"]["passages"], passages=P)
+for s in [
+    "remember this spot as money",
+    "put a marker here called money",
+    "mark this spot money",
+    "bookmark this as money",
+    "name this spot money",
+]:
+    c("place", L, [s], lambda r: [p["name"] for p in r["result"]["places"]] == ["money"])
+for s in [
+    "jump to money",
+    "take me back to the place money",
+    "where is money",
+    "let's go to money",
+    "back to money",
+]:
+    c(
+        "place",
+        L,
+        ["call this place money", "go to the start", s],
+        lambda r: r["result"]["caret"]["block"] == 1,
+    )
+for s in [
+    "make a note by the second sentence ask the warden",
+    "second sentence note ask the warden",
+    "remind me at the second sentence to ask the warden",
+    "in the margin of the second sentence put ask the warden",
+    "scribble in the margin by the second sentence ask the warden",
+    "attach ask the warden as a note to the second sentence",
+]:
+    c("note", L, [s], n("ask the warden"))
+for s in [
+    "i've dealt with note two",
+    "note two has been dealt with",
+    "cross off note two",
+    "note two is finished with",
+    "check off the second note",
+]:
+    c(
+        "note",
+        L,
+        [*N, s],
+        lambda r: len(r["result"]["notes"]) == 2 and r["result"]["notes"][1]["settled"],
+    )
+for s in [
+    "what notes have i made",
+    "are there any notes",
+    "list the notes in the margin",
+    "read me my notes",
+    "let me see the notes",
+]:
+    c(
+        "note",
+        L,
+        [*N, s],
+        lambda r: "one thing" in json.dumps(r).lower() and r["trail"][-1]["read_as"] == "command",
+    )
+for s in [
+    "get rid of all the notes",
+    "clear the margin",
+    "remove every note",
+    "all notes away please",
+    "delete all my notes",
+]:
+    c("note", L, [*N, s], lambda r: r["result"]["notes"] == [])
+for s in [
+    "let's call this the first draft",
+    "keep a copy of how it is now as first draft",
+    "mark this as the first draft version",
+    "save how it stands now as first draft",
+    "store this state as first draft",
+]:
+    c("ver", L, [s], lambda r: [v["name"] for v in r["result"]["versions"]] == ["first draft"])
+for s in [
+    "i liked first draft better bring it back",
+    "take me back to the first draft version",
+    "make it like first draft again",
+    "return to first draft",
+    "undo everything back to first draft",
+]:
+    c("ver", L, [*V, s], md(L))
+for s in [
+    "what did i change since first draft",
+    "what's new since first draft",
+    "show me what's different from first draft",
+    "compare with first draft please",
+    "put this beside first draft",
+]:
+    c("ver", L, [*V, s], lambda r: "one change" in r["trail"][-1]["summary"])
+for s in [
+    "can i have the rota please",
+    "i need to look at the rota",
+    "bring up the rota",
+    "change over to the rota for june",
+    "where's the rota open it",
+]:
+    c("shelf", "# Notes\n\nHello.", [s], title("Rota for June"), shelf=S)
+for s in [
+    "what have i got on the shelf",
+    "list all my documents",
+    "show me what there is",
+    "which letters are there",
+    "let me see my documents",
+]:
+    c("shelf", "# Notes\n\nHello.", [s], lambda r: r["result"]["view"] == "shelf", shelf=S)
+for s in [
+    "call this letter scraps",
+    "the name of this should be scraps",
+    "give it the name scraps",
+    "rename it scraps",
+    "change its name to scraps",
+]:
+    c("shelf", "# Notes\n\nHello.", [s], title("Scraps"), shelf=S)
+for s in [
+    "send it to the printer",
+    "print it out for me",
+    "put this on paper",
+    "one printed copy please",
+    "i need it on paper",
+]:
+    c("out", L, [s], eff("print"))
+for s in [
+    "give me a pdf",
+    "turn it into a word document",
+    "i want to send this as a pdf",
+    "make a word file out of it",
+    "save it as an open document",
+]:
+    c("out", L, [s], eff("export"))
+for s in [
+    "let me hear what i wrote",
+    "speak the letter",
+    "read the lot",
+    "read it all out loud",
+    "go through it aloud from the beginning",
+]:
+    c("aloud", L, [s], al("The ferry leaves"))
+for s in [
+    "that's enough reading",
+    "stop talking",
+    "be quiet",
+    "hush",
+    "no more reading",
+    "shush please",
+]:
+    c("aloud", L, ["read from the top", s], lambda r: r["result"]["aloud"] is None)
+for s in [
+    "go back one sentence",
+    "the sentence before",
+    "read the last sentence again",
+    "what was that",
+    "once more",
+]:
+    c(
+        "aloud",
+        L,
+        ["read from the top", s],
+        lambda r: (r["trail"][-1]["command"] or "").startswith("aloud.") and r["result"]["aloud"],
+    )

@@ -134,6 +134,7 @@ def read_on(sitting: Sitting, named_marks: bool = False) -> Done | Refusal:
     "read [me] (it | that | this | everything) all",
     "read [me] (it | that | this | everything) [all] from the <beginning>",
     "read [me] the (whole | entire) (document | text | letter | thing)",
+    "(speak | say [out loud]) (the | my) [whole] (letter | document)",
     "read [me] (the | my) (letter | document) [(aloud | to me | back | from the start)]",
     heard=1,
     example="read from the top",
@@ -195,6 +196,9 @@ def _has_read(sitting: Sitting, parse: Parse | None = None) -> bool:
     Way("(be quiet | quiet | silence | hush | shush)", when=_has_read),
     Way("that is enough [reading]", when=_has_read),
     Way("stop (it | that) [now]", when=_has_read),
+    Way("no more (reading | talking)", when=_has_read),
+    Way("(that is enough | enough) [of] (reading | talking | that)", when=_has_read),
+    Way("stop (talking | speaking)", when=_has_read),
     heard=2,
     example="stop reading",
     group="reading",
@@ -280,7 +284,7 @@ def _from(sitting: Sitting, at: int, said: str) -> Done:
 
 @command(
     "[(say | read)] (that | it | this) again",
-    "again",
+    "(again | once more | one more time)",
     "(repeat | say) (that | it) [again]",
     "(pardon | what was that | come again)",
     heard=1,

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Collection
 from dataclasses import replace
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.effects import (
     DeleteForGood,
     Effect,
@@ -15,7 +16,7 @@ from nimble_lantern.core.effects import (
     Prompt,
 )
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Question, Sitting, View
 from nimble_lantern.core.writing.capitals import capitalised
 from nimble_lantern.core.writing.lexer import Manner
@@ -72,6 +73,7 @@ def open_document(sitting: Sitting, document: str) -> Done:
     "(show | open) [me] the shelf",
     "(show | what are) [me] [all] my documents",
     "go to the shelf",
+    *frames.listed("(documents | letters | papers)"),
     example="show the shelf",
     group="desk",
 )
@@ -91,9 +93,23 @@ def show_desk(sitting: Sitting) -> Done:
     return Done(replace(sitting, view=View.DESK), "the desk")
 
 
+def _a_title(sitting: Sitting, parse: Parse) -> bool:
+    """ "Call this letter scraps"; "call this letter a disgrace" is a sentence."""
+    text = tuple(parse.args.get("text", ()))
+    return 0 < len(text) <= _LONGEST_TITLE and text[0] not in ("a", "an", "what", "it")
+
+
+_LONGEST_TITLE = 5
+
+
 @command(
     "(name | call) (this | the) document {text}",
     "rename (this | the) document [(as | to)] {text}",
+    Way("(name | call) (this | the) (letter | text | page | paper | notice) {text}", when=_a_title),
+    Way("rename (it | this | the letter) [(as | to)] {text}", when=_a_title),
+    Way("give (it | this | the (letter | document)) the name {text}", when=_a_title),
+    Way("change (its name | the name [of (it | this | the document)]) to {text}", when=_a_title),
+    Way("the name of (it | this | the document | the letter) <shall> be {text}", when=_a_title),
     example="name this document spring letter",
     group="desk",
 )

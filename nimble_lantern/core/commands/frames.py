@@ -46,6 +46,17 @@ def given(noun: str) -> tuple[str, ...]:
     )
 
 
+def listed(things: str) -> tuple[str, ...]:
+    """All of a kind are asked for: "show my notes", "which notes are there"."""
+    return (
+        f"(show | list | tell | read) [me] [all] [(my | the | all my | all the)] {things}",
+        f"(what | which | how many) {things} (are there | do i have | have i [got]"
+        " | have i (made | kept | named | stored | marked) | did i (make | keep | name))",
+        f"let me (see | hear) [all] [(my | the)] {things}",
+        f"(are there | do i have | have i got) any {things}",
+    )
+
+
 def unmade(adjective: str) -> tuple[str, ...]:
     """A target is so no more: "make the title not bold", "the title needn't be a heading"."""
     return (

@@ -35,6 +35,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Tabled, Unit, Units
+from nimble_lantern.core.targets.tabled import row_of
 
 CATALOGUE.table(
     "side",
@@ -52,6 +53,50 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     if target is None:
         return there_is(sitting, parse)
     return isinstance(target, Units | Tabled) and target.unit in (Unit.ROW, Unit.COLUMN, Unit.CELL)
+
+
+CATALOGUE.table(
+    "new_row",
+    {
+        "(add | insert | put [in] | <wish> | make room for) [(a | an | another | one | one more)]"
+        " [(new | empty | blank | extra)] (row | line)": True,
+        "make room for one more [row]": True,
+    },
+)
+
+
+def _heads_a_row(sitting: Sitting, parse: Parse) -> bool:
+    """ "A row after nell", where a row begins with that name."""
+    return _row_named(sitting, parse.args.get("words", ())) is not None
+
+
+def _row_named(sitting: Sitting, words: tuple[str, ...]) -> tuple[Table, int] | None:
+    table = here(sitting)
+    if isinstance(table, Refusal) or not words:
+        return None
+    bare = (*words[:-1], words[-1].removesuffix("'s"))
+    found = row_of(sitting.document.blocks, table, bare)
+    return (table, found) if found is not None else None
+
+
+@command(
+    Way("<new_row> {side} [the] {words} [row]", when=_heads_a_row),
+    Way("<new_row> between [the] {words} and [the] {other:words}", when=_heads_a_row),
+    heard=0,
+    example="add a row below nell",
+    group="format",
+    when=there_is,
+)
+def add_row(
+    sitting: Sitting, words: tuple[str, ...], side: int = 1, other: tuple[str, ...] = ()
+) -> Done | Refusal:
+    """Add a row before or after the one that is called by its first cell."""
+    found = _row_named(sitting, words)
+    if found is None:
+        return Refusal(f"No row begins with “{' '.join(words)}”.")
+    table, row = found
+    beside = Places((block_range(sitting.document, table.cell(row, 0)),))
+    return add(sitting, grid=Unit.ROW, side=side, target=beside)
 
 
 @command(
@@ -151,7 +196,9 @@ def _grid_places(sitting: Sitting, target: Places) -> tuple[Table, Unit, list[in
     "(we | i) (do not | don't) (need | want) {target:grid_part} [any more]",
     "{target:grid_part} (can | could | must | should | has to) (go | come out)",
     "(<remove> | drop | lose | scrap | bin | kill | throw out) {target:grid_part}",
-    "(take | cut) {target:grid_part} (out | away)",
+    "(take | cut | throw | wipe) {target:grid_part} (out | away)",
+    "no [more] {target:grid_part}",
+    "{target:grid_part} (out | away | goes | is not needed [any more])",
     "(<remove> | take) {target:grid_part} (from | out of | off) the table",
     heard=0,
     example="delete row two",
@@ -346,19 +393,20 @@ CATALOGUE.table(
 
 
 @command(
-    "(sort | order | arrange) [(the | this)] (table | rows | it) (by | on) [the] {words} [column]"
-    " [{falling}]",
+    "(sort | order | arrange) [(the | this)] (table | rows | it) (by | on) [the] {words}"
+    " [(column | numbers | figures)] [{falling}]",
     "(sort | order | arrange) [(the | this)] (table | rows | it) (by | on) column {number}"
     " [{falling}]",
     "(sort | order | arrange) [(the | this)] (table | rows | it) (by | on) the {position} column"
     " [{falling}]",
-    "(put | set) (the | this) (table | rows) in [the] order (of | by) [the] {words} [column]"
-    " [{falling}]",
-    "(sort | order | arrange) by [the] {words} [column] [{falling}]",
+    "(put | set) (the | this) (table | rows) in [the] order (of | by) [the] {words}"
+    " [(column | numbers | figures)] [{falling}]",
+    "(sort | order | arrange) by [the] {words} [(column | numbers | figures)] [{falling}]",
     "(sort | order | arrange) by column {number} [{falling}]",
     "(sort | order | arrange) by the {position} column [{falling}]",
     "(sort | order | arrange) the {words} column [{falling}]",
     "sort (the | this) table [{falling}]",
+    Way("(smallest | lowest | least) {words} [(number | figure)] first", when=heads_a_column),
     heard=1,
     example="sort the table by the first column",
     group="format",
@@ -472,6 +520,16 @@ def even(sitting: Sitting, table: Table) -> Done | Refusal:
     return Done(sitting.edited(Edit(steps)), "all columns are equally wide")
 
 
+def _column(sitting: Sitting, target: Places | None, words: tuple[str, ...]) -> Places | Refusal:
+    """A column as it was named, else the one that these words head."""
+    if target is not None:
+        return target
+    headed = headed_by(sitting, words)
+    if isinstance(headed, Refusal):
+        return headed
+    return Places(headed[0].column(sitting.document.blocks, headed[2][0]), unit=Unit.COLUMN)
+
+
 def _summed(sitting: Sitting, target: Places) -> tuple[Table, int, str] | Refusal:
     found = _grid_places(sitting, target)
     if isinstance(found, Refusal):
@@ -489,7 +547,14 @@ def _summed(sitting: Sitting, target: Places) -> tuple[Table, int, str] | Refusa
 
 
 @command(
-    Way("(what is | tell me) the (total | sum) of {target}", when=_one_column),
+    Way(
+        "(what is | tell me | give me) the (total | sum) (of | for | under | in) {target}",
+        when=_one_column,
+    ),
+    Way(
+        "(what is | tell me | give me) the (total | sum) (of | for | under | in) [the] {words}",
+        when=heads_a_column,
+    ),
     Way("what does {target} (come to | add up to)", when=_one_column),
     Way("how much is {target} [(altogether | in all | in total | together)]", when=_one_column),
     heard=0,
@@ -497,9 +562,12 @@ def _summed(sitting: Sitting, target: Places) -> tuple[Table, int, str] | Refusa
     group="format",
     when=there_is,
 )
-def tell_total(sitting: Sitting, target: Places) -> Done | Refusal:
+def tell_total(
+    sitting: Sitting, target: Places | None = None, words: tuple[str, ...] = ()
+) -> Done | Refusal:
     """Tell the sum of the numbers in a column."""
-    found = _summed(sitting, target)
+    column = _column(sitting, target, words)
+    found = column if isinstance(column, Refusal) else _summed(sitting, column)
     return found if isinstance(found, Refusal) else Done(sitting, f"together {found[2]}")
 
 
@@ -527,13 +595,10 @@ def write_total(
     sitting: Sitting, target: Places | None = None, words: tuple[str, ...] = ()
 ) -> Done | Refusal:
     """Write the sum of a column into its last row, or into a row of its own below."""
-    if target is None:
-        headed = headed_by(sitting, words)
-        if isinstance(headed, Refusal):
-            return headed
-        cells = headed[0].column(sitting.document.blocks, headed[2][0])
-        target = Places(cells, unit=Unit.COLUMN)
-    found = _summed(sitting, target)
+    of = _column(sitting, target, words)
+    if isinstance(of, Refusal):
+        return of
+    found = _summed(sitting, of)
     if isinstance(found, Refusal):
         return found
     table, column, total = found

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 from itertools import pairwise
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.wording import many, named, quoted
 from nimble_lantern.core.composing.placing import manner_of
 from nimble_lantern.core.document.model import Range
@@ -22,6 +23,9 @@ from nimble_lantern.core.writing.writer import Place, write
 MOST = 30
 _LEADS = ("colon", "saying", "that", "says", "to", "comma")
 CATALOGUE.table("a_note", {"(a | another) [margin] (note | comment | remark)": True})
+CATALOGUE.table(
+    "settle", {"(settle | resolve | tick off | close | cross off | check off | finish [off])": True}
+)
 CATALOGUE.table("the_note", {"[the] [margin] (note | comment | remark)": True})
 
 
@@ -107,8 +111,9 @@ def _on_the_page(sitting: Sitting, parse: Parse) -> bool:
     Way("note (about | for) {target} {text:words}", when=_on_the_page),
     "(comment | remark) on {target} {text:words}",
     "(add | put) to the margin (of | at | beside) {target} {text:words}",
-    "(say | note | write | remark) in the margin (of | at | beside | by | next to) {target}"
-    " {text:words}",
+    "(say | note | write | remark | put | scribble | jot) in the margin"
+    " (of | at | beside | by | next to) {target} {text:words}",
+    Way("(remind me | remember) (at | on) {target} to {text:words}", when=_on_the_page),
     "annotate {target} [with] {text:words}",
     heard=1,
     example="note on the last sentence colon check with the ferry company",
@@ -209,9 +214,7 @@ def walk(sitting: Sitting, step: int) -> Done | Refusal:
 
 
 @command(
-    "(show | list | read | tell) [me] [(my | the | all | all my | all the)] [margin]"
-    " (notes | comments)",
-    "(what | which | how many) notes (are there | do i have | have i made | did i make)",
+    *frames.listed("[margin] (notes | comments)"),
     "number the notes",
     heard=1,
     example="show my notes",
@@ -317,11 +320,11 @@ def answer(
 
 
 @command(
-    "(settle | resolve | tick off | close) note [number] {number}",
+    "<settle> note [number] {number}",
     "(tick | check) note [number] {number} off",
     "(we | i) have (dealt with | settled | done | resolved) note [number] {number}",
     "note [number] {number} is (settled | done | dealt with | finished | resolved)",
-    "(settle | resolve | tick off | close) (the {position} | this | that | the) note",
+    "<settle> (the {position} | this | that | the) note",
     "(this | that | the) note is (settled | done | dealt with | finished | resolved)",
     "mark (note [number] {number} | the {position} note | (this | that | the) note) [as]"
     " (settled | done | resolved | dealt with)",
@@ -396,8 +399,10 @@ CATALOGUE.table("settled", {"(settled | resolved | finished | done)": True})
 
 
 @command(
-    "(<remove> | <discard>) [(all | all the | the | every | my)] [{settled}] [margin]"
+    "(<remove> | <discard>) [(all | all the | the | my | all my)] [{settled}] [margin]"
     " (notes | comments)",
+    "(<remove> | <discard>) every [{settled}] [margin] (note | comment)",
+    "no [more] [{settled}] [margin] (notes | comments)",
     heard=1,
     example="remove the settled notes",
     group="revising",

@@ -56,6 +56,8 @@ def _out(sitting: Sitting, document: str | None, form: str, text: tuple[str, ...
     "(turn | convert) (this | it | the (document | letter)) into {format}",
     "(i need | i want | give me) (this | it | the letter | the document) as {format}",
     "export as {format}",
+    "(send | get | have) (this | it | the (letter | document)) as {format}",
+    "(give me | <wish>) {format}",
     heard=2,
     example="save this as a word document",
     group="desk",
@@ -104,6 +106,9 @@ def _printed(sitting: Sitting, copies: int = 1, first: int = 0, last: int = 0) -
     "(i need | i want | make) {number} (printed copies | prints | copies on paper)"
     " [of (this | it)]",
     "put (this | it | the (letter | document)) on paper",
+    "print (it | this | the (letter | document)) out [(please | for me)]",
+    "[<wish>] {number} printed (copy | copies) [of (this | it)]",
+    "<wish> (it | this | the (letter | document)) on paper",
     "(print | make) (a | one) copy [of (this | it | the (document | letter))] [on paper]",
     heard=2,
     example="print this",

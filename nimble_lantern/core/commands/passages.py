@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.naming import given_name, taken
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
@@ -48,6 +49,10 @@ MOST_SHOWN = 200
 
 def _blank_names(sitting: Sitting) -> Sequence[str]:
     return [str(anchor.data["name"]) for anchor, _ in open_blanks(sitting.document)]
+
+
+def _exists_any(sitting: Sitting, parse: Parse) -> bool:
+    return bool(sitting.passages)
 
 
 def _exists(sitting: Sitting, parse: Parse) -> bool:
@@ -149,6 +154,7 @@ def _as_blocks(
     Way("(close | end | finish) with (the | my) {passage}", when=_exists),
     Way("[the] {passage} passage", when=_exists),
     Way("{passage}", when=_by_name_alone),
+    Way("<wish> (my | the) {passage} [(here | there | in here | in)]", when=_exists),
     "<use> passage number {number}",
     heard=3,
     example="insert sign off",
@@ -178,7 +184,7 @@ def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
 @command(
     "(keep | save | store | remember | make | put away) ({target} | the selection) (as | into)"
     " [(a | the)] passage [(called | named)] {text:words}",
-    "make {target} (a | into a) passage [(called | named)] {text:words}",
+    "(make | turn) {target} (a | into a) passage [(called | named | and call it)] {text:words}",
     "(save | keep | call) this passage [as] {text:words}",
     Way("(keep | save | store | remember) this as {text:words}", when=_named_short),
     Way("(keep | save | store | remember) (that | the selection) as {text:words}",
@@ -500,8 +506,9 @@ def want(sitting: Sitting, wanted: bool | None = None, sure: bool | None = None)
 
 
 @command(
-    "(show | list | open | tell) [me] [(my | the | all | all my | all the)] passages",
-    "(what | which) passages (are there | do i have | have i kept)",
+    *frames.listed("[stored] passages"),
+    "open [my | the] passages",
+    Way("what can i (insert | put in)", when=_exists_any),
     heard=1,
     example="show my passages",
     group="writing",
@@ -533,6 +540,9 @@ def preview(sitting: Sitting, passage: str) -> Done:
 @command(
     "(<remove> | <discard> | forget) [the] passage [called] {passage}",
     "(<remove> | forget) {passage} from [(the | my)] passages",
+    "(<remove> | <discard> | forget) (the | my) {passage} passage",
+    "(we | i) (do not | don't) (need | want) (the | my) (passage {passage} | {passage} passage)"
+    " [any more]",
     heard=1,
     example="remove the passage sign off",
     group="writing",

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.naming import given_name, short, taken
 from nimble_lantern.core.commands.wording import label_at, many, quoted
 from nimble_lantern.core.document.edits import pin, unpin
@@ -40,7 +41,7 @@ CATALOGUE.names("place", of=_names)
 
 @command(
     "(call | name | label) this (place | spot | point | bit | position) [as] {text:words}",
-    "mark this (place | spot | point | bit | position) as {text:words}",
+    "mark this (place | spot | point | bit | position) [as] {text:words}",
     "this (place | spot | point) is (called | named) {text:words}",
     "(give | let) this (place | spot) [have] the name {text:words}",
     "(remember | keep | mark | save) (this | the) (place | spot | point | position)"
@@ -132,8 +133,7 @@ def _there_are(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
-    "(show | list | tell | read) [me] [(my | the | all | all my | all the)] [named] places",
-    "(what | which) places (are there | do i have | have i (named | marked) | did i name)",
+    *frames.listed("[named] places"),
     Way("where can i go [to]", when=_there_are),
     "number the places",
     heard=1,

@@ -169,7 +169,8 @@ def _named_nowhere(sitting: Sitting, parse: Parse) -> bool:
     Way("(go | go back | back | return | take me [back]) to [the] {document}", when=_named_nowhere),
     "(bring up | get out | take out | let me see) [the] {document} (again | instead)",
     Way(
-        "(let me have | get me | give me | hand me | fetch me) [the] {document}",
+        "(let me have | get me | give me | hand me | fetch me | bring up | get out | <wish>) [the]"
+        " {document}",
         when=_named_nowhere,
     ),
     "(i want | let me) [to] (go | work) (on | in | with) [the] {document} (again | instead | now)",

@@ -67,6 +67,12 @@ CATALOGUE.table("more", {"(a | another | one more | a new | a further | an extra
     "<make_table> table [<placed_here>] (with | of) {rows:number} rows",
     "<make_table> {columns:number} column table [(with | of) {rows:number} rows]",
     "<make_table> table [<placed_here>]",
+    "[<make_table>] [a] table [<placed_here>] {columns:number} (columns | column) [and | by]"
+    " {rows:number} (rows | row)",
+    "[<make_table>] [a] table [<placed_here>] {rows:number} (rows | row) [and | by]"
+    " {columns:number} (columns | column)",
+    "[<make_table>] [a] table [<placed_here>] {columns:number} (across | wide) [and | by]"
+    " {rows:number} (down | deep | high | long)",
     "<make_table> table [<placed_here>] (with | of) [the] columns {names:words}",
     "<make_table> table [<placed_here>] with [the] (columns | headings) (for | called | named)"
     " {names:words}",
@@ -429,6 +435,8 @@ def to_text(sitting: Sitting, table: Table, listed: str = "") -> Done | Refusal:
 @command(
     "(put | write | type | set) {text:words} (in | into) [the cell] row {rows:number} [and] column"
     " {columns:number}",
+    Way("(in | at) {crossed} (put | write | enter | say) {text}", when=in_table),
+    Way("(put | write | enter) {text:words} (in | into | at) {crossed}", when=in_table),
     Way("row {rows:number} column {columns:number} (is | says | should say) {text:words}",
         when=in_table),
     heard=1,
@@ -438,9 +446,18 @@ def to_text(sitting: Sitting, table: Table, listed: str = "") -> Done | Refusal:
 )  # fmt: skip
 @of_table
 def put(
-    sitting: Sitting, table: Table, text: tuple[str, ...], rows: int, columns: int
+    sitting: Sitting,
+    table: Table,
+    text: tuple[str, ...],
+    rows: int = 0,
+    columns: int = 0,
+    crossed: Places | None = None,
 ) -> Done | Refusal:
     """Write words into a cell, in the place of what it says."""
+    if crossed is not None:
+        cell = sitting.document.blocks[crossed.first.start.block].cell
+        assert cell is not None
+        rows, columns = cell.row + 1, cell.column + 1
     if not (1 <= rows <= table.rows and 1 <= columns <= table.columns):
         return Refusal("There is no such cell.")
     b = table.cell(rows - 1, columns - 1)

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime, time
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.history import version_after
 from nimble_lantern.core.commands.naming import day_meant, given_name, short, taken
 from nimble_lantern.core.commands.wording import many, quoted
@@ -60,6 +61,8 @@ def with_milestone(sitting: Sitting, name: str) -> Sitting:
     "(save | keep | store | remember | mark) this (version | draft | state) (as | and call it)"
     " {text:words}",
     "(save | keep | make | store) a version (called | named | as) {text:words}",
+    "(save | keep | store | remember | mark) [a copy of] (how it (is | stands) | the way it (is |"
+    " stands) | what there is | (this | the present) state) [now] as [the] [version] {text:words}",
     "(this | that) version is (called | named) {text:words}",
     "(save | keep | remember) (this | it | everything | the document | the letter | how it is now)"
     " as [the] version [called] {text:words}",
@@ -75,8 +78,7 @@ def call(sitting: Sitting, text: tuple[str, ...]) -> Done:
 
 
 @command(
-    "(show | list | tell) [me] [(my | the | all | all my | all the)] [named] (versions | drafts)",
-    "(what | which) (versions | drafts) (are there | do i have | have i (named | kept))",
+    *frames.listed("[named] (versions | drafts)"),
     heard=1,
     example="show my versions",
     group="repair",
@@ -345,6 +347,7 @@ def stop(sitting: Sitting) -> Done:
     " [version] {version}",
     "make it [(like | as)] [it was in] [the] [version] {version} again",
     "i want [the] [version] {version} back",
+    "(undo | go | take it) [everything] [all the way] back to [the] [(version | draft)] {version}",
     heard=1,
     example="bring back the version first draft",
     group="repair",

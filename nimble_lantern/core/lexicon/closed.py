@@ -40,6 +40,17 @@ OF_DEGREE_AND_TIME = frozenset(
     " pretty extremely usually probably hopefully unfortunately actually absolutely".split()
 )
 """Adverbs: no thing is called so, and nobody takes one away but from a text."""
+CONTRACTIONS = {
+    short: tuple(full.split())
+    for short, full in (
+        ("what's", "what is"), ("where's", "where is"), ("that's", "that is"), ("it's", "it is"),
+        ("who's", "who is"), ("how's", "how is"), ("there's", "there is"), ("i've", "i have"),
+        ("we've", "we have"), ("i'm", "i am"), ("isn't", "is not"), ("aren't", "are not"),
+        ("don't", "do not"), ("doesn't", "does not"), ("didn't", "did not"),
+        ("shouldn't", "should not"), ("haven't", "have not"), ("hasn't", "has not"),
+    )
+}  # fmt: skip
+"""In full, as patterns have them."""
 SPEAKERS = frozenset("he she they i we it you".split())
 """Before a verb of saying, who says it: "she said"."""
 CONTRACTED = frozenset("s t d m ll re ve".split())

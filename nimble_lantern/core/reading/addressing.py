@@ -11,7 +11,7 @@ from collections.abc import Sequence
 from typing import NamedTuple
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
-from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.lexicon.closed import CONTRACTIONS, LITTLE
 from nimble_lantern.core.lexicon.desk import (
     ASIDES,
     PLAIN_VERBS,
@@ -67,8 +67,14 @@ def plainer_than(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     begun = _without_leads(tailed)
     inside = Plainer(_without(begun.words, INSIDE), begun.mused, True)
     whole = Plainer(_without(inside.words, WHOLE), begun.mused, True)
-    found = {p.words: p for p in (whole, inside, begun, Plainer(tailed), Plainer(bare))}
+    opened = Plainer(_in_full(whole.words), begun.mused, True)
+    found = {p.words: p for p in (opened, whole, inside, begun, Plainer(tailed), Plainer(bare))}
     return tuple(p for p in reversed(found.values()) if p.words and p.words != words)
+
+
+def _in_full(words: tuple[str, ...]) -> tuple[str, ...]:
+    """ "What's new" is asked as "what is new"."""
+    return tuple(full for w in words for full in CONTRACTIONS.get(w, (w,)))
 
 
 def _said_once(words: tuple[str, ...]) -> tuple[str, ...]:

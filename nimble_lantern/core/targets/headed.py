@@ -35,15 +35,28 @@ def _under(words: tuple[str, ...]) -> Tabled:
     "[the] cell (for | of) {a:words} (under | in | and) {b:words}",
     "[the] cell in {a:words} row (under | below) {b:words}",
     "{a:words} under {b:words}",
+    "{a:words} row (under | below) {b:words}",
+    "{a:words} row [and] [the] {b:words} column",
     heard=False,
 )
 def _crossing(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
     return Crossing(_bare(a), _bare(b))
 
 
-@rule("target", "[the] {b:words} (cell | entry) (of | for) {a:words}", heard=False)
+@rule("target", "[the] {b:words} (cell | entry) (of | for | in) {a:words} [row]", heard=False)
 def _column_first(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
     return Crossing(_bare(a), _bare(b))
+
+
+@rule("target", "{a:owner} {b:words} (number | cell | entry | box | figure)", heard=False)
+def _owned(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
+    """ "Nell's kitchen number"."""
+    return Crossing(_bare(a), _bare(b))
+
+
+@rule("owner", "{words}", heard=False)
+def _owner(words: tuple[str, ...]) -> tuple[str, ...] | None:
+    return words if words[-1].endswith(("'s", "s'")) else None
 
 
 @rule("crossed", "{target}", heard=False)

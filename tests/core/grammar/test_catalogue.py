@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import inspect
+import re
 import unittest
 
 from nimble_lantern.core.commands import CATALOGUE
@@ -25,6 +27,13 @@ class Completeness(unittest.TestCase):
             # While a word is spelled, only what is said of its letters counts.
             first = next(p for p in parses if p.command.traits.spells == made.traits.spells)
             self.assertEqual(first.command.name, name, f"“{made.example}”")
+
+    def test_a_handler_takes_whatever_its_patterns_name(self) -> None:
+        for name, made in CATALOGUE.commands.items():
+            taken = set(inspect.signature(made.handler).parameters) - {"sitting"}
+            for pattern in made.patterns:
+                slots = re.findall(r"\{(\w+)(?::\w+)?\}", pattern)
+                self.assertLessEqual(set(slots), taken, f"{name}: {pattern}")
 
     def test_there_is_a_command_of_every_family(self) -> None:
         self.assertGreaterEqual(len(CATALOGUE.commands), 25)
