@@ -95,7 +95,7 @@ def delete(sitting: Sitting, target: Places) -> Done:
 
 
 @command(
-    "<remove> {counted}",
+    "(delete | remove | erase | rub out) {counted}",
     example="delete two words",
     group="revising",
     destructive=True,

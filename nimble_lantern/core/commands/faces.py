@@ -273,7 +273,7 @@ def _look_coloured(colour: str) -> Look:
     "<wish> {target} [both] [<into>] {a:look} and [<into>] {b:look}",
     "apply [both] {a:look} and {b:look} to {target}",
     "{a:lookdone} and {b:lookdone} {target}",
-    "[both] {a:look} and {b:look} (for | on) {target}",
+    Way("[both] {a:look} and {b:look} (for | on) {target}", when=_part),
     "{a:lookdone} {target} and <make> it [<into>] {b:look}",
     "{a:lookdone} {target} and {b:lookdone} it [(too | as well)]",
     "{target} [both] [<into>] {a:look} and {b:look}",

@@ -40,6 +40,12 @@ def _no_sentences(sitting: Sitting, parse: Parse) -> bool:
     return _of_blocks(sitting, parse) and unit is not Unit.SENTENCE
 
 
+def _two_parts(sitting: Sitting, parse: Parse) -> bool:
+    """ "Exchange the first item for the last", of one unit."""
+    a, b = parse.args.get("a"), parse.args.get("b")
+    return isinstance(a, Units) and isinstance(b, Units) and a.unit is b.unit
+
+
 def _of_two(sitting: Sitting, parse: Parse) -> bool:
     """ "Swap tea and coffee" names two things, "swap the tea" none."""
     target = parse.args.get("target")
@@ -259,7 +265,7 @@ def split_part(
     "put {a:target} where {b:target} is",
     Way("{target} <shall> (change | swap | exchange) places", when=_no_people),
     Way("(let | have | make) {target} (change | swap | exchange) places", when=_no_people),
-    "(change | exchange) {a:target} (for | with) {b:part}",
+    Way("(change | exchange) {a:part} (for | with) {b:part}", when=_two_parts),
     example="swap the first sentence and the last sentence",
     group="revising",
     when=_of_two,

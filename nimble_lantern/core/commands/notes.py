@@ -402,7 +402,7 @@ CATALOGUE.table("settled", {"(settled | resolved | finished | done)": True})
     "(<remove> | <discard>) [(all | all the | the | my | all my)] [{settled}] [margin]"
     " (notes | comments)",
     "(<remove> | <discard>) every [{settled}] [margin] (note | comment)",
-    "no [more] [{settled}] [margin] (notes | comments)",
+    "no [more] [{settled}] margin (notes | comments)",
     heard=1,
     example="remove the settled notes",
     group="revising",

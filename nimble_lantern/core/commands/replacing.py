@@ -53,8 +53,7 @@ def _of_a_kind(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _much_alike(sitting: Sitting, parse: Parse) -> bool:
-    """ "Make second song last song": of one kind, alike in sound, or as many words of which some
-    are the same."""
+    """ "Make second song last song": of one kind, or as many words of which some are the same."""
     old, new = _said(parse)
     new = _bare(new)
     counted = kind_of(old) == "number" and len(old) > 1 and old[-1:] != new[-1:]
@@ -62,8 +61,14 @@ def _much_alike(sitting: Sitting, parse: Parse) -> bool:
         # "The two men should be one" is a wish of the letter's.
         return False
     alike = 1 < len(old) == len(new) and bool(set(old) & set(new))
-    sounds = bool(old) and phrase_key(" ".join(old)) == phrase_key(" ".join(new))
-    return of_one_kind(old, new) or alike or sounds
+    return of_one_kind(old, new) or alike
+
+
+def _said_to_be_wrong(sitting: Sitting, parse: Parse) -> bool:
+    """ "The stare is wrong i meant the stair": a part, words alike, or such as sound alike."""
+    old, new = _said(parse)
+    sounds = bool(old) and phrase_key(" ".join(old)) == phrase_key(" ".join(_bare(new)))
+    return sounds or _alike_or_a_part(sitting, parse)
 
 
 def _alike_or_a_part(sitting: Sitting, parse: Parse) -> bool:
@@ -122,6 +127,11 @@ def _words_there(sitting: Sitting, parse: Parse) -> bool:
     return there and _no_sentence(sitting, parse)
 
 
+def _no_things_there(sitting: Sitting, parse: Parse) -> bool:
+    """ "Slow becomes quick everywhere"; "the ferry is now late everywhere" is a sentence."""
+    return _words_there(sitting, parse) and not as_things(parse.args.get("target"))
+
+
 def _by_letters(sitting: Sitting, parse: Parse) -> bool:
     """ "Spell hob h o b b"."""
     text = tuple(parse.args.get("text", ()))
@@ -176,7 +186,6 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "(change | alter) (the | that) (day | date | time | name | number | word | price"
         " | place | month | year | hour) from {target} to {text}",
         "(put | write) {text:words} where (it says | i said | i wrote) {target}",
-        "for {target} (put | write | say) {text}",
         "where i (said | wrote) {target} i [really | actually] (meant | mean) {text}",
     ),
     *_each(
@@ -198,15 +207,19 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "(it | that) (was not | wasn't | isn't | is not) {target} (it | that) (was | is | should"
         " have been) {text}",
         "{target} becomes {text}",
-        "{target} is (wrong | not right) i (meant | said | want | wanted) {text}",
-        "{target} is (wrong | not right) it (should (be | say | read) | is | must be) {text}",
         "{target} <shall> (read | say) {text}",
         "<remove> {target} and (put | write | say) {text}",
         "<discard> {target} and (put | write | say) {text}",
     ),
     *_each(
+        _said_to_be_wrong,
+        "{target} is (wrong | not right) i (meant | said | want | wanted) {text}",
+        "{target} is (wrong | not right) it (should (be | say | read) | is | must be) {text}",
+    ),
+    *_each(
         _of_a_kind,
         "<change> {target} [in] {text}",
+        "for {target} (put | write | say) {text}",
         "(put | write | say) {text:words} for {target}",
         "{text:words} (instead of | in place of | rather than) {target}",
     ),
@@ -296,7 +309,9 @@ def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0
     "(wherever | everywhere) [it] [(says | has | reads)] {target} (put | write | say | make it"
     " | use) {text}",
     Way("{target} to {text:words} <everywhere>", when=_words_there),
-    Way("{target} (becomes | is now | <shall> be) {text:words} <everywhere>", when=_words_there),
+    Way(
+        "{target} (becomes | is now | <shall> be) {text:words} <everywhere>", when=_no_things_there
+    ),
     example="replace the ferry with the boat everywhere",
     group="revising",
     destructive=True,

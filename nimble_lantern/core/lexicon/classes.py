@@ -80,7 +80,7 @@ CLASSES = {
         " [down | back | over] | hop over | back up | skip | <caret>"
         " | (place | position | set | bring | take | get) <caret>)",
     ),
-    "step": WordClass("(step | skip | jump | hop)", "(go | move)"),
+    "go_over": WordClass("(step | skip | jump | hop)", "(go | move)"),
     "beginning": WordClass(
         "(start | beginning | top)", "[very] (start | beginning | top | front | head)"
     ),

@@ -156,9 +156,21 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
 
 
 def _ends_the_text(words: tuple[str, ...], found: Verdict, fewer: int) -> bool:
-    """Whether a last "now" belongs to the words to be written: they are several."""
-    texts = (v for v in (found.parse.args if found.parse else {}).values() if isinstance(v, tuple))
+    """Whether a last "now" belongs to the words to be written: they are several.
+
+    A last "again" always does, as in "replace never with never again".
+    """
+    args = found.parse.args if found.parse else {}
+    texts = [v for v in args.values() if isinstance(v, tuple) and v[-1:] == words[-1:]]
+    if words[-fewer:] in _ALSO_TEXT:
+        return any(len(text) > fewer for text in texts)
     return fewer == 1 and words[-1] == "now" and any(len(text) > 3 for text in texts)
+
+
+_ALSO_TEXT = frozenset(
+    (("again",), ("once", "more"), ("completely",), ("entirely",), ("altogether",))
+)
+"""Said after a request, or as the end of what is to be written."""
 
 
 def _swallowed(found: Verdict, plainer: Verdict, fewer: int) -> bool:

@@ -23,6 +23,7 @@ from nimble_lantern.core.targets.model import (
 _CONTEXT = frozenset("that this it those these them everything all here there".split())
 
 
+_NO_WORDS_FIRST = frozenset("of for to at in on by from with".split())
 _NO_WORDS = frozenset((w,) for w in "to of in on at for from by with and or".split())
 
 
@@ -32,11 +33,16 @@ def _words(words: tuple[str, ...]) -> Words | None:
     return Words(words) if set(words) - _CONTEXT and words not in _NO_WORDS else None
 
 
+@rule("target", "the (time | date | day | number | price | amount | year) {words}", heard=False)
+def _of_a_sort(words: tuple[str, ...]) -> Words | None:
+    """ "The time half past seven"; "the price of the rope" is more than those words."""
+    return Words(words) if words[0] not in _NO_WORDS_FIRST else None
+
+
 @rule("target", "the (word | words | phrase) {words}")
 @rule(
     "target",
     "[the] (word | words | phrase | string | bit | part | name | text) {words}",
-    "the (time | date | day | number | price | amount | year) {words}",
     heard=False,
 )
 def _named_words(words: tuple[str, ...]) -> Words | None:
