@@ -29,7 +29,7 @@ from nimble_lantern.voices.espeak import Espeak
 from nimble_lantern.voices.speaker import Sound, Speaker
 
 LEVELS = (-20.0, -10.0, 0.0)
-READINGS = 24
+READINGS = 12
 SAID_AT = (1.2, 2.1, 3.3)
 """Seconds into a reading at which "stop" is said, one after another."""
 _GAP_SECONDS = 0.25

@@ -10,9 +10,19 @@ from nimble_lantern.core.document.model import Block, Document
 from nimble_lantern.core.effects import ReadAloud
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
-from nimble_lantern.core.state import Done, Instead, Question, Sitting, Turned, TurnOver, View
+from nimble_lantern.core.state import (
+    Done,
+    Instead,
+    Option,
+    Question,
+    Sitting,
+    Turned,
+    TurnOver,
+    View,
+)
 from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.targets.words import exact
+from nimble_lantern.core.writing.spoken import plain
 
 Answer = Done | Refusal | TurnOver | Instead
 
@@ -112,13 +122,29 @@ def _is_asked(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _says_one(sitting: Sitting, parse: Parse) -> bool:
-    return sitting.question is not None and len(_saying(sitting.question, parse.args["words"])) == 1
+    question = sitting.question
+    return question is not None and len(_saying(sitting, question, parse.args["words"])) == 1
 
 
-def _saying(question: Question, words: Sequence[str]) -> list[int]:
-    """The options (counted from 0) in whose labels these words stand."""
+def _saying(sitting: Sitting, question: Question, words: Sequence[str]) -> list[int]:
+    """The options (counted from 0) before whose place these words stand; else in whose labels."""
+    beside = [
+        i for i, option in enumerate(question.options) if _stand_before(sitting, option, words)
+    ]
+    if beside:
+        return beside
     labels = enumerate(option.label for option in question.options)
     return [i for i, label in labels if exact(Document((Block(label),)), tuple(words))]
+
+
+def _stand_before(sitting: Sitting, option: Option, words: Sequence[str]) -> bool:
+    """ "The north one", of "the north gate"."""
+    if len(option.ranges) != 1:
+        return False
+    start = option.ranges[0].start
+    block = sitting.document.blocks[start.block]
+    before = [block.text[a:b] for a, b in block.words if b <= start.offset]
+    return [plain(w) for w in before[-len(words) :]] == list(words)
 
 
 @command(
@@ -135,7 +161,7 @@ def choose_by_words(sitting: Sitting, words: tuple[str, ...]) -> Answer:
     question = _question(sitting)
     if isinstance(question, Refusal):
         return question
-    said = _saying(question, words)
+    said = _saying(sitting, question, words)
     if len(said) != 1:
         there = "None of them says" if not said else f"{len(said)} of them say"
         return Refusal(f"{there} “{' '.join(words)}”.", "", "Say a number.")

@@ -21,6 +21,8 @@ from nimble_lantern.core.mending.knowing import taught_by
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.alike import kind_of, mends, of_one_kind
 from nimble_lantern.core.targets.model import (
+    CellAt,
+    Crossing,
     Order,
     Places,
     Unit,
@@ -62,6 +64,12 @@ def _much_alike(sitting: Sitting, parse: Parse) -> bool:
         return False
     alike = 1 < len(old) == len(new) and bool(set(old) & set(new))
     return of_one_kind(old, new) or alike
+
+
+def _alike_or_a_cell(sitting: Sitting, parse: Parse) -> bool:
+    """The same, or what stands in a cell: "nell's boat number should be eleven"."""
+    cell = isinstance(parse.args.get("target"), Crossing | CellAt)
+    return cell or _much_alike(sitting, parse)
 
 
 def _said_to_be_wrong(sitting: Sitting, parse: Parse) -> bool:
@@ -188,11 +196,8 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "(put | write) {text:words} where (it says | i said | i wrote) {target}",
         "where i (said | wrote) {target} i [really | actually] (meant | mean) {text}",
     ),
-    *_each(
-        _much_alike,
-        "(make | turn) {target} [(a | an)] {text}",
-        "{target} <shall> (be | become) {text}",
-    ),
+    Way("(make | turn) {target} [(a | an)] {text}", when=_much_alike),
+    Way("{target} <shall> (be | become) {text}", when=_alike_or_a_cell),
     *_each(
         _alike_or_a_part,
         "(make | turn) {target} into {text}",
