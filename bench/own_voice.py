@@ -1,9 +1,9 @@
 """The desk's own voice heard again beside the speaker's: what is taken for speech, what is lost.
 
 The desk reads a letter aloud; its voice is mixed into the microphone's sound at -20, -10 and 0 dB
-of the speaker's level, with a second of silence between its sentences, and goes through the cutter
-and the built-in engine.  Half of the readings are left alone; into the other half "stop" is said.
-Nothing cancels the echo here, as a browser does.
+of the speaker's level, and goes through the cutter and the built-in engine.  Half of the readings
+are left alone; into the other half "stop" is said.  Nothing cancels the echo here, as a browser
+does.
 """
 
 from __future__ import annotations
@@ -62,7 +62,7 @@ def run() -> Iterator[Figure]:
             told = _Told()
             for n in range(READINGS):
                 _reading(engine, voice, n, level * 10 ** (down / 20), told)
-            name = f"own_voice_{-down:.0f}_dB_down"
+            name = f"own_voice_{abs(down):.0f}_dB_down"
             yield Figure(f"{name}_taken_for_speech", told.taken / max(1, told.own), "share", None)
             yield Figure(f"{name}_own_utterances", told.own, "utterances")
             yield Figure(f"{name}_stop_heard", told.heard / told.stops, f"share of {told.stops}")

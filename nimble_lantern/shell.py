@@ -41,6 +41,7 @@ from nimble_lantern.core.effects import (
 from nimble_lantern.core.errors import LanternError, NotKept
 from nimble_lantern.core.mending.word_book import WordBook
 from nimble_lantern.core.reading.hearing import Hearing, from_line
+from nimble_lantern.core.reading.said_over import OWN_VOICE, command_over
 from nimble_lantern.core.reference import screens_of
 from nimble_lantern.core.reviewing.passages import Passage, with_passage
 from nimble_lantern.core.showing import SHELF_A_SCREEN, book_screens, scrolled, shelf_screens
@@ -55,6 +56,8 @@ from nimble_lantern.store.shelf import ShelfEntry
 from nimble_lantern.voices.speaker import Speaker
 
 RETRY_SECONDS = 2.0
+LEAST_LIKE_OWN = 55.0
+"""Of 100: what is so like what is being read is the desk's own voice."""
 UNSPOKEN = ("script", "prompter", "control")
 """Sources that nobody spoke for."""
 MOST_HELD = 500
@@ -207,8 +210,11 @@ class LiveDesk:
         """A hearing without what the desk itself was saying; None if that was all of it."""
         if self.speaker is None or hearing.source in UNSPOKEN:
             return hearing
-        words = hearing.text.split()
+        heard = hearing.hypotheses[0].words if hearing.hypotheses else ()
+        words = tuple(w.text for w in heard)
         left = self.speaker.left_of(words)
+        if heard and self.speaker.read_over(heard[-1].end - heard[0].start):
+            return self._said_over_reading(hearing, words, left)
         if left is None:
             return None
         return (
@@ -216,6 +222,18 @@ class LiveDesk:
             if len(left) == len(words)
             else from_line(" ".join(left), hearing.pause, source=hearing.source)
         )
+
+    def _said_over_reading(
+        self, hearing: Hearing, words: tuple[str, ...], left: tuple[str, ...] | None
+    ) -> Hearing | None:
+        """While a text is read nothing is written: what is no command is dropped or doubted."""
+        assert self.speaker is not None
+        said = command_over(self._sitting, words, left, self.speaker.lately().lower().split())
+        if said is not None:
+            return from_line(" ".join(said), hearing.pause, source=hearing.source)
+        if left is None or self.speaker.likeness(words) >= LEAST_LIKE_OWN:
+            return None
+        return replace(hearing, doubt=OWN_VOICE, commands=(), tail=None)
 
     def _kept(self) -> list[Outcome]:
         """Keep what waits, the first first, as far as the disk takes it."""

@@ -10,6 +10,7 @@ from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.kinds import Attention, Judged, Lamp
 from nimble_lantern.core.lexicon.closed import DULL
 from nimble_lantern.core.practice.watching import lesson_of, step_of
+from nimble_lantern.core.reading.nearest import round_here
 from nimble_lantern.core.reading.reader import judge
 from nimble_lantern.core.reviewing.passages import open_blanks
 from nimble_lantern.core.state import Sitting, View
@@ -42,10 +43,12 @@ def hints(sitting: Sitting) -> tuple[str, ...]:
     }
     now = _spelling if sitting.tray is not None else away.get(sitting.view, _candidates)
     known: list[str] = []
+    # What is hinted at is in view, so that it need not be looked for in all of a long text.
+    near = sitting if sitting.question or sitting.aloud else round_here(sitting)
     for phrase in now(sitting):
         if phrase in found or phrase in known:
             continue
-        command = _command_of(sitting, phrase)
+        command = _command_of(near, phrase) or _command_of(sitting, phrase)
         if command is None:
             continue
         uses = dict(sitting.uses).get(command, 0)

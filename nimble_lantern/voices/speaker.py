@@ -16,6 +16,8 @@ RATES = {"slowest": 0.6, "slow": 0.8, "normal": 1.0, "fast": 1.3, "fastest": 1.7
 MOST_KEPT = 8
 ECHO_SECONDS = 2.5
 """How long after a sentence its echo may still be heard, with the time it takes to make it out."""
+LATE_SECONDS = 0.8
+"""Between the end of an utterance and its words, in nine of ten, where the machine keeps up."""
 _LIKE, _ALIKE = 72.0, 80.0
 
 
@@ -62,6 +64,7 @@ class Speaker:
         self._at = 0
         self._sounds: dict[tuple[int, int], Sound] = {}
         self._recent: deque[tuple[float, str]] = deque(maxlen=24)
+        self._read_until = float("-inf")
 
     @property
     def began(self) -> int:
@@ -92,6 +95,7 @@ class Speaker:
     def hush(self) -> None:
         with self._lock:
             if self._now is not None:
+                self._ended()
                 self._number += 1
                 self._recent.append((self._clock(), self._text()))
             self._now = None
@@ -106,10 +110,25 @@ class Speaker:
                 return
             self._recent.append((self._clock(), self._text()))
             if done:
+                self._ended()
                 self._now = None
                 return
             self._at = max(0, min(sentence, len(self._now.texts) - 1))
             self._recent.append((self._clock(), self._text()))
+
+    def _ended(self) -> None:
+        if not self.answering:
+            self._read_until = self._clock()
+
+    def read_over(self, seconds: float) -> bool:
+        """Whether a text was being read while an utterance of so many seconds was spoken."""
+        reading = self._now is not None and not self._now.answer
+        return reading or self._clock() - seconds - LATE_SECONDS < self._read_until
+
+    def likeness(self, words: Sequence[str]) -> float:
+        """How like what was spoken lately these words are as a whole, from 0 to 100."""
+        said = [_bare(w) for w in self.lately().split()]
+        return float(fuzz.partial_ratio(" ".join(map(_bare, words)), " ".join(said)))
 
     def _text(self) -> str:
         return self._now.texts[self._at] if self._now and self._at < len(self._now.texts) else ""
@@ -146,7 +165,7 @@ class Speaker:
 
         All of them where nothing is spoken, or they are nothing like it.
         """
-        spoken = self._lately()
+        spoken = self.lately()
         if not spoken or not words:
             return tuple(words)
         heard = [_bare(w) for w in words]
@@ -171,7 +190,7 @@ class Speaker:
             return edge or None
         return tuple(words)
 
-    def _lately(self) -> str:
+    def lately(self) -> str:
         """What was spoken so lately that it may be heard now."""
         now = self._clock()
         found = [text for at, text in self._recent if now - at <= ECHO_SECONDS]

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from nimble_lantern.core.document.model import Block, Document, Format, Kind, Position, Range
 from nimble_lantern.core.mending.word_book import WordBook, entry_of
+from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.core.speaking.saying import said_words, sentence_said, word_range
 from nimble_lantern.voices.speaker import Speaker
 from nimble_lantern.voices.standin import StandIn
@@ -103,6 +104,65 @@ class OwnVoice(DeskCase):
         self.assertEqual(speaker.left_of("the ferry leaves stop".split()), ("stop",))
         other = tuple("please bring the oil to the lamp room".split())
         self.assertEqual(speaker.left_of(other), other)
+
+    def reading(self) -> tuple[Driver, list[float]]:
+        """A desk that reads, and its clock."""
+        driver = self.desk("The ferry leaves at noon. The stair is wet and steep.")
+        now = [0.0]
+        driver.desk.speaker = Speaker(StandIn(), clock=lambda: now[0])
+        driver.hears("read from the top")
+        return driver, now
+
+    def spoken(self, driver: Driver, words: str) -> None:
+        driver.desk.hear(from_line(words, source="microphone"))
+
+    def test_while_a_text_is_read_nothing_is_written(self) -> None:
+        driver, _ = self.reading()
+        before = driver.markdown
+        for words in (
+            "the fairy leans at new",
+            "nothing like it was ever said in this room",
+            "delete the weather and the boat that came",
+        ):
+            with self.subTest(words):
+                self.spoken(driver, words)
+                self.assertEqual(driver.markdown, before)
+                self.assertIsNotNone(driver.sitting.aloud)
+
+    def test_what_is_nothing_like_it_can_still_be_taken(self) -> None:
+        driver, _ = self.reading()
+        self.spoken(driver, "please bring oil and rope to them")
+        self.assertEqual(str(driver.sitting.trail[-1].read_as), "unclear")
+        driver.hears("take it anyway")
+        self.assertIn("lease bring oil and rope", driver.markdown)
+
+    def test_what_ends_it_is_heard_in_the_middle_of_it(self) -> None:
+        for words in ("the fairy leans stop at new", "wait the stair is whet", "be quiet"):
+            with self.subTest(words):
+                driver, _ = self.reading()
+                self.spoken(driver, words)
+                assert driver.desk.speaker is not None
+                self.assertTrue(driver.sitting.trail[-1].command, words)
+                self.assertIn("aloud.", driver.sitting.trail[-1].command or "")
+
+    def test_a_word_that_is_being_read_ends_nothing(self) -> None:
+        driver = self.desk("The ferry will stop at the quay. The stair is wet.")
+        driver.desk.speaker = Speaker(StandIn(), clock=lambda: 0.0)
+        driver.hears("read from the top")
+        self.spoken(driver, "the fairy wheel stop at the key")
+        self.assertIsNotNone(driver.sitting.aloud)
+
+    def test_commands_about_what_is_read_are_done(self) -> None:
+        driver, _ = self.reading()
+        self.spoken(driver, "replace noon with ten")
+        self.assertIn("leaves at 10.", driver.markdown)
+
+    def test_after_the_reading_everything_is_written_again(self) -> None:
+        driver, now = self.reading()
+        self.spoken(driver, "stop")
+        now[0] = 2.5  # begun half a second after it
+        self.spoken(driver, "please bring oil")
+        self.assertIn("Please bring oil", driver.markdown)
 
     def test_a_while_after_it_ended_everything_is_heard(self) -> None:
         now = [0.0]

@@ -203,6 +203,7 @@ def _has_read(sitting: Sitting, parse: Parse | None = None) -> bool:
     example="stop reading",
     group="reading",
     reads=True,
+    hushes=True,
 )
 def stop(sitting: Sitting) -> Done | Refusal:
     """Stop reading; the writing place stays where it was."""
@@ -249,6 +250,7 @@ def word_read(sitting: Sitting) -> Range | None:
     example="pause reading",
     group="reading",
     reads=True,
+    hushes=True,
 )
 def wait(sitting: Sitting) -> Done | Refusal:
     """Pause the reading; “go on” takes it up again."""

@@ -67,6 +67,7 @@ class Traits:
     leaves: bool = False
     of_rows: bool = False
     reads: bool = False
+    hushes: bool = False
 
 
 @dataclass(frozen=True)
@@ -156,6 +157,7 @@ class Catalogue:
         leaves: bool = False,
         of_rows: bool = False,
         reads: bool = False,
+        hushes: bool = False,
     ) -> Callable[[Handler], Handler]:
         """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help.
 
@@ -178,6 +180,7 @@ class Catalogue:
         spells           is said while a word is spelled, and leaves the spelling open
         of_rows          says a row of what is shown, where that has numbers and nothing is asked
         reads            is said of what is read aloud, and meant so while something is
+        hushes           ends or halts reading, and is heard in the middle of it
         leaves           leaves whatever is open: a question, a dialog, the spelling of a word
         corrects         puts right what was misheard: counted in the speaker's own figures
         here             with nothing selected, "this" is the paragraph of the writing place
@@ -185,7 +188,7 @@ class Catalogue:
         traits = Traits(
             when, destructive, while_resting, while_text_only, walks, in_text, writes, answers,
             keeps_question or answers, every_place, moves, of_blocks, here, spells, corrects,
-            leaves, of_rows, reads,
+            leaves, of_rows, reads, hushes,
         )  # fmt: skip
 
         def register(handler: Handler) -> Handler:

@@ -91,7 +91,7 @@ def addressed(sitting: Sitting, words: Sequence[str]) -> bool:
 def offers(sitting: Sitting, words: Sequence[str], most: int = MOST_OFFERS) -> list[Offer]:
     """The nearest commands that can be done here, the likeliest first."""
     bare = barest(words)
-    sitting = _round_here(sitting)
+    sitting = round_here(sitting)
     wordings: dict[tuple[str, ...], tuple[float, tuple[str, ...]]] = {}
     for heard in _readings(sitting, bare):
         speaker = _Speaker(heard)
@@ -119,7 +119,7 @@ def offers(sitting: Sitting, words: Sequence[str], most: int = MOST_OFFERS) -> l
 
 def explained(sitting: Sitting, asked: Sequence[str], most: int = MOST_OFFERS) -> list[Offer]:
     """The commands that a question for help is about, each as it could be said of this page."""
-    sitting = _round_here(sitting)
+    sitting = round_here(sitting)
     known = _known()[0]
     words = tuple(
         w[:-1] if w not in known and w.endswith("s") and w[:-1] in known else w
@@ -213,7 +213,7 @@ def _stands(sitting: Sitting, target: Any) -> bool:
     return bool(places(sitting.document, target.words, None, sitting.vocabulary))
 
 
-def _round_here(sitting: Sitting) -> Sitting:
+def round_here(sitting: Sitting) -> Sitting:
     """The sitting with the paragraphs round the writing place alone: the rest would cost time."""
     blocks, here = sitting.document.blocks, sitting.caret.block
     low, high = max(0, here - _ROUND_HERE), here + _ROUND_HERE
