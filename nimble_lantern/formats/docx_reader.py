@@ -10,6 +10,7 @@ from typing import Any
 
 import docx
 from docx.enum.style import WD_STYLE_TYPE
+from docx.opc.constants import RELATIONSHIP_TYPE as RT
 from docx.oxml import parse_xml
 from docx.oxml.ns import qn
 from docx.text.paragraph import Paragraph
@@ -171,10 +172,11 @@ class _Reader:
 
     def _formats(self) -> dict[tuple[int, int], Bullets]:
         """The kind of each list's levels."""
-        try:
-            numbering = self.file.part.numbering_part.element
-        except (KeyError, NotImplementedError):
+        parts = self.file.part.rels.values()
+        part = next((r.target_part for r in parts if r.reltype == RT.NUMBERING), None)
+        if part is None:
             return {}
+        numbering = part.element
         abstract: dict[str, dict[int, Bullets]] = {}
         for made in numbering.findall(qn("w:abstractNum")):
             levels: dict[int, Bullets] = {}
@@ -251,8 +253,7 @@ class _Reader:
             self.losses.add("Footnotes became margin notes.")
 
     def _marks(self, r: Any, link: str | None) -> list[tuple[str, str | None]]:
-        run = Run(r, None)  # type: ignore[arg-type]
-        face = run.font
+        face = Run(r, self.file).font
         named = self.faces.get(r.rPr.style) if r.rPr is not None and r.rPr.style else None
         of_style = named.font if named is not None and "Hyperlink" not in named.name else None
 

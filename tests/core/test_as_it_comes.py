@@ -250,12 +250,32 @@ class House(DeskCase):
     TABLE = "| Name | Boat |\n| --- | --- |\n| Ida | 4 |\n| Nell | 10 |"
 
     def test_a_row_by_the_name_beside_it(self) -> None:
-        for said in ("put an empty row after ida", "insert a row between ida and nell"):
+        for said in (
+            "put an empty row after ida",
+            "insert a row between ida and nell",
+            "insert a row between nell and ida",
+            "make room for one more above nell",
+        ):
             with self.subTest(said):
                 desk = Driver(self.TABLE)
                 desk.hears("go to the cell that says nell", said)
                 names = [b.text for b in desk.document.blocks if b.cell and b.cell.column == 0]
                 self.assertEqual(names, ["Name", "Ida", "", "Nell"])
+
+    def test_between_two_that_are_apart_is_refused(self) -> None:
+        desk = Driver(f"{self.TABLE}\n| Tom | 3 |")
+        desk.hears("go to the cell that says nell")
+        page = desk.markdown
+        self.assertIn("side by side", desk.hears("insert a row between ida and tom").summary)
+        self.assertEqual(desk.markdown, page)
+
+    def test_a_column_between_two_whichever_is_named_first(self) -> None:
+        for said in ("name and boat", "boat and name"):
+            with self.subTest(said):
+                desk = Driver(self.TABLE)
+                desk.hears("go to the cell that says nell", f"add a column between {said}")
+                heads = [b.text for b in desk.document.blocks if b.cell and b.cell.row == 0]
+                self.assertEqual(heads, ["Name", "", "Boat"])
 
     def test_a_cell_by_whose_it_is(self) -> None:
         desk = Driver(self.TABLE)

@@ -5,7 +5,7 @@ from __future__ import annotations
 import unittest
 
 from tests.corpus import at_the_letters, house
-from tests.corpus.house import Wording
+from tests.corpus.speaking import Wording
 
 
 class Wordings(unittest.TestCase):

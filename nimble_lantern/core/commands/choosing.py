@@ -75,7 +75,7 @@ def _asks(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _wants_an_answer(sitting: Sitting, parse: Parse) -> bool:
-    """Beside a doubted word "keep it" believes the word."""
+    """Beside a doubted word "keep it" believes the word; with no question, "forget it" is text."""
     return sitting.question is not None and not sitting.question.beside
 
 
@@ -114,11 +114,6 @@ def _row(sitting: Sitting, n: int) -> Instead | Refusal:
     if not 1 <= n <= numbered(sitting):
         return Refusal(f"There is no number {n}.", "", f"Say a number up to {numbered(sitting)}.")
     return Instead(row_words(sitting, n))
-
-
-def _is_asked(sitting: Sitting, parse: Parse) -> bool:
-    """ "Forget it" leaves a question; with none, it is a sentence."""
-    return sitting.question is not None and not sitting.question.beside
 
 
 def _says_one(sitting: Sitting, parse: Parse) -> bool:
@@ -199,11 +194,9 @@ def choose_all(sitting: Sitting, number: int | None = None) -> Answer:
     "cancel [that]",
     "never mind",
     "none [of (them | these | those)]",
-    Way(
-        "(forget (it | about it) | leave (it | that | them) [alone | be | as it is])",
-        when=_is_asked,
-    ),
-    Way("(neither | none) [of (them | these | those)]", when=_is_asked),
+    Way("forget [about] (it | that [one] | those)", when=_wants_an_answer),
+    Way("leave (it | that | them) [alone | be | as it is]", when=_wants_an_answer),
+    Way("(neither | none) [of (them | these | those)]", when=_wants_an_answer),
     example="cancel",
     group="choosing",
     keeps_question=True,

@@ -6,12 +6,16 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands.table_here import (
+    Part,
     cell_here,
     column_named,
     headed_by,
     heads_a_column,
+    heads_a_row,
     here,
+    of_part,
     of_table,
+    part_of,
     table_of,
     there_is,
     whole_out,
@@ -35,7 +39,6 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Tabled, Unit, Units
-from nimble_lantern.core.targets.tabled import row_of
 
 CATALOGUE.table(
     "side",
@@ -55,48 +58,14 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     return isinstance(target, Units | Tabled) and target.unit in (Unit.ROW, Unit.COLUMN, Unit.CELL)
 
 
+CATALOGUE.table("a_row", {"(row | line | more)": Unit.ROW})
 CATALOGUE.table(
-    "new_row",
+    "one_more",
     {
         "(add | insert | put [in] | <wish> | make room for) [(a | an | another | one | one more)]"
-        " [(new | empty | blank | extra)] (row | line)": True,
-        "make room for one more [row]": True,
+        " [(new | empty | blank | extra)]": True,
     },
 )
-
-
-def _heads_a_row(sitting: Sitting, parse: Parse) -> bool:
-    """ "A row after nell", where a row begins with that name."""
-    return _row_named(sitting, parse.args.get("words", ())) is not None
-
-
-def _row_named(sitting: Sitting, words: tuple[str, ...]) -> tuple[Table, int] | None:
-    table = here(sitting)
-    if isinstance(table, Refusal) or not words:
-        return None
-    bare = (*words[:-1], words[-1].removesuffix("'s"))
-    found = row_of(sitting.document.blocks, table, bare)
-    return (table, found) if found is not None else None
-
-
-@command(
-    Way("<new_row> {side} [the] {words} [row]", when=_heads_a_row),
-    Way("<new_row> between [the] {words} and [the] {other:words}", when=_heads_a_row),
-    heard=0,
-    example="add a row below nell",
-    group="format",
-    when=there_is,
-)
-def add_row(
-    sitting: Sitting, words: tuple[str, ...], side: int = 1, other: tuple[str, ...] = ()
-) -> Done | Refusal:
-    """Add a row before or after the one that is called by its first cell."""
-    found = _row_named(sitting, words)
-    if found is None:
-        return Refusal(f"No row begins with “{' '.join(words)}”.")
-    table, row = found
-    beside = Places((block_range(sitting.document, table.cell(row, 0)),))
-    return add(sitting, grid=Unit.ROW, side=side, target=beside)
 
 
 @command(
@@ -118,6 +87,8 @@ def add_row(
         when=heads_a_column,
     ),
     "(add | insert | put in) (a | another) [new] column (called | named | for | headed) {words}",
+    Way("<one_more> {grid:a_row} {side} [the] {words} [row]", when=heads_a_row),
+    Way("<one_more> {grid:a_row} between [the] {words} and [the] {other:words}", when=heads_a_row),
     heard=2,
     example="add a row",
     group="format",
@@ -135,11 +106,10 @@ def add(
 ) -> Done | Refusal:
     """Add a row or column: at the end, or before or after another."""
     if words is not None and (side or other):
-        beside = headed_by(sitting, words)
+        beside = _beside(sitting, grid, words, other)
         if isinstance(beside, Refusal):
             return beside
-        b = beside[0].cell(0, beside[2][0])
-        target, side, words = Places((block_range(sitting.document, b),)), side or 1, None
+        target, side, words = beside, side or 1, None
     table = here(sitting) if target is None else table_of(sitting, target)
     if isinstance(table, Refusal):
         return table
@@ -176,20 +146,24 @@ def add(
     return Done(replace(after, wrote=after.caret), f"{many(number, 'column')} added")
 
 
-def _grid_places(sitting: Sitting, target: Places) -> tuple[Table, Unit, list[int]] | Refusal:
-    """Which rows or columns of which table a target is."""
-    table = table_of(sitting, target)
-    if isinstance(table, Refusal):
-        return table
-    cells = [
-        cell
-        for r in target.ranges
-        for b in range(r.start.block, r.end.block + 1)
-        if (cell := sitting.document.blocks[b].cell)
-    ]
-    if target.unit is Unit.COLUMN:
-        return table, Unit.COLUMN, sorted({cell.column for cell in cells})
-    return table, Unit.ROW, sorted({cell.row for cell in cells})
+def _beside(
+    sitting: Sitting, grid: Unit, words: tuple[str, ...], other: tuple[str, ...]
+) -> Places | Refusal:
+    """The row or column of a name; of two side by side the first, whichever was named first."""
+    found = headed_by(sitting, words, grid)
+    if isinstance(found, Refusal):
+        return found
+    [n] = found.numbers
+    if other:
+        second = headed_by(sitting, other, grid)
+        if isinstance(second, Refusal):
+            return second
+        [m] = second.numbers
+        if abs(n - m) != 1:
+            return Refusal("They do not stand side by side.", "", "Say one: “after ...”.")
+        n = min(n, m)
+    b = found.table.cell(n, 0) if grid is Unit.ROW else found.table.cell(0, n)
+    return Places((block_range(sitting.document, b),))
 
 
 @command(
@@ -206,12 +180,10 @@ def _grid_places(sitting: Sitting, target: Places) -> tuple[Table, Unit, list[in
     when=there_is,
     destructive=True,
 )
-def remove(sitting: Sitting, target: Places) -> Done | Refusal:
+@of_part
+def remove(sitting: Sitting, target: Part) -> Done | Refusal:
     """Take rows or columns out of a table, with what they say."""
-    found = _grid_places(sitting, target)
-    if isinstance(found, Refusal):
-        return found
-    table, unit, numbers = found
+    table, unit, numbers = target.table, target.unit, target.numbers
     rows = rows_of(sitting.document.blocks, table)
     gone = set(numbers)
     size = table.rows if unit is Unit.ROW else table.columns
@@ -236,13 +208,11 @@ def remove(sitting: Sitting, target: Places) -> Done | Refusal:
     when=there_is,
     destructive=True,
 )
-def empty(sitting: Sitting, target: Places) -> Done | Refusal:
+@of_part
+def empty(sitting: Sitting, target: Part) -> Done | Refusal:
     """Take the words out of rows or columns; the cells stay."""
-    found = _grid_places(sitting, target)
-    if isinstance(found, Refusal):
-        return found
     after = taken_out(sitting, target.ranges)
-    return Done(after.about(()), f"{many(len(found[2]), found[1].value)} emptied")
+    return Done(after.about(()), f"{many(len(target.numbers), target.unit.value)} emptied")
 
 
 CATALOGUE.table(
@@ -275,22 +245,23 @@ def move(
     words: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Move a row or a column to another place in its table."""
-    found = _grid_places(sitting, target) if target is not None else headed_by(sitting, words)
+    found = part_of(sitting, target) if target is not None else headed_by(sitting, words)
     if isinstance(found, Refusal):
         return found
-    table, unit, numbers = found
+    table, unit, numbers = found.table, found.unit, found.numbers
     rows = rows_of(sitting.document.blocks, table)
     heads = has_header(rows)
     first = 1 if unit is Unit.ROW and heads and 0 not in numbers else 0
     size = table.rows if unit is Unit.ROW else table.columns
     order = [n for n in range(size) if n not in numbers]
     if goal is not None:
-        there = _grid_places(sitting, goal)
+        there = part_of(sitting, goal)
         if isinstance(there, Refusal):
             return there
-        if there[0] != table or there[1] is not unit or there[2][0] in numbers:
+        if there.table != table or there.unit is not unit or there.numbers[0] in numbers:
             return Refusal("Rows go beside rows, and columns beside columns.")
-        at = order.index(there[2][0] if side < 0 else there[2][-1]) + (1 if side > 0 else 0)
+        beside = there.numbers[0] if side < 0 else there.numbers[-1]
+        at = order.index(beside) + (1 if side > 0 else 0)
     else:
         at = min(max(first, numbers[0] + steps), len(order))
     order[at:at] = numbers
@@ -316,12 +287,10 @@ def move(
     group="format",
     when=there_is,
 )
-def duplicate(sitting: Sitting, target: Places) -> Done | Refusal:
+@of_part
+def duplicate(sitting: Sitting, target: Part) -> Done | Refusal:
     """Put a copy of a row or column right behind it."""
-    found = _grid_places(sitting, target)
-    if isinstance(found, Refusal):
-        return found
-    table, unit, numbers = found
+    table, unit, numbers = target.table, target.unit, target.numbers
     rows = rows_of(sitting.document.blocks, table)
     behind = numbers[-1] + 1
     if unit is Unit.ROW:
@@ -476,12 +445,10 @@ def _one_column(sitting: Sitting, parse: Parse) -> bool:
     group="format",
     when=there_is,
 )
-def width(sitting: Sitting, target: Places, wide: float) -> Done | Refusal:
+@of_part
+def width(sitting: Sitting, target: Part, wide: float) -> Done | Refusal:
     """Make a column wider or narrower; the others share what is left."""
-    found = _grid_places(sitting, target)
-    if isinstance(found, Refusal):
-        return found
-    table, _, numbers = found
+    table, numbers = target.table, target.numbers
     rows = rows_of(sitting.document.blocks, table)
     parts = shares_of(rows[0])
     if len(numbers) == len(parts):
@@ -520,21 +487,14 @@ def even(sitting: Sitting, table: Table) -> Done | Refusal:
     return Done(sitting.edited(Edit(steps)), "all columns are equally wide")
 
 
-def _column(sitting: Sitting, target: Places | None, words: tuple[str, ...]) -> Places | Refusal:
-    """A column as it was named, else the one that these words head."""
-    if target is not None:
-        return target
-    headed = headed_by(sitting, words)
-    if isinstance(headed, Refusal):
-        return headed
-    return Places(headed[0].column(sitting.document.blocks, headed[2][0]), unit=Unit.COLUMN)
-
-
-def _summed(sitting: Sitting, target: Places) -> tuple[Table, int, str] | Refusal:
-    found = _grid_places(sitting, target)
-    if isinstance(found, Refusal):
-        return found
-    table, unit, numbers = found
+def _summed(
+    sitting: Sitting, target: Places | None, words: tuple[str, ...]
+) -> tuple[Table, int, str] | Refusal:
+    """The sum of a column, as it was named or by its heading."""
+    part = part_of(sitting, target) if target is not None else headed_by(sitting, words)
+    if isinstance(part, Refusal):
+        return part
+    table, unit, numbers = part.table, part.unit, part.numbers
     if unit is not Unit.COLUMN or len(numbers) != 1:
         return Refusal("A total is of one column.", "", "Say which: “the total of column two”.")
     rows = rows_of(sitting.document.blocks, table)
@@ -566,8 +526,7 @@ def tell_total(
     sitting: Sitting, target: Places | None = None, words: tuple[str, ...] = ()
 ) -> Done | Refusal:
     """Tell the sum of the numbers in a column."""
-    column = _column(sitting, target, words)
-    found = column if isinstance(column, Refusal) else _summed(sitting, column)
+    found = _summed(sitting, target, words)
     return found if isinstance(found, Refusal) else Done(sitting, f"together {found[2]}")
 
 
@@ -595,10 +554,7 @@ def write_total(
     sitting: Sitting, target: Places | None = None, words: tuple[str, ...] = ()
 ) -> Done | Refusal:
     """Write the sum of a column into its last row, or into a row of its own below."""
-    of = _column(sitting, target, words)
-    if isinstance(of, Refusal):
-        return of
-    found = _summed(sitting, of)
+    found = _summed(sitting, target, words)
     if isinstance(found, Refusal):
         return found
     table, column, total = found

@@ -6,7 +6,6 @@ from dataclasses import fields, replace
 from itertools import takewhile
 from typing import Any
 
-from nimble_lantern.core.commands.choosing import cancel
 from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.document import history
 from nimble_lantern.core.document.history import Version, Walk
@@ -340,20 +339,3 @@ def redo_everything(sitting: Sitting) -> Done | Refusal:
 def forget(sitting: Sitting) -> Done | Refusal:
     """Take back the last utterance that changed the text."""
     return undo(sitting)
-
-
-def _is_asked(sitting: Sitting, parse: Parse) -> bool:
-    """ "Forget that" leaves a question, and takes nothing back, where one is asked."""
-    return sitting.question is not None and not sitting.question.beside
-
-
-@command(
-    "forget [about] (that | those) [one | ones]",
-    example="forget about that one",
-    group="choosing",
-    keeps_question=True,
-    when=_is_asked,
-)
-def leave_question(sitting: Sitting) -> Done:
-    """Leave what is asked."""
-    return cancel(sitting)

@@ -12,7 +12,7 @@ from nimble_lantern.core.composing.replacing import STOPS, bare_mark
 from nimble_lantern.core.document.model import Document, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE, OF_DEGREE_AND_TIME
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.state import Done, Sitting
@@ -252,36 +252,24 @@ def insert_block(
     return _beside(sitting, Places((whole,), unit=Unit.PARAGRAPH), text, side == "before")
 
 
+CATALOGUE.table("inner", {"the <finish>": False, "the <beginning>": True})
+CATALOGUE.table("joining", {"append": False, "prepend": True})
+CATALOGUE.table("opening", {"(end | finish)": False, "(start | begin)": True})
+
+
 @command(
-    Way("<put> {text:words} (at | to | on | in) the <finish> of {target}", when=_in_prose),
-    Way(
-        "(at | to | on) the <finish> of {target} (insert | put | add | write) {text}",
-        when=_in_prose,
-    ),
-    Way("append {text:words} to {target}", when=_plain_words),
-    Way("{target} <shall> (end | finish) with {text}", when=_in_prose),
+    Way("<put> {text:words} (at | to | on | in) {inner} of {target}", when=_in_prose),
+    Way("(at | to | on) {inner} of {target} (insert | put | add | write) {text}", when=_in_prose),
+    Way("{inner:joining} {text:words} to {target}", when=_plain_words),
+    Way("{target} <shall> {inner:opening} with {text}", when=_in_prose),
     example="add every day at the end of the first paragraph",
     group="revising",
 )
-def insert_at_end(sitting: Sitting, text: tuple[str, ...], target: Places) -> Done:
-    """Put words in at the end of a paragraph or sentence.  The writing place stays."""
-    return _beside(sitting, replace(target, unit=None), text, before=False)
-
-
-@command(
-    Way("<put> {text:words} (at | to | on | in) the <beginning> of {target}", when=_in_prose),
-    Way(
-        "(at | to | on) the <beginning> of {target} (insert | put | add | write) {text}",
-        when=_in_prose,
-    ),
-    Way("prepend {text:words} to {target}", when=_plain_words),
-    Way("{target} <shall> (start | begin) with {text}", when=_in_prose),
-    example="add also at the start of the last sentence",
-    group="revising",
-)
-def insert_at_start(sitting: Sitting, text: tuple[str, ...], target: Places) -> Done:
-    """Put words in at the start of a paragraph or sentence.  The writing place stays."""
-    return _beside(sitting, replace(target, unit=None), text, before=True)
+def insert_inside(
+    sitting: Sitting, text: tuple[str, ...], target: Places, inner: bool = False
+) -> Done:
+    """Put words in at the start or end of a paragraph or sentence.  The writing place stays."""
+    return _beside(sitting, replace(target, unit=None), text, before=inner)
 
 
 @command(

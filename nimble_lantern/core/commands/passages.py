@@ -9,9 +9,9 @@ from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.naming import given_name, taken
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
-from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit, Splice, insert
-from nimble_lantern.core.document.model import Anchor, Block, Format, Kind, Piece, Position, Range
-from nimble_lantern.core.document.tables import as_pasted, outside
+from nimble_lantern.core.composing.storing import as_blocks, within_line
+from nimble_lantern.core.document.edits import DropBlocks, Edit, Splice
+from nimble_lantern.core.document.model import Anchor, Block, Kind, Piece, Position, Range
 from nimble_lantern.core.effects import ExportPassages
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
@@ -81,9 +81,9 @@ def _put(sitting: Sitting, passage: Passage) -> Done:
     numbers = [m.utterance for m in sitting.milestones]
     pieces = filled(passage, sitting.title, sitting.now, numbers)
     if passage.inline:
-        after, first, last, start, end = _within_line(sitting, pieces[0][0])
+        after, first, last, start, end = within_line(sitting, pieces[0][0])
     else:
-        after, first, last = _as_blocks(sitting, pieces)
+        after, first, last = as_blocks(sitting, pieces)
         start, end = 0, None
     after = after.edited(pinned(after.document, first, last, start, end))
     stop = Position(last, len(after.document.blocks[last].text) if end is None else end)
@@ -100,48 +100,6 @@ def _put(sitting: Sitting, passage: Passage) -> Done:
         return Done(after, said)
     shown = _at_blank(after, *inside[0])
     return Done(shown.sitting, f"{said}; {shown.summary}")
-
-
-def _within_line(sitting: Sitting, piece: Piece) -> tuple[Sitting, int, int, int, int]:
-    """A lone paragraph runs on in the line, with a space where words touch."""
-    if sitting.selection is not None and sitting.fresh:
-        r = sitting.selection
-    else:
-        r = Range(sitting.writing_place, sitting.writing_place)
-    block = sitting.document.blocks[r.start.block]
-    left, right = block.text[: r.start.offset], block.text[r.end.offset :]
-    single = r.start.block == r.end.block
-    before = " " if left and left[-1] not in " \n([“‘" else ""
-    after = " " if single and right and right[0] not in " \n.,;:!?)]”’" else ""
-    whole = Piece(before).joined(piece).joined(Piece(after))
-    stop = r.end.offset if single else len(block.text)
-    edit = Edit((Splice(r.start.block, r.start.offset, stop, whole),))
-    start = r.start.offset + len(before)
-    made = replace(sitting.edited(edit), selection=None, fresh=False, question=None)
-    return made, r.start.block, r.start.block, start, start + len(piece.text)
-
-
-def _as_blocks(
-    sitting: Sitting, pieces: Sequence[tuple[Piece, Format]]
-) -> tuple[Sitting, int, int]:
-    """Blocks of their own: in the place of an empty paragraph, else behind this one."""
-    held = as_pasted(sitting.document, pieces)
-    blocks = tuple(Block(p.text, p.spans).formatted(f) for p, f in held)
-    here = sitting.writing_place
-    at = here.block
-    block = sitting.document.blocks[at]
-    if not block.text and block.cell is None:
-        edit = Edit((AddBlocks(at, blocks), DropBlocks(at + len(blocks), 1)))
-        first = at
-    elif 0 < here.offset < len(block.text) and block.cell is None:
-        edit = insert(here, [(Piece(), block.format), (Piece(), block.format)])
-        edit = edit.then(Edit((AddBlocks(at + 1, blocks),)))
-        first = at + 1
-    else:
-        first = outside(sitting.document.blocks, at + 1 if here.offset or not block.text else at)
-        edit = Edit((AddBlocks(first, blocks),))
-    after = replace(sitting.edited(edit), selection=None, fresh=False, question=None)
-    return after, first, first + len(blocks) - 1
 
 
 @command(

@@ -253,16 +253,7 @@ def replace_with(
         if len(found) == 1 and sitting.document.count_words(target.first) > len(text) + 2:
             return mended(sitting, found[0].range, found[0].words)
     if sure is None and _of_much(sitting, target, text):
-        much = f"all of it by “{' '.join(text)}”"
-        question = Question.whether(
-            "replacing.replace_with",
-            "yes: replace it",
-            "no: leave it",
-            target=target,
-            text=text,
-        )
-        asked = replace(sitting, question=question)
-        return Done(asked, f"replace {much}: “yes” or “no”?")
+        return _whether(sitting, target, text, "all of it")
     old = sitting.document.text(target.first)
     ranges = target.ranges
     if target.unit is Unit.SENTENCE:
@@ -286,11 +277,15 @@ def replace_with(
 )
 def should_be(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done:
     """Ask whether a part of the page is to be these words: it may be said of it in a letter."""
+    return _whether(sitting, target, text, quoted(sitting.document.text(target.first)))
+
+
+def _whether(sitting: Sitting, target: Places, text: tuple[str, ...], what: str) -> Done:
     question = Question.whether(
         "replacing.replace_with", "yes: replace it", "no: leave it", target=target, text=text
     )
-    much = f"{quoted(sitting.document.text(target.first))} by “{' '.join(text)}”"
-    return Done(replace(sitting, question=question), f"replace {much}: “yes” or “no”?")
+    asked = f"replace {what} by “{' '.join(text)}”: “yes” or “no”?"
+    return Done(replace(sitting, question=question), asked)
 
 
 def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0) -> Question:

@@ -4,16 +4,16 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from functools import wraps
-from typing import Concatenate, ParamSpec
+from typing import Concatenate, NamedTuple, ParamSpec
 
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
-from nimble_lantern.core.document.model import Block, Position
+from nimble_lantern.core.document.model import Block, Position, Range
 from nimble_lantern.core.document.tables import Table, table_at, tables
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit
-from nimble_lantern.core.targets.tabled import column_of
+from nimble_lantern.core.targets.tabled import column_of, row_of
 
 P = ParamSpec("P")
 
@@ -65,17 +65,72 @@ def cell_here(sitting: Sitting, table: Table) -> tuple[int, int]:
     return (cell.row, cell.column) if cell is not None and inside else (0, 0)
 
 
-def headed_by(sitting: Sitting, words: tuple[str, ...]) -> (
-    tuple[Table, Unit, list[int]] | Refusal
-):  # fmt: skip
-    """The column of this table that has these words as its heading."""
+class Part(NamedTuple):
+    """Rows or columns of a table, by their numbers from 0, and what they hold."""
+
+    table: Table
+    unit: Unit
+    numbers: list[int]
+    ranges: tuple[Range, ...] = ()
+
+
+def part_of(sitting: Sitting, target: Places) -> Part | Refusal:
+    """Which rows or columns of which table a target is."""
+    table = table_of(sitting, target)
+    if isinstance(table, Refusal):
+        return table
+    cells = [
+        cell
+        for r in target.ranges
+        for b in range(r.start.block, r.end.block + 1)
+        if (cell := sitting.document.blocks[b].cell)
+    ]
+    if target.unit is Unit.COLUMN:
+        return Part(table, Unit.COLUMN, sorted({c.column for c in cells}), target.ranges)
+    return Part(table, Unit.ROW, sorted({c.row for c in cells}), target.ranges)
+
+
+def of_part(
+    handler: Callable[Concatenate[Sitting, Part, P], Done | Refusal],
+) -> Callable[..., Done | Refusal]:
+    """Hand a target to a handler as the rows or columns that it is; refused outside of tables."""
+
+    @wraps(handler)
+    def handled(
+        sitting: Sitting, target: Places, *args: P.args, **slots: P.kwargs
+    ) -> Done | Refusal:
+        part = part_of(sitting, target)
+        if isinstance(part, Refusal):
+            return part
+        return handler(sitting, part, *args, **slots)
+
+    return handled
+
+
+def headed_by(sitting: Sitting, words: tuple[str, ...], unit: Unit = Unit.COLUMN) -> Part | Refusal:
+    """The column of this table that has these words as its heading, or the row that begins so."""
     table = here(sitting)
     if isinstance(table, Refusal):
         return table
-    column = column_named(sitting, table, words)
-    if column is None:
-        return Refusal(f"No column is called “{' '.join(words)}”.")
-    return table, Unit.COLUMN, [column]
+    named = row_named if unit is Unit.ROW else column_named
+    number = named(sitting, table, words)
+    if number is None:
+        return Refusal(f"No {unit.value} is called “{' '.join(words)}”.")
+    return Part(table, unit, [number])
+
+
+def heads_a_row(sitting: Sitting, parse: Parse) -> bool:
+    table = here(sitting)
+    words = parse.args.get("words", ())
+    return not isinstance(table, Refusal) and row_named(sitting, table, words) is not None
+
+
+def row_named(sitting: Sitting, table: Table, words: tuple[str, ...]) -> int | None:
+    """ "Nell" and "nell's" alike."""
+    if not words:
+        return None
+    bare = (*words[:-1], words[-1].removesuffix("'s"))
+    return row_of(sitting.document.blocks, table, bare)
 
 
 def heads_a_column(sitting: Sitting, parse: Parse) -> bool:

@@ -156,21 +156,17 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
 
 
 def _ends_the_text(words: tuple[str, ...], found: Verdict, fewer: int) -> bool:
-    """Whether a last "now" belongs to the words to be written: they are several.
-
-    A last "again" always does, as in "replace never with never again".
-    """
-    args = found.parse.args if found.parse else {}
-    texts = [v for v in args.values() if isinstance(v, tuple) and v[-1:] == words[-1:]]
-    if words[-fewer:] in _ALSO_TEXT:
-        return any(len(text) > fewer for text in texts)
-    return fewer == 1 and words[-1] == "now" and any(len(text) > 3 for text in texts)
+    """Whether a last "now" or "again" belongs to the words to be written, if they are enough."""
+    least = _ALSO_TEXT.get(words[-fewer:])
+    texts = (v for v in (found.parse.args if found.parse else {}).values() if isinstance(v, tuple))
+    return least is not None and any(len(text) >= least for text in texts)
 
 
-_ALSO_TEXT = frozenset(
-    (("again",), ("once", "more"), ("completely",), ("entirely",), ("altogether",))
-)
-"""Said after a request, or as the end of what is to be written."""
+_ALSO_TEXT = {
+    ("now",): 4, ("again",): 2, ("once", "more"): 3,
+    ("completely",): 2, ("entirely",): 2, ("altogether",): 2,
+}  # fmt: skip
+"""Said after a request, or as the end of what is to be written: then that has so many words."""
 
 
 def _swallowed(found: Verdict, plainer: Verdict, fewer: int) -> bool:

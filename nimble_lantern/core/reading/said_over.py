@@ -29,16 +29,13 @@ def command_over(
     for span in _spans(tuple(words)):
         if not any(fuzz.ratio(word, said) >= _ALIKE for word in span for said in own):
             verdict = reader.exactly(sitting, span, whole=True)
-            if verdict.kind is Judged.COMMAND and verdict.parse and _hushes(verdict):
+            hushes = verdict.parse is not None and verdict.parse.command.traits.hushes
+            if verdict.kind is Judged.COMMAND and hushes:
                 return span
     for whole in (tuple(left or ()), tuple(words)):
         if whole and reader.judge(sitting, whole, whole=True).kind is Judged.COMMAND:
             return whole
     return None
-
-
-def _hushes(verdict: reader.Verdict) -> bool:
-    return verdict.parse is not None and verdict.parse.command.traits.hushes
 
 
 def _spans(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
