@@ -9,7 +9,8 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.learning import taken_for
 from nimble_lantern.core.reading import nearest, reader
-from nimble_lantern.core.reading.addressing import wordings
+from nimble_lantern.core.reading.addressing import barest, wordings
+from nimble_lantern.core.reading.instead import instead
 from nimble_lantern.core.state import Help, Option, Question, Sitting
 from nimble_lantern.core.turn import Turn, held_back
 
@@ -23,7 +24,7 @@ def offered(turn: Turn, words: Sequence[str]) -> None:
     if held_back(before) is not None:
         return
     # They are read where the words are not yet written: those would name themselves.
-    found = _heard_instead(turn)
+    found = _heard_instead(turn) or _other_words(before, words)
     if not found and nearest.addressed(before, words):
         found = nearest.offers(before, words)
     if found and found[0].likeness >= _LEAST_UNASKED:
@@ -40,6 +41,19 @@ def _heard_instead(turn: Turn) -> list[nearest.Offer]:
     command = verdict.parse.command
     # What was misheard is no wording of the speaker's.
     return [nearest.Offer(turn.meant, command.name, 1.0, command.traits.destructive, (), False)]
+
+
+def _other_words(sitting: Sitting, words: Sequence[str]) -> list[nearest.Offer]:
+    """The replacement that a statement may ask for: "visitors should be guests"."""
+    near = nearest.round_here(sitting)
+    found = instead(near, barest(words))
+    if found is None:
+        return []
+    said = ("replace", *found[0], "with", *found[1])
+    verdict = reader.exactly(near, said, whole=False)
+    if verdict.kind is not Judged.COMMAND or verdict.parse is None:
+        return []
+    return [nearest.Offer(said, verdict.parse.command.name, 1.0, True, found[0], False)]
 
 
 def _question(found: Sequence[nearest.Offer], about: int) -> Question:

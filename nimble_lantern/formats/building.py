@@ -8,13 +8,11 @@ from dataclasses import dataclass
 
 from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Block, Document, Position, Range
-from nimble_lantern.core.document.tables import tables
+from nimble_lantern.core.document.tables import settled_shares, tables
 from nimble_lantern.core.reading.hearing import well_formed
 from nimble_lantern.core.reviewing.notes import added, notes_of
 
 MOST_LINK = 2_000
-_SAME_WIDTH = 0.01
-"""Of a table's width."""
 _SCHEME = re.compile(r"^\s*([a-z][a-z0-9+.-]*):", re.IGNORECASE)
 _SAFE = frozenset("http https mailto tel ftp sms".split())
 _SIGNS = re.compile("[\x00-\x20\x7f-\x9f]")
@@ -60,12 +58,10 @@ def _place(document: Document, b: int, offset: int) -> Position | None:
 
 
 def column_shares(widths: Sequence[float], wide: int) -> list[float]:
-    """The widths of `wide` columns as shares of the table; equal where they nearly are."""
-    if len(widths) != wide or not all(widths):
+    """The widths of `wide` columns as shares of the table; equal where they are not told."""
+    if len(widths) != wide or not all(w > 0 for w in widths):
         return [1 / wide] * wide
-    total = sum(widths)
-    even = all(abs(w * wide - total) <= total * _SAME_WIDTH for w in widths)
-    return [1 / wide] * wide if even else [w / total for w in widths]
+    return list(settled_shares(widths))
 
 
 def lowered_and_raised(document: Document) -> tuple[str, ...]:
@@ -90,7 +86,7 @@ def widths_lost(document: Document, name: str) -> tuple[str, ...]:
     for table in tables(document.blocks):
         heads = (document.blocks[table.cell(0, c)].cell for c in range(table.columns))
         shares = [cell.share for cell in heads if cell is not None]
-        uneven += max(shares) - min(shares) > _SAME_WIDTH
+        uneven += max(shares) > min(shares)
     if not uneven:
         return ()
     return (f"{name} has no column widths: those of {uneven} table{'s' * (uneven > 1)} left out.",)

@@ -10,7 +10,7 @@ from nimble_lantern.core.document.layout import LEADING
 from nimble_lantern.core.document.model import Block, Bullets, Document, Kind
 from nimble_lantern.core.document.tables import Table, table_at
 from nimble_lantern.formats import incoming
-from nimble_lantern.formats.building import notes_lost, widths_lost
+from nimble_lantern.formats.building import notes_lost
 from nimble_lantern.formats.registry import FileFormat, Written
 from nimble_lantern.formats.runs import nested
 
@@ -71,7 +71,17 @@ def _table(blocks: Sequence[Block], table: Table) -> str:
     for row in range(table.rows):
         cells = (blocks[table.cell(row, column)] for column in range(table.columns))
         lines.append("<tr>" + "".join(map(_cell, cells)) + "</tr>")
-    return "<table>" + "".join(lines) + "</table>"
+    return "<table>" + _columns(blocks, table) + "".join(lines) + "</table>"
+
+
+def _columns(blocks: Sequence[Block], table: Table) -> str:
+    """The widths of a table's columns, where they are not all the same."""
+    heads = (blocks[table.cell(0, column)].cell for column in range(table.columns))
+    shares = [cell.share for cell in heads if cell is not None]
+    if max(shares) == min(shares):
+        return ""
+    made = "".join(f'<col style="width: {100 * share:.1f}%">' for share in shares)
+    return f"<colgroup>{made}</colgroup>"
 
 
 def _cell(block: Block) -> str:
@@ -120,7 +130,7 @@ def _inline(block: Block) -> str:
 
 
 def _write(document: Document) -> Written:
-    losses = (*widths_lost(document, "HTML"), *notes_lost(document, "HTML"))
+    losses = notes_lost(document, "HTML")
     return Written(to_html(document, whole=True).encode(), losses)
 
 

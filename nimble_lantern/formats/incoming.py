@@ -22,7 +22,7 @@ from nimble_lantern.core.document.model import (
 from nimble_lantern.core.document.styles import STYLES
 from nimble_lantern.core.document.tables import cells
 from nimble_lantern.core.errors import BadInput
-from nimble_lantern.formats.building import safe_link
+from nimble_lantern.formats.building import column_shares, safe_link
 from nimble_lantern.formats.registry import Read, decoded
 
 MOST_BYTES = 10_000_000
@@ -35,7 +35,7 @@ _MARKS = {
 }  # fmt: skip
 _BLOCKS = frozenset(
     "p div section article header footer main aside address blockquote li ul ol h1 h2 h3 h4 h5 h6"
-    " table tr td th pre hr dl dt dd figure figcaption nav body".split()
+    " table tr td th colgroup col pre hr dl dt dd figure figcaption nav body".split()
 )
 _TAGS = _BLOCKS | frozenset(_MARKS) | {"a", "br", "span", "thead", "tbody", "tfoot", "code"}
 _EMPTY = frozenset("p li h1 h2 h3".split())
@@ -64,7 +64,13 @@ def from_html(text: str) -> Read:
         text,
         tags=set(_TAGS),
         clean_content_tags={"script", "style", "template", "head", "title", "iframe", "svg"},
-        attributes={"*": {"style", "align"}, "a": {"href"}, "td": {"colspan"}, "th": {"colspan"}},
+        attributes={
+            "*": {"style", "align"},
+            "a": {"href"},
+            "td": {"colspan"},
+            "th": {"colspan"},
+            "col": {"width", "span"},
+        },
         url_schemes={"http", "https", "mailto", "tel", "ftp"},
         link_rel=None,
     )
@@ -89,7 +95,8 @@ class _Parser(HTMLParser):
         self.form = Format()
         self.quoted = 0
         self.pre = False
-        self.rows: list[list[tuple[Piece, Align]]] | None = None
+        self.rows: list[list[tuple[Piece, Format]]] | None = None
+        self.widths: list[float] = []
         self.heads = False
         self.tables = 0
         self.fresh = ""  # the element that just began, and nothing in it
@@ -149,7 +156,7 @@ class _Parser(HTMLParser):
         elif tag == "blockquote":
             self.quoted += 1
         elif tag == "table":
-            self.rows, self.heads = [], False
+            self.rows, self.heads, self.widths = [], False, []
             return
         elif tag == "pre":
             self.pre = True
@@ -174,6 +181,8 @@ class _Parser(HTMLParser):
         assert self.rows is not None
         if tag == "tr":
             self.rows.append([])
+        elif tag == "col":
+            self.widths += [_width(values)] * _span(values)
         elif tag in ("td", "th"):
             if not self.rows:
                 self.rows.append([])
@@ -203,7 +212,7 @@ class _Parser(HTMLParser):
     def _block_ends(self, tag: str) -> None:
         if self.rows is not None:
             if tag in ("td", "th") and self.rows:
-                self.rows[-1].append((self._taken(), self.form.align))
+                self.rows[-1].append((self._taken(), self.form))
             elif tag == "table":
                 self._table()
             return
@@ -267,12 +276,32 @@ class _Parser(HTMLParser):
             return
         self.tables += 1
         wide = max(len(row) for row in rows)
-        aligned = [[a for _, a in row] + [Align.LEFT] * (wide - len(row)) for row in rows]
         made = cells([[p for p, _ in row] for row in rows], self.tables, self.heads)
-        flat = [a for row in aligned for a in row]
-        for block, align in zip(made, flat, strict=True):
-            self.blocks.append(block.formatted(block.format._replace(align=align)))
+        forms = (f for row in rows for f in [f for _, f in row] + [Format()] * (wide - len(row)))
+        shares = column_shares(self.widths, wide)
+        for block, form in zip(made, forms, strict=True):
+            assert block.cell is not None
+            cell = block.cell._replace(share=shares[block.cell.column])
+            dressed = Format(Kind.CELL, align=form.align, spacing=form.spacing, cell=cell)
+            self.blocks.append(block.formatted(dressed))
         self.form = Format()
+
+
+_WIDTH = re.compile(r"width\s*:\s*([\d.]+)")
+
+
+def _width(values: dict[str, str]) -> float:
+    """How wide a column is told to be, in percent or pixels; 0 where it is not told."""
+    found = _WIDTH.search(values.get("style", "")) or re.match(r"([\d.]+)", values.get("width", ""))
+    try:
+        return float(found[1]) if found else 0.0
+    except ValueError:
+        return 0.0
+
+
+def _span(values: dict[str, str]) -> int:
+    told = values.get("span", "1")
+    return max(1, min(int(told), MOST_LEVELS)) if told.isdigit() else 1
 
 
 def _spacing(value: str) -> float:

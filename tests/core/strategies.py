@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from hypothesis import strategies as st
 
 from nimble_lantern.core.document.edits import (
@@ -28,7 +30,7 @@ from nimble_lantern.core.document.model import (
     Span,
     normal_spans,
 )
-from nimble_lantern.core.document.tables import cells
+from nimble_lantern.core.document.tables import cells, settled_shares
 
 VALUES = {"colour": "#884400", "font": "Literata", "size": "14", "link": "https://example.org"}
 FORMATS = (
@@ -68,10 +70,15 @@ def blocks(draw: st.DrawFn) -> Block:
 
 @st.composite
 def tables(draw: st.DrawFn) -> tuple[Block, ...]:
-    """The cells of a small table."""
+    """The cells of a small table, with columns of any width."""
     columns = draw(st.integers(1, 3))
     row = st.lists(pieces(), min_size=columns, max_size=columns)
-    return cells(draw(st.lists(row, min_size=1, max_size=3)), draw(st.integers(1, 9)))
+    made = cells(draw(st.lists(row, min_size=1, max_size=3)), draw(st.integers(1, 9)))
+    widths = draw(st.lists(st.integers(1, 40), min_size=columns, max_size=columns))
+    shares = settled_shares(widths)
+    return tuple(
+        replace(b, cell=b.cell and b.cell._replace(share=shares[b.cell.column])) for b in made
+    )
 
 
 @st.composite

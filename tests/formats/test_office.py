@@ -40,10 +40,7 @@ LETTER = (
 def bare(document: Document) -> list[Block]:
     """Blocks without anchors, and without what tables are numbered by."""
     return [
-        replace(
-            b, points=(), cell=b.cell and b.cell._replace(table=0, share=round(b.cell.share, 2))
-        )
-        for b in document.blocks
+        replace(b, points=(), cell=b.cell and b.cell._replace(table=0)) for b in document.blocks
     ]
 
 

@@ -49,7 +49,8 @@ class Formats(unittest.TestCase):
         desk.hears("make the day column wider", "note on the last sentence check the time")
         for name, called in (("markdown", "Markdown"), ("text", "Plain text"), ("html", "HTML")):
             told = self.losses(name, desk.document)
-            self.assertIn(f"{called} has no column widths: those of 1 table left out.", told)
+            widths = f"{called} has no column widths: those of 1 table left out."
+            self.assertEqual(widths in told, name != "html")
             self.assertIn(f"{called} has no margin notes: 1 left out.", told)
         for name in ("docx", "odt"):
             self.assertEqual(self.losses(name, desk.document), ())

@@ -4,12 +4,13 @@ from __future__ import annotations
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.model import Bullets, Format, Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Words, of_the_page
+from nimble_lantern.core.targets.model import Places, Unit, Units, Words, of_the_page
 from nimble_lantern.core.targets.words import exact
 
 _PLAIN = "(normal | plain | ordinary | body | standard | regular | usual) (text | type | style)"
@@ -123,6 +124,13 @@ def heading(
     return _become(sitting, target, f"heading {headinglevel}", **form)
 
 
+def _of_a_block(sitting: Sitting, parse: Parse) -> bool:
+    """ "Raise the heading"; the last letter is raised in another way."""
+    target = parse.args.get("target")
+    letters = isinstance(target, Units) and target.unit in (Unit.CHARACTER, Unit.WORD)
+    return of_the_page(target) and not isinstance(target, Words) and not letters
+
+
 CATALOGUE.table(
     "relevel",
     {
@@ -133,7 +141,7 @@ CATALOGUE.table(
 
 
 @command(
-    Way("{relevel} {target} [by] [(a | one)] [level]", when=_of_the_page),
+    Way("{relevel} {target} [by] [(a | one)] [level]", when=_of_a_block),
     Way("make {target} a [level] smaller heading", when=_of_the_page),
     example="demote the heading",
     group="format",
@@ -299,6 +307,7 @@ def _empty_here(sitting: Sitting, parse: Parse) -> bool:
     *frames.made("[a] list with {listkind:bulletpoints}"),
     *frames.made_of("[a] [{listkind}] list"),
     *frames.made_of("[a] list with {listkind:bulletpoints}"),
+    *frames.made_of("{listkind:bulletpoints}"),
     Way("(bullets | bullet points)", when=_empty_here),
     *frames.given("{listkind:bulletpoints}"),
     Way("{target} [as] (a bullet | bullets | a bullet point)", when=_of_the_page),
@@ -313,7 +322,19 @@ def make_list(
 ) -> Done | Refusal:
     """Begin a list here, or make paragraphs its items."""
     form = _shape(Format(Kind.ITEM, 1, Bullets(listkind)))
+    if target is not None and sitting.selection is None and target.ranges == sitting.that:
+        target = _whole_list(sitting, target)
     return _become(sitting, target, f"a {listkind} list", **form)
+
+
+def _whole_list(sitting: Sitting, target: Places) -> Places:
+    """ "Make it a numbered list", said in a list, is said of all of it."""
+    b = target.first.start.block
+    run = _run_of(sitting, Kind.ITEM, b)
+    if len(target.ranges) > 1 or not run:
+        return target
+    first, last = (units.block_range(sitting.document, n) for n in (run[0], run[-1]))
+    return Places((Range(first.start, last.end),))
 
 
 @command(
@@ -358,12 +379,18 @@ CATALOGUE.table(
 CATALOGUE.table("centred", {"(centred | centered | in the centre | in the middle)": "centre"})
 
 
+def _just_aligned(sitting: Sitting, parse: Parse) -> bool:
+    """ "No, left", where something was just set otherwise."""
+    last = sitting.trail[-1] if sitting.trail else None
+    return last is not None and last.command in ("blocks.align", "blocks.justify")
+
+
 @command(
     "(align | <make> | <shift>) {target} [over] [(to | on | at | in) the] {alignment} [hand]"
     " [(side | edge | margin)]",
     "(centre | center) {target} [on the page]",
     "(align | aligned) [to the] {alignment}",
-    "{alignment} align {target}",
+    "{alignment} (align | justify) {target}",
     "align {target} to the {alignment} [(side | edge | margin)]",
     *frames.made("{alignment} (aligned | justified | align)"),
     "[<wish>] {target} (to | on | over to) the {alignment} [hand] [(side | edge)]",
@@ -385,6 +412,18 @@ def align(
 ) -> Done | Refusal:
     """Set paragraphs left, centred or right."""
     return _become(sitting, target, f"set {alignment}", align=alignment)
+
+
+@command(
+    "[no] [not that] [back] [on | to] [the] {alignment} [aligned | again]",
+    example="no left",
+    group="format",
+    heard=0,
+    when=_just_aligned,
+)
+def align_otherwise(sitting: Sitting, alignment: str) -> Done | Refusal:
+    """Set what was just set left, centred or right in another of these ways."""
+    return align(sitting, Places(sitting.that) if sitting.that else None, alignment)
 
 
 @command("justify {target}", *frames.made("justified"),

@@ -45,11 +45,17 @@ def recased(sitting: Sitting, target: Places, change: Callable[[str], str]) -> D
 @command(
     "(capitalise | capitalize) {target}",
     "(capitalise | capitalize) (every | each) word [(of | in) {target}]",
-    "[initial] capitals (for | on) {target}",
+    "[initial] capitals on {target}",
+    "initial capitals for {target}",
     "give {target} [initial] capitals",
     "(put | add) capitals (on | to) {target}",
     "(write | put) {target} with [initial] capitals",
     *frames.made("(capitalised | capitalized)"),
+    "(every | each) word (of | in) {target} [<shall> (have | get | start with)] [with] a capital"
+    " [letter]",
+    "(put | add | give) [a] (capital | capitals) [letter] (on | to | for) (every | each) word (of |"
+    " in) {target}",
+    "(capitals | a capital) (on | for) (every | each) word (of | in) {target}",
     example="capitalise the harbour board",
     group="revising",
 )
@@ -95,6 +101,7 @@ def initial(sitting: Sitting, target: Places, letter: tuple[str, ...] = ()) -> D
         " letters) | [in] (upper case | uppercase))"
     ),
     "(all (capitals | caps) | block (capitals | letters) | big letters) (for | on) {target}",
+    "capitals for {target}",
     "(uppercase | upper case) {target}",
     "(capitalise | capitalize) (every letter (of | in) {target} | all of {target} | {target}"
     " completely)",

@@ -79,6 +79,15 @@ def _wants_an_answer(sitting: Sitting, parse: Parse) -> bool:
     return sitting.question is not None and not sitting.question.beside
 
 
+def _one_of_two(sitting: Sitting, parse: Parse) -> bool:
+    """ "The other one", of two."""
+    question = sitting.question
+    return _wants_an_answer(sitting, parse) and question is not None and len(question.options) == 2
+
+
+CATALOGUE.table("other", {"[the] other [one]": True}, heard=False)
+
+
 @command(
     "(choose | pick | take) [number] {number}",
     Way("[number] {number}", when=_may_be_chosen),
@@ -86,17 +95,24 @@ def _wants_an_answer(sitting: Sitting, parse: Parse) -> bool:
     Way("[the] {position} [one]", when=_may_be_chosen),
     "[the] number {number}",
     Way("[the] (top | upper) [one]", when=_wants_an_answer),
+    Way("the one at the (top | start | beginning | front)", when=_wants_an_answer),
     "[the] {position} of (them | those | these)",
+    Way("{other}", when=_one_of_two),
     example="choose two",
     group="choosing",
     answers=True,
     of_rows=True,
     heard=5,  # they are listened for only while there is something to choose from
 )
-def choose(sitting: Sitting, number: int | None = None, position: int | None = None) -> Answer:
+def choose(
+    sitting: Sitting,
+    number: int | None = None,
+    position: int | None = None,
+    other: bool = False,
+) -> Answer:
     """Pick one of the numbered places, or a numbered row of what is shown."""
     if number is None and position is None:
-        number = 1
+        number = 1 if not other else 2
     if sitting.question is None and numbered(sitting):
         return _row(sitting, number if number is not None else position or 0)
     question = _question(sitting)
@@ -165,6 +181,7 @@ def choose_by_words(sitting: Sitting, words: tuple[str, ...]) -> Answer:
 
 @command("(choose | pick | take) the last [one]", "(the | that) last [one]",
          "[(choose | pick | take)] the (last | final) of (them | those | these | all)",
+         "[(choose | pick | take)] the [one at the] (bottom | end) [one]",
          example="the last one",
          group="choosing", answers=True)  # fmt: skip
 def choose_last(sitting: Sitting) -> Answer:
@@ -179,6 +196,8 @@ def choose_last(sitting: Sitting) -> Answer:
          "(every | each) [single] one [of (them | those)]", "all of them please",
          "[(choose | pick | take)] (them (all | both) | the [whole] lot | everything)",
          "[(choose | pick | take | do)] all {number} [of them]",
+         "[the] both [of] (them | those)", "[the] {number} of them",
+         "(<remove> | <discard> | do | <change>) (both | all) [of (them | those)]",
          example="all of them", group="choosing", answers=True, when=_asks)  # fmt: skip
 def choose_all(sitting: Sitting, number: int | None = None) -> Answer:
     """Take all of the numbered places."""

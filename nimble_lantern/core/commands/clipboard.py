@@ -70,13 +70,29 @@ def cut(sitting: Sitting, target: Places) -> Done:
     return Done(after, f"cut {count}: {what}")
 
 
+def _just_clipped(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put it there" is said of what was just cut or copied, with nothing but moving since."""
+    for entry in reversed(sitting.trail):
+        if not (entry.command or "").startswith(("moving.", "clipboard.")):
+            return False
+        if entry.command in ("clipboard.cut", "clipboard.copy"):
+            return True
+    return False
+
+
 @command(
     "paste [(that | it | this)] [(here | in | in here | there)]",
     "paste [(that | it | this)] {side:beside} {target}",
     "paste [(that | it | this)] at the [very] {edge:docedge}",
-    "(put | drop | pop) (that | it | this) [in] here",
+    "(put | drop | pop) (that | it | this) in here",
+    Way("(put | drop | pop) this here", when=lambda sitting, parse: bool(sitting.clipboard)),
     "paste [what i copied] [from] [the clipboard]",
     "paste the clipboard",
+    Way(
+        "(put | drop | pop | stick | place | set | insert) (it | that | them)"
+        " [(in | down | there | here)] [(here | there)]",
+        when=_just_clipped,
+    ),
     example="paste",
     group="revising",
 )
@@ -96,6 +112,20 @@ def paste(
     if target is None:
         after = replace(after, caret=wrote.range.end, wrote=wrote.range.end)
     return Done(after, f"pasted {quoted(wrote.text)}")
+
+
+def _clipped_last(sitting: Sitting, parse: Parse) -> bool:
+    """ "Before the door", said right after something was cut, is where it goes."""
+    return bool(sitting.trail) and sitting.trail[-1].command in ("clipboard.cut", "clipboard.copy")
+
+
+@command("{side:beside} {target}", example="before the last sentence", group="moving",
+         heard=0, when=_clipped_last)  # fmt: skip
+def beside(sitting: Sitting, target: Places, side: str) -> Done:
+    """Write before or after a target, where what was just cut or copied is to go."""
+    at = target.first.start if side == "before" else target.first.end
+    where = named(sitting.document, target.ranges[:1])
+    return Done(sitting.placed(at), f"{side} {where}; “paste” puts it here")
 
 
 def _parts_or_items(sitting: Sitting, parse: Parse) -> bool:
@@ -171,6 +201,7 @@ def move_to_nth(
             "{target} {edge:atedge}",
             "{target} <shall> (be | come | go) (the | in) {edge:atedge} [(one | place | of all)]",
             "{target} <shall> come {edge:atedge}",
+            "make {target} the {edge:atedge} [(one | item | of all)]",
             "{target} (should come | should go | goes | belongs) {side:beside} {place:target}",
             "{target} (should be | should go | goes | belongs) {edge:atedge} [(on | in) the list]",
             "{target} <shall> (come | go | be | stand) {side:beside} {place:target}",

@@ -10,6 +10,7 @@ from nimble_lantern.core.document import edits, units
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import (
     Order,
@@ -17,6 +18,7 @@ from nimble_lantern.core.targets.model import (
     That,
     Unit,
     Units,
+    Words,
     no_thing,
     of_a_grid,
     of_the_page,
@@ -35,9 +37,16 @@ def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
     return chosen or of_the_page(target) or no_thing(target)
 
 
+def _no_object(sitting: Sitting, parse: Parse) -> bool:
+    """ "We don't need at half past nine": no thing is needed that is called so."""
+    target = parse.args.get("target")
+    words = target.words if isinstance(target, Words) else ()
+    return _of_the_page(sitting, parse) or len(words) > 1 and words[0] in PREPOSITIONS
+
+
 def _out(sitting: Sitting, parse: Parse) -> bool:
     """ "Take that out" is said of what was just written, and "take the boat out" of a boat."""
-    return isinstance(parse.args.get("target"), That) or _of_the_page(sitting, parse)
+    return isinstance(parse.args.get("target"), That) or _no_object(sitting, parse)
 
 
 def _no_grid(sitting: Sitting, parse: Parse) -> bool:
@@ -55,6 +64,7 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     "(rub | cross | strike | scratch) {target} out",
     "delete back {target:counted_back}",
     "delete {target:counted_back} back",
+    "(<remove> | take | knock | chop | cut) {target:counted_back} off [the end]",
     "(<remove> | take | cross | strike | leave) {target} (off | from | out of) the (text | letter)",
     Way(
         "(<remove> | <discard> | take | cross | strike | leave) {target} (off | from | out of)"
@@ -63,14 +73,21 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("(take | cut | wipe | throw | leave) {target} out", when=_out),
     *(
+        Way(pattern, when=_no_object)
+        for pattern in (
+            "(we | i) (do not | don't) (need | want | like) {target}"
+            " [(any more | there | here | in there | on the list)] [(delete | remove) it]",
+        )
+    ),
+    *(
         Way(pattern, when=_of_the_page)
         for pattern in (
             "<discard> {target}",
             "(chuck | knock | whip | get) {target} out",
             "(take | cut | wipe | throw) {target} away",
-            "(we | i) (do not | don't) (need | want | like) {target}"
-            " [(any more | there | here | in there | on the list)] [(delete | remove) it]",
             "{target} goes [out]",
+            "{target} is (rubbish | wrong | no good | nonsense | not right | too long | too much)"
+            " (<remove> | <discard>) (it | that)",
             "we (can | could) (lose | do without) {target}",
             "{target} (can | could | must | should | has to | will have to) (go | come out)",
             "{target} (out | away)",
@@ -95,19 +112,23 @@ def delete(sitting: Sitting, target: Places) -> Done:
 
 
 @command(
-    "(delete | remove | erase | rub out) {counted}",
+    "(delete | remove | erase | rub out) {counted} [{backwards}]",
+    "(delete | remove | erase | rub out) {backwards} {counted}",
     example="delete two words",
     group="revising",
     destructive=True,
 )
-def delete_counted(sitting: Sitting, counted: tuple[int, Unit]) -> Done | Refusal:
+def delete_counted(
+    sitting: Sitting, counted: tuple[int, Unit], backwards: bool | None = None
+) -> Done | Refusal:
     """Delete so many words or letters: those before the writing place, or those after it."""
     count, unit = counted
     ways = ((f"the {many(count, unit.value)} before", Order.LAST), ("those after", Order.NEXT))
     options = []
     block = sitting.document.blocks[sitting.writing_place.block].text
     at_end = not block[sitting.writing_place.offset :].strip()
-    for label, order in ways[:1] if at_end else ways:
+    told = backwards if backwards is not None else at_end or None
+    for label, order in ways if told is None else ways[:1] if told else ways[1:]:
         found = resolve(Units(unit, order, count), sitting) if count > 0 else None
         if isinstance(found, Places):
             options.append(Option(label, (("target", found),), found.ranges))

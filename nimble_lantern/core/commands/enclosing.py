@@ -53,6 +53,8 @@ CATALOGUE.table("about", {"(round | around | about)": True})
     *frames.made("{round}"),
     "(enclose | wrap | surround) {target} (in | with) {round}",
     "(quote | put quotes on) {target}",
+    "(<put> | set) {target} (between | inside | within | in between) {round}",
+    "{target} (between | inside | within) {round}",
     "{round} <about> {target}",
     "(add | give) {round} to {target}",
     "give {target} {round}",

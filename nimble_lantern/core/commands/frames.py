@@ -89,4 +89,6 @@ def gone(noun: str) -> tuple[str, ...]:
         f"(take | get) {the} {noun} (off | away | out)",
         f"(no | no more | not any) {noun}",
         f"{noun} (off | away | gone | out)",
+        f"[(i | we)] (do not | don't) (want | need | like) {the} {noun}"
+        " [(any more | here | there)]",
     )

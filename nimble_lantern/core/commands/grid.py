@@ -33,7 +33,7 @@ from nimble_lantern.core.composing.tabling import (
     total_text,
 )
 from nimble_lantern.core.document.edits import Edit, Reformat
-from nimble_lantern.core.document.tables import Table
+from nimble_lantern.core.document.tables import Table, settled_shares
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
@@ -464,7 +464,7 @@ def width(sitting: Sitting, target: Part, wide: float) -> Done | Refusal:
 def _shared(sitting: Sitting, table: Table, parts: Sequence[float]) -> tuple[Reformat, ...]:
     steps = []
     for r in range(table.rows):
-        for c, share in enumerate(parts):
+        for c, share in enumerate(settled_shares(parts)):
             form = sitting.document.blocks[table.cell(r, c)].format
             assert form.cell is not None
             steps.append(Reformat(table.cell(r, c), form._replace(

@@ -129,9 +129,33 @@ def _just_harmed(sitting: Sitting, parse: Parse) -> bool:
     return made is not None and made.traits.destructive and sitting.question is None
 
 
+def _just_written(sitting: Sitting, parse: Parse) -> bool:
+    """ "No, not that", where words were just written."""
+    last = sitting.trail[-1] if sitting.trail else None
+    return last is not None and bool(last.made) and last.read_as is ReadAs.TEXT
+
+
 def _to_be_brought(sitting: Sitting, parse: Parse) -> bool:
     """ "Put that sentence back" is said of one that was just taken away, or undone."""
-    return _just_harmed(sitting, parse) or _lies_ahead(sitting, parse)
+    return _harmed_lately(sitting, parse) or _lies_ahead(sitting, parse)
+
+
+_MOST_SINCE = 3
+
+
+def _lately(sitting: Sitting) -> bool:
+    """Whether text was taken away a moment ago, with nothing but moving and looking since."""
+    for entry in reversed(sitting.trail[-_MOST_SINCE:]):
+        command = CATALOGUE.commands.get(entry.command or "")
+        if entry.read_as is not ReadAs.COMMAND or command is None:
+            return False
+        if entry.made:
+            return command.traits.destructive and not command.traits.walks
+    return False
+
+
+def _harmed_lately(sitting: Sitting, parse: Parse) -> bool:
+    return _lately(sitting) and sitting.question is None
 
 
 def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
@@ -147,6 +171,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "undo [the | my] last [(thing | change | step | command | one)] [i (did | made | said)]",
     "undo that last (thing | change | step | command | one)",
     "undo {number:both} [of (those | them)]",
+    "undo (those | these | the) {number} [(things | changes | steps)]",
     "take (that | it | this) back",
     "put (that | it | this) back (as | how | the way) it was [before]",
     "(revert | reverse | take back) [(that | it | this)] [(the | my)] [last (change | step |"
@@ -178,6 +203,9 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "(go | take me | take it | return) [back] to how it was [before]",
     "<wish> back what (i | you | we) [have] [just] (deleted | removed | cut | lost | took out)",
     "undo what i [have] [just] (did | done)",
+    "take back [the | my] [last] {number} (things | steps | changes | edits)",
+    "take [the last] {number:both} [of (those | them)] back",
+    Way("(no | oh | oh no) go back", when=_just_harmed),
     Way("[no] (do not | don't) (delete | remove) (that | it | this | them)", when=_just_harmed),
     "(bring | put | get) back what i [have] [just] (deleted | removed | cut | lost)",
     example="undo that",
@@ -219,6 +247,13 @@ def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     Way("[no] [yes] do (do | <remove> | change) (it | that)", when=_lies_ahead),
     "redo {number:both} [of (those | them)]",
     "(redo | bring back | restore) what i [just] (undid | took back)",
+    Way("(bring | put | get) {number} [(changes | steps | of them)] back", when=_lies_ahead),
+    Way("bring back [the] [last] {number} [(changes | steps | of them)]", when=_lies_ahead),
+    Way(
+        "[no] [oh] [go on] [actually] [then] (do | redo) (it | that) (after all | then | anyway)",
+        when=_lies_ahead,
+    ),
+    Way("actually [do] (do | <remove> | change) (it | that)", when=_lies_ahead),
     example="redo that",
     group="repair",
     walks=True,
@@ -239,6 +274,10 @@ def redo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     "(bring | get | put) (it | that | this | them | everything) back [again]",
     "(restore | undelete) (it | that | this | them)",
     Way("<wish> (that | it | this | them) back", when=_just_harmed),
+    Way("<wish> (that | the | this) {unit} back", when=_harmed_lately),
+    Way("(put | bring | get | give) (it | that | them) back [please | again]", when=_harmed_lately),
+    "(restore | undelete | recover | bring back) what (i | we | you) [have] [just] (deleted"
+    " | removed | cut | lost | took out)",
     Way("(put | bring | get) (that | the | this) {unit} back [again]", when=_to_be_brought),
     "bring back",
     Way("(oops | oh no | no | wrong | not that | back | as it was | oh)", when=_just_harmed),
@@ -250,7 +289,7 @@ def restore(sitting: Sitting, unit: Unit | None = None) -> Done | Refusal:
     """Bring back what was undone, or what a command just took away; never takes words out."""
     if sitting.history.ahead:
         return redo(sitting)
-    if _last_command(sitting) is not None:
+    if _last_command(sitting) is not None or _lately(sitting):
         return undo(sitting)
     if sitting.history.left:
         return redo(sitting)
@@ -331,6 +370,7 @@ def redo_everything(sitting: Sitting) -> Done | Refusal:
     "forget (that | i said that | about that) [last] [bit | part]",
     "(scrap | scratch | strike) (that | it | this)",
     "forget [the | that] last (bit | part | thing | sentence)",
+    Way("[oh] [no] not that [please]", when=_just_written),
     example="scratch that",
     group="repair",
     walks=True,

@@ -104,6 +104,13 @@ def _a_mark(sitting: Sitting, parse: Parse) -> bool:
     return bool(mark_named(tuple(parse.args.get("text", ()))))
 
 
+def _only_a_mark(sitting: Sitting, parse: Parse) -> bool:
+    """ "A question mark on the end", of a text that is open there."""
+    document = sitting.document
+    ends = document.blocks[-1].text.rstrip()
+    return _a_mark(sitting, parse) and ends[-1:] not in (".", "?", "!")
+
+
 def _no_furniture(sitting: Sitting, parse: Parse) -> bool:
     """ "Could you needs a please after it"; "the stair needs a rail after it" is a sentence."""
     thing = as_things(parse.args.get("target"))
@@ -167,6 +174,12 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("<wish> {text:words} <exactly> <ahead_of> {target}", when=_wished),
     Way(
+        "(it | there | that) <shall> (say | read | have) {text:words} <exactly> <ahead_of>"
+        " {target}",
+        when=_plain_words,
+    ),
+    Way("<ahead_of> {target} (i want | i'd like | i would like) {text}", when=_not_a_sentence),
+    Way(
         "{target} (needs | wants | <shall> have) [a | an] {text:words} <ahead_of> it",
         when=_no_furniture,
     ),
@@ -205,6 +218,11 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         when=_a_word_or_two,
     ),
     Way("<wish> {text:words} <exactly> <behind> {target}", when=_wished),
+    Way(
+        "(it | there | that) <shall> (say | read | have) {text:words} <exactly> <behind> {target}",
+        when=_plain_words,
+    ),
+    Way("<behind> {target} (i want | i'd like | i would like) {text}", when=_not_a_sentence),
     Way(
         "{target} (needs | wants | <shall> have) [a | an] {text:words} <behind> it",
         when=_no_furniture,
@@ -299,10 +317,16 @@ def write_after(sitting: Sitting, target: Places) -> Done:
 @command(
     Way("(add | write | put | insert) {text:words} at the [very] {edge:docedge}", when=_no_thing),
     "at the [very] {edge:docedge} (add | write | put | insert) {text}",
+    Way("{text:words} (at | on) the [very] {edge:docedge}", when=_only_a_mark),
+    Way(
+        "[it <shall>] (end | finish | close) [(it | that | this)] (with | on) [a] {text}",
+        when=_only_a_mark,
+    ),
     example="add with kind regards at the end",
     group="revising",
+    heard=2,
 )
-def at_edge(sitting: Sitting, text: tuple[str, ...], edge: str) -> Done:
+def at_edge(sitting: Sitting, text: tuple[str, ...], edge: str = "end") -> Done:
     """Write words at the very start or end of the text."""
     document = sitting.document
     at = document.end if edge == "end" else document.whole.start

@@ -26,11 +26,19 @@ def _in_a_list(sitting: Sitting, parse: Parse) -> bool:
     return named or sitting.document.blocks[sitting.caret.block].kind == "item"
 
 
+def _item_is_written(sitting: Sitting, parse: Parse) -> bool:
+    """ "Next", said after an item's words: no item is called so, and none has two words of it."""
+    block = sitting.document.blocks[sitting.caret.block]
+    at_end = not block.text[sitting.caret.offset :].strip()
+    return block.kind is Kind.ITEM and at_end and bool(block.text.strip())
+
+
 @command(
     "(next | new | another) (item | bullet | point)",
     "<begin> (a | an | the) [(next | new | another)] [list] (item | bullet | point)",
     "<begin> another [list] (item | bullet | point)",
     Way("(next | new) number", when=_in_a_list),
+    Way("next [one] [please]", when=_item_is_written),
     example="next item",
          group="format")  # fmt: skip
 def next_item(sitting: Sitting) -> Done:
@@ -76,6 +84,10 @@ def _names_an_item(sitting: Sitting, parse: Parse) -> bool:
     Way("(another | one more) item [saying] {text}", when=_an_item),
     Way("[add] (a | another) list item {text:words} [at the end of the list]", when=_an_item),
     Way("list item {text:words} at the end of the list", when=_there_is_a_list),
+    Way(
+        "(and another | another | one more) (bullet | bullet point | point) [saying] {text}",
+        when=_an_item,
+    ),
     example="add lamp oil to the list",
     group="format",
 )

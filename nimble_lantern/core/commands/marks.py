@@ -14,7 +14,7 @@ from nimble_lantern.core.document.model import Range, Span
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, of_the_page
+from nimble_lantern.core.targets.model import Places, Unit, Units, of_the_page
 
 
 class _Family(NamedTuple):
@@ -29,6 +29,12 @@ class _Family(NamedTuple):
 def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
     """ "Strike the last word"; "strike the bell" is a sentence, and "strike that" takes it back."""
     return of_the_page(parse.args.get("target"))
+
+
+def _letters(sitting: Sitting, parse: Parse) -> bool:
+    """ "Raise the last letter"; a heading, or a flag, is raised in another way."""
+    target = parse.args.get("target")
+    return isinstance(target, Units) and target.unit is Unit.CHARACTER
 
 
 _FAMILIES = {
@@ -71,8 +77,15 @@ _FAMILIES = {
         "(highlighted | highlight)",
         "(highlight | highlighting | highlighter)",
     ),
-    "subscript": _Family("subscript", "[a] subscript", "subscript"),
-    "superscript": _Family("superscript", "[a] superscript", "superscript"),
+    "subscript": _Family(
+        "subscript", "[a] subscript", "subscript", (Way("(lower | drop) {target}", when=_letters),)
+    ),
+    "superscript": _Family(
+        "superscript",
+        "[a] superscript",
+        "superscript",
+        (Way("(raise | lift) {target}", when=_letters),),
+    ),
 }
 CATALOGUE.table(
     "styled",
@@ -172,6 +185,7 @@ def _register(name: str, family: _Family) -> None:
             f"(turn | switch | put) on {switched}",
             f"(turn | switch | put) {switched} on",
             f"(start | begin) {switched}",
+            f"{switched} from (here | now) [on | onwards]",
         ), f"{name} on", f"Write in {name} from here on, until you say “{name} off”."),
         (end, f"{name}_off", (
             f"{switched} off",
@@ -197,6 +211,11 @@ _INK = "({ink} highlighted | highlighted [in] {ink} | marked in {ink})"
 _PEN = "{ink} (highlight | highlighting | highlighter)"
 
 
+def _in_yellow(sitting: Sitting, parse: Parse) -> bool:
+    """ "Mark low tide in yellow", as a highlighter does; letters have the other colours."""
+    return parse.args.get("ink") == "yellow"
+
+
 @command(
     "highlight {target} [(in | with)] {ink}",
     f"make {{target}} {_INK}",
@@ -205,6 +224,7 @@ _PEN = "{ink} (highlight | highlighting | highlighter)"
     "make {target} stand out in {ink}",
     *frames.given(_PEN),
     f"mark {{target}} (with | in) {_PEN}",
+    Way("mark {target} (in | with | as) {ink}", when=_in_yellow),
     example="highlight the last word in yellow",
     group="format",
 )

@@ -62,6 +62,7 @@ def to_end(sitting: Sitting) -> Done:
     "<caret> (<shall> be | goes | should go) <exactly> <ahead_of> {target}",
     "<wish> <caret> <exactly> <ahead_of> {target}",
     Way("[over | on | back | down | up] to {target}", when=_of_the_page),
+    Way("[back | over | up] [to] where {target} (starts | begins)", when=_of_the_page),
     example="go to the start of the last sentence",
     group="moving",
 )
@@ -80,6 +81,7 @@ def before(sitting: Sitting, target: Places) -> Done:
     Way("[over | on | back | down | up] to the <finish> of {target}", when=_of_the_page),
     "<go> <exactly> (to | at) the other side of {target}",
     Way("[the] [very] (end | bottom) of {target}", when=_of_the_page),
+    Way("[on | over | down] [to] where {target} (ends | stops | finishes)", when=_of_the_page),
     "<go> to the (place | spot | bit | point) <behind> {target}",
     "(<go> | be | start writing) [to] where {target} (ends | stops | finishes)",
     example="go after the harbour board",
@@ -133,6 +135,8 @@ def forward(
     "{counted} (back | backward | backwards | to the left)",
     "<go_over> back over {counted}",
     "<go> {counted} (back | backwards | left | to the left)",
+    "back (up | off) {counted}",
+    "take me back {counted}",
     example="go back three words",
     group="moving",
 )
@@ -198,7 +202,7 @@ def _by_blocks(sitting: Sitting, unit: Unit, count: int, way: int) -> Position |
     if way > 0:
         later = [r.start for r in found if r.start.block > here.block]
         return later[min(count, len(later)) - 1] if later else None
-    earlier = [r.start for r in found if r.start < here]
+    earlier = [r.start for r in found if r.start.block < here.block]
     return earlier[-min(count, len(earlier))] if earlier else None
 
 

@@ -10,9 +10,10 @@ from nimble_lantern.core.commands.wording import many, near, quoted
 from nimble_lantern.core.composing.replacing import STOPS, replace_many, replace_range, without_stop
 from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.document.styles import COLOURS
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, When, command
-from nimble_lantern.core.lexicon.closed import DETERMINERS, PREPOSITIONS, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.mending.again import put_right
@@ -32,7 +33,7 @@ from nimble_lantern.core.targets.model import (
     of_the_page,
 )
 from nimble_lantern.core.targets.sounds import phrase_key
-from nimble_lantern.core.targets.words import places
+from nimble_lantern.core.targets.words import exact, places
 from nimble_lantern.core.writing.spelling import letter
 
 _FEW = 20
@@ -160,6 +161,40 @@ def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
     return len(text) <= 2 and words > 3 and not clause
 
 
+def _quoted(sitting: Sitting, parse: Parse) -> bool:
+    """Words of the page as they stand there; "take out the bins and put in the boxes" may not be
+    said of words."""
+    target = parse.args.get("target")
+    if not isinstance(target, Words):
+        return of_the_page(target)
+    there = bool(exact(sitting.document, target.words)) and target.words[-1] not in PREPOSITIONS
+    return there and not as_things(target) and _no_sentence(sitting, parse)
+
+
+def _called_or_quoted(sitting: Sitting, parse: Parse) -> bool:
+    """ "Keepers cottage change to fog signal"; "lights change to red" is a sentence."""
+    target = parse.args.get("target")
+    several = isinstance(target, Words) and len(target.words) > 1
+    return of_the_page(target) or several and _quoted(sitting, parse)
+
+
+def _first_stands(sitting: Sitting, parse: Parse) -> bool:
+    """ "Replace visitors guests", where only visitors are on the page."""
+    text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
+    old = target.words if isinstance(target, Words) else ()
+    if len(text) > _FEW_WORDS or {*old, *text} & (DULL | PREPOSITIONS | {"and", "into"}):
+        return False
+    new = not any(exact(sitting.document, (w,)) for w in text)
+    return new and not of_the_page(parse.args.get("target")) and _quoted(sitting, parse)
+
+
+def _of_what_is_selected(sitting: Sitting, parse: Parse) -> bool:
+    """ "Should be the quiet path", said right after its words were selected."""
+    text = tuple(parse.args.get("text", ()))
+    plain = not set(text) & (TRADE_NOUNS | set(COLOURS)) and text[-1:] != ("it",)
+    return sitting.selection is not None and sitting.fresh and plain
+
+
 def _each(when: When, *patterns: str) -> tuple[Way, ...]:
     return tuple(Way(pattern, when=when) for pattern in patterns)
 
@@ -193,7 +228,7 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "where it (says | has | reads) {target} (put | write | say | make it) {text}",
         "(change | alter) (the | that) (day | date | time | name | number | word | price"
         " | place | month | year | hour) from {target} to {text}",
-        "(put | write) {text:words} where (it says | i said | i wrote) {target}",
+        "(put | write | say | have) {text:words} where (it says | i said | i wrote) {target}",
         "where i (said | wrote) {target} i [really | actually] (meant | mean) {text}",
     ),
     Way("(make | turn) {target} [(a | an)] {text}", when=_much_alike),
@@ -205,6 +240,7 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "(fix | switch | exchange | trade | alter | change) {target} (to | for) {text}",
         "(put | use | have) {text:words} (instead of | in place of | rather than) {target}",
         "it (should | ought to) be {text:words} [and] not {target}",
+        "not {target} {text}",
         "it (is not | isn't | should not be | shouldn't be) {target} it (is | it's | should be)"
         " {text}",
         "it's not {target} it's {text}",
@@ -212,10 +248,21 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "(it | that) (was not | wasn't | isn't | is not) {target} (it | that) (was | is | should"
         " have been) {text}",
         "{target} becomes {text}",
+        "(it's | it is | that's) {text:words} [and] not {target}",
         "{target} <shall> (read | say) {text}",
         "<remove> {target} and (put | write | say) {text}",
         "<discard> {target} and (put | write | say) {text}",
     ),
+    *_each(
+        _quoted,
+        "<remove> {target} and (put | write | say) [in] {text}",
+        "{target} replace [it | that] (with | by) {text}",
+    ),
+    Way("replace {target} {text}", when=_first_stands),
+    Way("{target} change [it | that] (to | into) {text}", when=_called_or_quoted),
+    Way("[it | that] (should | ought to) (be | say | read) {text}", when=_of_what_is_selected),
+    Way("<wish> {text:words} (there | here) [instead]", when=_of_what_is_selected),
+    Way("put {text:words} there [instead]", when=_of_what_is_selected),
     *_each(
         _said_to_be_wrong,
         "{target} is (wrong | not right) i (meant | said | want | wanted) {text}",
@@ -239,12 +286,14 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
 )
 def replace_with(
     sitting: Sitting,
-    target: Places,
     text: tuple[str, ...],
+    target: Places | None = None,
     sure: bool | None = None,
     exactly: bool = False,
 ) -> Done | Refusal:
     """Put other words in the place of a target.  The writing place stays where it is."""
+    if target is None:
+        target = Places((sitting.selection,) if sitting.selection else sitting.that)
     if sure is False:
         return Done(replace(sitting, question=None), "left as it is")
     if sure is None and target.ranges == sitting.that and sitting.selection is None:
@@ -306,8 +355,9 @@ def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0
     "<change> (every | all | each | any) {target} (with | to | by | into) {text}",
     "<change> (every | all | each | any) [of] [the] <occurrence> {target} (with | to | by |"
     " into) {text}",
-    "(wherever | everywhere) [it] [(says | has | reads)] {target} (put | write | say | make it"
-    " | use) {text}",
+    "(wherever | everywhere | every time | each time) [it] [(says | has | reads)] {target} (put"
+    " | write | say | make it | use | change (it | that) to | replace (it | that) with | it should"
+    " (say | be | read)) {text}",
     Way("{target} to {text:words} <everywhere>", when=_words_there),
     Way(
         "{target} (becomes | is now | <shall> be) {text:words} <everywhere>", when=_no_things_there
@@ -319,7 +369,7 @@ def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0
 )
 def replace_everywhere(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refusal:
     """Put other words in every place where a target stands."""
-    return replace_with(sitting, replace(target, ask=False), text)
+    return replace_with(sitting, text, replace(target, ask=False))
 
 
 def _replaced(

@@ -12,7 +12,18 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Option, Question, Sitting, View
 from nimble_lantern.core.targets.finding import all_within
-from nimble_lantern.core.targets.model import Places, Unit, Words, of_the_page
+from nimble_lantern.core.targets.model import (
+    Order,
+    Places,
+    Reach,
+    Unit,
+    Units,
+    Words,
+    as_things,
+    of_the_page,
+)
+from nimble_lantern.core.targets.resolve import resolve
+from nimble_lantern.core.targets.words import exact
 
 
 def _shown(sitting: Sitting, parse: Parse) -> bool:
@@ -23,27 +34,72 @@ def _shown(sitting: Sitting, parse: Parse) -> bool:
     return ordered or of_the_page(target)
 
 
+def _quoted(sitting: Sitting, parse: Parse) -> bool:
+    """ "Mark lamp room", where these words stand; "mark the rope" may be said to somebody."""
+    target = parse.args.get("target")
+    if not isinstance(target, Words) or len(target.words) < 2 or as_things(target):
+        return False
+    return bool(exact(sitting.document, target.words))
+
+
 @command(
     "<select> {target}",
     "select (only | just) {target}",
     "highlight nothing but {target}",
     "i want to (select | change) {target}",
     "<wish> {target} [to be] selected",
+    "<select> {target:reach}",
+    "select every (word | letter | line)",
     "make {target} the selection",
     *(
         Way(pattern, when=_shown)
-        for pattern in ("<pick> {target}", "{target} selected", "{target} [please] select")
+        for pattern in (
+            "(<pick> | take) {target}",
+            "{target} selected",
+            "{target} [please] select",
+            "(<pick> | take) {target:reach}",
+        )
     ),
+    Way("mark {target}", when=_quoted),
     example="select the last sentence",
     group="selecting",
 )
-def select(sitting: Sitting, target: Places) -> Done:
+def select(sitting: Sitting, target: Places | None = None) -> Done:
     """Select a target.  The next words you say replace it."""
-    ranges = target.ranges
+    ranges = target.ranges if target is not None else (sitting.document.whole,)
     after = sitting.about(ranges)
     if len(ranges) == 1:
         after = replace(after, selection=ranges[0], fresh=True, insertion=None)
-    return Done(after, f"selected {named(sitting.document, ranges)}{near(target)}")
+    how = near(target) if target is not None else ""
+    return Done(after, f"selected {named(sitting.document, ranges)}{how}")
+
+
+CATALOGUE.table(
+    "backwards",
+    {
+        "(back | backward | backwards | to the left | before | before (here | me))": True,
+        "(forward | forwards | ahead | on | to the right | after | from here)": False,
+    },
+)
+
+
+@command(
+    "<select> {counted} [{backwards}]",
+    "<select> {backwards} {counted}",
+    Way("<pick> {counted} [{backwards}]", when=lambda sitting, parse: "backwards" in parse.args),
+    example="select two words",
+    group="selecting",
+)
+def select_counted(
+    sitting: Sitting, counted: tuple[int, Unit], backwards: bool | None = None
+) -> Done | Refusal:
+    """Select so many words or letters from the writing place on; at a paragraph's end, before."""
+    count, unit = counted
+    if backwards is None:
+        block = sitting.document.blocks[sitting.writing_place.block].text
+        backwards = not block[sitting.writing_place.offset :].strip()
+    found = resolve(Units(unit, Order.LAST if backwards else Order.NEXT, count), sitting)
+    return found if isinstance(found, Refusal) else select(sitting, found)
 
 
 @command(
@@ -119,6 +175,12 @@ def _widened(sitting: Sitting, counted: tuple[int, Unit], forward: bool) -> Rang
     "[make] [(it | that | this | the selection)] {counted} (longer | bigger | wider)",
     "(make | have) (it | that | this | the selection) (longer | bigger | wider) by {counted}",
     "<extend> to the right by {counted}",
+    Way("[and] [the] [next] {counted} (more | further | as well | too)", when=_is_fresh),
+    Way("[and] [the] [next] {counted} (after | behind) (it | that | them | this)", when=_is_fresh),
+    Way("[and] the next {counted}", when=_is_fresh),
+    Way("[and] [the] [next] {counted:counted_more}", when=_is_fresh),
+    Way("(go | carry | keep) on [for | by] {counted} [more | further]", when=_is_fresh),
+    Way("<extend> (forward | on) [for] {counted}", when=_is_fresh),
     "(include | take in | add) the {unit} after [(it | that | this)] [(too | as well | to the"
     " selection)]",
     example="extend by two words",
@@ -186,11 +248,25 @@ def shrink(
     "<extend> (as far as | through | until | till) {target}",
     "(select | take) (up to | as far as) {target} too",
     Way("[and] (on | up) to {target:reach}", when=_is_fresh),
+    Way(
+        "[and] [(take it | take that | go | make it go | carry [it] | stretch [it] | <extend>"
+        " | keep going | run [it])]"
+        " [(on | right | up | all the way | along)] (to | as far as | up to | until | through to)"
+        " ([the] end [of (the | this) {unit}] | the {unit} end)",
+        when=_is_fresh,
+    ),
     example="extend to the end of the line",
     group="selecting",
 )
-def extend(sitting: Sitting, target: Places) -> Done | Refusal:
-    """Stretch the selection to take in a target as well."""
+def extend(
+    sitting: Sitting, target: Places | None = None, unit: Unit = Unit.PARAGRAPH
+) -> Done | Refusal:
+    """Stretch the selection to take in a target as well, or to the end of what it stands in."""
+    if target is None:
+        found = resolve(Reach(unit, True), sitting)
+        if isinstance(found, Refusal):
+            return found
+        target = found
     held = sitting.selection or (sitting.that[0] if sitting.that else None)
     if held is None:
         return Refusal("Nothing is selected.", "", "Say “select” and the first words.")

@@ -9,7 +9,7 @@ from datetime import date
 
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
 from nimble_lantern.core.document.model import Block, Cell, Format, Kind, Position
-from nimble_lantern.core.document.tables import Table
+from nimble_lantern.core.document.tables import Table, settled_shares
 from nimble_lantern.core.lexicon.names import DAYS, MONTHS
 from nimble_lantern.core.state import Sitting
 
@@ -37,8 +37,7 @@ def has_header(rows: Rows) -> bool:
 
 def blocks_of(rows: Rows, number: int, header: bool, shares: Sequence[float]) -> tuple[Block, ...]:
     """The blocks of a table with these cells; the shares of its columns add up to one."""
-    total = sum(shares) or 1.0
-    parts = [share / total for share in shares]
+    parts = settled_shares(shares)
     return tuple(
         replace(block, kind=Kind.CELL, level=None, list=None,
                 cell=Cell(number, r, c, header and r == 0, parts[c]))

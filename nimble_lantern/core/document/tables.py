@@ -110,6 +110,30 @@ def cells(rows: Sequence[Sequence[Piece]], table: int, header: bool = True) -> t
     return tuple(found)
 
 
+def settled_shares(widths: Sequence[float]) -> tuple[float, ...]:
+    """Widths of columns as shares of the table: thousandths that add up to one, or all the same.
+
+    So they are the same numbers after a file has held them in whole twips (1/20 point).
+    """
+    total = sum(widths)
+    if not widths or total <= 0:
+        return (1 / len(widths),) * len(widths) if widths else ()
+    wanted = [w / total * _FINEST for w in widths]
+    if all(abs(w - _FINEST / len(widths)) < 0.5 for w in wanted):
+        return (1 / len(widths),) * len(widths)
+    parts = [max(1, int(w)) for w in wanted]
+    while (left := _FINEST - sum(parts)) != 0:
+        step = 1 if left > 0 else -1
+        able = (n for n in range(len(parts)) if parts[n] + step > 0)
+        n = max(able, key=lambda n: step * (wanted[n] - parts[n]))
+        parts[n] += step
+    return tuple(p / _FINEST for p in parts)
+
+
+_FINEST = 1000
+"""Parts of a table's width."""
+
+
 def kept_whole(before: Document, after: Document) -> bool:
     """Whether every table that an edit touched is whole afterwards."""
     start, _, end = changed(before.blocks, after.blocks)

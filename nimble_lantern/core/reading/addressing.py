@@ -30,6 +30,7 @@ from nimble_lantern.core.lexicon.manners import (
 )
 from nimble_lantern.core.lexicon.meanings import MEANINGS
 from nimble_lantern.core.targets.model import is_target, of_the_page
+from nimble_lantern.core.writing.cardinals import cardinal
 
 _MOST_ADDRESSED = 8
 _BEFORE = tuple(sorted((*LEADS, *MUSINGS), key=lambda p: (-len(p), p)))
@@ -67,7 +68,7 @@ def plainer_than(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     begun = _without_leads(tailed)
     inside = Plainer(_without(begun.words, INSIDE), begun.mused, True)
     whole = Plainer(_without(inside.words, WHOLE), begun.mused, True)
-    opened = Plainer(_in_full(whole.words), begun.mused, True)
+    opened = Plainer(_part_of(_in_full(whole.words)), begun.mused, True)
     found = {p.words: p for p in (opened, whole, inside, begun, Plainer(tailed), Plainer(bare))}
     return tuple(p for p in reversed(found.values()) if p.words and p.words != words)
 
@@ -75,6 +76,21 @@ def plainer_than(words: tuple[str, ...]) -> tuple[Plainer, ...]:
 def _in_full(words: tuple[str, ...]) -> tuple[str, ...]:
     """ "What's new" is asked as "what is new"."""
     return tuple(full for w in words for full in CONTRACTIONS.get(w, (w,)))
+
+
+def _part_of(words: tuple[str, ...]) -> tuple[str, ...]:
+    """ "Paragraph two's first word" is asked for as "the first word of paragraph two"."""
+    for i, word in enumerate(words):
+        whole = word.removesuffix("'s")
+        if whole == word or not (whole in TRADE_NOUNS or cardinal((whole,), 0)):
+            continue
+        ends = (j for j in range(i + 2, min(len(words), i + 5) + 1) if words[j - 1] in TRADE_NOUNS)
+        starts = (s for s in range(i + 1) if _names_a_part((*words[s:i], whole)))
+        end, start = next(ends, None), next(starts, None)
+        if end is not None and start is not None:
+            part = ("the", *words[i + 1 : end], "of", *words[start:i], whole)
+            return (*words[:start], *part, *words[end:])
+    return words
 
 
 def _said_once(words: tuple[str, ...]) -> tuple[str, ...]:
@@ -120,6 +136,9 @@ def of_what_is_selected(words: Sequence[str]) -> bool:
         return True
     trade = sum(w in TRADE_NOUNS or w in TRADE_VERBS for w in bare)
     of_it = any(w in SPOKEN_OF for w in bare)
+    if cardinal(bare, 0) and bare[-1] in TRADE_NOUNS:
+        # "Two more words", "three words further".
+        return True
     if bare[0] in TRADE_VERBS or trade * 2 >= len(bare):
         return True
     if bare[0] in PLAIN_VERBS or bare[0] in MEANINGS:

@@ -16,6 +16,7 @@ from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.sentences import NEVER_LAST
 from nimble_lantern.core.reading.addressing import Plainer, of_what_is_selected, plainer_than
+from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import apart
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Places, That, Words, is_target
@@ -78,6 +79,8 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
             return verdict
     if whole and (named := _named_first(sitting, words, asked)) is not None:
         return named
+    if whole and (put := _in_order(sitting, words, asked)):
+        return put
     # Only where nothing fits exactly does it pay to look for what comes near.
     missed: list[Verdict] = []
     refused = found if found.kind is Judged.REFUSED else None
@@ -112,6 +115,22 @@ def _named_first(
         if found.kind is Judged.COMMAND and found.parse and plain.allows(found.parse):
             return found
     return None
+
+
+def _in_order(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -> Verdict | None:
+    """A request that every word is known of, read in the usual order of its words."""
+    for plain in (Plainer(words), *(a.plain for a in asked)):
+        for said in in_order(plain.words):
+            found = exactly(sitting, said, whole=False)
+            sure = found.kind is Judged.COMMAND and found.parse and not _stranger(found.parse)
+            if sure and found.parse and plain.allows(found.parse):
+                return found
+    return None
+
+
+def _stranger(parse: Parse) -> bool:
+    """Whether some of the words would be written."""
+    return bool({"text", "words", "letter"} & set(parse.args))
 
 
 _NOT_OVER = Refusal(

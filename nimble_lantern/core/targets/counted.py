@@ -21,7 +21,7 @@ from nimble_lantern.core.targets.finding import (
     reference,
     run_of,
 )
-from nimble_lantern.core.targets.model import Order, Places, Unit, Units
+from nimble_lantern.core.targets.model import Order, Places, Target, Unit, Units
 
 _LONGEST_TITLE = 12
 """Words of a first line that is taken for a title."""
@@ -44,7 +44,7 @@ def _units(target: Units, view: View) -> Answer:
         return columns(target, view)
     if target.unit in (Unit.ROW, Unit.CELL) and target.of is None:
         return in_table(target, view)
-    if target.of is not None:
+    if target.of is not None and not (_in_all(target.of) and target.order is Order.THIS):
         return _nested(target, view)
     match target.unit:
         case Unit.CHARACTER | Unit.WORD | Unit.SENTENCE:
@@ -54,6 +54,11 @@ def _units(target: Units, view: View) -> Answer:
     if target.unit is Unit.HEADING and target.order is Order.FIRST:
         return _title(target, view)
     return _blocks(target, view)
+
+
+def _in_all(of: Target) -> bool:
+    """ "All the paragraph" is the one here, and not the first of the text."""
+    return isinstance(of, Units) and of.unit is Unit.DOCUMENT
 
 
 def _title(target: Units, view: View) -> Answer:

@@ -17,6 +17,7 @@ from nimble_lantern.core.targets.model import (
     Sign,
     Target,
     Unit,
+    Units,
     Words,
 )
 
@@ -130,6 +131,7 @@ def _holding(unit: Unit, words: tuple[str, ...]) -> Holding:
 @rule(
     "target",
     "(where | the (bit | part | place) where) (it | i) (says | reads | said | wrote) {words}",
+    "the (bit | part | place) (that | which) (says | reads) {words}",
     heard=False,
 )
 def _where_it_says(words: tuple[str, ...]) -> Words:
@@ -138,8 +140,7 @@ def _where_it_says(words: tuple[str, ...]) -> Words:
 
 @rule(
     "target",
-    "the (bit | part | one | place) (about | that says | with | that mentions | where it says)"
-    " {words}",
+    "the (bit | part | one | place) (about | with | that mentions | where it says) {words}",
     heard=False,
 )
 def _bit_about(words: tuple[str, ...]) -> Holding:
@@ -165,6 +166,18 @@ def _beginning_with(unit: Unit, words: tuple[str, ...]) -> Holding:
 )
 def _ending_with(unit: Unit, words: tuple[str, ...]) -> Holding:
     return Holding(unit, Words(words), At.END)
+
+
+@rule(
+    "target", "the {unit} (that | which) (starts | begins | opens) {of:scope}", heard=False
+)  # fmt: skip
+def _opening(unit: Unit, of: Target) -> Units:
+    return Units(unit, Order.FIRST, of=of)
+
+
+@rule("target", "the {unit} (that | which) (ends | finishes | closes) {of:scope}", heard=False)
+def _closing(unit: Unit, of: Target) -> Units:
+    return Units(unit, Order.LAST, of=of)
 
 
 @rule("named", "({unit:item} | {unit:headed}) [(called | named)] {words}", heard=False)

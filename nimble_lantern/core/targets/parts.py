@@ -53,6 +53,8 @@ CATALOGUE.table(
         "tables": Unit.TABLE,
     },
 )
+CATALOGUE.table("unit", {"para": Unit.PARAGRAPH}, heard=False)
+CATALOGUE.table("units", {"paras": Unit.PARAGRAPH}, heard=False)
 CATALOGUE.table(
     "back", {"(last | final | latest | closing | bottom)": Order.LAST, "previous": Order.PREVIOUS}
 )
@@ -64,6 +66,9 @@ def _order(way: Order) -> Order:
     return way
 
 
+@rule("counted_more", "{number} more {units}", heard=False)
+@rule("counted_more", "{number} more {units:unit}", heard=False)
+@rule("counted", "{number} more {units}", heard=False)
 @rule("counted", "{number} {units:unit}", heard=False)
 @rule("counted", "{number} {units}")
 def _counted(units: Unit, number: int) -> tuple[int, Unit]:
@@ -123,6 +128,25 @@ def _one_behind(unit: Unit) -> Units:
 )
 def _one_ahead(unit: Unit) -> Units:
     return Units(unit, Order.NEXT)
+
+
+@rule(
+    "part",
+    "[the] {counted} (from | at) the (start | beginning | front | top) [of {of:scope}]",
+    heard=False,
+)
+def _counted_first(counted: tuple[int, Unit], of: Target | None = None) -> Units | None:
+    count, unit = counted
+    return Units(unit, Order.FIRST, count, of=of) if count > 0 else None
+
+
+@rule(
+    "part", "[the] {counted} (from | at) the [very] (end | back | bottom) [of {of:scope}]",
+    heard=False,
+)  # fmt: skip
+def _counted_last(counted: tuple[int, Unit], of: Target | None = None) -> Units | None:
+    count, unit = counted
+    return Units(unit, Order.LAST, count, of=of) if count > 0 else None
 
 
 @rule("counted", "few {units}", heard=False)
@@ -219,7 +243,14 @@ def _this(unit: Unit) -> Units:
     return Units(unit, Order.THIS)
 
 
-@rule("part", "[the] {unit} (i am | i'm) (in | on | at)", "[the] {unit} where i am", heard=False)
+@rule(
+    "part",
+    "[the] {unit} (i am | i'm) (in | on | at)",
+    "[the] {unit} where (i am | i'm | <caret> is)",
+    "[the] {unit} (<caret> is in | with <caret> [in it])",
+    "the {unit} here",
+    heard=False,
+)
 def _where_i_am(unit: Unit) -> Units:
     return Units(unit, Order.THIS)
 

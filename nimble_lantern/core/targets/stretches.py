@@ -19,6 +19,7 @@ from nimble_lantern.core.targets.model import (
 
 @rule("reach", "[from here] [everything] (to | up to | until | till) the end [of the document]")
 @rule("reach", "everything (after | below) (this | here)", "from here on", "the rest")
+@rule("reach", "everything else", "what is left [of it]", "all the rest", heard=False)
 def _to_the_end() -> Reach:
     return Reach(Unit.DOCUMENT, True)
 
@@ -31,6 +32,18 @@ def _to_the_start() -> Reach:
 
 @rule("reach", "[from here] [everything] (to | up to | until) the end of (the | this) {unit}")
 @rule("reach", "the rest of (the | this) {unit}", "from here to the {unit} end")
+@rule(
+    "reach",
+    "(everything | all [that is] | what is) (after | behind) (this | here | me) in (the | this)"
+    " {unit}",
+    "(everything | all) that is left (of | in) (the | this) {unit}",
+    "what is left (of | in) (the | this) {unit}",
+    "everything (up to | to | until) the end of [the | this] {unit}",
+    "[everything] [from here] [forward | on | right] (to | up to | until) the {unit} end",
+    "everything from here (to | up to | until | on to) the end of [the | this] {unit}",
+    "[on | forward | right] to the end of the {unit}",
+    heard=False,
+)
 def _to_end_of(unit: Unit) -> Reach:
     return Reach(unit, True)
 
@@ -161,6 +174,9 @@ _STRETCH = (
     f"{_STRETCH} from {{a:endpoint}} (through | until) {{b:endpoint}}",
     "[everything] from {a:endpoint} (as far as | till | down to | right up to | all the way to)"
     " [and including] {b:endpoint}",
+    "[everything | all] (starting | beginning) (at | from | with) {a:endpoint} [and] (ending |"
+    " finishing | stopping | going on) (at | with | to) {b:endpoint}",
+    "[everything | all] from {a:endpoint} (up to | through) and including {b:endpoint}",
     heard=False,
 )
 @rule("target", "[everything | all] between {a:endpoint} and {b:endpoint}")

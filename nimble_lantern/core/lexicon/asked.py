@@ -1,0 +1,170 @@
+"""What people say when they ask for a look, a choice or a removal: in whatever order it comes.
+
+Each phrase stands for what it asks; looks stand in the words in which they can be asked for after
+"make it".  Everyday words for the looks follow Roget's Thesaurus (1911, in the public domain).
+"""
+
+from __future__ import annotations
+
+from enum import Enum
+
+
+class Role(Enum):
+    """What a phrase around a target says of it."""
+
+    MAKE = "make"
+    WISH = "wish"
+    OFF = "off"
+    ON = "on"
+    JOINING = ""
+    SELECT = "select"
+    GONE = "gone"
+    EVERYWHERE = "everywhere"
+    FIRST = "first"
+    LAST = "last"
+
+
+class Looks(Enum):
+    """Kinds of looks: how sure it is that words so named are words on a page."""
+
+    LETTERS = "letters"
+    COLOUR = "colour"
+    MARKS = "marks"
+    BLOCK = "block"
+
+
+Phrase = tuple[str, ...]
+
+
+def _phrases(*lines: str) -> tuple[Phrase, ...]:
+    return tuple(tuple(phrase.split()) for line in lines for phrase in line.split(","))
+
+
+_ROLES = {
+    Role.MAKE: _phrases(
+        "make, put, set, turn, apply, use, show, add, change, print, write, type, do, format",
+        "style, render, draw, run, stick, pop, place, mark, colour, color, push, shift, move",
+        "shove",
+        "bring, have, get, let's have, leave, keep, want, i want, i'd like, i would like, i need",
+    ),
+    Role.WISH: _phrases(
+        "should be, should have, ought to be, ought to have, must be, must have, needs to be",
+        "needs, wants, wants to be, could do with, has to be, has to have, should get, should go",
+        "should all be, should always be, should always have, has to go, to be, needs to go",
+        "wants to go, need, could be, can be, would be better, might look better, should really be",
+        "should go in, deserves",
+    ),
+    Role.OFF: _phrases(
+        "no, not, without, off, out of, remove, lose, drop, clear, get rid of, take off, take",
+        "i don't want, i do not want, don't want, shouldn't be, should not be, shouldn't have",
+        "should not have, no more, no longer, needn't be, i don't like, we don't need, isn't to be",
+        "ought not to be, does not need, doesn't need, don't need, undo, cancel, strip, wipe off",
+    ),
+    Role.ON: _phrases(
+        "back to, in, into, on, over, under, round, around, for, across, through, with, as"
+    ),
+    Role.EVERYWHERE: _phrases(
+        "everywhere, throughout, always, every time, all the way through, wherever it stands, in"
+        " every place, wherever it appears, each time, all over, in all places",
+    ),
+    Role.JOINING: _phrases(
+        "give, the, a, an, some, to, of, it, its, all, up, and, any, be, of it, there, plus, also"
+        ", too, as well, together with, both, please"
+    ),
+    Role.SELECT: _phrases("select, selected, highlight, pick, pick out, mark, grab, choose, find"),
+    Role.GONE: _phrases(
+        "delete, remove, erase, lose, drop, scrap, bin, cut, chop, wipe, take out, rub out, get rid"
+        " of, take away, can go, must go, has to go, should go, can come out, can come off, out",
+        "should come out, has to come out, is not needed, isn't needed, not needed, not wanted",
+        "i don't want, i do not want, we don't need, we do not need, don't need, don't want",
+        "i don't need, i do not need, can be deleted, can be dropped, is superfluous, goes out",
+        "is wrong delete it, to be deleted, should be deleted, deleted, removed, gone, away",
+        "i want, i'd like, i would like, we can lose, we could lose, chuck, strike, clear, off",
+    ),
+    Role.FIRST: _phrases(
+        "first, to the top, at the top, to the very top, up to the top, to the beginning, at the"
+        " beginning, to the start, at the start, to the front, the first, at the very top"
+        " , right to the top, come first, go first, be first, goes first, comes first",
+    ),
+    Role.LAST: _phrases(
+        "last, to the end, at the end, to the bottom, at the bottom, down to the end, the last"
+        ", to the very end, at the very end, down to the bottom, on the end, come last, go last"
+        ", be last, goes last, comes last",
+    ),
+}  # fmt: skip
+_LOOKS = {
+    Looks.LETTERS: {
+        "bold": "bold, bold type, bold letters, boldface, bold face, emboldened, embolden, heavy"
+        " type, heavier, thick letters, bold print",
+        "italic": "italic, italics, italic letters, italic type, italicised, italicise, slanted"
+        ", slanting letters, sloping letters, italicized",
+        "underlined": "underlined, underline, underlining, line under, line underneath, line"
+        " beneath, line below, underscored, underscore",
+        "struck out": "struck out, struck through, strike through, strikethrough, strike, crossed"
+        " out, crossed through, line through, cross through, line across",
+        "superscript": "superscript, raised, a superscript, superscripted",
+        "subscript": "subscript, lowered, a subscript, subscripted",
+        "highlighted": "highlighted, highlight, highlighting, highlighter",
+        "highlighted in yellow": "yellow highlighter, yellow highlighting, yellow highlight"
+        ", highlighted in yellow, highlighted yellow, highlight yellow, highlight in yellow"
+        ", marked in yellow, marked yellow",
+        "not bold": "unbold, unbolded, normal weight, usual weight, light, lighter",
+        "plain": "plain, no formatting, clear formatting, without formatting, strip formatting"
+        ", clear the formatting, back to normal, plain text, unformatted, normal letters"
+        ", plain letters, normal type",
+        "all capitals": "capitals, all capitals, caps, all caps, block capitals, block letters"
+        ", upper case, uppercase, capital letters, big letters, upper case letters",
+        "lower case": "lower case, lowercase, small letters, little letters, lower case letters",
+        "title case": "title case, headline capitals, headline case",
+        "start with a capital": "capital, capital letter, initial capital, big letter",
+        "capitalised": "capitalised, capitalized, capitalise, initial capitals",
+    },
+    Looks.MARKS: {
+        "in brackets": "brackets, round brackets, parentheses, bracketed",
+        "in square brackets": "square brackets",
+        "in quotes": "quotes, quotation marks, inverted commas, speech marks, quote marks",
+    },
+    Looks.BLOCK: {
+        "a heading": "heading, title, main heading, headline, header, main title, top heading"
+        ", level one heading, heading one, first level heading",
+        "a level two heading": "subheading, sub heading, level two heading, second level heading"
+        ", heading two, level two",
+        "a level three heading": "level three heading, third level heading, heading three",
+        "a bulleted list": "bullets, bullet points, bulleted list, bullet list, bulleted, bullet"
+        " point list, list with bullets, list, list of bullets",
+        "a numbered list": "numbered list, numbered, numbers, list with numbers, numbering",
+        "a quotation": "quotation, block quote, block quotation",
+        "centred": "centred, centered, centre, center, in the centre, in the center, in the middle"
+        ", middle, centre of the page, middle of the page, centrally",
+        "left aligned": "left, left aligned, left hand side, left side, left margin, align left"
+        ", aligned left, aligned to the left, left align, left edge",
+        "right aligned": "right, right aligned, right hand side, right side, right margin, align"
+        " right, aligned right, aligned to the right, right align, right edge, over to the right",
+        "justified": "justified, justify, full justification, straight at both edges, straight on"
+        " both sides, justification, fully justified, flush on both sides, flush both sides",
+        "an ordinary paragraph": "ordinary paragraph, normal paragraph, plain paragraph, ordinary"
+        " text, normal text, body text, ordinary paragraphs, normal paragraphs, plain paragraphs"
+        ", just paragraphs, just a paragraph",
+    },
+}  # fmt: skip
+COLOURS = "red blue green yellow orange purple pink brown grey gray black".split()
+"""Those that letters are asked for in."""
+
+ROLES: dict[Phrase, tuple[Role, ...]] = {}
+"""What each phrase may say."""
+for _role, _said in _ROLES.items():
+    for _phrase in _said:
+        ROLES[_phrase] = (*ROLES.get(_phrase, ()), _role)
+LOOKS: dict[Phrase, tuple[Looks, Phrase]] = {
+    phrase: (kind, tuple(asked.split()))
+    for kind, looks in _LOOKS.items()
+    for asked, said in looks.items()
+    for phrase in _phrases(said)
+} | {
+    (colour, *of): (Looks.COLOUR, (colour,))
+    for colour in COLOURS
+    for of in ((), ("letters",), ("type",), ("ink",), ("print",))
+}
+"""The kind of each look, and how it is asked for."""
+LONGEST = max(map(len, (*ROLES, *LOOKS)))
+"""Words of a phrase."""

@@ -1,0 +1,207 @@
+"""Requests whose words all say something, in whatever order they come: "yellow over low tide".
+
+Patterns hold the usual word orders.  Here an utterance is a target of this page and what is said
+around it; if every word of that is known to ask for something, and all of it together asks for one
+thing, it is put in the usual order, and then read as any other wording is.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Iterator, Sequence
+from dataclasses import dataclass
+
+from nimble_lantern.core.grammar.automaton import Match
+from nimble_lantern.core.grammar.catalogue import CATALOGUE
+from nimble_lantern.core.lexicon.asked import LONGEST, LOOKS, ROLES, Looks, Phrase, Role
+from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE
+from nimble_lantern.core.lexicon.desk import TRADE_NOUNS
+from nimble_lantern.core.targets.model import That, Units, Words, as_things, of_the_page
+from nimble_lantern.core.writing.cardinals import cardinal, ordinal
+
+_LONGEST = 16
+"""Words of a request."""
+_MOST_READINGS = 12
+_TELLING = frozenset(w for p in LOOKS for w in p) | frozenset(
+    w
+    for p, roles in ROLES.items()
+    for w in p
+    if {Role.SELECT, Role.GONE, Role.FIRST, Role.LAST, Role.OFF} & set(roles)
+)
+
+
+@dataclass(frozen=True, slots=True)
+class _Said:
+    """What one phrase says: a role, or a look."""
+
+    role: Role | None = None
+    kind: Looks | None = None
+    look: Phrase = ()
+
+
+_Saying = tuple[_Said, ...]
+
+
+def in_order(words: Sequence[str]) -> Iterator[tuple[str, ...]]:
+    """A request in the usual word order, as often as it can be one; the longest target first."""
+    words = tuple(words)
+    if not 2 <= len(words) <= _LONGEST or _TELLING.isdisjoint(words):
+        return
+    size = len(words)
+    before, behind = _before(words), _behind(words)
+    match = Match(CATALOGUE.grammar, words)
+    spans = [(i, j) for i in range(size) for j in range(i + 1, size + 1) if before[i] and behind[j]]
+    made: dict[tuple[str, ...], None] = {}
+    for i, j in sorted(spans, key=lambda span: span[0] - span[1]):
+        if len(made) >= _MOST_READINGS:
+            break
+        if (i, j) == (0, size) or words[i] in ("to", "and", "of") or words[j - 1] == "and":
+            continue
+        if i and words[i - 1] in DETERMINERS:
+            continue
+        for value in {f.value: None for f in match.at("target", i) if f.end == j}:
+            if isinstance(value, Words) and not set(value.words) - LITTLE:
+                continue
+            for left in before[i]:
+                for right in behind[j]:
+                    asked = _asked(value, left, right)
+                    if asked and (asked[0][0] not in _TAKES or _well_named(words[i:j])):
+                        made[(*asked[0], *words[i:j], *asked[1])] = None
+    if not made:
+        made.update(dict.fromkeys(_of_everything(behind[0])))
+    yield from (m for m in made if m != words)
+
+
+def _of_everything(ways: list[_Saying]) -> Iterator[Phrase]:
+    """ "Plain text throughout"."""
+    for said in ways:
+        roles = {s.role for s in said} - {None, Role.JOINING, Role.ON, Role.MAKE}
+        looks = {s.look for s in said if s.look}
+        if roles == {Role.EVERYWHERE} and len(looks) == 1:
+            yield ("make", "everything", *looks.pop())
+
+
+def _before(words: Phrase) -> list[list[_Saying]]:
+    """For each place the ways in which all words before it say something; none if some do not."""
+    found: list[list[_Saying]] = [[()]]
+    for end in range(1, len(words) + 1):
+        starts = [s for s in range(max(0, end - LONGEST), end) if found[s]]
+        found.append(_shortest((*w, said) for s in starts for said in _said(words[s:end])
+                               for w in found[s]))  # fmt: skip
+    return found
+
+
+def _behind(words: Phrase) -> list[list[_Saying]]:
+    """The same for the words from each place on."""
+    size = len(words)
+    found: list[list[_Saying]] = [[] for _ in words] + [[()]]
+    for start in range(size - 1, -1, -1):
+        ends = [e for e in range(start + 1, min(size, start + LONGEST) + 1) if found[e]]
+        found[start] = _shortest((said, *w) for e in ends for said in _said(words[start:e])
+                                 for w in found[e])  # fmt: skip
+    return found
+
+
+def _shortest(ways: Iterable[_Saying]) -> list[_Saying]:
+    """Of the fewest phrases, which are the longest."""
+    found = list(ways)
+    least = min(map(len, found), default=0)
+    return [w for w in found if len(w) == least]
+
+
+def _said(phrase: Phrase) -> Iterator[_Said]:
+    for role in ROLES.get(phrase, ()):
+        yield _Said(role)
+    if phrase in LOOKS:
+        kind, look = LOOKS[phrase]
+        yield _Said(None, kind, look)
+    elif sized := _size(phrase):
+        yield _Said(None, Looks.LETTERS, sized)
+
+
+def _size(phrase: Phrase) -> Phrase:
+    """ "Size eighteen" and "eighteen point", as a look."""
+    if phrase[0] == "size":
+        number = phrase[1:]
+    elif phrase[-1] in ("point", "points", "pt"):
+        number = phrase[:-1]
+    else:
+        return ()
+    found = cardinal(number, 0) if number else None
+    return ("size", *number) if found and found[1] == len(number) else ()
+
+
+def _asked(target: object, left: _Saying, right: _Saying) -> tuple[Phrase, Phrase] | None:
+    """What stands before and behind the target where all of it is one request."""
+    said = (*left, *right)
+    roles = {s.role for s in said} - {None, Role.JOINING}
+    if Role.EVERYWHERE in roles:
+        # "Trust always with a capital": every place where the words stand.
+        if not isinstance(target, Words) or target.order is not None or target.called:
+            return None
+        asked = _asked(target, _but(left, Role.EVERYWHERE), _but(right, Role.EVERYWHERE))
+        return asked and ((*asked[0], "every"), asked[1])
+    looks = tuple(dict.fromkeys(s.look for s in said if s.look))
+    if looks:
+        kinds = {s.kind for s in said if s.kind}
+        if not roles <= {Role.MAKE, Role.WISH, Role.OFF, Role.ON}:
+            return None
+        if not _sure(target, left, right, roles, kinds):
+            return None
+        if Role.OFF in roles:
+            return (("make",), ("not", *looks[0])) if len(looks) == 1 else None
+        joined = tuple(w for n, look in enumerate(looks) for w in (*("and",)[: n and 1], *look))
+        return ("make",), joined
+    if roles - {Role.MAKE, Role.WISH} == {Role.SELECT}:
+        return (("select",), ()) if _is_part(target) else None
+    if roles == {Role.GONE}:
+        return (("delete",), ()) if _is_part(target) and len(roles) else None
+    for role, edge in ((Role.FIRST, "start"), (Role.LAST, "end")):
+        if role in roles and roles <= {role, Role.MAKE, Role.WISH} and _is_part(target):
+            return ("move",), ("to", "the", edge)
+    return None
+
+
+def _but(said: _Saying, role: Role) -> _Saying:
+    return tuple(s for s in said if s.role is not role)
+
+
+_TAKES = frozenset(("delete", "move"))
+
+
+def _well_named(words: Phrase) -> bool:
+    """Whether a part is named as people name one: "the last item", "row two", not "two row"."""
+    named = words[0] in DETERMINERS | TRADE_NOUNS | _ORDERS
+    return named or ordinal(words, 0) is not None
+
+
+_ORDERS = frozenset("last final first next previous both all every each bottom top".split())
+
+
+def _is_part(target: object) -> bool:
+    return of_the_page(target)
+
+
+def _sure(
+    target: object,
+    left: _Saying,
+    right: _Saying,
+    roles: set[Role | None],
+    kinds: set[Looks],
+) -> bool:
+    """Whether words with a look are words on a page: "the last line red", not "the red boat"."""
+    if of_the_page(target) or not roles:
+        # Nothing but looks is said of it: of words, one look alone may be what they are.
+        several = sum(bool(s.look) for s in (*left, *right)) > 1 and kinds == {Looks.LETTERS}
+        return bool(roles) or isinstance(target, Units) or several
+    first = left[0].role if left else None
+    asked = first in (Role.MAKE, Role.OFF)
+    if isinstance(target, That):
+        return asked and bool(kinds - {Looks.COLOUR}) or Role.WISH not in roles
+    if Looks.BLOCK in kinds:
+        # "Make a list of helpers" asks for another list than that of a page.
+        return False
+    if Looks.COLOUR in kinds:
+        # "Danger zone in red" quotes the page, "the boat in red" may be a boat.
+        quoted = not as_things(target) and Role.ON in roles
+        return (asked or quoted) and Role.WISH not in roles
+    return asked or Role.WISH in roles or Role.ON in roles

@@ -1,0 +1,169 @@
+"""Requests in whatever order their words come, and what goes on from the last one."""
+
+from __future__ import annotations
+
+import unittest
+
+from nimble_lantern.core.document.tables import settled_shares
+from nimble_lantern.core.reading.any_order import in_order
+from tests.desk import DeskCase, Driver
+
+PAGE = (
+    "# Ferry times\n\nCross only at low tide, never alone. The ferry is late.\n\n"
+    "Mind the danger zone by the quay."
+)
+
+
+class Looks(DeskCase):
+    def looks(self, said: str, mark: str, words: list[str], page: str = PAGE) -> None:
+        desk = Driver(page)
+        desk.hears(said)
+        self.assertEqual(desk.marked(mark), words, said)
+
+    def test_a_look_comes_before_or_behind_what_it_is_for(self) -> None:
+        for said in (
+            "yellow highlighter over low tide",
+            "low tide with the yellow highlighter please",
+            "run the highlighter over low tide",
+        ):
+            self.looks(said, "highlight", ["low tide"])
+        self.looks("danger zone in red letters", "colour", ["danger zone"])
+        self.looks("heavy type for danger zone", "bold", ["danger zone"])
+
+    def test_several_looks_are_put_on_at_once(self) -> None:
+        for said in ("put low tide in bold with an underline", "low tide bold plus underlined"):
+            for mark in ("bold", "underline"):
+                self.looks(said, mark, ["low tide"])
+
+    def test_a_look_goes_wherever_the_words_stand(self) -> None:
+        desk = Driver("Our trust owns it. The trust pays.")
+        desk.hears("trust always with a capital")
+        self.assertEqual(desk.markdown, "Our Trust owns it. The Trust pays.")
+
+    def test_a_look_is_taken_off(self) -> None:
+        self.looks("i don't want low tide in bold", "bold", [], "The **low tide** is early.")
+
+    def test_everything_is_made_plain(self) -> None:
+        desk = Driver("The **tide** is *early*.")
+        desk.hears("plain text throughout")
+        self.assertEqual(desk.markdown, "The tide is early.")
+
+    def test_a_thing_with_a_colour_is_a_thing(self) -> None:
+        for said in ("the ferry in red", "a red ferry", "give the ferry a red colour"):
+            desk = Driver(PAGE)
+            desk.hears(said)
+            self.assertEqual(desk.marked("colour"), [], said)
+            self.assertIn(said.split()[-1], desk.markdown.split("\n\n")[-1], said)
+
+    def test_a_list_of_things_is_another_list(self) -> None:
+        desk = Driver("We had twelve helpers.")
+        desk.hears("make a list of helpers and send it")
+        self.assertEqual(desk.document.blocks[0].kind, "paragraph")
+
+    def test_a_part_goes_by_whatever_words(self) -> None:
+        for said in ("the last item can come off", "the last item isn't needed please"):
+            desk = Driver("- rope\n- oil\n- paint")
+            desk.hears(said)
+            self.assertEqual(desk.markdown, "- rope\n- oil", said)
+
+    def test_a_part_is_moved_to_an_edge(self) -> None:
+        desk = Driver("- rope\n- oil\n- paint")
+        desk.hears("make the last item the first")
+        self.assertEqual(desk.markdown, "- paint\n- rope\n- oil")
+
+    def test_words_that_say_nothing_known_make_it_no_request(self) -> None:
+        for said in ("the red lamp by the door is bold", "yellow oilskins for the crew", "go on"):
+            self.assertEqual(list(in_order(said.split())), [], said)
+
+
+class GoingOn(DeskCase):
+    def selects(self, wanted: str, *said: str, page: str = PAGE) -> None:
+        desk = Driver(page)
+        desk.hears(*said)
+        held = desk.sitting.selection
+        self.assertIsNotNone(held, said)
+        assert held is not None
+        self.assertEqual(desk.document.text(held), wanted, said)
+
+    def test_a_selection_goes_on(self) -> None:
+        self.selects("low tide, never alone", "select low tide", "and two more words")
+        self.selects("ferry is late.", "select ferry is", "as far as the end of the sentence")
+        self.selects("low tide, never alone. The ferry is late.", "select low tide",
+                     "carry it on to the end of the paragraph")  # fmt: skip
+
+    def test_so_many_words_are_selected_from_here(self) -> None:
+        self.selects("Cross only", "go before cross only", "select two words")
+        self.selects("only at", "go after only at", "select two words back")
+        self.selects("by the quay", "select three words")
+
+    def test_what_was_just_taken_away_comes_back(self) -> None:
+        for back in ("put it back please", "bring the sentence back", "restore what i deleted"):
+            desk = Driver(PAGE)
+            desk.hears("delete the second sentence", "go to the start", back)
+            self.assertEqual(desk.markdown, PAGE, back)
+
+    def test_put_it_back_is_a_sentence_where_nothing_was_taken(self) -> None:
+        desk = Driver(PAGE)
+        desk.hears("please put it back when you are done")
+        self.assertIn("put it back", desk.markdown)
+
+    def test_what_was_copied_is_put_where_one_says(self) -> None:
+        desk = Driver("The bell hangs by a door. The brass is bright.")
+        desk.hears("copy brass", "before door", "put it there")
+        self.assertIn("a brass door", desk.markdown)
+
+    def test_before_and_put_it_there_are_words_of_a_letter(self) -> None:
+        desk = Driver("The bell hangs by a door.")
+        desk.hears("before door", "put it there")
+        self.assertIn("efore door put it there", desk.markdown)
+
+    def test_a_selection_should_be_other_words(self) -> None:
+        desk = Driver(PAGE)
+        desk.hears("select low tide", "should be the last of the ebb")
+        self.assertIn("only at the last of the ebb, never", desk.markdown)
+
+    def test_what_was_just_set_is_set_otherwise(self) -> None:
+        desk = Driver("One.\n\nTwo.")
+        desk.hears("centre the first paragraph", "no left")
+        self.assertEqual([b.align for b in desk.document.blocks], ["left", "left"])
+
+    def test_next_alone_begins_an_item_and_is_a_word_elsewhere(self) -> None:
+        desk = Driver("")
+        desk.hears("numbered list please", "saturday", "next", "sunday")
+        self.assertEqual(desk.markdown, "1. Saturday\n2. Sunday")
+        desk = Driver("The boat comes")
+        desk.hears("next")
+        self.assertEqual(desk.markdown, "The boat comes next")
+
+
+class Instead(DeskCase):
+    def test_a_statement_is_written_and_the_replacement_offered(self) -> None:
+        for said in ("visitors should be guests", "guests instead of visitors"):
+            desk = Driver("Mind the step. Visitors must hold the rail.")
+            desk.hears(said)
+            self.assertIn("isitors", desk.markdown.split(". ")[-1], said)
+            desk.hears("one")
+            self.assertEqual(desk.markdown, "Mind the step. Guests must hold the rail.", said)
+
+    def test_words_named_one_after_the_other(self) -> None:
+        desk = Driver("Visitors must hold the rail.")
+        desk.hears("replace visitors guests")
+        self.assertEqual(desk.markdown, "Guests must hold the rail.")
+        desk = Driver("The stair is steep.")
+        desk.hears("replace is another")
+        self.assertTrue(desk.markdown.startswith("The stair is steep."), desk.markdown)
+
+    def test_whose_word_it_is(self) -> None:
+        desk = Driver("Tea is free.\n\nDogs stay outside.")
+        desk.hears("bold paragraph two's first word")
+        self.assertEqual(desk.marked("bold"), ["Dogs"])
+
+
+class Shares(unittest.TestCase):
+    def test_they_add_up_to_one_and_stay_as_they_are(self) -> None:
+        for widths in ([1, 1, 1], [2, 1], [7, 3, 5, 1], [1000, 1, 1], [0.3334, 0.3333, 0.3333]):
+            shares = settled_shares(widths)
+            self.assertAlmostEqual(sum(shares), 1, places=9)
+            self.assertEqual(settled_shares(shares), shares)
+            twips = [round(9026 * s) for s in shares]
+            self.assertEqual(settled_shares(twips), shares, widths)
