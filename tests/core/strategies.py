@@ -74,7 +74,7 @@ def tables(draw: st.DrawFn) -> tuple[Block, ...]:
     columns = draw(st.integers(1, 3))
     row = st.lists(pieces(), min_size=columns, max_size=columns)
     made = cells(draw(st.lists(row, min_size=1, max_size=3)), draw(st.integers(1, 9)))
-    widths = draw(st.lists(st.integers(1, 40), min_size=columns, max_size=columns))
+    widths = draw(st.lists(st.integers(8, 40), min_size=columns, max_size=columns))
     shares = settled_shares(widths)
     return tuple(
         replace(b, cell=b.cell and b.cell._replace(share=shares[b.cell.column])) for b in made

@@ -159,6 +159,73 @@ class Instead(DeskCase):
         self.assertEqual(desk.marked("bold"), ["Dogs"])
 
 
+class Mending(DeskCase):
+    def test_what_sounds_alike_is_put_right_wherever_it_stands(self) -> None:
+        desk = Driver("Their going to mend the stare. I hope so.")
+        desk.hears("they're going not their going", "stair not stare")
+        self.assertEqual(desk.markdown, "They’re going to mend the stair. I hope so.")
+
+    def test_the_one_price_here_is_put_right(self) -> None:
+        for said in (
+            "change the price to forty five pounds",
+            "the cost should be forty five pounds",
+        ):
+            desk = Driver("We meet on 4 June. The cost is £40.")
+            desk.hears(said)
+            self.assertEqual(desk.markdown, "We meet on 4 June. The cost is £45.", said)
+
+    def test_a_date_is_no_price(self) -> None:
+        desk = Driver("We meet on 4 June.")
+        desk.hears("go to the end", "make it forty five pounds")
+        self.assertIn("We meet on 4 June.", desk.markdown)
+
+    def test_an_answer_says_again_what_was_asked(self) -> None:
+        for said in ("put the second one in bold", "not the first the second", "i mean two"):
+            desk = Driver("Blue paint is here. Buy blue paint.")
+            desk.hears("bold blue paint", said)
+            self.assertEqual(desk.markdown, "Blue paint is here. Buy **blue paint**.", said)
+
+    def test_words_that_stand_there_are_moved_and_not_written_twice(self) -> None:
+        desk = Driver("The bell hangs by a door. It is brass.")
+        desk.hears("brass should go before door")
+        self.assertEqual(desk.markdown.count("brass"), 1)
+
+    def test_no_words_take_the_place_of_a_table(self) -> None:
+        page = "Rota\n\n| Name | Boat |\n| --- | --- |\n| Ida | 12 |"
+        desk = Driver(page)
+        desk.hears("replace the table with hello there")
+        self.assertEqual(desk.markdown, page)
+
+
+class Cells(DeskCase):
+    PAGE = (
+        "The rota.\n\n| Name | Kitchen | Boat |\n| --- | --- | --- |\n| Ida | 4 | 12 |\n"
+        "| Nell | 10 | 3 |"
+    )
+
+    def test_a_cell_is_named_by_its_row_and_its_column(self) -> None:
+        for said in (
+            "nell under kitchen is eleven",
+            "in nell's row under kitchen put eleven",
+            "replace what nell has in the kitchen column with eleven",
+        ):
+            desk = Driver(self.PAGE)
+            desk.hears(said)
+            self.assertEqual(desk.markdown, self.PAGE.replace("| 10 |", "| 11 |"), said)
+
+    def test_it_is_gone_to(self) -> None:
+        for said in ("nell's row kitchen column", "put me in the cell where nell and kitchen meet"):
+            desk = Driver(self.PAGE)
+            desk.hears(said, "comma", "or so")
+            self.assertIn("| 10, or so |", desk.markdown, said)
+
+    def test_a_row_goes_by_its_name(self) -> None:
+        for said in ("take nell off the table", "nell has left delete her row"):
+            desk = Driver(self.PAGE)
+            desk.hears(said)
+            self.assertEqual(desk.markdown, self.PAGE.replace("\n| Nell | 10 | 3 |", ""), said)
+
+
 class Shares(unittest.TestCase):
     def test_they_add_up_to_one_and_stay_as_they_are(self) -> None:
         for widths in ([1, 1, 1], [2, 1], [7, 3, 5, 1], [1000, 1, 1], [0.3334, 0.3333, 0.3333]):

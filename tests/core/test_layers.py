@@ -4,11 +4,13 @@ from __future__ import annotations
 
 import ast
 import unittest
+from collections import Counter
 from collections.abc import Iterator
 from pathlib import Path
 
 import nimble_lantern
 from nimble_lantern.core.commands import CATALOGUE
+from tests.__main__ import ALONE, TOGETHER
 
 ROOT = Path(nimble_lantern.__file__).parent
 ALLOWED = {"nimble_lantern.core", "rapidfuzz", "fontTools", "wordfreq"}
@@ -52,3 +54,14 @@ class Layers(unittest.TestCase):
             self.assertFalse(banned & set(imports(path)), path)
             # A time may be held; what time it is now comes in from outside.
             self.assertNotRegex(path.read_text(encoding="utf-8"), r"\b(now|today|utcnow)\(\)")
+
+
+class Run(unittest.TestCase):
+    def test_every_test_is_in_one_group_and_no_other(self) -> None:
+        here = Path(__file__).parents[1]
+        found: Counter[Path] = Counter()
+        for name in (n for names in (*TOGETHER, *ALONE) for n in names):
+            folder = here / name
+            found.update(folder.rglob("test_*.py") if folder.is_dir() else here.glob(name))
+        every = dict.fromkeys(here.rglob("test_*.py"), 1)
+        self.assertEqual(dict(found), every)

@@ -7,7 +7,7 @@ import json
 from tests.corpus.house_world import L, N, P, S, T, V
 from tests.corpus.speaking import Written, al, cell, col, eff, has, md, n, size, title
 
-SET = Written()
+SET = Written(opened=True)
 c, each = SET.one, SET.each
 each(
     "make",

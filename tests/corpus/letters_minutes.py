@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from tests.corpus.speaking import Written, both, change, is_, marked, plain, selected
 
-SET = Written()
+SET = Written(opened=True)
 c, each = SET.one, SET.each
 M = (
     "# Minutes\n\nPresent were Ida Marlowe, Nell Garrick and Tom Pascoe. Apologies came from Mr "

@@ -33,12 +33,13 @@ class Wording:
 
 @dataclass
 class Written:
-    """A set of wordings; every other one is sealed: played for its figure only."""
+    """A set of wordings; every other one is sealed: played for its figure only, until `opened`."""
 
+    opened: bool = False
     wordings: list[Wording] = field(default_factory=list)
 
     def one(self, family: str, doc: str, said: list[str], *wanted: Wanted, **given: Any) -> None:
-        half = ("open", "sealed")[len(self.wordings) % 2]
+        half = "sealed" if len(self.wordings) % 2 and not self.opened else "open"
         self.wordings.append(Wording(family, doc, tuple(said), wanted, given, half))
 
     def each(

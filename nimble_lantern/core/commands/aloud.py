@@ -94,6 +94,7 @@ def _is_selected(sitting: Sitting, parse: Parse) -> bool:
     Way("read (it | this | that)", when=_is_selected),
     "read back [to me] [what i (said | wrote | have written)]",
     "read [me] [back] what i [just] (said | wrote)",
+    "let me hear what i [just | have] (said | wrote | written)",
     "(can you | could you) read (it | that) [back] [to me]",
     heard=1,
     example="read it back",
@@ -136,6 +137,7 @@ def read_on(sitting: Sitting, named_marks: bool = False) -> Done | Refusal:
     "read [me] the (whole | entire) (document | text | letter | thing)",
     "(speak | say [out loud]) (the | my) [whole] (letter | document)",
     "read [me] (the | my) (letter | document) [(aloud | to me | back | from the start)]",
+    "(go | run) through (it | this | the (letter | document)) aloud [from the <beginning>]",
     heard=1,
     example="read from the top",
     group="reading",
@@ -304,6 +306,7 @@ def again(sitting: Sitting) -> Done:
 @command(
     "(back | go back) [(a | one)] sentence",
     "(the | go to the) (previous | last) sentence",
+    "the sentence before [that]",
     "(back | go back) {number} sentences",
     heard=1,
     example="back a sentence",

@@ -104,6 +104,9 @@ def _says_which(sitting: Sitting, parse: Parse) -> bool:
     *frames.made_of("[a] [level] {headinglevel:nthlevel} [level] heading"),
     *frames.made_of("{headinglevel:subheading}"),
     Way("{target} is a heading", when=_of_the_page),
+    Way("{target} is [a] {headinglevel:subheading}", when=_of_the_page),
+    Way("{target} is a level {headinglevel} heading", when=_of_the_page),
+    Way("{target} is a {headinglevel:nthlevel} level heading", when=_of_the_page),
     "[start | begin | make] [a] {headinglevel:nthlevel} level heading [here]",
     "<make> from {target} a heading",
     Way("heading [{headinglevel}] for {target}", when=_says_which),
@@ -205,6 +208,8 @@ def no_heading(sitting: Sitting) -> Done | Refusal:
         " | numbering | numbered list | bulleted list)"
     ),
     "(no | not a | no more) list",
+    "(turn | make | change | put) (the | this) list [back] (into | to) [(normal | plain)] (text"
+    " | paragraphs)",
     "unbullet",
     example="remove the bullets",
     group="format",
@@ -308,6 +313,7 @@ def _empty_here(sitting: Sitting, parse: Parse) -> bool:
     *frames.made_of("[a] [{listkind}] list"),
     *frames.made_of("[a] list with {listkind:bulletpoints}"),
     *frames.made_of("{listkind:bulletpoints}"),
+    "(put | add | set) {listkind:bulletpoints} (before | in front of | at the start of) {target}",
     Way("(bullets | bullet points)", when=_empty_here),
     *frames.given("{listkind:bulletpoints}"),
     Way("{target} [as] (a bullet | bullets | a bullet point)", when=_of_the_page),
@@ -341,6 +347,8 @@ def _whole_list(sitting: Sitting, target: Places) -> Places:
     "{listkind:bulletpoints} instead of (bullets | bullet points | numbers)",
     "(change | switch) [from] (bullets | bullet points | numbers) to {listkind:bulletpoints}",
     "(change | switch) to {listkind:bulletpoints}",
+    "(i'd rather have | i would rather have | i prefer) {listkind:bulletpoints} (than | to | not)"
+    " [the] (bullets | bullet points | numbers | dots)",
     "(make | put | use | have) [it] {listkind:bulletpoints}"
     " (instead of | rather than | [and] not) [the] (bullets | bullet points | numbers | dots)",
     "(change | turn | switch | make | swap) (the | those | these)"
@@ -386,7 +394,7 @@ def _just_aligned(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
-    "(align | <make> | <shift>) {target} [over] [(to | on | at | in) the] {alignment} [hand]"
+    "(align | <make> | <shift>) {target} [over] [back] [(to | on | at | in) the] {alignment} [hand]"
     " [(side | edge | margin)]",
     "(centre | center) {target} [on the page]",
     "(align | aligned) [to the] {alignment}",
@@ -415,7 +423,7 @@ def align(
 
 
 @command(
-    "[no] [not that] [back] [on | to] [the] {alignment} [aligned | again]",
+    "[no] [not that] [back] [on | to] [the] {alignment} [aligned | again | side]",
     example="no left",
     group="format",
     heard=0,
@@ -428,6 +436,7 @@ def align_otherwise(sitting: Sitting, alignment: str) -> Done | Refusal:
 
 @command("justify {target}", *frames.made("justified"),
          *frames.made("(straight | flush | even) (on | at | down) both (sides | edges | margins)"),
+         "align {target} (on | at | to) both (sides | edges | margins)",
          example="justify the last paragraph",
          group="format", here=True, of_blocks=True)  # fmt: skip
 def justify(sitting: Sitting, target: Places) -> Done | Refusal:

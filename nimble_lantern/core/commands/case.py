@@ -10,7 +10,7 @@ from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Piece, Position, Range
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Words
+from nimble_lantern.core.targets.model import Places, Words, as_things
 from nimble_lantern.core.writing.capitals import capitalised, title_case
 
 
@@ -56,6 +56,7 @@ def recased(sitting: Sitting, target: Places, change: Callable[[str], str]) -> D
     "(put | add | give) [a] (capital | capitals) [letter] (on | to | for) (every | each) word (of |"
     " in) {target}",
     "(capitals | a capital) (on | for) (every | each) word (of | in) {target}",
+    "give (every | each) word (of | in) {target} a capital [letter]",
     example="capitalise the harbour board",
     group="revising",
 )
@@ -71,6 +72,12 @@ def _its_letter(sitting: Sitting, parse: Parse) -> bool:
     return len(said) == 1 and len(said[0].rstrip(".")) == 1 and word[:1] == said[0][0]
 
 
+def _quoted(sitting: Sitting, parse: Parse) -> bool:
+    """ "Saltmarsh begins with a capital", of a word that stands there; no thing is named."""
+    target = parse.args.get("target")
+    return isinstance(target, Words) and not as_things(target)
+
+
 def _first_letter(text: str) -> str:
     return capitalised(text)
 
@@ -79,8 +86,10 @@ def _first_letter(text: str) -> str:
     *frames.given("(capital [letter] | capital letters | initial capital | big letter)"),
     "(put | write) a capital (on | at the start of | at the beginning of) {target}",
     "(make | start | begin) {target} [start | begin] [with] a capital [letter]",
+    Way("{target} (begins | starts | is written) with a capital [letter]", when=_quoted),
     "{target} <shall> (have | get | start with | begin with | be given | take) a capital [letter]",
     "{target} (wants | needs | takes | gets) a capital [letter]",
+    Way("[a] capital {letter:words} (on | for) {target}", when=_its_letter),
     Way(
         "{target} (needs | wants | with | <shall> have) a (big | capital) {letter:words}",
         when=_its_letter,
@@ -121,6 +130,7 @@ def upper(sitting: Sitting, target: Places) -> Done:
     "(lower case | lowercase | no capitals) [(for | on)] {target}",
     "(decapitalise | uncapitalise | uncapitalize | decapitalize) {target}",
     "{target} with a small letter",
+    "(write | spell | type | put | make) {target} with a (small | little) letter",
     Way(
         "{target} (needs | wants | with | <shall> have) a (small | little) {letter:words}",
         when=_its_letter,

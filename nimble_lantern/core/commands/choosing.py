@@ -10,6 +10,8 @@ from nimble_lantern.core.document.model import Block, Document
 from nimble_lantern.core.effects import ReadAloud
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.lexicon.desk import PLAIN_VERBS
 from nimble_lantern.core.state import (
     Done,
     Instead,
@@ -79,13 +81,22 @@ def _wants_an_answer(sitting: Sitting, parse: Parse) -> bool:
     return sitting.question is not None and not sitting.question.beside
 
 
+def _says_it_again(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put the second one in bold": what was asked for is said again with the answer."""
+    if not _wants_an_answer(sitting, parse) or not sitting.trail:
+        return False
+    asked = set(sitting.trail[-1].heard.split())
+    beside = (*parse.args.get("said", ()), *parse.args.get("rest", ()))
+    return all(w in asked or w in LITTLE or w in PLAIN_VERBS for w in beside)
+
+
 def _one_of_two(sitting: Sitting, parse: Parse) -> bool:
     """ "The other one", of two."""
     question = sitting.question
     return _wants_an_answer(sitting, parse) and question is not None and len(question.options) == 2
 
 
-CATALOGUE.table("other", {"[the] other [one]": True}, heard=False)
+CATALOGUE.table("other", {"[the] (other | lower | bottom) [one]": True}, heard=False)
 
 
 @command(
@@ -98,6 +109,20 @@ CATALOGUE.table("other", {"[the] other [one]": True}, heard=False)
     Way("the one at the (top | start | beginning | front)", when=_wants_an_answer),
     "[the] {position} of (them | those | these)",
     Way("{other}", when=_one_of_two),
+    Way("i (mean | meant | want | said) [number] {number}", when=_wants_an_answer),
+    Way(
+        "(i (mean | meant | want | said) | it's | it is | that's) the {position} [one]",
+        when=_wants_an_answer,
+    ),
+    Way("[the] {position} {rest:words}", when=_says_it_again),
+    Way("{number} and {also:number}", when=_wants_an_answer),
+    Way("not the {first:position} [one] [but] the {position} [one]", when=_wants_an_answer),
+    Way(
+        "(put | make | do | change | take | have | only | just) [only | just] [the] {position}"
+        " [one] [only] [please]",
+        when=_wants_an_answer,
+    ),
+    Way("[{said:words}] the {position} one [{rest:words}]", when=_says_it_again),
     example="choose two",
     group="choosing",
     answers=True,
@@ -109,6 +134,10 @@ def choose(
     number: int | None = None,
     position: int | None = None,
     other: bool = False,
+    first: int | None = None,
+    said: tuple[str, ...] = (),
+    rest: tuple[str, ...] = (),
+    also: int | None = None,
 ) -> Answer:
     """Pick one of the numbered places, or a numbered row of what is shown."""
     if number is None and position is None:
@@ -122,7 +151,7 @@ def choose(
     if not 1 <= n <= len(question.options):
         count = len(question.options)
         return Refusal(f"There is no number {n}.", "", f"Say a number from one to {count}.")
-    return answered(sitting, question, (n - 1,))
+    return answered(sitting, question, (n - 1,) if not also else (n - 1, also - 1))
 
 
 def _row(sitting: Sitting, n: int) -> Instead | Refusal:
@@ -182,9 +211,10 @@ def choose_by_words(sitting: Sitting, words: tuple[str, ...]) -> Answer:
 @command("(choose | pick | take) the last [one]", "(the | that) last [one]",
          "[(choose | pick | take)] the (last | final) of (them | those | these | all)",
          "[(choose | pick | take)] the [one at the] (bottom | end) [one]",
+         Way("the last {rest:words}", when=_says_it_again),
          example="the last one",
          group="choosing", answers=True)  # fmt: skip
-def choose_last(sitting: Sitting) -> Answer:
+def choose_last(sitting: Sitting, rest: tuple[str, ...] = ()) -> Answer:
     """Pick the last of the numbered places."""
     question = _question(sitting)
     if isinstance(question, Refusal):
@@ -197,6 +227,7 @@ def choose_last(sitting: Sitting) -> Answer:
          "[(choose | pick | take)] (them (all | both) | the [whole] lot | everything)",
          "[(choose | pick | take | do)] all {number} [of them]",
          "[the] both [of] (them | those)", "[the] {number} of them",
+         Way("(both | all) [of] [the] (words | places)", when=_wants_an_answer),
          "(<remove> | <discard> | do | <change>) (both | all) [of (them | those)]",
          example="all of them", group="choosing", answers=True, when=_asks)  # fmt: skip
 def choose_all(sitting: Sitting, number: int | None = None) -> Answer:

@@ -44,6 +44,11 @@ def _no_object(sitting: Sitting, parse: Parse) -> bool:
     return _of_the_page(sitting, parse) or len(words) > 1 and words[0] in PREPOSITIONS
 
 
+def _item_by_words(sitting: Sitting, parse: Parse) -> bool:
+    """ "Cross buy paint off", where an item of a list says so."""
+    return in_a_list(sitting.document, parse.args.get("target"))
+
+
 def _out(sitting: Sitting, parse: Parse) -> bool:
     """ "Take that out" is said of what was just written, and "take the boat out" of a boat."""
     return isinstance(parse.args.get("target"), That) or _no_object(sitting, parse)
@@ -73,6 +78,17 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("(take | cut | wipe | throw | leave) {target} out", when=_out),
     *(
+        Way(pattern, when=_item_by_words)
+        for pattern in (
+            "(cross | tick | take | strike | scratch | score) {target} off [the list]",
+            "{target} (can | could | should) (go | come) off the list",
+            "(we | i) (do not | don't) need {target} (any more | on the list | any more on the"
+            " list | on the list any more)",
+            "{target} is (done | finished) (<remove> | <discard>) it",
+            "{target} is (done | finished) (take | cross | strike) it (off | out)",
+        )
+    ),
+    *(
         Way(pattern, when=_no_object)
         for pattern in (
             "(we | i) (do not | don't) (need | want | like) {target}"
@@ -93,7 +109,8 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
             "{target} (out | away)",
             "{target} (can | could | must | should | has to) be"
             " (thrown (out | away) | deleted | removed | dropped | cut | taken out)",
-            "{target} (is not | isn't) (needed | wanted) [(here | there | any more)]",
+            "{target} (is not | isn't | are not | aren't) (needed | wanted) [(here | there | any"
+            " more)]",
             "(cancel | omit) {target}",
         )
     ),

@@ -87,6 +87,7 @@ def gone(noun: str) -> tuple[str, ...]:
     return (
         f"<undress> {the} {noun}",
         f"(take | get) {the} {noun} (off | away | out)",
+        f"(turn | switch) {the} {noun} off",
         f"(no | no more | not any) {noun}",
         f"{noun} (off | away | gone | out)",
         f"[(i | we)] (do not | don't) (want | need | like) {the} {noun}"

@@ -68,6 +68,9 @@ CATALOGUE.table(
 )
 
 
+CATALOGUE.table("row_or_line", {"(row | line)": Unit.ROW}, heard=False)
+
+
 @command(
     "(add | insert | put in | make) [(a | another | one more)] [new] {grid} [{ended}]",
     "[(<wish> | <begin> | <put>)] (another | one more | a new | a further | an extra) {grid}"
@@ -88,6 +91,16 @@ CATALOGUE.table(
     ),
     "(add | insert | put in) (a | another) [new] column (called | named | for | headed) {words}",
     Way("<one_more> {grid:a_row} {side} [the] {words} [row]", when=heads_a_row),
+    Way(
+        "(a | another | one more) [(new | empty | blank | extra)] {grid:a_row} {side} [the] {words}"
+        " [row]",
+        when=heads_a_row,
+    ),
+    Way(
+        "(add | insert | put) (a | another) [new] {grid:row_or_line} (to | in) (the | this) table"
+        " {side} [the] {words} [row]",
+        when=heads_a_row,
+    ),
     Way("<one_more> {grid:a_row} between [the] {words} and [the] {other:words}", when=heads_a_row),
     heard=2,
     example="add a row",
@@ -174,6 +187,9 @@ def _beside(
     "no [more] {target:grid_part}",
     "{target:grid_part} (out | away | goes | is not needed [any more])",
     "(<remove> | take) {target:grid_part} (from | out of | off) the table",
+    "(<remove> | take | cross | strike) {target:row_named} (from | out of | off) the table",
+    "{target:row_named} (has left | has gone | is leaving | left) (<remove> | <discard>) (her | his"
+    " | their | its | that) row",
     heard=0,
     example="delete row two",
     group="format",
@@ -376,6 +392,12 @@ CATALOGUE.table(
     "(sort | order | arrange) the {words} column [{falling}]",
     "sort (the | this) table [{falling}]",
     Way("(smallest | lowest | least) {words} [(number | figure)] first", when=heads_a_column),
+    Way("[the] {words} [column] in order [{falling}]", when=heads_a_column),
+    Way(
+        "<wish> (the | this) (table | rows) (sorted | ordered | in order) [by | of] [the] {words}"
+        " [{falling}]",
+        when=heads_a_column,
+    ),
     heard=1,
     example="sort the table by the first column",
     group="format",
@@ -517,6 +539,13 @@ def _summed(
     ),
     Way("what does {target} (come to | add up to)", when=_one_column),
     Way("how much is {target} [(altogether | in all | in total | together)]", when=_one_column),
+    Way(
+        "(how much is | what does) (that | it | all | everything) (under | in) [the] {words}"
+        " [column] [(come to | add up to)] [(altogether | in all | in total | together)]",
+        when=heads_a_column,
+    ),
+    Way("[the] {words} [column] (total | sum)", when=heads_a_column),
+    Way("[the] (total | sum) (of | for) [the] {words} [column]", when=heads_a_column),
     heard=0,
     example="what is the total of column two",
     group="format",

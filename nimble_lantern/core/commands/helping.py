@@ -12,11 +12,14 @@ from nimble_lantern.core.lexicon.manners import ASKED_DOING
 from nimble_lantern.core.lexicon.meanings import MEANINGS
 from nimble_lantern.core.state import Done, Help, Option, Question, Sitting
 
+_THINGS = frozenset("table tables passage passages note notes version versions".split())
+
 
 def _of_the_trade(sitting: Sitting, parse: Parse) -> bool:
     """ "How do i make a list" is asked of the desk; "how do i get to the island" of a reader."""
     words = as_asked(parse.args.get("words", ()))
-    telling = [w for w in words if w in TRADE_NOUNS or w in TRADE_VERBS]
+    trade = TRADE_NOUNS | TRADE_VERBS
+    telling = [w for w in words if w in trade or w.removesuffix("s") in trade or w in _THINGS]
     verb = bool(words) and (words[0] in PLAIN_VERBS or words[0] in MEANINGS)
     return bool(telling) and (verb or len(telling) * 2 >= len(words))
 
@@ -34,6 +37,10 @@ def as_asked(words: tuple[str, ...]) -> tuple[str, ...]:
     Way("(can i | is there a way to | is it possible to | how to) {words}", when=_of_the_trade),
     Way("what (do i | should i) say to {words}", when=_of_the_trade),
     Way("help [me] (with | on | about) {words}", when=_of_the_trade),
+    Way(
+        "(show | tell) me (how to | what i can say (about | for | with)) {words}",
+        when=_of_the_trade,
+    ),
     Way(
         "what (is | are) the (command | commands | word | words) (for | to) {words}",
         when=_of_the_trade,

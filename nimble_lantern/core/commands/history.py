@@ -103,6 +103,7 @@ _OWN = {
 
 CATALOGUE.table("times", {"once": 1, "twice": 2, "thrice": 3})
 CATALOGUE.table("both", {"both": 2})
+CATALOGUE.table("undo_undo", {"undo undo": 2, "undo undo undo": 3}, heard=False)
 
 
 @rule("times", "{number} (times | time)")
@@ -171,6 +172,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "undo [the | my] last [(thing | change | step | command | one)] [i (did | made | said)]",
     "undo that last (thing | change | step | command | one)",
     "undo {number:both} [of (those | them)]",
+    "{number:undo_undo}",
     "undo (those | these | the) {number} [(things | changes | steps)]",
     "take (that | it | this) back",
     "put (that | it | this) back (as | how | the way) it was [before]",
@@ -185,14 +187,17 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "(cancel | undo | take back | reverse | revert) (that | the | my) last (change | thing | edit"
     " | step | action | command)",
     "(cancel | undo | reverse | revert) what you [have] [just] (did | done)",
-    "(undo | reverse | revert | take back) (the | that | my) (deletion | replacement | edit"
-    " | formatting | insertion)",
+    "(undo | reverse | revert | take back) (the | that | my) (deletion | delete | replacement"
+    " | edit | formatting | insertion)",
     Way(
-        "(undo | reverse | revert | take back) (the | that | my) (move | swap)", when=_was_a_command
+        "(undo | reverse | revert | take back) (the | that | my) (move | swap | bold | italic |"
+        " italics | underline | underlining | highlight | colour | heading | list | bullets)",
+        when=_was_a_command,
     ),
     Way("(roll | wind) back [one step]", when=_was_a_command),
     Way("(no | oh) undo undo [(that | it)]", when=_was_a_command),
     Way("[no] (do not | don't) do (that | it | this)", when=_just_harmed),
+    Way("(change | turn | switch) (it | that | them) back", when=_was_a_command),
     "roll (it | that) back",
     "(roll | step | go) back {number} (steps | changes | times)",
     "back {number} (steps | changes)",
@@ -202,7 +207,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "(go | take me | take it) back to [how it was] before i did (that | it | this)",
     "(go | take me | take it | return) [back] to how it was [before]",
     "<wish> back what (i | you | we) [have] [just] (deleted | removed | cut | lost | took out)",
-    "undo what i [have] [just] (did | done)",
+    "undo what i [have] [just] (did | done | said | wrote | deleted | removed)",
     "take back [the | my] [last] {number} (things | steps | changes | edits)",
     "take [the last] {number:both} [of (those | them)] back",
     Way("(no | oh | oh no) go back", when=_just_harmed),
@@ -250,7 +255,8 @@ def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     Way("(bring | put | get) {number} [(changes | steps | of them)] back", when=_lies_ahead),
     Way("bring back [the] [last] {number} [(changes | steps | of them)]", when=_lies_ahead),
     Way(
-        "[no] [oh] [go on] [actually] [then] (do | redo) (it | that) (after all | then | anyway)",
+        "[no] [oh] [go on] [actually] [then] (do | redo | <remove> | change) (it | that) (after all"
+        " | then | anyway)",
         when=_lies_ahead,
     ),
     Way("actually [do] (do | <remove> | change) (it | that)", when=_lies_ahead),
@@ -275,10 +281,11 @@ def redo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     "(restore | undelete) (it | that | this | them)",
     Way("<wish> (that | it | this | them) back", when=_just_harmed),
     Way("<wish> (that | the | this) {unit} back", when=_harmed_lately),
+    Way("(bring | get | put | give me) back (that | the | this) {unit}", when=_to_be_brought),
     Way("(put | bring | get | give) (it | that | them) back [please | again]", when=_harmed_lately),
     "(restore | undelete | recover | bring back) what (i | we | you) [have] [just] (deleted"
     " | removed | cut | lost | took out)",
-    Way("(put | bring | get) (that | the | this) {unit} back [again]", when=_to_be_brought),
+    Way("(put | bring | get) (that | the | this) {unit} back [again | in]", when=_to_be_brought),
     "bring back",
     Way("(oops | oh no | no | wrong | not that | back | as it was | oh)", when=_just_harmed),
     example="bring it back",
@@ -371,6 +378,7 @@ def redo_everything(sitting: Sitting) -> Done | Refusal:
     "(scrap | scratch | strike) (that | it | this)",
     "forget [the | that] last (bit | part | thing | sentence)",
     Way("[oh] [no] not that [please]", when=_just_written),
+    Way("(remove | delete | take out) (that | it) again", when=_just_written),
     example="scratch that",
     group="repair",
     walks=True,

@@ -13,7 +13,12 @@ from nimble_lantern.core.document.model import Document, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
-from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE, OF_DEGREE_AND_TIME
+from nimble_lantern.core.lexicon.closed import (
+    DETERMINERS,
+    LITTLE,
+    OF_DEGREE_AND_TIME,
+    SUBJECT_PRONOUNS,
+)
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import (
@@ -59,6 +64,11 @@ def _plain_words(sitting: Sitting, parse: Parse) -> bool:
     thing = isinstance(target, Words) and not target.called and target.words[:1] == ("the",)
     if thing and text and bare_mark(text)[0] in DETERMINERS:
         return False
+    if text and text[0] in SUBJECT_PRONOUNS and len(text) == 1:
+        return False
+    if set(text) <= _OF_LISTS and of_the_page(parse.args.get("target")):
+        # "Put numbers in front of the paragraphs" makes a list of them.
+        return False
     if not text or text[0] in ("me", "it", "that", "them") or text[-1] in _NEARNESS | _OF_THE_CLOCK:
         return False
     return not set(text) & PARTS
@@ -77,6 +87,7 @@ def _a_word_or_two(sitting: Sitting, parse: Parse) -> bool:
     return _plain_words(sitting, parse) and len(text) <= 2 and text[0] not in DETERMINERS
 
 
+_OF_LISTS = frozenset("number numbers bullet bullets point points a the".split())
 _OF_THE_CLOCK = frozenset(("half", "quarter"))
 """Before "past", they are a time: "half past two" is no place after "two"."""
 _NEARNESS = frozenset("just right immediately straight directly there in to".split())
@@ -185,6 +196,7 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("{text:words} <ahead_of> {target}", when=_a_mark_here),
     Way("<put> <ahead_of> {target} the (word | words) {text}", when=_plain_words),
+    Way("(insert | add) <ahead_of> {target} {text}", when=_not_a_sentence),
     example="insert old before the ferry",
     group="revising",
 )
@@ -235,6 +247,7 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
     ),
     Way("<behind> {target} (comes | goes | should come) {text}", when=_a_word_or_two),
     Way("<put> <behind> {target} the (word | words) {text}", when=_plain_words),
+    Way("(insert | add) <behind> {target} {text}", when=_not_a_sentence),
     example="insert every day after the ferry",
     group="revising",
 )
@@ -243,12 +256,18 @@ def insert_after(sitting: Sitting, text: tuple[str, ...], target: Places) -> Don
     return _beside(sitting, target, text, before=False)
 
 
+_SIDE = {"start": "before", "end": "after"}
+
+
 @command(
     "(add | put | insert | write | start) a [new] (paragraph | item | point | bullet) {side:beside}"
     " {target} [(saying | that says | with | which says)] {text}",
     "(add | put | insert | write | start) a [new] (paragraph | item | point | bullet) {side:beside}"
     " the {position} [one] (saying | that says | with | which says) {text}",
     "(add | put | insert) (an | another) item {side:beside} {target} [(saying | that says)] {text}",
+    "(add | put | insert | write | start) (a | another) [new] paragraph at the [very]"
+    " {edge:docedge} [(saying | that says | with | which says)] {text}",
+    "[a] new paragraph at the [very] {edge:docedge} [(saying | that says | with)] {text}",
     example="add a paragraph after the first paragraph saying tea is free",
     group="revising",
     when=_beside_a_block,
@@ -259,8 +278,12 @@ def insert_block(
     target: Places | None = None,
     side: str = "after",
     position: int = 0,
+    edge: str = "",
 ) -> Done | Refusal:
     """Write a paragraph or an item of its own before or after another.  The writing place stays."""
+    if edge:
+        last = 0 if edge == "start" else len(sitting.document.blocks) - 1
+        target, side = Places((block_range(sitting.document, last),)), _SIDE[edge]
     if target is None:
         found = resolve(Units(Unit.PARAGRAPH, Order.NTH, 1, position), sitting)
         if isinstance(found, Refusal):
@@ -318,6 +341,10 @@ def write_after(sitting: Sitting, target: Places) -> Done:
     Way("(add | write | put | insert) {text:words} at the [very] {edge:docedge}", when=_no_thing),
     "at the [very] {edge:docedge} (add | write | put | insert) {text}",
     Way("{text:words} (at | on) the [very] {edge:docedge}", when=_only_a_mark),
+    Way(
+        "(add | write | put | insert) {text:words} (to | on) the [very] {edge:docedge}",
+        when=_only_a_mark,
+    ),
     Way(
         "[it <shall>] (end | finish | close) [(it | that | this)] (with | on) [a] {text}",
         when=_only_a_mark,

@@ -198,6 +198,7 @@ def join_to(
 @command(
     "split the paragraph {side:beside} {target}",
     "(start | begin) a [new] paragraph {side:beside} {target}",
+    "(make | put | insert | add) a new paragraph {side:beside} {target}",
     "split [the paragraph] at {target}",
     "split {side:beside} {target}",
     "<wish> {target} to (start | begin) [on] a new paragraph",
@@ -211,9 +212,12 @@ def join_to(
     "new paragraph {side:beside} {target}",
     "[a] new paragraph (starting | beginning | that starts) (at | from | with) {target}",
     "[a] new paragraph (from | at) {target}",
+    "{side:beside} {target} (start | begin | make | put | insert) a [new]"
+    " (paragraph | paragraph break)",
     "break [the paragraph] at {target}",
     "(start | begin) a [new] paragraph at {target}",
-    "(put | insert | add) [a] (paragraph break | new paragraph) {side:beside} {target}",
+    "(put | insert | add) [a] paragraph break {side:beside} {target}",
+    "(put | insert | add) new paragraph {side:beside} {target}",
     example="new paragraph before the last sentence",
     group="revising",
 )
@@ -257,9 +261,11 @@ def split_part(
 @command(
     "(swap | exchange | switch) {a:target} (and | with) {b:target}",
     "(swap | exchange | switch) {target}",
+    "(swap | exchange | switch | trade) {target:pair_of}",
     "(swap | exchange | switch | change) [the] (place | places | position | positions) of"
     " {a:target} (and | with) {b:target}",
     "(swap | exchange | switch | change) [the] (place | places | position | positions) of {target}",
+    Way("trade {a:part} (for | with) {b:part}", when=_two_parts),
     "(swap | switch | turn | change) {target} (over | round | around)",
     "{target} the other way (round | around)",
     "{target} <shall> be the other way (round | around)",

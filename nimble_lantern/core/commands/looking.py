@@ -57,6 +57,7 @@ def zoom(sitting: Sitting, zoom: int = 1) -> Done | Refusal:
     "[(show | list)] [me] [the] commands for {group}",
     "what can i say (about | for) {group}",
     "help [me]",
+    "(show | tell) me what (i can say | can be said | there is to say)",
     "[i am | i'm] (lost | stuck) [help]",
     example="what can i say",
     group="desk",

@@ -61,7 +61,7 @@ _FAMILIES = {
         ),
     ),
     "strike": _Family(
-        "(strike (through | out) | cross through)",
+        "(strike (through | out) | cross through | strikethrough)",
         "(struck (out | through) | strikethrough | crossed (out | through))",
         "(strikethrough | strike through | strike out | strike)",
         (
@@ -241,7 +241,9 @@ def highlight_in(sitting: Sitting, target: Places, ink: str) -> Done | Refusal:
     "make {target} (plain | normal) [again]",
     "(put | set | turn) {target} back to (plain | normal)",
     "(plain | unformat) {target}",
-    "(remove | clear | take off) [all] [the] (formatting | format) (from | of | off | on) {target}",
+    "(remove | clear | take off | delete | strip | get rid of) [all] [the] (formatting | format)"
+    " (from | of | off | on) {target}",
+    "take [all] [the] formatting off {target}",
     "(no | clear) formatting (for | on) {target}",
     example="make that plain",
     group="format",
@@ -252,6 +254,7 @@ def plain(sitting: Sitting, target: Places) -> Done:
 
 
 @command("(remove | clear) [all] [the] (formatting | format)", "no formatting",
+         "(delete | strip | get rid of | undo) [all] [the] (formatting | format)",
          example="clear the formatting", group="format")  # fmt: skip
 def plain_that(sitting: Sitting) -> Done | Refusal:
     """Take every mark off what is selected, or was just written."""

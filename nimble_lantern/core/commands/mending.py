@@ -9,14 +9,93 @@ from nimble_lantern.core.composing.replacing import replace_range, without_stop
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, command
-from nimble_lantern.core.lexicon.closed import LITTLE, SUBJECT_PRONOUNS
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.kinds import ReadAs
+from nimble_lantern.core.lexicon.closed import HEARD_ALIKE, LITTLE, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
+from nimble_lantern.core.lexicon.figures import MONEY
+from nimble_lantern.core.lexicon.names import MONTHS
 from nimble_lantern.core.lexicon.sentences import AFTER_MEAN, NEVER_LAST, VERBS
 from nimble_lantern.core.mending.knowing import taught_by
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.alike import Mend, kind_of, mends, of_one_kind
+from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.targets.words import normal, places
+
+
+def _after_moving(sitting: Sitting) -> bool:
+    """Whether the writing place was just put where something is to be mended."""
+    last = sitting.trail[-1] if sitting.trail else None
+    return last is not None and last.read_as is ReadAs.COMMAND and not last.made
+
+
+def _one_here(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make it forty five pounds", right after going to where another price stands."""
+    said = tuple(parse.args.get("text", ()))
+    if not _after_moving(sitting) or not kind_of(said):
+        return False
+    found, old = _one_measure_here(sitting, said), tuple(parse.args.get("old", ()))
+    if len(found) != 1:
+        return False
+    return not old or found[0].range in places(sitting.document, old)
+
+
+def _one_measure_here(sitting: Sitting, said: tuple[str, ...]) -> list[Mend]:
+    here = _in_last_sentence(sitting, said)
+    return [mend for mend in here if _of_one_measure(sitting, mend, said)]
+
+
+def _of_one_measure(sitting: Sitting, mend: Mend, said: tuple[str, ...]) -> bool:
+    """A price for a price, metres for metres; and no price for the day of a date."""
+    r = mend.range
+    text = sitting.document.blocks[r.start.block].text
+    before, own = text[: r.start.offset], text[r.start.offset : r.end.offset]
+    after = text[r.end.offset :].split(" ", 2)
+    sign = MONEY.get(said[-1])
+    if sign is not None:
+        return sign in before[-1:] + own or said[-1] in (after[1:2] or [""])
+    if kind_of(said) == "number" and (before[-1:] in MONEY.values() or own[:1] in MONEY.values()):
+        return True
+    beside = {w.strip(".,;").lower() for w in (*before.split()[-1:], *after[1:2])}
+    return kind_of(said) != "number" or not beside & set(MONTHS)
+
+
+def _just_said_or_here(sitting: Sitting, parse: Parse) -> bool:
+    return _just_said_alike(sitting, parse) or _one_here(sitting, parse)
+
+
+def _of_that_kind(sitting: Sitting, parse: Parse) -> bool:
+    """ "Change the price to forty pounds", where one price stands nearest."""
+    said, named = tuple(parse.args.get("text", ())), parse.args.get("sort")
+    if named is None or kind_of(said) != named:
+        return False
+    return _nearest_like(sitting, said) is not None
+
+
+def _nearest_like(sitting: Sitting, said: tuple[str, ...]) -> Mend | None:
+    """The one thing of its kind in the sentence here, else in its paragraph, else in the text."""
+    here = units.block_range(sitting.document, sitting.caret.block)
+    for found in (
+        _in_last_sentence(sitting, said),
+        mends(sitting.document, here, said),
+        mends(sitting.document, sitting.document.whole, said),
+    ):
+        found = [m for m in found if _of_one_measure(sitting, m, said)]
+        if found:
+            return found[0] if len(found) == 1 else None
+    return None
+
+
+def _heard(words: tuple[str, ...]) -> tuple[str, ...]:
+    return tuple(HEARD_ALIKE.get(w, w) for w in words)
+
+
+def _sounds_alike(sitting: Sitting, parse: Parse) -> bool:
+    """ "Stair not stare", where the stare stands: the one was heard for the other."""
+    old, new = _old_and_new(parse)
+    alike = bool(old and new) and old != new
+    alike = alike and phrase_key(" ".join(_heard(old))) == phrase_key(" ".join(_heard(new)))
+    return alike and bool(places(sitting.document, old))
 
 
 def _takes_up(sitting: Sitting, parse: Parse) -> bool:
@@ -30,7 +109,8 @@ def _takes_up(sitting: Sitting, parse: Parse) -> bool:
         return False
     if not sitting.that:
         # Nothing was just said: it can only be the one day, month or hour of the last sentence.
-        return kind_of(said) in _OF_TIME and len(_in_last_sentence(sitting, said)) == 1
+        one = kind_of(said) in _OF_TIME and len(_in_last_sentence(sitting, said)) == 1
+        return one or _one_here(sitting, parse)
     again = _again(sitting, sitting.that[0], said)
     return again or len(said) <= 2 or bool(mends(sitting.document, sitting.that[0], said))
 
@@ -134,6 +214,18 @@ def _again(sitting: Sitting, before: Range, said: tuple[str, ...]) -> bool:
     return len(telling & words) * 2 >= max(1, len(telling) - 1)
 
 
+CATALOGUE.table(
+    "sort",
+    {
+        "(price | cost | amount | number | figure | total | sum | rent | fee | fare)": "number",
+        "(day | date)": "day",
+        "month": "month",
+        "colour": "colour",
+    },
+    heard=False,
+)
+
+
 @command(
     Way(
         "[(no | sorry | oh no)] (i meant | i mean | i meant to say | make that) {text}",
@@ -150,7 +242,7 @@ def _again(sitting: Sitting, before: Range, said: tuple[str, ...]) -> bool:
     Way(f"{_NO} [(it was | it's)] {{text:words}} not {{old:words}}", when=_was_said_alike),
     Way(f"{_NO} not {{old:words}} [(but | it was | it's)] {{text}}", when=_was_said_alike),
     Way("{text:words} not {old:words}", when=_just_said_alike),
-    Way("not {old:words} [but] {text}", when=_just_said_alike),
+    Way("not {old:words} [but] {text}", when=_just_said_or_here),
     Way("{text:words} i (mean | meant)", when=_plainly_mends),
     Way("correction {text}", when=_takes_up),
     Way("(this | that | it) should (be | read | say) {text}", when=_selected),
@@ -168,18 +260,36 @@ def _again(sitting: Sitting, before: Range, said: tuple[str, ...]) -> bool:
         when=_just_said_alike,
     ),
     Way("not {old:words} (it was | it's | it is) {text}", when=_just_said_alike),
+    *(
+        Way(pattern, when=_sounds_alike)
+        for pattern in (
+            "[(it's | it is | that's | it should (be | say | read) | i mean)] {text:words} [and]"
+            " not {old:words}",
+            "{old:words} should be {text}",
+            "(it's | it is) not {old:words} (it's | it is | but) {text}",
+        )
+    ),
+    Way("(make it | make that | it should be | it's | it is) {text}", when=_one_here),
+    Way("(the | that) {sort} <shall> (be | say | read) {text}", when=_of_that_kind),
+    Way("<change> (the | that) {sort} to {text}", when=_of_that_kind),
+    Way("(it's | it is | i meant) {text:words} [and] not {old:words}", when=_one_here),
     example="i meant the boat is late",
     group="repair",
     corrects=True,
     destructive=True,
 )
-def meant(sitting: Sitting, text: tuple[str, ...], old: tuple[str, ...] = ()) -> Done | Refusal:
+def meant(
+    sitting: Sitting, text: tuple[str, ...], old: tuple[str, ...] = (), sort: str = ""
+) -> Done | Refusal:
     """Put right what you just said: the word that is like the new one, or all of it said again."""
+    if sort and (like := _nearest_like(sitting, text)):
+        return mended(sitting, like.range, like.words)
     if sitting.selection is not None and sitting.fresh and not sitting.selection.empty:
         return mended(sitting, sitting.selection, text)
-    if old:
+    if old and (sitting.that or places(sitting.document, old)):
         return _instead(sitting, old, text)
-    if not sitting.that and len(found := _in_last_sentence(sitting, text)) == 1:
+    here = _one_measure_here(sitting, text) or _in_last_sentence(sitting, text)
+    if not sitting.that and len(found := here) == 1:
         return mended(sitting, found[0].range, found[0].words)
     if len(sitting.that) != 1 or sitting.that[0].empty:
         return Refusal("Nothing was just written.", "", "Select the words first, then say others.")

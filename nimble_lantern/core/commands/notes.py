@@ -109,6 +109,14 @@ def _on_the_page(sitting: Sitting, parse: Parse) -> bool:
     ),
     "note (on | beside) {target} {text:words}",
     Way("note (about | for) {target} {text:words}", when=_on_the_page),
+    Way("{target} note {text:words}", when=_on_the_page),
+    "in the margin (of | beside | by | at | next to) {target} (put | write | say | note)"
+    " {text:words}",
+    Way(
+        "(attach | add | put | pin) {text:words} as a [margin] (note | comment) (to | on | beside)"
+        " {target}",
+        when=_on_the_page,
+    ),
     "(comment | remark) on {target} {text:words}",
     "(add | put) to the margin (of | at | beside) {target} {text:words}",
     "(say | note | write | remark | put | scribble | jot) in the margin"
@@ -215,6 +223,7 @@ def walk(sitting: Sitting, step: int) -> Done | Refusal:
 
 @command(
     *frames.listed("[margin] (notes | comments)"),
+    *frames.listed("(notes | comments) in the margin"),
     "number the notes",
     heard=1,
     example="show my notes",
@@ -323,7 +332,8 @@ def answer(
     "<settle> note [number] {number}",
     "(tick | check) note [number] {number} off",
     "(we | i) have (dealt with | settled | done | resolved) note [number] {number}",
-    "note [number] {number} is (settled | done | dealt with | finished | resolved)",
+    "note [number] {number} (is | has been) (settled | done [with] | dealt with | finished [with]"
+    " | resolved | sorted [out] | taken care of)",
     "<settle> (the {position} | this | that | the) note",
     "(this | that | the) note is (settled | done | dealt with | finished | resolved)",
     "mark (note [number] {number} | the {position} note | (this | that | the) note) [as]"
@@ -403,6 +413,8 @@ CATALOGUE.table("settled", {"(settled | resolved | finished | done)": True})
     " (notes | comments)",
     "(<remove> | <discard>) every [{settled}] [margin] (note | comment)",
     "no [more] [{settled}] margin (notes | comments)",
+    "(clear | empty) the margin [of (notes | comments)]",
+    "all [the] [margin] (notes | comments) (away | out | off | gone)",
     heard=1,
     example="remove the settled notes",
     group="revising",

@@ -114,13 +114,22 @@ def _put(sitting: Sitting, passage: Passage) -> Done:
     Way("{passage}", when=_by_name_alone),
     Way("<wish> (my | the) {passage} [(here | there | in here | in)]", when=_exists),
     "<use> passage number {number}",
+    Way("(put | insert | add) (my | the) {passage} at the [very] {edge:docedge}", when=_exists),
+    Way("(my | the) {passage} at the [very] {edge:docedge}", when=_exists),
     heard=3,
     example="insert sign off",
     group="writing",
     when=lambda sitting, parse: bool(sitting.passages),
 )
-def call(sitting: Sitting, passage: str | None = None, number: int | None = None) -> Done | Refusal:
+def call(
+    sitting: Sitting, passage: str | None = None, number: int | None = None, edge: str = ""
+) -> Done | Refusal:
     """Write a passage where you are; its first blank is selected, to be spoken over."""
+    if edge:
+        whole = sitting.document.whole
+        sitting = sitting.placed(whole.start if edge == "start" else whole.end)
+        if edge == "end" and not whole.empty:
+            sitting = compose(sitting, ("new", "paragraph")).sitting
     if passage is None:
         n = number or 0
         if not 1 <= n <= len(sitting.passages):
@@ -148,6 +157,17 @@ def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
     Way("(keep | save | store | remember) (that | the selection) as {text:words}",
         when=_named_of_selection),
     "make a passage (of | from | out of) {target} [and] (called | named | call it) {text:words}",
+    Way(
+        "(keep | save | store | remember) (that | this | it | the selection)"
+        " (for (later | next time | another time | again) | so [that] i can use it (again | later))"
+        " (as | [and] call it | under the name [of] | called) {text:words}",
+        when=_named_short,
+    ),
+    Way(
+        "(i'll | i will | i may | i might) need (that | this | it) again [so | and] (call it | keep"
+        " it as | save it as) {text:words}",
+        when=_named_short,
+    ),
     "(make | save | keep | add) a passage (called | named) {text:words}",
     "(call | name) (this | that | the selection | {target}) [the] passage {text:words}",
     heard=1,
@@ -465,6 +485,8 @@ def want(sitting: Sitting, wanted: bool | None = None, sure: bool | None = None)
 
 @command(
     *frames.listed("[stored] passages"),
+    "(show | list | read) [me] (the | my) (texts | bits | pieces | words) [that] i [have] (stored"
+    " | kept | saved)",
     "open [my | the] passages",
     Way("what can i (insert | put in)", when=_exists_any),
     heard=1,

@@ -42,6 +42,7 @@ CATALOGUE.names("place", of=_names)
 @command(
     "(call | name | label) this (place | spot | point | bit | position) [as] {text:words}",
     "mark this (place | spot | point | bit | position) [as] {text:words}",
+    "(mark | bookmark | remember) (this | here) as {text:words}",
     "this (place | spot | point) is (called | named) {text:words}",
     "(give | let) this (place | spot) [have] the name {text:words}",
     "(remember | keep | mark | save) (this | the) (place | spot | point | position)"
@@ -84,6 +85,7 @@ def _is_a_place(sitting: Sitting, parse: Parse) -> bool:
     "<go> [back] [to] the place [called | named | i called | marked] {place}",
     "(show | find) [me] the place [called] {place}",
     Way("back to [the] {place}", when=_is_a_place),
+    Way("where is [the] {place}", when=_is_a_place),
     "(write on | go on | continue) at [the place] {place}",
     heard=1,
     example="go to the place budget",

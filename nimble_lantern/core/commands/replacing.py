@@ -152,6 +152,11 @@ def _plain_words(sitting: Sitting, parse: Parse) -> bool:
     return not set(parse.args.get("text", ())) & TRADE_NOUNS
 
 
+def _of_several_cells(sitting: Sitting, r: Range) -> bool:
+    blocks = sitting.document.blocks[r.start.block : r.end.block + 1]
+    return len(blocks) > 1 and any(block.cell for block in blocks)
+
+
 def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
     """Whether a word or two would take the place of a whole sentence or paragraph."""
     if target.unit not in (Unit.SENTENCE, Unit.PARAGRAPH, Unit.SECTION, Unit.DOCUMENT):
@@ -188,6 +193,11 @@ def _first_stands(sitting: Sitting, parse: Parse) -> bool:
     return new and not of_the_page(parse.args.get("target")) and _quoted(sitting, parse)
 
 
+def _in_a_cell(sitting: Sitting, parse: Parse) -> bool:
+    """ "Nell under kitchen is eleven": no words of a text are named so."""
+    return isinstance(parse.args.get("target"), Crossing) and _plain_words(sitting, parse)
+
+
 def _of_what_is_selected(sitting: Sitting, parse: Parse) -> bool:
     """ "Should be the quiet path", said right after its words were selected."""
     text = tuple(parse.args.get("text", ()))
@@ -214,6 +224,7 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "(rewrite | reword | rephrase) {target} (as | to) {text}",
         "<remove> {target} and (put | write | say) {text:words} instead",
         "<wish> {target} (changed | corrected | altered) to {text}",
+        "<change> {target} so [that] it (says | reads | is) {text}",
     ),
     "make it {text:words} instead of {target}",
     "<change> {target} (with | by | to | into) the (word | words) {text}",
@@ -233,6 +244,15 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
     ),
     Way("(make | turn) {target} [(a | an)] {text}", when=_much_alike),
     Way("{target} <shall> (be | become) {text}", when=_alike_or_a_cell),
+    Way("{target:crossed} (is | are | becomes | has) {text}", when=_in_a_cell),
+    Way(
+        "(in | into | under | for) {target:crossed} (put | write | say | type | enter) {text}",
+        when=_in_a_cell,
+    ),
+    Way(
+        "(put | write | type | enter) {text:words} (in | into | under) {target:crossed}",
+        when=_in_a_cell,
+    ),
     *_each(
         _alike_or_a_part,
         "(make | turn) {target} into {text}",
@@ -262,11 +282,15 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
     Way("{target} change [it | that] (to | into) {text}", when=_called_or_quoted),
     Way("[it | that] (should | ought to) (be | say | read) {text}", when=_of_what_is_selected),
     Way("<wish> {text:words} (there | here) [instead]", when=_of_what_is_selected),
+    Way("(overwrite | replace) [it | that] (with | by) {text}", when=_of_what_is_selected),
+    Way("(change | turn) [it | that] (to | into) {text}", when=_of_what_is_selected),
+    *_each(_quoted, "(exchange | switch) {target} (for | with) {text}"),
     Way("put {text:words} there [instead]", when=_of_what_is_selected),
     *_each(
         _said_to_be_wrong,
         "{target} is (wrong | not right) i (meant | said | want | wanted) {text}",
         "{target} is (wrong | not right) it (should (be | say | read) | is | must be) {text}",
+        "{target} is (wrong | not right) (make it | put | change it to) {text}",
     ),
     *_each(
         _of_a_kind,
@@ -296,6 +320,10 @@ def replace_with(
         target = Places((sitting.selection,) if sitting.selection else sitting.that)
     if sure is False:
         return Done(replace(sitting, question=None), "left as it is")
+    if any(_of_several_cells(sitting, r) for r in target.ranges):
+        return Refusal(
+            "Words cannot take the place of several cells.", "", "Name one, or delete the table."
+        )
     if sure is None and target.ranges == sitting.that and sitting.selection is None:
         # "Change that to monday", of a sentence just said, mends the day in it.
         found = mends(sitting.document, target.first, text) if len(target.ranges) == 1 else []
@@ -352,6 +380,7 @@ def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0
 @command(
     "<change> {target} (with | by | to | into | for) {text:words} <everywhere>",
     "<everywhere> <change> {target} (with | to | by | into) {text}",
+    "(exchange | swap | switch) (every | all | each | any) [of] [the] {target} (for | with) {text}",
     "<change> (every | all | each | any) {target} (with | to | by | into) {text}",
     "<change> (every | all | each | any) [of] [the] <occurrence> {target} (with | to | by |"
     " into) {text}",

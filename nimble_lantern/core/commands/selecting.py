@@ -56,6 +56,7 @@ def _quoted(sitting: Sitting, parse: Parse) -> bool:
         for pattern in (
             "(<pick> | take) {target}",
             "{target} selected",
+            "{target:reach} [please] select",
             "{target} [please] select",
             "(<pick> | take) {target:reach}",
         )
@@ -102,10 +103,16 @@ def select_counted(
     return found if isinstance(found, Refusal) else select(sitting, found)
 
 
+def _is_selected(sitting: Sitting, parse: Parse) -> bool:
+    """ "Only the ferry" is said of a selection, or is the beginning of a sentence."""
+    return sitting.selection is not None
+
+
 @command(
     "select nothing",
     "(deselect | unselect | let go of) [that | it | this | everything | the selection]",
-    "(clear | remove | drop | cancel | lose | undo) [the] selection",
+    "(clear | remove | drop | cancel | lose | undo | forget) [the] selection",
+    Way("(unmark | unhighlight) (that | it | this)", when=_is_selected),
     "(no | nothing) (selection | selected)",
     "(do not | don't) select [(anything | that | it | this)]",
     "[i] (do not | don't) (want | need) (that | it | this | anything) selected [any more]",
@@ -116,11 +123,6 @@ def select_counted(
 def select_nothing(sitting: Sitting) -> Done:
     """Let go of the selection."""
     return Done(sitting.about(()), "nothing is selected")
-
-
-def _is_selected(sitting: Sitting, parse: Parse) -> bool:
-    """ "Only the ferry" is said of a selection, or is the beginning of a sentence."""
-    return sitting.selection is not None
 
 
 @command(
@@ -178,6 +180,7 @@ def _widened(sitting: Sitting, counted: tuple[int, Unit], forward: bool) -> Rang
     Way("[and] [the] [next] {counted} (more | further | as well | too)", when=_is_fresh),
     Way("[and] [the] [next] {counted} (after | behind) (it | that | them | this)", when=_is_fresh),
     Way("[and] the next {counted}", when=_is_fresh),
+    Way("(add | take in | include) [the] [next] {counted:counted_more}", when=_is_fresh),
     Way("[and] [the] [next] {counted:counted_more}", when=_is_fresh),
     Way("(go | carry | keep) on [for | by] {counted} [more | further]", when=_is_fresh),
     Way("<extend> (forward | on) [for] {counted}", when=_is_fresh),
@@ -185,6 +188,7 @@ def _widened(sitting: Sitting, counted: tuple[int, Unit], forward: bool) -> Rang
     " selection)]",
     example="extend by two words",
     group="selecting",
+    widens=True,
 )
 def extend_on(
     sitting: Sitting, counted: tuple[int, Unit] | None = None, unit: Unit = Unit.WORD
@@ -257,6 +261,7 @@ def shrink(
     ),
     example="extend to the end of the line",
     group="selecting",
+    widens=True,
 )
 def extend(
     sitting: Sitting, target: Places | None = None, unit: Unit = Unit.PARAGRAPH

@@ -166,6 +166,12 @@ def _named_nowhere(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "(switch | change | swap) [back] [over] to [the] {document}",
+    Way(
+        "(i need | i want | i have | let me) [to] (look at | see | get at | work on | get on with)"
+        " [the] {document}",
+        when=_named_nowhere,
+    ),
+    Way("where is [the] {document} open it", when=_named_nowhere),
     Way("(go | go back | back | return | take me [back]) to [the] {document}", when=_named_nowhere),
     "(bring up | get out | take out | let me see) [the] {document} (again | instead)",
     Way(

@@ -141,7 +141,11 @@ def heads_a_column(sitting: Sitting, parse: Parse) -> bool:
 
 def column_named(sitting: Sitting, table: Table, words: tuple[str, ...]) -> int | None:
     kept = words[1:] if words[:1] == ("the",) else words
-    return column_of(sitting.document.blocks, table, kept) if kept else None
+    if not kept:
+        return None
+    kept = (*kept[:-1], kept[-1].removesuffix("'s"))
+    found = column_of(sitting.document.blocks, table, kept)
+    return table.columns - 1 if found is None and kept in (("last",), ("final",)) else found
 
 
 def whole_out(sitting: Sitting, table: Table) -> Done:

@@ -247,6 +247,8 @@ def _in_this_row(a: int) -> CellNamed:
     Way("[(in | into | go to | <go> [to])] [the cell in] {named_cell}", when=there_is),
     Way("(write | speak | go on) in [the cell in] {named_cell}", when=there_is),
     Way("[(in | into | to)] {crossed}", when=in_table),
+    Way("[(in | into | to | at | <go> [to | in | into])] {crossed:cell_named}", when=there_is),
+    Way("<go> [to] where {crossed:row_named} (is | stands | comes)", when=there_is),
     heard=1,
     example="row two column three",
     group="format",

@@ -56,11 +56,26 @@ def with_milestone(sitting: Sitting, name: str) -> Sitting:
     return replace(sitting, milestones=(*others, new)[-MOST:])
 
 
+@rule("draft_name", "{words} draft", heard=False)
+def _draft(words: tuple[str, ...]) -> tuple[str, ...] | None:
+    """ "Call this the first draft"."""
+    return (*words, "draft") if words[0] not in _CALLED else None
+
+
+@rule("draft_name", "{words} version", heard=False)
+def _version(words: tuple[str, ...]) -> tuple[str, ...] | None:
+    return words if words[0] not in _CALLED else None
+
+
+_CALLED = frozenset("version draft state place spot passage document letter as".split())
+
+
 @command(
     "(call | name | label) this (version | draft | state) [as] {text:words}",
     "(save | keep | store | remember | mark) this (version | draft | state) (as | and call it)"
     " {text:words}",
     "(save | keep | make | store) a version (called | named | as) {text:words}",
+    "(call | name | label | mark | save | keep) this [as] [the] {text:draft_name}",
     "(save | keep | store | remember | mark) [a copy of] (how it (is | stands) | the way it (is |"
     " stands) | what there is | (this | the present) state) [now] as [the] [version] {text:words}",
     "(this | that) version is (called | named) {text:words}",
@@ -73,6 +88,8 @@ def with_milestone(sitting: Sitting, name: str) -> Sitting:
 )
 def call(sitting: Sitting, text: tuple[str, ...]) -> Done:
     """Keep the text as it is now under a name, to compare with and to come back to."""
+    if len(text) > 1 and text[-1] == "version":
+        text = text[:-1]
     name = given_name(text)
     return Done(with_milestone(sitting, name), f"this version is called “{name}”")
 
@@ -150,6 +167,10 @@ def looking(sitting: Sitting, since: str, base: Document) -> Done:
     " [the] [version] {version}",
     "compare with version number {number}",
     "how is this different from [the] [version] {version}",
+    "(show | tell) me what is (different | new) (since | from | to) [the] [version] {version}",
+    "(what did (i | we) change | what have (i | we) changed) (since | from) [the] [version]"
+    " {version} [version]",
+    "(put | show) (this | it) (beside | next to | against) [the] [version] {version}",
     heard=2,
     example="compare with first draft",
     group="repair",
@@ -347,6 +368,9 @@ def stop(sitting: Sitting) -> Done:
     " [version] {version}",
     "make it [(like | as)] [it was in] [the] [version] {version} again",
     "i want [the] [version] {version} back",
+    "take me back to [the] [version] {version} [version]",
+    "i (liked | like | prefer | preferred) [the] {version} [better | more] (bring | get | take)"
+    " (it | that) back",
     "(undo | go | take it) [everything] [all the way] back to [the] [(version | draft)] {version}",
     heard=1,
     example="bring back the version first draft",

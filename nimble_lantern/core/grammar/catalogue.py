@@ -68,6 +68,7 @@ class Traits:
     of_rows: bool = False
     reads: bool = False
     hushes: bool = False
+    widens: bool = False
 
 
 @dataclass(frozen=True)
@@ -158,6 +159,7 @@ class Catalogue:
         of_rows: bool = False,
         reads: bool = False,
         hushes: bool = False,
+        widens: bool = False,
     ) -> Callable[[Handler], Handler]:
         """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help.
 
@@ -181,6 +183,7 @@ class Catalogue:
         of_rows          says a row of what is shown, where that has numbers and nothing is asked
         reads            is said of what is read aloud, and meant so while something is
         hushes           ends or halts reading, and is heard in the middle of it
+        widens           is said of what was just selected before it is said of anything else
         leaves           leaves whatever is open: a question, a dialog, the spelling of a word
         corrects         puts right what was misheard: counted in the speaker's own figures
         here             with nothing selected, "this" is the paragraph of the writing place
@@ -188,7 +191,7 @@ class Catalogue:
         traits = Traits(
             when, destructive, while_resting, while_text_only, walks, in_text, writes, answers,
             keeps_question or answers, every_place, moves, of_blocks, here, spells, corrects,
-            leaves, of_rows, reads, hushes,
+            leaves, of_rows, reads, hushes, widens,
         )  # fmt: skip
 
         def register(handler: Handler) -> Handler:

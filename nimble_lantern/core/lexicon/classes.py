@@ -99,7 +99,8 @@ CLASSES = {
     ),
     "everywhere": WordClass(
         "(everywhere | throughout | every time)",
-        "(each time | in (all | every) (place | places) | all the way through"
+        "(each time [it (occurs | appears | comes)] | every time it (occurs | appears | comes)"
+        " | in (all | every) (place | places) | all the way through"
         " | (wherever | everywhere) it (appears | occurs | stands | says that)"
         " | in the whole (document | text | letter))",
     ),

@@ -51,6 +51,11 @@ CONTRACTIONS = {
     )
 }  # fmt: skip
 """In full, as patterns have them."""
+HEARD_ALIKE = {
+    "they're": "their", "there": "their", "you're": "your", "it's": "its", "who's": "whose",
+    "there's": "theirs",
+}  # fmt: skip
+"""Contractions with the words that sound the same."""
 SPEAKERS = frozenset("he she they i we it you".split())
 """Before a verb of saying, who says it: "she said"."""
 CONTRACTED = frozenset("s t d m ll re ve".split())

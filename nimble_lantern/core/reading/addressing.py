@@ -84,7 +84,8 @@ def _part_of(words: tuple[str, ...]) -> tuple[str, ...]:
         whole = word.removesuffix("'s")
         if whole == word or not (whole in TRADE_NOUNS or cardinal((whole,), 0)):
             continue
-        ends = (j for j in range(i + 2, min(len(words), i + 5) + 1) if words[j - 1] in TRADE_NOUNS)
+        last = TRADE_NOUNS | {"end", "start", "beginning"}
+        ends = (j for j in range(i + 2, min(len(words), i + 5) + 1) if words[j - 1] in last)
         starts = (s for s in range(i + 1) if _names_a_part((*words[s:i], whole)))
         end, start = next(ends, None), next(starts, None)
         if end is not None and start is not None:

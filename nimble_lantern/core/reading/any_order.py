@@ -15,7 +15,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.lexicon.asked import LONGEST, LOOKS, ROLES, Looks, Phrase, Role
 from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS
-from nimble_lantern.core.targets.model import That, Units, Words, as_things, of_the_page
+from nimble_lantern.core.targets.model import Order, That, Units, Words, as_things, of_the_page
 from nimble_lantern.core.writing.cardinals import cardinal, ordinal
 
 _LONGEST = 16
@@ -66,8 +66,7 @@ def in_order(words: Sequence[str]) -> Iterator[tuple[str, ...]]:
                     asked = _asked(value, left, right)
                     if asked and (asked[0][0] not in _TAKES or _well_named(words[i:j])):
                         made[(*asked[0], *words[i:j], *asked[1])] = None
-    if not made:
-        made.update(dict.fromkeys(_of_everything(behind[0])))
+    made.update(dict.fromkeys(_of_everything(behind[0])))
     yield from (m for m in made if m != words)
 
 
@@ -154,7 +153,8 @@ def _asked(target: object, left: _Saying, right: _Saying) -> tuple[Phrase, Phras
     if roles - {Role.MAKE, Role.WISH} == {Role.SELECT}:
         return (("select",), ()) if _is_part(target) else None
     if roles == {Role.GONE}:
-        return (("delete",), ()) if _is_part(target) and len(roles) else None
+        every = isinstance(target, Words) and target.order is Order.EVERY
+        return (("delete",), ()) if _is_part(target) or every else None
     for role, edge in ((Role.FIRST, "start"), (Role.LAST, "end")):
         if role in roles and roles <= {role, Role.MAKE, Role.WISH} and _is_part(target):
             return ("move",), ("to", "the", edge)

@@ -11,6 +11,8 @@ from dataclasses import replace
 
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
+from nimble_lantern.core.lexicon.closed import PREPOSITIONS
+from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.targets.model import Target, That, Units, Words, is_target, of_the_page
 from nimble_lantern.core.targets.words import exact
 
@@ -30,6 +32,25 @@ def apart(document: Document, words: Sequence[str]) -> Iterator[Parse]:
         yield from _scoped(words)
     elif _IT & set(words[1:]):
         yield from _spoken_of(document, words)
+    elif TRADE_NOUNS & set(words):
+        yield from _place_first(words)
+
+
+def _place_first(words: tuple[str, ...]) -> Iterator[Parse]:
+    """ "Paragraph two delete the first sentence"."""
+    for end in range(2, min(_LONGEST_PLACE, len(words) - 2) + 1):
+        if words[end] not in TRADE_VERBS | _TAKING:
+            continue
+        for place in _targets(words[:end], "scope"):
+            if not isinstance(place, Units):
+                continue
+            for parse in CATALOGUE.parses(words[end:]):
+                args = {slot: _inside(value, place) for slot, value in parse.args.items()}
+                if args != parse.args and not parse.free:
+                    yield replace(parse, args=args)
+
+
+_TAKING = frozenset("remove erase".split())
 
 
 def _scoped(words: tuple[str, ...]) -> Iterator[Parse]:
@@ -75,6 +96,9 @@ def _sure(document: Document, place: Target, parse: Parse) -> bool:
     if of_the_page(place):
         return True
     stands = isinstance(place, Words) and bool(exact(document, place.words))
+    words = place.words if isinstance(place, Words) else ()
+    if stands and len(words) > 1 and words[0] in PREPOSITIONS and not parse.free:
+        return True  # no thing is called "at half past nine"
     return stands and not parse.free and not parse.command.traits.destructive
 
 

@@ -36,6 +36,8 @@ from nimble_lantern.core.writing.cardinals import cardinal
 MOST_OFFERS = 3
 _MOST_WORDS = 14
 _MOST_SPANS, _MOST_COMMANDS, _MOST_WAYS, _MOST_TRIED = 3, 8, 3, 12
+_MOST_PATTERNS = 10
+"""Of one command, that are tried."""
 _ROUND_HERE = 60
 """Paragraphs on either side in which words are looked for."""
 _MEANT = 0.8
@@ -263,6 +265,11 @@ def _known() -> tuple[dict[str, frozenset[str]], dict[str, float]]:
     return {w: frozenset(names) for w, names in used.items()}, weights
 
 
+@cache
+def _said_in(pattern: str) -> frozenset[str]:
+    return frozenset(w for w in _words_of(_tree(pattern)) if w not in LITTLE)
+
+
 def _weight(word: str) -> float:
     if word in LITTLE:
         return 0.1
@@ -326,12 +333,20 @@ class _Speaker:
     def wordings(self, name: str) -> Iterator[tuple[str, ...]]:
         """A command's patterns, those that share most with what was said first."""
         ranked: list[tuple[float, tuple[str, ...]]] = []
-        for pattern in CATALOGUE.commands[name].patterns:
+        for pattern in self._likeliest(CATALOGUE.commands[name].patterns):
             words = self._say(_tree(pattern))
             if words:
                 ranked.append((_likeness(self.heard.words, words), words))
         ranked.sort(key=lambda row: -row[0])
         yield from dict.fromkeys(words for _, words in ranked[:_MOST_WAYS])
+
+    def _likeliest(self, patterns: Sequence[str]) -> Sequence[str]:
+        """Of many patterns those that can share most with what was said, the usual ones first."""
+        if len(patterns) <= _MOST_PATTERNS:
+            return patterns
+        shared = {p: sum(_weight(w) for w in _said_in(p) & self.meant) for p in patterns}
+        kept = set(sorted(patterns, key=lambda p: -shared[p])[:_MOST_PATTERNS])
+        return [p for p in patterns if p in kept]
 
     def _say(self, node: notation.Node) -> tuple[str, ...] | None:
         """One way to say it; None if it cannot be said in these words."""

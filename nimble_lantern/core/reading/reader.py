@@ -19,7 +19,7 @@ from nimble_lantern.core.reading.addressing import Plainer, of_what_is_selected,
 from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import apart
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.targets.model import Places, That, Words, is_target
+from nimble_lantern.core.targets.model import Places, That, Through, Words, is_target
 from nimble_lantern.core.targets.names import look_up
 from nimble_lantern.core.targets.names import near as near_names
 from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
@@ -67,7 +67,9 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
                 # "Insert please before reply" has a word to be written in the middle.
                 continue
             fewer = len(words) - len(plain.words)
-            if _ends_the_text(words, found, fewer):
+            if _ends_the_text(words, found, fewer) or _begins_the_text(words, found):
+                continue
+            if _named_so(found, plain):
                 continue
             if same.kind is Judged.COMMAND and _swallowed(found, same, fewer):
                 return same
@@ -146,6 +148,9 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
     if sitting.question is not None:
         # While something is asked, "choose all" answers it, and does not select everything.
         parses.sort(key=lambda p: (p.free, not p.command.traits.answers))
+    if sitting.selection is not None and sitting.fresh:
+        # Right after "select the boat", "to the end of the line" stretches what is selected.
+        parses.sort(key=lambda p: (p.free, not p.command.traits.widens))
     if sitting.aloud is not None:
         # While something is read, "back a sentence" and "stop" are said of that.
         parses.sort(key=lambda p: (p.free, not p.command.traits.reads))
@@ -167,11 +172,27 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
                 return of_it
     if sitting.question is not None and not sitting.question.beside:
         # While something is asked, the words of one option alone choose it: "friday's ferry".
-        fitting = [p for p in CATALOGUE.parses(("take", *words)) if _fits(sitting, p)]
+        taken = CATALOGUE.parses(("take", *words))
+        fitting = [p for p in taken if p.command.traits.answers and _fits(sitting, p)]
         chosen = _best(sitting, fitting, near=False)
         if chosen.kind is Judged.COMMAND:
             return chosen
     return found
+
+
+def _named_so(found: Verdict, plain: Plainer) -> bool:
+    """Whether what sounds like courtesy stands on the page: "no entry in capitals"."""
+    values = list((found.parse.args if found.parse else {}).values())
+    values += [end for v in values if isinstance(v, Through) for end in (v.first, v.last)]
+    named = (v.words for v in values if isinstance(v, Words))
+    said = f" {' '.join(plain.words)} "
+    return any(f" {' '.join(words)} " not in said for words in named)
+
+
+def _begins_the_text(words: tuple[str, ...], found: Verdict) -> bool:
+    """Whether a first "and" belongs to the words to be written: "and sue goes after pascoe"."""
+    text = (found.parse.args if found.parse else {}).get("text")
+    return words[0] in ("and", "or", "but") and isinstance(text, tuple) and text[:1] == words[:1]
 
 
 def _ends_the_text(words: tuple[str, ...], found: Verdict, fewer: int) -> bool:
@@ -347,7 +368,10 @@ def _target_words(parse: Parse) -> int:
 
     "Put the log in red" is said of the log, although the page goes on "the log (in pencil)".
     """
-    named = [v.words for v in parse.args.values() if isinstance(v, Words)]
+    values = list(parse.args.values())
+    # "Old rota to blue folder" names both of its ends.
+    values += [end for v in values if isinstance(v, Through) for end in (v.first, v.last)]
+    named = [v.words for v in values if isinstance(v, Words)]
     called = [len(v.words) for v in parse.args.values() if isinstance(v, Named)]
     plain = sum(len(w) - (len(w) > 1 and w[-1] in PREPOSITIONS | {"into", "as"}) for w in named)
     # What somebody gave a name goes before the same words of the text.

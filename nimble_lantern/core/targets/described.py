@@ -109,6 +109,40 @@ def _both(a: Any, b: Any) -> Both:
     return Both(Words(a) if isinstance(a, tuple) else a, Words(b) if isinstance(b, tuple) else b)
 
 
+@rule("nthorder", "{order}")
+def _by_order(order: Order) -> tuple[Order, int]:
+    return order, 1
+
+
+@rule("nthorder", "{position}")
+def _by_position(position: int) -> tuple[Order, int]:
+    return Order.NTH, position
+
+
+@rule(
+    "target",
+    "[the] {a:nthorder} and [the] {b:nthorder} {unit}",
+    "[the] {a:nthorder} and [the] {b:nthorder} {unit:units}",
+    "[the] {a:nthorder} {unit} (and | and also | plus | as well as) [the] {b:nthorder} [one]",
+    heard=False,
+)
+def _two_of_a_unit(a: tuple[Order, int], b: tuple[Order, int], unit: Unit) -> Both | None:
+    """ "The first and the last item"."""
+    if a == b or a[0] is b[0] is Order.NTH and b[1] == a[1] + 1:
+        return None  # those that stand together are a run of two
+    return Both(Units(unit, a[0], 1, a[1]), Units(unit, b[0], 1, b[1]))
+
+
+@rule(
+    "pair_of",
+    "[the] {a:nthorder} {unit} (with | for) [the] {b:nthorder} [one | {unit}]",
+    heard=False,
+)
+def _pair_of(a: tuple[Order, int], b: tuple[Order, int], unit: Unit) -> Both | None:
+    """ "The first paragraph with the second", which are to change places."""
+    return None if a == b else Both(Units(unit, a[0], 1, a[1]), Units(unit, b[0], 1, b[1]))
+
+
 _SAYING = (
     "(with | about | containing | (that | which) is about"
     " | (that | which) (says | has | contains | mentions) | mentioning | regarding | on"

@@ -4,7 +4,17 @@ from __future__ import annotations
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
 from nimble_lantern.core.lexicon.closed import DETERMINERS
-from nimble_lantern.core.targets.model import Crossing, Tabled, Target, Unit, of_a_grid
+from nimble_lantern.core.targets.model import (
+    Crossing,
+    Holding,
+    Order,
+    Tabled,
+    Target,
+    Unit,
+    Units,
+    Words,
+    of_a_grid,
+)
 
 CATALOGUE.table("tabled", {"row": Unit.ROW, "column": Unit.COLUMN})
 
@@ -37,6 +47,8 @@ def _under(words: tuple[str, ...]) -> Tabled:
     "{a:words} under {b:words}",
     "{a:words} row (under | below) {b:words}",
     "{a:words} row [and] [the] {b:words} column",
+    "what {a:words} has (in | under | for) [the] {b:words} [column]",
+    "(where | the cell where | the place where) {a:words} and {b:words} (meet | cross)",
     heard=False,
 )
 def _crossing(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
@@ -57,6 +69,54 @@ def _owned(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
 @rule("owner", "{words}", heard=False)
 def _owner(words: tuple[str, ...]) -> tuple[str, ...] | None:
     return words if words[-1].endswith(("'s", "s'")) else None
+
+
+@rule(
+    "cell_named",
+    "(the | [in] the) cell (where | of | for) {a:words} (and | under) {b:words} [(meet | cross)]",
+    "[in] {a:owner} row [and] [the] {b:words} column",
+    "[in] {a:owner} row (under | below) [the] {b:words}",
+    "where {a:words} and {b:words} (meet | cross)",
+    heard=False,
+)
+def _cell_named(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
+    """A cell so named that nothing else can be meant."""
+    return Crossing(_bare(a), _bare(b))
+
+
+@rule(
+    "cell_named",
+    "the cell (with | that has | that says | saying) {words} [in it]",
+    "the cell {words} is in",
+    heard=False,
+)
+def _cell_saying(words: tuple[str, ...]) -> Holding:
+    return Holding(Unit.CELL, Words(words))
+
+
+@rule("row_named", "[the] {words} [row]", heard=False)
+def _row_named(words: tuple[str, ...]) -> Tabled:
+    return Tabled(Unit.ROW, _bare(words))
+
+
+@rule("cell_named", "the row (that | which) (starts | begins) with {words}", heard=False)
+def _row_beginning(words: tuple[str, ...]) -> Tabled:
+    return Tabled(Unit.ROW, _bare(words))
+
+
+@rule("target", "[the] row (that | which) (starts | begins) with {words}", heard=False)
+def _row_that_begins(words: tuple[str, ...]) -> Tabled:
+    return Tabled(Unit.ROW, _bare(words))
+
+
+@rule(
+    "target",
+    "[the] (headings | column headings | top row | headers) of (the | this) table",
+    "[the] table (headings | headers)",
+    heard=False,
+)
+def _heading_cells() -> Units:
+    return Units(Unit.ROW, Order.FIRST)
 
 
 @rule("crossed", "{target}", heard=False)

@@ -55,6 +55,36 @@ CATALOGUE.table(
 )
 CATALOGUE.table("unit", {"para": Unit.PARAGRAPH}, heard=False)
 CATALOGUE.table("units", {"paras": Unit.PARAGRAPH}, heard=False)
+
+
+@rule(
+    "part", "all [of] [the] text", "everything (here | there | on (the | this) page)", heard=False
+)
+@rule("part", "the [whole] page", "the whole (document | letter) text", heard=False)
+def _all_text() -> Units:
+    return Units(Unit.DOCUMENT, Order.THIS)
+
+
+@rule("part", "[the] {unit} (at | on) the [very] (end | bottom)", heard=False)
+def _at_the_end(unit: Unit) -> Units:
+    return Units(unit, Order.FROM_END, 1, 1)
+
+
+@rule("part", "[the] {unit} (at | on) the [very] (start | top | beginning)", heard=False)
+def _at_the_start(unit: Unit) -> Units:
+    return Units(unit, Order.FIRST)
+
+
+@rule("part", "[the] {counted} that (follow | come (after | next) | are next)", heard=False)
+def _that_follow(counted: tuple[int, Unit]) -> Units:
+    return Units(counted[1], Order.NEXT, counted[0])
+
+
+@rule("part", "number {number} (in | on | of) (the | this) list", heard=False)
+def _number_in_list(number: int) -> Units:
+    return Units(Unit.ITEM, Order.NTH, 1, number)
+
+
 CATALOGUE.table(
     "back", {"(last | final | latest | closing | bottom)": Order.LAST, "previous": Order.PREVIOUS}
 )
@@ -180,6 +210,7 @@ def _parts(order: Order, counted: tuple[int, Unit]) -> Units | None:
 
 
 @rule("part", "[the] {position} {unit}")
+@rule("part", "(this | that) whole {position} {unit}", heard=False)
 @rule("part", "[the] (whole | very) {position} {unit}", heard=False)
 def _nth(position: int, unit: Unit) -> Units:
     return Units(unit, Order.NTH, 1, position)
@@ -207,6 +238,7 @@ def _penultimate(unit: Unit) -> Units:
 
 
 @rule("part", "[the] middle {unit}", heard=False)
+@rule("part", "[the] {unit} in the middle", heard=False)
 def _middle(unit: Unit) -> Units:
     return Units(unit, Order.MIDDLE)
 
@@ -258,6 +290,18 @@ def _where_i_am(unit: Unit) -> Units:
 @rule("part", "(these | those) {units}", heard=False)
 def _these(units: Unit) -> Units:
     return Units(units, Order.THIS)
+
+
+@rule("part", "(this | that | my) whole {unit}", "all (of | in) this {unit}", heard=False)
+@rule("part", "the (whole | all) of (this | that | the) {unit}", heard=False)
+def _this_whole(unit: Unit) -> Units:
+    return Units(unit, Order.THIS)
+
+
+@rule("part", "[the] {number} {order} {units}", heard=False)
+def _so_many_last(number: int, order: Order, units: Unit) -> Units | None:
+    """ "The three last words"."""
+    return Units(units, order, number) if number > 0 else None
 
 
 @rule("part", "the [whole] {unit}", "[the] whole {unit}")

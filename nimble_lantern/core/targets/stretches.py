@@ -38,6 +38,9 @@ def _to_the_start() -> Reach:
     " {unit}",
     "(everything | all) that is left (of | in) (the | this) {unit}",
     "what is left (of | in) (the | this) {unit}",
+    "(the remainder | what remains) of (the | this) {unit}",
+    "(what | all that | everything that) (comes | is | follows) [after] [next] in (the | this)"
+    " {unit}",
     "everything (up to | to | until) the end of [the | this] {unit}",
     "[everything] [from here] [forward | on | right] (to | up to | until) the {unit} end",
     "everything from here (to | up to | until | on to) the end of [the | this] {unit}",
@@ -177,6 +180,9 @@ _STRETCH = (
     "[everything | all] (starting | beginning) (at | from | with) {a:endpoint} [and] (ending |"
     " finishing | stopping | going on) (at | with | to) {b:endpoint}",
     "[everything | all] from {a:endpoint} (up to | through) and including {b:endpoint}",
+    "[everything | all] (starting | beginning) (at | from | with) {a:endpoint} (to | up to | until"
+    " | through) {b:endpoint}",
+    "all [of] the text between {a:endpoint} and {b:endpoint}",
     heard=False,
 )
 @rule("target", "[everything | all] between {a:endpoint} and {b:endpoint}")
@@ -187,6 +193,6 @@ def _through(a: Any, b: Any) -> Through:
 
 
 @rule("target", "{a:words} through {b:words}", heard=False)
-@rule("target", "{a:words} to {b:words}", heard=False)
+@rule("target", "{a:words} (to | until | till | up to | down to) {b:words}", heard=False)
 def _through_words(a: tuple[str, ...], b: tuple[str, ...]) -> Through:
     return Through(Words(a), Words(b), close=True)

@@ -90,6 +90,9 @@ def cardinal(words: Sequence[str], i: int) -> Found:
             continue
         if j > i and (value >= limit or value == 0):
             break
+        if skip > j and words[k : k + 1] and words[k] in SCALES:
+            # "Two thousand and two thousand" are two numbers.
+            break
         return total + value, k
     return (total, j) if j > i else None
 
