@@ -66,6 +66,11 @@ class Looks(DeskCase):
             desk.hears(said)
             self.assertEqual(desk.markdown, "- rope\n- oil", said)
 
+    def test_a_wish_for_a_part_says_nothing_of_where_it_goes(self) -> None:
+        desk = Driver("- rope\n- oil\n- paint")
+        desk.hears("i want the last item")
+        self.assertTrue(desk.markdown.startswith("- rope\n- oil\n- paint"), desk.markdown)
+
     def test_a_part_is_moved_to_an_edge(self) -> None:
         desk = Driver("- rope\n- oil\n- paint")
         desk.hears("make the last item the first")
@@ -90,6 +95,13 @@ class GoingOn(DeskCase):
         self.selects("ferry is late.", "select ferry is", "as far as the end of the sentence")
         self.selects("low tide, never alone. The ferry is late.", "select low tide",
                      "carry it on to the end of the paragraph")  # fmt: skip
+
+    def test_going_elsewhere_lets_go_of_it(self) -> None:
+        desk = Driver(PAGE)
+        desk.hears("select low tide", "go to the end of the document")
+        self.assertEqual(desk.sitting.caret, desk.document.end)
+        desk.hears("select low tide", "copy that", "to the end of the paragraph")
+        self.assertIsNone(desk.sitting.selection)
 
     def test_so_many_words_are_selected_from_here(self) -> None:
         self.selects("Cross only", "go before cross only", "select two words")
@@ -166,13 +178,19 @@ class Mending(DeskCase):
         self.assertEqual(desk.markdown, "They’re going to mend the stair. I hope so.")
 
     def test_the_one_price_here_is_put_right(self) -> None:
-        for said in (
-            "change the price to forty five pounds",
-            "the cost should be forty five pounds",
-        ):
-            desk = Driver("We meet on 4 June. The cost is £40.")
-            desk.hears(said)
-            self.assertEqual(desk.markdown, "We meet on 4 June. The cost is £45.", said)
+        page, wanted = "We meet on 4 June. The cost is £40.", "We meet on 4 June. The cost is £45."
+        for said in ("the cost should be forty five pounds", "make it forty five pounds"):
+            desk = Driver(page)
+            desk.hears("go to the end", said)
+            self.assertEqual(desk.markdown, wanted, said)
+        desk = Driver(page)
+        desk.hears("change the price to forty five pounds")
+        self.assertEqual(desk.markdown, wanted)
+
+    def test_a_wish_for_another_price_is_a_sentence(self) -> None:
+        desk = Driver("The cost is £40.")
+        desk.hears("the cost should be forty five pounds")
+        self.assertEqual(desk.markdown, "The cost is £40. The cost should be £45")
 
     def test_a_date_is_no_price(self) -> None:
         desk = Driver("We meet on 4 June.")

@@ -322,6 +322,7 @@ def _empty_here(sitting: Sitting, parse: Parse) -> bool:
     example="make the last two paragraphs a list",
     group="format",
     here=True,
+    of_blocks=True,
 )
 def make_list(
     sitting: Sitting, target: Places | None = None, listkind: str = "bulleted"
@@ -423,7 +424,10 @@ def align(
 
 
 @command(
-    "[no] [not that] [back] [on | to] [the] {alignment} [aligned | again | side]",
+    "(no | not that | no not that | back | no back) [on | to] [the] {alignment} [aligned | again]"
+    " [side]",
+    "(on | to) the {alignment} [again | side]",
+    "{alignment} (aligned | again | side)",
     example="no left",
     group="format",
     heard=0,

@@ -377,7 +377,7 @@ def redo_everything(sitting: Sitting) -> Done | Refusal:
     "forget (that | i said that | about that) [last] [bit | part]",
     "(scrap | scratch | strike) (that | it | this)",
     "forget [the | that] last (bit | part | thing | sentence)",
-    Way("[oh] [no] not that [please]", when=_just_written),
+    Way("(oh | no | oh no) not that [please]", when=_just_written),
     Way("(remove | delete | take out) (that | it) again", when=_just_written),
     example="scratch that",
     group="repair",

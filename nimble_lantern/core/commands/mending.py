@@ -72,6 +72,11 @@ def _of_that_kind(sitting: Sitting, parse: Parse) -> bool:
     return _nearest_like(sitting, said) is not None
 
 
+def _of_that_kind_here(sitting: Sitting, parse: Parse) -> bool:
+    """ "The price should be forty pounds" may be said of another; right after going to it, no."""
+    return _after_moving(sitting) and _of_that_kind(sitting, parse)
+
+
 def _nearest_like(sitting: Sitting, said: tuple[str, ...]) -> Mend | None:
     """The one thing of its kind in the sentence here, else in its paragraph, else in the text."""
     here = units.block_range(sitting.document, sitting.caret.block)
@@ -270,7 +275,7 @@ CATALOGUE.table(
         )
     ),
     Way("(make it | make that | it should be | it's | it is) {text}", when=_one_here),
-    Way("(the | that) {sort} <shall> (be | say | read) {text}", when=_of_that_kind),
+    Way("(the | that) {sort} <shall> (be | say | read) {text}", when=_of_that_kind_here),
     Way("<change> (the | that) {sort} to {text}", when=_of_that_kind),
     Way("(it's | it is | i meant) {text:words} [and] not {old:words}", when=_one_here),
     example="i meant the boat is late",

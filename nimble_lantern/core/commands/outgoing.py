@@ -108,7 +108,7 @@ def _printed(sitting: Sitting, copies: int = 1, first: int = 0, last: int = 0) -
     "put (this | it | the (letter | document)) on paper",
     "print (it | this | the (letter | document)) out [(please | for me)]",
     "<wish> {number} printed (copy | copies) [of (this | it)]",
-    "send (it | this | the (letter | document)) to the printer",
+    "send (this | the (letter | document)) to the printer",
     "<wish> (it | this | the (letter | document)) on paper",
     "(print | make) (a | one) copy [of (this | it | the (document | letter))] [on paper]",
     heard=2,

@@ -42,7 +42,7 @@ CATALOGUE.names("place", of=_names)
 @command(
     "(call | name | label) this (place | spot | point | bit | position) [as] {text:words}",
     "mark this (place | spot | point | bit | position) [as] {text:words}",
-    "(mark | bookmark | remember) (this | here) as {text:words}",
+    "bookmark (this | here) [as] {text:words}",
     "this (place | spot | point) is (called | named) {text:words}",
     "(give | let) this (place | spot) [have] the name {text:words}",
     "(remember | keep | mark | save) (this | the) (place | spot | point | position)"

@@ -176,6 +176,14 @@ def _quoted(sitting: Sitting, parse: Parse) -> bool:
     return there and not as_things(target) and _no_sentence(sitting, parse)
 
 
+def _quoted_and_few(sitting: Sitting, parse: Parse) -> bool:
+    """ "Exchange books for toys", and not "exchange books for toys on saturday"."""
+    text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
+    size = len(target.words) if isinstance(target, Words) else len(text)
+    few = len(text) <= size + 1 and not set(text) & PREPOSITIONS
+    return few and _quoted(sitting, parse)
+
+
 def _called_or_quoted(sitting: Sitting, parse: Parse) -> bool:
     """ "Keepers cottage change to fog signal"; "lights change to red" is a sentence."""
     target = parse.args.get("target")
@@ -189,7 +197,10 @@ def _first_stands(sitting: Sitting, parse: Parse) -> bool:
     old = target.words if isinstance(target, Words) else ()
     if len(text) > _FEW_WORDS or {*old, *text} & (DULL | PREPOSITIONS | {"and", "into"}):
         return False
+    plural = len(old) == len(text) and all(w[-1:].endswith("s") for w in (*old[-1:], *text[-1:]))
+    # "Replace worn ropes" names but one thing.
     new = not any(exact(sitting.document, (w,)) for w in text)
+    new = new and (plural or of_one_kind(old, text))
     return new and not of_the_page(parse.args.get("target")) and _quoted(sitting, parse)
 
 
@@ -284,7 +295,7 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
     Way("<wish> {text:words} (there | here) [instead]", when=_of_what_is_selected),
     Way("(overwrite | replace) [it | that] (with | by) {text}", when=_of_what_is_selected),
     Way("(change | turn) [it | that] (to | into) {text}", when=_of_what_is_selected),
-    *_each(_quoted, "(exchange | switch) {target} (for | with) {text}"),
+    *_each(_quoted_and_few, "(exchange | switch) {target} (for | with) {text}"),
     Way("put {text:words} there [instead]", when=_of_what_is_selected),
     *_each(
         _said_to_be_wrong,

@@ -149,6 +149,13 @@ def _is_fresh(sitting: Sitting, parse: Parse) -> bool:
     return sitting.selection is not None and sitting.fresh
 
 
+def _just_selected(sitting: Sitting, parse: Parse) -> bool:
+    """ "As far as the end of the line", right after something was selected."""
+    last = sitting.trail[-1].command or "" if sitting.trail else ""
+    whole = parse.args.get("unit") is Unit.DOCUMENT
+    return _is_fresh(sitting, parse) and last.startswith("selecting.") and not whole
+
+
 CATALOGUE.table(
     "extend",
     {"(extend | stretch | lengthen | grow | expand) [(it | that | this | [the] selection)]": True},
@@ -253,11 +260,15 @@ def shrink(
     "(select | take) (up to | as far as) {target} too",
     Way("[and] (on | up) to {target:reach}", when=_is_fresh),
     Way(
-        "[and] [(take it | take that | go | make it go | carry [it] | stretch [it] | <extend>"
-        " | keep going | run [it])]"
+        "[and] (take it | take that | carry [it] | stretch [it] | <extend> | keep going | run [it])"
         " [(on | right | up | all the way | along)] (to | as far as | up to | until | through to)"
         " ([the] end [of (the | this) {unit}] | the {unit} end)",
         when=_is_fresh,
+    ),
+    Way(
+        "[and] [(on | right | up | all the way | along)] (to | as far as | up to | until | through"
+        " to) (the end of (the | this) {unit} | the {unit} end)",
+        when=_just_selected,
     ),
     example="extend to the end of the line",
     group="selecting",

@@ -167,7 +167,7 @@ def _named_nowhere(sitting: Sitting, parse: Parse) -> bool:
 @command(
     "(switch | change | swap) [back] [over] to [the] {document}",
     Way(
-        "(i need | i want | i have | let me) [to] (look at | see | get at | work on | get on with)"
+        "(i need | i want | let me) [to] (look at | see | get at | work on | get on with)"
         " [the] {document}",
         when=_named_nowhere,
     ),

@@ -78,8 +78,8 @@ _ROLES = {
         "should come out, has to come out, is not needed, isn't needed, not needed, not wanted",
         "i don't want, i do not want, we don't need, we do not need, don't need, don't want",
         "i don't need, i do not need, can be deleted, can be dropped, is superfluous, goes out",
-        "is wrong delete it, to be deleted, should be deleted, deleted, removed, gone, away",
-        "i want, i'd like, i would like, we can lose, we could lose, chuck, strike, clear, off",
+        "to be deleted, should be deleted, deleted, removed, gone, away",
+        "we can lose, we could lose, chuck, strike, clear, off",
     ),
     Role.FIRST: _phrases(
         "first, to the top, at the top, to the very top, up to the top, to the beginning, at the"

@@ -152,11 +152,12 @@ def _asked(target: object, left: _Saying, right: _Saying) -> tuple[Phrase, Phras
         return ("make",), joined
     if roles - {Role.MAKE, Role.WISH} == {Role.SELECT}:
         return (("select",), ()) if _is_part(target) else None
-    if roles == {Role.GONE}:
+    if roles - {Role.WISH} == {Role.GONE}:
         every = isinstance(target, Words) and target.order is Order.EVERY
         return (("delete",), ()) if _is_part(target) or every else None
     for role, edge in ((Role.FIRST, "start"), (Role.LAST, "end")):
-        if role in roles and roles <= {role, Role.MAKE, Role.WISH} and _is_part(target):
+        told = any(s.role is role for s in right)  # "the last item" names one, before it
+        if told and roles <= {role, Role.MAKE, Role.WISH} and _is_part(target):
             return ("move",), ("to", "the", edge)
     return None
 

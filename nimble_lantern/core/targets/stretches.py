@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
+from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.targets.model import (
     Enclosed,
     Marked,
@@ -194,5 +195,7 @@ def _through(a: Any, b: Any) -> Through:
 
 @rule("target", "{a:words} through {b:words}", heard=False)
 @rule("target", "{a:words} (to | until | till | up to | down to) {b:words}", heard=False)
-def _through_words(a: tuple[str, ...], b: tuple[str, ...]) -> Through:
+def _through_words(a: tuple[str, ...], b: tuple[str, ...]) -> Through | None:
+    if not set(a) - LITTLE or not set(b) - LITTLE:
+        return None  # "the ladder to the" left
     return Through(Words(a), Words(b), close=True)
