@@ -66,6 +66,16 @@ class Looks(DeskCase):
             desk.hears(said)
             self.assertEqual(desk.markdown, "- rope\n- oil", said)
 
+    def test_all_places_go_only_where_it_is_said_outright(self) -> None:
+        desk = Driver("A lamp is lit, the lamp too.")
+        desk.hears("every lamp out")
+        self.assertTrue(desk.markdown.startswith("A lamp is lit"), desk.markdown)
+        desk.hears("scratch that", "every lamp delete it")
+        self.assertNotIn("lamp", desk.markdown)
+
+    def test_words_that_say_several_things_cost_no_time(self) -> None:
+        self.assertEqual(list(in_order(["off"] * 15 + ["ferry"])), [])
+
     def test_a_wish_for_a_part_says_nothing_of_where_it_goes(self) -> None:
         desk = Driver("- rope\n- oil\n- paint")
         desk.hears("i want the last item")
@@ -202,6 +212,13 @@ class Mending(DeskCase):
             desk = Driver("Blue paint is here. Buy blue paint.")
             desk.hears("bold blue paint", said)
             self.assertEqual(desk.markdown, "Blue paint is here. Buy **blue paint**.", said)
+
+    def test_an_answer_that_spares_one_does_nothing_to_it(self) -> None:
+        for said in ("leave the second one", "not the second one", "keep the first one"):
+            desk = Driver("The slow ferry is full. The slow boat is not.")
+            desk.hears("delete the word slow", said)
+            self.assertIn("slow boat", desk.markdown, said)
+            self.assertIn("slow ferry", desk.markdown, said)
 
     def test_words_that_stand_there_are_moved_and_not_written_twice(self) -> None:
         desk = Driver("The bell hangs by a door. It is brass.")

@@ -87,7 +87,12 @@ def _says_it_again(sitting: Sitting, parse: Parse) -> bool:
         return False
     asked = set(sitting.trail[-1].heard.split())
     beside = (*parse.args.get("said", ()), *parse.args.get("rest", ()))
+    if not _SPARING.isdisjoint(beside):
+        return False  # "leave the second one"
     return all(w in asked or w in LITTLE or w in PLAIN_VERBS for w in beside)
+
+
+_SPARING = frozenset("not no leave keep let drop forget lose cancel stop but off out all".split())
 
 
 def _one_of_two(sitting: Sitting, parse: Parse) -> bool:

@@ -37,10 +37,16 @@ def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
     return chosen or of_the_page(target) or no_thing(target)
 
 
+_OF_THE_WORLD = (Unit.LIST, Unit.DOCUMENT, Unit.LINE, Unit.ITEM)
+
+
 def _no_object(sitting: Sitting, parse: Parse) -> bool:
     """ "We don't need at half past nine": no thing is needed that is called so."""
     target = parse.args.get("target")
     words = target.words if isinstance(target, Words) else ()
+    here = isinstance(target, Units) and target.order is Order.THIS
+    if here and isinstance(target, Units) and target.unit in _OF_THE_WORLD:
+        return False  # "we don't need the list any more"
     return _of_the_page(sitting, parse) or len(words) > 1 and words[0] in PREPOSITIONS
 
 
@@ -51,7 +57,8 @@ def _item_by_words(sitting: Sitting, parse: Parse) -> bool:
 
 def _out(sitting: Sitting, parse: Parse) -> bool:
     """ "Take that out" is said of what was just written, and "take the boat out" of a boat."""
-    return isinstance(parse.args.get("target"), That) or _no_object(sitting, parse)
+    told = isinstance(parse.args.get("target"), That) or _of_the_page(sitting, parse)
+    return told or _no_object(sitting, parse)
 
 
 def _no_grid(sitting: Sitting, parse: Parse) -> bool:

@@ -90,6 +90,5 @@ def gone(noun: str) -> tuple[str, ...]:
         f"(turn | switch) {the} {noun} off",
         f"(no | no more | not any) {noun}",
         f"{noun} (off | away | gone | out)",
-        f"[(i | we)] (do not | don't) (want | need | like) {the} {noun}"
-        " [(any more | here | there)]",
+        f"(i do not | i don't) want {the} {noun} [(any more | here | there)]",
     )

@@ -34,6 +34,11 @@ def _shown(sitting: Sitting, parse: Parse) -> bool:
     return ordered or of_the_page(target)
 
 
+def _of_a_page(sitting: Sitting, parse: Parse) -> bool:
+    """ "Take the last two words"; "take the last boat" is a sentence."""
+    return of_the_page(parse.args.get("target"))
+
+
 def _quoted(sitting: Sitting, parse: Parse) -> bool:
     """ "Mark lamp room", where these words stand; "mark the rope" may be said to somebody."""
     target = parse.args.get("target")
@@ -54,13 +59,14 @@ def _quoted(sitting: Sitting, parse: Parse) -> bool:
     *(
         Way(pattern, when=_shown)
         for pattern in (
-            "(<pick> | take) {target}",
+            "<pick> {target}",
             "{target} selected",
             "{target:reach} [please] select",
             "{target} [please] select",
             "(<pick> | take) {target:reach}",
         )
     ),
+    Way("take {target}", when=_of_a_page),
     Way("mark {target}", when=_quoted),
     example="select the last sentence",
     group="selecting",

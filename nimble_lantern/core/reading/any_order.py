@@ -20,7 +20,7 @@ from nimble_lantern.core.writing.cardinals import cardinal, ordinal
 
 _LONGEST = 16
 """Words of a request."""
-_MOST_READINGS = 12
+_MOST_READINGS, _MOST_WAYS = 12, 16
 _TELLING = frozenset(w for p in LOOKS for w in p) | frozenset(
     w
     for p, roles in ROLES.items()
@@ -64,7 +64,7 @@ def in_order(words: Sequence[str]) -> Iterator[tuple[str, ...]]:
             for left in before[i]:
                 for right in behind[j]:
                     asked = _asked(value, left, right)
-                    if asked and (asked[0][0] not in _TAKES or _well_named(words[i:j])):
+                    if asked and _may_be_done(asked[0][0], value, words, words[i:j]):
                         made[(*asked[0], *words[i:j], *asked[1])] = None
     made.update(dict.fromkeys(_of_everything(behind[0])))
     yield from (m for m in made if m != words)
@@ -101,10 +101,12 @@ def _behind(words: Phrase) -> list[list[_Saying]]:
 
 
 def _shortest(ways: Iterable[_Saying]) -> list[_Saying]:
-    """Of the fewest phrases, which are the longest."""
-    found = list(ways)
-    least = min(map(len, found), default=0)
-    return [w for w in found if len(w) == least]
+    """Of the fewest phrases, which are the longest; those that say the same but once."""
+    found: dict[tuple[int, _Said | None, frozenset[_Said]], _Saying] = {}
+    for way in ways:
+        found.setdefault((len(way), way[0] if way else None, frozenset(way)), way)
+    least = min((size for size, _, _ in found), default=0)
+    return [way for (size, _, _), way in found.items() if size == least][:_MOST_WAYS]
 
 
 def _said(phrase: Phrase) -> Iterator[_Said]:
@@ -167,6 +169,14 @@ def _but(said: _Saying, role: Role) -> _Saying:
 
 
 _TAKES = frozenset(("delete", "move"))
+_OUTRIGHT = frozenset(("delete", "remove", "erase"))
+
+
+def _may_be_done(verb: str, target: object, words: Phrase, named: Phrase) -> bool:
+    """What takes text from its place has to be said plainly: "every lamp out" is a sentence."""
+    if verb not in _TAKES:
+        return True
+    return _well_named(named) and (_is_part(target) or not _OUTRIGHT.isdisjoint(words))
 
 
 def _well_named(words: Phrase) -> bool:

@@ -82,7 +82,7 @@ def _spoken_of(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
         parses = [p for p in CATALOGUE.parses(rest) if any(_is_it(v) for v in p.args.values())]
         for place in _targets(words[:cut], "target") if parses else ():
             for parse in parses:
-                if _sure(document, place, parse):
+                if _sure(document, place, parse, rest[0]):
                     args = {k: place if _is_it(v) else v for k, v in parse.args.items()}
                     yield replace(parse, args=args)
 
@@ -91,13 +91,14 @@ def _is_it(value: object) -> bool:
     return isinstance(value, That)
 
 
-def _sure(document: Document, place: Target, parse: Parse) -> bool:
+def _sure(document: Document, place: Target, parse: Parse, verb: str) -> bool:
     """Words are spoken of if they stand there; they are taken away only if called words."""
     if of_the_page(place):
         return True
     stands = isinstance(place, Words) and bool(exact(document, place.words))
     words = place.words if isinstance(place, Words) else ()
-    if stands and len(words) > 1 and words[0] in PREPOSITIONS and not parse.free:
+    outright = verb in TRADE_VERBS | _TAKING
+    if stands and outright and len(words) > 1 and words[0] in PREPOSITIONS and not parse.free:
         return True  # no thing is called "at half past nine"
     return stands and not parse.free and not parse.command.traits.destructive
 

@@ -60,7 +60,7 @@ CATALOGUE.table("units", {"paras": Unit.PARAGRAPH}, heard=False)
 @rule(
     "part", "all [of] [the] text", "everything (here | there | on (the | this) page)", heard=False
 )
-@rule("part", "the [whole] page", "the whole (document | letter) text", heard=False)
+@rule("part", "the whole (page | document text | letter text)", heard=False)
 def _all_text() -> Units:
     return Units(Unit.DOCUMENT, Order.THIS)
 
