@@ -104,6 +104,7 @@ def _says_which(sitting: Sitting, parse: Parse) -> bool:
     *frames.made_of("[a] [level] {headinglevel:nthlevel} [level] heading"),
     *frames.made_of("{headinglevel:subheading}"),
     Way("{target} is a heading", when=_of_the_page),
+    Way("{target} as (a | the) [main] (heading | title | header)", when=_whole),
     Way("{target} is [a] {headinglevel:subheading}", when=_of_the_page),
     Way("{target} is a level {headinglevel} heading", when=_of_the_page),
     Way("{target} is a {headinglevel:nthlevel} level heading", when=_of_the_page),
