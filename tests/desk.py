@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import unittest
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from datetime import datetime
 from typing import Any
 
@@ -85,6 +85,15 @@ class DeskCase(unittest.TestCase):
 
     def assertPage(self, page: str) -> None:
         self.assertEqual(self.driver.page, page)
+
+    def assertBecomes(
+        self, wanted: str, page: str, *wordings: str, after: Sequence[str] = ()
+    ) -> None:
+        """Each of some wordings, said to a fresh page after others, makes it the same."""
+        for said in wordings:
+            desk = Driver(page)
+            desk.hears(*after, said)
+            self.assertEqual(desk.markdown, wanted, said)
 
     def assertText(self, text: str) -> None:
         self.assertEqual("\n\n".join(b.text for b in self.driver.document.blocks), text)

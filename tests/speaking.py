@@ -22,13 +22,13 @@ def speak(
     """A 16-bit WAV of the lines, each after `pause` seconds of silence."""
     with tempfile.TemporaryDirectory() as folder:
         silence = Path(folder) / "silence.wav"
-        _run("sox", "-n", "-r", "16000", "-c", "1", "-b", "16", silence, "trim", "0", pause)
+        _run("sox", "-D", "-n", "-r", "16000", "-c", "1", "-b", "16", silence, "trim", "0", pause)
         parts = [silence]
         for n, line in enumerate(lines):
             spoken = Path(folder) / f"{n}.wav"
             _run("flite", "-voice", voice, "-t", line, "-o", spoken)
             parts += [spoken, silence]
-        _run("sox", *parts, "-r", rate, "-c", channels, "-b", "16", path)
+        _run("sox", "-D", *parts, "-r", rate, "-c", channels, "-b", "16", path)
     return path
 
 

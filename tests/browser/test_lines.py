@@ -19,7 +19,7 @@ from nimble_lantern.store.journal import open_journal
 from tests.browser.chromium import chromium
 from tests.server import Server
 
-PARAGRAPHS = 30
+PARAGRAPHS = 50
 SIZES = ("12", "12", "10", "14", "20", "12", "32", "12")
 MEASURE = """
 await document.fonts.ready;
@@ -48,7 +48,7 @@ return [...document.querySelectorAll('.row-line')].map(row => {
 
 
 def paragraphs(family: str) -> Document:
-    """Paragraphs in a family, some of it bold, italic, larger and smaller."""
+    """Fifty paragraphs in a family, some of it bold, italic, larger and smaller."""
     blocks = []
     for n, block in enumerate(prose(6_000, seed=len(family)).blocks[:PARAGRAPHS]):
         size = len(block.text)

@@ -36,17 +36,17 @@ class Looks(DeskCase):
                 self.looks(said, mark, ["low tide"])
 
     def test_a_look_goes_wherever_the_words_stand(self) -> None:
-        desk = Driver("Our trust owns it. The trust pays.")
-        desk.hears("trust always with a capital")
-        self.assertEqual(desk.markdown, "Our Trust owns it. The Trust pays.")
+        page = "Our trust owns it. The trust pays."
+        wanted = "Our Trust owns it. The Trust pays."
+        self.assertBecomes(wanted, page, "trust always with a capital")
 
     def test_a_look_is_taken_off(self) -> None:
         self.looks("i don't want low tide in bold", "bold", [], "The **low tide** is early.")
 
     def test_everything_is_made_plain(self) -> None:
-        desk = Driver("The **tide** is *early*.")
-        desk.hears("plain text throughout")
-        self.assertEqual(desk.markdown, "The tide is early.")
+        self.assertBecomes(
+            "The tide is early.", "The **tide** is *early*.", "plain text throughout"
+        )
 
     def test_a_thing_with_a_colour_is_a_thing(self) -> None:
         for said in ("the ferry in red", "a red ferry", "give the ferry a red colour"):
@@ -61,10 +61,8 @@ class Looks(DeskCase):
         self.assertEqual(desk.document.blocks[0].kind, "paragraph")
 
     def test_a_part_goes_by_whatever_words(self) -> None:
-        for said in ("the last item can come off", "the last item isn't needed please"):
-            desk = Driver("- rope\n- oil\n- paint")
-            desk.hears(said)
-            self.assertEqual(desk.markdown, "- rope\n- oil", said)
+        ways = ("the last item can come off", "the last item isn't needed please")
+        self.assertBecomes("- rope\n- oil", "- rope\n- oil\n- paint", *ways)
 
     def test_all_places_go_only_where_it_is_said_outright(self) -> None:
         desk = Driver("A lamp is lit, the lamp too.")
@@ -82,9 +80,8 @@ class Looks(DeskCase):
         self.assertTrue(desk.markdown.startswith("- rope\n- oil\n- paint"), desk.markdown)
 
     def test_a_part_is_moved_to_an_edge(self) -> None:
-        desk = Driver("- rope\n- oil\n- paint")
-        desk.hears("make the last item the first")
-        self.assertEqual(desk.markdown, "- paint\n- rope\n- oil")
+        page, wanted = "- rope\n- oil\n- paint", "- paint\n- rope\n- oil"
+        self.assertBecomes(wanted, page, "make the last item the first")
 
     def test_words_that_say_nothing_known_make_it_no_request(self) -> None:
         for said in ("the red lamp by the door is bold", "yellow oilskins for the crew", "go on"):
@@ -119,10 +116,9 @@ class GoingOn(DeskCase):
         self.selects("by the quay", "select three words")
 
     def test_what_was_just_taken_away_comes_back(self) -> None:
-        for back in ("put it back please", "bring the sentence back", "restore what i deleted"):
-            desk = Driver(PAGE)
-            desk.hears("delete the second sentence", "go to the start", back)
-            self.assertEqual(desk.markdown, PAGE, back)
+        ways = ("put it back please", "bring the sentence back", "restore what i deleted")
+        gone = ("delete the second sentence", "go to the start")
+        self.assertBecomes(PAGE, PAGE, *ways, after=gone)
 
     def test_put_it_back_is_a_sentence_where_nothing_was_taken(self) -> None:
         desk = Driver(PAGE)
@@ -189,13 +185,9 @@ class Mending(DeskCase):
 
     def test_the_one_price_here_is_put_right(self) -> None:
         page, wanted = "We meet on 4 June. The cost is £40.", "We meet on 4 June. The cost is £45."
-        for said in ("the cost should be forty five pounds", "make it forty five pounds"):
-            desk = Driver(page)
-            desk.hears("go to the end", said)
-            self.assertEqual(desk.markdown, wanted, said)
-        desk = Driver(page)
-        desk.hears("change the price to forty five pounds")
-        self.assertEqual(desk.markdown, wanted)
+        ways = ("the cost should be forty five pounds", "make it forty five pounds")
+        self.assertBecomes(wanted, page, *ways, after=("go to the end",))
+        self.assertBecomes(wanted, page, "change the price to forty five pounds")
 
     def test_a_wish_for_another_price_is_a_sentence(self) -> None:
         desk = Driver("The cost is £40.")
@@ -208,10 +200,10 @@ class Mending(DeskCase):
         self.assertIn("We meet on 4 June.", desk.markdown)
 
     def test_an_answer_says_again_what_was_asked(self) -> None:
-        for said in ("put the second one in bold", "not the first the second", "i mean two"):
-            desk = Driver("Blue paint is here. Buy blue paint.")
-            desk.hears("bold blue paint", said)
-            self.assertEqual(desk.markdown, "Blue paint is here. Buy **blue paint**.", said)
+        page = "Blue paint is here. Buy blue paint."
+        wanted = "Blue paint is here. Buy **blue paint**."
+        ways = ("put the second one in bold", "not the first the second", "i mean two")
+        self.assertBecomes(wanted, page, *ways, after=("bold blue paint",))
 
     def test_an_answer_that_spares_one_does_nothing_to_it(self) -> None:
         for said in ("leave the second one", "not the second one", "keep the first one"):
@@ -232,6 +224,31 @@ class Mending(DeskCase):
         self.assertEqual(desk.markdown, page)
 
 
+class AsWritten(DeskCase):
+    """Words that stand on the page are no courtesy, and not said twice by mistake."""
+
+    def test_no_entry_keeps_its_no(self) -> None:
+        page, wanted = "The sign says no entry here.", "The sign says NO ENTRY here."
+        self.assertBecomes(wanted, page, "no entry in capital letters", "no entry in capitals")
+
+    def test_with_said_twice_names_the_word(self) -> None:
+        page = "Come with boots and a spare torch please."
+        self.assertBecomes(
+            "Come please.", page, "delete starting with with boots up to spare torch"
+        )
+
+    def test_what_takes_words_away_is_said_in_a_known_order(self) -> None:
+        for said in ("two item delete the", "all capitals set", "out every rope"):
+            desk = Driver("- rope\n- oil\n- paint")
+            desk.hears(said)
+            self.assertTrue(desk.markdown.startswith("- rope\n- oil\n- paint"), said)
+
+    def test_two_numbers_are_two(self) -> None:
+        self.assertBecomes(
+            "Between 2,000 and 2005", "", "between two thousand and two thousand and five"
+        )
+
+
 class Cells(DeskCase):
     PAGE = (
         "The rota.\n\n| Name | Kitchen | Boat |\n| --- | --- | --- |\n| Ida | 4 | 12 |\n"
@@ -239,14 +256,12 @@ class Cells(DeskCase):
     )
 
     def test_a_cell_is_named_by_its_row_and_its_column(self) -> None:
-        for said in (
+        ways = (
             "nell under kitchen is eleven",
             "in nell's row under kitchen put eleven",
             "replace what nell has in the kitchen column with eleven",
-        ):
-            desk = Driver(self.PAGE)
-            desk.hears(said)
-            self.assertEqual(desk.markdown, self.PAGE.replace("| 10 |", "| 11 |"), said)
+        )
+        self.assertBecomes(self.PAGE.replace("| 10 |", "| 11 |"), self.PAGE, *ways)
 
     def test_it_is_gone_to(self) -> None:
         for said in ("nell's row kitchen column", "put me in the cell where nell and kitchen meet"):
@@ -255,10 +270,8 @@ class Cells(DeskCase):
             self.assertIn("| 10, or so |", desk.markdown, said)
 
     def test_a_row_goes_by_its_name(self) -> None:
-        for said in ("take nell off the table", "nell has left delete her row"):
-            desk = Driver(self.PAGE)
-            desk.hears(said)
-            self.assertEqual(desk.markdown, self.PAGE.replace("\n| Nell | 10 | 3 |", ""), said)
+        ways = ("take nell off the table", "nell has left delete her row")
+        self.assertBecomes(self.PAGE.replace("\n| Nell | 10 | 3 |", ""), self.PAGE, *ways)
 
 
 class Shares(unittest.TestCase):

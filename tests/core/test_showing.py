@@ -32,8 +32,10 @@ class Lines(unittest.TestCase):
         for _, parts in layout.rows(1, layout.count):
             for b, line in parts:
                 block = document.blocks[b]
-                texts[b] += block.text[line.start : line.end]
-                wide = line.end - line.start > 1
+                text = block.text[line.start : line.end]
+                texts[b] += text
+                # A letter may be wider than its column; the space behind it breaks no line.
+                wide = len(text.rstrip(" ")) > 1
                 self.assertTrue(not wide or line.width <= room(block, style) + 0.01)
                 self.assertGreaterEqual(line.height, style.size)
         self.assertEqual(texts, [b.text for b in document.blocks])

@@ -299,8 +299,7 @@ class Voice(SoundCase):
         new = self.streamed(0).score
         at_best = self.decoder.whole(self.spoken[0]).score
         self.assertLess(new, at_best - 0.5)
-        # On a busy machine the beams of a stream are narrower.
-        self.assertAlmostEqual(self.streamed(0).score, at_best, delta=0.25)
+        self.assertAlmostEqual(self.streamed(0).score, at_best, delta=0.1)
         self.assertGreater(self.decoder._voice_frames, 0)
 
     def test_an_utterance_at_once_is_the_same_whatever_was_streamed_before(self) -> None:

@@ -10,7 +10,8 @@ from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Piece, Position, Range
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Words, as_things
+from nimble_lantern.core.targets.model import Places, Words
+from nimble_lantern.core.targets.words import named_as_written
 from nimble_lantern.core.writing.capitals import capitalised, title_case
 
 
@@ -74,8 +75,7 @@ def _its_letter(sitting: Sitting, parse: Parse) -> bool:
 
 def _quoted(sitting: Sitting, parse: Parse) -> bool:
     """ "Saltmarsh begins with a capital", of a word that stands there; no thing is named."""
-    target = parse.args.get("target")
-    return isinstance(target, Words) and not as_things(target)
+    return named_as_written(sitting.document, parse.args.get("target"))
 
 
 def _first_letter(text: str) -> str:

@@ -13,9 +13,9 @@ from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, Words, as_things, of_a_grid, of_the_page
+from nimble_lantern.core.targets.model import Places, Unit, of_a_grid, of_the_page
 from nimble_lantern.core.targets.resolve import nth_like
-from nimble_lantern.core.targets.words import exact, in_a_list
+from nimble_lantern.core.targets.words import in_a_list, named_as_written
 
 _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
 
@@ -137,10 +137,7 @@ def _parts_or_items(sitting: Sitting, parse: Parse) -> bool:
 def _both_stand(sitting: Sitting, parse: Parse) -> bool:
     """ "Brass should go before door", where both stand: it is there already, and is moved."""
     named = [parse.args.get("target"), parse.args.get("place")]
-    return all(
-        isinstance(v, Words) and not as_things(v) and exact(sitting.document, v.words)
-        for v in named
-    )
+    return all(named_as_written(sitting.document, value) for value in named)
 
 
 def _items(sitting: Sitting, r: Range, place: Places | None) -> tuple[Range, Range] | None:

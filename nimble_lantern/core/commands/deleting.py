@@ -55,6 +55,13 @@ def _item_by_words(sitting: Sitting, parse: Parse) -> bool:
     return in_a_list(sitting.document, parse.args.get("target"))
 
 
+def _plainly_named(sitting: Sitting, parse: Parse) -> bool:
+    """ "The last item delete", "every really delete"."""
+    target = parse.args.get("target")
+    every = isinstance(target, Words) and target.order is Order.EVERY
+    return every or _of_the_page(sitting, parse)
+
+
 def _out(sitting: Sitting, parse: Parse) -> bool:
     """ "Take that out" is said of what was just written, and "take the boat out" of a boat."""
     told = isinstance(parse.args.get("target"), That) or _of_the_page(sitting, parse)
@@ -84,6 +91,7 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
         when=_on_a_list,
     ),
     Way("(take | cut | wipe | throw | leave) {target} out", when=_out),
+    Way("{target} [please] (delete | remove | erase) [it | them]", when=_plainly_named),
     *(
         Way(pattern, when=_item_by_words)
         for pattern in (
@@ -109,6 +117,8 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
             "(chuck | knock | whip | get) {target} out",
             "(take | cut | wipe | throw) {target} away",
             "{target} goes [out]",
+            "{target} (can | could | should | has to) come off",
+            "{target} [is] (deleted | removed | gone | not needed)",
             "{target} is (rubbish | wrong | no good | nonsense | not right | too long | too much)"
             " (<remove> | <discard>) (it | that)",
             "we (can | could) (lose | do without) {target}",

@@ -49,7 +49,7 @@ CATALOGUE.table("about", {"(round | around | about)": True})
 
 
 @command(
-    "(put | set | add | insert | draw) {round} <about> {target}",
+    "(<put> | set | draw) {round} <about> {target}",
     *frames.made("{round}"),
     "(enclose | wrap | surround) {target} (in | with) {round}",
     "(quote | put quotes on) {target}",

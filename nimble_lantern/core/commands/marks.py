@@ -245,11 +245,13 @@ def highlight_in(sitting: Sitting, target: Places, ink: str) -> Done | Refusal:
     " (from | of | off | on) {target}",
     "take [all] [the] formatting off {target}",
     "(no | clear) formatting (for | on) {target}",
+    "[make (it | everything)] (plain text | no formatting) <everywhere>",
     example="make that plain",
     group="format",
 )
-def plain(sitting: Sitting, target: Places) -> Done:
-    """Take every mark off a target."""
+def plain(sitting: Sitting, target: Places | None = None) -> Done:
+    """Take every mark off a target, or off everything."""
+    target = target or Places((sitting.document.whole,))
     return _done(sitting, target, ("plain",), "is plain")
 
 

@@ -42,7 +42,6 @@ CATALOGUE.names("place", of=_names)
 @command(
     "(call | name | label) this (place | spot | point | bit | position) [as] {text:words}",
     "mark this (place | spot | point | bit | position) [as] {text:words}",
-    "bookmark (this | here) [as] {text:words}",
     "this (place | spot | point) is (called | named) {text:words}",
     "(give | let) this (place | spot) [have] the name {text:words}",
     "(remember | keep | mark | save) (this | the) (place | spot | point | position)"
@@ -50,6 +49,7 @@ CATALOGUE.names("place", of=_names)
     "(make | set | put | drop | leave) a (place | marker) [here] (called | named) {text:words}",
     "(call | name) [the place (at | of | where)] {target} the place {text:words}",
     "(call | name | mark) {target} as [the] place {text:words}",
+    "bookmark (this | here) [as] {text:words}",
     heard=1,
     example="call this place budget",
     group="moving",

@@ -33,7 +33,7 @@ from nimble_lantern.core.targets.model import (
     of_the_page,
 )
 from nimble_lantern.core.targets.sounds import phrase_key
-from nimble_lantern.core.targets.words import exact, places
+from nimble_lantern.core.targets.words import exact, named_as_written, places
 from nimble_lantern.core.writing.spelling import letter
 
 _FEW = 20
@@ -172,15 +172,15 @@ def _quoted(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     if not isinstance(target, Words):
         return of_the_page(target)
-    there = bool(exact(sitting.document, target.words)) and target.words[-1] not in PREPOSITIONS
-    return there and not as_things(target) and _no_sentence(sitting, parse)
+    there = named_as_written(sitting.document, target) and target.words[-1] not in PREPOSITIONS
+    return there and _no_sentence(sitting, parse)
 
 
 def _quoted_and_few(sitting: Sitting, parse: Parse) -> bool:
     """ "Exchange books for toys", and not "exchange books for toys on saturday"."""
     text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
     size = len(target.words) if isinstance(target, Words) else len(text)
-    few = len(text) <= size + 1 and not set(text) & PREPOSITIONS
+    few = len(text) <= size + 1 and not set(text) & (PREPOSITIONS - {"of"})
     return few and _quoted(sitting, parse)
 
 

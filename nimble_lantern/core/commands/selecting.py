@@ -19,11 +19,10 @@ from nimble_lantern.core.targets.model import (
     Unit,
     Units,
     Words,
-    as_things,
     of_the_page,
 )
 from nimble_lantern.core.targets.resolve import resolve
-from nimble_lantern.core.targets.words import exact
+from nimble_lantern.core.targets.words import named_as_written
 
 
 def _shown(sitting: Sitting, parse: Parse) -> bool:
@@ -42,9 +41,8 @@ def _of_a_page(sitting: Sitting, parse: Parse) -> bool:
 def _quoted(sitting: Sitting, parse: Parse) -> bool:
     """ "Mark lamp room", where these words stand; "mark the rope" may be said to somebody."""
     target = parse.args.get("target")
-    if not isinstance(target, Words) or len(target.words) < 2 or as_things(target):
-        return False
-    return bool(exact(sitting.document, target.words))
+    several = isinstance(target, Words) and len(target.words) > 1
+    return several and named_as_written(sitting.document, target)
 
 
 @command(

@@ -1,4 +1,4 @@
-"""What people say when they ask for a look, a choice or a removal: in whatever order it comes.
+"""What people say when they ask for a look, or to have something selected: in whatever order.
 
 Each phrase stands for what it asks; looks stand in the words in which they can be asked for after
 "make it".  Everyday words for the looks follow Roget's Thesaurus (1911, in the public domain).
@@ -18,10 +18,6 @@ class Role(Enum):
     ON = "on"
     JOINING = ""
     SELECT = "select"
-    GONE = "gone"
-    EVERYWHERE = "everywhere"
-    FIRST = "first"
-    LAST = "last"
 
 
 class Looks(Enum):
@@ -29,7 +25,6 @@ class Looks(Enum):
 
     LETTERS = "letters"
     COLOUR = "colour"
-    MARKS = "marks"
     BLOCK = "block"
 
 
@@ -63,34 +58,11 @@ _ROLES = {
     Role.ON: _phrases(
         "back to, in, into, on, over, under, round, around, for, across, through, with, as"
     ),
-    Role.EVERYWHERE: _phrases(
-        "everywhere, throughout, always, every time, all the way through, wherever it stands, in"
-        " every place, wherever it appears, each time, all over, in all places",
-    ),
     Role.JOINING: _phrases(
         "give, the, a, an, some, to, of, it, its, all, up, and, any, be, of it, there, plus, also"
         ", too, as well, together with, both, please"
     ),
     Role.SELECT: _phrases("select, selected, highlight, pick, pick out, mark, grab, choose, find"),
-    Role.GONE: _phrases(
-        "delete, remove, erase, lose, drop, scrap, bin, cut, chop, wipe, take out, rub out, get rid"
-        " of, take away, can go, must go, has to go, should go, can come out, can come off, out",
-        "should come out, has to come out, is not needed, isn't needed, not needed, not wanted",
-        "i don't want, i do not want, we don't need, we do not need, don't need, don't want",
-        "i don't need, i do not need, can be deleted, can be dropped, is superfluous, goes out",
-        "to be deleted, should be deleted, deleted, removed, gone, away",
-        "we can lose, we could lose, chuck, strike, clear, off",
-    ),
-    Role.FIRST: _phrases(
-        "first, to the top, at the top, to the very top, up to the top, to the beginning, at the"
-        " beginning, to the start, at the start, to the front, the first, at the very top"
-        " , right to the top, come first, go first, be first, goes first, comes first",
-    ),
-    Role.LAST: _phrases(
-        "last, to the end, at the end, to the bottom, at the bottom, down to the end, the last"
-        ", to the very end, at the very end, down to the bottom, on the end, come last, go last"
-        ", be last, goes last, comes last",
-    ),
 }  # fmt: skip
 _LOOKS = {
     Looks.LETTERS: {
@@ -112,17 +84,6 @@ _LOOKS = {
         "plain": "plain, no formatting, clear formatting, without formatting, strip formatting"
         ", clear the formatting, back to normal, plain text, unformatted, normal letters"
         ", plain letters, normal type",
-        "all capitals": "capitals, all capitals, caps, all caps, block capitals, block letters"
-        ", upper case, uppercase, capital letters, big letters, upper case letters",
-        "lower case": "lower case, lowercase, small letters, little letters, lower case letters",
-        "title case": "title case, headline capitals, headline case",
-        "start with a capital": "capital, capital letter, initial capital, big letter",
-        "capitalised": "capitalised, capitalized, capitalise, initial capitals",
-    },
-    Looks.MARKS: {
-        "in brackets": "brackets, round brackets, parentheses, bracketed",
-        "in square brackets": "square brackets",
-        "in quotes": "quotes, quotation marks, inverted commas, speech marks, quote marks",
     },
     Looks.BLOCK: {
         "a heading": "heading, title, main heading, headline, header, main title, top heading"

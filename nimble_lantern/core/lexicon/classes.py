@@ -99,8 +99,9 @@ CLASSES = {
     ),
     "everywhere": WordClass(
         "(everywhere | throughout | every time)",
-        "(each time [it (occurs | appears | comes)] | every time it (occurs | appears | comes)"
-        " | in (all | every) (place | places) | all the way through"
+        "(always | each time [it (occurs | appears | comes)]"
+        " | every time it (occurs | appears | comes) | in (all | every) (place | places)"
+        " | all the way through"
         " | (wherever | everywhere) it (appears | occurs | stands | says that)"
         " | in the whole (document | text | letter))",
     ),

@@ -2,7 +2,8 @@
 
 Patterns hold the usual word orders.  Here an utterance is a target of this page and what is said
 around it; if every word of that is known to ask for something, and all of it together asks for one
-thing, it is put in the usual order, and then read as any other wording is.
+thing, it is put in the usual order, and then read as any other wording is.  Only looks and
+selections are asked for so: what takes or changes words has to be said in a known order.
 """
 
 from __future__ import annotations
@@ -14,19 +15,16 @@ from nimble_lantern.core.grammar.automaton import Match
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.lexicon.asked import LONGEST, LOOKS, ROLES, Looks, Phrase, Role
 from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE
-from nimble_lantern.core.lexicon.desk import TRADE_NOUNS
-from nimble_lantern.core.targets.model import Order, That, Units, Words, as_things, of_the_page
-from nimble_lantern.core.writing.cardinals import cardinal, ordinal
+from nimble_lantern.core.targets.model import That, Units, Words, as_things, of_the_page
+from nimble_lantern.core.writing.cardinals import cardinal
 
 _LONGEST = 16
 """Words of a request."""
 _MOST_READINGS, _MOST_WAYS = 12, 16
-_TELLING = frozenset(w for p in LOOKS for w in p) | frozenset(
-    w
-    for p, roles in ROLES.items()
-    for w in p
-    if {Role.SELECT, Role.GONE, Role.FIRST, Role.LAST, Role.OFF} & set(roles)
+_TELLING = frozenset(w for phrase in LOOKS for w in phrase) | frozenset(
+    w for phrase, roles in ROLES.items() for w in phrase if Role.SELECT in roles
 )
+"""No request without one of these."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -64,19 +62,9 @@ def in_order(words: Sequence[str]) -> Iterator[tuple[str, ...]]:
             for left in before[i]:
                 for right in behind[j]:
                     asked = _asked(value, left, right)
-                    if asked and _may_be_done(asked[0][0], value, words, words[i:j]):
+                    if asked:
                         made[(*asked[0], *words[i:j], *asked[1])] = None
-    made.update(dict.fromkeys(_of_everything(behind[0])))
     yield from (m for m in made if m != words)
-
-
-def _of_everything(ways: list[_Saying]) -> Iterator[Phrase]:
-    """ "Plain text throughout"."""
-    for said in ways:
-        roles = {s.role for s in said} - {None, Role.JOINING, Role.ON, Role.MAKE}
-        looks = {s.look for s in said if s.look}
-        if roles == {Role.EVERYWHERE} and len(looks) == 1:
-            yield ("make", "everything", *looks.pop())
 
 
 def _before(words: Phrase) -> list[list[_Saying]]:
@@ -135,12 +123,6 @@ def _asked(target: object, left: _Saying, right: _Saying) -> tuple[Phrase, Phras
     """What stands before and behind the target where all of it is one request."""
     said = (*left, *right)
     roles = {s.role for s in said} - {None, Role.JOINING}
-    if Role.EVERYWHERE in roles:
-        # "Trust always with a capital": every place where the words stand.
-        if not isinstance(target, Words) or target.order is not None or target.called:
-            return None
-        asked = _asked(target, _but(left, Role.EVERYWHERE), _but(right, Role.EVERYWHERE))
-        return asked and ((*asked[0], "every"), asked[1])
     looks = tuple(dict.fromkeys(s.look for s in said if s.look))
     if looks:
         kinds = {s.kind for s in said if s.kind}
@@ -153,43 +135,8 @@ def _asked(target: object, left: _Saying, right: _Saying) -> tuple[Phrase, Phras
         joined = tuple(w for n, look in enumerate(looks) for w in (*("and",)[: n and 1], *look))
         return ("make",), joined
     if roles - {Role.MAKE, Role.WISH} == {Role.SELECT}:
-        return (("select",), ()) if _is_part(target) else None
-    if roles - {Role.WISH} == {Role.GONE}:
-        every = isinstance(target, Words) and target.order is Order.EVERY
-        return (("delete",), ()) if _is_part(target) or every else None
-    for role, edge in ((Role.FIRST, "start"), (Role.LAST, "end")):
-        told = any(s.role is role for s in right)  # "the last item" names one, before it
-        if told and roles <= {role, Role.MAKE, Role.WISH} and _is_part(target):
-            return ("move",), ("to", "the", edge)
+        return (("select",), ()) if of_the_page(target) else None
     return None
-
-
-def _but(said: _Saying, role: Role) -> _Saying:
-    return tuple(s for s in said if s.role is not role)
-
-
-_TAKES = frozenset(("delete", "move"))
-_OUTRIGHT = frozenset(("delete", "remove", "erase"))
-
-
-def _may_be_done(verb: str, target: object, words: Phrase, named: Phrase) -> bool:
-    """What takes text from its place has to be said plainly: "every lamp out" is a sentence."""
-    if verb not in _TAKES:
-        return True
-    return _well_named(named) and (_is_part(target) or not _OUTRIGHT.isdisjoint(words))
-
-
-def _well_named(words: Phrase) -> bool:
-    """Whether a part is named as people name one: "the last item", "row two", not "two row"."""
-    named = words[0] in DETERMINERS | TRADE_NOUNS | _ORDERS
-    return named or ordinal(words, 0) is not None
-
-
-_ORDERS = frozenset("last final first next previous both all every each bottom top".split())
-
-
-def _is_part(target: object) -> bool:
-    return of_the_page(target)
 
 
 def _sure(

@@ -57,7 +57,7 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     """
     words = tuple(words)
     found = exactly(sitting, words, whole)
-    if found.kind is Judged.COMMAND and not (found.parse and found.parse.free):
+    if found.kind is Judged.COMMAND and found.parse and _all_said(found.parse):
         return found
     asked = [_Asked(p, exactly(sitting, p.words, whole)) for p in plainer_than(words)]
     if found.kind is Judged.COMMAND:
@@ -68,8 +68,6 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
                 continue
             fewer = len(words) - len(plain.words)
             if _ends_the_text(words, found, fewer) or _begins_the_text(words, found):
-                continue
-            if _named_so(found, plain):
                 continue
             if same.kind is Judged.COMMAND and _swallowed(found, same, fewer):
                 return same
@@ -180,13 +178,10 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
     return found
 
 
-def _named_so(found: Verdict, plain: Plainer) -> bool:
-    """Whether what sounds like courtesy stands on the page: "no entry in capitals"."""
-    values = list((found.parse.args if found.parse else {}).values())
-    values += [end for v in values if isinstance(v, Through) for end in (v.first, v.last)]
-    named = (v.words for v in values if isinstance(v, Words))
-    said = f" {' '.join(plain.words)} "
-    return any(f" {' '.join(words)} " not in said for words in named)
+def _all_said(parse: Parse) -> bool:
+    """Whether all of the words are the command's own, or name what was found on the page."""
+    named = any(isinstance(value, Named) for value in parse.args.values())
+    return not parse.free or not named and not _stranger(parse)
 
 
 def _begins_the_text(words: tuple[str, ...], found: Verdict) -> bool:

@@ -12,7 +12,7 @@ from nimble_lantern.core.document.changes import changed
 from nimble_lantern.core.document.model import Block, Document, Kind, Position, Range
 from nimble_lantern.core.lexicon.closed import DETERMINERS, SLIGHT
 from nimble_lantern.core.lexicon.names import MONTHS
-from nimble_lantern.core.targets.model import Words
+from nimble_lantern.core.targets.model import Words, as_things
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.writing.cardinals import in_words
 from nimble_lantern.core.writing.spoken import Forms, ordinal_forms, plain, spoken_forms
@@ -165,6 +165,13 @@ def places(
         if found:
             return found
     return []
+
+
+def named_as_written(document: Document, target: object) -> bool:
+    """Whether a target is words as they stand there, and no thing is named: "lamp room", not "the
+    rope", which may be said to somebody."""
+    stands = isinstance(target, Words) and not as_things(target)
+    return stands and isinstance(target, Words) and bool(exact(document, target.words))
 
 
 def in_a_list(document: Document, target: object) -> bool:
