@@ -1,28 +1,31 @@
-"""The `lantern` command."""
+"""The `lantern` command.
+
+Each command imports what it needs: the decoders' processes load this module, too.
+"""
 
 from __future__ import annotations
 
+import gc
 import os
 import sys
 import traceback
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from pathlib import Path
-from typing import Any
+from typing import TYPE_CHECKING, Any
 
 import click
 
-from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.errors import BadInput, LanternError, WrongUse
-from nimble_lantern.core.mending.word_book import from_text
-from nimble_lantern.files import read_file, read_text, write_file
-from nimble_lantern.outside import passages_of, passages_text
-from nimble_lantern.playing import desk_with, folder_desk, output, run_cases, script_hearings
-from nimble_lantern.shell import LiveDesk
+
+if TYPE_CHECKING:
+    from nimble_lantern.shell import LiveDesk
 
 
 def main() -> None:
     """Run a command; whatever goes wrong is one plain line, never a traceback."""
+    # The grammar is a hundred thousand objects, none of them garbage: look through them seldom.
+    gc.set_threshold(100_000, 20, 20)
     # What a desk writes is for its owner's eyes only.
     os.umask(0o077)
     try:
@@ -82,6 +85,10 @@ def playing_options(command: Callable[..., Any]) -> Callable[..., Any]:
 def _desk(
     data: Path | None, start_file: Path | None, settings: tuple[str, ...]
 ) -> Iterator[LiveDesk]:
+    from nimble_lantern.core.document.model import Document
+    from nimble_lantern.files import read_file
+    from nimble_lantern.playing import desk_with, folder_desk
+
     document = None
     if start_file is not None:
         document, losses = read_file(start_file, "The start file")
@@ -114,6 +121,9 @@ def perform(
     trail: bool,
 ) -> None:
     """Play SCRIPT (- for standard input), and print the document."""
+    from nimble_lantern.files import read_text
+    from nimble_lantern.playing import run_cases, script_hearings
+
     if cases is not None:
         if script is not None:
             raise WrongUse("Give a script or --cases, not both.")
@@ -162,6 +172,8 @@ def hear(
 
 
 def _printed(desk: LiveDesk, form: str, trail: bool) -> None:
+    from nimble_lantern.playing import output
+
     text, losses = output(desk, form, trail)
     click.echo(text)
     for loss in losses:
@@ -173,6 +185,8 @@ def _printed(desk: LiveDesk, form: str, trail: bool) -> None:
 @click.argument("target", metavar="OUT", type=click.Path(path_type=Path))
 def convert(source: Path, target: Path) -> None:
     """Turn the file IN into OUT; their suffixes tell the formats."""
+    from nimble_lantern.files import read_file, write_file
+
     document, losses = read_file(source, "The file")
     for loss in (*losses, *write_file(target, document)):
         click.echo(loss, err=True)
@@ -250,6 +264,8 @@ def words() -> None:
 @click.option("--data", required=True, type=click.Path(path_type=Path), help="The desk's folder.")
 def export_words(file: Any, data: Path) -> None:
     """Write the word book of a desk into FILE (- for standard output)."""
+    from nimble_lantern.playing import folder_desk
+
     with folder_desk(data, None, {}) as desk:
         file.write(desk.sitting.word_book.to_text())
 
@@ -259,6 +275,10 @@ def export_words(file: Any, data: Path) -> None:
 @click.option("--data", required=True, type=click.Path(path_type=Path), help="The desk's folder.")
 def import_words(file: Path, data: Path) -> None:
     """Add the words of FILE to the word book of a desk; all of them, or none."""
+    from nimble_lantern.core.mending.word_book import from_text
+    from nimble_lantern.files import read_text
+    from nimble_lantern.playing import folder_desk
+
     text = read_text(file, "The word book")
     with folder_desk(data, None, {}) as desk:
         before = len(desk.sitting.word_book.entries)
@@ -365,6 +385,9 @@ def passages() -> None:
 @click.option("--data", required=True, type=click.Path(path_type=Path), help="The desk's folder.")
 def export_passages(file: Any, data: Path) -> None:
     """Write the passages of a desk into FILE (- for standard output)."""
+    from nimble_lantern.outside import passages_text
+    from nimble_lantern.playing import folder_desk
+
     with folder_desk(data, None, {}) as desk:
         file.write(passages_text(desk.sitting.passages))
 
@@ -374,6 +397,10 @@ def export_passages(file: Any, data: Path) -> None:
 @click.option("--data", required=True, type=click.Path(path_type=Path), help="The desk's folder.")
 def import_passages(file: Path, data: Path) -> None:
     """Add the passages of FILE to those of a desk; one of the same name gives way."""
+    from nimble_lantern.files import read_file
+    from nimble_lantern.outside import passages_of
+    from nimble_lantern.playing import folder_desk
+
     found = passages_of(read_file(file, "The passages").document)
     if not found:
         raise BadInput(f"There are no passages in {file}: each begins with a heading, its name.")

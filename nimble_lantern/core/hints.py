@@ -4,11 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from wordfreq import zipf_frequency
-
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.kinds import Attention, Judged, Lamp
 from nimble_lantern.core.lexicon.closed import DULL
+from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.practice.watching import lesson_of, step_of
 from nimble_lantern.core.reading.nearest import round_here
 from nimble_lantern.core.reading.reader import judge
@@ -208,7 +207,7 @@ def _unknown_name(sitting: Sitting) -> str | None:
     """A rare name that the document repeats, and that the word book lacks."""
     named = sitting.names.follow(sitting.document.blocks)
     for form in named.repeated(_OFTEN):
-        rare = min(zipf_frequency(word, "en") for word in form) < _RARE
+        rare = min(zipf(word) for word in form) < _RARE
         if rare and all(w.isalpha() for w in form) and sitting.word_book.find(form) is None:
             return " ".join(form)
     return None

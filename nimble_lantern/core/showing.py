@@ -7,7 +7,16 @@ from dataclasses import dataclass, replace
 
 from nimble_lantern.core.commands.aloud import word_read
 from nimble_lantern.core.commands.places import places_of
-from nimble_lantern.core.document.layout import CELL_PAD, INDENT, Face, Line, face_of, indent, runs
+from nimble_lantern.core.document.layout import (
+    CELL_PAD,
+    INDENT,
+    Face,
+    Line,
+    face_of,
+    indent,
+    runs,
+    sign_of,
+)
 from nimble_lantern.core.document.model import Block, Document, Position, Range, Span
 from nimble_lantern.core.document.pages import PrintedLine
 from nimble_lantern.core.doubts import doubts
@@ -18,7 +27,6 @@ from nimble_lantern.core.reviewing.notes import notes_of
 from nimble_lantern.core.reviewing.passages import open_blanks
 from nimble_lantern.core.state import Settings, Sitting
 
-_BULLETS = "•◦▪"
 _MARGIN_LINES = 2
 PENNANT = 16.0
 """Pixels that a line with pennants is taller by, so that they cover no words."""
@@ -283,22 +291,6 @@ def _pennants(sitting: Sitting) -> list[tuple[int, Range]]:
         return []
     options = enumerate(sitting.question.options, 1)
     return [(n, r) for n, option in options for r in option.ranges]
-
-
-def sign_of(blocks: Sequence[Block], b: int) -> str:
-    """The bullet, or the number of an item among its neighbours of the same level."""
-    block, level = blocks[b], blocks[b].level or 1
-    if block.list != "numbered":
-        return _BULLETS[min(level, 3) - 1]
-    number = 1
-    for other in reversed(blocks[:b]):
-        if other.kind != "item" or (other.level or 1) < level:
-            break
-        if (other.level or 1) == level:
-            if other.list != "numbered":
-                break
-            number += 1
-    return f"{number}."
 
 
 def _segments(

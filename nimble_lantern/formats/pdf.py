@@ -24,12 +24,12 @@ from nimble_lantern.core.document.layout import (
     face_of,
     indent,
     runs,
+    sign_of,
 )
 from nimble_lantern.core.document.metrics import DEFAULT_FAMILY, FAMILIES, FONTS
 from nimble_lantern.core.document.model import Align, Block, Document, Kind, Span
 from nimble_lantern.core.document.pages import PAPER, POINTS, TOP, PrintedLine, pages
 from nimble_lantern.core.document.styles import shade_of
-from nimble_lantern.core.showing import sign_of
 from nimble_lantern.formats.building import notes_lost, safe_link
 from nimble_lantern.formats.registry import FileFormat, Written
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import os
 import sqlite3
+from functools import cache, partial
 from pathlib import Path
 from typing import Any
 
@@ -42,11 +43,22 @@ def connect(path: Path) -> Engine:
 
 
 def in_memory() -> Engine:
-    """An engine on a database of its own that is gone with it."""
-    engine = create_engine(
-        "sqlite://", poolclass=StaticPool, connect_args={"check_same_thread": False}
-    )
+    """An engine on a database of its own that is gone with it.
+
+    Statements are put into SQL once for all of them: that costs more than running them.
+    """
+    kind, statements = _memory()
+    pool = StaticPool(partial(sqlite3.connect, ":memory:", check_same_thread=False))
+    engine = Engine(pool, kind.dialect, kind.url, execution_options={"compiled_cache": statements})
     return _transactional(engine, ("foreign_keys=ON",))
+
+
+@cache
+def _memory() -> tuple[Engine, dict[Any, Any]]:
+    """An engine whose dialect has seen a connection, and the statements compiled for it."""
+    engine = create_engine("sqlite://", poolclass=StaticPool)
+    with engine.connect():
+        return engine, {}
 
 
 def _transactional(engine: Engine, pragmas: tuple[str, ...]) -> Engine:

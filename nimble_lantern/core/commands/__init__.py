@@ -90,5 +90,3 @@ __all__ = [
     "word_book",
     "writing",
 ]
-
-CATALOGUE.grammar.check()

@@ -467,7 +467,8 @@ CATALOGUE.table("until_now", {"(so far | by now | until now | now | here)": True
 
 @command(
     "how many (words | lines) (are there | do i have | does it have) [<until_now>]",
-    "how many (words | lines) is (this | it) [<until_now>]",
+    "how many (words | lines) (is | are | does) (this | it | that | these | the letter) [have]"
+    " [<until_now>]",
     "how many (words | lines) [(are there | are | do i have)] in (it | this | all | total)",
     "how many (words | lines) (are there | are | do i have) in <paper> [<until_now>]",
     "how (long | many words) is <paper> [<until_now>]",

@@ -4,10 +4,9 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from wordfreq import zipf_frequency
-
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.moving import paste_at
+from nimble_lantern.core.composing.starting import empty_beside
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import (
     AddBlocks,
@@ -21,6 +20,7 @@ from nimble_lantern.core.document.edits import (
 from nimble_lantern.core.document.model import Document, Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import DAYS, MONTHS, PROPER
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import Order, Places, Unit, Units, Words, as_things
@@ -153,7 +153,7 @@ def _keeps_capital(sitting: Sitting, word: str) -> bool:
     bare = word.strip(",.;:!?").replace("’", "'").lower()
     named = sitting.names.follow(sitting.document.blocks).match([bare], 0)
     plain = bare in {*PROPER.split(), *DAYS, *MONTHS} or bare.split("'")[0] == "i"
-    return bool(named) or plain or word[1:2].isupper() or zipf_frequency(bare, "en") < _NAME
+    return bool(named) or plain or word[1:2].isupper() or zipf(bare) < _NAME
 
 
 _NAME = 3.0
@@ -221,16 +221,18 @@ def join_to(
     example="new paragraph before the last sentence",
     group="revising",
 )
-def split(sitting: Sitting, target: Places, side: str = "before") -> Done | Refusal:
-    """Begin a new paragraph before or after a target."""
-    at = target.first.start if side == "before" else target.first.end
+def split(sitting: Sitting, target: Places, side: str = "") -> Done | Refusal:
+    """Begin a new paragraph before or after a target; an empty one, where it is whole."""
+    at = target.first.end if side == "after" else target.first.start
     block = sitting.document.blocks[at.block]
     if side == "after":
         size = len(block.text) - len(block.text[at.offset :].lstrip(".,;:?!)]}’”"))
         at = Position(at.block, size)
     left, right = block.text[: at.offset].rstrip(" "), block.text[at.offset :].lstrip(" ")
     if not left or not right:
-        return Refusal("There is a new paragraph there already.")
+        if not side or block.cell is not None:
+            return Refusal("There is a new paragraph there already.")
+        return Done(empty_beside(sitting, at.block, side), "a new paragraph")
     end = len(block.text) - len(right)
     steps = (Splice(at.block, len(left), end, Piece()), Split(at.block, len(left), block.format))
     after = sitting.edited(Edit(steps))

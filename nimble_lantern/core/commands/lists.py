@@ -6,6 +6,7 @@ from nimble_lantern.core.commands.blocks import reformatted
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.composing.starting import empty_beside
 from nimble_lantern.core.document.edits import Edit, Reformat, Splice
 from nimble_lantern.core.document.model import Kind, Piece, Range
 from nimble_lantern.core.document.units import block_range
@@ -15,7 +16,8 @@ from nimble_lantern.core.lexicon.closed import PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.names import DAYS, MONTHS, PROPER
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.targets.model import Places, Unit, Units
+from nimble_lantern.core.targets.words import in_a_list
 
 DEEPEST = 6
 
@@ -52,6 +54,36 @@ def next_item(sitting: Sitting) -> Done:
 def end_list(sitting: Sitting) -> Done:
     """Go on in normal text after a list."""
     return Done(compose(sitting, ("end", "list")).sitting, "normal text after the list")
+
+
+def _beside_an_item(sitting: Sitting, parse: Parse) -> bool:
+    target = parse.args.get("target")
+    if not in_a_list(sitting.document, target):
+        return isinstance(target, Units) and target.unit is Unit.ITEM
+    return True
+
+
+@command(
+    "(new | next | another) [list] (item | bullet | point | bullet point) {side:beside} {target}",
+    "(add | insert | put | make | start) (a | another | a new) [list] (bullet | point | bullet"
+    " point | list item) {side:beside} {target}",
+    "(add | insert | put | make | start) (an | another | a new) (item | entry) {side:beside}"
+    " {target}",
+    "{side:beside} {target} (new | another) [list] (item | bullet | point | bullet point)",
+    heard=1,
+    example="new item after the gate",
+    group="format",
+    when=_beside_an_item,
+)
+def item_beside(sitting: Sitting, target: Places, side: str) -> Done | Refusal:
+    """Begin an item before or after another."""
+    b = target.first.start.block if side == "before" else target.ranges[-1].end.block
+    if sitting.document.blocks[b].kind is not Kind.ITEM:
+        return Refusal("That stands in no list.")
+    return Done(
+        empty_beside(sitting, b, side),
+        f"a new item {side} {quoted(sitting.document.blocks[b].text)}",
+    )
 
 
 def _there_is_a_list(sitting: Sitting, parse: Parse) -> bool:

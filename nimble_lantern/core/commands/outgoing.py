@@ -150,9 +150,13 @@ def print_pages(
     "(show | list) [me] [the | my] (prints | printed pages)",
     "(show | see) [me] (it | this | the (document | letter)) as it (prints | will print | is"
     " printed)",
-    "show [me] (how | what) (it | this) (looks | will look) [like]"
+    "show [me] (how | what) (it | this) (looks | will look | is going to look) [like]"
     " (on paper | printed | when printed)",
-    "(what will it look like | how will it look) (printed | on paper | when [it is] printed)",
+    "(show | let) [me] [see] how (it | this | the (document | letter)) (prints | will print"
+    " | comes out [on paper] | will come out [on paper])",
+    "(what will it look like | how will it look | how does (it | this) look | what does (it | this)"
+    " look like) (printed | on paper | when [it is] printed)",
+    "how (will (it | this) | does (it | this)) (print | come out) [on paper]",
     "print preview",
     "show print number {number}",
     heard=1,

@@ -38,6 +38,9 @@ CATALOGUE.table("dialect", {"british": "british", "american": "american"})
     "(use | write) {dialect} (english | spelling | conventions)",
     "{dialect} (english | spelling | conventions)",
     "(switch | change) to {dialect} [(english | spelling)]",
+    "(<adopt> | write (in | with)) {dialect} (english | spelling | spellings | conventions)",
+    "<adopt> the {dialect} (conventions | way of spelling)",
+    "spell [(it | words | everything)] the {dialect} way",
     example="british spelling",
     group="writing",
 )
@@ -84,6 +87,7 @@ _HEARS = {
 
 @command(
     "(listen with | listen through | switch to | use) {engine}",
+    "<adopt> {engine}",
     "(hear | listen to) me with {engine}",
     example="listen with the browser",
     group="listening",
@@ -141,10 +145,12 @@ CATALOGUE.table("shade", {"(light | white | bright)": "light", "(dark | black)":
 
 @command(
     "{shade} paper",
-    "(use | switch to | change to | put on | give me | i want) [the] {shade} (paper | page | mode"
-    " | background)",
+    "<adopt> {shade} (paper | page | mode | background | screen)",
+    "<adopt> (the | a) {shade} (paper | page | mode | background | screen)",
     "{shade} (background | page)",
-    "make the (paper | page | background | screen) {shade}",
+    "make the (paper | page | background | screen) {shade} [again]",
+    "the (paper | page | background | screen) <shall> [be] {shade} [again]",
+    "(turn | put | set) the (paper | page | background | screen) [to] {shade}",
     "(turn | switch) (the lights (off | out) | off the lights)",
     example="dark paper",
     group="desk",
@@ -162,8 +168,10 @@ CATALOGUE.table(
 
 @command(
     "{contrast} contrast",
-    "(use | switch to | give me | i want | i need) {contrast} contrast",
+    "<adopt> {contrast} contrast",
     "contrast {contrast}",
+    "(set | turn) the contrast to {contrast} [again]",
+    "make the contrast {contrast} [again]",
     example="high contrast",
     group="desk",
 )
@@ -187,6 +195,8 @@ CATALOGUE.table("shown", {"(rude | offensive | bad) words": True})
 @command(
     "(digits | numerals) on",
     "(write | put) [all] numbers (in | as) (digits | figures)",
+    "<adopt> (digits | figures | numerals) for [(all | the)] numbers",
+    "numbers <shall> be [written] (in | as) (digits | figures)",
     example="digits on",
     group="writing",
 )

@@ -17,6 +17,7 @@ from nimble_lantern.core.effects import (
 )
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE
 from nimble_lantern.core.lexicon.names import DAYS
 from nimble_lantern.core.state import Done, FoundDocument, Option, Question, Sitting, View
 from nimble_lantern.core.targets.words import exact
@@ -71,6 +72,13 @@ def find_documents(sitting: Sitting, text: tuple[str, ...]) -> Done:
     return Done(there, f"what says “{' '.join(text)}” on the shelf", (FindDocuments(text),))
 
 
+def _named_by(sitting: Sitting, words: tuple[str, ...]) -> str | None:
+    """The one document whose name has all of these words that tell something."""
+    telling = set(words) - LITTLE - DETERMINERS
+    named = [name for name in sitting.shelf if telling <= set(name.lower().split())]
+    return named[0] if telling and len(named) == 1 else None
+
+
 @command(
     "(open | go to | switch to | bring up | get out) <paper> <about> {text:words}",
     heard=1,
@@ -80,6 +88,9 @@ def find_documents(sitting: Sitting, text: tuple[str, ...]) -> Done:
 )
 def open_found(sitting: Sitting, text: tuple[str, ...]) -> Done:
     """Open the one document that says so; of several, choose by number."""
+    named = _named_by(sitting, text)
+    if named is not None:
+        return _opened(sitting, named)
     there = replace(sitting, view=View.SHELF)
     effect = FindDocuments(text, opens=True)
     return Done(there, f"opening what says “{' '.join(text)}”", (effect,))
@@ -128,9 +139,10 @@ def open_numbered(
 ) -> Done | Refusal:
     """Open a document by its number on the shelf."""
     n = number if number is not None else position or 0
-    if not 1 <= n <= len(sitting.shelf):
-        return Refusal(f"There is no number {n} on the shelf.")
-    return _opened(sitting, sitting.shelf[n - 1])
+    names = tuple(f.name for f in sitting.found) or sitting.shelf
+    if not 1 <= n <= len(names):
+        return Refusal(f"There is no number {n} {'here' if sitting.found else 'on the shelf'}.")
+    return _opened(sitting, names[n - 1])
 
 
 def _opened(sitting: Sitting, name: str) -> Done:

@@ -12,6 +12,7 @@ from nimble_lantern.core.commands.table_here import (
     here,
     in_table,
     of_table,
+    row_named,
     table_of,
     there_is,
     whole_out,
@@ -434,6 +435,16 @@ def to_text(sitting: Sitting, table: Table, listed: str = "") -> Done | Refusal:
     return Done(after.placed(Position(b, len(made[-1].text))), f"{many(len(made), 'row')} as text")
 
 
+def _a_row_and_a_column(sitting: Sitting, parse: Parse) -> bool:
+    """ "In week two put Nell under boat", where there is such a row, and such a column."""
+    table = here(sitting)
+    if isinstance(table, Refusal):
+        return False
+    row, column = (tuple(parse.args.get(name, ())) for name in ("row", "column"))
+    found = row_named(sitting, table, row), column_named(sitting, table, column)
+    return found[0] is not None and found[1] is not None
+
+
 @command(
     "(put | write | type | set) {text:words} (in | into) [the cell] row {rows:number} [and] column"
     " {columns:number}",
@@ -441,6 +452,19 @@ def to_text(sitting: Sitting, table: Table, listed: str = "") -> Done | Refusal:
     Way("(put | write | enter) {text:words} (in | into | at) {crossed}", when=in_table),
     Way("row {rows:number} column {columns:number} (is | says | should say) {text:words}",
         when=in_table),
+    *(
+        Way(pattern, when=_a_row_and_a_column)
+        for pattern in (
+            "(in | for | on | at) {row:words} (put | write | enter | have) {text:words} (under | in"
+            " | for | on | at) [the] {column:words} [column]",
+            "(in | for | under | at) [the] {column:words} [column] (put | write | enter | have)"
+            " {text:words} (in | for | on | at) {row:words}",
+            "(put | write | enter) {text:words} (under | in) [the] {column:words} [column] (in"
+            " | for | on | at) {row:words}",
+            "(put | write | enter) {text:words} (in | for | on | at) {row:words} under [the]"
+            " {column:words} [column]",
+        )
+    ),
     heard=1,
     example="put noon in row two column three",
     group="format",
@@ -454,8 +478,13 @@ def put(
     rows: int = 0,
     columns: int = 0,
     crossed: Places | None = None,
+    row: tuple[str, ...] = (),
+    column: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Write words into a cell, in the place of what it says."""
+    if row and column:
+        found = row_named(sitting, table, row), column_named(sitting, table, column)
+        rows, columns = (-1 if n is None else n + 1 for n in found)
     if crossed is not None:
         cell = sitting.document.blocks[crossed.first.start.block].cell
         assert cell is not None

@@ -5,13 +5,12 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-from wordfreq import zipf_frequency
-
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.errors import BadInput, Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.lexicon.desk import SPOKEN_OF
+from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.mending.tray import letters_of
 from nimble_lantern.core.mending.word_book import MOST_ENTRIES, BookEntry, entry_of
 from nimble_lantern.core.origins import utterance_at
@@ -85,7 +84,7 @@ def written_as(sitting: Sitting, words: Sequence[str]) -> str:
     if stands:
         # In the middle of a sentence a word shows its own capitals.
         return bare(next((t for t in stands if t[:1].islower()), stands[-1]))
-    known = (capitalised(w) if zipf_frequency(w, "en") < _A_WORD else w for w in words)
+    known = (capitalised(w) if zipf(w) < _A_WORD else w for w in words)
     return " ".join(known)
 
 

@@ -6,8 +6,6 @@ import re
 from collections.abc import Sequence
 from dataclasses import replace
 
-from wordfreq import zipf_frequency
-
 from nimble_lantern.core.composing.placing import (
     Wrote,
     choices_at,
@@ -30,6 +28,7 @@ from nimble_lantern.core.document.model import (
     Position,
     Range,
 )
+from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.state import Marks, Sitting
 from nimble_lantern.core.writing.capitals import AsHeard, AsItStands, capitalised, starts_sentence
 from nimble_lantern.core.writing.lexer import mark_named
@@ -81,7 +80,7 @@ def _a_name(document: Document, r: Range) -> bool:
 
 def _unknown(words: Sequence[str]) -> bool:
     """Whether a word is so rare that it is a name where it takes a name's place."""
-    return len(words) == 1 and words[0].isalpha() and zipf_frequency(words[0], "en") < _RARE
+    return len(words) == 1 and words[0].isalpha() and zipf(words[0]) < _RARE
 
 
 _RARE = 4.0

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 from bisect import bisect_left, bisect_right
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from itertools import accumulate
 from typing import NamedTuple
@@ -21,6 +21,7 @@ HEADING_SCALE = {1: 1.7, 2: 1.4, 3: 1.2}
 _SMALL = 0.7
 LEADING = 1.7
 GAP = 10.0
+_BULLETS = "•◦▪"
 _CHUNK = re.compile(r"[^ \n-]*-+(?=\w)|[^ \n]+| +|\n")
 
 
@@ -98,6 +99,22 @@ def indent(block: Block) -> float:
     if block.kind == "item":
         return INDENT * (block.level or 1)
     return INDENT if block.kind == "quotation" else 0.0
+
+
+def sign_of(blocks: Sequence[Block], b: int) -> str:
+    """The bullet, or the number of an item among its neighbours of the same level."""
+    block, level = blocks[b], blocks[b].level or 1
+    if block.list != "numbered":
+        return _BULLETS[min(level, 3) - 1]
+    number = 1
+    for other in reversed(blocks[:b]):
+        if other.kind != "item" or (other.level or 1) < level:
+            break
+        if (other.level or 1) == level:
+            if other.list != "numbered":
+                break
+            number += 1
+    return f"{number}."
 
 
 def room(block: Block, style: PageStyle) -> float:

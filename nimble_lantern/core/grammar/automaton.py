@@ -165,7 +165,6 @@ class Grammar:
         if key in self._patterns:
             raise CatalogueError(f"The pattern {pattern!r} stands twice in <{rule}>.")
         self._patterns[key] = pattern
-        notation.parse(pattern)
         self.productions.setdefault(rule, []).append(Production(pattern, build, owner, heard, when))
         self._compiled.clear()
 
@@ -180,7 +179,7 @@ class Grammar:
         return self._compiled[key]
 
     def check(self) -> None:
-        """CatalogueError if a pattern names a rule that nobody defined."""
+        """Compile all of it; CatalogueError if a pattern does not add up or asks for no rule."""
         for rule in list(self.productions):
             for state in self.states(rule):
                 for name, _, _ in state.slots:

@@ -59,6 +59,11 @@ CLASSES = {
         " | i would like to see | how about | what about | i fancy | could do with | let's see"
         " | we could do with)",
     ),
+    "adopt": WordClass(
+        "(use | switch to)",
+        "(change [it] [over] to | go (over to | for) | put on | give me | turn on | set (it | the"
+        " desk) to | i (prefer | would prefer | would rather have | like) | let's use | <wish>)",
+    ),
     "shall": WordClass(
         "(should | must)",
         "(ought to | has to | have to | needs to | need to | wants to | is to | are to"

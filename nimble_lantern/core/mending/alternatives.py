@@ -14,11 +14,11 @@ from itertools import pairwise
 
 from rapidfuzz import process
 from rapidfuzz.distance import Levenshtein
-from wordfreq import zipf_frequency
 
 from nimble_lantern.core.document.edits import Edit, pin, unpin
 from nimble_lantern.core.document.model import Document, Range
 from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.mending.forms import Form, figures_and_signs, spellings
 from nimble_lantern.core.mending.knowing import beside, in_place_of, same, spoken_words
 from nimble_lantern.core.mending.phones import distance, phones, sound_class, spoken
@@ -251,7 +251,7 @@ def _sounding(said: tuple[str, ...], here: Set[str]) -> dict[tuple[str, ...], fl
     key, letters = sound_class(own), phrase_key(text)
     near = {*_near(_by_class(), key, here), *_near(_by_letters(), letters, here)}
     rough: dict[tuple[str, ...], float] = {
-        (word,): _COMMON * zipf_frequency(word, "en")
+        (word,): _COMMON * zipf(word)
         + _IN_DOCUMENT * (word in here)
         + _LETTERS * Levenshtein.normalized_similarity(word, text)
         for word in near
@@ -260,7 +260,7 @@ def _sounding(said: tuple[str, ...], here: Set[str]) -> dict[tuple[str, ...], fl
     split = _A_PAIR if len(said) == 1 else 0.0
     for pair in pairs:
         likeness = Levenshtein.normalized_similarity("".join(pair), text)
-        common = min(zipf_frequency(w, "en") for w in pair)
+        common = min(zipf(w) for w in pair)
         mine = _IN_DOCUMENT * sum(w in here for w in pair) / 2
         rough[pair] = _COMMON * common + mine + _LETTERS * likeness - split
     homophones = set(_by_class().words.get(key, ()))
@@ -328,8 +328,8 @@ def _pairs(known: _Known, key: str) -> Iterator[tuple[str, str]]:
     """Two common words that together sound like one."""
     for cut in range(1, len(key)):
         for first in known.words.get(key[:cut], ()):
-            if zipf_frequency(first, "en") < _LEAST_PART:
+            if zipf(first) < _LEAST_PART:
                 continue
             for second in known.words.get(key[cut:], ()):
-                if zipf_frequency(second, "en") >= _LEAST_PART:
+                if zipf(second) >= _LEAST_PART:
                     yield first, second

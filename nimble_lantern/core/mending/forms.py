@@ -5,9 +5,8 @@ from __future__ import annotations
 from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 
-from wordfreq import zipf_frequency
-
 from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.writing.capitals import capitalised
 from nimble_lantern.core.writing.cardinals import cardinal, in_words, ordinal_in_words
 from nimble_lantern.core.writing.marks import MARKS
@@ -89,7 +88,7 @@ def _hyphens(text: str) -> Iterator[str]:
         return
     joined = parts[0] + parts[1].lower()
     yield from ("-".join(parts), " ".join(parts))
-    if zipf_frequency(joined.lower(), "en") > _KNOWN:
+    if zipf(joined.lower()) > _KNOWN:
         yield joined
 
 

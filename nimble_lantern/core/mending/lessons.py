@@ -10,9 +10,9 @@ from collections.abc import Collection, Iterator, Sequence
 from dataclasses import dataclass, replace
 
 from rapidfuzz.distance import Levenshtein
-from wordfreq import zipf_frequency
 
 from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.writing.spoken import plain
 
@@ -61,7 +61,7 @@ class Lesson:
         """
         if not self.count:
             return False
-        unlikely = min(zipf_frequency(w, "en") for w in self.heard) < _UNLIKELY
+        unlikely = min(zipf(w) for w in self.heard) < _UNLIKELY
         if self.named and unlikely and not stands:
             return True
         here = [(b == before and b not in LITTLE, a == after and a not in LITTLE)

@@ -8,9 +8,9 @@ from functools import cache
 
 from rapidfuzz import process
 from rapidfuzz.distance import Levenshtein
-from wordfreq import zipf_frequency
 
 from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.mending.vocabulary import common_words
 from nimble_lantern.core.writing.capitals import capitalised
 from nimble_lantern.core.writing.spelling import spelled
@@ -97,10 +97,10 @@ def completions(letters: str, own: Iterable[str], most: int = 5) -> tuple[str, .
         slips = _slips(said, word.lower())
         if slips is not None and word != letters:
             cost = _A_SLIP * slips + (len(word) - len(said)) * _A_LETTER_MORE
-            worth[word] = zipf_frequency(word, "en") + _OWN * (word in mine) - cost
+            worth[word] = zipf(word) + _OWN * (word in mine) - cost
     for word in _misspelled(said, mine) if len(said) >= _SURE_LETTERS else ():
         cost = _A_MISTAKE * _mistakes(said, word.lower())
-        value = zipf_frequency(word, "en") + _OWN * (word in mine) - cost
+        value = zipf(word) + _OWN * (word in mine) - cost
         worth[word] = max(value, worth.get(word, value))
     seen: dict[str, str] = {}
     for word in sorted(worth, key=lambda w: (-worth[w], w)):
@@ -170,7 +170,7 @@ def unsure(letters: str, own: Iterable[str]) -> tuple[int, ...]:
     """Which letters (counted from 0) were perhaps misheard: those of a known word are others."""
     said = letters.lower()
     known = {w.lower() for w in own}
-    if said in known or zipf_frequency(said, "en") > 0 or len(said) < _SURE_LETTERS:
+    if said in known or zipf(said) > 0 or len(said) < _SURE_LETTERS:
         return ()
     best = next((w for w in completions(letters, own) if len(w) == len(said)), "")
     return tuple(i for i, (a, b) in enumerate(zip(said, best.lower(), strict=False)) if a != b)

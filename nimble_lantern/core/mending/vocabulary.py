@@ -7,10 +7,9 @@ from collections import Counter
 from collections.abc import Iterable, Iterator, KeysView
 from functools import cache
 
-from wordfreq import top_n_list
-
 from nimble_lantern.core.document.changes import changed
 from nimble_lantern.core.document.model import Block
+from nimble_lantern.core.lexicon.frequency import commonest
 
 _COMMON = 40_000
 _WORD = re.compile(r"[^\W\d_]+(?:['’][^\W\d_]+)*")
@@ -19,7 +18,7 @@ _WORD = re.compile(r"[^\W\d_]+(?:['’][^\W\d_]+)*")
 @cache
 def common_words() -> tuple[str, ...]:
     """The commonest English words, in small letters, the commonest first."""
-    words = top_n_list("en", _COMMON)
+    words = commonest(_COMMON)
     return tuple(word for word in words if _WORD.fullmatch(word) and word.isascii())
 
 

@@ -10,11 +10,11 @@ from collections.abc import Iterator, Sequence
 from typing import NamedTuple
 
 from rapidfuzz import fuzz
-from wordfreq import zipf_frequency
 
 from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.document.styles import COLOURS
 from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE
+from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import DAYS, MONTHS, PROPER
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.targets.words import index_of
@@ -126,7 +126,7 @@ def _a_name(text: str) -> bool:
 
 
 def _rare(word: str) -> bool:
-    return zipf_frequency(word, "en") < _COMMON
+    return zipf(word) < _COMMON
 
 
 def _windows(

@@ -17,6 +17,7 @@ from nimble_lantern.core.targets.finding import (
     finds,
     reference,
 )
+from nimble_lantern.core.targets.measures import of_sort
 from nimble_lantern.core.targets.model import (
     At,
     Enclosed,
@@ -62,6 +63,8 @@ def _words(target: Words, view: View, near: bool) -> Answer:
         for r in spoken.places(view.document, target.words, scope, known, every)
     ]
     taken: str | None = None
+    if not found:
+        found = [r for scope in scopes for r in of_sort(view.document, target.words, scope)]
     if not found:
         wanted = near and target.of is None
         close = spoken.near(view.document, target.words, view.caret) if wanted else []

@@ -21,26 +21,45 @@ def near_tables(view: View) -> list[Table]:
     return sorted(every, key=lambda t: max(t.first - here, here - t.last, 0))
 
 
+def _says(texts: Sequence[str], words: tuple[str, ...]) -> int | None:
+    """Which of some cells says these words and no others."""
+    wanted = normal(words)
+    said = (normal(tuple(text.lower().split())) for text in texts)
+    return next((i for i, words in enumerate(said) if words == wanted), None)
+
+
 def _index(texts: Sequence[str], words: tuple[str, ...]) -> int | None:
     """Which of some cells says these words: all of it, or the only one that has them."""
-    wanted = " ".join(normal(words))
-    for i, text in enumerate(texts):
-        if " ".join(normal(tuple(text.lower().split()))) == wanted:
-            return i
+    whole = _says(texts, words)
+    if whole is not None:
+        return whole
     name = look_up(words, [t for t in texts if t.strip()], partial=True)
     return list(texts).index(name) if name is not None else None
 
 
 def column_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> int | None:
     """The column whose first cell says these words."""
-    return _index([blocks[table.cell(0, c)].text for c in range(table.columns)], words)
+    return _index(_column_heads(blocks, table), words)
+
+
+def _column_heads(blocks: Sequence[Block], table: Table) -> list[str]:
+    return [blocks[table.cell(0, c)].text for c in range(table.columns)]
 
 
 def row_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> int | None:
-    """The row whose first cell says these words, else the only row that has them."""
+    """The row whose first cell says these words, else the only row that has them.
+
+    "Week two" is the row whose cell under "Week" says so.
+    """
     first = _index([blocks[table.cell(r, 0)].text for r in range(table.rows)], words)
     if first is not None:
         return first
+    for size in range(1, len(words)):
+        c = _says(_column_heads(blocks, table), words[:size])
+        if c is not None:
+            cells = [blocks[table.cell(r, c)].text for r in range(1, table.rows)]
+            r = _says(cells, words[size:])
+            return None if r is None else r + 1
     rows = [" ".join(blocks[table.cell(r, c)].text for c in range(table.columns))
             for r in range(table.rows)]  # fmt: skip
     return _index(rows, words)

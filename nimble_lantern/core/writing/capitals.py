@@ -7,6 +7,7 @@ from typing import Protocol
 
 from nimble_lantern.core.document.changes import changed
 from nimble_lantern.core.document.model import Block
+from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import (
     ABBREVIATIONS,
     DAYS,
@@ -17,6 +18,8 @@ from nimble_lantern.core.lexicon.names import (
 )
 from nimble_lantern.core.lexicon.sentences import COMMON_OPENINGS
 
+_COMMON = 5.2
+"""On the Zipf scale: commoner words are seldom names, whatever their capital."""
 _CLOSERS = "”’\"')]}"
 _OPENERS = "“‘\"'([{"
 ALWAYS = {
@@ -130,9 +133,14 @@ def _after_opener(text: str, start: int) -> bool:
     return start > 0 and text[start - 1] in "“‘\"'("
 
 
+def _opens(word: str) -> bool:
+    """Whether a word's capital says nothing where it begins a sentence: "Tell Nell"."""
+    return word in COMMON_OPENINGS or zipf(word) > _COMMON
+
+
 def _run_names(run: list[str], opened: bool) -> Iterable[tuple[str, ...]]:
     if opened:
-        run = run[1:] if run and run[0].lower() in COMMON_OPENINGS or len(run) == 1 else run
+        run = run[1:] if len(run) == 1 or _opens(run[0].lower()) else run
     if run:
         yield tuple(run)
 

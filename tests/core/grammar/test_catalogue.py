@@ -14,6 +14,9 @@ from nimble_lantern.core.state import Sitting
 
 
 class Completeness(unittest.TestCase):
+    def test_every_pattern_adds_up_and_asks_for_rules_that_are_there(self) -> None:
+        CATALOGUE.grammar.check()
+
     def test_every_command_has_help_an_example_and_a_group(self) -> None:
         for name, made in CATALOGUE.commands.items():
             self.assertTrue(made.summary.endswith("."), f"{name}: its help is a sentence")

@@ -1,0 +1,51 @@
+"""What people call by its sort: "the price", "the date", "the phone number"."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Sequence
+
+from nimble_lantern.core.document.model import Document, Position, Range
+from nimble_lantern.core.lexicon.names import MONTHS
+
+_MONTH = "|".join(name.capitalize() for name in MONTHS)
+_COUNT = r"\d[\d,]*(?:\.\d+)?"
+_HOUR = r"(?:\d{1,2}|[a-z]+)"
+_MONEY = (
+    rf"[£$€]\s?{_COUNT}(?:[mk]|\s(?:million|thousand))?|{_COUNT}\s(?:pounds|pence|euros|dollars)"
+)
+_DAY = r"\d{1,2}(?:st|nd|rd|th)?(?: of)?"
+_DATE = rf"{_DAY} (?:{_MONTH})(?:,? \d{{4}})?|(?:{_MONTH}) \d{{1,2}}(?:, \d{{4}})?"
+_TIME = (
+    rf"\d{{1,2}}[:.]\d\d(?:\s?[ap]m)?|\d{{1,2}}\s?[ap]m|(?:half past|quarter (?:past|to)) {_HOUR}"
+    rf"|{_HOUR} o[’']clock"
+)
+_SORTS = {
+    _MONEY: "price sum amount",
+    _DATE: "date",
+    _TIME: "time",
+    r"\b(?:1[5-9]|20)\d\d\b": "year",
+    r"\+?\d[\d ]{5,}\d": "phone number,telephone number,phone",
+    rf"{_COUNT}(?:\s?%| per cent)": "percentage",
+    r"\S+@\S+\w": "email address,email",
+}
+_NAMED = {
+    tuple(name.split()): re.compile(pattern)
+    for pattern, names in _SORTS.items()
+    for name in (names.split(",") if "," in names else names.split())
+}
+
+
+def of_sort(document: Document, words: Sequence[str], within: Range | None = None) -> list[Range]:
+    """Every place of what "the price", "the date" and their like name; none for other words."""
+    pattern = _NAMED.get(tuple(words[1:])) if words[:1] == ("the",) else None
+    if pattern is None:
+        return []
+    found = [
+        Range(Position(b, match.start()), Position(b, match.end()))
+        for b, block in enumerate(document.blocks)
+        for match in pattern.finditer(block.text)
+    ]
+    if within:
+        found = [r for r in found if within.start <= r.start and r.end <= within.end]
+    return found
