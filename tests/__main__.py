@@ -1,7 +1,7 @@
 """Runs every test; prints one closing line that machines can read.
 
-Without names, the tests that only compute run in two processes at once; those that listen and
-those that drive a browser come after them, by themselves, as they need the machine's time.
+Without names, they run in two processes at once: first those that compute, then those that drive a
+browser, with and without sound.
 """
 
 from __future__ import annotations
@@ -14,20 +14,21 @@ from collections.abc import Sequence
 from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
-ORDER = ("core", "formats", "store", "cli", "web", "bench", "engines", "browser")
-TOGETHER = (("core",), ("formats", "store", "cli", "web", "bench"))
-"""Run at the same time."""
-ALONE = (("engines",), ("browser",))
-"""Run one after the other, with nothing beside them."""
+PHASES = (
+    (("core",), ("cli", "formats", "store", "web", "bench", "engines")),
+    (("browser",), ("sound",)),
+)
+"""Folders, one phase after the other; of each phase the groups run at the same time."""
+FOLDERS = tuple(name for phase in PHASES for group in phase for name in group)
 _CLOSING = re.compile(r"^(\d+) passed, (\d+) failed, (\d+) skipped$", re.M)
 
 
 def suites(names: Sequence[str]) -> unittest.TestSuite:
-    """The tests of the named folders, the quick ones first."""
+    """The tests of the named folders."""
     loader = unittest.TestLoader()
     found = unittest.TestSuite()
     top = Path(__file__).parents[1]
-    for name in ORDER:
+    for name in FOLDERS:
         folder = Path(__file__).parent / name
         if folder.is_dir() and name in names:
             found.addTests(loader.discover(str(folder), top_level_dir=str(top)))
@@ -47,9 +48,9 @@ def run(names: Sequence[str]) -> int:
 def run_all() -> int:
     """Run every folder in a process of its own and tell the sum; the exit status."""
     sums, bad = [0, 0, 0], False
-    for group in (TOGETHER, *((names,) for names in ALONE)):
-        with ThreadPoolExecutor(len(group)) as pool:
-            for names, done in zip(group, pool.map(_apart, group), strict=True):
+    for phase in PHASES:
+        with ThreadPoolExecutor(len(phase)) as pool:
+            for names, done in zip(phase, pool.map(_apart, phase), strict=True):
                 print(f"{' '.join(names)}:\n{done.stdout}", flush=True)
                 counts = _CLOSING.search(done.stdout)
                 bad = bad or done.returncode != 0 or counts is None

@@ -1,4 +1,4 @@
-"""The house in a browser: reading aloud with its mark, a page over restarts, jobs with no hands."""
+"""The house in a browser: reading aloud, with its mark."""
 
 from __future__ import annotations
 
@@ -9,7 +9,6 @@ from unittest import mock
 
 from tests.browser.cases import BrowserCase
 from tests.browser.chromium import wait_until
-from tests.speaking import speak
 
 SENTENCE_SECONDS = 30.0
 
@@ -49,32 +48,3 @@ class Reading(BrowserCase):
         self.assertIsNone(state["aloud"])
         self.assertLess(state["caret"]["block"], 4)
         wait_until(lambda: self.count(driver, ".looks-aloud-word") == 0, what="the mark is gone")
-
-
-class Handless(BrowserCase):
-    def test_jobs_are_done_by_sound_alone(self) -> None:
-        sound = speak(
-            self.folder / "jobs.wav",
-            ["show the shelf", "back to the desk", "undo that", "show the settings",
-             "back to the desk"],
-            "awb",
-            pause=3.0,
-        )  # fmt: skip
-        self.server.says("bold the lease")
-        driver = self.browser(sound)
-        for wanted in ("the shelf", "undid", "the settings"):
-            self.waits(driver, "#trail", wanted, 120)
-
-
-class Restarting(BrowserCase):
-    def test_a_page_left_open_goes_on_over_restarts(self) -> None:
-        driver = self.browser()
-        self.appears(driver, "#lamp")
-        port = self.server.port
-        for n in range(3):
-            self.server.kill()
-            from tests.server import Server
-
-            self.server = Server(self.folder / "data", demo=True, port=port)
-            self.server.says(f"show what changed since {n}" if n else "show my passages")
-            self.waits(driver, "#heard", "since" if n else "passages", 30)

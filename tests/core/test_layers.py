@@ -10,7 +10,7 @@ from pathlib import Path
 
 import nimble_lantern
 from nimble_lantern.core.commands import CATALOGUE
-from tests.__main__ import ALONE, TOGETHER
+from tests.__main__ import FOLDERS
 
 ROOT = Path(nimble_lantern.__file__).parent
 ALLOWED = {"nimble_lantern.core", "rapidfuzz", "fontTools", "wordfreq"}
@@ -60,7 +60,7 @@ class Run(unittest.TestCase):
     def test_every_test_is_in_one_group_and_no_other(self) -> None:
         here = Path(__file__).parents[1]
         found: Counter[Path] = Counter()
-        for name in (n for names in (*TOGETHER, *ALONE) for n in names):
+        for name in FOLDERS:
             folder = here / name
             found.update(folder.rglob("test_*.py") if folder.is_dir() else here.glob(name))
         every = dict.fromkeys(here.rglob("test_*.py"), 1)

@@ -9,12 +9,16 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.formats import to_markdown
+
 
 @dataclass(frozen=True, slots=True)
 class Task:
     """What is wanted, what is said for it, and what is then in the text, gone from it, or seen.
 
     `holds` and `gone` are of the Markdown, `view` of the state, `shown` of the page in the browser.
+    Those that are `heard` are also done by sound, one after the other.
     """
 
     wanted: str
@@ -24,10 +28,10 @@ class Task:
     view: str = "desk"
     shown: str = ""
     least: int = 1
+    heard: bool = False
 
 
 TASKS = (
-    # The letter to the harbour board is on the desk.
     Task(
         "say that both keepers were hurt",
         ("change one of them was off his feet to both were off their feet",),
@@ -37,7 +41,7 @@ TASKS = (
         "put the number of steps right",
         ("it should be forty steps not thirty eight",),
         ("40 steps",),
-        ("38",),
+        gone=("38",),
     ),
     Task("make the sum stand out", ("put the price in bold",), ("**£2,450**",)),
     Task(
@@ -48,7 +52,13 @@ TASKS = (
     ),
     Task("take that sentence back", ("take that back",), gone=("begin in May",)),
     Task("and have it after all", ("no put it back please",), ("He could begin in May.",)),
-    Task("leave out where he lives", ("delete of quay lane",), ("Fenwick has",), ("Quay Lane",)),
+    Task(
+        "leave out where he lives",
+        ("delete of quay lane",),
+        ("Fenwick has",),
+        gone=("Quay Lane",),
+        heard=True,
+    ),
     Task(
         "thank them before the sign off",
         ("new paragraph before yours faithfully", "we thank you for your patience full stop"),
@@ -74,26 +84,36 @@ TASKS = (
     ),
     Task("settle the note", ("the first note is settled",), shown="settled"),
     Task(
-        "keep the letter as it is now", ("call this version ready to send",), shown="ready to send"
+        "keep the letter as it is now",
+        ("call this version ready to send",),
+        shown="ready to send",
+        heard=True,
     ),
     Task(
         "move the part about the money up",
         ("move the paragraph about the timber before the paragraph about the lease",),
         ("until March.\n\nThe Trust can give",),
     ),
-    Task("no, leave the order as it was", ("undo that",), ("until March.\n\nThe stair belongs",)),
     Task(
-        "see what was changed since the morning", ("compare with ready to send",), shown="0 changes"
+        "no, leave the order as it was",
+        ("undo that",),
+        ("until March.\n\nThe stair belongs",),
+        heard=True,
+    ),
+    Task(
+        "see what was changed since the morning",
+        ("compare with ready to send",),
+        shown="nothing has changed",
     ),
     Task("stop comparing", ("stop comparing",)),
-    Task("print two copies", ("print two copies of this",), shown="2"),
+    Task("print two copies", ("print two copies of this",), shown="2", heard=True),
     Task(
         "look whether it went out",
         ("show the print tray",),
         view="print_tray",
         shown="Letter to the harbour board",
+        heard=True,
     ),
-    # The open day notice.
     Task(
         "go on with the notice",
         ("open the notice about the open day",),
@@ -103,7 +123,7 @@ TASKS = (
         "move it to another date",
         ("change the thirteenth of june to the twentieth of june",),
         ("20 June",),
-        ("13 June",),
+        gone=("13 June",),
     ),
     Task(
         "say what to bring at the end of that list",
@@ -124,10 +144,9 @@ TASKS = (
     Task(
         "have the opening hours larger",
         ("make half past ten until four o'clock bigger",),
-        shown="larger",
+        ("font-size: 14pt",),
     ),
-    # The rota.
-    Task("find the rota", ("show the shelf", "open the rota"), ("Rota for June",), least=1),
+    Task("find the rota", ("show the shelf", "open the rota"), ("Rota for June",), heard=True),
     Task(
         "put the new keeper into another week",
         ("in week two put wren castle under boat", "capitalise castle"),
@@ -139,21 +158,25 @@ TASKS = (
         ("| 5 | Wren Castle |",),
         least=3,
     ),
-    Task("a column less", ("delete the kitchen column",), gone=("Kitchen",)),
-    Task("sort it by who keeps the lamp", ("sort the table by lamp",), ("| 1 | Ida Marlowe |",)),
+    Task("a column less", ("delete the kitchen column",), gone=("Kitchen",), heard=True),
+    Task(
+        "sort it by who keeps the lamp",
+        ("sort the table by lamp",),
+        ("| 1 | Ida Marlowe |",),
+        heard=True,
+    ),
     Task(
         "go on below the table",
         ("go below the table", "swap freely but tell nell full stop"),
         ("Swap freely but tell Nell.",),
         least=2,
     ),
-    # A new letter.
     Task(
         "begin a letter to the oil merchant",
         ("new document called oil for the winter",),
         shown="Oil for the winter",
     ),
-    Task("put our address on it", ("insert our address",), ("2 Quay Lane",)),
+    Task("put our address on it", ("insert our address",), ("2 Quay Lane",), heard=True),
     Task("greet him", ("new paragraph dear mr castle comma",), ("Dear Mr Castle,",)),
     Task(
         "say what we need",
@@ -167,16 +190,15 @@ TASKS = (
         ("It is to come with the SeaPie",),
         least=3,
     ),
-    Task("sign off", ("new paragraph", "sign off"), ("With kind regards",), least=1),
-    Task("save it as a word document", ("save this as a word document",), shown="docx"),
+    Task("sign off", ("new paragraph", "sign off"), ("With kind regards",)),
+    Task("save it as a word document", ("save this as a word document",), shown="docx", heard=True),
     Task(
         "see how it looks on paper",
         ("show me how it prints",),
         view="print_tray",
         shown="Oil for the winter",
     ),
-    Task("go back to writing", ("back to the desk",)),
-    # The house.
+    Task("go back to writing", ("back to the desk",), heard=True),
     Task(
         "find what was written about the cat",
         ("find the letter about the cat",),
@@ -198,14 +220,18 @@ TASKS = (
     ),
     Task("dark paper for the evening", ("i would like dark paper",), shown="dark"),
     Task("larger letters on the screen", ("make everything on the screen larger",), shown="larger"),
-    Task(
-        "know what can be said about tables",
-        ("what can i say about tables",),
-        shown="table",
-    ),
-    Task("back to the text", ("back to the desk",)),
-    Task("put the newsletter away", ("put the newsletter away",), shown="newsletter"),
-    Task("get it back", ("bring the newsletter back",), shown="newsletter"),
-    Task("rest for tea", ("stop listening",), shown="resting"),
-    Task("and wake it again", ("start listening",), shown="listening"),
+    Task("know what can be said about tables", ("what can i say about tables",), shown="table"),
+    Task("back to the text", ("back to the desk",), heard=True),
+    Task("put the newsletter away", ("put the newsletter away",), shown="newsletter", heard=True),
+    Task("get it back", ("bring the newsletter back",), shown="newsletter", heard=True),
+    Task("rest for tea", ("stop listening",), shown="resting", heard=True),
+    Task("and wake it again", ("start listening",), shown="listening", heard=True),
 )
+
+
+def missing(task: Task, sitting: Sitting) -> list[str]:
+    """What of a task's end is not there yet."""
+    markdown = to_markdown(sitting.document)
+    found = [f"no {words!r}" for words in task.holds if words not in markdown]
+    found += [f"still {words!r}" for words in task.gone if words in markdown]
+    return found if sitting.view == task.view else [*found, f"on the {sitting.view}"]

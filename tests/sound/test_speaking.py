@@ -64,21 +64,6 @@ class Spoken(BrowserCase):
         self.assertTrue(any("hearing" in s for s in seen), "no partial text was shown")
         self.assertEqual(self.text(driver, ".lamp-state"), "listening")
 
-    def test_sound_spoken_while_the_connection_is_lost_is_sent_later_and_once(self) -> None:
-        lines = ["please come to the meeting", "we would like to meet you on the island"]
-        wav = speak(self.folder / "two.wav", lines, "awb", pause=2.5)
-        driver = self.browser(wav)
-        self.waits(driver, ".trail-summary", "meeting", SOUND_SECONDS)
-        self.server.kill()
-        self.waits(driver, ".lamp-link", "connection lost", SOUND_SECONDS)
-        wait_until(lambda: driver.execute_script("return true"), 1)
-        driver.execute_script("return new Promise(done => setTimeout(done, 6000))")
-        self.server = Server(self.folder / "data", port=self.server.port)
-        self.waits(driver, ".trail-summary", "island", SOUND_SECONDS)
-        wait_until(lambda: self.text(driver, ".lamp-link").strip() == "", SOUND_SECONDS, "the link")
-        heard = [e.heard for e in self.kept().trail]
-        self.assertEqual(len(heard), 2, heard)
-
     def test_a_machine_that_is_behind_says_so_and_loses_nothing(self) -> None:
         lines = ["please come to the meeting", "we would like to meet you on the island"]
         wav = speak(self.folder / "two.wav", lines, "awb", pause=2)
@@ -175,6 +160,37 @@ class TwoPages(BrowserCase):
         )
         over = "return window.spoke && Date.now() - window.spoke > 1500"
         wait_until(lambda: driver.execute_script(over), SOUND_SECONDS, "the end of the line")
+
+
+class Restarting(BrowserCase):
+    demo = False
+    LINES = ("please come to the meeting", "we would like to meet you on the island")
+
+    def test_a_page_goes_on_over_ten_restarts_and_hears_what_was_said_meanwhile_once(self) -> None:
+        """The server is killed in the middle of each line, as a power cut would."""
+        wav = speak(self.folder / "ten.wav", self.LINES * 5, "awb", pause=9.0)
+        driver = self.browser(wav)
+        self.waits(driver, ".lamp-state", "listening", SOUND_SECONDS)
+        driver.execute_script(
+            "window.spoke = 0; setInterval(() => { const level = "
+            "Number(getComputedStyle(document.body).getPropertyValue('--level'));"
+            "if (level > 0.3) window.spoke = Date.now(); }, 50)"
+        )
+        speaks = "return window.spoke"
+        linked = "return document.querySelector('.lamp-link').textContent.trim() === ''"
+        for n in range(1, 11):
+            wait_until(lambda: driver.execute_script(speaks), SOUND_SECONDS, "speech")
+            self.server.kill()
+            self.waits(driver, ".lamp-link", "connection lost", SOUND_SECONDS)
+            self.server = Server(self.folder / "data", port=self.server.port)
+            self._heard(n)
+            wait_until(lambda: driver.execute_script(linked), SOUND_SECONDS, "the link")
+            self.waits(driver, ".trail-no", str(n), SOUND_SECONDS)
+            driver.execute_script("window.spoke = 0")
+        self.assertEqual([e.heard for e in self.kept().trail], [*self.LINES * 5])
+
+    def _heard(self, count: int) -> None:
+        wait_until(lambda: len(self.kept().trail) >= count, SOUND_SECONDS, f"utterance {count}")
 
 
 class Deaf(BrowserCase):
