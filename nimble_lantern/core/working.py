@@ -219,7 +219,8 @@ def run(turn: Turn, command: Command, args: dict[str, Any]) -> None:
         turn.summaries.append(BROKEN_TABLE)
         return
     turn.sitting = answer.sitting
-    if command.traits.walks:
+    if command.traits.walks and not answer.sitting.pending:
+        # What is brought back beside what came since is a version that begins where this one ended.
         turn.caret = answer.sitting.caret
     turn.effects += answer.effects
     turn.summaries.append(answer.summary)

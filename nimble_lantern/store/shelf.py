@@ -85,8 +85,9 @@ def unindexed(session: Session, document_id: int) -> None:
 
 def _completed(session: Session, engine: object) -> None:
     """Index what an older desk wrote, and what was recovered."""
+    # FTS5 keeps the sizes of what it has in a table of its own: the texts need not be read.
     missing = text(
-        "SELECT id FROM document WHERE id NOT IN (SELECT rowid FROM document_text) LIMIT 5000"
+        "SELECT id FROM document WHERE id NOT IN (SELECT id FROM document_text_docsize) LIMIT 5000"
     )
     for (number,) in list(session.execute(missing)):
         row = session.get_one(DocumentRow, number)
@@ -103,19 +104,28 @@ def found(session: Session, engine: object, words: Sequence[str]) -> list[FoundD
     if not terms:
         return []
     for query in (f'"{" ".join(words)}"', " AND ".join(terms), " OR ".join(terms)):
-        rows = list(session.execute(_FIND, {"query": query.replace("'", " ")}))
+        asked = {"query": query.replace("'", " ")}
+        rows = list(session.execute(_FIND, asked))
         if rows:
-            return [FoundDocument(title, _around(snippet)) for title, snippet in rows]
+            around = (session.scalar(_AROUND, {**asked, "id": number}) for number, _ in rows)
+            return [
+                FoundDocument(title, _around(snippet or ""))
+                for (_, title), snippet in zip(rows, around, strict=True)
+            ]
     return []
 
 
 _FIND = text(
-    "SELECT document.title,"
-    f" snippet(document_text, 1, '{_BEFORE}', '{_AFTER}', ' … ', 14)"
+    "SELECT document.id, document.title"
     " FROM document_text JOIN document ON document.id = document_text.rowid"
     " WHERE document_text MATCH :query AND NOT document.away"
     f" ORDER BY bm25(document_text, 4.0, 1.0) LIMIT {MOST_FOUND}"
 )
+_AROUND = text(
+    f"SELECT snippet(document_text, 1, '{_BEFORE}', '{_AFTER}', ' … ', 14)"
+    " FROM document_text WHERE document_text MATCH :query AND rowid = :id"
+)
+"""The words round what was found: cut out for those that are shown, and not for all."""
 
 
 def _around(snippet: str) -> str:

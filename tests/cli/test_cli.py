@@ -5,6 +5,7 @@ from __future__ import annotations
 import contextlib
 import io
 import json
+import os
 import subprocess
 import sys
 import tempfile
@@ -24,6 +25,8 @@ class CommandCase(unittest.TestCase):
         folder = tempfile.TemporaryDirectory()
         self.addCleanup(folder.cleanup)
         self.folder = Path(folder.name)
+        # Run in this process, the command keeps what it writes for its owner's eyes.
+        self.addCleanup(os.umask, os.umask(0o022))
 
     def file(self, name: str, content: str | bytes) -> str:
         path = self.folder / name
@@ -180,7 +183,9 @@ class Perform(CommandCase):
     def test_a_fault_prints_nothing_of_the_document(self) -> None:
         err = io.StringIO()
         with (
-            mock.patch("nimble_lantern.cli.script_hearings", side_effect=ValueError("dear ida")),
+            mock.patch(
+                "nimble_lantern.playing.script_hearings", side_effect=ValueError("dear ida")
+            ),
             mock.patch("sys.argv", ["lantern", "perform", self.file("s", "x")]),
             contextlib.redirect_stderr(err),
             self.assertRaises(SystemExit),

@@ -186,6 +186,7 @@ SAID = (
 class Mixed(unittest.TestCase):
     @example(["make a table with two columns and two rows", "undo that",
               "make a table with two columns and two rows", "redo that"])  # fmt: skip
+    @example(["next", "undo that", "next", "redo that", "undo that"])
     @given(st.lists(st.sampled_from(SAID), min_size=1, max_size=14))
     @settings(deadline=None, max_examples=60)
     def test_any_mixture_keeps_the_invariants(self, said: list[str]) -> None:

@@ -29,7 +29,8 @@ def reformatted(sitting: Sitting, target: Places | None, **changes: object) -> t
 
     How many there were; a cell stays one, and is only aligned and spaced.
     """
-    here = (Range(sitting.caret, sitting.caret),) if target is None else target.ranges
+    chosen = sitting.selection if sitting.fresh else None
+    here = target.ranges if target else (chosen or Range(sitting.caret, sitting.caret),)
     touched = sorted({b for r in here for b in range(r.start.block, r.end.block + 1)})
     if not changes.keys() <= _OF_CELLS:
         touched = [b for b in touched if sitting.document.blocks[b].cell is None]
@@ -90,7 +91,10 @@ def _says_which(sitting: Sitting, parse: Parse) -> bool:
 @command(
     "[start | begin | make] [a] heading [{headinglevel}]",
     "[start | begin | make] [a] level {headinglevel} heading",
-    *frames.made("[(a | the)] (heading | title | header | headline)", stated=False),
+    *frames.made(
+        "[(a | the)] [(main | proper | big | top)] (heading | title | header | headline)",
+        stated=False,
+    ),
     *frames.made("[a] (heading | title | header) {headinglevel}"),
     *frames.made("[a] [level] {headinglevel} [level] heading"),
     *frames.made("[a] [level] {headinglevel:nthlevel} [level] heading"),

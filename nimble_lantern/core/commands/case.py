@@ -136,6 +136,7 @@ def upper(sitting: Sitting, target: Places) -> Done:
         when=_its_letter,
     ),
     "{target} <should_not> have (a capital [letter] | capitals | a big letter)",
+    "{target} <should_not> be [(in | all)] [all] (capitals | caps | capital letters | upper case)",
     example="make that lower case",
     group="revising",
 )
@@ -145,8 +146,12 @@ def lower(sitting: Sitting, target: Places, letter: tuple[str, ...] = ()) -> Don
 
 
 @command(
-    *frames.made("[in] (title case | headline case | title style | headline capitals)"),
+    *frames.made("[in] (title case | headline case | title style | (headline | title) capitals)"),
     "(title case | headline case) [(for | on)] {target}",
+    "(every | each) word (in | of) {target} (starts | begins | <shall> (start | begin)) with a"
+    " capital [letter]",
+    "(<make> | write | start | begin | give) (every | each) word (in | of) {target} [with] (a"
+    " capital [letter] | capitalised | capitalized)",
     "capitalise {target} like a (title | headline)",
     example="make the last sentence title case",
     group="revising",

@@ -202,6 +202,7 @@ def move_to_nth(
         for pattern in (
             "<set_down> {target} <exactly> {side:beside} {place:target}",
             "<set_down> {target} [(up | down | back | right)] (to | at) the [very] {edge:docedge}",
+            "take {target} [(up | down | back | right)] to the [very] {edge:docedge}",
             "<set_down> {target} {edge:atedge} [(of | on | in) the list]",
             "<set_down> {target} (where | in the place of) {place:target} (is | was | stands)",
             "{target} {edge:atedge}",
@@ -211,8 +212,13 @@ def move_to_nth(
             "{target} (should come | should go | goes | belongs) {side:beside} {place:target}",
             "{target} (should be | should go | goes | belongs) {edge:atedge} [(on | in) the list]",
             "{target} <shall> (come | go | be | stand) {side:beside} {place:target}",
+            "let {target} (come | go | be | stand) {side:beside} {place:target}",
             "{target} [up | down] to the [very] {edge:docedge} [(of | on) the list]",
             "<wish> {target} moved {side:beside} {place:target}",
+            "(take | pick up | lift | grab) {target} and (put | move | place | drop) (it | them)"
+            " <exactly> {side:beside} {place:target}",
+            "(take | pick up | lift | grab) {target} and (put | move | place | drop) (it | them)"
+            " (to | at) the [very] {edge:docedge}",
             "<wish> {target} moved to the [very] {edge:docedge}",
         )
     ),

@@ -68,6 +68,16 @@ def _out(sitting: Sitting, parse: Parse) -> bool:
     return told or _no_object(sitting, parse)
 
 
+def _of_prose(sitting: Sitting, parse: Parse) -> bool:
+    """ "I'd rather not have the last sentence", and not "the last word"."""
+    target = parse.args.get("target")
+    return isinstance(target, Units) and target.unit in (
+        Unit.SENTENCE,
+        Unit.PARAGRAPH,
+        Unit.HEADING,
+    )
+
+
 def _no_grid(sitting: Sitting, parse: Parse) -> bool:
     """Rows and columns of a table go as such, and not only with their words."""
     return not of_a_grid(parse.args.get("target"))
@@ -92,6 +102,7 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("(take | cut | wipe | throw | leave) {target} out", when=_out),
     Way("{target} [please] (delete | remove | erase) [it | them]", when=_plainly_named),
+    Way("(i would | i'd) rather not have {target}", when=_of_prose),
     *(
         Way(pattern, when=_item_by_words)
         for pattern in (
@@ -117,14 +128,15 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
             "(chuck | knock | whip | get) {target} out",
             "(take | cut | wipe | throw) {target} away",
             "{target} goes [out]",
-            "{target} (can | could | should | has to) come off",
+            "{target} (<shall> | can | could | will have to) (go | come (off | out)) [please]",
             "{target} [is] (deleted | removed | gone | not needed)",
+            "{target} (wants | needs | could do with) (deleting | removing | taking (out | away)"
+            " | cutting | to be (deleted | removed | cut | taken out))",
             "{target} is (rubbish | wrong | no good | nonsense | not right | too long | too much)"
             " (<remove> | <discard>) (it | that)",
             "we (can | could) (lose | do without) {target}",
-            "{target} (can | could | must | should | has to | will have to) (go | come out)",
-            "{target} (out | away)",
-            "{target} (can | could | must | should | has to) be"
+            "{target} (out | away | off)",
+            "{target} (<shall> | can | could | will have to) be"
             " (thrown (out | away) | deleted | removed | dropped | cut | taken out)",
             "{target} (is not | isn't | are not | aren't) (needed | wanted) [(here | there | any"
             " more)]",

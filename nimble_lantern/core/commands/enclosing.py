@@ -80,7 +80,7 @@ def enclose(sitting: Sitting, target: Places, round: str = "") -> Done:
     return Done(after.about([grown]), f"{quoted(sitting.document.text(first))} is in {kind} now")
 
 
-@command("(bracket | parenthesise) {target}", "(put | set) a bracket <about> {target}",
+@command("(bracket | parenthesise) [off] {target}", "(put | set) a bracket <about> {target}",
          example="bracket the last two words", group="revising")  # fmt: skip
 def bracket(sitting: Sitting, target: Places) -> Done:
     """Put brackets round a target."""

@@ -184,6 +184,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     Way(
         "(that was | that's) (wrong | a mistake | not what i (meant | wanted))", when=_was_a_command
     ),
+    "(take | put | turn) (that | the | my) [last] (change | edit | correction) back",
     "(cancel | undo | take back | reverse | revert) (that | the | my) last (change | thing | edit"
     " | step | action | command)",
     "(cancel | undo | reverse | revert) what you [have] [just] (did | done)",
@@ -247,7 +248,8 @@ def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     "(put | bring) [back] (my | the) (change | changes) [back]",
     Way("i did want (that | it)", when=_lies_ahead),
     Way(
-        "[no] [yes] [(do | so)] (do | <remove> | change | make) (it | that) again", when=_lies_ahead
+        "[no] [yes] [(do | so)] (do | <remove> | change | make) (it | that) again [after all]",
+        when=_lies_ahead,
     ),
     Way("[no] [yes] do (do | <remove> | change) (it | that)", when=_lies_ahead),
     "redo {number:both} [of (those | them)]",
@@ -282,12 +284,18 @@ def redo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     Way("<wish> (that | it | this | them) back", when=_just_harmed),
     Way("<wish> (that | the | this) {unit} back", when=_harmed_lately),
     Way("(bring | get | put | give me) back (that | the | this) {unit}", when=_to_be_brought),
+    Way("(give | get) me (that | the | this) {unit} back", when=_to_be_brought),
     Way("(put | bring | get | give) (it | that | them) back [please | again]", when=_harmed_lately),
     "(restore | undelete | recover | bring back) what (i | we | you) [have] [just] (deleted"
     " | removed | cut | lost | took out)",
     Way("(put | bring | get) (that | the | this) {unit} back [again | in]", when=_to_be_brought),
     "bring back",
     Way("(oops | oh no | no | wrong | not that | back | as it was | oh)", when=_just_harmed),
+    Way(
+        "[no] [oh] i (liked | preferred) (it | that) [better] (before | as it was | the way it was"
+        " | how it was)",
+        when=_just_harmed,
+    ),
     example="bring it back",
     group="repair",
     walks=True,

@@ -31,7 +31,7 @@ from nimble_lantern.core.targets.model import (
     of_the_page,
 )
 from nimble_lantern.core.targets.resolve import resolve
-from nimble_lantern.core.targets.words import places
+from nimble_lantern.core.targets.words import named_as_written, places
 from nimble_lantern.core.writing.lexer import mark_named
 
 _MOST_PUT = 4
@@ -136,6 +136,17 @@ def _a_mark_here(sitting: Sitting, parse: Parse) -> bool:
     return stopped and _a_mark(sitting, parse)
 
 
+def _quoted_and_short(sitting: Sitting, parse: Parse) -> bool:
+    """ "Before open there should be a not"; "before the stair there is to be a rope" tells."""
+    short = len(parse.args.get("text", ())) <= 2
+    return short and named_as_written(sitting.document, parse.args.get("target"))
+
+
+def _quoted_words(sitting: Sitting, parse: Parse) -> bool:
+    quoted = named_as_written(sitting.document, parse.args.get("target"))
+    return quoted and _plain_words(sitting, parse)
+
+
 def _beside_a_block(sitting: Sitting, parse: Parse) -> bool:
     """ "A new paragraph after the first one"; "a bullet after the ferry" may be anything."""
     target = parse.args.get("target")
@@ -169,10 +180,18 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
         when=_plain_words,
     ),
     Way(
-        "<ahead_of> {target} [you] (insert | put | add | write | type | say) {text}",
+        "<ahead_of> {target} [you] (insert | put [in] | add | write [in] | type | say) {text}",
         when=_not_a_sentence,
     ),
-    "there (should | ought to | must) be [a | an] {text:words} <exactly> <ahead_of> {target}",
+    "there <shall> be [a | an] {text:words} <exactly> <ahead_of> {target}",
+    Way(
+        "<exactly> <ahead_of> {target} (it | that) <shall> (say | read | have) {text:words}",
+        when=_plain_words,
+    ),
+    Way(
+        "<exactly> <ahead_of> {target} there <shall> be [a | an] {text:words}",
+        when=_quoted_and_short,
+    ),
     Way(
         "(put | pop | stick | write | add | squeeze | slip | slot) in {text:words} <exactly>"
         " <ahead_of> {target}",
@@ -194,7 +213,7 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
         "{target} (needs | wants | <shall> have) [a | an] {text:words} <ahead_of> it",
         when=_no_furniture,
     ),
-    Way("{text:words} <ahead_of> {target}", when=_a_mark_here),
+    Way("[(a | the | another)] {text:words} <ahead_of> {target}", when=_a_mark_here),
     Way("<put> <ahead_of> {target} the (word | words) {text}", when=_plain_words),
     Way("(insert | add) <ahead_of> {target} {text}", when=_not_a_sentence),
     example="insert old before the ferry",
@@ -215,10 +234,18 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         when=_plain_words,
     ),
     Way(
-        "<behind> {target} [you] (insert | put | add | write | type | say) {text}",
+        "<behind> {target} [you] (insert | put [in] | add | write [in] | type | say) {text}",
         when=_not_a_sentence,
     ),
-    "there (should | ought to | must) be [a | an] {text:words} <exactly> <behind> {target}",
+    "there <shall> be [a | an] {text:words} <exactly> <behind> {target}",
+    Way(
+        "<exactly> <behind> {target} (it | that) <shall> (say | read | have) {text:words}",
+        when=_plain_words,
+    ),
+    Way(
+        "<exactly> <behind> {target} there <shall> be [a | an] {text:words}",
+        when=_quoted_and_short,
+    ),
     Way(
         "(put | pop | stick | write | add | squeeze | slip | slot) in {text:words} <exactly>"
         " <behind> {target}",
@@ -240,12 +267,13 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         when=_no_furniture,
     ),
     Way("{target} (needs | wants) a {text}", when=_a_mark),
-    Way("{text:words} <behind> {target}", when=_a_mark_here),
+    Way("[(a | the | another)] {text:words} <behind> {target}", when=_a_mark_here),
     Way(
         "(tack | add | stick | put | append) {text:words} on <exactly> <behind> {target}",
         when=_plain_words,
     ),
     Way("<behind> {target} (comes | goes | should come) {text}", when=_a_word_or_two),
+    Way("{target} <shall> be followed by {text}", when=_quoted_words),
     Way("<put> <behind> {target} the (word | words) {text}", when=_plain_words),
     Way("(insert | add) <behind> {target} {text}", when=_not_a_sentence),
     example="insert every day after the ferry",

@@ -203,6 +203,7 @@ def join_to(
     "split {side:beside} {target}",
     "<wish> {target} to (start | begin) [on] a new paragraph",
     "{target} <shall> (start | begin) a new paragraph",
+    Way("{target} (starts | begins) a new paragraph", when=_of_blocks),
     "break the paragraph {side:beside} {target}",
     "(split | break) {target} off",
     "<make> {target} [<into>] (a paragraph of its own | its own paragraph | a (new | separate |"
@@ -216,7 +217,7 @@ def join_to(
     " (paragraph | paragraph break)",
     "break [the paragraph] at {target}",
     "(start | begin) a [new] paragraph at {target}",
-    "(put | insert | add) [a] paragraph break {side:beside} {target}",
+    "(put | insert | add | make | start | begin) [a] paragraph break {side:beside} {target}",
     "(put | insert | add) new paragraph {side:beside} {target}",
     example="new paragraph before the last sentence",
     group="revising",

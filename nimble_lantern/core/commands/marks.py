@@ -15,6 +15,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit, Units, of_the_page
+from nimble_lantern.core.targets.words import named_as_written
 
 
 class _Family(NamedTuple):
@@ -211,6 +212,12 @@ _INK = "({ink} highlighted | highlighted [in] {ink} | marked in {ink})"
 _PEN = "{ink} (highlight | highlighting | highlighter)"
 
 
+def _of_letters(sitting: Sitting, parse: Parse) -> bool:
+    """ "Yellow over low tide", and not "yellow over the boat"."""
+    target = parse.args.get("target")
+    return of_the_page(target) or named_as_written(sitting.document, target)
+
+
 def _in_yellow(sitting: Sitting, parse: Parse) -> bool:
     """ "Mark low tide in yellow", as a highlighter does; letters have the other colours."""
     return parse.args.get("ink") == "yellow"
@@ -225,6 +232,7 @@ def _in_yellow(sitting: Sitting, parse: Parse) -> bool:
     *frames.given(_PEN),
     f"mark {{target}} (with | in) {_PEN}",
     Way("mark {target} (in | with | as) {ink}", when=_in_yellow),
+    Way("{ink} (over | across) {target}", when=_of_letters),
     example="highlight the last word in yellow",
     group="format",
 )
@@ -244,6 +252,9 @@ def highlight_in(sitting: Sitting, target: Places, ink: str) -> Done | Refusal:
     "(remove | clear | take off | delete | strip | get rid of) [all] [the] (formatting | format)"
     " (from | of | off | on) {target}",
     "take [all] [the] formatting off {target}",
+    "<undress> [all] [the] formatting (from | of | off | on | in) (the | this) (page | document"
+    " | letter | text)",
+    "(strip | clear) (the | this) (page | document | letter | text) of [all] [its] formatting",
     "(no | clear) formatting (for | on) {target}",
     "[make (it | everything)] (plain text | no formatting) <everywhere>",
     example="make that plain",
@@ -255,7 +266,7 @@ def plain(sitting: Sitting, target: Places | None = None) -> Done:
     return _done(sitting, target, ("plain",), "is plain")
 
 
-@command("(remove | clear) [all] [the] (formatting | format)", "no formatting",
+@command("(remove | clear) [all] [the] (formatting | format)", "no formatting [at all]",
          "(delete | strip | get rid of | undo) [all] [the] (formatting | format)",
          example="clear the formatting", group="format")  # fmt: skip
 def plain_that(sitting: Sitting) -> Done | Refusal:

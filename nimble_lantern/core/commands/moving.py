@@ -54,15 +54,29 @@ def to_end(sitting: Sitting) -> Done:
 @command(
     "<go> <exactly> <ahead_of> {target}",
     "[<go>] [back | up | down] (to | at) [the] <beginning> of {target}",
-    Way("[the] [very] (start | beginning | top) of {target}", when=_of_the_page),
+    Way("[the] <beginning> of {target}", when=_of_the_page),
+    "<exactly> <ahead_of> {target:called}",
     "<go> [back] [up | down] to {target}",
     "<go> to the (place | spot | bit | point) <ahead_of> {target}",
-    "(<go> | be | start writing) [to] where {target} (starts | begins)",
+    "(<go> | be | start writing) [to] where {target} (starts | begins | started | began)",
     "(i want | i need | i'd like) [to] (be | write | go) <exactly> <ahead_of> {target}",
+    Way(
+        "(i want | i need | i'd like | let me) [to] (be | write | go | carry on | go on | continue)"
+        " (at | from | to) [the] <beginning> of {target}",
+        when=_of_the_page,
+    ),
+    Way(
+        "(i want | i need | i'd like) to (be | go | write) where {target}"
+        " (starts | begins | opens)",
+        when=_of_the_page,
+    ),
     "<caret> (<shall> be | goes | should go) <exactly> <ahead_of> {target}",
     "<wish> <caret> <exactly> <ahead_of> {target}",
     Way("[over | on | back | down | up] to {target}", when=_of_the_page),
-    Way("[back | over | up] [to] where {target} (starts | begins)", when=_of_the_page),
+    Way(
+        "[back | over | up] [to] where {target} (starts | begins | started | began)",
+        when=_of_the_page,
+    ),
     Way("[at | to] [the] front of {target}", when=_of_the_page),
     Way("{target} (start | beginning)", when=_of_the_page),
     example="go to the start of the last sentence",
@@ -78,11 +92,17 @@ def before(sitting: Sitting, target: Places) -> Done:
     "<go> <exactly> <behind> {target}",
     "[<go>] [back | up | down] (to | at) [the] <finish> of {target}",
     "(i want | i need | i'd like) [to] (be | write | go) <exactly> <behind> {target}",
+    Way(
+        "(i want | i need | i'd like | let me) [to] (be | write | go | carry on | go on | continue)"
+        " (at | from | to) [the] <finish> of {target}",
+        when=_of_the_page,
+    ),
     "<caret> (<shall> be | goes | should go) <exactly> <behind> {target}",
     "<wish> <caret> <exactly> <behind> {target}",
     Way("[over | on | back | down | up] to the <finish> of {target}", when=_of_the_page),
     "<go> <exactly> (to | at) the other side of {target}",
-    Way("[the] [very] (end | bottom) of {target}", when=_of_the_page),
+    Way("[the] <finish> of {target}", when=_of_the_page),
+    "<exactly> <behind> {target:called}",
     Way("[on | over | down] [to] where {target} (ends | stops | finishes)", when=_of_the_page),
     Way("{target} end", when=_of_the_page),
     "<go> to the (place | spot | bit | point) <behind> {target}",

@@ -24,8 +24,10 @@ from nimble_lantern.core.targets.alike import kind_of, mends, of_one_kind
 from nimble_lantern.core.targets.model import (
     CellAt,
     Crossing,
+    Holding,
     Order,
     Places,
+    Through,
     Unit,
     Units,
     Words,
@@ -86,9 +88,12 @@ def _alike_or_a_part(sitting: Sitting, parse: Parse) -> bool:
     What only points at something else is no new text: "the last line should be the first one".
     """
     text = tuple(parse.args.get("text", ()))
+    target = parse.args.get("target")
     if text and text[-1] in _REFERRING | _EDGES:
         return False
-    return of_the_page(parse.args.get("target")) or _much_alike(sitting, parse)
+    if isinstance(target, Units | Holding) and _becomes(target, text):
+        return False
+    return of_the_page(target) or _much_alike(sitting, parse)
 
 
 def _no_sentence(sitting: Sitting, parse: Parse) -> bool:
@@ -101,6 +106,8 @@ def _no_sentence(sitting: Sitting, parse: Parse) -> bool:
     text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
     if set(text) & PARTS and set(text) <= PARTS | DETERMINERS | _MADE_OF:
         return False
+    if isinstance(target, Units | Holding) and _becomes(target, text):
+        return False
     if not isinstance(target, Words):
         return True
     stopped = len(text) > 2 and any(text[-len(stop) :] == stop for stop in STOPS)
@@ -110,6 +117,20 @@ def _no_sentence(sitting: Sitting, parse: Parse) -> bool:
     return not stopped and not (thing and (acts or refers))
 
 
+def _becomes(target: Units | Holding, text: tuple[str, ...]) -> bool:
+    """ "Turn the first line into a main heading", "the last sentence into a joke": what it is to
+    be, and not what it is to say."""
+    prose = target.unit in (Unit.SENTENCE, Unit.PARAGRAPH, Unit.LINE)
+    if len(text) <= 3 and text[-1] in PARTS | _LINES:
+        return True
+    if text[:1] not in (("a",), ("an",), ("the",), ("some",)) or len(text) > 5:
+        return False
+    said = set(text) & (VERBS | SUBJECT_PRONOUNS) or text[0] == "the"
+    return text[-1] in PARTS | TRADE_NOUNS | _LINES or prose and not said
+
+
+_LINES = frozenset("headline header banner caption lines letters pieces halves".split())
+_COUNTS = frozenset("two three four several".split())
 _MADE_OF = frozenset("one two single plain normal".split())
 _EDGES = frozenset("first last top bottom next previous".split())
 _REFERRING = frozenset("one ones it them him her us me you".split())
@@ -163,7 +184,7 @@ def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
         return False
     words = sum(sitting.document.count_words(r) for r in target.ranges)
     clause = set(text) & (VERBS | SUBJECT_PRONOUNS)  # "make the last sentence say we waited"
-    return len(text) <= 2 and words > 3 and not clause
+    return len(text) <= 2 and (words > 3 or text[-1] in _COUNTS) and not clause
 
 
 def _quoted(sitting: Sitting, parse: Parse) -> bool:
@@ -174,6 +195,11 @@ def _quoted(sitting: Sitting, parse: Parse) -> bool:
         return of_the_page(target)
     there = named_as_written(sitting.document, target) and target.words[-1] not in PREPOSITIONS
     return there and _no_sentence(sitting, parse)
+
+
+def _stretch(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put visitor book for everything from old rota to blue folder"."""
+    return isinstance(parse.args.get("target"), Through)
 
 
 def _quoted_and_few(sitting: Sitting, parse: Parse) -> bool:
@@ -255,6 +281,7 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
     ),
     Way("(make | turn) {target} [(a | an)] {text}", when=_much_alike),
     Way("{target} <shall> (be | become) {text}", when=_alike_or_a_cell),
+    Way("(put | write | say | have) {text:words} for {target}", when=_stretch),
     Way("{target:crossed} (is | are | becomes | has) {text}", when=_in_a_cell),
     Way(
         "(in | into | under | for) {target:crossed} (put | write | say | type | enter) {text}",
@@ -297,6 +324,11 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
     Way("(change | turn) [it | that] (to | into) {text}", when=_of_what_is_selected),
     *_each(_quoted_and_few, "(exchange | switch) {target} (for | with) {text}"),
     Way("put {text:words} there [instead]", when=_of_what_is_selected),
+    Way(
+        "(<wish> | i'd rather have | i would rather have | i prefer | give me | use) {text:words}"
+        " (instead | in its place) [of (that | it | this | those | them)]",
+        when=_of_what_is_selected,
+    ),
     *_each(
         _said_to_be_wrong,
         "{target} is (wrong | not right) i (meant | said | want | wanted) {text}",
@@ -395,7 +427,8 @@ def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0
     "<change> (every | all | each | any) {target} (with | to | by | into) {text}",
     "<change> (every | all | each | any) [of] [the] <occurrence> {target} (with | to | by |"
     " into) {text}",
-    "(wherever | everywhere | every time | each time) [it] [(says | has | reads)] {target} (put"
+    "(wherever | everywhere | every time | each time) [(it (says | has | reads) | you (find | see"
+    " | read) | there is | i (said | wrote))] {target} (put"
     " | write | say | make it | use | change (it | that) to | replace (it | that) with | it should"
     " (say | be | read)) {text}",
     Way("{target} to {text:words} <everywhere>", when=_words_there),

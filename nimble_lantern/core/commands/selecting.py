@@ -118,6 +118,7 @@ def _is_selected(sitting: Sitting, parse: Parse) -> bool:
     "(clear | remove | drop | cancel | lose | undo | forget) [the] selection",
     Way("(unmark | unhighlight) (that | it | this)", when=_is_selected),
     "(no | nothing) (selection | selected)",
+    "take the selection (off | away)",
     "(do not | don't) select [(anything | that | it | this)]",
     "[i] (do not | don't) (want | need) (that | it | this | anything) selected [any more]",
     "let go",
@@ -189,6 +190,7 @@ def _widened(sitting: Sitting, counted: tuple[int, Unit], forward: bool) -> Rang
     "(make | have) (it | that | this | the selection) (longer | bigger | wider) by {counted}",
     "<extend> to the right by {counted}",
     Way("[and] [the] [next] {counted} (more | further | as well | too)", when=_is_fresh),
+    Way("plus [the] [next] {counted} [more]", when=_is_fresh),
     Way("[and] [the] [next] {counted} (after | behind) (it | that | them | this)", when=_is_fresh),
     Way("[and] the next {counted}", when=_is_fresh),
     Way("(add | take in | include) [the] [next] {counted:counted_more}", when=_is_fresh),
@@ -267,6 +269,11 @@ def shrink(
         "[and] (take it | take that | carry [it] | stretch [it] | <extend> | keep going | run [it])"
         " [(on | right | up | all the way | along)] (to | as far as | up to | until | through to)"
         " ([the] end [of (the | this) {unit}] | the {unit} end)",
+        when=_is_fresh,
+    ),
+    Way(
+        "[and] (keep going | go on | carry on | all the way) (till | until | to where) (the | this)"
+        " {unit} (ends | stops | finishes)",
         when=_is_fresh,
     ),
     Way(

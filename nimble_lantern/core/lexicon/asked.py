@@ -26,6 +26,7 @@ class Looks(Enum):
     LETTERS = "letters"
     COLOUR = "colour"
     BLOCK = "block"
+    ROUND = "round"
 
 
 Phrase = tuple[str, ...]
@@ -47,7 +48,8 @@ _ROLES = {
         "needs, wants, wants to be, could do with, has to be, has to have, should get, should go",
         "should all be, should always be, should always have, has to go, to be, needs to go",
         "wants to go, need, could be, can be, would be better, might look better, should really be",
-        "should go in, deserves",
+        "should go in, deserves, belongs, belong, should just be, ought really to be, is to be, are"
+        " to be",
     ),
     Role.OFF: _phrases(
         "no, not, without, off, out of, remove, lose, drop, clear, get rid of, take off, take",
@@ -56,11 +58,11 @@ _ROLES = {
         "ought not to be, does not need, doesn't need, don't need, undo, cancel, strip, wipe off",
     ),
     Role.ON: _phrases(
-        "back to, in, into, on, over, under, round, around, for, across, through, with, as"
+        "back to, in, into, on, over, under, round, around, about, for, across, through, with, as"
     ),
     Role.JOINING: _phrases(
         "give, the, a, an, some, to, of, it, its, all, up, and, any, be, of it, there, plus, also"
-        ", too, as well, together with, both, please"
+        ", too, as well, together with, both, please, just, again, any more, anymore"
     ),
     Role.SELECT: _phrases("select, selected, highlight, pick, pick out, mark, grab, choose, find"),
 }  # fmt: skip
@@ -77,8 +79,9 @@ _LOOKS = {
         "superscript": "superscript, raised, a superscript, superscripted",
         "subscript": "subscript, lowered, a subscript, subscripted",
         "highlighted": "highlighted, highlight, highlighting, highlighter",
-        "highlighted in yellow": "yellow highlighter, yellow highlighting, yellow highlight"
-        ", highlighted in yellow, highlighted yellow, highlight yellow, highlight in yellow"
+        "highlighted in yellow": "highlighting in yellow, yellow highlighter, yellow highlighting"
+        ", yellow highlight, highlighted in yellow, highlighted yellow, highlight yellow"
+        ", highlight in yellow"
         ", marked in yellow, marked yellow",
         "not bold": "unbold, unbolded, normal weight, usual weight, light, lighter",
         "plain": "plain, no formatting, clear formatting, without formatting, strip formatting"
@@ -102,10 +105,16 @@ _LOOKS = {
         "right aligned": "right, right aligned, right hand side, right side, right margin, align"
         " right, aligned right, aligned to the right, right align, right edge, over to the right",
         "justified": "justified, justify, full justification, straight at both edges, straight on"
-        " both sides, justification, fully justified, flush on both sides, flush both sides",
+        " both sides, both edges straight, both sides straight, straight edges"
+        ", justification, fully justified, flush on both sides, flush both sides",
         "an ordinary paragraph": "ordinary paragraph, normal paragraph, plain paragraph, ordinary"
         " text, normal text, body text, ordinary paragraphs, normal paragraphs, plain paragraphs"
-        ", just paragraphs, just a paragraph",
+        ", just paragraphs, just a paragraph, ordinary lines, normal lines, plain lines",
+    },
+    Looks.ROUND: {
+        "quotes": "quotes, quotation marks, inverted commas, speech marks, quote marks",
+        "brackets": "brackets, parentheses, round brackets",
+        "square brackets": "square brackets",
     },
 }  # fmt: skip
 COLOURS = "red blue green yellow orange purple pink brown grey gray black".split()

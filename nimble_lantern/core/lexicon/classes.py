@@ -62,7 +62,7 @@ CLASSES = {
     "adopt": WordClass(
         "(use | switch to)",
         "(change [it] [over] to | go (over to | for) | put on | give me | turn on | set (it | the"
-        " desk) to | i (prefer | would prefer | would rather have | like) | let's use | <wish>)",
+        " desk) to | let's use | <wish>)",
     ),
     "shall": WordClass(
         "(should | must)",
@@ -83,7 +83,7 @@ CLASSES = {
         "(go | move | jump | take me | put <caret> | move <caret>)",
         "(hop | head | get | come | (put | get | bring | move | place | set | pop | stick) me"
         " [down | back | over] | hop over | back up | skip | <caret>"
-        " | (place | position | set | bring | take | get) <caret>)",
+        " | (place | position | set | bring | take | get | shift | push | nudge) <caret>)",
     ),
     "go_over": WordClass("(step | skip | jump | hop)", "(go | move)"),
     "beginning": WordClass(

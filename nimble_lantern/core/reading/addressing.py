@@ -32,6 +32,7 @@ from nimble_lantern.core.lexicon.meanings import MEANINGS
 from nimble_lantern.core.targets.model import is_target, of_the_page
 from nimble_lantern.core.writing.cardinals import cardinal
 
+_QUALIFYING = frozenset("no not without with plus less only just all any every some more".split())
 _MOST_ADDRESSED = 8
 _BEFORE = tuple(sorted((*LEADS, *MUSINGS), key=lambda p: (-len(p), p)))
 _LEADS = {first: tuple(p for p in _BEFORE if p[0] == first) for first, *_ in _BEFORE}
@@ -141,6 +142,11 @@ def of_what_is_selected(words: Sequence[str]) -> bool:
         # "Two more words", "three words further".
         return True
     if bare[0] in TRADE_VERBS or trade * 2 >= len(bare):
+        return True
+    if "selection" in bare:
+        return True
+    if trade and {words[0], bare[0]} & _QUALIFYING or of_it and "instead" in bare:
+        # "No formatting at all", "the blue one instead of that".
         return True
     if bare[0] in PLAIN_VERBS or bare[0] in MEANINGS:
         return of_it or trade > 0

@@ -130,6 +130,9 @@ def _asked(target: object, left: _Saying, right: _Saying) -> tuple[Phrase, Phras
             return None
         if not _sure(target, left, right, roles, kinds):
             return None
+        if Looks.ROUND in kinds:
+            once = len(looks) == 1 and Role.OFF not in roles
+            return (("put", *looks[0], "round"), ()) if once else None
         if Role.OFF in roles:
             return (("make",), ("not", *looks[0])) if len(looks) == 1 else None
         joined = tuple(w for n, look in enumerate(looks) for w in (*("and",)[: n and 1], *look))
@@ -155,6 +158,9 @@ def _sure(
     asked = first in (Role.MAKE, Role.OFF)
     if isinstance(target, That):
         return asked and bool(kinds - {Looks.COLOUR}) or Role.WISH not in roles
+    if Looks.ROUND in kinds:
+        # "The boat needs brackets", on its wall.
+        return not as_things(target) and bool(roles & {Role.ON, Role.WISH})
     if Looks.BLOCK in kinds:
         # "Make a list of helpers" asks for another list than that of a page.
         return False
@@ -162,4 +168,4 @@ def _sure(
         # "Danger zone in red" quotes the page, "the boat in red" may be a boat.
         quoted = not as_things(target) and Role.ON in roles
         return (asked or quoted) and Role.WISH not in roles
-    return asked or Role.WISH in roles or Role.ON in roles
+    return asked or bool(roles & {Role.WISH, Role.ON, Role.OFF})

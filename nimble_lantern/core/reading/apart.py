@@ -16,8 +16,10 @@ from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.targets.model import Target, That, Units, Words, is_target, of_the_page
 from nimble_lantern.core.targets.words import exact
 
-_INSIDE = frozenset(("in", "within", "inside", "on"))
+_INSIDE = frozenset(("in", "within", "inside", "on", "from"))
 _IT = frozenset(("it", "that", "them", "this", "those", "these"))
+_STATING = frozenset("is are was were isn't aren't has have should wants needs".split())
+_LONGEST_STATED = 4
 _LONGEST = 14
 _LONGEST_PLACE = 8
 """Words of a request, and of the place that is named first."""
@@ -75,12 +77,22 @@ def _inside(value: object, place: Target) -> object:
 
 
 def _spoken_of(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
+    """ "The second item delete it", "the second item is done with delete it"."""
+    said = [n for n, word in enumerate(words) if n and word in _STATING]
     for cut in range(1, min(_LONGEST_PLACE, len(words) - 1) + 1):
         rest = words[cut:]
         if not _IT & set(rest) or rest[0] in _IT:
             continue
         parses = [p for p in CATALOGUE.parses(rest) if any(_is_it(v) for v in p.args.values())]
-        for place in _targets(words[:cut], "target") if parses else ():
+        named = {cut, *(n for n in said if cut - _LONGEST_STATED <= n < cut)} if parses else set()
+        # "The quay was wet ... italicise that" is a sentence, and a request about it.
+        places = [
+            place
+            for end in sorted(named)
+            for place in _targets(words[:end], "target")
+            if end == cut or of_the_page(place)
+        ]
+        for place in places:
             for parse in parses:
                 if _sure(document, place, parse, rest[0]):
                     args = {k: place if _is_it(v) else v for k, v in parse.args.items()}

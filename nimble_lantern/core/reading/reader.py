@@ -133,6 +133,8 @@ def _stranger(parse: Parse) -> bool:
     return bool({"text", "words", "letter"} & set(parse.args))
 
 
+_FEW_FOR_PARAGRAPHS = 3
+"""Words in the place of whole paragraphs: asked about, as that is seldom meant."""
 _NOT_OVER = Refusal(
     "Not written over what is selected, as it may be meant for the desk.",
     "",
@@ -212,7 +214,11 @@ def _swallowed(found: Verdict, plainer: Verdict, fewer: int) -> bool:
 
 def _spares_the_selection(sitting: Sitting, words: tuple[str, ...]) -> bool:
     """Whether what is selected stays, as the words may be meant for the desk and not for it."""
-    return sitting.selection is not None and sitting.fresh and of_what_is_selected(words)
+    held = sitting.selection
+    if held is None or not sitting.fresh:
+        return False
+    several = held.start.block != held.end.block and len(words) <= _FEW_FOR_PARAGRAPHS
+    return several or of_what_is_selected(words)
 
 
 def _best(

@@ -40,6 +40,7 @@ def _of_a_sort(words: tuple[str, ...]) -> Words | None:
     return Words(words) if words[0] not in _NO_WORDS_FIRST else None
 
 
+@rule("called", "the (word | words | phrase) {words}", heard=False)
 @rule("target", "the (word | words | phrase) {words}")
 @rule(
     "target",
@@ -219,7 +220,12 @@ def _closing(unit: Unit, of: Target) -> Units:
 @rule("named", "the {unit:said} {words}", heard=False)
 def _of_that_name(unit: Unit, words: tuple[str, ...]) -> Holding | None:
     # "Drop the board a line" names no line.
-    return Holding(unit, Words(words)) if words[-1] not in DETERMINERS else None
+    # "The first line" is one by its place, and not the line that says "first".
+    placed = set(words) <= _BY_PLACE | DETERMINERS
+    return None if placed or words[-1] in DETERMINERS else Holding(unit, Words(words))
+
+
+_BY_PLACE = frozenset("first last second third fourth fifth next previous opening closing".split())
 
 
 CATALOGUE.table("item", {"([list] item | bullet [point])": Unit.ITEM})
@@ -272,7 +278,7 @@ CATALOGUE.table(
         "[the] (next | following)": (Order.NEXT, 1),
         "[the] previous": (Order.PREVIOUS, 1),
         "[the] (nearest | closest)": (Order.NEAREST, 1),
-        "(every | each | all | all [of] the | both)": (Order.EVERY, 1),
+        "(every [single] | each | each and every | all | all [of] the | both)": (Order.EVERY, 1),
     },
 )
 CATALOGUE.table(

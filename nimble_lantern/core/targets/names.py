@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from functools import lru_cache
+from dataclasses import dataclass
+from functools import cached_property, lru_cache
 
 from rapidfuzz import fuzz, process
 
@@ -25,16 +26,17 @@ def look_up(words: Sequence[str], names: Sequence[str], partial: bool = False) -
     spoken = _spoken(tuple(names))
     wanted = " ".join(normal(words))
     for attempt in (wanted, wanted.removeprefix("the ")):
-        if attempt in spoken:
-            return spoken[attempt]
-    best = process.extractOne(_bare(wanted), list(spoken), scorer=fuzz.ratio, score_cutoff=SURE)
+        if attempt in spoken.names:
+            return spoken.names[attempt]
+    said = list(spoken.names)
+    best = process.extractOne(_bare(wanted), said, scorer=fuzz.ratio, score_cutoff=SURE)
     if best:
-        return spoken[best[0]]
+        return spoken.names[best[0]]
     if partial and (some := _with_words(wanted, spoken)) is not None:
         return some
     # "Open fairy times" sounds like the one that is called ferry times.
     sound = phrase_key(_bare(wanted))
-    alike = [name for said, name in spoken.items() if phrase_key(_bare(said)) == sound]
+    alike = spoken.sounding.get(sound, [])
     return alike[0] if len(alike) == 1 and len(sound) >= _LEAST_SOUND else None
 
 
@@ -42,25 +44,49 @@ def near(words: Sequence[str], names: Sequence[str]) -> list[str]:
     """The few names that are a little like these words, the likeliest first."""
     spoken = _spoken(tuple(names))
     wanted = _bare(" ".join(normal(words)))
-    found = process.extract(wanted, list(spoken), scorer=fuzz.ratio, limit=_MOST, score_cutoff=NEAR)
-    return [spoken[key] for key, _, _ in found]
+    said = list(spoken.names)
+    found = process.extract(wanted, said, scorer=fuzz.ratio, limit=_MOST, score_cutoff=NEAR)
+    return [spoken.names[key] for key, _, _ in found]
 
 
-def _with_words(wanted: str, spoken: dict[str, str]) -> str | None:
+def _with_words(wanted: str, spoken: _Spoken) -> str | None:
     """The only name that has all of these words: "the letter" of a letter to the harbour board."""
     said = [word for word in wanted.split() if word not in _LEADS]
     if not said:
         return None
-    found = [name for key, name in spoken.items() if set(said) <= set(key.split())]
-    return found[0] if len(found) == 1 else None
+    every = (spoken.with_word.get(word, frozenset()) for word in said)
+    found = frozenset.intersection(*every)
+    return next(iter(found)) if len(found) == 1 else None
 
 
 _LEADS = frozenset("the my a an this that document".split())
 
 
+@dataclass(frozen=True)
+class _Spoken:
+    """Names by how they are said; by their words and sounds, where those are asked for."""
+
+    names: dict[str, str]
+
+    @cached_property
+    def with_word(self) -> dict[str, frozenset[str]]:
+        found: dict[str, set[str]] = {}
+        for said, name in self.names.items():
+            for word in said.split():
+                found.setdefault(word, set()).add(name)
+        return {word: frozenset(names) for word, names in found.items()}
+
+    @cached_property
+    def sounding(self) -> dict[str, list[str]]:
+        found: dict[str, list[str]] = {}
+        for said, name in self.names.items():
+            found.setdefault(phrase_key(_bare(said)), []).append(name)
+        return found
+
+
 @lru_cache(maxsize=32)
-def _spoken(names: tuple[str, ...]) -> dict[str, str]:
-    return {" ".join(normal(tuple(name.lower().split()))): name for name in names}
+def _spoken(names: tuple[str, ...]) -> _Spoken:
+    return _Spoken({" ".join(normal(tuple(name.lower().split()))): name for name in names})
 
 
 def _bare(phrase: str) -> str:

@@ -186,6 +186,11 @@ _STRETCH = (
     "all [of] the text between {a:endpoint} and {b:endpoint}",
     heard=False,
 )
+@rule(
+    "target",
+    "[everything | all] between {a:endpoint} and {b:endpoint} including (those | them | both)",
+    heard=False,
+)
 @rule("target", "[everything | all] between {a:endpoint} and {b:endpoint}")
 def _through(a: Any, b: Any) -> Through:
     first = Words(a) if isinstance(a, tuple) else a
