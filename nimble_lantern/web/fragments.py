@@ -51,11 +51,11 @@ from nimble_lantern.core.showing import (
 )
 from nimble_lantern.core.sitting import undone
 from nimble_lantern.core.state import Sitting, View, page_style
+from nimble_lantern.core.writing.capitals import capitalised
+from nimble_lantern.core.writing.cardinals import in_words
 from nimble_lantern.shell import LiveDesk, Scene
 
 TRAIL_LENGTH = 8
-LINES_IN_VIEW = 9
-"""Lines that a page of usual size surely shows."""
 PASSAGES_SHOWN, NOTES_SHOWN, CHANGES_SHOWN = 8, 40, 5
 SHEETS_SHOWN, SHEET_SCALE = 2, 0.31
 SHEET_HEIGHT = 470.0
@@ -71,13 +71,14 @@ _UNDRAWN = "undrawn"
 class PageState:
     """What one open page is to show: of each fragment its values, with the stamp of their change.
 
-    `room` and `top` are the height of its sheet and the first line it shows.
+    `room` and `top` are the height of its sheet and the first line it shows, `lines` all of them.
     """
 
     revision: int = 0
     top: int = 1
     document: int = 0
     room: float = SHEET_HEIGHT
+    lines: range = range(0)
     sent: dict[str, tuple[int, dict[str, Any]]] = field(default_factory=dict)
 
 
@@ -185,7 +186,8 @@ def shown(scene: Scene, state: PageState) -> dict[str, dict[str, Any]]:
         "stage": lambda: _stage(scene, state),
         "trail": lambda: {
             "trail": trail(sitting),
-            "offers": _offers(sitting),
+            "offers": _offers(sitting, state.lines),
+            "offered": _offered(sitting, state.lines),
             "notes": notes_shown(sitting) if sitting.view is View.DESK else [],
             "changes": changes_shown(sitting),
         },
@@ -264,10 +266,12 @@ def _stage(scene: Scene, state: PageState) -> dict[str, Any]:
     room = state.room - (TRAY_HEIGHT if covered else 0.0)
     state.top = top_line(sitting, state.top, room)
     top = state.top if scene.top is None else scene.top
+    drawn = rows(sitting, top, room)
+    state.lines = range(drawn[0].number, drawn[-1].number + 1) if drawn else range(0)
     return {
         "view": "desk",
         "title": sitting.title,
-        "rows": rows(sitting, top, room),
+        "rows": drawn,
         "lines": sitting.layout.count,
         "tray": tray_shown(sitting),
         "practice": practice_shown(sitting),
@@ -405,22 +409,30 @@ def _bars(values: Sequence[float]) -> list[dict[str, float]]:
     ]
 
 
-def _offers(sitting: Sitting) -> list[str]:
-    """What may be chosen by number that stands nowhere on the page."""
+def _offers(sitting: Sitting, lines: range) -> list[str]:
+    """What may be chosen by number, unless all of it stands in the lines that are in view."""
     asked = sitting.question
     if asked is None or numbers_of(asked) or sitting.found:
         return []
-    if any(option.ranges for option in asked.options) and _in_view(sitting):
+    places = _places(sitting)
+    if places and all(line in lines for line in places):
         return []
     return [option.label for option in asked.options]
 
 
-def _in_view(sitting: Sitting) -> bool:
-    """Whether all that may be chosen stands close together, so that a page shows all of it."""
-    asked = sitting.question
-    assert asked is not None
-    lines = [sitting.layout.number(r.start) for o in asked.options for r in o.ranges]
-    return not lines or max(lines) - min(lines) < LINES_IN_VIEW
+def _offered(sitting: Sitting, lines: range) -> str:
+    """What stands over the offers: "13 places, 9 in view"."""
+    places = _places(sitting)
+    if not places:
+        return "By number"
+    seen = sum(line in lines for line in places)
+    return capitalised(f"{many(len(places), 'place')}, {in_words(seen)} in view")
+
+
+def _places(sitting: Sitting) -> list[int]:
+    """The lines in which stands what may be chosen."""
+    options = sitting.question.options if sitting.question is not None else ()
+    return [sitting.layout.number(o.ranges[0].start) for o in options if o.ranges]
 
 
 def _last(sitting: Sitting) -> Any:

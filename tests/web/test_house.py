@@ -59,6 +59,20 @@ class Crawling(PageCase):
         self.assertLess(self.client.post("/lines", data={"line": line}).status_code, 300, line)
 
 
+class Choosing(PageCase):
+    def test_places_outside_the_view_are_listed_and_counted(self) -> None:
+        for n in range(30):
+            self.client.post("/lines", data={"line": f"new paragraph boat {n} came in full stop"})
+        self.client.post("/lines", data={"line": "bold boat"})
+        page = self.client.get("/").get_data(as_text=True)
+        self.assertRegex(page, r"<h2>(30|Thirty) places, \w+ in view</h2>")
+        self.assertIn("Boat 29 came in", page)
+        self.client.post("/lines", data={"line": "cancel"})
+        for line in ("delete everything", "a boat and a boat", "bold boat"):
+            self.client.post("/lines", data={"line": line})
+        self.assertNotIn("in view</h2>", self.client.get("/").get_data(as_text=True))
+
+
 class Speaking(PageCase):
     def test_sound_and_word_times_are_handed_out_while_it_is_read(self) -> None:
         self.desk.speaker = Speaker(StandIn())
