@@ -21,7 +21,7 @@ from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.lexicon.manners import FILLERS
 from nimble_lantern.core.mending.tray import letters_of
 from nimble_lantern.core.offering import answer_help, learned_words, offered
-from nimble_lantern.core.reading import reader
+from nimble_lantern.core.reading import nearest, reader
 from nimble_lantern.core.reading.addressing import wordings
 from nimble_lantern.core.state import (
     Done,
@@ -90,11 +90,26 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
         i = end
     if text:
         if len(text) == len(parts) == 1:
+            if _taken_for(turn, words):
+                return
             offered(turn, words)
         turn.write(text)
         if turn.offers is not None and turn.kinds[-1:] == [ReadAs.TEXT]:
             turn.sitting = replace(turn.sitting, question=turn.offers)
             turn.summaries.append("or say a number for what was meant")
+
+
+def _taken_for(turn: Turn, words: tuple[str, ...]) -> bool:
+    """Do a harmless command that can only be meant, and tell how it was taken."""
+    if held_back(turn.sitting) is not None:
+        return False
+    said = nearest.surely(turn.sitting, words)
+    verdict = reader.judge(turn.sitting, said, whole=False) if said else None
+    if said is None or verdict is None or verdict.kind is not Judged.COMMAND:
+        return False
+    obey(turn, verdict, said)
+    turn.summaries.append(f"taken for “{' '.join(said)}”")
+    return True
 
 
 def _spelled(turn: Turn, words: Sequence[str]) -> None:

@@ -91,6 +91,8 @@ class Jobs(unittest.TestCase):
     def test_the_table_of_what_jobs_cost_is_true(self) -> None:
         kept = report.JOBS.read_text(encoding="utf-8")
         self.assertEqual(kept, report.jobs_page(), "run: python -m tests.corpus.report")
+        kept = report.EVERYDAY.read_text(encoding="utf-8")
+        self.assertEqual(kept, report.everyday_page(), "run: python -m tests.corpus.report")
 
     def test_the_command_reference_is_that_of_the_catalogue(self) -> None:
         kept = (report.JOBS.parent / "commands.md").read_text(encoding="utf-8")

@@ -50,13 +50,13 @@ def _others(text: str, found: Iterable[Form]) -> tuple[Form, ...]:
 
 def _figures(text: str, dialect: str) -> Iterator[str]:
     bare = text.replace(",", "")
-    if bare.isdigit() and len(bare) < 10:
+    if bare.isdecimal() and len(bare) < 10:
         yield in_words(int(bare), dialect)
-    elif bare[:-2].isdigit() and bare[-2:] in ("st", "nd", "rd", "th"):
+    elif bare[:-2].isdecimal() and bare[-2:] in ("st", "nd", "rd", "th"):
         yield ordinal_in_words(int(bare[:-2]), dialect)
     words = text.lower().replace("-", " ").split()
     value = cardinal(words, 0) if words else None
-    if value and value[1] == len(words) and not bare.isdigit():
+    if value and value[1] == len(words) and not bare.isdecimal():
         yield f"{value[0]:,}" if value[0] >= 10_000 else str(value[0])
 
 

@@ -119,6 +119,44 @@ def offers(sitting: Sitting, words: Sequence[str], most: int = MOST_OFFERS) -> l
     return list(found.values())
 
 
+def surely(sitting: Sitting, words: Sequence[str]) -> tuple[str, ...] | None:
+    """The wording of a harmless command that differs from what was said in nothing that tells.
+
+    "Delete" and its like are never done so: they are offered.
+    """
+    bare = barest(words)
+    if bare[:1] and bare[0] not in TRADE_VERBS and not addressed(sitting, words):
+        return None
+    found = offers(sitting, words) if len(bare) <= _MOST_WORDS else []
+    if not found or found[0].likeness < _SURE_LIKE or not _harmless(found[0].command):
+        return None
+    if found[1:] and found[1].likeness > found[0].likeness - _FARTHER / 2:
+        return None
+    said = found[0].words
+    return said if _all_meant(bare, said) and _all_meant(said, bare) else None
+
+
+def _harmless(name: str) -> bool:
+    """Whether a command takes no text away and writes none."""
+    command = CATALOGUE.commands[name]
+    traits = command.traits
+    changes = traits.destructive or traits.writes or traits.walks or traits.moves
+    writes = any(slot in pattern for pattern in command.patterns for slot in _WRITTEN)
+    return name.split(".")[0] in _LOOKED_AT and not changes and not writes
+
+
+_LOOKED_AT = frozenset("marks faces blocks selecting moving looking".split())
+"""Families that only go somewhere, select, or change how words look."""
+_WRITTEN = ("{text", "{words", "{letter")
+_SURE_LIKE = 0.85
+
+
+def _all_meant(words: Sequence[str], others: Sequence[str]) -> bool:
+    """Whether every word that tells something is among the others, or one that means the same."""
+    there = _meant(others)
+    return all(w in there or w in LITTLE for w in words)
+
+
 def explained(sitting: Sitting, asked: Sequence[str], most: int = MOST_OFFERS) -> list[Offer]:
     """The commands that a question for help is about, each as it could be said of this page."""
     sitting = round_here(sitting)

@@ -108,7 +108,7 @@ def ordinal(words: Sequence[str], i: int) -> Found:
         return ORDINAL_TENS[word], i + 1
     if word == "hundredth":
         return 100, i + 1
-    if word[:-2].isdigit() and word[-2:] in ("st", "nd", "rd", "th") and len(word) < 12:
+    if word[:-2].isdecimal() and word[-2:] in ("st", "nd", "rd", "th") and len(word) < 12:
         return int(word[:-2]), i + 1
     if word in TENS and i + 1 < len(words) and ORDINAL_UNITS.get(words[i + 1], 99) < 10:
         return TENS[word] + ORDINAL_UNITS[words[i + 1]], i + 2

@@ -477,7 +477,7 @@ def _amount(words: list[str], i: int, j: int, digits: str, spelled: str, around:
     small = below_hundred(words, skip)
     coin = words[small[1]] if small and small[1] < len(words) else ""
     bare = small and skip == k and 10 <= small[0] <= 99 and coin not in MEASURES | COINS.keys()
-    if small and small[0] < 100 and "." not in digits and digits.replace(",", "").isdigit():
+    if small and small[0] < 100 and "." not in digits and digits.replace(",", "").isdecimal():
         if coin in COINS:
             end = small[1] + 1
             text = f"{sign}{digits}.{small[0]:02d}"

@@ -140,7 +140,7 @@ def spoken_forms(word: str) -> Forms:
         return _amount(*money.groups())
     if lower.endswith("%"):
         return tuple((*f, *p) for f in spoken_forms(lower[:-1]) for p in _SIGNS["%"])
-    if lower[:-2].isdigit() and lower[-2:] in ("st", "nd", "rd", "th"):
+    if lower[:-2].isdecimal() and lower[-2:] in ("st", "nd", "rd", "th"):
         return _split([ordinal_in_words(int(lower[:-2]))])
     if lower in _SHORT:
         return (tuple(_SHORT[lower].split()), (lower.replace(".", ""),))
@@ -185,7 +185,7 @@ def _compound(lower: str) -> Forms:
 
 def ordinal_forms(word: str) -> Forms:
     """The further forms of a day's number in front of a month: "the third of"."""
-    if not word.isdigit() or not 1 <= int(word) <= 31:
+    if not word.isdecimal() or not 1 <= int(word) <= 31:
         return ()
     base = tuple(ordinal_in_words(int(word)).replace("-", " ").split())
     return (("the", *base, "of"), (*base, "of"), base, ("the", *base))

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import unittest
 
-from hypothesis import given, settings
+from hypothesis import example, given, settings
 from hypothesis import strategies as st
 
 from nimble_lantern.core.targets.sounds import phrase_key, sound_key
@@ -71,6 +71,7 @@ class Spoken(unittest.TestCase):
             self.assertIn(said, self.forms(word), word)
 
     @settings(max_examples=300, deadline=None)
+    @example("¹ND")
     @given(st.text(max_size=12))
     def test_anything_at_all_has_a_form(self, word: str) -> None:
         self.assertTrue(all(isinstance(f, tuple) for f in spoken_forms(word)))
