@@ -68,7 +68,7 @@ class Saying(DeskCase):
         block = Block("On 12 May Ida Marlowe paid £5.")
         book = WordBook((entry_of("Ida Marlowe", ["eider marlow"], "A word"),))
         said = " ".join(w.words for w in said_words(block, 0, len(block.text), book))
-        self.assertEqual(said, "On twelve May eider marlow paid five pounds.")
+        self.assertEqual(said, "On the twelfth of May eider marlow paid five pounds.")
         marked = " ".join(w.words for w in said_words(block, 0, len(block.text), book, True))
         self.assertTrue(marked.endswith("five pounds full stop"))
 

@@ -7,8 +7,9 @@ from collections.abc import Iterator, Sequence
 from typing import NamedTuple
 
 from nimble_lantern.core.document.model import Block, Document, Kind, Position, Range
+from nimble_lantern.core.lexicon.names import MONTHS
 from nimble_lantern.core.mending.word_book import WordBook
-from nimble_lantern.core.writing.cardinals import in_words
+from nimble_lantern.core.writing.cardinals import in_words, ordinal_in_words, year_in_words
 from nimble_lantern.core.writing.spoken import bare, likeliest
 
 _TOKEN = re.compile(r"\S+")
@@ -48,7 +49,9 @@ def said_words(
             found.append(Said(own + tail, at, place + len(last)))
             i += size
             continue
-        found.append(Said(_said(token, marks), at, at + len(token)))
+        before = tokens[i - 1][0] if i else ""
+        after = tokens[i + 1][0] if i + 1 < len(tokens) else ""
+        found.append(Said(_said(token, marks, before, after), at, at + len(token)))
         i += 1
     return [s for s in found if s.words]
 
@@ -69,17 +72,58 @@ def _from_book(
     return 0, None
 
 
-def _said(token: str, marks: bool) -> str:
-    """A token as it is spoken, with the stop behind it."""
+def _said(token: str, marks: bool, left: str = "", right: str = "") -> str:
+    """A token as it is spoken between its neighbours, with the stop behind it."""
     core = token.strip(_STOPS + "“”‘’\"'()[]–—…")
     stop = next((c for c in token[::-1] if c in _STOPS), "") if token[-1:] not in core[-1:] else ""
-    spoken = " ".join(_form(core)) if core else ""
+    spoken = _figure(core, left, right) or " ".join(_form(core)) if core else ""
     if not marks:
         return f"{spoken}{stop}" if spoken else ""
     head, _, tail = token.partition(core) if core else ("", "", token)
     before = [MARKS[c] for c in head if c in MARKS]
     behind = [MARKS[c] for c in tail if c in MARKS]
     return " ".join((*before, *((spoken,) if spoken else ()), *behind))
+
+
+_DAY = re.compile(r"([12]?\d|3[01])(?:st|nd|rd|th)?$")
+_YEAR = re.compile(r"(?:1[1-9]|20)\d\d$")
+_PENCE = re.compile(r"(\d{1,2})p$")
+_DOTTED = re.compile(r"(\d{1,3})\.(\d+)$")
+_AT, _HALVES = (
+    frozenset("at from until till by before after about".split()),
+    ("am", "pm", "a.", "p."),
+)
+"""Beside a time of the day: "7.30" is one there, and a number elsewhere."""
+_CODE = re.compile(r"0\d{2,}$|\d{4,}$")
+"""No number of the desk's is written so: from a thousand on they have commas."""
+
+
+def _figure(core: str, left: str, right: str) -> str:
+    """A day of a month, a year, pence, or digits one by one; nothing for other words."""
+    if day := _DAY.match(core):
+        which = ordinal_in_words(int(day[1]))
+        the = "" if left.lower() == "the" else "the "
+        if _a_month(right) and day[1] != "0":
+            return f"{the}{which} of"
+        if _a_month(left) and day[1] != "0" and left[-1:].isalpha():
+            return f"the {which}"
+    if _YEAR.match(core):
+        return year_in_words(int(core))
+    if (dotted := _DOTTED.match(core)) and left.lower() not in _AT and right[:2] not in _HALVES:
+        return f"{in_words(int(dotted[1]))} point {' '.join(map(_digit, dotted[2]))}"
+    if pence := _PENCE.match(core):
+        return f"{in_words(int(pence[1]))} {'penny' if pence[1] == '1' else 'pence'}"
+    if _CODE.match(core):
+        return " ".join(map(_digit, core))
+    return ""
+
+
+def _digit(digit: str) -> str:
+    return "oh" if digit == "0" else in_words(int(digit))
+
+
+def _a_month(token: str) -> bool:
+    return token.strip(_STOPS).lower() in MONTHS and token[:1].isupper()
 
 
 def _form(word: str) -> tuple[str, ...]:

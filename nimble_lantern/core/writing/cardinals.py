@@ -198,3 +198,13 @@ def ordinal_suffix(value: int) -> str:
 def grouped(value: int) -> str:
     """1000 -> "1,000"."""
     return f"{value:,}"
+
+
+def year_in_words(year: int) -> str:
+    """A year as it is said: nineteen oh six, nineteen hundred, two thousand and six."""
+    century, rest = divmod(year, 100)
+    if not 10 <= century <= 29 or century in (10, 20) and rest < 10:
+        return in_words(year)
+    if not rest:
+        return f"{in_words(century)} hundred"
+    return f"{in_words(century)} {'oh ' if rest < 10 else ''}{in_words(rest)}"

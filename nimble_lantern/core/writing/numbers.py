@@ -38,6 +38,7 @@ from nimble_lantern.core.writing.cardinals import (
     ordinal,
     ordinal_in_words,
     ordinal_suffix,
+    year_in_words,
 )
 from nimble_lantern.core.writing.spelling import TO_BRITISH, in_dialect
 
@@ -350,16 +351,7 @@ def _year(words: list[str], i: int, around: Around) -> Number | None:
         return None
     if words[j : j + 1] and (words[j] in MEASURES or words[j] in MONEY or words[j] == "percent"):
         return None
-    return Number(j - i, str(year), _year_words(year), True)
-
-
-def _year_words(year: int) -> str:
-    century, rest = divmod(year, 100)
-    if not 10 <= century <= 29 or rest == 0 or century in (10, 20) and rest < 10:
-        return in_words(year)
-    if rest < 10:
-        return f"{in_words(century)} oh {in_words(rest)}"
-    return f"{in_words(century)} {in_words(rest)}"
+    return Number(j - i, str(year), year_in_words(year), True)
 
 
 _DECADES = {word[:-1] + "ies": value for word, value in TENS.items()}
