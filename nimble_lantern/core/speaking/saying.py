@@ -74,6 +74,8 @@ def _from_book(
 
 def _said(token: str, marks: bool, left: str = "", right: str = "") -> str:
     """A token as it is spoken between its neighbours, with the stop behind it."""
+    if not marks and token.isalpha():
+        return token
     core = token.strip(_STOPS + "“”‘’\"'()[]–—…")
     stop = next((c for c in token[::-1] if c in _STOPS), "") if token[-1:] not in core[-1:] else ""
     spoken = _figure(core, left, right) or " ".join(_form(core)) if core else ""
@@ -100,6 +102,8 @@ _CODE = re.compile(r"0\d{2,}$|\d{4,}$")
 
 def _figure(core: str, left: str, right: str) -> str:
     """A day of a month, a year, pence, or digits one by one; nothing for other words."""
+    if not core[:1].isdecimal():
+        return ""
     if day := _DAY.match(core):
         which = ordinal_in_words(int(day[1]))
         the = "" if left.lower() == "the" else "the "
@@ -122,12 +126,15 @@ def _digit(digit: str) -> str:
     return "oh" if digit == "0" else in_words(int(digit))
 
 
+_FIGURES = frozenset("0123456789£$€%&@")
+
+
 def _a_month(token: str) -> bool:
     return token.strip(_STOPS).lower() in MONTHS and token[:1].isupper()
 
 
 def _form(word: str) -> tuple[str, ...]:
-    if not any(c.isdigit() for c in word) and not any(c in "£$€%&@" for c in word):
+    if _FIGURES.isdisjoint(word):
         return (word,)
     return (likeliest(bare(word)) if bare(word) else ()) or (word,)
 
