@@ -1,7 +1,7 @@
 """Runs every test; prints one closing line that machines can read.
 
-Without names, they run in two processes at once: first those that compute, then those that drive a
-browser, with and without sound.
+Without names, two processes at a time take the groups that need no more than that; what listens
+through a browser comes after them, by itself, as it needs the machine's time.
 """
 
 from __future__ import annotations
@@ -15,10 +15,16 @@ from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
 PHASES = (
-    (("core",), ("cli", "formats", "store", "web", "bench", "engines")),
-    (("browser",), ("sound",)),
+    (
+        ("core",),
+        ("cli", "formats", "store", "web", "bench", "engines"),
+        ("browser/test_[a-h]*.py",),
+        ("browser/test_[i-z]*.py",),
+    ),
+    (("sound",),),
 )
-"""Folders, one phase after the other; of each phase the groups run at the same time."""
+"""Folders, or some files of one; the groups of a phase are taken two at a time."""
+AT_ONCE = 2
 FOLDERS = tuple(name for phase in PHASES for group in phase for name in group)
 _CLOSING = re.compile(r"^(\d+) passed, (\d+) failed, (\d+) skipped$", re.M)
 
@@ -28,10 +34,10 @@ def suites(names: Sequence[str]) -> unittest.TestSuite:
     loader = unittest.TestLoader()
     found = unittest.TestSuite()
     top = Path(__file__).parents[1]
-    for name in FOLDERS:
-        folder = Path(__file__).parent / name
-        if folder.is_dir() and name in names:
-            found.addTests(loader.discover(str(folder), top_level_dir=str(top)))
+    for name in names:
+        folder, _, files = name.partition("/")
+        place = str(Path(__file__).parent / folder)
+        found.addTests(loader.discover(place, files or "test*.py", str(top)))
     return found
 
 
@@ -49,7 +55,7 @@ def run_all() -> int:
     """Run every folder in a process of its own and tell the sum; the exit status."""
     sums, bad = [0, 0, 0], False
     for phase in PHASES:
-        with ThreadPoolExecutor(len(phase)) as pool:
+        with ThreadPoolExecutor(AT_ONCE) as pool:
             for names, done in zip(phase, pool.map(_apart, phase), strict=True):
                 print(f"{' '.join(names)}:\n{done.stdout}", flush=True)
                 counts = _CLOSING.search(done.stdout)
