@@ -20,6 +20,9 @@ class Sorts(DeskCase):
             "# Letter\n\nWe ask £2,450 by *4 June*.\n\nRing us.", LETTER, "make the date italic"
         )
 
+    def test_cutting_a_price_takes_none_out(self) -> None:
+        self.assertBecomes(f"{LETTER} Cut the price", LETTER, "cut the price")
+
     def test_of_several_one_is_asked_for(self) -> None:
         desk = Driver("One is £40, two are £75.")
         desk.hears("bold the price")

@@ -13,9 +13,10 @@ from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, of_a_grid, of_the_page
+from nimble_lantern.core.targets.measures import names_a_sort
+from nimble_lantern.core.targets.model import Places, Unit, Words, of_a_grid, of_the_page
 from nimble_lantern.core.targets.resolve import nth_like
-from nimble_lantern.core.targets.words import in_a_list, named_as_written
+from nimble_lantern.core.targets.words import in_a_list, named_as_written, places
 
 _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
 
@@ -55,12 +56,22 @@ def copy(sitting: Sitting, target: Places) -> Done:
     return Done(after, f"copied {named(sitting.document, target.ranges[:1])}")
 
 
+def _no_cutback(sitting: Sitting, parse: Parse) -> bool:
+    """ "Cut the price" asks for another price, where no such word stands."""
+    target = parse.args.get("target")
+    by_sort = isinstance(target, Words) and names_a_sort(target.words)
+    return not by_sort or bool(places(sitting.document, target.words))
+
+
 @command(
     "cut {target} [to the clipboard]",
     "cut {target} out",
     "cut out {target}",
     example="cut the last sentence",
-         group="revising", destructive=True)  # fmt: skip
+    group="revising",
+    destructive=True,
+    when=_no_cutback,
+)
 def cut(sitting: Sitting, target: Places) -> Done:
     """Take a target out, to be pasted."""
     count = words_in(sitting, target.ranges[:1])

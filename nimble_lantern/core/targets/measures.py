@@ -36,11 +36,16 @@ _NAMED = {
 }
 
 
+def names_a_sort(words: Sequence[str]) -> bool:
+    """Whether words are such a name."""
+    return words[:1] == ("the",) and tuple(words[1:]) in _NAMED
+
+
 def of_sort(document: Document, words: Sequence[str], within: Range | None = None) -> list[Range]:
     """Every place of what "the price", "the date" and their like name; none for other words."""
-    pattern = _NAMED.get(tuple(words[1:])) if words[:1] == ("the",) else None
-    if pattern is None:
+    if not names_a_sort(words):
         return []
+    pattern = _NAMED[tuple(words[1:])]
     found = [
         Range(Position(b, match.start()), Position(b, match.end()))
         for b, block in enumerate(document.blocks)
