@@ -59,8 +59,9 @@ def copy(sitting: Sitting, target: Places) -> Done:
 def _no_cutback(sitting: Sitting, parse: Parse) -> bool:
     """ "Cut the price" asks for another price, where no such word stands."""
     target = parse.args.get("target")
-    by_sort = isinstance(target, Words) and names_a_sort(target.words)
-    return not by_sort or bool(places(sitting.document, target.words))
+    if not isinstance(target, Words) or not names_a_sort(target.words):
+        return True
+    return bool(places(sitting.document, target.words))
 
 
 @command(
