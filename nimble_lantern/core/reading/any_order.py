@@ -1,4 +1,4 @@
-"""Requests whose words all say something, in whatever order they come: "yellow over low tide".
+"""Requests whose words all say something, in whatever order: "low tide wants quotes round it".
 
 Patterns hold the usual word orders.  Here an utterance is a target of this page and what is said
 around it; if every word of that is known to ask for something, and all of it together asks for one
