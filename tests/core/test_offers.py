@@ -6,7 +6,7 @@ from nimble_lantern.core.state import View
 from tests.desk import DeskCase
 
 LETTER = "The ferry is late. The boat is old."
-POINTER = "shove the pointer behind the ferry"
+POINTER = "shove the pointer behind the ferry somewhere"
 
 
 class Offers(DeskCase):
@@ -24,13 +24,13 @@ class Offers(DeskCase):
 
     def test_a_number_that_is_not_offered_goes_on_with_the_letter(self) -> None:
         self.desk(LETTER).hears(POINTER, "twelve")
-        self.assertText(f"{LETTER} Shove the pointer behind the ferry 12")
+        self.assertText(f"{LETTER} Shove the pointer behind the ferry somewhere 12")
 
     def test_going_on_leaves_it(self) -> None:
         desk = self.desk(LETTER)
         desk.hears(POINTER, "and the crew was cross")
         self.assertEqual(self.offered(), [])
-        self.assertIn("pointer behind the ferry and the crew", desk.markdown)
+        self.assertIn("pointer behind the ferry somewhere and the crew", desk.markdown)
 
     def test_yes_takes_the_only_one(self) -> None:
         self.desk(LETTER).hears(POINTER, "yes")

@@ -30,7 +30,7 @@ TRADE_NOUNS = frozenset(
 )
 """Words of the trade: said of a text, not often in one."""
 PARTS = frozenset(
-    "paragraph paragraphs sentence sentences bullet bullets heading subheading cursor caret"
+    "paragraph paragraphs sentence sentences bullet bullets heading subheading cursor caret pointer"
     " selection underline italics capitals caps cell row column".split()
 )
 """Parts and looks of a page: not what is written into one."""
