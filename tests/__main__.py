@@ -1,7 +1,7 @@
 """Runs every test; prints one closing line that machines can read.
 
-Without names, two processes at a time take the groups that need no more than that; what listens
-through a browser comes after them, by itself, as it needs the machine's time.
+Without names, two processes at a time take the groups that need no more than that; those that
+listen come after them, one by one, as they need the machine's time.
 """
 
 from __future__ import annotations
@@ -14,16 +14,15 @@ from collections.abc import Sequence
 from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
-PHASES = (
-    (
-        ("core",),
-        ("cli", "formats", "store", "web", "bench", "engines"),
-        ("browser/test_[a-h]*.py",),
-        ("browser/test_[i-z]*.py",),
-    ),
-    (("sound",),),
+TOGETHER = (
+    ("core",),
+    ("cli", "formats", "store", "web", "bench"),
+    ("browser/test_[a-h]*.py",),
+    ("browser/test_[i-z]*.py",),
 )
-"""Folders, or some files of one; the groups of a phase are taken two at a time."""
+"""Folders, or some files of one: taken two at a time."""
+ALONE = (("engines",), ("sound",))
+PHASES = (TOGETHER, *((group,) for group in ALONE))
 AT_ONCE = 2
 FOLDERS = tuple(name for phase in PHASES for group in phase for name in group)
 _CLOSING = re.compile(r"^(\d+) passed, (\d+) failed, (\d+) skipped$", re.M)

@@ -88,7 +88,10 @@ VIEWS: tuple[tuple[str, tuple[str, ...]], ...] = (
             "next blank",
         ),
     ),
-    ("desk-offer", ("open letter to the harbour board", "shove the pointer behind the lease somewhere")),
+    (
+        "desk-offer",
+        ("open letter to the harbour board", "shove the pointer behind the lease somewhere"),
+    ),
     ("desk-learned", ("one", "what have you learned")),
     ("desk-help", ("none of these", "how do i get rid of a heading")),
     (
