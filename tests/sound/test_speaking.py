@@ -139,6 +139,7 @@ class TwoPages(BrowserCase):
         driver.get(self.server.address)
         second = driver.current_window_handle
         self.waits(driver, ".lamp-link", "another page listens", SOUND_SECONDS)
+        self._listens_for_its_end(driver)
         self.waits(driver, ".trail-summary", "meeting", SOUND_SECONDS)
         self._first_line_is_over(driver)
         driver.switch_to.window(first)
@@ -151,13 +152,15 @@ class TwoPages(BrowserCase):
         self.waits(driver, ".trail-summary", "island", SOUND_SECONDS)
         self.assertEqual([e.heard for e in self.kept().trail], lines)
 
-    def _first_line_is_over(self, driver: Chrome) -> None:
+    def _listens_for_its_end(self, driver: Chrome) -> None:
         """The simulated microphone plays its file to each page from when that one opened it."""
         driver.execute_script(
             "window.spoke = 0; setInterval(() => { const level = "
             "Number(getComputedStyle(document.body).getPropertyValue('--level'));"
             "if (level > 0.3) window.spoke = Date.now(); }, 50)"
         )
+
+    def _first_line_is_over(self, driver: Chrome) -> None:
         over = "return window.spoke && Date.now() - window.spoke > 1500"
         wait_until(lambda: driver.execute_script(over), SOUND_SECONDS, "the end of the line")
 
