@@ -262,7 +262,7 @@ def _across(sitting: Sitting, b: int) -> tuple[float, float]:
     return column * sum(shares), column * cell.share
 
 
-SHELF_A_SCREEN = 6
+SHELF_A_SCREEN = 5
 """Documents that a screen of the shelf has room for."""
 
 

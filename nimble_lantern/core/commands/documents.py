@@ -82,9 +82,19 @@ def show_shelf(sitting: Sitting) -> Done:
     return Done(replace(sitting, view=View.SHELF), "the shelf")
 
 
+def _elsewhere(sitting: Sitting, parse: Parse) -> bool:
+    """ "Back to my text", said on the shelf or the settings; at the desk it may be a place."""
+    return sitting.view is not View.DESK
+
+
 @command(
     "(show | back to | go [back] to) the desk",
     "close the (shelf | settings | page)",
+    Way(
+        "[go] (back | return) to (my | the) (text | writing | letter | page | document | work)",
+        when=_elsewhere,
+    ),
+    Way("(back | go back | leave this | close this)", when=_elsewhere),
     example="back to the desk",
     group="desk",
 )

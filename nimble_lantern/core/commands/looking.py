@@ -41,6 +41,7 @@ CATALOGUE.table(
     "(the | this) (page | screen | text on the (page | screen)) is [a bit] {zoom:larger}",
     "(everything | it all | it) is [a bit] {zoom:larger} on (the | my | this) (page | screen)",
     "<adopt> {zoom:larger} (text | letters | print) on the (page | screen)",
+    "<wish> (the (page | screen) | everything on the (page | screen)) [a bit] {zoom:larger}",
     example="zoom in",
     group="moving",
 )

@@ -156,7 +156,8 @@ def print_pages(
     " | comes out [on paper] | will come out [on paper])",
     "(what will it look like | how will it look | how does (it | this) look | what does (it | this)"
     " look like) (printed | on paper | when [it is] printed)",
-    "how (will (it | this) | does (it | this)) (print | come out) [on paper]",
+    "how (will | would | does) (it | this) (print | come out | look) on paper",
+    "how (will | would | does) (it | this) (print | come out)",
     "print preview",
     "show print number {number}",
     heard=1,

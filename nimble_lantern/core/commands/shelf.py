@@ -228,6 +228,7 @@ def other_document(sitting: Sitting) -> Done | Refusal:
     "make a (copy | duplicate) of (this | the) (document | letter)"
     " [(called | named | as | and call it) {text:words}]",
     "make a (copy | duplicate) of [the] {document} [(called | named | and call it) {text:words}]",
+    "(copy | duplicate) [the] {document} (as | and call it) {text:words}",
     Way("save (this | the document) as {text:words}", when=_a_name),
     heard=1,
     example="make a copy of this document",
