@@ -92,6 +92,8 @@ class RoundTrip(unittest.TestCase):
             ("It costs 1p or 50p.", "It costs one penny or fifty pence."),
             ("We have 1,206 members.", "We have one thousand two hundred and six members."),
             ("Come at 7.30 with 2.50 m.", "Come at seven thirty with two point five oh m."),
+            ("The code 4712 lets 2500 people in.",
+             "The code four seven one two lets two thousand five hundred people in."),
             ("On May 3, we met.", "On May the third, we met."),
         ):  # fmt: skip
             document = Driver(written).document

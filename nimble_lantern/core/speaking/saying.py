@@ -91,13 +91,12 @@ _DAY = re.compile(r"([12]?\d|3[01])(?:st|nd|rd|th)?$")
 _YEAR = re.compile(r"(?:1[1-9]|20)\d\d$")
 _PENCE = re.compile(r"(\d{1,2})p$")
 _DOTTED = re.compile(r"(\d{1,3})\.(\d+)$")
-_AT, _HALVES = (
-    frozenset("at from until till by before after about".split()),
-    ("am", "pm", "a.", "p."),
-)
+_AT = frozenset("at from until till by before after about".split())
+_HALVES = ("am", "pm", "a.", "p.")
 """Beside a time of the day: "7.30" is one there, and a number elsewhere."""
-_CODE = re.compile(r"0\d{2,}$|\d{4,}$")
-"""No number of the desk's is written so: from a thousand on they have commas."""
+_CODE = re.compile(r"0\d{2,}$|\d{7,}$")
+_CODED = frozenset("code number pin extension ext ring call room reference ref".split())
+"""Before digits that are said one by one, as the groups of a telephone number are."""
 
 
 def _figure(core: str, left: str, right: str) -> str:
@@ -117,7 +116,8 @@ def _figure(core: str, left: str, right: str) -> str:
         return f"{in_words(int(dotted[1]))} point {' '.join(map(_digit, dotted[2]))}"
     if pence := _PENCE.match(core):
         return f"{in_words(int(pence[1]))} {'penny' if pence[1] == '1' else 'pence'}"
-    if _CODE.match(core):
+    grouped = len(core) > 3 and (left.isdecimal() or left.lower() in _CODED)
+    if _CODE.match(core) or grouped and core.isdecimal():
         return " ".join(map(_digit, core))
     return ""
 
