@@ -9,7 +9,7 @@ import random
 import unittest
 from pathlib import Path
 
-from hypothesis import HealthCheck, given, settings
+from hypothesis import HealthCheck, example, given, settings
 from hypothesis import strategies as st
 
 from bench.wordings import played, read
@@ -285,6 +285,7 @@ def jumbles(draw: st.DrawFn) -> str:
 
 class Jumbled(unittest.TestCase):
     @settings(max_examples=TRIED, deadline=None, suppress_health_check=[HealthCheck.too_slow])
+    @example(from_markdown("The crew met on Monday."), "change the one to ferry note ask company")
     @given(st.one_of(documents, st.just(from_markdown(LETTER))), jumbles())
     def test_no_jumble_that_is_no_command_changes_what_stood_there(self, first, said) -> None:  # type: ignore[no-untyped-def]
         sitting = Sitting(document=first, caret=first.end, wrote=first.end)

@@ -7,6 +7,7 @@ from collections.abc import Iterable
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Position, Range
 from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.targets import words as spoken
 from nimble_lantern.core.targets.finding import (
     Answer,
@@ -66,7 +67,8 @@ def _words(target: Words, view: View, near: bool) -> Answer:
     if not found:
         found = [r for scope in scopes for r in of_sort(view.document, target.words, scope)]
     if not found:
-        wanted = near and target.of is None
+        # "The one" is no slip for an "on" that stands there.
+        wanted = near and target.of is None and bool(set(target.words) - LITTLE - {"one", "ones"})
         close = spoken.near(view.document, target.words, view.caret) if wanted else []
         if not close or close[0].likeness < SURE or close[1:2] and close[1].likeness >= SURE:
             return _missing(target.words, close)
