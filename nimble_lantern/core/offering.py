@@ -18,15 +18,16 @@ _LEAST_UNASKED = 0.8
 """Of what was said, what the best offer has to cover to be shown beside a text unasked."""
 
 
-def offered(turn: Turn, words: Sequence[str]) -> None:
-    """Beside an utterance that is written, offer what it may have been meant for."""
+def offered(turn: Turn, words: Sequence[str], near: Sequence[nearest.Offer]) -> None:
+    """Beside an utterance that is written, offer what it may have been meant for: the commands
+    that come near, if nothing is known better."""
     before = turn.sitting
     if held_back(before) is not None:
         return
     # They are read where the words are not yet written: those would name themselves.
     found = _heard_instead(turn) or _other_words(before, words)
     if not found and nearest.addressed(before, words):
-        found = nearest.offers(before, words)
+        found = list(near)
     if found and found[0].likeness >= _LEAST_UNASKED:
         turn.offers = _question(found, turn.sitting.number)
 

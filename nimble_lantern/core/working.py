@@ -90,20 +90,19 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
         i = end
     if text:
         if len(text) == len(parts) == 1:
-            if _taken_for(turn, words):
+            near = [] if held_back(turn.sitting) else nearest.asked(turn.sitting, words)
+            if _taken_for(turn, words, near):
                 return
-            offered(turn, words)
+            offered(turn, words, near)
         turn.write(text)
         if turn.offers is not None and turn.kinds[-1:] == [ReadAs.TEXT]:
             turn.sitting = replace(turn.sitting, question=turn.offers)
             turn.summaries.append("or say a number for what was meant")
 
 
-def _taken_for(turn: Turn, words: tuple[str, ...]) -> bool:
+def _taken_for(turn: Turn, words: tuple[str, ...], near: Sequence[nearest.Offer]) -> bool:
     """Do a harmless command that can only be meant, and tell how it was taken."""
-    if held_back(turn.sitting) is not None:
-        return False
-    said = nearest.surely(turn.sitting, words)
+    said = nearest.surely(near, words)
     verdict = reader.judge(turn.sitting, said, whole=False) if said else None
     if said is None or verdict is None or verdict.kind is not Judged.COMMAND:
         return False

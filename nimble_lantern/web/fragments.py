@@ -71,7 +71,8 @@ _UNDRAWN = "undrawn"
 class PageState:
     """What one open page is to show: of each fragment its values, with the stamp of their change.
 
-    `room` and `top` are the height of its sheet and the first line it shows, `lines` all of them.
+    `room` and `top` are the height of its sheet and the first line it shows, `lines` all of them:
+    none on other views than the desk.
     """
 
     revision: int = 0
@@ -164,7 +165,8 @@ def _out_of_band(html: str) -> str:
 def shown(scene: Scene, state: PageState) -> dict[str, dict[str, Any]]:
     """What each fragment is to show; a fragment whose values are as before is not sent again.
 
-    Moves the page's window so that what matters is in it.  A part that cannot be worked out shows
+    Moves the page's window so that what matters is in it: the stage comes before the trail, which
+    tells of choices that are not.  A part that cannot be worked out shows
     nothing, and takes no other with it.
     """
     sitting = scene.sitting
@@ -211,6 +213,7 @@ def _values(part: Callable[[], dict[str, Any]]) -> dict[str, Any]:
 
 def _stage(scene: Scene, state: PageState) -> dict[str, Any]:
     sitting = scene.sitting
+    state.lines = range(0)
     if sitting.view is View.SHELF:
         return {
             "view": "shelf",

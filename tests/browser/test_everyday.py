@@ -17,7 +17,6 @@ class Everyday(BrowserCase):
                     self.server.says(line)
                     said += 1
                 self.assertEqual(missing(task, self.kept()), [])
-                wait_until(lambda: self.count(driver, ".trail-no") > 0, what="the trail")
                 self.waits(driver, "#heard", task.says[-1])
                 if task.shown:
                     shown = task.shown.lower()

@@ -46,6 +46,15 @@ class Beside(DeskCase):
             desk.hears("undo the last two changes")
             self.assertEqual(desk.markdown, LETTER)
 
+    def test_a_paragraph_beside_a_list_is_none_of_its_items(self) -> None:
+        for said, wanted in (
+            ("new paragraph after the last item", "- rope\n- oil\n\nToday\n\nDone."),
+            ("new paragraph before the first item", "Buy:\n\nToday\n\n- rope\n- oil"),
+        ):
+            desk = Driver("Buy:\n\n- rope\n- oil\n\nDone.")
+            desk.hears(said, "today")
+            self.assertIn(wanted, desk.markdown)
+
     def test_an_item_beside_another(self) -> None:
         page = "- rope\n- lamp oil\n- paint"
         for said in ("new item after lamp oil", "add a bullet before paint"):
@@ -59,6 +68,26 @@ class Beside(DeskCase):
         self.assertBecomes(
             wanted, page, "in week two put osric under boat", "put osric under boat in week two"
         )
+
+
+class Screen(DeskCase):
+    def test_what_is_wished_and_what_is_complained_of(self) -> None:
+        wishes = {
+            "make the page larger": True,
+            "the page is too small": True,
+            "the page is too big": False,
+            "the page is larger": None,
+        }
+        for said, larger in wishes.items():
+            desk = Driver("Now.")
+            before = int(desk.sitting.settings.text_size)
+            desk.hears(said)
+            after = int(desk.sitting.settings.text_size)
+            self.assertEqual(None if after == before else after > before, larger, said)
+
+    def test_a_list_is_made_of_all_that_is_selected(self) -> None:
+        ways = ("numbered list", "numbered list please")
+        self.assertBecomes("1. rope\n2. oil", "rope\n\noil", *ways, after=("select everything",))
 
 
 class Shelf(DeskCase):

@@ -91,7 +91,7 @@ class RoundTrip(unittest.TestCase):
             ("Come on the 4 boats.", "Come on the four boats."),
             ("It costs 1p or 50p.", "It costs one penny or fifty pence."),
             ("We have 1,206 members.", "We have one thousand two hundred and six members."),
-            ("Come at 7.30 with 2.50 m.", "Come at seven thirty with two point five oh m."),
+            ("Come at 7.30 with 2.50 m.", "Come at seven thirty with two point five zero m."),
             ("The code 4712 lets 2500 people in.",
              "The code four seven one two lets two thousand five hundred people in."),
             ("On May 3, we met.", "On May the third, we met."),

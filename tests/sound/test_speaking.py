@@ -14,6 +14,15 @@ from tests.server import Server
 from tests.speaking import speak
 
 
+def _watches_for_speech(driver: Chrome) -> None:
+    """Keep when the page's microphone last had speech, in its own milliseconds, as `spoke`."""
+    driver.execute_script(
+        "window.spoke = window.since = 0; setInterval(() => { const level = "
+        "Number(getComputedStyle(document.body).getPropertyValue('--level'));"
+        "if (level > 0.3) window.spoke = Date.now(); }, 50)"
+    )
+
+
 class Spoken(BrowserCase):
     demo = False
 
@@ -139,7 +148,7 @@ class TwoPages(BrowserCase):
         driver.get(self.server.address)
         second = driver.current_window_handle
         self.waits(driver, ".lamp-link", "another page listens", SOUND_SECONDS)
-        self._listens_for_its_end(driver)
+        _watches_for_speech(driver)
         self.waits(driver, ".trail-summary", "meeting", SOUND_SECONDS)
         self._first_line_is_over(driver)
         driver.switch_to.window(first)
@@ -152,14 +161,7 @@ class TwoPages(BrowserCase):
         self.waits(driver, ".trail-summary", "island", SOUND_SECONDS)
         self.assertEqual([e.heard for e in self.kept().trail], lines)
 
-    def _listens_for_its_end(self, driver: Chrome) -> None:
-        """The simulated microphone plays its file to each page from when that one opened it."""
-        driver.execute_script(
-            "window.spoke = 0; setInterval(() => { const level = "
-            "Number(getComputedStyle(document.body).getPropertyValue('--level'));"
-            "if (level > 0.3) window.spoke = Date.now(); }, 50)"
-        )
-
+    # The simulated microphone plays its file to each page from when that one opened it.
     def _first_line_is_over(self, driver: Chrome) -> None:
         over = "return window.spoke && Date.now() - window.spoke > 1500"
         wait_until(lambda: driver.execute_script(over), SOUND_SECONDS, "the end of the line")
@@ -174,11 +176,7 @@ class Restarting(BrowserCase):
         wav = speak(self.folder / "ten.wav", self.LINES * 5, "awb", pause=9.0)
         driver = self.browser(wav)
         self.waits(driver, ".lamp-state", "listening", SOUND_SECONDS)
-        driver.execute_script(
-            "window.spoke = 0; window.since = 0; setInterval(() => { const level = "
-            "Number(getComputedStyle(document.body).getPropertyValue('--level'));"
-            "if (level > 0.3) window.spoke = Date.now(); }, 50)"
-        )
+        _watches_for_speech(driver)
         speaks = "return window.spoke > window.since"
         linked = "return document.querySelector('.lamp-link').textContent.trim() === ''"
         for n in range(1, 11):

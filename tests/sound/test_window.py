@@ -2,7 +2,10 @@
 
 from __future__ import annotations
 
+import contextlib
 import json
+import os
+import signal
 import subprocess
 import sys
 import tempfile
@@ -38,8 +41,9 @@ class OwnWindow(unittest.TestCase):
             [sys.executable, "-c", SHOWS, str(port), str(data), *flags],
             stdout=subprocess.DEVNULL,
             stderr=subprocess.DEVNULL,
+            start_new_session=True,
         )
-        self.addCleanup(lambda: desk.poll() is None and desk.kill())
+        self.addCleanup(self._ended, desk)
         wait_until(lambda: self._state(port).get("lamp") == "lit", SOUND_SECONDS, "the desk")
         self.assertEqual(desk.wait(SOUND_SECONDS * 2), 0)
         engine = connect(data / "lantern.sqlite3")
@@ -47,6 +51,12 @@ class OwnWindow(unittest.TestCase):
         trail = open_journal(engine).begin().trail
         self.assertEqual([e.heard for e in trail], lines)
         self.assertEqual([e.command for e in trail], [None, "outgoing.close", "choosing.yes"])
+
+    def _ended(self, desk: subprocess.Popen[bytes]) -> None:
+        """Nothing of it is left, the browser neither."""
+        with contextlib.suppress(ProcessLookupError):
+            os.killpg(desk.pid, signal.SIGKILL)
+        desk.wait(20)
 
     def _state(self, port: int) -> dict[str, object]:
         try:

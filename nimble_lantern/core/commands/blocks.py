@@ -10,6 +10,7 @@ from nimble_lantern.core.document.model import Bullets, Format, Kind, Position, 
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.finding import reference
 from nimble_lantern.core.targets.model import Places, Unit, Units, Words, of_the_page
 from nimble_lantern.core.targets.words import exact
 
@@ -25,12 +26,12 @@ _OF_CELLS = frozenset(("align", "spacing"))
 
 
 def reformatted(sitting: Sitting, target: Places | None, **changes: object) -> tuple[Sitting, int]:
-    """The blocks that a target touches (else the caret's) with parts of their format changed.
+    """The blocks that a target touches with parts of their format changed, and how many there were.
 
-    How many there were; a cell stays one, and is only aligned and spaced.
+    Without a target, those of the selection, else the caret's; a cell stays one, and is only
+    aligned and spaced.
     """
-    chosen = sitting.selection if sitting.fresh else None
-    here = target.ranges if target else (chosen or Range(sitting.caret, sitting.caret),)
+    here = (reference(sitting),) if target is None else target.ranges
     touched = sorted({b for r in here for b in range(r.start.block, r.end.block + 1)})
     if not changes.keys() <= _OF_CELLS:
         touched = [b for b in touched if sitting.document.blocks[b].cell is None]

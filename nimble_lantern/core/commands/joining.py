@@ -17,7 +17,7 @@ from nimble_lantern.core.document.edits import (
     Split,
     delete,
 )
-from nimble_lantern.core.document.model import Document, Piece, Position, Range
+from nimble_lantern.core.document.model import Document, Format, Kind, Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.frequency import zipf
@@ -233,12 +233,21 @@ def split(sitting: Sitting, target: Places, side: str = "") -> Done | Refusal:
     if not left or not right:
         if not side or block.cell is not None:
             return Refusal("There is a new paragraph there already.")
-        return Done(empty_beside(sitting, at.block, side), "a new paragraph")
+        form = _between(sitting.document, at.block, side)
+        return Done(empty_beside(sitting, at.block, side, form), "a new paragraph")
     end = len(block.text) - len(right)
     steps = (Splice(at.block, len(left), end, Piece()), Split(at.block, len(left), block.format))
     after = sitting.edited(Edit(steps))
     fresh = units.block_range(after.document, at.block + 1)
     return Done(after.about([fresh]), f"new paragraph at {quoted(after.document.text(fresh))}")
+
+
+def _between(document: Document, b: int, side: str) -> Format:
+    """The form of a paragraph beside a block: that of both its neighbours, else a plain one."""
+    own, n = document.blocks[b].format, b + 1 if side == "after" else b - 1
+    other = document.blocks[n].format if 0 <= n < len(document.blocks) else None
+    within = other is not None and (other.kind, other.list) == (own.kind, own.list)
+    return own if within and own.kind is not Kind.HEADING else Format()
 
 
 @command(

@@ -58,9 +58,8 @@ def end_list(sitting: Sitting) -> Done:
 
 def _beside_an_item(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
-    if not in_a_list(sitting.document, target):
-        return isinstance(target, Units) and target.unit is Unit.ITEM
-    return True
+    item = isinstance(target, Units) and target.unit is Unit.ITEM
+    return item or in_a_list(sitting.document, target)
 
 
 @command(
@@ -78,12 +77,11 @@ def _beside_an_item(sitting: Sitting, parse: Parse) -> bool:
 def item_beside(sitting: Sitting, target: Places, side: str) -> Done | Refusal:
     """Begin an item before or after another."""
     b = target.first.start.block if side == "before" else target.ranges[-1].end.block
-    if sitting.document.blocks[b].kind is not Kind.ITEM:
+    item = sitting.document.blocks[b]
+    if item.kind is not Kind.ITEM:
         return Refusal("That stands in no list.")
-    return Done(
-        empty_beside(sitting, b, side),
-        f"a new item {side} {quoted(sitting.document.blocks[b].text)}",
-    )
+    after = empty_beside(sitting, b, side, item.format)
+    return Done(after, f"a new item {side} {quoted(item.text)}")
 
 
 def _there_is_a_list(sitting: Sitting, parse: Parse) -> bool:

@@ -26,10 +26,11 @@ def scroll(sitting: Sitting, way: int = 1, number: int = 1) -> Done:
 
 
 CATALOGUE.table("zoom", {"(in | larger)": 1, "(out | smaller)": -1})
+CATALOGUE.table("larger", {"(larger | bigger)": 1, "smaller": -1})
 CATALOGUE.table(
-    "larger", {"(larger | bigger)": 1, "smaller": -1, "(too small | hard to read | tiny)": 1,
-               "(too big | too large | huge)": -1}
-)  # fmt: skip
+    "unfit",
+    {"(too small | hard to read | too tiny)": 1, "(too big | too large | too huge)": -1},
+)
 
 
 @command(
@@ -38,8 +39,8 @@ CATALOGUE.table(
     "make the (text | letters | print) on the (page | screen) [a bit] {zoom:larger}",
     "(make | show) (the (page | screen) | everything [on the (page | screen)]) [a bit]"
     " {zoom:larger}",
-    "(the | this) (page | screen | text on the (page | screen)) is [a bit] {zoom:larger}",
-    "(everything | it all | it) is [a bit] {zoom:larger} on (the | my | this) (page | screen)",
+    "(the | this) (page | screen | text on the (page | screen)) is [a bit] {zoom:unfit}",
+    "(everything | it all | it) is [a bit] {zoom:unfit} on (the | my | this) (page | screen)",
     "<adopt> {zoom:larger} (text | letters | print) on the (page | screen)",
     "<wish> (the (page | screen) | everything on the (page | screen)) [a bit] {zoom:larger}",
     example="zoom in",

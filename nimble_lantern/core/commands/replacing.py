@@ -91,7 +91,7 @@ def _alike_or_a_part(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     if text and text[-1] in _REFERRING | _EDGES:
         return False
-    if isinstance(target, Units | Holding) and _becomes(target, text):
+    if _becomes(target, text):
         return False
     return of_the_page(target) or _much_alike(sitting, parse)
 
@@ -106,7 +106,7 @@ def _no_sentence(sitting: Sitting, parse: Parse) -> bool:
     text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
     if set(text) & PARTS and set(text) <= PARTS | DETERMINERS | _MADE_OF:
         return False
-    if isinstance(target, Units | Holding) and _becomes(target, text):
+    if _becomes(target, text):
         return False
     if not isinstance(target, Words):
         return True
@@ -117,9 +117,11 @@ def _no_sentence(sitting: Sitting, parse: Parse) -> bool:
     return not stopped and not (thing and (acts or refers))
 
 
-def _becomes(target: Units | Holding, text: tuple[str, ...]) -> bool:
+def _becomes(target: object, text: tuple[str, ...]) -> bool:
     """ "Turn the first line into a main heading", "the last sentence into a joke": what it is to
     be, and not what it is to say."""
+    if not isinstance(target, Units | Holding) or not text:
+        return False
     prose = target.unit in (Unit.SENTENCE, Unit.PARAGRAPH, Unit.LINE)
     if len(text) <= 3 and text[-1] in PARTS | _LINES:
         return True

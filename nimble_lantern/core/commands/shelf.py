@@ -17,9 +17,9 @@ from nimble_lantern.core.effects import (
 )
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
-from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE
 from nimble_lantern.core.lexicon.names import DAYS
 from nimble_lantern.core.state import Done, FoundDocument, Option, Question, Sitting, View
+from nimble_lantern.core.targets.names import with_words
 from nimble_lantern.core.targets.words import exact
 
 CATALOGUE.names("put_away", of=lambda sitting: sitting.away, partial=True)
@@ -72,13 +72,6 @@ def find_documents(sitting: Sitting, text: tuple[str, ...]) -> Done:
     return Done(there, f"what says “{' '.join(text)}” on the shelf", (FindDocuments(text),))
 
 
-def _named_by(sitting: Sitting, words: tuple[str, ...]) -> str | None:
-    """The one document whose name has all of these words that tell something."""
-    telling = set(words) - LITTLE - DETERMINERS
-    named = [name for name in sitting.shelf if telling <= set(name.lower().split())]
-    return named[0] if telling and len(named) == 1 else None
-
-
 @command(
     "(open | go to | switch to | bring up | get out) <paper> <about> {text:words}",
     heard=1,
@@ -88,7 +81,7 @@ def _named_by(sitting: Sitting, words: tuple[str, ...]) -> str | None:
 )
 def open_found(sitting: Sitting, text: tuple[str, ...]) -> Done:
     """Open the one document that says so; of several, choose by number."""
-    named = _named_by(sitting, text)
+    named = with_words(text, sitting.shelf)
     if named is not None:
         return _opened(sitting, named)
     there = replace(sitting, view=View.SHELF)

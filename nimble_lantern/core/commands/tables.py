@@ -438,11 +438,14 @@ def to_text(sitting: Sitting, table: Table, listed: str = "") -> Done | Refusal:
 def _a_row_and_a_column(sitting: Sitting, parse: Parse) -> bool:
     """ "In week two put Nell under boat", where there is such a row, and such a column."""
     table = here(sitting)
-    if isinstance(table, Refusal):
-        return False
     row, column = (tuple(parse.args.get(name, ())) for name in ("row", "column"))
-    found = row_named(sitting, table, row), column_named(sitting, table, column)
-    return found[0] is not None and found[1] is not None
+    return not isinstance(table, Refusal) and None not in _crossing(sitting, table, row, column)
+
+
+def _crossing(
+    sitting: Sitting, table: Table, row: tuple[str, ...], column: tuple[str, ...]
+) -> tuple[int | None, int | None]:
+    return row_named(sitting, table, row), column_named(sitting, table, column)
 
 
 @command(
@@ -461,8 +464,6 @@ def _a_row_and_a_column(sitting: Sitting, parse: Parse) -> bool:
             " {text:words} (in | for | on | at) {row:words}",
             "(put | write | enter) {text:words} (under | in) [the] {column:words} [column] (in"
             " | for | on | at) {row:words}",
-            "(put | write | enter) {text:words} (in | for | on | at) {row:words} under [the]"
-            " {column:words} [column]",
         )
     ),
     heard=1,
@@ -483,7 +484,7 @@ def put(
 ) -> Done | Refusal:
     """Write words into a cell, in the place of what it says."""
     if row and column:
-        found = row_named(sitting, table, row), column_named(sitting, table, column)
+        found = _crossing(sitting, table, row, column)
         rows, columns = (-1 if n is None else n + 1 for n in found)
     if crossed is not None:
         cell = sitting.document.blocks[crossed.first.start.block].cell

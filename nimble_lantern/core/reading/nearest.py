@@ -119,15 +119,19 @@ def offers(sitting: Sitting, words: Sequence[str], most: int = MOST_OFFERS) -> l
     return list(found.values())
 
 
-def surely(sitting: Sitting, words: Sequence[str]) -> tuple[str, ...] | None:
+def asked(sitting: Sitting, words: Sequence[str]) -> list[Offer]:
+    """The nearest commands to an utterance that may be said to the desk; none to others."""
+    bare = barest(words)
+    told = 0 < len(bare) <= _MOST_WORDS and bare[0] in TRADE_VERBS
+    return offers(sitting, words) if told or addressed(sitting, words) else []
+
+
+def surely(found: Sequence[Offer], words: Sequence[str]) -> tuple[str, ...] | None:
     """The wording of a harmless command that differs from what was said in nothing that tells.
 
     "Delete" and its like are never done so: they are offered.
     """
     bare = barest(words)
-    if bare[:1] and bare[0] not in TRADE_VERBS and not addressed(sitting, words):
-        return None
-    found = offers(sitting, words) if len(bare) <= _MOST_WORDS else []
     if not found or found[0].likeness < _SURE_LIKE or not _harmless(found[0].command):
         return None
     if found[1:] and found[1].likeness > found[0].likeness - _FARTHER / 2:

@@ -9,8 +9,14 @@ from typing import NamedTuple
 from nimble_lantern.core.document.model import Block, Document, Kind, Position, Range
 from nimble_lantern.core.lexicon.names import MONTHS
 from nimble_lantern.core.mending.word_book import WordBook
-from nimble_lantern.core.writing.cardinals import in_words, ordinal_in_words, year_in_words
-from nimble_lantern.core.writing.spoken import bare, likeliest
+from nimble_lantern.core.writing.cardinals import in_words, year_in_words
+from nimble_lantern.core.writing.spoken import (
+    bare,
+    decimal_forms,
+    likeliest,
+    one_by_one,
+    ordinal_forms,
+)
 
 _TOKEN = re.compile(r"\S+")
 _STOPS = ",.;:!?…"
@@ -87,10 +93,10 @@ def _said(token: str, marks: bool, left: str = "", right: str = "") -> str:
     return " ".join((*before, *((spoken,) if spoken else ()), *behind))
 
 
-_DAY = re.compile(r"([12]?\d|3[01])(?:st|nd|rd|th)?$")
+_NTH = re.compile(r"(?<=\d)(?:st|nd|rd|th)$")
 _YEAR = re.compile(r"(?:1[1-9]|20)\d\d$")
 _PENCE = re.compile(r"(\d{1,2})p$")
-_DOTTED = re.compile(r"(\d{1,3})\.(\d+)$")
+_DOTTED = re.compile(r"\d{1,3}\.\d+$")
 _AT = frozenset("at from until till by before after about".split())
 _HALVES = ("am", "pm", "a.", "p.")
 """Beside a time of the day: "7.30" is one there, and a number elsewhere."""
@@ -103,27 +109,22 @@ def _figure(core: str, left: str, right: str) -> str:
     """A day of a month, a year, pence, or digits one by one; nothing for other words."""
     if not core[:1].isdecimal():
         return ""
-    if day := _DAY.match(core):
-        which = ordinal_in_words(int(day[1]))
-        the = "" if left.lower() == "the" else "the "
-        if _a_month(right) and day[1] != "0":
-            return f"{the}{which} of"
-        if _a_month(left) and day[1] != "0" and left[-1:].isalpha():
-            return f"the {which}"
+    if day := ordinal_forms(_NTH.sub("", core)):
+        the_of, of, _, the = (" ".join(form) for form in day)
+        if _a_month(right):
+            return of if left.lower() == "the" else the_of
+        if _a_month(left) and left[-1:].isalpha():
+            return the
     if _YEAR.match(core):
         return year_in_words(int(core))
-    if (dotted := _DOTTED.match(core)) and left.lower() not in _AT and right[:2] not in _HALVES:
-        return f"{in_words(int(dotted[1]))} point {' '.join(map(_digit, dotted[2]))}"
+    if _DOTTED.match(core) and left.lower() not in _AT and right[:2] not in _HALVES:
+        return " ".join(decimal_forms(core)[0])
     if pence := _PENCE.match(core):
         return f"{in_words(int(pence[1]))} {'penny' if pence[1] == '1' else 'pence'}"
     grouped = len(core) > 3 and (left.isdecimal() or left.lower() in _CODED)
     if _CODE.match(core) or grouped and core.isdecimal():
-        return " ".join(map(_digit, core))
+        return one_by_one(core)
     return ""
-
-
-def _digit(digit: str) -> str:
-    return "oh" if digit == "0" else in_words(int(digit))
 
 
 _FIGURES = frozenset("0123456789£$€%&@")

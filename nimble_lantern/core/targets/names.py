@@ -49,8 +49,12 @@ def near(words: Sequence[str], names: Sequence[str]) -> list[str]:
     return [spoken.names[key] for key, _, _ in found]
 
 
-def _with_words(wanted: str, spoken: _Spoken) -> str | None:
+def with_words(words: Sequence[str], names: Sequence[str]) -> str | None:
     """The only name that has all of these words: "the letter" of a letter to the harbour board."""
+    return _with_words(" ".join(normal(words)), _spoken(tuple(names)))
+
+
+def _with_words(wanted: str, spoken: _Spoken) -> str | None:
     said = [word for word in wanted.split() if word not in _LEADS]
     if not said:
         return None

@@ -205,6 +205,12 @@ def year_in_words(year: int) -> str:
     century, rest = divmod(year, 100)
     if not 10 <= century <= 29 or century in (10, 20) and rest < 10:
         return in_words(year)
+    return by_hundreds(year)
+
+
+def by_hundreds(number: int) -> str:
+    """A number of four digits as two of two: nineteen oh six, nineteen hundred."""
+    head, rest = divmod(number, 100)
     if not rest:
-        return f"{in_words(century)} hundred"
-    return f"{in_words(century)} {'oh ' if rest < 10 else ''}{in_words(rest)}"
+        return f"{in_words(head)} hundred"
+    return f"{in_words(head)} {'oh ' if rest < 10 else ''}{in_words(rest)}"

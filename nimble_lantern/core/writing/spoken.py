@@ -6,7 +6,7 @@ import re
 from functools import lru_cache
 from itertools import islice, product
 
-from nimble_lantern.core.writing.cardinals import in_words, ordinal_in_words
+from nimble_lantern.core.writing.cardinals import by_hundreds, in_words, ordinal_in_words
 from nimble_lantern.core.writing.spelling import folded
 
 Forms = tuple[tuple[str, ...], ...]
@@ -66,18 +66,13 @@ def _numeral(text: str) -> Forms:
     forms = [in_words(value)] if value < 10**12 else []
     if value < 10**12:
         forms.append(in_words(value, "american"))
-    if len(digits) == 4 and digits[2:] != "00" and digits[0] != "0":
-        tail = in_words(value % 100)
-        if value % 100 < 10:
-            tail = f"oh {tail}"
-        forms.append(f"{in_words(value // 100)} {tail}")
-    if len(digits) == 4 and digits.endswith("00") and value % 1000:
-        forms.append(f"{in_words(value // 100)} hundred")
+    if len(digits) == 4 and digits[0] != "0" and value % 1000:
+        forms.append(by_hundreds(value))
     if len(digits) == 3 and digits[1:] != "00":
         forms.append(f"{in_words(value // 100)} {in_words(value % 100)}")
     if len(digits) > 2 or digits[0] == "0":
         forms += [" ".join(in_words(int(d)) for d in digits)]
-        forms += [" ".join("oh" if d == "0" else in_words(int(d)) for d in digits)]
+        forms.append(one_by_one(digits))
     if 100 <= value < 200:
         forms.append("a " + in_words(value).partition(" ")[2])
     return _split(forms)
@@ -134,7 +129,7 @@ def spoken_forms(word: str) -> Forms:
     if clock := _TIME.match(lower):
         hour, minute = int(clock[1]), int(clock[2])
         if hour < 24 and minute < 60:
-            dotted = _decimal(lower) if "." in lower else ()
+            dotted = decimal_forms(lower) if "." in lower else ()
             return (*_clock(hour, minute), *dotted)
     if money := _MONEY.match(lower):
         return _amount(*money.groups())
@@ -149,11 +144,17 @@ def spoken_forms(word: str) -> Forms:
     if re.fullmatch(r"\d[\d,]*", lower):
         return _numeral(lower)
     if re.fullmatch(r"\d[\d,]*\.\d+", lower):
-        return _decimal(lower)
+        return decimal_forms(lower)
     return _compound(lower)
 
 
-def _decimal(lower: str) -> Forms:
+def one_by_one(digits: str) -> str:
+    """Digits as those of a telephone number are said."""
+    return " ".join("oh" if d == "0" else in_words(int(d)) for d in digits)
+
+
+def decimal_forms(lower: str) -> Forms:
+    """A number with a decimal point, and no time of the day."""
     whole, _, rest = lower.partition(".")
     tail = tuple(in_words(int(d)) for d in rest)
     return tuple((*head, "point", *tail) for head in _numeral(whole))
