@@ -19,9 +19,9 @@ class TakenFor(DeskCase):
 
     def test_how_it_was_taken_is_told_and_undone_like_everything(self) -> None:
         desk = Driver(PAGE)
-        entry = desk.hears("make the font of the last sentence larger")
+        entry = desk.hears("embolden the sentence i do be in")
         self.assertIn("taken for “", entry.summary)
-        self.assertTrue(desk.marked("size"))
+        self.assertTrue(desk.marked("bold"))
         desk.hears("undo that")
         self.assertEqual(desk.markdown, PAGE)
 

@@ -15,7 +15,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.speaking.aloud import Aloud
 from nimble_lantern.core.speaking.saying import sentence_said, spelled, stretches, word_range
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, That, Words, of_the_page
+from nimble_lantern.core.targets.model import Holding, Places, That, Units, Words, of_the_page
 
 PACES = ("slowest", "slow", "normal", "fast", "fastest")
 MOST_SENTENCES = 5_000
@@ -55,7 +55,14 @@ def _to_be_read(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _plainly(sitting: Sitting, parse: Parse) -> bool:
-    return _to_be_read(sitting, parse) and not isinstance(parse.args.get("target"), Words)
+    target = parse.args.get("target")
+    words = isinstance(target, Words) and not target.called
+    return _to_be_read(sitting, parse) and not words
+
+
+def _of_prose(sitting: Sitting, parse: Parse) -> bool:
+    """ "Say the last sentence" aloud; "say the word ferry" may be about to be followed by more."""
+    return isinstance(parse.args.get("target"), Units | Holding) and _plainly(sitting, parse)
 
 
 CATALOGUE.table("read_out", {"(back [to me] | aloud [to me] | out loud | out aloud)": True})
@@ -70,7 +77,10 @@ CATALOGUE.table(
     Way("read [me] {target} (aloud | out | out loud | back | to me | back to me) [{named_marks}]",
         when=_to_be_read),
     Way("read [me] [back] {target} [(again | please)]", when=_plainly),
-    Way("let me hear {target}", when=_plainly),
+    Way("(read | say) out [loud] {target}", when=_plainly),
+    Way("read (aloud | out loud | me out) {target}", when=_plainly),
+    Way("say {target} [(aloud | out loud | to me)]", when=_of_prose),
+    Way("(let me | i want to | i'd like to | i need to) hear {target}", when=_plainly),
     Way("(say | tell me) what {target} says", when=_plainly),
     Way("what does {target} say", when=_plainly),
     Way("how does {target} (sound | read)", when=_plainly),

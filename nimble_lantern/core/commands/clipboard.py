@@ -48,6 +48,8 @@ def _taken(sitting: Sitting, target: Places) -> Sitting:
 @command(
     "copy {target} [to the clipboard]",
     "(take | make) a copy of {target}",
+    "copy out {target}",
+    "(put | get | take) {target} (on | onto | to) the clipboard",
     example="copy the last sentence",
          group="revising")  # fmt: skip
 def copy(sitting: Sitting, target: Places) -> Done:
@@ -68,6 +70,8 @@ def _no_cutback(sitting: Sitting, parse: Parse) -> bool:
     "cut {target} [to the clipboard]",
     "cut {target} out",
     "cut out {target}",
+    "snip {target} out",
+    "snip out {target}",
     example="cut the last sentence",
     group="revising",
     destructive=True,
@@ -214,13 +218,19 @@ def move_to_nth(
         for pattern in (
             "<set_down> {target} <exactly> {side:beside} {place:target}",
             "<set_down> {target} [(up | down | back | right)] (to | at) the [very] {edge:docedge}",
-            "take {target} [(up | down | back | right)] to the [very] {edge:docedge}",
+            "(take | send | push | bring) {target} [(up | down | back | right)] to the [very]"
+            " {edge:docedge}",
+            "(<wish> | have | let) {target} [(to come | come | go)] {edge:atedge}",
+            "(<wish> | have) {target} (at | on) the [very] {edge:docedge}",
+            "(i'd rather have | i would rather have) {target} (at | on) the [very] {edge:docedge}",
+            "{target} <shall> go to the [very] {edge:docedge}",
+            "put {target} right (at | to) the [very] {edge:docedge}",
             "<set_down> {target} {edge:atedge} [(of | on | in) the list]",
             "<set_down> {target} (where | in the place of) {place:target} (is | was | stands)",
             "{target} {edge:atedge}",
             "{target} <shall> (be | come | go) (the | in) {edge:atedge} [(one | place | of all)]",
             "{target} <shall> come {edge:atedge}",
-            "make {target} the {edge:atedge} [(one | item | of all)]",
+            "make {target} the [very] {edge:atedge} [(one | item | thing | of all)]",
             "{target} (should come | should go | goes | belongs) {side:beside} {place:target}",
             "{target} (should be | should go | goes | belongs) {edge:atedge} [(on | in) the list]",
             "{target} <shall> (come | go | be | stand) {side:beside} {place:target}",
@@ -294,6 +304,11 @@ def _a_part(sitting: Sitting, parse: Parse) -> bool:
 @command(
     "duplicate {target}",
     Way("(repeat | double) {target}", when=_a_part),
+    Way("(make | have | print | show) {target} (twice | a second time)", when=_a_part),
+    "make [a] duplicate of {target}",
+    "(put | add | insert) [in] another copy of {target}",
+    Way("(i | we) (need | want) {target} (twice | a second time)", when=_a_part),
+    "copy {target} (below | under | underneath | after | behind) (itself | themselves)",
     "(write | put) {target} (twice | a second time)",
     example="duplicate the last sentence",
     group="revising",
@@ -304,6 +319,7 @@ def duplicate(sitting: Sitting, target: Places) -> Done:
     return copy_to(sitting, target, target)
 
 
+CATALOGUE.table("neighbour", {"(above | before [it])": -1, "(below | after [it])": 1})
 CATALOGUE.table("upward", {"(up | higher)": -1, "(down | lower)": 1})
 
 
@@ -312,6 +328,12 @@ CATALOGUE.table("upward", {"(up | higher)": -1, "(down | lower)": 1})
     "<shift> {target} {upward} [by] {number} [(places | place | lines | items)]",
     "<shift> {target} {number} [(places | place)] {upward}",
     Way("<set_down> {target} {upward} [(one | a place | a bit)]", when=_parts_or_items),
+    Way("(put | move) {target} further {upward}", when=_parts_or_items),
+    Way(
+        "(swap | exchange | switch | change) {target} (with | for) the (one | next one | paragraph"
+        " | item | line | sentence) {upward:neighbour}",
+        when=_parts_or_items,
+    ),
     Way("{target} {number} [(places | place | lines | items)] {upward}", when=_parts_or_items),
     Way("{target} {upward} (one | a place)", when=_parts_or_items),
     Way(
@@ -319,6 +341,11 @@ CATALOGUE.table("upward", {"(up | higher)": -1, "(down | lower)": 1})
         when=_parts_or_items,
     ),
     Way("<wish> {target} moved {upward} [one]", when=_parts_or_items),
+    Way(
+        "(<set_down> | <shift> | push | nudge | take | send) {target} [one] {upward}"
+        " [(one | a place | one place | a bit)]",
+        when=_parts_or_items,
+    ),
     example="move the last item up",
     group="revising",
     moves=True,

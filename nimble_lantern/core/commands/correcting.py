@@ -68,6 +68,12 @@ def _without_the(sitting: Sitting, r: Range) -> Range:
     Way("correct {target}", when=_of_the_page),
     Way("what else did you hear [(at | for) {target}]", when=_of_the_page),
     Way("(fix | mend | put right) {target}", when=_doubtful),
+    Way("(put | set) {target} right", when=_doubtful),
+    Way(
+        "(that is not | that's not | that isn't | this is not) what i said (in | for | at)"
+        " {target}",
+        when=_of_the_page,
+    ),
     Way("{target} (is | was) (wrong | misheard | not right | not what i said)", when=_doubtful),
     "(show | give) [me] (alternatives | other words) for {target}",
     Way("what else could {target} be", when=_of_the_page),

@@ -91,8 +91,11 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
 @command(
     "<remove> {target}",
     "(rub | cross | strike | scratch) {target} out",
-    "delete back {target:counted_back}",
+    "(delete back | backspace) [over] {target:counted_back}",
     "delete {target:counted_back} back",
+    "<discard> {target:said_last}",
+    "<wish> {target} (deleted | removed | erased | taken (out | away) | cut out)",
+    "eliminate {target}",
     "(<remove> | take | knock | chop | cut) {target:counted_back} off [the end]",
     "(<remove> | take | cross | strike | leave) {target} (off | from | out of) the (text | letter)",
     Way(

@@ -11,7 +11,7 @@ from __future__ import annotations
 def made(adjective: str, stated: bool = True) -> tuple[str, ...]:
     """A target is made so: "make the title bold", "i want the title in capitals"."""
     said = (
-        f"<make> {{target}} [to be] [<into>] {adjective}",
+        f"<make> {{target}} [(to be | stand out)] [<into>] {adjective}",
         f"<wish> {{target}} [to be] [<into>] {adjective}",
     )
     return (*said, f"{{target}} [<into>] {adjective}", *told(adjective)) if stated else said
@@ -21,7 +21,10 @@ def told(adjective: str) -> tuple[str, ...]:
     """It is said of a target how it should be: "the title should be bold"."""
     return (
         f"{{target}} <shall> be [<into>] {adjective}",
-        f"(can | could | may | might) {{target}} be [<into>] {adjective}",
+        f"(can | could | may | might | let | have) {{target}} be [<into>] {adjective}",
+        f"(make it so | see to it | see) [that] {{target}} is [<into>] {adjective}",
+        f"{{target}} (goes | should go) <into> {adjective}",
+        f"(make | let) {{target}} (appear | look) [<into>] {adjective}",
         f"{{target}} could do with being [<into>] {adjective}",
         f"{{target}} would look (better | good | nice | nicer) [<into>] {adjective}",
     )

@@ -147,6 +147,12 @@ def _quoted_words(sitting: Sitting, parse: Parse) -> bool:
     return quoted and _plain_words(sitting, parse)
 
 
+def _quoted_or_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "Follow the last sentence with of course"; "follow the path with care" tells."""
+    part = of_the_page(parse.args.get("target")) and _plain_words(sitting, parse)
+    return part or _quoted_words(sitting, parse)
+
+
 def _beside_a_block(sitting: Sitting, parse: Parse) -> bool:
     """ "A new paragraph after the first one"; "a bullet after the ferry" may be anything."""
     target = parse.args.get("target")
@@ -274,6 +280,7 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
     ),
     Way("<behind> {target} (comes | goes | should come) {text}", when=_a_word_or_two),
     Way("{target} <shall> be followed by {text}", when=_quoted_words),
+    Way("follow {target} with {text}", when=_quoted_or_part),
     Way("<put> <behind> {target} the (word | words) {text}", when=_plain_words),
     Way("(insert | add) <behind> {target} {text}", when=_not_a_sentence),
     example="insert every day after the ferry",
@@ -331,6 +338,7 @@ CATALOGUE.table("opening", {"(end | finish)": False, "(start | begin)": True})
     Way("(at | to | on) {inner} of {target} (insert | put | add | write) {text}", when=_in_prose),
     Way("{inner:joining} {text:words} to {target}", when=_plain_words),
     Way("{target} <shall> {inner:opening} with {text}", when=_in_prose),
+    Way("{inner:opening} {target} with {text}", when=_in_prose),
     example="add every day at the end of the first paragraph",
     group="revising",
 )

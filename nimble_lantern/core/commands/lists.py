@@ -13,7 +13,7 @@ from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS, SUBJECT_PRONOUNS
-from nimble_lantern.core.lexicon.names import DAYS, MONTHS, PROPER
+from nimble_lantern.core.lexicon.names import DAYS, GIVEN, MONTHS, PROPER
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit, Units
@@ -50,6 +50,7 @@ def next_item(sitting: Sitting) -> Done:
 
 @command("<stop> [(the | this)] list", "end of [the] list", "(out of | no more) [the] list",
          "[the] list [is] (over | finished | done)",
+         "(that is | that's | this is) the end of [(the | this)] list",
          example="end list", group="format")  # fmt: skip
 def end_list(sitting: Sitting) -> Done:
     """Go on in normal text after a list."""
@@ -138,7 +139,7 @@ def add_item(sitting: Sitting, text: tuple[str, ...]) -> Done:
     return Done(after, f"{quoted(after.document.text(wrote.range))} is on the list")
 
 
-_CAPITALISED = frozenset((*DAYS, *MONTHS, *PROPER.split(), "i"))
+_CAPITALISED = frozenset((*DAYS, *MONTHS, *PROPER.split(), *GIVEN.split(), "i"))
 
 
 CATALOGUE.table("depth", {"(deeper | further in)": 1, "(shallower | further out | less deep)": -1})
@@ -149,6 +150,9 @@ CATALOGUE.table("depth", {"(deeper | further in)": 1, "(shallower | further out 
     "(make | move | set | put) {target} [one level] {depth}",
     "(indent | push in) {target}",
     "(push | move) {target} in",
+    "(indent | push in) {target} (a bit | a little | one level | once | more | further)",
+    "(put | set) an indent (on | in front of | before) {target}",
+    "set {target} [a bit] (further | more) in",
     "{depth} for {target}",
     example="deeper",
     group="format",

@@ -173,6 +173,13 @@ def _was_said_alike(sitting: Sitting, parse: Parse) -> bool:
     return bool(found) and (of_one_kind(old, new) or named)
 
 
+def _word_for_word(sitting: Sitting, parse: Parse) -> bool:
+    """ "No seats not tickets", where tickets stand; "no we can not pay" is a sentence."""
+    old, new = _old_and_new(parse)
+    plain = not {*old, *new} & (VERBS | SUBJECT_PRONOUNS | LITTLE)
+    return plain and len(old) == len(new) <= 3 and bool(places(sitting.document, old))
+
+
 def _just_said_alike(sitting: Sitting, parse: Parse) -> bool:
     """ "Seven not six", where six was just said; "it was seven not six" tells something else."""
     old, new = _old_and_new(parse)
@@ -190,6 +197,12 @@ def _a_name(sitting: Sitting, r: Range) -> bool:
     """Whether a place is a name: "no not tarrow marrow" is about one."""
     text = sitting.document.text(r).split()
     return bool(text) and all(word[:1].isupper() for word in text)
+
+
+def _says_something(sitting: Sitting, parse: Parse) -> bool:
+    """Whether the words may be a sentence: a word or two instead of all of one is asked about."""
+    text = parse.args.get("text", ())
+    return len(text) > 2 or bool(set(text) & (VERBS | SUBJECT_PRONOUNS))
 
 
 def _takes_up_sentence(sitting: Sitting, parse: Parse) -> bool:
@@ -245,6 +258,7 @@ CATALOGUE.table(
     Way("(that | it) should (be | read | say | have been) {text}", when=_takes_up),
     Way(f"{_NO} {{text}}", when=_plainly_mends),
     Way(f"{_NO} [(it was | it's)] {{text:words}} not {{old:words}}", when=_was_said_alike),
+    Way("(no | sorry | no sorry) {text:words} not {old:words}", when=_word_for_word),
     Way(f"{_NO} not {{old:words}} [(but | it was | it's)] {{text}}", when=_was_said_alike),
     Way("{text:words} not {old:words}", when=_just_said_alike),
     Way("not {old:words} [but] {text}", when=_just_said_or_here),
@@ -335,8 +349,10 @@ def _instead(sitting: Sitting, old: tuple[str, ...], text: tuple[str, ...]) -> D
 
 
 @command(
-    "(make | let) the last sentence (read | say | be) {text}",
-    "(the last sentence | last sentence) should (read | be | say) {text}",
+    Way("(make | let) the last sentence (read | say | be) {text}", when=_says_something),
+    Way(
+        "(the last sentence | last sentence) should (read | be | say) {text}", when=_says_something
+    ),
     "(say | put) the last sentence again as {text}",
     Way("rather {text}", when=_takes_up_sentence),
     Way("or rather {text}", when=_takes_up_sentence),

@@ -28,6 +28,7 @@ def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
     "[go] [the] (start | beginning | top) <the_text>",
     "(go | jump | back) [to] [the] (start | top)",
     "<go> (right | straight | all the way) [back] [up] to [the] <beginning> [<the_text>]",
+    "<go> all the way (up | back)",
     example="go to the start",
     group="moving",
 )
@@ -43,6 +44,7 @@ def to_start(sitting: Sitting) -> Done:
     "(go | jump | back) [to] [the] (end | bottom)",
     "(carry on | go on | continue | write) at the <finish> [<the_text>]",
     "<go> (right | straight | all the way) [down] to [the] <finish> [<the_text>]",
+    "<go> all the way (down | on)",
     example="go to the end",
     group="moving",
 )
@@ -90,7 +92,7 @@ def before(sitting: Sitting, target: Places) -> Done:
 
 @command(
     "<go> <exactly> <behind> {target}",
-    "[<go>] [back | up | down] (to | at) [the] <finish> of {target}",
+    "[<go>] [back | up | down | right | straight] (to | at) [the] <finish> of {target}",
     "(i want | i need | i'd like) [to] (be | write | go) <exactly> <behind> {target}",
     Way(
         "(i want | i need | i'd like | let me) [to] (be | write | go | carry on | go on | continue)"
@@ -120,7 +122,9 @@ def after(sitting: Sitting, target: Places) -> Done:
     "<go> [back] to where (i | we) (was | stopped | left off) [writing]",
     "<go> back to where i was writing",
     "back to where (i | we) (was | stopped | left off) [writing]",
-    "back to [my] writing",
+    "back to [my] (writing | place)",
+    "return to where (i | we) (was | stopped | left off) [writing]",
+    "(resume | pick up) [writing] where (i | we) (stopped | left off)",
     "(carry on | go on | continue) [writing] where (i | we) (stopped | left off)",
     example="go back to where i stopped",
     group="moving",
@@ -138,7 +142,8 @@ def to_writing(sitting: Sitting) -> Done:
     "{counted} (forward | forwards | on | ahead | to the right)",
     "<go_over> [(forward | on)] over {counted}",
     "<go> {counted} (forward | forwards | on | right | to the right)",
-    "(skip | hop) {counted} [(forward | forwards | on | ahead)]",
+    "(skip | hop | advance) [by] {counted} [(forward | forwards | on | ahead)]",
+    "step (forward | forwards | on | ahead) [by] {counted}",
     example="go forward two words",
     group="moving",
 )
@@ -160,6 +165,7 @@ def forward(
     "<go> {counted} (back | backwards | left | to the left)",
     "back (up | off) {counted}",
     "back over {counted}",
+    "step (back | backward | backwards) [by] {counted}",
     "take me back {counted}",
     example="go back three words",
     group="moving",

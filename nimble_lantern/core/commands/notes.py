@@ -100,6 +100,11 @@ def _on_the_page(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "margin note (on | at | for | about | beside | by | to) {target} {text:words}",
+    "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> (on | at | to"
+    " | beside | by | against | next to | for) {target} (saying | that says | which says | colon)"
+    " {text:words}",
+    "[margin] (note | comment) (on | for | at | to) {target} (saying | that says | which says"
+    " | colon) {text:words}",
     "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> (on | at"
     " | beside | by | against | next to) {target} {text:words}",
     Way(

@@ -155,6 +155,8 @@ _SAID_OF_IT = frozenset("about of for in on at to not kept left sent read writte
 def _words_there(sitting: Sitting, parse: Parse) -> bool:
     """Whether the words named stand in the text, so that what is said of them is a request."""
     old, new = _said(parse)
+    if new and new[-1] in PARTS:
+        return False  # "put brackets around the sentence where it says hall"
     there = bool(old and new) and bool(places(sitting.document, old))
     return there and _no_sentence(sitting, parse)
 
@@ -212,6 +214,12 @@ def _quoted_and_few(sitting: Sitting, parse: Parse) -> bool:
     return few and _quoted(sitting, parse)
 
 
+def _plain_and_few(sitting: Sitting, parse: Parse) -> bool:
+    """ "Turn cups into mugs"; "turn the lamp into a lantern" may be asked of somebody."""
+    thing = as_things(parse.args.get("target")) or _said(parse)[1][:1] in (("a",), ("an",))
+    return not thing and _quoted_and_few(sitting, parse)
+
+
 def _called_or_quoted(sitting: Sitting, parse: Parse) -> bool:
     """ "Keepers cottage change to fog signal"; "lights change to red" is a sentence."""
     target = parse.args.get("target")
@@ -265,7 +273,8 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "<wish> {target} (changed | corrected | altered) to {text}",
         "<change> {target} so [that] it (says | reads | is) {text}",
     ),
-    "make it {text:words} instead of {target}",
+    Way("write {text:words} over {target}", when=_alike_or_a_part),
+    "make (it | that) {text:words} (instead of | rather than | in place of) {target}",
     "<change> {target} (with | by | to | into) the (word | words) {text}",
     "<change> the spelling of {target} to {text}",
     Way("put {text:words} where {target} is", when=_plain_words),
@@ -298,7 +307,8 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "(make | turn) {target} into {text}",
         "(make | let | have) {target} (read | say) {text}",
         "(fix | switch | exchange | trade | alter | change) {target} (to | for) {text}",
-        "(put | use | have) {text:words} (instead of | in place of | rather than) {target}",
+        "(put | use | have | <wish>) {text:words} (instead of | in place of | rather than)"
+        " {target}",
         "it (should | ought to) be {text:words} [and] not {target}",
         "not {target} {text}",
         "it (is not | isn't | should not be | shouldn't be) {target} it (is | it's | should be)"
@@ -325,6 +335,7 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
     Way("(overwrite | replace) [it | that] (with | by) {text}", when=_of_what_is_selected),
     Way("(change | turn) [it | that] (to | into) {text}", when=_of_what_is_selected),
     *_each(_quoted_and_few, "(exchange | switch) {target} (for | with) {text}"),
+    Way("turn {target} into {text}", when=_plain_and_few),
     Way("put {text:words} there [instead]", when=_of_what_is_selected),
     Way(
         "(<wish> | i'd rather have | i would rather have | i prefer | give me | use) {text:words}"

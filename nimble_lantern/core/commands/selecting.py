@@ -54,6 +54,7 @@ def _quoted(sitting: Sitting, parse: Parse) -> bool:
     "<select> {target:reach}",
     "select every (word | letter | line)",
     "make {target} the selection",
+    "<pick> {target:said_last}",
     *(
         Way(pattern, when=_shown)
         for pattern in (

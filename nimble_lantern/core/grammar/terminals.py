@@ -8,19 +8,21 @@ from nimble_lantern.core.grammar.automaton import Terminal, Words
 from nimble_lantern.core.writing.cardinals import cardinal, ordinal
 
 _PLURAL_ORDINALS = {"seconds"}
+_SO_MANY = {"couple": 2, "pair": 2, "single": 1}
 MOST_WORDS = 40
 
 
 def number(words: Words, i: int) -> Iterator[tuple[int, int, int]]:
-    """A cardinal, "a" or "one" included; every shorter number at its start counts too."""
-    if words[i] in ("a", "an"):
+    """A cardinal, "a", "a single" and "a couple of" included."""
+    article = words[i] in ("a", "an")
+    if article:
         yield i + 1, 1, 0
-        return
-    if words[i] == "couple":
-        yield i + (2 if words[i + 1 : i + 2] == ["of"] else 1), 2, 0
-        return
-    found = cardinal(words, i)
-    if found:
+    j = i + article
+    many = _SO_MANY.get(words[j]) if j < len(words) else None
+    if many:
+        of = j + 1 < len(words) and words[j + 1] == "of"
+        yield j + (2 if of and many > 1 else 1), many, 0
+    elif not article and (found := cardinal(words, i)):
         yield found[1], found[0], 0
 
 

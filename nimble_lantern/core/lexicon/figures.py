@@ -34,6 +34,8 @@ STREETS = frozenset(
     " court mews".split()
 )
 """End an address: the number before it is in figures."""
+ROADS = frozenset("road street lane avenue crescent terrace gardens mews".split())
+"""The last word of a road's name, which is seldom anything else after a number and a name."""
 HALVES = {"half": "½", "quarter": "¼", "third": "⅓"}
 """Fractions that have a sign."""
 DENOMINATORS = {

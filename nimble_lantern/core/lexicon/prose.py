@@ -12,6 +12,10 @@ NOT_CAPITAL_BEFORE = frozenset(
 """"capital city", "capital gains": the word, not how the next is written."""
 TOP_LEVEL = frozenset("com org net uk co example edu gov info eu ie io scot".split())
 """Ends of addresses (IANA root zone database, the usual ones)."""
+FILE_ENDINGS = frozenset(
+    "pdf doc docx odt txt rtf csv xls xlsx ods jpg jpeg png gif svg html htm zip exe".split()
+)
+"""After "dot", the end of a file's name."""
 BEFORE_MAILBOX = frozenset("dot to is email mail address at contact".split())
 """Before "at" they are no part of an address."""
 NOT_BEFORE: dict[str, frozenset[str]] = {

@@ -137,7 +137,7 @@ def surely(found: Sequence[Offer], words: Sequence[str]) -> tuple[str, ...] | No
     if found[1:] and found[1].likeness > found[0].likeness - _FARTHER / 2:
         return None
     said = found[0].words
-    return said if _all_meant(bare, said) and _all_meant(said, bare) else None
+    return said if _tells_the_same(bare, said) else None
 
 
 def _harmless(name: str) -> bool:
@@ -155,10 +155,13 @@ _WRITTEN = ("{text", "{words", "{letter")
 _SURE_LIKE = 0.85
 
 
-def _all_meant(words: Sequence[str], others: Sequence[str]) -> bool:
-    """Whether every word that tells something is among the others, or one that means the same."""
-    there = _meant(others)
-    return all(w in there or w in LITTLE for w in words)
+def _tells_the_same(words: Sequence[str], others: Sequence[str]) -> bool:
+    """Whether the words that tell something are the same in the same order, or mean the same."""
+    mine, theirs = ([w for w in some if w not in LITTLE] for some in (words, others))
+    return len(mine) == len(theirs) and all(
+        a == b or b in MEANINGS.get(a, ()) or a in MEANINGS.get(b, ())
+        for a, b in zip(mine, theirs, strict=True)
+    )
 
 
 def explained(sitting: Sitting, asked: Sequence[str], most: int = MOST_OFFERS) -> list[Offer]:

@@ -15,7 +15,7 @@ from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.document.styles import COLOURS
 from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE
 from nimble_lantern.core.lexicon.frequency import zipf
-from nimble_lantern.core.lexicon.names import DAYS, MONTHS, PROPER
+from nimble_lantern.core.lexicon.names import DAYS, GIVEN, MONTHS, PROPER
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.targets.words import index_of
 from nimble_lantern.core.writing.cardinals import cardinal, ordinal
@@ -26,6 +26,7 @@ _KINDS: dict[str, frozenset[str]] = {
     "colour": frozenset(COLOURS),
     "hour": frozenset("morning noon midday afternoon evening night midnight dawn dusk".split()),
     "people": frozenset(PROPER.split()),
+    "name": frozenset(GIVEN.split()),
 }
 _OF_ANOTHER_LENGTH = 8.0
 _LEAST_ALIKE, _AS_GOOD = 55.0, 8.0

@@ -6,6 +6,7 @@ from typing import Any
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
 from nimble_lantern.core.lexicon.closed import DETERMINERS
+from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import (
     At,
     Beside,
@@ -37,14 +38,16 @@ def _words(words: tuple[str, ...]) -> Words | None:
 @rule("target", "the (time | date | day | number | price | amount | year) {words}", heard=False)
 def _of_a_sort(words: tuple[str, ...]) -> Words | None:
     """ "The time half past seven"; "the price of the rope" is more than those words."""
-    return Words(words) if words[0] not in _NO_WORDS_FIRST else None
+    called = bool(kind_of(words))
+    return Words(words, called=called) if words[0] not in _NO_WORDS_FIRST else None
 
 
 @rule("called", "the (word | words | phrase) {words}", heard=False)
 @rule("target", "the (word | words | phrase) {words}")
 @rule(
     "target",
-    "[the] (word | words | phrase | string | bit | part | name | text) {words}",
+    "[(the | that | this)] [single] (word | words | phrase | string | bit | part | name | text)"
+    " {words}",
     heard=False,
 )
 def _named_words(words: tuple[str, ...]) -> Words | None:
@@ -147,20 +150,49 @@ def _pair_of(a: tuple[Order, int], b: tuple[Order, int], unit: Unit) -> Both | N
 _SAYING = (
     "(with | about | containing | (that | which) is about"
     " | (that | which) (says | has | contains | mentions) | mentioning | regarding | on"
-    " | where it (says | has | mentions) | saying | having | of)"
+    " | where it (says | has | mentions) | saying | having | of | talking about | to do with"
+    " | concerning | (that | which) (talks about | deals with))"
 )
 
 
 @rule(
-    "target",
+    "described",
     f"[(the | that | this | my)] [whole] {{unit}} {_SAYING} {{words}}",
     f"[the] [whole] {{unit}} {_SAYING} the (word | words) {{words}}",
     "[the] [whole] {unit} (with | that has) {words} in it",
     "[the] [whole] {unit} {words} is in",
+    "[the] [whole] {unit} where {words} (is | are) mentioned",
     heard=False,
 )
-def _holding(unit: Unit, words: tuple[str, ...]) -> Holding:
-    return Holding(unit, Words(words))
+def _holding(unit: Unit, words: tuple[str, ...]) -> Holding | None:
+    # "The text about friday" is no part that has an end.
+    return Holding(unit, Words(words)) if unit is not Unit.DOCUMENT else None
+
+
+@rule("target", "the text of {words}", heard=False)
+def _text_of(words: tuple[str, ...]) -> Words:
+    return Words(words)
+
+
+@rule(
+    "described",
+    "[the] [whole] {unit} (with | containing | (that | which) has) [(a | an | the)] {sign} [in it]",
+    heard=False,
+)
+def _holding_a_sign(unit: Unit, sign: str) -> Holding:
+    return Holding(unit, Sign(sign))
+
+
+@rule(
+    "described",
+    "[the] [whole] {unit} [(that | which)] (ends | finishes) (with | in | on) [(a | an | the)]"
+    " {sign}",
+    "[the] [whole] {unit} (ending | finishing) (with | in | on) [(a | an | the)] {sign}",
+    "[the] [whole] {unit} with [(a | an | the)] {sign} at the [very] end",
+    heard=False,
+)
+def _ending_with_a_sign(unit: Unit, sign: str) -> Holding:
+    return Holding(unit, Sign(sign), At.END)
 
 
 @rule(
@@ -174,7 +206,7 @@ def _where_it_says(words: tuple[str, ...]) -> Words:
 
 
 @rule(
-    "target",
+    "described",
     "the (bit | part | one | place) (about | with | that mentions | where it says) {words}",
     heard=False,
 )
@@ -183,7 +215,7 @@ def _bit_about(words: tuple[str, ...]) -> Holding:
 
 
 @rule(
-    "target",
+    "described",
     "[the] [whole] {unit} [(that | which)] (begins | starts) [with | by] [the (word | words)]"
     " {words}",
     "[the] [whole] {unit} (beginning | starting) [with | by] [the (word | words)] {words}",
@@ -194,7 +226,7 @@ def _beginning_with(unit: Unit, words: tuple[str, ...]) -> Holding:
 
 
 @rule(
-    "target",
+    "described",
     "[the] [whole] {unit} [(that | which)] (ends | finishes) [with | in | on] {words}",
     "[the] [whole] {unit} (ending | finishing) [with | in | on] {words}",
     heard=False,
@@ -204,18 +236,26 @@ def _ending_with(unit: Unit, words: tuple[str, ...]) -> Holding:
 
 
 @rule(
-    "target", "the {unit} (that | which) (starts | begins | opens) {of:scope}", heard=False
-)  # fmt: skip
+    "described",
+    "the {unit} (that | which) (starts | begins | opens) {of:scope}",
+    "the {unit} {of:scope} (starts | begins | opens) with",
+    heard=False,
+)
 def _opening(unit: Unit, of: Target) -> Units:
     return Units(unit, Order.FIRST, of=of)
 
 
-@rule("target", "the {unit} (that | which) (ends | finishes | closes) {of:scope}", heard=False)
+@rule(
+    "described",
+    "the {unit} (that | which) (ends | finishes | closes) {of:scope}",
+    "the {unit} {of:scope} (ends | finishes | closes) with",
+    heard=False,
+)
 def _closing(unit: Unit, of: Target) -> Units:
     return Units(unit, Order.LAST, of=of)
 
 
-@rule("named", "({unit:item} | {unit:headed}) [(called | named)] {words}", heard=False)
+@rule("named", "[the] ({unit:item} | {unit:headed}) [(called | named)] {words}", heard=False)
 @rule("named", "[the] {words} ({unit:item} | {unit:headed} | {unit:said})", heard=False)
 @rule("named", "the {unit:said} {words}", heard=False)
 def _of_that_name(unit: Unit, words: tuple[str, ...]) -> Holding | None:
@@ -233,17 +273,30 @@ CATALOGUE.table("said", {"sentence": Unit.SENTENCE, "paragraph": Unit.PARAGRAPH,
 CATALOGUE.table("headed", {"heading": Unit.HEADING, "section": Unit.SECTION})
 
 
-@rule("target", "{part:named}", heard=False)
+@rule("target", "{part:named}", "{part:described}", heard=False)
 def _by_name(part: Target) -> Target:
     return part
 
 
-@rule("target", "[the] {unit} (after | following) {beside:endpoint}", heard=False)
+@rule("described", "[the] {unit} (after | following) the {nthorder} [one]", heard=False)
+def _unit_after_one(unit: Unit, nthorder: tuple[Order, int]) -> Beside:
+    """ "The paragraph after the first one"."""
+    return Beside(unit, Units(unit, nthorder[0], 1, nthorder[1]), True)
+
+
+@rule("described", "[the] {unit} (before | preceding) the {nthorder} [one]", heard=False)
+def _unit_before_one(unit: Unit, nthorder: tuple[Order, int]) -> Beside:
+    return Beside(unit, Units(unit, nthorder[0], 1, nthorder[1]), False)
+
+
+@rule(
+    "described", "[the] {unit} (after | following | below | under) {beside:endpoint}", heard=False
+)
 def _unit_after(unit: Unit, beside: Any) -> Beside:
     return Beside(unit, Words(beside) if isinstance(beside, tuple) else beside, True)
 
 
-@rule("target", "[the] {unit} (before | preceding) {beside:endpoint}", heard=False)
+@rule("described", "[the] {unit} (before | preceding | above) {beside:endpoint}", heard=False)
 def _unit_before(unit: Unit, beside: Any) -> Beside:
     return Beside(unit, Words(beside) if isinstance(beside, tuple) else beside, False)
 
@@ -270,6 +323,9 @@ def _before(goal: Any) -> Beyond:
     return Beyond(Words(goal) if isinstance(goal, tuple) else goal, False)
 
 
+_PARTS = frozenset((unit.value,) for unit in Unit) | {("text",), ("letter",), ("item",)}
+
+
 CATALOGUE.table(
     "wordorder",
     {
@@ -290,8 +346,9 @@ CATALOGUE.table(
 
 @rule("target", "{wordorder} {words}", "{wordorder} (word | words) {words}")
 def _ordered_words(wordorder: tuple[Order, int], words: tuple[str, ...]) -> Words | None:
-    # "all the lamps" is every lamp, whatever stands before it.
-    return Words(words, *wordorder) if words[0] != "the" else None
+    # "all the lamps" is every lamp, whatever stands before it; "all of the list" is one list.
+    part = words in _PARTS and wordorder[0] is Order.EVERY
+    return Words(words, *wordorder) if words[0] != "the" and not part else None
 
 
 @rule("endpoint", "{wordorder} {words}", heard=False)
@@ -309,12 +366,12 @@ def _nth_words(position: int, words: tuple[str, ...]) -> Words:
     return Words(words, Order.NTH, position)
 
 
-@rule(
-    "target",
-    "{words} (in | of | on) {of:scope}",
-    "the (word | words) {words} in {of:scope}",
-    heard=False,
-)
+@rule("target", "the (word | words) {words} in {of:scope}", heard=False)
+def _named_within(words: tuple[str, ...], of: Target) -> Words:
+    return Words(words, None, 1, of, called=True)
+
+
+@rule("target", "{words} (in | of | on) {of:scope}", heard=False)
 def _words_within(words: tuple[str, ...], of: Target) -> Words:
     return Words(words, None, 1, of)
 

@@ -93,6 +93,8 @@ def all_within(unit: Unit, view: View, scope: Range) -> list[Range]:
         return list(units.within(view.document, unit.value, scope))
     if unit is Unit.LINE:
         return units.lines(view.layout, scope)
+    if unit is Unit.DOCUMENT:
+        return []
     return units.blocks(view.document, unit.value, scope)
 
 

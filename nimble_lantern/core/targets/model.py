@@ -137,13 +137,13 @@ class Both:
 
 @dataclass(frozen=True, slots=True)
 class Holding:
-    """The units in which words stand: "the sentence about the ferry".
+    """The units in which words or a mark stand: "the sentence about the ferry".
 
     `at` where they must stand in it: "the line that begins with dear".
     """
 
     unit: Unit
-    words: Words
+    words: Words | Sign
     at: At | None = None
 
 

@@ -27,7 +27,7 @@ CATALOGUE.table(
         "paragraph": Unit.PARAGRAPH,
         "heading": Unit.HEADING,
         "([list] item | bullet [point])": Unit.ITEM,
-        "list": Unit.LIST,
+        "[(bulleted | bullet | numbered)] list": Unit.LIST,
         "section": Unit.SECTION,
         "cell": Unit.CELL,
         "row": Unit.ROW,
@@ -65,12 +65,15 @@ def _all_text() -> Units:
     return Units(Unit.DOCUMENT, Order.THIS)
 
 
-@rule("part", "[the] {unit} (at | on) the [very] (end | bottom)", heard=False)
+@rule("part", "[the] {unit} [(right | just)] (at | on) the [very] (end | bottom)", heard=False)
 def _at_the_end(unit: Unit) -> Units:
     return Units(unit, Order.FROM_END, 1, 1)
 
 
-@rule("part", "[the] {unit} (at | on) the [very] (start | top | beginning)", heard=False)
+@rule(
+    "part", "[the] {unit} [(right | just)] (at | on) the [very] (start | top | beginning)",
+    heard=False,
+)  # fmt: skip
 def _at_the_start(unit: Unit) -> Units:
     return Units(unit, Order.FIRST)
 
@@ -128,7 +131,10 @@ def _counted_back(counted: tuple[int, Unit]) -> Units | None:
 
 
 @rule(
-    "part", "[the] {counted} (before | behind | to the left of) (<caret> | here | me)", heard=False
+    "part",
+    "[the] {counted} (before | behind | to the left of) (<caret> | here | me)",
+    "[the] {counted} (back | backward | backwards | (to | on) (the | my) left)",
+    heard=False,
 )
 def _counted_behind(counted: tuple[int, Unit]) -> Units | None:
     count, unit = counted
@@ -139,6 +145,7 @@ def _counted_behind(counted: tuple[int, Unit]) -> Units | None:
     "part",
     "[the] {counted} (after | following | in front of | ahead of | to the right of)"
     " (<caret> | here | me)",
+    "[the] {counted} (forward | forwards | ahead | (to | on) (the | my) right)",
     heard=False,
 )
 def _counted_ahead(counted: tuple[int, Unit]) -> Units | None:
@@ -146,7 +153,12 @@ def _counted_ahead(counted: tuple[int, Unit]) -> Units | None:
     return Units(unit, Order.NEXT, count) if count > 0 else None
 
 
-@rule("part", "[the] {unit} (before | behind | to the left of) (<caret> | here | me)", heard=False)
+@rule(
+    "part",
+    "[the] {unit} (before | behind | to the left of) (<caret> | here | me)",
+    "[the] {unit} (before | (to | on) (the | my) left)",
+    heard=False,
+)
 def _one_behind(unit: Unit) -> Units:
     return Units(unit, Order.LAST)
 
@@ -154,6 +166,7 @@ def _one_behind(unit: Unit) -> Units:
 @rule(
     "part",
     "[the] {unit} (after | following | in front of | to the right of) (<caret> | here | me)",
+    "[the] {unit} (to | on) (the | my) right",
     heard=False,
 )
 def _one_ahead(unit: Unit) -> Units:
@@ -199,6 +212,26 @@ def _before_this(unit: Unit) -> Units:
 @rule("part", "[the] {unit} (after (this | that) [one] | below)", heard=False)
 def _after_this(unit: Unit) -> Units:
     return Units(unit, Order.NEXT)
+
+
+@rule(
+    "part",
+    "[the] {order} (point | entry | (one | thing | entry) (in | of | on) (the | this | my) list)",
+    heard=False,
+)
+def _point(order: Order) -> Units:
+    """ "The last point", "the first one in the list"."""
+    return Units(Unit.ITEM, order)
+
+
+@rule(
+    "part",
+    "[the] {position} (point | entry | (one | thing | entry) (in | of | on) (the | this | my)"
+    " list)",
+    heard=False,
+)
+def _nth_point(position: int) -> Units:
+    return Units(Unit.ITEM, Order.NTH, 1, position)
 
 
 @rule("part", "[the] {order} {counted}")
@@ -277,8 +310,8 @@ def _this(unit: Unit) -> Units:
 
 @rule(
     "part",
-    "[the] {unit} (i am | i'm) (in | on | at)",
-    "[the] {unit} where (i am | i'm | <caret> is)",
+    "[the] {unit} [that] (i am | i'm | we are | we're) (in | on | at)",
+    "[the] {unit} where (i am | i'm | we are | we're | <caret> is)",
     "[the] {unit} (<caret> is in | with <caret> [in it])",
     "the {unit} here",
     heard=False,
@@ -305,7 +338,8 @@ def _so_many_last(number: int, order: Order, units: Unit) -> Units | None:
 
 
 @rule("part", "the [whole] {unit}", "[the] whole {unit}")
-@rule("part", "(every bit of | all of) the {unit}", heard=False)
+@rule("part", "(every bit of | all of | (the | this | my) (entire | complete | full)) {unit}",
+      "(every bit of | all of) the {unit}", heard=False)  # fmt: skip
 def _the(unit: Unit) -> Units | None:
     return Units(unit, Order.THIS) if unit not in (Unit.CHARACTER, Unit.WORD) else None
 
@@ -325,7 +359,8 @@ def _header_row() -> Units:
 
 
 @rule("part", "the [main] title")
-@rule("part", "[this | my] [main] title", heard=False)
+@rule("part", "[this | my] [main] title", "[the | this | my] [main] headline",
+      "(the | my) main heading", heard=False)  # fmt: skip
 def _title() -> Units:
     return Units(Unit.HEADING, Order.FIRST)
 
@@ -343,14 +378,18 @@ def _target(part: Target) -> Target:
 
 @rule("nested", "{part} (of | in | on | from) {of:scope}")
 @rule("nested", "{of:scope} {part}", heard=False)
-def _nested(part: Units, of: Target) -> Units | None:
+def _nested(part: Units, of: Target) -> Target | None:
     same = isinstance(of, Units) and of.unit is part.unit
     if same and part.unit not in (Unit.ITEM, Unit.LIST, Unit.SECTION):
         # A paragraph stands in no paragraph.
         return None
+    if part.unit is Unit.DOCUMENT:
+        # "The text of the last paragraph" is that paragraph.
+        return of
     return Units(part.unit, part.order, part.count, part.n, of)
 
 
+@rule("scope", "{part:described}", heard=False)
 @rule("scope", "{part}", "{part:nested}", "{part:everything}", "{part:context}")
 def _scope(part: Target) -> Target:
     return part
@@ -370,9 +409,14 @@ def _everything() -> Units:
     "(those | these) [(two | three)] (words | ones)",
 )
 @rule("context", "(all | both) of (them | these | those)", "the lot of them", "them (all | both)")
-@rule("context", "what i [just] said", "the last thing i said", "(this | that) selection")
+@rule("context", "what i [just] said [last]", "the last thing i said", "(this | that) selection")
 @rule("context", "what (is | i) selected", "the selected (text | words)", "that phrase")
 def _that() -> That:
+    return That()
+
+
+@rule("said_last", "what i [just] said [last]", "the last (thing | words) i said", heard=False)
+def _said_last() -> That:
     return That()
 
 

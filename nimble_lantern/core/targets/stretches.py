@@ -106,7 +106,7 @@ def _enclosed(pair: str) -> Enclosed:
     return Enclosed(pair)
 
 
-@rule("enclosed", "the (parenthesis | bracketed (words | part | bit | text))", heard=False)
+@rule("enclosed", "the (parenthesis | bracketed (words | part | bit | text | phrase))", heard=False)
 def _bracketed() -> Enclosed:
     return Enclosed("brackets")
 
@@ -117,7 +117,9 @@ def _with_marks(pair: str) -> Enclosed:
     return Enclosed(pair)
 
 
-@rule("enclosed", "the quoted (words | text | part)", "the quotation", heard=False)
+@rule(
+    "enclosed", "the quoted (words | text | part | bit | phrase)", "the quotation", heard=False
+)  # fmt: skip
 def _quoted() -> Enclosed:
     return Enclosed("quotes")
 

@@ -11,6 +11,7 @@ from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import (
     ABBREVIATIONS,
     DAYS,
+    GIVEN,
     INITIALS,
     MONTHS,
     PROPER,
@@ -23,7 +24,7 @@ _COMMON = 5.2
 _CLOSERS = "”’\"')]}"
 _OPENERS = "“‘\"'([{"
 ALWAYS = {
-    **{word: word.capitalize() for word in PROPER.split()},
+    **{word: word.capitalize() for word in f"{PROPER} {GIVEN}".split()},
     **DAYS,
     **{month: name for month, name in MONTHS.items() if month not in ("may", "march", "august")},
     **{f"{day}s": f"{name}s" for day, name in DAYS.items()},

@@ -6,18 +6,20 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field, replace
 from enum import StrEnum
 
-from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, CONTRACTED
-from nimble_lantern.core.lexicon.figures import MONTH_BEFORE
+from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, CONTRACTED, LITTLE
+from nimble_lantern.core.lexicon.figures import MEASURES, MONTH_BEFORE, ROADS
 from nimble_lantern.core.lexicon.names import TITLES
 from nimble_lantern.core.lexicon.prose import (
     BEFORE_MAILBOX,
+    FILE_ENDINGS,
     NOT_AFTER,
     NOT_BEFORE,
     NOT_CAPITAL_BEFORE,
     TOP_LEVEL,
 )
 from nimble_lantern.core.writing import marks
-from nimble_lantern.core.writing.capitals import ALWAYS, Names
+from nimble_lantern.core.writing.capitals import ALWAYS, Names, capitalised
+from nimble_lantern.core.writing.cardinals import NUMBER_WORDS
 from nimble_lantern.core.writing.marks import MARKS, Mark, Spacing
 from nimble_lantern.core.writing.numbers import Around, Number, clauses, number_at
 from nimble_lantern.core.writing.spelling import in_dialect, spelled
@@ -198,12 +200,14 @@ def _element(words: list[str], i: int, found: list[Element], manner: Manner) -> 
     joined = found and found[-1].kind is Kind.MARK and found[-1].text == "’"
     if joined and word in CONTRACTED and found[-1].spoken == ("apostrophe",):
         return Element(Kind.WORD, word, spacing=Spacing.CLOSE, fixed=True)
-    for parse in (_break, _capital, _mark, _dot, _spell, _name):
+    if word in FILE_ENDINGS and found and found[-1].spoken == ("dot",):
+        return Element(Kind.WORD, word, fixed=True)
+    for parse in (_break, _capital, _unquote, _mark, _dot, _spell, _name):
         if element := parse(words, i, previous, manner):
             return element
     if element := _number(words, i, manner, found):
         return element
-    for parse in (_month, _letters):
+    for parse in (_month, _letters, _street):
         if element := parse(words, i, previous, manner):
             return element
     return Element(Kind.WORD, _plain(word, manner))
@@ -287,6 +291,14 @@ def _mark(words: list[str], i: int, previous: str, manner: Manner) -> Element | 
     return Element(Kind.MARK, text, size, spacing)
 
 
+def _unquote(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+    """ "Quote unquote soon" has one word in quotation marks."""
+    if words[i : i + 2] != ["quote", "unquote"] or i + 2 >= len(words):
+        return None
+    marks_ = [MARKS[side, "quote"].written(manner.dialect)[0] for side in ("open", "close")]
+    return Element(Kind.WORD, _plain(words[i + 2], manner).join(marks_), 3, fixed=True)
+
+
 def _closes(words: list[str], i: int, size: int, previous: str) -> bool:
     """Whether a mark is meant although a word that takes a noun stands before its name.
 
@@ -316,7 +328,8 @@ def _dot(words: list[str], i: int, previous: str, manner: Manner) -> Element | N
         return Element(Kind.MARK, "@", 1, Spacing.JOIN, fixed=True)
     if words[i] != "dot" or i + 1 >= len(words):
         return None
-    if words[i + 1] in TOP_LEVEL or previous in ("w", "www") or _in_address(words, i):
+    named = i and previous not in ARTICLES_AND_OWNERS and words[i + 1] in FILE_ENDINGS
+    if named or words[i + 1] in TOP_LEVEL or previous in ("w", "www") or _in_address(words, i):
         return Element(Kind.MARK, ".", 1, Spacing.JOIN, fixed=True)
     return None
 
@@ -402,12 +415,27 @@ def _month(words: list[str], i: int, previous: str, manner: Manner) -> Element |
     return Element(Kind.WORD, word.capitalize())
 
 
+def _street(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+    """ "Eighteen quay street": the name of a road after the number of a house."""
+    k = next((k for k in range(i, min(i + 3, len(words))) if words[k] in ROADS), None)
+    if k is None:
+        return None
+    for j in range(max(1, k - 2), min(i, k - 1) + 1):
+        named = words[j:k]
+        if words[j - 1] in NUMBER_WORDS and not set(named) & (LITTLE | MEASURES | NUMBER_WORDS):
+            return Element(Kind.WORD, capitalised(_plain(words[i], manner)))
+    return None
+
+
 def _plain(word: str, manner: Manner) -> str:
     """A word with its own capitals, apostrophe and dialect."""
     if manner.mask:
         word = manner.mask(word)
     if word in ALWAYS:
         return ALWAYS[word]
+    owner, _, ending = word.partition("'")
+    if ending == "s" and owner in ALWAYS:
+        return f"{ALWAYS[owner]}’s"
     if word in TITLES:
         return TITLES[word] + ("." if manner.dialect == "american" else "")
     return in_dialect(word, manner.dialect).replace("'", "’")

@@ -72,7 +72,7 @@ _ROWS: tuple[tuple[str, str, Spacing], ...] = (
     ("backslash | back slash", "\\", _J),
     ("ampersand | and sign", "&", _S),
     ("at sign | at symbol", "@", _J),
-    ("hash | hash sign | hash mark | number sign", "#", _O),
+    ("hash | hash sign | hash mark | hashtag | hash tag | number sign", "#", _O),
     ("percent sign | per cent sign | percentage sign | percent symbol", "%", _C),
     ("degree sign | degrees sign | degree symbol", "°", _C),
     ("plus sign | plus symbol", "+", _S),

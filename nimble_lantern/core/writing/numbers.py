@@ -9,7 +9,9 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
+from itertools import takewhile
 
+from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.lexicon.figures import (
     CLOCK_BEFORE,
     COINS,
@@ -405,9 +407,15 @@ def _quantity(words: list[str], i: int, around: Around) -> Number | None:
     number = _with_unit(words, i, j, digits, in_words(value, around.dialect), around)
     if number.used == j - i:
         prefer = number.prefer_digits or value >= 10 or around.last in LABELS
-        address = any(w in STREETS for w in words[j + 1 : j + 4]) and value < 1000
+        address = _before_a_street(words, j) and value < 1000
         return Number(number.used, digits, number.words, prefer or address, not address)
     return number
+
+
+def _before_a_street(words: list[str], j: int) -> bool:
+    """ "Quay street", and not "people in the road"."""
+    named = list(takewhile(lambda w: w not in STREETS, words[j : j + 4]))
+    return 0 < len(named) < len(words[j : j + 4]) and not set(named) & LITTLE
 
 
 def _with_unit(

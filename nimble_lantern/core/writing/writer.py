@@ -144,13 +144,14 @@ class _Writer:
     def _mark(self, element: Element) -> None:
         if element.text in ",:!" and self.greeting:
             self.greeting = False
-        start = self._put(element.text, element.spacing)
+        sign = _inside(self.left, element.text) if len(element.spoken) > 1 else element.text
+        start = self._put(sign, element.spacing)
         # A dot in an address joins what follows as well.
         self.nospace = element.fixed and element.spacing is Spacing.JOIN
         if not element.spoken:
             return
         name = " ".join(element.spoken)
-        choice = Choice(len(self.parts), start, len(self.text), words=name, sign=element.text)
+        choice = Choice(len(self.parts), start, len(self.text), words=name, sign=sign)
         self.choices.append(choice)
 
     def _number(self, element: Element) -> None:
@@ -256,6 +257,26 @@ class _Writer:
                     moved[index] = len(moved)
             choices = [replace(c, part=moved[c.part]) for c in choices if c.part in moved]
         return Written(kept, tuple(choices), self.capitals, self.trim)
+
+
+_OTHER = {"‘": "“", "“": "‘"}
+_CLOSING = {"‘": "’", "“": "”"}
+
+
+def _inside(left: str, sign: str) -> str:
+    """A quotation mark as it stands within others: single within double, double within single, and
+    closed by its own (New Hart's Rules, 2014, 9.2.2)."""
+    if sign not in "‘“’”":
+        return sign
+    opened: list[str] = []
+    for i, c in enumerate(left):
+        if c in _OTHER:
+            opened.append(c)
+        elif opened and c == _CLOSING[opened[-1]] and not left[i + 1 : i + 2].isalnum():
+            opened.pop()
+    if sign in _OTHER:
+        return _OTHER[sign] if opened[-1:] == [sign] else sign
+    return _CLOSING[opened[-1]] if opened else sign
 
 
 def write(
