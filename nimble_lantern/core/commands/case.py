@@ -83,7 +83,8 @@ def _first_letter(text: str) -> str:
 
 
 @command(
-    *frames.given("(capital [letter] | capital letters | initial capital | big letter)"),
+    *frames.given("(capital [letter] | initial capital | big letter)"),
+    "give {target} capital letters",
     "(put | write) a capital (on | at the start of | at the beginning of) {target}",
     "(make | start | begin) {target} [start | begin] [with] a capital [letter]",
     Way("{target} (begins | starts | is written) with a capital [letter]", when=_quoted),
@@ -109,7 +110,8 @@ def initial(sitting: Sitting, target: Places, letter: tuple[str, ...] = ()) -> D
         "([all] [in] (capitals | caps | capital letters | block capitals | block letters | big"
         " letters) | [in] (upper case | uppercase))"
     ),
-    "(all (capitals | caps) | block (capitals | letters) | big letters) (for | on) {target}",
+    "(all (capitals | caps) | (block | capital) letters | block capitals | big letters)"
+    " (for | on) {target}",
     "capitals for {target}",
     "(uppercase | upper case) {target}",
     "(capitalise | capitalize) (every letter (of | in) {target} | all of {target} | {target}"

@@ -24,8 +24,9 @@ _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
 CATALOGUE.table(
     "atedge",
     {
-        "(first | at the (front | top | start | beginning))": "start",
-        "(last | at the (end | bottom | back))": "end",
+        "(first | at the (front | top | start | beginning) | to the front | before everything"
+        " [else])": "start",
+        "(last | at the (end | bottom | back) | to the back | after everything [else])": "end",
     },
 )
 
@@ -47,7 +48,8 @@ def _taken(sitting: Sitting, target: Places) -> Sitting:
 
 @command(
     "copy {target} [to the clipboard]",
-    "(take | make) a copy of {target}",
+    "(take | make | get) a copy of {target}",
+    "<wish> {target} copied",
     "copy out {target}",
     "(put | get | take) {target} (on | onto | to) the clipboard",
     example="copy the last sentence",
@@ -223,7 +225,9 @@ def move_to_nth(
             "(<wish> | have | let) {target} [(to come | come | go)] {edge:atedge}",
             "(<wish> | have) {target} (at | on) the [very] {edge:docedge}",
             "(i'd rather have | i would rather have) {target} (at | on) the [very] {edge:docedge}",
-            "{target} <shall> go to the [very] {edge:docedge}",
+            "{target} <shall> (go | be | come) (to | at | on) the [very] {edge:docedge}",
+            "(could | can | let | might | may) {target} (go | be | come) (to | at | on) the [very]"
+            " {edge:docedge}",
             "put {target} right (at | to) the [very] {edge:docedge}",
             "<set_down> {target} {edge:atedge} [(of | on | in) the list]",
             "<set_down> {target} (where | in the place of) {place:target} (is | was | stands)",
@@ -320,6 +324,7 @@ def duplicate(sitting: Sitting, target: Places) -> Done:
 
 
 CATALOGUE.table("neighbour", {"(above | before [it])": -1, "(below | after [it])": 1})
+CATALOGUE.table("lifting", {"(raise | lift)": -1, "lower": 1})
 CATALOGUE.table("upward", {"(up | higher)": -1, "(down | lower)": 1})
 
 
@@ -335,7 +340,12 @@ CATALOGUE.table("upward", {"(up | higher)": -1, "(down | lower)": 1})
         when=_parts_or_items,
     ),
     Way("{target} {number} [(places | place | lines | items)] {upward}", when=_parts_or_items),
-    Way("{target} {upward} (one | a place)", when=_parts_or_items),
+    Way("{target} {upward} (one | a place | one place)", when=_parts_or_items),
+    Way(
+        "(let | have) {target} (go | move | come) {upward} [(one | a place | one place)]",
+        when=_parts_or_items,
+    ),
+    Way("{upward:lifting} {target} [by] (one | a) place", when=_parts_or_items),
     Way(
         "{target} (goes | <shall> go | <shall> move) {upward} [(one | a place)]",
         when=_parts_or_items,

@@ -128,7 +128,9 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
         Way(pattern, when=_of_the_page)
         for pattern in (
             "<discard> {target}",
-            "(chuck | knock | whip | get) {target} out",
+            "(chuck | knock | whip | get) {target} out [of (there | here | it)]",
+            "take {target} right out",
+            "no need for {target}",
             "(take | cut | wipe | throw) {target} away",
             "{target} goes [out]",
             "{target} (<shall> | can | could | will have to) (go | come (off | out)) [please]",

@@ -51,7 +51,7 @@ CATALOGUE.table("about", {"(round | around | about)": True})
 @command(
     "(<put> | set | draw) {round} <about> {target}",
     *frames.made("{round}"),
-    "(enclose | wrap | surround) {target} (in | with) {round}",
+    "(enclose | wrap | surround | close) {target} (in | with) {round}",
     "(quote | put quotes on) {target}",
     "(<put> | set) {target} (between | inside | within | in between) {round}",
     "{target} (between | inside | within) {round}",
@@ -81,6 +81,7 @@ def enclose(sitting: Sitting, target: Places, round: str = "") -> Done:
 
 
 @command("(bracket | parenthesise) [off] {target}", "(put | set) a bracket <about> {target}",
+         "make {target} bracketed",
          example="bracket the last two words", group="revising")  # fmt: skip
 def bracket(sitting: Sitting, target: Places) -> Done:
     """Put brackets round a target."""

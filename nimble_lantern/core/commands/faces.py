@@ -41,6 +41,7 @@ CATALOGUE.table(
 )
 
 
+CATALOGUE.table("scaling", {"shrink": -1})
 CATALOGUE.table("resizing", {"increase": 1, "(decrease | reduce)": -1})
 
 
@@ -78,6 +79,8 @@ def _of_a_part(adjective: str) -> tuple[Way, ...]:
     "<make> {target} in {colour} (letters | type | ink | print)",
     "{colour} (letters | type | ink | print) for {target}",
     "use {colour} (for | on) {target}",
+    Way("put {colour} on {target}", when=_part),
+    "{colour} text for {target}",
     "give {target} the (colour | color) {colour}",
     *_of_a_part("[the] [colour | color] {colour} [colour | color]"),
     example="make the last sentence blue",
@@ -158,6 +161,10 @@ def size(sitting: Sitting, target: Places | None = None, number: int = 12) -> Do
     " {larger}",
     "(enlarge | magnify | blow up) {target}",
     "blow {target} up",
+    "{larger:scaling} {target}",
+    Way("{larger} {target}", when=_part),
+    "make {target} (one | a) size {larger}",
+    Way("{resizing} {target}", when=_part),
     "{larger} (letters | type | print) for {target}",
     *_of_a_part("[(a bit | a little | a size | a step)] {larger}"),
     Way("{target} in [a] {larger} (letters | type | print | size | font)", when=_part),

@@ -159,7 +159,7 @@ def _beside_a_block(sitting: Sitting, parse: Parse) -> bool:
     return target is None or of_the_page(target)
 
 
-_PROSE = (Unit.SENTENCE, Unit.PARAGRAPH, Unit.LINE, Unit.HEADING)
+_PROSE = (Unit.SENTENCE, Unit.PARAGRAPH, Unit.LINE, Unit.HEADING, Unit.ITEM)
 
 
 def _in_prose(sitting: Sitting, parse: Parse) -> bool:
@@ -221,6 +221,8 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("[(a | the | another)] {text:words} <ahead_of> {target}", when=_a_mark_here),
     Way("<put> <ahead_of> {target} the (word | words) {text}", when=_plain_words),
+    Way("(prefix | precede) {target} with {text}", when=_quoted_or_part),
+    Way("<exactly> <ahead_of> {target} (insert | put | add | write) {text}", when=_not_a_sentence),
     Way("(insert | add) <ahead_of> {target} {text}", when=_not_a_sentence),
     example="insert old before the ferry",
     group="revising",
@@ -282,6 +284,7 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
     Way("{target} <shall> be followed by {text}", when=_quoted_words),
     Way("follow {target} with {text}", when=_quoted_or_part),
     Way("<put> <behind> {target} the (word | words) {text}", when=_plain_words),
+    Way("<exactly> <behind> {target} (insert | put | add | write) {text}", when=_not_a_sentence),
     Way("(insert | add) <behind> {target} {text}", when=_not_a_sentence),
     example="insert every day after the ferry",
     group="revising",

@@ -56,7 +56,7 @@ _FAMILIES = {
         "(underline | underlining)",
         (
             "underscore {target}",
-            "(<put> | draw | run) a line (under | underneath | below | beneath) {target}",
+            "(<put> | draw | run | rule) a line (under | underneath | below | beneath) {target}",
             "give {target} a line (under | underneath) [it | them]",
             Way("[a] line (under | underneath | below) {target}", when=_of_the_page),
         ),
@@ -209,7 +209,7 @@ CATALOGUE.table(
     "ink", {name: name for name in ("yellow", "green", "pink", "orange", "blue", "red", "purple")}
 )
 _INK = "({ink} highlighted | highlighted [in] {ink} | marked in {ink})"
-_PEN = "{ink} (highlight | highlighting | highlighter)"
+_PEN = "{ink} (highlight | highlighting | highlighter | background)"
 
 
 def _of_letters(sitting: Sitting, parse: Parse) -> bool:
@@ -227,8 +227,10 @@ def _in_yellow(sitting: Sitting, parse: Parse) -> bool:
     "highlight {target} [(in | with)] {ink}",
     f"make {{target}} {_INK}",
     f"{{target}} {_INK}",
-    "(put | use | draw) {ink} (over | on | across) {target}",
+    "(put | use | draw) {ink} (over | across) {target}",
+    Way("(put | use) {ink} on {target}", when=_in_yellow),
     "make {target} stand out in {ink}",
+    "(go over | mark up) {target} (in | with) {ink}",
     "use {ink} to (highlight | mark) {target}",
     *frames.given(_PEN),
     f"mark {{target}} (with | in) {_PEN}",
@@ -247,7 +249,7 @@ def highlight_in(sitting: Sitting, target: Places, ink: str) -> Done | Refusal:
 
 
 @command(
-    "make {target} (plain | normal) [again]",
+    "make {target} (plain | normal | regular | ordinary) [again]",
     "(put | set | turn) {target} back to (plain | normal)",
     "(plain | unformat) {target}",
     "(remove | clear | take off | delete | strip | get rid of) [all] [the] (formatting | format)"
@@ -259,6 +261,9 @@ def highlight_in(sitting: Sitting, target: Places, ink: str) -> Done | Refusal:
     "(no | clear) formatting (for | on) {target}",
     "(reset | undo) [all] [the] formatting (of | on | in | for) {target}",
     "reset {target} [to (plain | normal)]",
+    "clear {target} of [all] [the] formatting",
+    "set {target} plain",
+    Way("{target} (back to normal | plain again)", when=_of_the_page),
     "[make (it | everything)] (plain text | no formatting) <everywhere>",
     example="make that plain",
     group="format",

@@ -56,7 +56,7 @@ def to_end(sitting: Sitting) -> Done:
 @command(
     "<go> <exactly> <ahead_of> {target}",
     "[<go>] [back | up | down] (to | at) [the] <beginning> of {target}",
-    Way("[the] <beginning> of {target}", when=_of_the_page),
+    Way("[find] [the] <beginning> of {target}", when=_of_the_page),
     "<exactly> <ahead_of> {target:called}",
     "<go> [back] [up | down] to {target}",
     "<go> to the (place | spot | bit | point) <ahead_of> {target}",
@@ -103,7 +103,7 @@ def before(sitting: Sitting, target: Places) -> Done:
     "<wish> <caret> <exactly> <behind> {target}",
     Way("[over | on | back | down | up] to the <finish> of {target}", when=_of_the_page),
     "<go> <exactly> (to | at) the other side of {target}",
-    Way("[the] <finish> of {target}", when=_of_the_page),
+    Way("[find] [the] <finish> of {target}", when=_of_the_page),
     "<exactly> <behind> {target:called}",
     Way("[on | over | down] [to] where {target} (ends | stops | finishes)", when=_of_the_page),
     Way("{target} end", when=_of_the_page),

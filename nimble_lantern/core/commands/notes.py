@@ -80,10 +80,12 @@ def _add(sitting: Sitting, r: Range, words: Sequence[str]) -> Done | Refusal:
 def _whole_words(sitting: Sitting, parse: Parse) -> bool:
     """Whether the words of a target are some: "the", "the last" and "the last sentence check" are
     the beginning of another."""
-    target = parse.args.get("target")
+    target, text = parse.args.get("target"), parse.args.get("text", ())
     if not isinstance(target, Words):
         return True
     words = target.words
+    if set(text[:1]) & PARTS:
+        return False
     if words[-1] in DETERMINERS | PREPOSITIONS | _ORDERS or set(words) <= DULL:
         return False
     ordered = any(a in _ORDERS and b in PARTS for a, b in pairwise(words))
@@ -128,6 +130,8 @@ def _on_the_page(sitting: Sitting, parse: Parse) -> bool:
     " (of | at | beside | by | next to) {target} {text:words}",
     Way("(remind me | remember) (at | on) {target} to {text:words}", when=_on_the_page),
     "annotate {target} [with] {text:words}",
+    "add the note {text:words} to {target}",
+    "put {text:words} in the margin (at | of | by | beside | next to) {target}",
     heard=1,
     example="note on the last sentence colon check with the ferry company",
     group="revising",

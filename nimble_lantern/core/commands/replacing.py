@@ -12,7 +12,7 @@ from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.document.styles import COLOURS
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, When, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, When, command
 from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import VERBS
@@ -91,7 +91,7 @@ def _alike_or_a_part(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     if text and text[-1] in _REFERRING | _EDGES:
         return False
-    if _becomes(target, text):
+    if _becomes(target, text) or _a_look(target, text):
         return False
     return of_the_page(target) or _much_alike(sitting, parse)
 
@@ -106,7 +106,7 @@ def _no_sentence(sitting: Sitting, parse: Parse) -> bool:
     text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
     if set(text) & PARTS and set(text) <= PARTS | DETERMINERS | _MADE_OF:
         return False
-    if _becomes(target, text):
+    if _becomes(target, text) or _a_look(target, text):
         return False
     if not isinstance(target, Words):
         return True
@@ -115,6 +115,20 @@ def _no_sentence(sitting: Sitting, parse: Parse) -> bool:
     acts = len(text) > 2 and text[1] in DETERMINERS and text[0] not in DETERMINERS | PREPOSITIONS
     refers = bool(text) and text[-1] in _REFERRING
     return not stopped and not (thing and (acts or refers))
+
+
+def _a_look(target: object, text: tuple[str, ...]) -> bool:
+    """ "Switch what is in brackets to capitals": whether a part may be made so.
+
+    Words that are named by themselves may be such a name: "blue" becomes "grey".
+    """
+    if isinstance(target, Words) or not text or len(text) > _LONGEST_LOOK:
+        return False
+    made = CATALOGUE.parses(("make", "it", *text))
+    return any(p.command.group == "format" or p.command.name.startswith("case.") for p in made)
+
+
+_LONGEST_LOOK = 4
 
 
 def _becomes(target: object, text: tuple[str, ...]) -> bool:
@@ -152,10 +166,18 @@ _SAID_OF_IT = frozenset("about of for in on at to not kept left sent read writte
 """After "should be", they say something of a sentence and are none."""
 
 
+def _of_a_told_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "Good news instead of the last two words": no sentence speaks of such a part."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    told = isinstance(target, Holding) or isinstance(target, Units) and target.order != Order.THIS
+    few = len(text) <= _FEW_WORDS and not set(text) & (VERBS | SUBJECT_PRONOUNS | PARTS)
+    return told and few and not _a_look(target, text)
+
+
 def _words_there(sitting: Sitting, parse: Parse) -> bool:
     """Whether the words named stand in the text, so that what is said of them is a request."""
     old, new = _said(parse)
-    if new and new[-1] in PARTS:
+    if new and new[-1] in PARTS | PREPOSITIONS:
         return False  # "put brackets around the sentence where it says hall"
     there = bool(old and new) and bool(places(sitting.document, old))
     return there and _no_sentence(sitting, parse)
@@ -273,7 +295,15 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "<wish> {target} (changed | corrected | altered) to {text}",
         "<change> {target} so [that] it (says | reads | is) {text}",
     ),
-    Way("write {text:words} over {target}", when=_alike_or_a_part),
+    *_each(
+        _alike_or_a_part,
+        "write {text:words} over {target}",
+        "(i would | i'd) rather have {text:words} than {target}",
+        "(instead of | in place of) {target} [(write | put | say | have)] {text}",
+        "{target} to be replaced (by | with) {text}",
+        "put {text:words} for {target}",
+    ),
+    Way("{text:words} (instead of | in place of) {target}", when=_of_a_told_part),
     "make (it | that) {text:words} (instead of | rather than | in place of) {target}",
     "<change> {target} (with | by | to | into) the (word | words) {text}",
     "<change> the spelling of {target} to {text}",

@@ -48,12 +48,14 @@ CLASSES = {
     "set_down": WordClass("(put | bring)", "(place | pop | stick)"),
     "make": WordClass(
         "(make | put | set | turn | change)",
-        "(have | get | convert | format | write | style | render | show | print | stick | pop)",
+        "(have | get | convert | format | write | style | render | show | print | stick | pop"
+        " | switch)",
     ),
     "into": WordClass("(in | into | to)", "(as | back to | back into)"),
     "wish": WordClass(
         "(i want | let's have)",
-        "(i'd like | i would like | i wanted | i should like | i need | we want | we need"
+        "(i'd [(quite | rather | just)] like | i would [(quite | rather | just)] like | i wanted"
+        " | i should like | i need | we want | we need"
         " | let us have | have | can we have | could we have | might we have | may i have"
         " | could i have | can i have | might i have | i'd like to see | i want to see"
         " | i would like to see | how about | what about | i fancy | could do with | let's see"

@@ -30,7 +30,7 @@ LEADS = _phrases(
     "go on, go on then, go on and, go ahead and, try to, go and, be a dear and, be a love and,"
     " my dear",
     "now, then, okay, ok, no, no no, well, right, right then, so, just, and, and now, and"
-    " then, now then",
+    " then, now then, we'd better, i'd better, you'd better, we had better, better, make sure to",
     "sorry, i'm sorry, i am sorry, no wait, wait, actually, oh dear, oh no, oh well, hang on",
     "hold on, no sorry",
     "i beg your pardon, beg your pardon, pardon, excuse me, pardon me, yes, yes please, all right",
@@ -61,10 +61,14 @@ TAILS = _phrases(
     "we don't need it, we don't need it any more, i don't need it, i don't want it,"
     " it's not needed, it is not needed, i don't like it, it's wrong, it is wrong",
     "completely, entirely, altogether, that is, there please, again, once more",
-    "then, after all, i think, will you please, can you please, quickly, again please, just now",
+    "there, up there, down there, then, after all, i think, will you please, can you please,"
+    " quickly, again please, just now",
 )
 """After a request, one after another: "for me please"."""
-INSIDE = (("please",), ("kindly",), ("for", "me"), ("if", "you", "would"), ("you", "know"))
+INSIDE = (
+    ("please",), ("kindly",), ("for", "me"), ("if", "you", "would"), ("you", "know"),
+    ("just",), ("only",), ("quite",),
+)  # fmt: skip
 """Courtesy that is said in the middle of a request, too: "remove for me the word spare"."""
 WHOLE = (("the", "whole", "of"), ("all", "of"), ("the", "whole"))
 """Before a part of the page, which is whole in any case: "the whole of the last sentence"."""

@@ -172,6 +172,9 @@ def _without_leads(words: tuple[str, ...]) -> Plainer:
         words = words[len(lead) :]
         if lead[-1] == "mind" and words[0] in ASKED_DOING:
             words = (ASKED_DOING[words[0]], *words[1:])
+    if words and words[0] in ASKED_DOING:
+        # "Deleting the last sentence" can be said of a page, "adding salt" of anything.
+        return Plainer((ASKED_DOING[words[0]], *words[1:]), True)
     if len(words) > 2 and words[0] == words[1]:
         # "Undo undo that."
         words = words[1:]

@@ -46,7 +46,8 @@ def _of_a_sort(words: tuple[str, ...]) -> Words | None:
 @rule("target", "the (word | words | phrase) {words}")
 @rule(
     "target",
-    "[(the | that | this)] [single] (word | words | phrase | string | bit | part | name | text)"
+    "[(the | that | this)] [single] (word | words | phrase | string | bit | part | name | text"
+    " | figure | figures | term)"
     " {words}",
     heard=False,
 )
@@ -150,7 +151,8 @@ def _pair_of(a: tuple[Order, int], b: tuple[Order, int], unit: Unit) -> Both | N
 _SAYING = (
     "(with | about | containing | (that | which) is about"
     " | (that | which) (says | has | contains | mentions) | mentioning | regarding | on"
-    " | where it (says | has | mentions) | saying | having | of | talking about | to do with"
+    " | where (it | i) (says | say | has | mentions | said | wrote) | saying | having | of"
+    " | talking about | to do with"
     " | concerning | (that | which) (talks about | deals with))"
 )
 
@@ -162,6 +164,7 @@ _SAYING = (
     "[the] [whole] {unit} (with | that has) {words} in it",
     "[the] [whole] {unit} {words} is in",
     "[the] [whole] {unit} where {words} (is | are) mentioned",
+    "whichever {unit} (has | says | mentions | contains) {words} [in it]",
     heard=False,
 )
 def _holding(unit: Unit, words: tuple[str, ...]) -> Holding | None:
@@ -278,15 +281,18 @@ def _by_name(part: Target) -> Target:
     return part
 
 
-@rule("described", "[the] {unit} (after | following) the {nthorder} [one]", heard=False)
-def _unit_after_one(unit: Unit, nthorder: tuple[Order, int]) -> Beside:
+_THE_ONE = "the {nthorder} [one] [(in | of) {of:scope}]"
+
+
+@rule("described", f"[the] {{unit}} (after | following) {_THE_ONE}", heard=False)
+def _unit_after_one(unit: Unit, nthorder: tuple[Order, int], of: Target | None = None) -> Beside:
     """ "The paragraph after the first one"."""
-    return Beside(unit, Units(unit, nthorder[0], 1, nthorder[1]), True)
+    return Beside(unit, Units(unit, nthorder[0], 1, nthorder[1], of), True)
 
 
-@rule("described", "[the] {unit} (before | preceding) the {nthorder} [one]", heard=False)
-def _unit_before_one(unit: Unit, nthorder: tuple[Order, int]) -> Beside:
-    return Beside(unit, Units(unit, nthorder[0], 1, nthorder[1]), False)
+@rule("described", f"[the] {{unit}} (before | preceding) {_THE_ONE}", heard=False)
+def _unit_before_one(unit: Unit, nthorder: tuple[Order, int], of: Target | None = None) -> Beside:
+    return Beside(unit, Units(unit, nthorder[0], 1, nthorder[1], of), False)
 
 
 @rule(
@@ -313,12 +319,26 @@ def _cell_of_column(a: int, b: int) -> CellAt:
     return CellAt(b, a)
 
 
-@rule("target", "everything (after | behind | below | from) {goal:endpoint}", heard=False)
+@rule(
+    "target",
+    "everything (after | behind | below | from) {goal:endpoint}",
+    "(everything | all | whatever | all that | everything that | [all] the text)"
+    " [(comes | is | stands | goes)] (after | behind | below) {goal:endpoint}",
+    "(everything | all) (that follows | following) {goal:endpoint}",
+    heard=False,
+)
 def _after(goal: Any) -> Beyond:
     return Beyond(Words(goal) if isinstance(goal, tuple) else goal, True)
 
 
-@rule("target", "everything (before | above) {goal:endpoint}", heard=False)
+@rule(
+    "target",
+    "everything (before | above) {goal:endpoint}",
+    "(everything | all | whatever | all that | everything that | [all] the text)"
+    " [(comes | is | stands | goes)] (before | above) {goal:endpoint}",
+    "(everything | all) that precedes {goal:endpoint}",
+    heard=False,
+)
 def _before(goal: Any) -> Beyond:
     return Beyond(Words(goal) if isinstance(goal, tuple) else goal, False)
 

@@ -58,7 +58,11 @@ CATALOGUE.table("units", {"paras": Unit.PARAGRAPH}, heard=False)
 
 
 @rule(
-    "part", "all [of] [the] text", "everything (here | there | on (the | this) page)", heard=False
+    "part",
+    "all [of] [the] text",
+    "everything (here | there | on (the | this) page | in (the | this) (letter | document | text))",
+    "the (letter | document | text) as a whole",
+    heard=False,
 )
 @rule("part", "the whole (page | document text | letter text)", heard=False)
 def _all_text() -> Units:
@@ -83,7 +87,12 @@ def _that_follow(counted: tuple[int, Unit]) -> Units:
     return Units(counted[1], Order.NEXT, counted[0])
 
 
-@rule("part", "number {number} (in | on | of) (the | this) list", heard=False)
+@rule(
+    "part",
+    "number {number} (in | on | of) (the | this) list",
+    "point [number] {number}",
+    heard=False,
+)
 def _number_in_list(number: int) -> Units:
     return Units(Unit.ITEM, Order.NTH, 1, number)
 
@@ -91,6 +100,8 @@ def _number_in_list(number: int) -> Units:
 CATALOGUE.table(
     "back", {"(last | final | latest | closing | bottom)": Order.LAST, "previous": Order.PREVIOUS}
 )
+CATALOGUE.table("back", {"(concluding | ending | end)": Order.LAST}, heard=False)
+CATALOGUE.table("ahead", {"(beginning | initial)": Order.FIRST}, heard=False)
 CATALOGUE.table("ahead", {"(next | following)": Order.NEXT, "(first | opening | top)": Order.FIRST})
 
 
@@ -132,7 +143,7 @@ def _counted_back(counted: tuple[int, Unit]) -> Units | None:
 
 @rule(
     "part",
-    "[the] {counted} (before | behind | to the left of) (<caret> | here | me)",
+    "[the] {counted} [just] (before | behind | to the left of) (<caret> | here | me | this)",
     "[the] {counted} (back | backward | backwards | (to | on) (the | my) left)",
     heard=False,
 )
@@ -167,6 +178,7 @@ def _one_behind(unit: Unit) -> Units:
     "part",
     "[the] {unit} (after | following | in front of | to the right of) (<caret> | here | me)",
     "[the] {unit} (to | on) (the | my) right",
+    "[the] {unit} (that (comes | is | stands) next | ahead)",
     heard=False,
 )
 def _one_ahead(unit: Unit) -> Units:
@@ -265,6 +277,7 @@ def _before_last(unit: Unit) -> Units:
     return Units(unit, Order.FROM_END, 1, 2)
 
 
+@rule("part", "[the] last {unit} but one", "[the] second last {unit}", heard=False)
 @rule("part", "[the] last but one {unit}", "[the] (penultimate | next to last) {unit}", heard=False)
 def _penultimate(unit: Unit) -> Units:
     return Units(unit, Order.FROM_END, 1, 2)
@@ -313,7 +326,7 @@ def _this(unit: Unit) -> Units:
     "[the] {unit} [that] (i am | i'm | we are | we're) (in | on | at)",
     "[the] {unit} where (i am | i'm | we are | we're | <caret> is)",
     "[the] {unit} (<caret> is in | with <caret> [in it])",
-    "the {unit} here",
+    "the {unit} (here | at <caret>)",
     heard=False,
 )
 def _where_i_am(unit: Unit) -> Units:
@@ -329,6 +342,11 @@ def _these(units: Unit) -> Units:
 @rule("part", "the (whole | all) of (this | that | the) {unit}", heard=False)
 def _this_whole(unit: Unit) -> Units:
     return Units(unit, Order.THIS)
+
+
+@rule("part", "both [the] {order} {units}", heard=False)
+def _both_last(order: Order, units: Unit) -> Units:
+    return Units(units, order, 2)
 
 
 @rule("part", "[the] {number} {order} {units}", heard=False)
@@ -359,7 +377,8 @@ def _header_row() -> Units:
 
 
 @rule("part", "the [main] title")
-@rule("part", "[this | my] [main] title", "[the | this | my] [main] headline",
+@rule("part", "[this | my] [main] title", "[the] [main] title (at | on) [the] top",
+       "[the | this | my] [main] headline",
       "(the | my) main heading", heard=False)  # fmt: skip
 def _title() -> Units:
     return Units(Unit.HEADING, Order.FIRST)

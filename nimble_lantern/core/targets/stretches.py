@@ -43,6 +43,7 @@ def _to_the_start() -> Reach:
     "(what | all that | everything that) (comes | is | follows) [after] [next] in (the | this)"
     " {unit}",
     "everything (up to | to | until) the end of [the | this] {unit}",
+    "the {unit} from here [(on | onwards)]",
     "[everything] [from here] [forward | on | right] (to | up to | until) the {unit} end",
     "everything from here (to | up to | until | on to) the end of [the | this] {unit}",
     "[on | forward | right] to the end of the {unit}",
@@ -96,6 +97,7 @@ CATALOGUE.table(
     "[the] (text | words | bit | part | stuff | thing | contents) (between | inside | in | of"
     " | within) [the] {pair}",
     "everything (between | inside | in | within) [the] {pair}",
+    "what (it says | stands | i said) (between | inside | in) [the] {pair}",
     "(between | inside | in) [the] {pair}",
     heard=False,
 )
