@@ -1,27 +1,30 @@
 """The desk's own voice heard again beside the speaker's: what is taken for speech, what is lost.
 
 The desk reads a letter aloud; its voice is mixed into the microphone's sound at -20, -10 and 0 dB
-of the speaker's level, and goes through the cutter and the built-in engine.  Half of the readings
-are left alone; into the other half "stop" is said.  Nothing cancels the echo here, as a browser
-does.
+of the speaker's level, and goes through the canceller, the cutter and the built-in engine.  Half of
+the readings are left alone; into the other half "stop" is said.  No browser cancels the echo here.
 """
 
 from __future__ import annotations
 
 import tempfile
-from collections.abc import Iterator
+import time
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass, field
 from pathlib import Path
+
+import numpy as np
 
 from bench._speech import CHUNK, VOICES, spoken
 from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.kinds import ReadAs
-from nimble_lantern.core.reading.hearing import from_line
+from nimble_lantern.core.reading.hearing import Hearing, from_line
 from nimble_lantern.demo import DOCUMENTS
-from nimble_lantern.engines.builtin.cutter import RATE
+from nimble_lantern.engines.builtin.cutter import RATE, Cutter
 from nimble_lantern.engines.builtin.files import pcm_of, scene_of, spoken_in
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
-from nimble_lantern.engines.pcm import mixed, rms, scaled
+from nimble_lantern.engines.cancelling import OwnVoice
+from nimble_lantern.engines.pcm import mixed, rms, samples, scaled
 from nimble_lantern.formats import from_markdown
 from nimble_lantern.playing import desk_with
 from nimble_lantern.shell import LiveDesk
@@ -29,10 +32,14 @@ from nimble_lantern.voices.espeak import Espeak
 from nimble_lantern.voices.speaker import Sound, Speaker
 
 LEVELS = (-20.0, -10.0, 0.0)
-READINGS = 12
+READINGS = 60
+IN_TIME = 0.7
+"""Seconds after the word, by which the desk should be silent."""
 SAID_AT = (1.2, 2.1, 3.3)
 """Seconds into a reading at which "stop" is said, one after another."""
+_LEAD_SECONDS = 0.5
 _GAP_SECONDS = 0.25
+_AUDIBLE = 100.0
 _TAIL_SECONDS = 1.5
 
 
@@ -40,11 +47,13 @@ _TAIL_SECONDS = 1.5
 class _Told:
     """What came of the readings at one level."""
 
-    own: int = 0  # utterances of the desk's own voice alone
+    spoken: int = 0  # sentences that the desk read
+    own: int = 0  # utterances that were nobody's
     taken: int = 0  # of those, done or written
     stops: int = 0
     heard: int = 0
     late: list[float] = field(default_factory=list)
+    piece: int = -1
 
 
 class _Clock:
@@ -63,12 +72,14 @@ def run() -> Iterator[Figure]:
             for n in range(READINGS):
                 _reading(engine, voice, n, level * 10 ** (down / 20), told)
             name = f"own_voice_{abs(down):.0f}_dB_down"
-            yield Figure(f"{name}_taken_for_speech", told.taken / max(1, told.own), "share", None)
-            yield Figure(f"{name}_own_utterances", told.own, "utterances")
+            yield Figure(f"{name}_taken_for_speech", told.taken, f"of {told.spoken} sentences read")
+            yield Figure(f"{name}_left_over", told.own, f"of {told.spoken} sentences read")
             yield Figure(f"{name}_stop_heard", told.heard / told.stops, f"share of {told.stops}")
             if told.late:
                 late = sorted(told.late)
                 yield Figure(f"{name}_stop_after", late[len(late) // 2], "s at the median")
+                in_time = sum(after <= IN_TIME for after in late) / told.stops
+                yield Figure(f"{name}_stop_in_time", in_time, f"share of {told.stops}")
     finally:
         engine.close()
         voice.close()
@@ -76,14 +87,14 @@ def run() -> Iterator[Figure]:
 
 def _reading(engine: BuiltIn, voice: Espeak, n: int, level: float, told: _Told) -> None:
     """One reading of a few sentences of a sample document, with "stop" in every second one."""
-    desk, clock = _desk(n)
+    desk, clock = _desk(n, voice)
     speaker = desk.speaker
     assert speaker is not None
     desk.hear(from_line("read from the top"))
     now = speaker.playing()
     assert now is not None
-    pieces = [voice.spoken(text, now["rate"]) for text in now["texts"][:3]]
-    own, begins = _played(pieces)
+    found = (speaker.sound(now["number"], piece) for piece in range(min(3, len(now["texts"]))))
+    own, begins = _played([sound for sound in found if sound is not None])
     own = scaled(own, level / rms(own))
     stop = n % 2 == 1
     at = SAID_AT[n // 2 % len(SAID_AT)]
@@ -92,18 +103,25 @@ def _reading(engine: BuiltIn, voice: Espeak, n: int, level: float, told: _Told) 
         command = spoken("stop", VOICES[n // 2 % len(VOICES)])
         lead = b"\0\0" * round(at * RATE)
         sound = mixed(own, (lead + command + b"\0\0" * len(own))[: len(own)])
-        over = at + len(command) / 2 / RATE
+        over = at + _audible(command)
     told.stops += stop
-    for utterance in spoken_in(_fed(sound, clock)):
+
+    def plays() -> None:
         for piece, began in enumerate(begins):
-            if began <= clock.now:
+            if began <= clock.now and piece > told.piece:
                 desk.spoken(now["number"], piece, 0)
+                told.piece = piece
+
+    told.piece, told.spoken = -1, told.spoken + len(begins)
+    cutter = Cutter()
+    for utterance in spoken_in(_fed(sound, clock, speaker, plays, cutter), cutter=cutter):
         before = len(desk.sitting.trail)
-        outcome = desk.hear(engine.hear(utterance.sound, scene_of(desk.sitting)))
+        hearing, took = _heard_live(engine, utterance.sound, desk)
+        outcome = desk.hear(hearing)
         stopped = desk.sitting.aloud is None
         if stop and stopped:
             told.heard += 1
-            told.late.append(max(0.0, clock.now - over))
+            told.late.append(clock.now - over + took)
             return
         done = outcome is not None and len(desk.sitting.trail) > before
         told.own += 1
@@ -113,16 +131,38 @@ def _reading(engine: BuiltIn, voice: Espeak, n: int, level: float, told: _Told) 
         )
 
 
-def _fed(sound: bytes, clock: _Clock) -> Iterator[bytes]:
-    """The sound as it comes in, and the time that it is then."""
+def _audible(command: bytes) -> float:
+    """When the last of a command is said, in seconds."""
+    loud = np.abs(samples(command)) > _AUDIBLE
+    return float(np.flatnonzero(loud)[-1]) / RATE
+
+
+def _heard_live(engine: BuiltIn, sound: bytes, desk: LiveDesk) -> tuple[Hearing, float]:
+    """The hearing of an utterance that comes as it is spoken, and how long it takes after that."""
+    engine.begin(scene_of(desk.sitting))
+    for i in range(0, len(sound), CHUNK):
+        time.sleep(CHUNK / 2 / RATE)
+        engine.sound(sound[i : i + CHUNK])
+    began = time.monotonic()
+    return engine.end(), time.monotonic() - began
+
+
+def _fed(
+    sound: bytes, clock: _Clock, speaker: Speaker, plays: Callable[[], None], cutter: Cutter
+) -> Iterator[bytes]:
+    """The sound as it comes in without the desk's own voice, and the time that it is then."""
+    own = OwnVoice()
     for i in range(0, len(sound), CHUNK):
         clock.now = (i + CHUNK) / 2 / RATE
-        yield sound[i : i + CHUNK]
+        plays()
+        rest = own.out_of(sound[i : i + CHUNK], speaker.sounding())
+        cutter.hurried = own.held > 0
+        yield rest
 
 
 def _played(pieces: list[Sound]) -> tuple[bytes, list[float]]:
     """The desk's voice as a page plays it, and when each piece begins, in seconds."""
-    whole, begins = b"", []
+    whole, begins = b"\0\0" * round(_LEAD_SECONDS * RATE), []
     for piece in pieces:
         begins.append(len(whole) / 2 / RATE)
         whole += _pcm(piece.wav) + b"\0\0" * round(_GAP_SECONDS * RATE)
@@ -136,9 +176,9 @@ def _pcm(wav: bytes) -> bytes:
         return b"".join(pcm_of(Path(file.name)))
 
 
-def _desk(n: int) -> tuple[LiveDesk, _Clock]:
+def _desk(n: int, voice: Espeak) -> tuple[LiveDesk, _Clock]:
     names = sorted(DOCUMENTS.glob("*.md"))
     document = from_markdown(names[n // 4 % len(names)].read_text(encoding="utf-8"))
     desk, clock = desk_with(document, {}), _Clock()
-    desk.speaker = Speaker(None, clock)
+    desk.speaker = Speaker(voice, clock)
     return desk, clock

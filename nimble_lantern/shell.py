@@ -41,7 +41,7 @@ from nimble_lantern.core.effects import (
 from nimble_lantern.core.errors import LanternError, NotKept
 from nimble_lantern.core.mending.word_book import WordBook
 from nimble_lantern.core.reading.hearing import Hearing, from_line
-from nimble_lantern.core.reading.said_over import OWN_VOICE, command_over
+from nimble_lantern.core.reading.said_over import OWN_VOICE, command_over, halts
 from nimble_lantern.core.reference import screens_of
 from nimble_lantern.core.reviewing.passages import Passage, with_passage
 from nimble_lantern.core.showing import SHELF_A_SCREEN, book_screens, scrolled, shelf_screens
@@ -213,7 +213,8 @@ class LiveDesk:
         heard = hearing.hypotheses[0].words if hearing.hypotheses else ()
         words = tuple(w.text for w in heard)
         left = self.speaker.left_of(words)
-        if heard and self.speaker.read_over(heard[-1].end - heard[0].start):
+        spoken = heard or (hearing.commands[0].words if hearing.commands else ())
+        if spoken and self.speaker.read_over(spoken[-1].end - spoken[0].start):
             return self._said_over_reading(hearing, words, left)
         if left is None:
             return None
@@ -223,15 +224,21 @@ class LiveDesk:
             else from_line(" ".join(left), hearing.pause, source=hearing.source)
         )
 
+    def halted_by(self, hearing: Hearing) -> bool:
+        """Whether a hearing ends the reading, so that nobody need find other words for it."""
+        return self._sitting.aloud is not None and halts(hearing.commands)
+
     def _said_over_reading(
         self, hearing: Hearing, words: tuple[str, ...], left: tuple[str, ...] | None
     ) -> Hearing | None:
         """While a text is read nothing is written: what is no command is dropped or doubted."""
         assert self.speaker is not None
         said = command_over(self._sitting, words, left, self.speaker.lately().lower().split())
+        if said is None and self.halted_by(hearing):
+            said = ("stop",)
         if said is not None:
             return from_line(" ".join(said), hearing.pause, source=hearing.source)
-        if left is None or self.speaker.likeness(words) >= LEAST_LIKE_OWN:
+        if not left or self.speaker.likeness(words) >= LEAST_LIKE_OWN:
             return None
         return replace(hearing, doubt=OWN_VOICE, commands=(), tail=None)
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 import struct
 import subprocess
 import tempfile
+import wave
 from collections.abc import Sequence
 from pathlib import Path
 
@@ -37,6 +38,16 @@ def voiced(seconds: float) -> bytes:
     period = [int(12000 * (0.9**n)) * (1 if n % 9 < 5 else -1) for n in range(128)]
     samples = [period[i % 128] for i in range(int(16000 * seconds))]
     return struct.pack(f"<{len(samples)}h", *samples)
+
+
+def write(path: Path, sound: bytes) -> Path:
+    """16-bit mono sound at 16 kHz as a WAV."""
+    with wave.open(str(path), "wb") as file:
+        file.setnchannels(1)
+        file.setsampwidth(2)
+        file.setframerate(16_000)
+        file.writeframes(sound)
+    return path
 
 
 def _run(*args: object) -> None:

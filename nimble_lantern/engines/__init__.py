@@ -21,6 +21,7 @@ class Scene:
     resting: bool = False
     choosing: bool = False
     beside: bool = False  # another engine has the words of dictation: only commands matter
+    reading: bool = False  # a text is read aloud: only what is said of that is listened for
     spelling: bool = False  # letters are said, and what is said of them
     wordings: tuple[tuple[str, ...], ...] = ()  # the speaker's own, with a gap for words in view
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 import threading
 import time
 from collections import deque
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Hashable, Sequence
 from dataclasses import dataclass
 from difflib import SequenceMatcher
 from typing import Any, Protocol
@@ -16,6 +16,8 @@ RATES = {"slowest": 0.6, "slow": 0.8, "normal": 1.0, "fast": 1.3, "fastest": 1.7
 MOST_KEPT = 8
 ECHO_SECONDS = 2.5
 """How long after a sentence its echo may still be heard, with the time it takes to make it out."""
+ROOM_SECONDS = 1.0
+"""How long a page may go on playing, and the room ring, after it was told to be silent."""
 LATE_SECONDS = 0.8
 """Between the end of an utterance and its words, in nine of ten, where the machine keeps up."""
 _LIKE, _ALIKE = 72.0, 80.0
@@ -65,6 +67,8 @@ class Speaker:
         self._sounds: dict[tuple[int, int], Sound] = {}
         self._recent: deque[tuple[float, str]] = deque(maxlen=24)
         self._read_until = float("-inf")
+        self._heard_last: list[tuple[int, int]] = []
+        self._heard_at = float("-inf")
 
     @property
     def began(self) -> int:
@@ -83,7 +87,7 @@ class Speaker:
             rate = RATES.get(pace, 1.0)
             self._now = Reading(self._number, tuple(texts), rate, began, answer)
             self._at = 0
-            self._sounds.clear()
+            self._sounds = {k: s for k, s in self._sounds.items() if k in self._heard_last}
             if texts:
                 self._recent.append((self._clock(), texts[0]))
 
@@ -159,6 +163,17 @@ class Speaker:
             while len(self._sounds) > MOST_KEPT:
                 self._sounds.pop(next(iter(self._sounds)))
         return self._sounds[key]
+
+    def sounding(self) -> dict[Hashable, bytes]:
+        """The sound, as WAV, of the pieces that may be heard in the room now, by their keys."""
+        with self._lock:
+            if self._now is not None:
+                self._heard_last = [(self._now.number, at) for at in (self._at - 1, self._at)]
+                self._heard_at = self._clock()
+            elif self._clock() - self._heard_at > ROOM_SECONDS:
+                self._heard_last = []
+            kept = ((key, self._sounds.get(key)) for key in self._heard_last)
+            return {key: sound.wav for key, sound in kept if sound is not None}
 
     def left_of(self, words: Sequence[str]) -> tuple[str, ...] | None:
         """What of heard words is not the desk's own voice; None if nothing is left of them.

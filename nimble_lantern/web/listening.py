@@ -27,6 +27,7 @@ from nimble_lantern.engines import LiveEngine, Scene, Transcriber, ears
 from nimble_lantern.engines.browser import HARMLESS, Pairing, failure
 from nimble_lantern.engines.builtin.cutter import PATIENCE, RATE, Cut, CutKind, Cutter
 from nimble_lantern.engines.builtin.files import scene_of
+from nimble_lantern.engines.cancelling import OwnVoice
 from nimble_lantern.engines.larger import LargerModel, with_larger
 from nimble_lantern.engines.meter import Meter
 from nimble_lantern.shell import LiveDesk
@@ -103,6 +104,7 @@ class Listener:
         self._last = 0.0  # when its last chunk came
         self._busy = 0  # chunks that are being worked through
         self._meter = Meter()
+        self._own = OwnVoice()
         self._pairing = Pairing(clock, self._is_command)
         self._patience = ""
         self._cutter, self._base = self._new_cutter(), 0
@@ -150,6 +152,7 @@ class Listener:
         self._at = spoken_at + (wanted - start) * 1000 / RATE
         self._last = self._clock()
         self._cutter, self._base = self._new_cutter(), wanted
+        self._own = OwnVoice()
         self._ended_at = 0.0
         return wanted
 
@@ -187,7 +190,7 @@ class Listener:
             fresh = sound[(self._wanted - start) * 2 : len(sound) // 2 * 2]
             self._wanted += len(fresh) // 2
             self._at = spoken_at + (self._wanted - start) * 1000 / RATE
-            for cut in self._cutter.feed(fresh):
+            for cut in self._cutter.feed(self._without_own(fresh)):
                 self._without_fault(partial(self._heard, cut))
             self._without_fault(self._show_partial)
             self._without_fault(lambda: self._desk_hears(self._pairing.overdue()))
@@ -196,6 +199,13 @@ class Listener:
             if not self._desk.holding and not self._pairing.waits:
                 self._kept = max(self._kept, self._decided)
             return Heard(self._wanted, self._kept)
+
+    def _without_own(self, sound: bytes) -> bytes:
+        """The sound without what the page plays meanwhile, as far as that is known here."""
+        speaker = self._desk.speaker
+        rest = self._own.out_of(sound, speaker.sounding() if speaker is not None else {})
+        self._cutter.hurried = self._own.held > 0
+        return rest
 
     @contextmanager
     def _at_work(self) -> Iterator[None]:
@@ -402,6 +412,9 @@ class Listener:
     def _taken(self, hearing: Hearing) -> None:
         sound = b"".join(self._spoken)
         hearing = replace(hearing, pause=self._pause, quieter=self._meter.quieter(sound))
+        if self._larger_hears and self._desk.halted_by(hearing):
+            self._with_larger(lambda model: model.drop())
+            self._larger_hears = False
         if self._larger_hears:
             hearing = self._in_other_words(hearing)
         if not hearing.hypotheses and not hearing.commands:
@@ -462,7 +475,8 @@ class Listener:
     def _with_patience(self) -> None:
         """As long as the speaker wants it by now, from the next utterance on."""
         if not self._cutter.active and self._desk.sitting.settings.patience != self._patience:
-            self._cutter, self._base, self._ended_at = self._new_cutter(), self._wanted, 0.0
+            at = self._wanted - self._own.held
+            self._cutter, self._base, self._ended_at = self._new_cutter(), at, 0.0
 
 
 def new_stream() -> str:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from nimble_lantern.core.document.model import Block, Document, Format, Kind, Position, Range
 from nimble_lantern.core.mending.word_book import WordBook, entry_of
-from nimble_lantern.core.reading.hearing import from_line
+from nimble_lantern.core.reading.hearing import HeardWord, Hearing, Hypothesis, from_line
 from nimble_lantern.core.speaking.saying import said_words, sentence_said, word_range
 from nimble_lantern.voices.speaker import Speaker
 from nimble_lantern.voices.standin import StandIn
@@ -92,6 +92,8 @@ class Saying(DeskCase):
 
 
 class OwnVoice(DeskCase):
+    TEXT = "The ferry leaves at noon. The stair is wet and steep."
+
     def speaker(self) -> Speaker:
         speaker = Speaker(StandIn(), clock=lambda: 0.0)
         speaker.read(["The ferry leaves at noon.", "The stair is wet."], "normal")
@@ -107,7 +109,7 @@ class OwnVoice(DeskCase):
 
     def reading(self) -> tuple[Driver, list[float]]:
         """A desk that reads, and its clock."""
-        driver = self.desk("The ferry leaves at noon. The stair is wet and steep.")
+        driver = self.desk(self.TEXT)
         now = [0.0]
         driver.desk.speaker = Speaker(StandIn(), clock=lambda: now[0])
         driver.hears("read from the top")
@@ -144,6 +146,22 @@ class OwnVoice(DeskCase):
                 assert driver.desk.speaker is not None
                 self.assertTrue(driver.sitting.trail[-1].command, words)
                 self.assertIn("aloud.", driver.sitting.trail[-1].command or "")
+
+    def test_stop_is_believed_by_its_sound_where_no_words_were_made_out(self) -> None:
+        for words, score, seconds, ends in (
+            ("stop", -2.0, 0.3, True),
+            ("stop reading", -3.0, 0.3, True),
+            ("stop", -4.5, 0.3, False),
+            ("stop", -2.0, 0.1, False),
+            ("enough", -2.0, 0.3, False),
+        ):
+            with self.subTest(words, score=score, seconds=seconds):
+                driver, _ = self.reading()
+                heard = tuple(HeardWord(w, 0.0, seconds) for w in words.split())
+                hearing = Hearing((), (Hypothesis(heard, score),), source="microphone")
+                driver.desk.hear(hearing)
+                self.assertEqual(driver.sitting.aloud is None, ends)
+                self.assertEqual(driver.markdown, self.TEXT)
 
     def test_a_word_that_is_being_read_ends_nothing(self) -> None:
         driver = self.desk("The ferry will stop at the quay. The stair is wet.")

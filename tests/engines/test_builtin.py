@@ -115,6 +115,21 @@ class Cutting(SoundCase):
         kinds = [c.kind for c in cutter.feed(b"\0\0" * RATE * 2)]
         self.assertIn("ended", kinds)
 
+    def test_in_a_hurry_the_first_short_pause_ends_it_and_nothing_is_lost(self) -> None:
+        [word] = list(utterances(iter([self.sound[: int(2.9 * RATE) * 2]])))
+        stream = b"\0\0" * RATE + word + b"\0\0" * RATE * 2
+        came = {}
+        for hurried in (False, True):
+            cutter, ended, heard = Cutter(), 0, []
+            cutter.hurried = hurried
+            for i in range(0, len(stream), 960):
+                for cut in cutter.feed(stream[i : i + 960]):
+                    heard.append(cut.sound)
+                    ended = i if cut.kind == "ended" else ended
+            came[hurried] = ended
+            self.assertLess(loudest(left_out(Quieter().feed(stream), [b"".join(heard)])), 500)
+        self.assertLess(came[True], came[False])
+
     def test_nobody_speaks_for_ever(self) -> None:
         """After half a minute any pause is a cut, a little later there is one without a pause."""
         self.assertLess(LONG_SECONDS, LONGEST_SECONDS)

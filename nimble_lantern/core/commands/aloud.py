@@ -217,6 +217,7 @@ def _has_read(sitting: Sitting, parse: Parse | None = None) -> bool:
     example="stop reading",
     group="reading",
     reads=True,
+    ends_reading=True,
     hushes=True,
 )
 def stop(sitting: Sitting) -> Done | Refusal:
@@ -235,6 +236,7 @@ def stop(sitting: Sitting) -> Done | Refusal:
     group="reading",
     when=_has_read,
     reads=True,
+    ends_reading=True,
 )
 def stop_there(sitting: Sitting) -> Done:
     """Stop reading, and write on at the word that was just read."""

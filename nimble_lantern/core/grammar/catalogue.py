@@ -67,6 +67,7 @@ class Traits:
     leaves: bool = False
     of_rows: bool = False
     reads: bool = False
+    ends_reading: bool = False
     hushes: bool = False
     widens: bool = False
 
@@ -158,6 +159,7 @@ class Catalogue:
         leaves: bool = False,
         of_rows: bool = False,
         reads: bool = False,
+        ends_reading: bool = False,
         hushes: bool = False,
         widens: bool = False,
     ) -> Callable[[Handler], Handler]:
@@ -182,6 +184,7 @@ class Catalogue:
         spells           is said while a word is spelled, and leaves the spelling open
         of_rows          says a row of what is shown, where that has numbers and nothing is asked
         reads            is said of what is read aloud, and meant so while something is
+        ends_reading     ends it: the recogniser listens for nothing else while something is read
         hushes           ends or halts reading, and is heard in the middle of it
         widens           is said of what was just selected before it is said of anything else
         leaves           leaves whatever is open: a question, a dialog, the spelling of a word
@@ -191,7 +194,7 @@ class Catalogue:
         traits = Traits(
             when, destructive, while_resting, while_text_only, walks, in_text, writes, answers,
             keeps_question or answers, every_place, moves, of_blocks, here, spells, corrects,
-            leaves, of_rows, reads, hushes, widens,
+            leaves, of_rows, reads, ends_reading, hushes, widens,
         )  # fmt: skip
 
         def register(handler: Handler) -> Handler:

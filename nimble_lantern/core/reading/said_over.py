@@ -8,6 +8,7 @@ from rapidfuzz import fuzz
 
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.reading import reader
+from nimble_lantern.core.reading.hearing import Hypothesis
 from nimble_lantern.core.state import Sitting
 
 OWN_VOICE = "it may have been my own voice"
@@ -15,6 +16,12 @@ OWN_VOICE = "it may have been my own voice"
 _LONGEST = 3
 """Words of what ends a reading."""
 _ALIKE = 75.0
+
+
+LEAST_FITTING = -3.4
+"""Log score of a frame: of "stop" said into the desk's voice, one in sixty is below it."""
+LEAST_SECONDS = 0.2
+"""Of what was said: shorter sounds are what is left of the voice itself."""
 
 
 def command_over(
@@ -36,6 +43,18 @@ def command_over(
         if whole and reader.judge(sitting, whole, whole=True).kind is Judged.COMMAND:
             return whole
     return None
+
+
+def halts(commands: Sequence[Hypothesis]) -> bool:
+    """Whether "stop", or what begins with it, fits the sound of what was said over a reading.
+
+    The recogniser listens for that alone then; dictation's words for so short a sound may be any.
+    """
+    best = commands[0] if commands else None
+    if best is None or not best.words or best.words[0].text != "stop":
+        return False
+    long = best.words[-1].end - best.words[0].start >= LEAST_SECONDS
+    return long and best.score >= LEAST_FITTING
 
 
 def _spans(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:

@@ -31,6 +31,8 @@ _GIVE_UP, _LONGEST_DOUBT = 5, 33
 
 LONG_SECONDS, LONGEST_SECONDS = 30.0, 45.0
 """Of an utterance: from then on any pause ends it; then it is ended without one."""
+_HURRIED = 5
+"""Frames without a voice that end an utterance where short requests are waited for."""
 _BREATH = 4
 """Frames without a voice that are a pause, in one that is too long."""
 
@@ -101,6 +103,8 @@ class Cutter:
         self._frames = self._start = 0
         self._free = 0  # the first frame that is in no utterance yet
         self._cut_off = False  # the last utterance ended in the middle of speech
+        self.hurried = False
+        """Whether the first short pause ends an utterance."""
         self.active = False
         """Whether somebody speaks, or may."""
         self.speaking = False
@@ -148,7 +152,9 @@ class Cutter:
             yield from self._begins()
         if self.speaking:
             self._gap = 0 if sure else self._gap + 1
-            if self._gap > self._hold and (self._too_late or not any(self._voiced)):
+            if self.hurried and len(self._waiting) >= _HURRIED:
+                yield from self._ends(self._frames - len(self._waiting))
+            elif self._gap > self._hold and (self._too_late or not any(self._voiced)):
                 yield from self._ends(round(self._endpointer.speech_end / _FRAME_SECONDS))
             elif self._too_long:
                 yield from self._ends(self._frames, goes_on=True)

@@ -84,9 +84,11 @@ def utterances(sound: Iterable[bytes]) -> Iterator[bytes]:
         yield spoken.sound
 
 
-def spoken_in(sound: Iterable[bytes], patience: str = "normal") -> Iterator[Spoken]:
+def spoken_in(
+    sound: Iterable[bytes], patience: str = "normal", cutter: Cutter | None = None
+) -> Iterator[Spoken]:
     """The stretches of speech in a stream, each as soon as it is over."""
-    cutter = Cutter(PATIENCE[patience])
+    cutter = cutter or Cutter(PATIENCE[patience])
     kept: list[bytes] = []
     began = ended = 0.0
     goes_on = False
@@ -122,7 +124,10 @@ def scene_of(sitting: Sitting) -> Scene:
     names = tuple((kind, tuple(named.of(sitting))) for kind, named in CATALOGUE.named.items())
     spelling = sitting.tray is not None
     wordings = tuple(wording.said for wording in sitting.learned)
-    return Scene(view, names, resting, choosing, spelling=spelling, wordings=wordings)
+    reading = sitting.aloud is not None and not sitting.aloud.waiting
+    return Scene(
+        view, names, resting, choosing, reading=reading, spelling=spelling, wordings=wordings
+    )
 
 
 def hear_file(path: Path, desk: Hears) -> None:

@@ -24,6 +24,7 @@ from nimble_lantern.core.grammar.export import (
 )
 from nimble_lantern.core.lexicon.spellings import ALPHABET, SPELLED
 from nimble_lantern.core.reading.hearing import CUT, Hearing, Hypothesis, Tail, from_line
+from nimble_lantern.core.reading.said_over import halts
 from nimble_lantern.core.writing.spoken import bare, plain, spoken_forms
 from nimble_lantern.engines import Scene
 from nimble_lantern.engines.builtin.cutter import RATE
@@ -124,6 +125,14 @@ def _spelling() -> Network:
 
 
 @cache
+def _said_of_reading() -> Network:
+    """What ends the reading of a text: the rest is understood by its words."""
+    kept = {name for name, c in CATALOGUE.commands.items() if c.traits.ends_reading}
+    skip = CATALOGUE.commands.keys() - kept
+    return filled(skeleton(CATALOGUE.grammar, CATALOGUE.named, skip=skip), Page())
+
+
+@cache
 def _choices() -> Network:
     """The answers to a question, by themselves."""
     skip = CATALOGUE.commands.keys() - _answers()
@@ -160,6 +169,8 @@ def grammar_for(scene: Scene) -> Network:
     """The network of everything that can be said now."""
     if scene.spelling:
         return _spelling()
+    if scene.reading:
+        return _said_of_reading()
     texts = texts_in(scene)
     seen = {w for text in texts for forms in text for form in forms for w in form}
     common = _common_words()
@@ -249,10 +260,22 @@ class BuiltIn:
 
     def end(self) -> Hearing:
         """The hearing; what takes longer than PATIENCE_SECONDS to make out is given up."""
+        if self._reading:
+            return self._bounded(self._ended_over_reading)
         self.command.ask_end()
         if not self._resting:
             self.dictation.ask_end()
         return self._bounded(self._ended)
+
+    def _ended_over_reading(self, due: float) -> Hearing:
+        """What ends the reading is known at once; all else waits for the words of dictation."""
+        self.command.ask_whole(b"".join(self._kept))
+        commands = self.command.result(due).hypotheses
+        if halts(commands):
+            self.dictation.drop()
+            return Hearing((), commands, source=SOURCE)
+        self.dictation.ask_end()
+        return Hearing(self.dictation.result(due).hypotheses, commands, source=SOURCE)
 
     def _bounded(self, find: Callable[[float], Hearing]) -> Hearing:
         """A hearing in time, or one that says that it was given up, with the words so far.
@@ -278,6 +301,10 @@ class BuiltIn:
         return self._scene is not None and self._scene.resting
 
     @property
+    def _reading(self) -> bool:
+        return self._scene is not None and self._scene.reading
+
+    @property
     def _beside(self) -> bool:
         return self._scene is not None and self._scene.beside
 
@@ -300,6 +327,8 @@ class BuiltIn:
         return self._hearing(self.dictation.result(due), self.command.result(due), due)
 
     def _hearing(self, text: Decoded, command: Decoded, due: float) -> Hearing:
+        if self._reading:
+            return Hearing(text.hypotheses, command.hypotheses, source=SOURCE)
         if not text.hypotheses:
             return Hearing((), source=SOURCE)
         commands, margin = self._weighed(text, command, due), command.score - text.score

@@ -1,0 +1,119 @@
+"""The desk's own voice is taken out of the microphone's sound, and nothing else is."""
+
+from __future__ import annotations
+
+import io
+import tempfile
+import unittest
+import wave
+from collections.abc import Hashable
+from pathlib import Path
+
+import numpy as np
+from hypothesis import given, settings
+from hypothesis import strategies as st
+from numpy.typing import NDArray
+
+from nimble_lantern.engines.cancelling import HELD, RATE, Canceller, OwnVoice, piece_of
+from nimble_lantern.engines.pcm import rms, samples, sound_of
+from tests.speaking import speak
+
+CHUNK = RATE // 10
+Samples = NDArray[np.float64]
+
+
+def said(text: str, voice: str) -> tuple[bytes, Samples]:
+    """A sentence as WAV, and its samples."""
+    with tempfile.TemporaryDirectory() as folder:
+        wav = speak(Path(folder) / "said.wav", [text], voice, pause=0.05).read_bytes()
+    return wav, piece_of(wav)
+
+
+def placed(sound: Samples, at: float, seconds: float) -> Samples:
+    """A sound in silence, from a second on."""
+    out = np.zeros(round(seconds * RATE))
+    first = round(at * RATE)
+    out[first : first + sound.size] += sound[: out.size - first]
+    return out
+
+
+def fed(mic: Samples, pieces: dict[Hashable, Samples]) -> Samples:
+    """What comes out for a stream, and for a last chunk when nothing is played any more."""
+    canceller, out = Canceller(), b""
+    for i in range(0, mic.size, CHUNK):
+        out += canceller.feed(sound_of(mic[i : i + CHUNK]), pieces)
+    return samples(out + canceller.feed(b"", {}) + canceller.feed(bytes(2), {}))[: mic.size]
+
+
+def level(sound: Samples, start: float, end: float) -> float:
+    """Decibels of a stretch."""
+    part = sound[round(start * RATE) : round(end * RATE)]
+    return float(20 * np.log10(np.sqrt(np.mean(part**2)) + 1e-9))
+
+
+class Cancelling(unittest.TestCase):
+    own: Samples
+    near: Samples
+
+    @classmethod
+    def setUpClass(cls) -> None:
+        cls.wav, cls.own = said("the ferry leaves at noon and the stair is wet today", "rms")
+        cls.near = said("stop", "slt")[1]
+
+    def test_a_piece_is_taken_out_with_what_the_room_makes_of_it(self) -> None:
+        echoed = 0.5 * self.own
+        echoed[80:] += 0.2 * self.own[:-80]  # a wall, 5 ms away
+        mic = placed(echoed, 0.73, 4.0)
+        rest = fed(mic, {"piece": self.own})
+        self.assertLess(level(rest, 1.0, 2.5), level(mic, 1.0, 2.5) - 20)
+
+    def test_speech_into_it_is_left(self) -> None:
+        mic = placed(self.own, 0.5, 4.0) + placed(self.near, 1.6, 4.0)
+        rest = fed(mic, {"piece": self.own})
+        wanted = placed(self.near, 1.6, 4.0)
+        loud = 1.6 + float(np.argmax(np.abs(self.near))) / RATE
+        missing = level(rest - wanted, loud - 0.05, loud + 0.05)
+        self.assertLess(missing, level(wanted, loud - 0.05, loud + 0.05) - 10)
+
+    def test_the_second_of_two_pieces_is_found_as_well(self) -> None:
+        second = said("the harbour board has met about the boat", "rms")[1]
+        length = self.own.size / RATE
+        mic = placed(self.own, 0.5, 7.0) + placed(second, 0.7 + length, 7.0)
+        rest = fed(mic, {1: self.own, 2: second})
+        start = 0.7 + length
+        self.assertLess(level(rest, start + 0.3, start + 1.5), level(mic, start, start + 1.5) - 15)
+
+    def test_other_speech_is_no_piece(self) -> None:
+        other = said("please bring the red blanket to the harbour on friday", "awb")[1]
+        mic = placed(other, 0.5, 4.0)
+        rest = fed(mic, {"piece": self.own})
+        self.assertGreater(level(rest, 0.6, 2.0), level(mic, 0.6, 2.0) - 1)
+
+    @settings(max_examples=30, deadline=None)
+    @given(st.lists(st.tuples(st.integers(0, 4000), st.booleans()), max_size=12))
+    def test_every_sample_comes_out_once_and_in_order(self, chunks: list[tuple[int, bool]]) -> None:
+        """Whatever is played meanwhile; held back is no more than was said."""
+        own, went, came = OwnVoice(), 0, 0
+        for size, plays in (*chunks, (1, False)):
+            came += len(own.out_of(bytes(2 * size), {"piece": self.wav} if plays else {})) // 2
+            went += size
+            self.assertEqual(own.held, went - came)
+            self.assertLessEqual(own.held, HELD)
+        self.assertEqual(came, went)
+
+    def test_without_a_piece_sound_is_as_it_came(self) -> None:
+        sound = sound_of(self.near)
+        self.assertEqual(OwnVoice().out_of(sound, {}), sound)
+
+    def test_a_voice_of_another_rate_is_brought_to_this_one(self) -> None:
+        tone = 8000 * np.sin(2 * np.pi * 440 * np.arange(22_050) / 22_050)
+        out = io.BytesIO()
+        with wave.open(out, "wb") as file:
+            file.setnchannels(1)
+            file.setsampwidth(2)
+            file.setframerate(22_050)
+            file.writeframes(sound_of(tone))
+        piece = piece_of(out.getvalue())
+        self.assertEqual(piece.size, RATE)
+        wanted = 8000 * np.sin(2 * np.pi * 440 * np.arange(RATE) / RATE)
+        self.assertLess(rms(sound_of(piece - wanted)), 100)
