@@ -13,7 +13,7 @@ from typing import Any, Protocol
 from rapidfuzz import fuzz
 
 RATES = {"slowest": 0.6, "slow": 0.8, "normal": 1.0, "fast": 1.3, "fastest": 1.7}
-MOST_KEPT = 8
+MOST_KEPT = 16
 ECHO_SECONDS = 2.5
 """How long after a sentence its echo may still be heard, with the time it takes to make it out."""
 ROOM_SECONDS = 1.0
@@ -64,10 +64,11 @@ class Speaker:
         self._number = 0
         self._now: Reading | None = None
         self._at = 0
-        self._sounds: dict[tuple[int, int], Sound] = {}
+        self._making = threading.Lock()
+        self._sounds: dict[tuple[str, float], Sound] = {}
         self._recent: deque[tuple[float, str]] = deque(maxlen=24)
         self._read_until = float("-inf")
-        self._heard_last: list[tuple[int, int]] = []
+        self._heard_last: dict[Hashable, tuple[str, float]] = {}
         self._heard_at = float("-inf")
 
     @property
@@ -87,7 +88,6 @@ class Speaker:
             rate = RATES.get(pace, 1.0)
             self._now = Reading(self._number, tuple(texts), rate, began, answer)
             self._at = 0
-            self._sounds = {k: s for k, s in self._sounds.items() if k in self._heard_last}
             if texts:
                 self._recent.append((self._clock(), texts[0]))
 
@@ -150,29 +150,33 @@ class Speaker:
         }
 
     def sound(self, number: int, piece: int) -> Sound | None:
-        """The sound of a piece; None if it is not to be spoken any more, or there is no voice."""
+        """The sound of a piece; None if it is not to be spoken any more, or there is no voice.
+
+        Made once, for whoever asks: a voice may say the same text otherwise the next time.
+        """
         now = self._now
         if now is None or now.number != number or not 0 <= piece < len(now.texts):
             return None
         if self.voice is None:
             return None
-        key = (number, piece)
-        if key not in self._sounds:
-            made = self.voice.spoken(now.texts[piece], now.rate)
-            self._sounds[key] = made
+        said = (now.texts[piece], now.rate)
+        with self._making:
+            made = self._sounds.pop(said, None) or self.voice.spoken(*said)
+            self._sounds[said] = made  # as the last that goes
             while len(self._sounds) > MOST_KEPT:
                 self._sounds.pop(next(iter(self._sounds)))
-        return self._sounds[key]
+            return made
 
     def sounding(self) -> dict[Hashable, bytes]:
         """The sound, as WAV, of the pieces that may be heard in the room now, by their keys."""
         with self._lock:
-            if self._now is not None:
-                self._heard_last = [(self._now.number, at) for at in (self._at - 1, self._at)]
+            if (now := self._now) is not None:
+                at = range(max(0, self._at - 1), min(self._at + 1, len(now.texts)))
+                self._heard_last = {(now.number, n): (now.texts[n], now.rate) for n in at}
                 self._heard_at = self._clock()
             elif self._clock() - self._heard_at > ROOM_SECONDS:
-                self._heard_last = []
-            kept = ((key, self._sounds.get(key)) for key in self._heard_last)
+                self._heard_last = {}
+            kept = ((key, self._sounds.get(said)) for key, said in self._heard_last.items())
             return {key: sound.wav for key, sound in kept if sound is not None}
 
     def left_of(self, words: Sequence[str]) -> tuple[str, ...] | None:
