@@ -203,7 +203,11 @@ class Listener:
     def _without_own(self, sound: bytes) -> bytes:
         """The sound without what the page plays meanwhile, as far as that is known here."""
         speaker = self._desk.speaker
-        rest = self._own.out_of(sound, speaker.sounding() if speaker is not None else {})
+        try:
+            rest = self._own.out_of(sound, speaker.sounding() if speaker is not None else {})
+        except Exception:  # a voice whose sound cannot be read: it is heard, and nothing is lost
+            traceback.print_exc(file=sys.stderr)
+            self._own, rest = OwnVoice(), sound
         self._cutter.hurried = self._own.held > 0
         return rest
 

@@ -8,6 +8,7 @@ from unittest import mock
 from nimble_lantern.core.errors import BadInput
 from nimble_lantern.core.reading import decision
 from nimble_lantern.core.reading.hearing import Hearing, from_line
+from nimble_lantern.voices.speaker import Speaker
 from nimble_lantern.web import listening
 from nimble_lantern.web.app import create_app
 from nimble_lantern.web.listening import CUT_OFF, SILENT_SECONDS, Listener
@@ -62,6 +63,16 @@ class GoingOn(Streams):
                 self.recited.lines.insert(0, "we go on")
                 self.speaks()
                 self.assertEqual(self.heard()[before:], ["we go on"])
+
+    def test_a_voice_whose_sound_cannot_be_read_takes_nothing_away(self) -> None:
+        with (
+            mock.patch.object(Speaker, "sounding", return_value={"piece": b"no sound"}),
+            mock.patch("traceback.print_exc") as told,
+        ):
+            self.desk.speaker = Speaker()
+            self.speaks()
+        told.assert_called()
+        self.assertEqual(self.heard(), ["the tide is high"])
 
     def test_speech_of_which_nothing_was_made_out_is_told(self) -> None:
         with mock.patch.object(self.listener._ready(), "end", return_value=Hearing(())):

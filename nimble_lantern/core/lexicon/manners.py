@@ -30,7 +30,7 @@ LEADS = _phrases(
     "go on, go on then, go on and, go ahead and, try to, go and, be a dear and, be a love and,"
     " my dear",
     "now, then, okay, ok, no, no no, well, right, right then, so, just, and, and now, and"
-    " then, now then, we'd better, i'd better, you'd better, we had better, better, make sure to",
+    " then, now then",
     "sorry, i'm sorry, i am sorry, no wait, wait, actually, oh dear, oh no, oh well, hang on",
     "hold on, no sorry",
     "i beg your pardon, beg your pardon, pardon, excuse me, pardon me, yes, yes please, all right",
@@ -49,6 +49,7 @@ MUSINGS = _phrases(
     "i think you can, i think you should, i think i will, i think i'll, i think i should, i think",
     "we can, we could, we should, we might, we must, we will, we'll, you can, you could",
     "i can, i could, i should, i will, i'll, i might",
+    "we'd better, i'd better, you'd better, we had better, better, make sure to",
 )
 """Before what is thought aloud, and may be a sentence: "i think we should", "i will"."""
 TAILS = _phrases(
