@@ -7,6 +7,7 @@ import unittest
 from collections import Counter
 
 from tests.corpus.asking import outcome, pairs, ways
+from tests.desk import DeskCase
 
 TRIED = int(os.environ.get("LANTERN_FUZZ", "300"))
 
@@ -26,3 +27,10 @@ class EveryWay(unittest.TestCase):
                 harmed.append(pair)
         self.assertEqual(harmed, [])
         self.assertGreater(found["done"], 0.88 * (found["done"] + found["missed"]))
+
+
+class Courtesy(DeskCase):
+    def test_a_please_behind_a_part_is_no_word_of_the_page(self) -> None:
+        desk = self.desk("The tide is low. The hall is warm. Please bring cups. Nell is late.")
+        desk.hears("go before nell", "select the sentence before please")
+        self.assertIn("[Please bring cups.]", desk.page)
