@@ -28,10 +28,9 @@ from nimble_lantern.core.sitting import advance
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.demo import DOCUMENTS
 from nimble_lantern.engines import Scene
-from nimble_lantern.engines.builtin.cutter import RATE
 from nimble_lantern.engines.builtin.files import scene_of, utterances
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
-from nimble_lantern.engines.pcm import mixed, rms, scaled
+from nimble_lantern.engines.pcm import RATE, mixed, rms, scaled
 from nimble_lantern.formats import from_markdown
 from nimble_lantern.playing import desk_with
 

@@ -29,7 +29,7 @@ from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.reading.hearing import hearing_from_json
 from nimble_lantern.core.sitting import Heard, advance
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.engines.builtin.cutter import RATE
+from nimble_lantern.engines.pcm import RATE
 from nimble_lantern.store.journal import Journal
 from nimble_lantern.store.models import UtteranceRow
 from nimble_lantern.store.opening import open_folder

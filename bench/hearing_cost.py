@@ -13,11 +13,12 @@ from pocketsphinx import Decoder
 from bench._speech import CHUNK, cut, every, sitting, spoken
 from nimble_lantern.benchmarks import Figure
 from nimble_lantern.engines import Scene
-from nimble_lantern.engines.builtin.cutter import RATE, CutKind, Cutter
+from nimble_lantern.engines.builtin.cutter import CutKind, Cutter
 from nimble_lantern.engines.builtin.decoder import CommandDecoder, DictationDecoder
 from nimble_lantern.engines.builtin.files import scene_of
 from nimble_lantern.engines.builtin.quieting import Quieter
 from nimble_lantern.engines.builtin.recogniser import BuiltIn, grammar_for
+from nimble_lantern.engines.pcm import RATE
 
 DOCUMENT = "1-letter-to-the-harbour-board"
 UTTERANCES = 30

@@ -7,9 +7,10 @@ from collections.abc import Iterator
 
 from bench._speech import every, sitting, spoken
 from nimble_lantern.benchmarks import Figure
-from nimble_lantern.engines.builtin.cutter import RATE, CutKind, Cutter
+from nimble_lantern.engines.builtin.cutter import CutKind, Cutter
 from nimble_lantern.engines.builtin.files import scene_of
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
+from nimble_lantern.engines.pcm import RATE
 from nimble_lantern.playing import desk_with
 
 MINUTES = 60

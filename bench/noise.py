@@ -22,8 +22,7 @@ from sqlalchemy.orm import Session
 
 from bench._speech import VOICES, lines, spoken
 from nimble_lantern.benchmarks import Figure
-from nimble_lantern.engines.builtin.cutter import RATE
-from nimble_lantern.engines.pcm import mixed, rms, scaled, sound_of
+from nimble_lantern.engines.pcm import RATE, mixed, rms, scaled, sound_of
 from nimble_lantern.store.journal import now
 from nimble_lantern.store.models import UtteranceRow
 from nimble_lantern.store.opening import open_folder

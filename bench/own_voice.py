@@ -7,11 +7,9 @@ the readings are left alone; into the other half "stop" is said.  No browser can
 
 from __future__ import annotations
 
-import tempfile
 import time
 from collections.abc import Callable, Iterator
-from dataclasses import dataclass, field
-from pathlib import Path
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 
@@ -20,11 +18,11 @@ from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.reading.hearing import Hearing, from_line
 from nimble_lantern.demo import DOCUMENTS
-from nimble_lantern.engines.builtin.cutter import RATE, Cutter
-from nimble_lantern.engines.builtin.files import pcm_of, scene_of, spoken_in
+from nimble_lantern.engines.builtin.cutter import Cutter
+from nimble_lantern.engines.builtin.files import scene_of, spoken_in
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
-from nimble_lantern.engines.cancelling import OwnVoice
-from nimble_lantern.engines.pcm import mixed, rms, samples, scaled
+from nimble_lantern.engines.cancelling import OwnVoice, piece_of
+from nimble_lantern.engines.pcm import RATE, mixed, rms, samples, scaled, sound_of
 from nimble_lantern.formats import from_markdown
 from nimble_lantern.playing import desk_with
 from nimble_lantern.shell import LiveDesk
@@ -139,7 +137,7 @@ def _audible(command: bytes) -> float:
 
 def _heard_live(engine: BuiltIn, sound: bytes, desk: LiveDesk) -> tuple[Hearing, float]:
     """The hearing of an utterance that comes as it is spoken, and how long it takes after that."""
-    engine.begin(scene_of(desk.sitting))
+    engine.begin(replace(scene_of(desk.sitting), reading=True))
     for i in range(0, len(sound), CHUNK):
         time.sleep(CHUNK / 2 / RATE)
         engine.sound(sound[i : i + CHUNK])
@@ -165,15 +163,8 @@ def _played(pieces: list[Sound]) -> tuple[bytes, list[float]]:
     whole, begins = b"\0\0" * round(_LEAD_SECONDS * RATE), []
     for piece in pieces:
         begins.append(len(whole) / 2 / RATE)
-        whole += _pcm(piece.wav) + b"\0\0" * round(_GAP_SECONDS * RATE)
+        whole += sound_of(piece_of(piece.wav)) + b"\0\0" * round(_GAP_SECONDS * RATE)
     return whole + b"\0\0" * round(_TAIL_SECONDS * RATE), begins
-
-
-def _pcm(wav: bytes) -> bytes:
-    with tempfile.NamedTemporaryFile(suffix=".wav") as file:
-        file.write(wav)
-        file.flush()
-        return b"".join(pcm_of(Path(file.name)))
 
 
 def _desk(n: int, voice: Espeak) -> tuple[LiveDesk, _Clock]:

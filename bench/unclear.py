@@ -11,11 +11,10 @@ from dataclasses import replace
 from bench._speech import VOICES, cut, every, heard, lines, sitting, spoken
 from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.reading.decision import decide
-from nimble_lantern.engines.builtin.cutter import RATE
 from nimble_lantern.engines.builtin.files import scene_of
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
 from nimble_lantern.engines.meter import Meter, level
-from nimble_lantern.engines.pcm import mixed, scaled
+from nimble_lantern.engines.pcm import RATE, mixed, scaled
 
 DOCUMENT = "1-letter-to-the-harbour-board"
 _SPEAKER_DB = -22.0

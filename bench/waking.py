@@ -8,9 +8,9 @@ from itertools import product
 from bench._speech import NOISY_DB, VOICES, cut, every, spoken
 from nimble_lantern.benchmarks import Figure
 from nimble_lantern.engines import Scene
-from nimble_lantern.engines.builtin.cutter import RATE
 from nimble_lantern.engines.builtin.decoder import WAKING
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
+from nimble_lantern.engines.pcm import RATE
 
 RESTING = Scene(resting=True)
 STRETCHES = (0.8, 0.87, 0.93, 1.0, 1.08, 1.16, 1.25)

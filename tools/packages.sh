@@ -14,6 +14,7 @@ case "${1:-}" in
     need chromedriver chromium-driver
     need flite flite
     need sox sox
+    need espeak-ng espeak-ng
     ;;
 esac
 [ -z "$missing" ] && exit 0

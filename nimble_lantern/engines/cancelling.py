@@ -9,15 +9,15 @@ its sound is then subtracted.  Speech that has nothing to do with the piece is l
 from __future__ import annotations
 
 import io
-import wave
 from collections.abc import Hashable, Mapping
 
 import numpy as np
+import soundfile
+import soxr
 from numpy.typing import NDArray
 
-from nimble_lantern.engines.pcm import samples, sound_of
+from nimble_lantern.engines.pcm import RATE, samples, sound_of
 
-RATE = 16_000
 _Samples = NDArray[np.float64]
 HELD = 3_200
 """Samples that are held back while something is played: a piece is found as late as that."""
@@ -65,7 +65,8 @@ class Canceller:
         Where nothing can be heard any more, all that is left.
         """
         fresh = samples(sound)
-        self._heard = np.concatenate((self._heard, fresh))[-_FITTED_OVER:]
+        kept = max(_FITTED_OVER, self.held + fresh.size)
+        self._heard = np.concatenate((self._heard, fresh))[-kept:]
         self._end += fresh.size
         if not pieces:
             held, self.held = self.held, 0
@@ -114,9 +115,7 @@ class Canceller:
         if alone:
             self._filter = made
         elif self._filter is None:
-            few = _least_squares(played, heard, _BEFORE - _FEW // 2, _FEW)
-            self._filter = np.zeros(_TAPS)
-            self._filter[_BEFORE - _FEW // 2 :][:_FEW] = few
+            self._filter = _short_filter(played, heard)
 
     def _played(self, first: int, size: int) -> _Samples:
         """Of the piece, what may be heard in so many samples from one of those kept on."""
@@ -138,10 +137,7 @@ class Canceller:
 def _explained(window: _Samples, piece: _Samples, lag: int) -> float:
     """The share of a window's power that is a piece which begins with one of its samples."""
     played = _stretch(piece, _BEFORE - _TAPS + 1 - lag, window.size + _TAPS - 1)
-    made = np.zeros(_TAPS)
-    first = _BEFORE - _FEW // 2
-    made[first : first + _FEW] = _least_squares(played, window, first, _FEW)
-    rest = window - np.convolve(played, made, "valid")
+    rest = window - np.convolve(played, _short_filter(played, window), "valid")
     return 1 - float(np.sum(rest**2)) / float(np.sum(window**2))
 
 
@@ -203,16 +199,17 @@ def _least_squares(played: _Samples, heard: _Samples, first: int, count: int) ->
     return np.asarray(np.linalg.solve(square, both[first : first + count]))
 
 
+def _short_filter(played: _Samples, heard: _Samples) -> _Samples:
+    """One with nothing but the direct sound: that much is learned under speech, too."""
+    made, first = np.zeros(_TAPS), _BEFORE - _FEW // 2
+    made[first : first + _FEW] = _least_squares(played, heard, first, _FEW)
+    return made
+
+
 def piece_of(wav: bytes) -> _Samples:
-    """The samples of a 16-bit mono WAV at this rate, by Fourier transform."""
-    with wave.open(io.BytesIO(wav)) as file:
-        rate, found = file.getframerate(), samples(file.readframes(file.getnframes()))
-    size = round(found.size * RATE / rate)
-    if not found.size or size == found.size:
-        return found
-    spectrum = np.fft.rfft(found)
-    spectrum = np.concatenate((spectrum, np.zeros(max(0, size // 2 + 1 - spectrum.size))))
-    return np.asarray(np.fft.irfft(spectrum[: size // 2 + 1], size) * (size / found.size))
+    """The samples of a mono sound file at this rate."""
+    found, rate = soundfile.read(io.BytesIO(wav), dtype="int16")
+    return np.asarray(soxr.resample(found.astype(np.float64), rate, RATE))
 
 
 class OwnVoice:

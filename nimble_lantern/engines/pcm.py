@@ -5,6 +5,8 @@ from __future__ import annotations
 import numpy as np
 from numpy.typing import NDArray
 
+RATE = 16_000
+"""Samples a second, wherever sound is heard."""
 _LOWEST, _HIGHEST = -32768, 32767
 
 

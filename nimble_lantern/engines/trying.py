@@ -10,9 +10,9 @@ from rapidfuzz.distance import Levenshtein
 
 from nimble_lantern.core.errors import BadInput
 from nimble_lantern.engines import Scene, ears
-from nimble_lantern.engines.builtin.cutter import RATE
 from nimble_lantern.engines.builtin.files import pcm_of
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
+from nimble_lantern.engines.pcm import RATE
 from nimble_lantern.engines.whisper.model import Model
 from nimble_lantern.engines.whisper.spoken import spoken
 

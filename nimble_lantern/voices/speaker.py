@@ -77,6 +77,11 @@ class Speaker:
         return self._now.began if self._now else 0
 
     @property
+    def reading(self) -> bool:
+        """Whether a text is being spoken, and no answer."""
+        return self._now is not None and not self._now.answer
+
+    @property
     def answering(self) -> bool:
         """Whether what is being spoken is an answer, and no part of the text."""
         return self._now is not None and self._now.answer
@@ -126,8 +131,7 @@ class Speaker:
 
     def read_over(self, seconds: float) -> bool:
         """Whether a text was being read while an utterance of so many seconds was spoken."""
-        reading = self._now is not None and not self._now.answer
-        return reading or self._clock() - seconds - LATE_SECONDS < self._read_until
+        return self.reading or self._clock() - seconds - LATE_SECONDS < self._read_until
 
     def likeness(self, words: Sequence[str]) -> float:
         """How like what was spoken lately these words are as a whole, from 0 to 100."""

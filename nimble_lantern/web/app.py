@@ -28,8 +28,8 @@ from nimble_lantern.core.reading.hearing import MOST_WORDS, from_line, well_form
 from nimble_lantern.core.state import View
 from nimble_lantern.engines import LiveEngine
 from nimble_lantern.engines.browser import alternatives
-from nimble_lantern.engines.builtin.cutter import RATE
 from nimble_lantern.engines.larger import LargerModel
+from nimble_lantern.engines.pcm import RATE
 from nimble_lantern.formats.report import sitting_data
 from nimble_lantern.prompter import ScriptPrompter
 from nimble_lantern.shell import LiveDesk

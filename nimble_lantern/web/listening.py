@@ -25,11 +25,12 @@ from nimble_lantern.core.reading.decision import is_command
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
 from nimble_lantern.engines import LiveEngine, Scene, Transcriber, ears
 from nimble_lantern.engines.browser import HARMLESS, Pairing, failure
-from nimble_lantern.engines.builtin.cutter import PATIENCE, RATE, Cut, CutKind, Cutter
+from nimble_lantern.engines.builtin.cutter import PATIENCE, Cut, CutKind, Cutter
 from nimble_lantern.engines.builtin.files import scene_of
 from nimble_lantern.engines.cancelling import OwnVoice
 from nimble_lantern.engines.larger import LargerModel, with_larger
 from nimble_lantern.engines.meter import Meter
+from nimble_lantern.engines.pcm import RATE
 from nimble_lantern.shell import LiveDesk
 from nimble_lantern.store.journal import SoundMark
 
@@ -299,7 +300,9 @@ class Listener:
 
     def _scene(self) -> Scene:
         with self._desk.lock:
-            return scene_of(self._desk.sitting)
+            speaker = self._desk.speaker
+            reading = speaker is not None and speaker.reading
+            return replace(scene_of(self._desk.sitting), reading=reading)
 
     def _new_cutter(self) -> Cutter:
         self._patience = self._desk.sitting.settings.patience

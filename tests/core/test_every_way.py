@@ -6,6 +6,7 @@ import os
 import unittest
 from collections import Counter
 
+from nimble_lantern.core.lexicon.desk import TRADE_VERBS
 from tests.corpus.asking import outcome, pairs, ways
 from tests.desk import DeskCase
 
@@ -30,7 +31,36 @@ class EveryWay(unittest.TestCase):
 
 
 class Courtesy(DeskCase):
-    def test_a_please_behind_a_part_is_no_word_of_the_page(self) -> None:
-        desk = self.desk("The tide is low. The hall is warm. Please bring cups. Nell is late.")
+    """On a page that has a "please", too."""
+
+    TEXT = "The tide is low. The hall is warm. Please bring cups. Nell is late."
+
+    def test_behind_a_part_it_is_no_word_of_the_page(self) -> None:
+        desk = self.desk(self.TEXT)
         desk.hears("go before nell", "select the sentence before please")
         self.assertIn("[Please bring cups.]", desk.page)
+
+    def test_a_verb_alone_is_said_of_what_is_selected(self) -> None:
+        for said, left in (
+            ("bold please", self.TEXT.replace("low", "**low**")),
+            ("delete", self.TEXT.replace(" low", "")),
+            ("delete please", self.TEXT.replace(" low", "")),
+            ("backspace", self.TEXT.replace(" low", "")),
+            ("remove", self.TEXT.replace(" low", "")),
+            ("take back", self.TEXT),
+        ):
+            with self.subTest(said):
+                desk = self.desk(self.TEXT)
+                desk.hears("select low", said)
+                self.assertEqual(desk.markdown, left)
+
+    def test_no_verb_alone_is_a_fault(self) -> None:
+        for verb in sorted(TRADE_VERBS):
+            for said in (verb, f"{verb} please"):
+                entry = self.desk(self.TEXT).hears("select low", said)
+                self.assertNotIn("fault", entry.summary, said)
+
+    def test_with_nothing_selected_it_may_be_that_word(self) -> None:
+        desk = self.desk(self.TEXT)
+        entry = desk.hears("delete please")
+        self.assertEqual(entry.summary, "deleted one word: “Please”")

@@ -16,13 +16,7 @@ from nimble_lantern.core.mending.pronouncing import pronunciation
 from nimble_lantern.core.reading.decision import is_command
 from nimble_lantern.core.reading.hearing import HeardWord, Hypothesis, from_line
 from nimble_lantern.engines import Scene, Scripted
-from nimble_lantern.engines.builtin.cutter import (
-    LONG_SECONDS,
-    LONGEST_SECONDS,
-    PATIENCE,
-    RATE,
-    Cutter,
-)
+from nimble_lantern.engines.builtin.cutter import LONG_SECONDS, LONGEST_SECONDS, PATIENCE, Cutter
 from nimble_lantern.engines.builtin.decoder import (
     VOICE_FRAMES,
     CommandDecoder,
@@ -34,7 +28,7 @@ from nimble_lantern.engines.builtin.files import hear_file, pcm_of, spoken_in, u
 from nimble_lantern.engines.builtin.quieting import Quieter
 from nimble_lantern.engines.builtin.recogniser import BuiltIn, grammar_for
 from nimble_lantern.engines.builtin.sounds import KNOWN, VARIANTS
-from nimble_lantern.engines.pcm import peak
+from nimble_lantern.engines.pcm import RATE, peak
 from nimble_lantern.formats import from_markdown, to_markdown
 from nimble_lantern.playing import desk_with
 from tests.speaking import speak

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import unittest
 import urllib.request
 from pathlib import Path
 
@@ -12,7 +11,6 @@ from numpy.typing import NDArray
 from nimble_lantern.engines.cancelling import RATE, piece_of
 from nimble_lantern.engines.pcm import samples, sound_of
 from nimble_lantern.formats import to_text
-from nimble_lantern.voices import espeak
 from tests.browser.cases import SOUND_SECONDS, BrowserCase
 from tests.browser.chromium import wait_until
 from tests.speaking import speak, write
@@ -29,7 +27,6 @@ _STOP_AFTER = 3.2
 """Seconds of reading."""
 
 
-@unittest.skipUnless(espeak.found(), "espeak-ng is not installed here")
 class OwnVoice(BrowserCase):
     demo = False
 

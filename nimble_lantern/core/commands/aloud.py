@@ -80,9 +80,11 @@ CATALOGUE.table(
     Way("(read | say) out [loud] {target}", when=_plainly),
     Way("read (aloud | out loud | me out) {target}", when=_plainly),
     Way("say {target} [(aloud | out loud | to me)]", when=_of_prose),
-    Way("(let's | let us) hear {target}", when=_plainly),
     Way("recite {target}", when=_plainly),
-    Way("(let me | i want to | i'd like to | i need to) hear {target}", when=_plainly),
+    Way(
+        "(let me | let's | let us | i want to | i'd like to | i need to) hear {target}",
+        when=_plainly,
+    ),
     Way("(say | tell me) what {target} says", when=_plainly),
     Way("what does {target} say", when=_plainly),
     Way("how does {target} (sound | read)", when=_plainly),

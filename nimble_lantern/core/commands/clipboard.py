@@ -222,13 +222,12 @@ def move_to_nth(
             "<set_down> {target} [(up | down | back | right)] (to | at) the [very] {edge:docedge}",
             "(take | send | push | bring) {target} [(up | down | back | right)] to the [very]"
             " {edge:docedge}",
-            "(<wish> | have | let) {target} [(to come | come | go)] {edge:atedge}",
-            "(<wish> | have) {target} (at | on) the [very] {edge:docedge}",
-            "(i'd rather have | i would rather have) {target} (at | on) the [very] {edge:docedge}",
+            "(<wish> | let) {target} [(to come | come | go)] {edge:atedge}",
+            "(<wish> | i'd rather have | i would rather have) {target} (at | on) the [very]"
+            " {edge:docedge}",
             "{target} <shall> (go | be | come) (to | at | on) the [very] {edge:docedge}",
             "(could | can | let | might | may) {target} (go | be | come) (to | at | on) the [very]"
             " {edge:docedge}",
-            "put {target} right (at | to) the [very] {edge:docedge}",
             "<set_down> {target} {edge:atedge} [(of | on | in) the list]",
             "<set_down> {target} (where | in the place of) {place:target} (is | was | stands)",
             "{target} {edge:atedge}",
@@ -332,7 +331,6 @@ CATALOGUE.table("upward", {"(up | higher)": -1, "(down | lower)": 1})
     "<shift> {target} {upward} [one]",
     "<shift> {target} {upward} [by] {number} [(places | place | lines | items)]",
     "<shift> {target} {number} [(places | place)] {upward}",
-    Way("<set_down> {target} {upward} [(one | a place | a bit)]", when=_parts_or_items),
     Way("(put | move) {target} further {upward}", when=_parts_or_items),
     Way(
         "(swap | exchange | switch | change) {target} (with | for) the (one | next one | paragraph"
@@ -352,7 +350,7 @@ CATALOGUE.table("upward", {"(up | higher)": -1, "(down | lower)": 1})
     ),
     Way("<wish> {target} moved {upward} [one]", when=_parts_or_items),
     Way(
-        "(<set_down> | <shift> | push | nudge | take | send) {target} [one] {upward}"
+        "(<set_down> | push | nudge | take | send) {target} [one] {upward}"
         " [(one | a place | one place | a bit)]",
         when=_parts_or_items,
     ),

@@ -200,7 +200,9 @@ def delete_counted(
     destructive=True,
 )
 def backspace(sitting: Sitting, number: int = 1) -> Done | Refusal:
-    """Delete the characters just before the writing place."""
+    """Delete what is selected, else the characters just before the writing place."""
+    if sitting.selection is not None and number == 1:
+        return delete(sitting, Places((sitting.selection,)))
     caret = sitting.caret
     found: list[Range] = []
     for r in units.backward(sitting.document, "character", caret):

@@ -41,8 +41,7 @@ CATALOGUE.table(
 )
 
 
-CATALOGUE.table("scaling", {"shrink": -1})
-CATALOGUE.table("resizing", {"increase": 1, "(decrease | reduce)": -1})
+CATALOGUE.table("resizing", {"increase": 1, "(decrease | reduce | shrink)": -1})
 
 
 def faced(sitting: Sitting, ranges: tuple[Range, ...], mark: str, value: str | None) -> Sitting:
@@ -161,7 +160,6 @@ def size(sitting: Sitting, target: Places | None = None, number: int = 12) -> Do
     " {larger}",
     "(enlarge | magnify | blow up) {target}",
     "blow {target} up",
-    "{larger:scaling} {target}",
     Way("{larger} {target}", when=_part),
     "make {target} (one | a) size {larger}",
     Way("{resizing} {target}", when=_part),

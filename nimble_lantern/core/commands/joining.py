@@ -21,7 +21,7 @@ from nimble_lantern.core.document.model import Document, Format, Kind, Piece, Po
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.frequency import zipf
-from nimble_lantern.core.lexicon.names import DAYS, GIVEN, MONTHS, PROPER
+from nimble_lantern.core.lexicon.names import CAPITALISED
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import Order, Places, Unit, Units, Words, as_things
 from nimble_lantern.core.targets.resolve import nth_like
@@ -152,7 +152,7 @@ def _keeps_capital(sitting: Sitting, word: str) -> bool:
     """Whether a sentence's first word has its capital in the middle of one, too."""
     bare = word.strip(",.;:!?").replace("’", "'").lower()
     named = sitting.names.follow(sitting.document.blocks).match([bare], 0)
-    plain = bare in {*PROPER.split(), *GIVEN.split(), *DAYS, *MONTHS} or bare.split("'")[0] == "i"
+    plain = bare in CAPITALISED or bare.split("'")[0] == "i"
     return bool(named) or plain or word[1:2].isupper() or zipf(bare) < _NAME
 
 

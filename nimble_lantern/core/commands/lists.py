@@ -13,7 +13,7 @@ from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS, SUBJECT_PRONOUNS
-from nimble_lantern.core.lexicon.names import DAYS, GIVEN, MONTHS, PROPER
+from nimble_lantern.core.lexicon.names import CAPITALISED
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit, Units
@@ -139,7 +139,7 @@ def add_item(sitting: Sitting, text: tuple[str, ...]) -> Done:
     return Done(after, f"{quoted(after.document.text(wrote.range))} is on the list")
 
 
-_CAPITALISED = frozenset((*DAYS, *MONTHS, *PROPER.split(), *GIVEN.split(), "i"))
+_CAPITALISED = CAPITALISED | {"i"}
 
 
 CATALOGUE.table("depth", {"(deeper | further in)": 1, "(shallower | further out | less deep)": -1})

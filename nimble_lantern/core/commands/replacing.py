@@ -91,7 +91,7 @@ def _alike_or_a_part(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     if text and text[-1] in _REFERRING | _EDGES:
         return False
-    if _becomes(target, text) or _a_look(target, text):
+    if _becomes(target, text):
         return False
     return of_the_page(target) or _much_alike(sitting, parse)
 
@@ -106,7 +106,7 @@ def _no_sentence(sitting: Sitting, parse: Parse) -> bool:
     text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
     if set(text) & PARTS and set(text) <= PARTS | DETERMINERS | _MADE_OF:
         return False
-    if _becomes(target, text) or _a_look(target, text):
+    if _becomes(target, text):
         return False
     if not isinstance(target, Words):
         return True
@@ -132,8 +132,10 @@ _LONGEST_LOOK = 4
 
 
 def _becomes(target: object, text: tuple[str, ...]) -> bool:
-    """ "Turn the first line into a main heading", "the last sentence into a joke": what it is to
-    be, and not what it is to say."""
+    """ "Turn the first line into a main heading", "the last sentence into a joke", "what is in
+    brackets to capitals": what it is to be, and not what it is to say."""
+    if _a_look(target, text):
+        return True
     if not isinstance(target, Units | Holding) or not text:
         return False
     prose = target.unit in (Unit.SENTENCE, Unit.PARAGRAPH, Unit.LINE)
@@ -171,7 +173,7 @@ def _of_a_told_part(sitting: Sitting, parse: Parse) -> bool:
     target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
     told = isinstance(target, Holding) or isinstance(target, Units) and target.order != Order.THIS
     few = len(text) <= _FEW_WORDS and not set(text) & (VERBS | SUBJECT_PRONOUNS | PARTS)
-    return told and few and not _a_look(target, text)
+    return told and few and not _becomes(target, text)
 
 
 def _words_there(sitting: Sitting, parse: Parse) -> bool:

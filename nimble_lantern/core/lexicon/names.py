@@ -49,6 +49,8 @@ GIVEN = (
     " winifred yvonne zoe"
 )
 """Given names in use in Britain and Ireland that are no other word."""
+CAPITALISED = frozenset((*PROPER.split(), *GIVEN.split(), *DAYS, *MONTHS))
+"""Words that have a capital wherever they stand, as the month or the day if they are others."""
 INITIALS = "UK USA BBC NASA EU NHS RNLI VAT PDF TV DVD USB URL HTML FAQ GPS CEO DIY AGM OK PhD NGO"
 """Written as they stand here."""
 ABBREVIATIONS = frozenset(

@@ -57,19 +57,22 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     """
     words = tuple(words)
     found = exactly(sitting, words, whole)
-    if found.kind is Judged.COMMAND and found.parse and _all_said(found.parse):
+    if found.kind is Judged.COMMAND and found.parse and not found.parse.free:
         return found
     asked = [_Asked(p, exactly(sitting, p.words, whole)) for p in plainer_than(words)]
     if found.kind is Judged.COMMAND:
-        # In "replace the hut with the barn please" the courtesy is no part of the new words.
+        # In "replace the hut with the barn please" the courtesy is no part of the new words, nor
+        # does "the sentence before please" go by a "please" of the page.
         for plain, same in asked:
             if plain.inside:
                 # "Insert please before reply" has a word to be written in the middle.
                 continue
+            if _on_the_page(found.parse) and words[: len(plain.words)] != plain.words:
+                continue  # "no entry in capitals" names those words
             fewer = len(words) - len(plain.words)
             if _ends_the_text(words, found, fewer) or _begins_the_text(words, found):
                 continue
-            if same.kind is Judged.COMMAND and _swallowed(found, same, fewer):
+            if same.kind is Judged.COMMAND and _swallowed(sitting, found, same, fewer):
                 return same
         return found
     for plain, verdict in asked:
@@ -167,7 +170,8 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
         # With words selected, "bold", "in capitals" and "bullets" are said of them.
         named = len(words) > 1 or words[0] in TRADE_NOUNS | TRADE_VERBS
         for said in ((*words, "that"), *((("make", "that", *words),) if named else ())):
-            of_it = _best(sitting, CATALOGUE.parses(said), near=False)
+            fitting = [p for p in CATALOGUE.parses(said) if _fits(sitting, p)]
+            of_it = _best(sitting, fitting, near=False)
             if of_it.kind is Judged.COMMAND and of_it.parse and not of_it.parse.free:
                 return of_it
     if sitting.question is not None and not sitting.question.beside:
@@ -180,10 +184,10 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
     return found
 
 
-def _all_said(parse: Parse) -> bool:
-    """Whether all of the words are the command's own, or name what was found on the page."""
-    named = any(isinstance(value, Named) for value in parse.args.values())
-    return not parse.free or not named and not _stranger(parse)
+def _on_the_page(parse: Parse | None) -> bool:
+    """Whether the words that are not the command's own all name what was found on the page."""
+    named = parse and any(isinstance(value, Named) for value in parse.args.values())
+    return parse is not None and not named and not _stranger(parse)
 
 
 def _begins_the_text(words: tuple[str, ...], found: Verdict) -> bool:
@@ -206,9 +210,14 @@ _ALSO_TEXT = {
 """Said after a request, or as the end of what is to be written: then that has so many words."""
 
 
-def _swallowed(found: Verdict, plainer: Verdict, fewer: int) -> bool:
-    """Whether words of courtesy were taken for words to write: without them fewer are free."""
+def _swallowed(sitting: Sitting, found: Verdict, plainer: Verdict, fewer: int) -> bool:
+    """Whether courtesy was taken for words to write, or of the page: without it fewer are free.
+
+    "Delete please" may be said of that word, unless something is selected.
+    """
     assert found.parse and plainer.parse
+    if not plainer.parse.args and sitting.selection is None:
+        return False
     return plainer.parse.free <= found.parse.free - fewer
 
 

@@ -298,20 +298,12 @@ def _unit_before_one(unit: Unit, nthorder: tuple[Order, int], of: Target | None 
 @rule(
     "described", "[the] {unit} (after | following | below | under) {beside:endpoint}", heard=False
 )
-def _unit_after(unit: Unit, beside: Any) -> Beside | None:
-    if isinstance(beside, Words) and beside.words in _COURTESY:
-        return None
+def _unit_after(unit: Unit, beside: Any) -> Beside:
     return Beside(unit, Words(beside) if isinstance(beside, tuple) else beside, True)
 
 
-_COURTESY = (("please",), ("thanks",), ("now",))
-"""Behind "the sentence before", they are said to the desk, though the page may have them."""
-
-
 @rule("described", "[the] {unit} (before | preceding | above) {beside:endpoint}", heard=False)
-def _unit_before(unit: Unit, beside: Any) -> Beside | None:
-    if isinstance(beside, Words) and beside.words in _COURTESY:
-        return None
+def _unit_before(unit: Unit, beside: Any) -> Beside:
     return Beside(unit, Words(beside) if isinstance(beside, tuple) else beside, False)
 
 

@@ -19,8 +19,8 @@ from enum import StrEnum
 from pocketsphinx import Endpointer, Vad
 
 from nimble_lantern.engines.builtin.quieting import DELAY, Quieter
+from nimble_lantern.engines.pcm import RATE
 
-RATE = 16_000
 BEFORE_SECONDS = 0.24
 _FRAME_SECONDS = 0.03
 _GLANCE, _GLIMPSE = 3, 2

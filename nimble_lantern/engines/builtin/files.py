@@ -17,8 +17,8 @@ from nimble_lantern.core.kinds import Lamp
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.engines import Scene
-from nimble_lantern.engines.builtin.cutter import PATIENCE, RATE, Cut, CutKind, Cutter
-from nimble_lantern.engines.pcm import sound_of
+from nimble_lantern.engines.builtin.cutter import PATIENCE, Cut, CutKind, Cutter
+from nimble_lantern.engines.pcm import RATE, sound_of
 
 
 class Hears(Protocol):
@@ -124,10 +124,7 @@ def scene_of(sitting: Sitting) -> Scene:
     names = tuple((kind, tuple(named.of(sitting))) for kind, named in CATALOGUE.named.items())
     spelling = sitting.tray is not None
     wordings = tuple(wording.said for wording in sitting.learned)
-    reading = sitting.aloud is not None and not sitting.aloud.waiting
-    return Scene(
-        view, names, resting, choosing, reading=reading, spelling=spelling, wordings=wordings
-    )
+    return Scene(view, names, resting, choosing, spelling=spelling, wordings=wordings)
 
 
 def hear_file(path: Path, desk: Hears) -> None:

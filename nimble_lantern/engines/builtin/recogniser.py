@@ -27,10 +27,10 @@ from nimble_lantern.core.reading.hearing import CUT, Hearing, Hypothesis, Tail, 
 from nimble_lantern.core.reading.said_over import halts
 from nimble_lantern.core.writing.spoken import bare, plain, spoken_forms
 from nimble_lantern.engines import Scene
-from nimble_lantern.engines.builtin.cutter import RATE
 from nimble_lantern.engines.builtin.decoder import Decoded
 from nimble_lantern.engines.builtin.kept import kept
 from nimble_lantern.engines.builtin.worker import TooSlow, Worker
+from nimble_lantern.engines.pcm import RATE
 
 SOURCE = "built-in"
 PATIENCE_SECONDS = 3.0

@@ -16,7 +16,7 @@ from typing import Any
 import numpy as np
 
 from nimble_lantern.core.errors import BadInput
-from nimble_lantern.engines.builtin.cutter import RATE
+from nimble_lantern.engines.pcm import RATE
 
 BEAM = 5
 SILENCE_SECONDS, MORE_SILENCE_SECONDS = 5.0, 12.0

@@ -17,8 +17,8 @@ from typing import Any, Protocol
 import numpy as np
 
 from nimble_lantern.core.errors import BadInput
-from nimble_lantern.engines.builtin.cutter import RATE
 from nimble_lantern.engines.builtin.worker import Message, Worker
+from nimble_lantern.engines.pcm import RATE
 from nimble_lantern.engines.whisper.guards import LOOP, doubt, recites
 from nimble_lantern.engines.whisper.model import (
     BEAM,
