@@ -7,21 +7,23 @@ the readings are left alone; into the other half "stop" is said.  No browser can
 
 from __future__ import annotations
 
+import math
 import time
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass, field, replace
 
 import numpy as np
+from numpy.typing import NDArray
 
 from bench._speech import CHUNK, VOICES, spoken
 from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.reading.hearing import Hearing, from_line
 from nimble_lantern.demo import DOCUMENTS
-from nimble_lantern.engines.builtin.cutter import Cutter
-from nimble_lantern.engines.builtin.files import scene_of, spoken_in
+from nimble_lantern.engines.builtin.cutter import CutKind, Cutter
+from nimble_lantern.engines.builtin.files import scene_of
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
-from nimble_lantern.engines.cancelling import OwnVoice, piece_of
+from nimble_lantern.engines.cancelling import OwnVoice, delayed, piece_of
 from nimble_lantern.engines.pcm import RATE, mixed, rms, samples, scaled, sound_of
 from nimble_lantern.formats import from_markdown
 from nimble_lantern.playing import desk_with
@@ -36,7 +38,11 @@ IN_TIME = 0.7
 SAID_AT = (1.2, 2.1, 3.3)
 """Seconds into a reading at which "stop" is said, one after another."""
 _LEAD_SECONDS = 0.5
-_GAP_SECONDS = 0.25
+_GAP_SECONDS = 0.2
+_DECAY_SECONDS, _NEAREST_SECONDS, _TAIL_DB = 0.3, 0.002, -10.0
+"""Of a room: until its sound is 60 dB down, until its nearest wall is heard; all of it, against the
+direct sound.
+"""
 _AUDIBLE = 100.0
 _TAIL_SECONDS = 1.5
 
@@ -106,15 +112,16 @@ def _reading(engine: BuiltIn, voice: Espeak, n: int, level: float, told: _Told) 
 
     def plays() -> None:
         for piece, began in enumerate(begins):
+            if began <= clock.now + _GAP_SECONDS:
+                desk.begins(now["number"], piece, began)
             if began <= clock.now and piece > told.piece:
                 desk.spoken(now["number"], piece, 0)
                 told.piece = piece
 
     told.piece, told.spoken = -1, told.spoken + len(begins)
-    cutter = Cutter()
-    for utterance in spoken_in(_fed(sound, clock, speaker, plays, cutter), cutter=cutter):
+    for utterance in _utterances(sound, clock, speaker, plays):
         before = len(desk.sitting.trail)
-        hearing, took = _heard_live(engine, utterance.sound, desk)
+        hearing, took = _heard_live(engine, utterance, desk)
         outcome = desk.hear(hearing)
         stopped = desk.sitting.aloud is None
         if stop and stopped:
@@ -145,26 +152,47 @@ def _heard_live(engine: BuiltIn, sound: bytes, desk: LiveDesk) -> tuple[Hearing,
     return engine.end(), time.monotonic() - began
 
 
-def _fed(
-    sound: bytes, clock: _Clock, speaker: Speaker, plays: Callable[[], None], cutter: Cutter
+def _utterances(
+    sound: bytes, clock: _Clock, speaker: Speaker, plays: Callable[[], None]
 ) -> Iterator[bytes]:
-    """The sound as it comes in without the desk's own voice, and the time that it is then."""
-    own = OwnVoice()
+    """What is cut out of the sound as it comes in, without the desk's own voice."""
+    own, cutter, kept = OwnVoice(), Cutter(), b""
     for i in range(0, len(sound), CHUNK):
         clock.now = (i + CHUNK) / 2 / RATE
         plays()
         rest = own.out_of(sound[i : i + CHUNK], speaker.sounding())
-        cutter.hurried = own.held > 0
-        yield rest
+        cutter.hurried = own.plays
+        for cut in cutter.feed(rest):
+            if cut.kind is CutKind.PERHAPS:
+                own.begins()
+                kept = b""
+            elif cut.kind is CutKind.ENDED and not own.is_left_over:
+                yield kept
+            kept += cut.sound
 
 
 def _played(pieces: list[Sound]) -> tuple[bytes, list[float]]:
-    """The desk's voice as a page plays it, and when each piece begins, in seconds."""
-    whole, begins = b"\0\0" * round(_LEAD_SECONDS * RATE), []
+    """The desk's voice as a page plays it in a room, and when each piece begins, in seconds."""
+    begins, end = [], _LEAD_SECONDS
     for piece in pieces:
-        begins.append(len(whole) / 2 / RATE)
-        whole += sound_of(piece_of(piece.wav)) + b"\0\0" * round(_GAP_SECONDS * RATE)
-    return whole + b"\0\0" * round(_TAIL_SECONDS * RATE), begins
+        begins.append(end)
+        end += piece.seconds + _GAP_SECONDS
+    whole = np.zeros(round((end + _TAIL_SECONDS) * RATE))
+    for piece, began in zip(pieces, begins, strict=True):
+        first = math.floor(began * RATE)
+        sound = delayed(piece_of(piece.wav), began * RATE - first)
+        whole[first : first + sound.size] += sound
+    return sound_of(np.convolve(whole, room())[: whole.size]), begins
+
+
+def room() -> NDArray[np.float64]:
+    """What a furnished room answers to a click: decaying noise behind the direct sound."""
+    times = np.arange(round(_DECAY_SECONDS * RATE)) / RATE
+    tail = np.random.default_rng(1).normal(0, 1, times.size) * 10 ** (-3 * times / _DECAY_SECONDS)
+    tail[: round(_NEAREST_SECONDS * RATE)] = 0
+    tail *= 10 ** (_TAIL_DB / 20) / np.sqrt(np.sum(tail**2))
+    tail[0] = 1.0
+    return tail
 
 
 def _desk(n: int, voice: Espeak) -> tuple[LiveDesk, _Clock]:

@@ -433,6 +433,11 @@ class LiveDesk:
         with self.lock:
             return self._journal.prints()
 
+    def begins(self, utterance: int, sentence: int, at: float) -> None:
+        """Told by whoever reads aloud: when a sentence will begin, in seconds of its own clock."""
+        if self.speaker is not None:
+            self.speaker.begins(utterance, sentence, at)
+
     def spoken(self, utterance: int, sentence: int, word: int, done: bool = False) -> None:
         """Told by whoever reads aloud: which sentence of what was asked, and which word of it."""
         with self.lock:

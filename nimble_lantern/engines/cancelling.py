@@ -1,46 +1,62 @@
 """The desk's own voice taken out of the microphone's sound, as what it plays is known.
 
 Where a piece of speech stands in the sound is found by cross-correlation with whitened spectra
-(Knapp and Carter, "The generalized correlation method for estimation of time delay", 1976); what
-the room and the loudspeaker made of it by least squares over the last second, as a short filter;
-its sound is then subtracted.  Speech that has nothing to do with the piece is left as it is.
+(Knapp and Carter, "The generalized correlation method for estimation of time delay", 1976), and
+where the next ones stand by the page's clock; what the room makes of it is learned meanwhile
+(`echo_path`) and subtracted.  Speech that has nothing to do with a piece is left as it is.
 """
 
 from __future__ import annotations
 
 import io
+import math
+from collections import deque
 from collections.abc import Hashable, Mapping
+from dataclasses import dataclass
 
 import numpy as np
 import soundfile
 import soxr
 from numpy.typing import NDArray
 
+from nimble_lantern.engines.echo_path import BLOCK, PARTS, EchoPath
 from nimble_lantern.engines.pcm import RATE, samples, sound_of
 
 _Samples = NDArray[np.float64]
-HELD = 3_200
-"""Samples that are held back while something is played: a piece is found as late as that."""
-_FOUND_IN = 4_800
-"""Samples in which a piece is looked for."""
-_FITTED_OVER = 16_000
-_LEAST_FITTED, _REFITTED = 3_200, 4_800
-_BEFORE, _TAPS, _FEW = 48, 320, 9
-"""Of the filter: samples before the direct sound, and all of them; so few of them under speech."""
+HELD = 8_000
+"""Samples that are held back until it is known where a piece begins, and what is heard of it."""
+_FOUND_IN, _LEARNED = 4_800, 6_400
+"""Samples in which a piece is looked for, and from which it is learned how it is heard."""
+_EARLIER, _FEW = 48, 9
+"""Samples by which what is heard may begin before its loudest; those of the direct sound."""
+_TIMES_OVER = 12
 _SURE, _PEAK = 1.5, 40
 """How much higher than any other further away than so many samples a peak must be."""
 _QUIET = 12.0
 """RMS of sound in which nothing is looked for."""
 _ALONE = 0.6
-"""Share of the sound that a filter explains where the piece is heard alone: it is kept then."""
+"""Share of the sound that the direct sound of a piece explains where it is heard alone."""
 _FRAME, _ROUND = 320, 2
 _MISSED, _SOFTER = 0.05, 0.03
 """A frame with less of the own voice's power is no speech, nor are those not near any."""
+_RINGS, _RINGING, _LEFT_OVER = 15, 0.6, 0.06
+"""Frames for which a room rings, and what is left of a frame's power in the next; of the loudest of
+the own voice, what is not taken out at most.
+"""
 _HISS = 40.0
 """RMS of the noise, as soft as that of a good microphone, that hides what is left of the voice."""
-_LEAST_EXPLAINED = 0.01
+_AUDIBLE, _LEAST_EXPLAINED = 0.01, 0.25
+"""Of the sound's power, the own voice's where it must be heard; and of that what is found then."""
 _PATIENCE = 3
 """Chunks in which nothing of a piece is heard, before it is looked for again."""
+
+
+@dataclass(frozen=True, slots=True)
+class Piece:
+    """Speech at this rate, and when the page said it begins, in seconds of the page's clock."""
+
+    samples: _Samples
+    begins: float | None = None
 
 
 class Canceller:
@@ -51,104 +67,170 @@ class Canceller:
         self._end = 0  # samples fed
         self.held = 0
         """Samples that were not given back yet."""
-        self._key: Hashable = None
-        self._piece: _Samples = np.zeros(0)
-        self._began = 0  # the sample of the stream with which the piece begins
-        self._fitted = 0
-        self._filter: _Samples | None = None
+        self._pieces: Mapping[Hashable, Piece] = {}
+        self._places: dict[Hashable, int] = {}  # the sample of the stream with which each begins
+        self._moved: dict[Hashable, _Samples] = {}  # those that begin between two samples
+        self._clock: float | None = None  # the sample of the stream at which the page's clock is 0
+        self._path: EchoPath | None = None
         self._unheard = 0
         self._hiss = np.random.default_rng(0)
+        self._ringing = 0.0  # in the last frame, the power of what rings on
+        self._lately: deque[float] = deque(maxlen=_RINGS)  # of each frame, the own voice's power
+        self._loudest = [0.0, 0.0]  # in an utterance: what is left, and the own voice
 
-    def feed(self, sound: bytes, pieces: Mapping[Hashable, _Samples]) -> bytes:
+    def begins(self) -> None:
+        """An utterance may begin with what comes out now."""
+        self._loudest = [0.0, max(self._lately, default=0.0)]
+
+    @property
+    def is_left_over(self) -> bool:
+        """Whether the utterance is so much softer than the own voice that nobody else said it."""
+        left, own = self._loudest
+        return left < _LEFT_OVER * own
+
+    def feed(self, sound: bytes, pieces: Mapping[Hashable, Piece]) -> bytes:
         """The sound so far without these pieces, less the last of it: that may be one's beginning.
 
         Where nothing can be heard any more, all that is left.
         """
         fresh = samples(sound)
-        kept = max(_FITTED_OVER, self.held + fresh.size)
+        kept = max(_FOUND_IN, self.held + fresh.size)
         self._heard = np.concatenate((self._heard, fresh))[-kept:]
         self._end += fresh.size
+        self._pieces = pieces
+        self._places = {key: at for key, at in self._places.items() if key in pieces}
+        self._moved = {key: moved for key, moved in self._moved.items() if key in self._places}
         if not pieces:
             held, self.held = self.held, 0
-            self._key = None
             return sound_of(self._heard[-held - fresh.size :]) if held else sound
-        since_its_end = self._end - self._began - self._piece.size - _TAPS
-        if self._key not in pieces or since_its_end >= HELD + fresh.size:
-            self._key = None
-        if self._key is None or self._unheard > _PATIENCE or since_its_end >= 0:
-            self._look(pieces)
-        self._fit()
-        size = max(0, self.held + fresh.size - HELD)
-        first = self._heard.size - self.held - fresh.size
-        self.held += fresh.size - size
-        rest = self._rest(first, size)
+        self._place()
+        if self._unheard > _PATIENCE or not (self._all_placed or self._sounds()):
+            self._look()
+        if self._path is None and any(at + _LEARNED <= self._end for at in self._places.values()):
+            self._begin()
+        there = self.held + fresh.size
+        size = there if self._knows else max(0, there - HELD)
+        size -= size % BLOCK
+        self.held = there - size
+        rest = self._rest(self._end - there, size)
         return sound_of(rest + self._hiss.normal(0, _HISS, rest.size))
 
-    def _look(self, pieces: Mapping[Hashable, _Samples]) -> None:
+    @property
+    def _knows(self) -> bool:
+        """Whether nothing has to be waited for: all that may begin has its place."""
+        return self._path is not None and self._unheard <= _PATIENCE and self._all_placed
+
+    @property
+    def _all_placed(self) -> bool:
+        return self._places.keys() == self._pieces.keys()
+
+    def _place(self) -> None:
+        """Where the page said when a piece begins, and its clock is known, it needs no looking."""
+        if self._clock is None:
+            return
+        for key, piece in self._pieces.items():
+            if piece.begins is not None and key not in self._places:
+                at = self._clock + piece.begins * RATE
+                self._places[key] = math.floor(at)
+                self._moved[key] = delayed(piece.samples, at - math.floor(at))
+
+    def _sounds(self) -> bool:
+        """Whether it is known what is being played at the end of the sound."""
+        return any(
+            at <= self._end < at + self._pieces[key].samples.size
+            for key, at in self._places.items()
+        )
+
+    def _look(self) -> None:
         """Find the piece that is heard now, and since when."""
         window = self._heard[-_FOUND_IN:]
         if window.size < _FOUND_IN or np.sqrt(np.mean(window**2)) < _QUIET:
             return
-        found = [(*_whitened_peak(window, piece), key) for key, piece in pieces.items()]
+        found = [(*_whitened_peak(window, p.samples), key) for key, p in self._pieces.items()]
         for height, lag, key in sorted(found, key=lambda f: -f[0]):
-            if height > _SURE or _explained(window, pieces[key], lag) > _ALONE:
-                self._key, self._piece = key, pieces[key]
-                self._began = self._end - window.size + lag
-                self._unheard = self._fitted = 0
+            piece = self._pieces[key]
+            if height > _SURE or _explained(window, piece.samples, lag) > _ALONE:
+                at = self._end - window.size + lag
+                if self._unheard > _PATIENCE:
+                    self._path = None  # what was learned was of something else
+                self._unheard = 0
+                if self._places.get(key) != at:
+                    self._places, self._moved = {key: at}, {}
+                    if piece.begins is not None:
+                        self._clock = at - piece.begins * RATE
+                        self._place()
                 return
 
-    def _fit(self) -> None:
-        """Learn what the loudspeaker and the room make of the piece, where it is heard alone."""
-        if self._key is None:
-            return
-        since = min(self._heard.size, self._end - self._began)
-        if self._end - self._fitted < _REFITTED and self._filter is not None:
-            return
-        if since < _LEAST_FITTED:
-            return
-        self._fitted = self._end
-        heard = self._heard[-since:]
-        played = self._played(self._heard.size - since, since)
-        made = _least_squares(played, heard, 0, _TAPS)
-        own = np.convolve(played, made, "valid")
-        alone = np.sum((heard - own) ** 2) < (1 - _ALONE) * np.sum(heard**2)
-        if alone:
-            self._filter = made
-        elif self._filter is None:
-            self._filter = _short_filter(played, heard)
+    def _begin(self) -> None:
+        """Learn what the room makes of a piece, several times over from its first sound."""
+        first = self._end - self._heard.size
+        blocks = [
+            (self._played(at), self._at(at, BLOCK))
+            for at in range(first, self._end - BLOCK + 1, BLOCK)
+        ]
+        played, heard = (sum(float(np.sum(b[n][-BLOCK:] ** 2)) for b in blocks) for n in (0, 1))
+        self._path = EchoPath(heard / max(played, 1.0))
+        for block in blocks * _TIMES_OVER:
+            self._path.heard_of(*block)
 
-    def _played(self, first: int, size: int) -> _Samples:
-        """Of the piece, what may be heard in so many samples from one of those kept on."""
-        at = self._end - self._heard.size + first - self._began
-        return _stretch(self._piece, at + _BEFORE - _TAPS + 1, size + _TAPS - 1)
+    def _at(self, first: int, size: int) -> _Samples:
+        """So many samples of the stream, among those kept."""
+        start = first - self._end + self._heard.size
+        return self._heard[start : start + size]
+
+    def _played(self, first: int) -> _Samples:
+        """What was played that may be heard in a block from a sample of the stream on."""
+        played = np.zeros((PARTS + 1) * BLOCK)
+        for key, at in self._places.items():
+            piece = self._moved.get(key, self._pieces[key].samples)
+            played += _stretch(piece, first + _EARLIER - PARTS * BLOCK - at, played.size)
+        return played
 
     def _rest(self, first: int, size: int) -> _Samples:
-        """So many of the samples kept, without the piece."""
-        heard = self._heard[first : first + size]
-        if self._key is None or self._filter is None or not size:
+        """So many samples from one on, without what was played."""
+        heard = self._at(first, size)
+        if not self._places or self._path is None or not size:
             return heard
-        own = np.convolve(self._played(first, size), self._filter, "valid")
-        power = float(np.sum(heard**2))
+        blocks = range(0, size, BLOCK)
+        own = np.concatenate(
+            [self._path.heard_of(self._played(first + n), heard[n : n + BLOCK]) for n in blocks]
+        )
+        power, loud = float(np.sum(heard**2)), float(np.sum(own**2))
         explained = power - float(np.sum((heard - own) ** 2))
-        self._unheard = self._unheard + 1 if explained < _LEAST_EXPLAINED * power else 0
-        return _gated(heard - own, own) if explained > 0 else heard
+        if loud > _AUDIBLE * power:
+            self._unheard = self._unheard + 1 if explained < _LEAST_EXPLAINED * loud else 0
+        if explained <= 0:
+            self._loudest[0] = max(self._loudest[0], *_powers(heard))
+            return heard
+        taken = _powers(own)
+        ringing = np.zeros_like(taken)
+        for n, power in enumerate(taken):
+            self._ringing = max(power, _RINGING * self._ringing)
+            ringing[n] = self._ringing
+        rest = _gated(heard - own, ringing)
+        self._lately.extend(taken)
+        self._loudest = [max(self._loudest[0], *_powers(rest)), max(self._loudest[1], *taken)]
+        return rest
+
+
+def _powers(sound: _Samples) -> NDArray[np.float64]:
+    """The mean power of each frame; the last may be filled up with silence."""
+    padded = np.zeros(-(-sound.size // _FRAME) * _FRAME)
+    padded[: sound.size] = sound
+    return np.asarray((padded.reshape(-1, _FRAME) ** 2).mean(axis=1))
 
 
 def _explained(window: _Samples, piece: _Samples, lag: int) -> float:
     """The share of a window's power that is a piece which begins with one of its samples."""
-    played = _stretch(piece, _BEFORE - _TAPS + 1 - lag, window.size + _TAPS - 1)
-    rest = window - np.convolve(played, _short_filter(played, window), "valid")
-    return 1 - float(np.sum(rest**2)) / float(np.sum(window**2))
+    edge = _FEW // 2
+    played = _stretch(piece, -lag - edge, window.size + 2 * edge)
+    direct = np.convolve(played, _least_squares(played, window), "valid")
+    return 1 - float(np.sum((window - direct) ** 2)) / max(float(np.sum(window**2)), 1e-9)
 
 
-def _gated(rest: _Samples, own: _Samples) -> _Samples:
-    """What is left, much softer where it can only be what the filter missed of the own voice."""
-    frames = -(-rest.size // _FRAME)
-    padded = (np.zeros(frames * _FRAME), np.zeros(frames * _FRAME))
-    for values, into in zip((rest, own), padded, strict=True):
-        into[: values.size] = values
-    left, taken = ((p.reshape(frames, _FRAME) ** 2).mean(axis=1) for p in padded)
-    speech = left > _MISSED * taken
+def _gated(rest: _Samples, ringing: NDArray[np.float64]) -> _Samples:
+    """What is left, much softer where it can only be what was missed of what rings in the room."""
+    speech = _powers(rest) > _MISSED * ringing
     near = speech.copy()
     for by in range(1, _ROUND + 1):
         near[by:] |= speech[:-by]
@@ -178,6 +260,13 @@ def _whitened_peak(window: _Samples, piece: _Samples) -> tuple[float, int]:
     return height, at if at < window.size else at - size
 
 
+def delayed(piece: _Samples, by: float) -> _Samples:
+    """A piece that begins by some part of a sample later."""
+    size = 1 << piece.size.bit_length()
+    turned = np.exp(-2j * np.pi * by * np.fft.rfftfreq(size))
+    return np.asarray(np.fft.irfft(np.fft.rfft(piece, size) * turned, size)[: piece.size + 1])
+
+
 def _stretch(piece: _Samples, first: int, size: int) -> _Samples:
     """Samples of a piece from `first` on, silence before and after it."""
     out = np.zeros(size)
@@ -187,23 +276,11 @@ def _stretch(piece: _Samples, first: int, size: int) -> _Samples:
     return out
 
 
-def _least_squares(played: _Samples, heard: _Samples, first: int, count: int) -> _Samples:
-    """The taps from `first` on of the filter that makes of what was played what is heard."""
-    size = 1 << (played.size - 1).bit_length()
-    spectrum = np.fft.rfft(played, size)
-    own = np.fft.irfft(np.abs(spectrum) ** 2, size)[:count]
-    # Tap k weighs what was played `_TAPS - 1 - k` samples on in `played`.
-    both = np.fft.irfft(np.conj(np.fft.rfft(heard, size)) * spectrum, size)[:_TAPS][::-1]
-    square = own[np.abs(np.subtract.outer(np.arange(count), np.arange(count)))]
-    square[np.diag_indices(count)] += 1e-4 * own[0] + 1e-9
-    return np.asarray(np.linalg.solve(square, both[first : first + count]))
-
-
-def _short_filter(played: _Samples, heard: _Samples) -> _Samples:
-    """One with nothing but the direct sound: that much is learned under speech, too."""
-    made, first = np.zeros(_TAPS), _BEFORE - _FEW // 2
-    made[first : first + _FEW] = _least_squares(played, heard, first, _FEW)
-    return made
+def _least_squares(played: _Samples, heard: _Samples) -> _Samples:
+    """The short filter that makes of what was played what is heard, as far as it can."""
+    columns = np.lib.stride_tricks.sliding_window_view(played, heard.size)
+    square = columns @ columns.T + np.eye(len(columns)) * (1e-4 * float(np.sum(played**2)) + 1e-9)
+    return np.asarray(np.linalg.solve(square, columns @ heard))[::-1]
 
 
 def piece_of(wav: bytes) -> _Samples:
@@ -217,17 +294,33 @@ class OwnVoice:
 
     def __init__(self) -> None:
         self._canceller = Canceller()
-        self._pieces: dict[Hashable, _Samples] = {}
+        self._samples: dict[Hashable, _Samples] = {}
 
     @property
     def held(self) -> int:
         """Samples that went in and did not come out yet."""
         return self._canceller.held
 
-    def out_of(self, sound: bytes, playing: Mapping[Hashable, bytes]) -> bytes:
-        for key in [key for key in self._pieces if key not in playing]:
-            del self._pieces[key]
-        for key, wav in playing.items():
-            if key not in self._pieces:
-                self._pieces[key] = piece_of(wav)
-        return self._canceller.feed(sound, self._pieces)
+    @property
+    def plays(self) -> bool:
+        """Whether something may be heard that the desk plays."""
+        return bool(self._samples)
+
+    def begins(self) -> None:
+        """An utterance may begin with what comes out now."""
+        self._canceller.begins()
+
+    @property
+    def is_left_over(self) -> bool:
+        """Whether the utterance is nobody's, but what is left of the own voice."""
+        return self._canceller.is_left_over
+
+    def out_of(self, sound: bytes, playing: Mapping[Hashable, tuple[bytes, float | None]]) -> bytes:
+        """The sound without these, each with the time at which it begins if the page said so."""
+        for key in [key for key in self._samples if key not in playing]:
+            del self._samples[key]
+        for key, (wav, _) in playing.items():
+            if key not in self._samples:
+                self._samples[key] = piece_of(wav)
+        pieces = {key: Piece(self._samples[key], begins) for key, (_, begins) in playing.items()}
+        return self._canceller.feed(sound, pieces)

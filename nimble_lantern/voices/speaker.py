@@ -68,6 +68,7 @@ class Speaker:
         self._sounds: dict[tuple[str, float], Sound] = {}
         self._recent: deque[tuple[float, str]] = deque(maxlen=24)
         self._read_until = float("-inf")
+        self._begins: dict[Hashable, float] = {}
         self._heard_last: dict[Hashable, tuple[str, float]] = {}
         self._heard_at = float("-inf")
 
@@ -125,6 +126,12 @@ class Speaker:
             self._at = max(0, min(sentence, len(self._now.texts) - 1))
             self._recent.append((self._clock(), self._text()))
 
+    def begins(self, number: int, piece: int, at: float) -> None:
+        """When a page will begin to play a piece, in seconds of the clock that its sound has."""
+        with self._lock:
+            if self._now is not None and self._now.number == number:
+                self._begins[number, piece] = at
+
     def _ended(self) -> None:
         if not self.answering:
             self._read_until = self._clock()
@@ -171,17 +178,26 @@ class Speaker:
                 self._sounds.pop(next(iter(self._sounds)))
             return made
 
-    def sounding(self) -> dict[Hashable, bytes]:
-        """The sound, as WAV, of the pieces that may be heard in the room now, by their keys."""
+    def sounding(self) -> dict[Hashable, tuple[bytes, float | None]]:
+        """The pieces that may be heard in the room now, by their keys.
+
+        Each has its sound, as WAV, and when it begins by the page's clock, where the page said so.
+        """
         with self._lock:
             if (now := self._now) is not None:
-                at = range(max(0, self._at - 1), min(self._at + 1, len(now.texts)))
+                last = self._at + ((now.number, self._at + 1) in self._begins)
+                at = range(max(0, self._at - 1), min(last + 1, len(now.texts)))
                 self._heard_last = {(now.number, n): (now.texts[n], now.rate) for n in at}
                 self._heard_at = self._clock()
             elif self._clock() - self._heard_at > ROOM_SECONDS:
                 self._heard_last = {}
+            self._begins = {
+                key: self._begins[key] for key in self._begins if key in self._heard_last
+            }
             kept = ((key, self._sounds.get(said)) for key, said in self._heard_last.items())
-            return {key: sound.wav for key, sound in kept if sound is not None}
+            return {
+                key: (sound.wav, self._begins.get(key)) for key, sound in kept if sound is not None
+            }
 
     def left_of(self, words: Sequence[str]) -> tuple[str, ...] | None:
         """What of heard words is not the desk's own voice; None if nothing is left of them.

@@ -208,10 +208,16 @@ def aloud(number: int, piece: int) -> Response:
 
 @pages.post("/spoken")
 def spoken() -> Response:
-    """How far a page has come with reading aloud: the piece, the word in it, whether it is done."""
+    """How far a page has come with reading aloud: the piece, the word in it, whether it is done.
+
+    With "begins", when it will begin to play that piece, in seconds of its sound's clock.
+    """
     most = 1e9
     number, sentence, word = (int(_number(n, 0, most, 0)) for n in ("number", "sentence", "word"))
-    _desk().spoken(number, sentence, word, bool(request.values.get("done")))
+    if request.values.get("begins"):
+        _desk().begins(number, sentence, _number("begins", 0, most, 0))
+    else:
+        _desk().spoken(number, sentence, word, bool(request.values.get("done")))
     return _news()
 
 

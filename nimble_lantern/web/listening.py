@@ -113,6 +113,7 @@ class Listener:
         self._ended_at = self._pause = 0.0  # seconds since the cutter began
         self._goes_on = False
         self._spoilt = False  # something went wrong with the utterance: nothing more comes of it
+        self._looks = False  # the page may allow something else than when it was last looked at
         desk.ears = self._microphone
         desk.fetches = self._fetches
         if larger is not None:
@@ -191,6 +192,7 @@ class Listener:
             fresh = sound[(self._wanted - start) * 2 : len(sound) // 2 * 2]
             self._wanted += len(fresh) // 2
             self._at = spoken_at + (self._wanted - start) * 1000 / RATE
+            self._without_fault(self._look)
             for cut in self._cutter.feed(self._without_own(fresh)):
                 self._without_fault(partial(self._heard, cut))
             self._without_fault(self._show_partial)
@@ -209,7 +211,7 @@ class Listener:
         except Exception:  # a voice whose sound cannot be read: it is heard, and nothing is lost
             traceback.print_exc(file=sys.stderr)
             self._own, rest = OwnVoice(), sound
-        self._cutter.hurried = self._own.held > 0
+        self._cutter.hurried = self._own.plays
         return rest
 
     @contextmanager
@@ -319,6 +321,7 @@ class Listener:
         match cut.kind:
             case CutKind.PERHAPS:
                 self._spoken, self._spoilt = [], False
+                self._own.begins()
                 self._pairing.began()
                 now = self._desk.sitting
                 larger = now.lamp is Lamp.LIT and now.settings.engine in WITH_LARGER
@@ -335,13 +338,19 @@ class Listener:
                 if self._desk.sitting.lamp is Lamp.LIT:
                     self._desk.whisper(LISTENS)
             case CutKind.NONE:
-                self._pairing.dropped()
-                engine.drop()
-                self._with_larger(lambda model: model.drop())
+                self._nobody(engine)
+            case CutKind.ENDED if self._own.is_left_over:
+                self._nobody(engine)
+                self._desk.whisper("")
             case CutKind.ENDED:
                 self._ended_at = cut.at
                 self._with_larger(lambda model: model.end())
                 self._end(engine)
+
+    def _nobody(self, engine: LiveEngine) -> None:
+        self._pairing.dropped()
+        engine.drop()
+        self._with_larger(lambda model: model.drop())
 
     def _fetches(self, name: str) -> None:
         """Fetch a larger model in the background, then listen with it."""
@@ -429,7 +438,7 @@ class Listener:
             self._desk.whisper("")
             if self._desk.sitting.lamp is Lamp.LIT and len(sound) / 2 / RATE > _CLICK_SECONDS:
                 self._desk_hears([replace(hearing, doubt=NOTHING)])
-            self._look()
+            self._looks = True
             return
         now = self._desk.sitting
         if now.settings.engine == "browser" and now.lamp is Lamp.LIT:
@@ -472,11 +481,16 @@ class Listener:
             # What still waits for the browser's words must be heard again after a restart.
             done = n == len(hearings) and not self._pairing.waits
             self._desk.hear(hearing, self._mark() if done else None)
-        self._look()
+        self._looks = True
 
     def _look(self) -> None:
-        """Listen for what the page allows now, but never in the middle of an utterance."""
-        if not self._cutter.active:
+        """Listen for what the page allows now, but never in the middle of an utterance.
+
+        That takes a while, so it is done with the next sound: the page is told first what came of
+        the last, and falls silent if it was to.
+        """
+        if self._looks and not self._cutter.active:
+            self._looks = False
             self._ready().look(self._scene())
 
     def _with_patience(self) -> None:

@@ -21,6 +21,8 @@ TEXT = (
     "The ferry leaves the quay at noon. Please bring warm clothes and a lamp for the cellar.",
 )
 _SENTENCES = 4
+_PAUSE = 0.2
+"""Seconds between sentences, as the page makes them."""
 _BEGINS = 2.2
 """Seconds after the request, by which the page has begun to read."""
 _STOP_AFTER = 3.2
@@ -61,7 +63,7 @@ class OwnVoice(BrowserCase):
         whole = samples(bytes(2 * (begins + own.size + 3 * RATE)))
         whole[quiet[0] :][: request.size] += request
         stops = round(RATE * _STOP_AFTER)
-        own = own[: stops + stop.size] * level  # it is silent soon after
+        own = own[: stops + stop.size + RATE] * level  # it is silent soon after
         whole[begins:][: own.size] += own
         whole[begins + stops :][: stop.size] += stop
         return write(self.folder / "mixed.wav", sound_of(whole))
@@ -69,7 +71,7 @@ class OwnVoice(BrowserCase):
     def _read(self) -> Samples:
         """What the desk plays of the text, one sentence after another."""
         self.server.says("read from the top")
-        gap = np.zeros(round(0.05 * RATE))
+        gap = np.zeros(round(_PAUSE * RATE))
         played: list[Samples] = []
         for n in range(_SENTENCES):
             with urllib.request.urlopen(f"{self.server.address}/aloud/1/{n}") as answer:

@@ -88,6 +88,12 @@ class Speaking(PageCase):
         assert aloud is not None
         self.assertEqual((aloud.at, aloud.word), (1, 2))
         self.assertIn("looks-aloud-word", self.client.get("/").get_data(as_text=True))
+        told = {"number": playing["number"], "sentence": 1, "begins": "12.25"}
+        self.assertLess(self.client.post("/spoken", data=told).status_code, 300)
+        self.client.get(f"/aloud/{playing['number']}/1")
+        sounds = self.desk.speaker.sounding()
+        self.assertEqual([begins for _, begins in sounds.values()], [None, 12.25][-len(sounds) :])
+        self.assertEqual(self.desk.sitting.aloud, aloud)
         self.client.post("/lines", data={"line": "stop"})
         self.assertEqual(self.client.get(f"/aloud/{playing['number']}/0").status_code, 404)
         for data in ({}, {"number": "x", "sentence": "-1"}, {"number": 99, "done": 1}):

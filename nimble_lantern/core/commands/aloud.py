@@ -143,7 +143,7 @@ def read_on(sitting: Sitting, named_marks: bool = False) -> Done | Refusal:
 @command(
     "read from the (top | start | beginning) [{named_marks}]",
     "read (everything | it all | all of it | the whole thing | the whole (letter | text))"
-    " [aloud] [to me] [{named_marks}]",
+    " [aloud] [to me] [(from | at) the <beginning>] [{named_marks}]",
     "start reading [(aloud | from the <beginning> | at the <beginning>)]",
     "read [me] [(it | that | this | everything)] all <read_out> [from the <beginning>]",
     "read [me] (it | that | this | everything) all",
@@ -279,8 +279,8 @@ def wait(sitting: Sitting) -> Done | Refusal:
 
 
 @command(
-    Way("(go on | carry on | continue | resume)", when=_reads),
-    "(go on | carry on | continue | resume | keep) reading [aloud]",
+    Way("(go on | carry on | continue | resume | keep (going | on) | proceed)", when=_reads),
+    "(go on | carry on | continue | resume | keep [on] | start) reading [aloud] [again]",
     Way("read on", when=_reads),
     heard=1,
     example="go on reading",
@@ -356,7 +356,7 @@ CATALOGUE.table("whole_paragraph", {"paragraph": True})
 
 
 @command(
-    "(skip | skip this | next | [go to] the next) [(a | one | the)] paragraph",
+    "(skip | skip this | next | [(go [on] | skip | on)] [to] the next) [(a | one | the)] paragraph",
     "(back | go back) [(a | one)] {paragraph:whole_paragraph}",
     "(go | back | go back) to the (start | beginning) of (the | this) {again:whole_paragraph}",
     heard=1,
@@ -387,12 +387,10 @@ def paragraph(sitting: Sitting, paragraph: bool | None = None, again: bool | Non
 CATALOGUE.table(
     "pace",
     {
-        "slower": -1,
-        "faster": 1,
-        "(more slowly)": -1,
-        "(more quickly | quicker)": 1,
-        "(too fast)": -1,
-        "(too slow)": 1,
+        "(slower | slow down | more slowly | too fast | too quick)": -1,
+        "not [quite] so (fast | quick | quickly)": -1,
+        "(faster | speed up | more quickly | quicker | too slow)": 1,
+        "not [quite] so (slow | slowly)": 1,
     },
 )
 

@@ -72,6 +72,12 @@ def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
     return of_the_page(parse.args.get("target"))
 
 
+def _no_table(sitting: Sitting, parse: Parse) -> bool:
+    """A table becomes text in its own way."""
+    target = parse.args.get("target")
+    return not isinstance(target, Units) or target.unit is not Unit.TABLE
+
+
 def _whole(sitting: Sitting, parse: Parse) -> bool:
     """ "Tea at four should be a heading", where that is all of a line."""
     target = parse.args.get("target")
@@ -195,6 +201,7 @@ _LEVELS = 3
     example="normal text",
     group="format",
     here=True,
+    when=_no_table,
 )
 def normal(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     """Make a heading, list item or quotation an ordinary paragraph again."""

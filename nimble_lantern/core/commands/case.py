@@ -137,6 +137,7 @@ def upper(sitting: Sitting, target: Places) -> Done:
         "{target} (needs | wants | with | <shall> have) a (small | little) {letter:words}",
         when=_its_letter,
     ),
+    Way("[a] (small | little) {letter:words} (on | for) {target}", when=_its_letter),
     "{target} <should_not> have (a capital [letter] | capitals | a big letter)",
     "{target} <should_not> be [(in | all)] [all] (capitals | caps | capital letters | upper case)",
     example="make that lower case",

@@ -14,7 +14,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.measures import names_a_sort
-from nimble_lantern.core.targets.model import Places, Unit, Words, of_a_grid, of_the_page
+from nimble_lantern.core.targets.model import Places, Unit, Units, Words, of_a_grid, of_the_page
 from nimble_lantern.core.targets.resolve import nth_like
 from nimble_lantern.core.targets.words import in_a_list, named_as_written, places
 
@@ -376,15 +376,24 @@ def move_by(sitting: Sitting, target: Places, upward: int, number: int = 1) -> D
     return Done(after.about([whole]), f"moved {quoted(after.document.text(whole))}")
 
 
+def _not_within_a_table(sitting: Sitting, parse: Parse) -> bool:
+    """Rows and columns keep their cells where they are moved in their table."""
+    place = parse.args.get("place")
+    there = isinstance(place, Units) and place.unit is Unit.TABLE or of_a_grid(place)
+    return not (there and of_a_grid(parse.args.get("target")))
+
+
 @command(
     "<shift> {target} (to | at) the [very] {edge:docedge} of {place:target}",
     Way(
         "<set_down> {target} (to | at) the [very] {edge:docedge} of {place:target}",
         when=_parts_or_items,
     ),
+    Way("{target} to the [very] {edge:docedge} of {place:target}", when=_parts_or_items),
     example="move the last item to the start of the list",
     group="revising",
     moves=True,
+    when=_not_within_a_table,
 )
 def move_to_edge(sitting: Sitting, target: Places, place: Places, edge: str) -> Done | Refusal:
     """Move a target to the start or the end of another."""

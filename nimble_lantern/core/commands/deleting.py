@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from nimble_lantern.core.commands.table_here import table_of, whole_out
 from nimble_lantern.core.commands.wording import many, named, near, words_in
 from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.document import edits, units
@@ -155,6 +156,8 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
 )
 def delete(sitting: Sitting, target: Places) -> Done:
     """Delete a target.  The trail says how much went."""
+    if target.unit is Unit.TABLE and not isinstance(table := table_of(sitting, target), Refusal):
+        return whole_out(sitting, table)
     ranges = target.ranges
     how_much, what = words_in(sitting, ranges), named(sitting.document, ranges)
     whole = target.unit in (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)

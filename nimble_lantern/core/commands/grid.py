@@ -43,11 +43,21 @@ from nimble_lantern.core.targets.model import Places, Tabled, Unit, Units
 CATALOGUE.table(
     "side",
     {
-        "(before | above | left of | to the left of | in front of | over)": -1,
-        "(after | below | right of | to the right of | behind | under)": 1,
+        "(before | above | left of | to the left of | on the left of | in front of | over)": -1,
+        "(after | following | below | right of | to the right of | on the right of | behind | under"
+        " | beneath | underneath)": 1,
     },
 )
-CATALOGUE.table("ended", {"at the (end | bottom | right)": 1, "at the (start | top | left)": -1})
+CATALOGUE.table(
+    "ended",
+    {
+        "(at | on | to | onto) the [very] (end | bottom | foot | right [hand side])"
+        " [of <the_table>]": 1,
+        "(at | on | to) the [very] (start | top | left [hand side]) [of <the_table>]": -1,
+    },
+)
+CATALOGUE.table("the_table", {"(the | this | that) table": True})
+CATALOGUE.table("adding", {"(add | append | insert | put [in])": True})
 CATALOGUE.table("grid", {"(row | rows)": Unit.ROW, "(column | columns)": Unit.COLUMN})
 
 
@@ -62,8 +72,9 @@ CATALOGUE.table("a_row", {"(row | line | more)": Unit.ROW})
 CATALOGUE.table(
     "one_more",
     {
-        "(add | insert | put [in] | <wish> | make room for) [(a | an | another | one | one more)]"
+        "(<adding> | <wish> | make room for) [(a | an | another | one | one more)]"
         " [(new | empty | blank | extra)]": True,
+        "(a | another | one more | [a] new | an extra)": True,
     },
 )
 
@@ -72,32 +83,29 @@ CATALOGUE.table("row_or_line", {"(row | line)": Unit.ROW}, heard=False)
 
 
 @command(
-    "(add | insert | put in | make) [(a | another | one more)] [new] {grid} [{ended}]",
+    "(<adding> | make) [(a | another | one more)] [new] {grid} [{ended}]",
     "[(<wish> | <begin> | <put>)] (another | one more | a new | a further | an extra) {grid}"
     " [{ended}]",
     "<wish> a {grid} [{ended}]",
-    "(add | insert | put in) (a | another) [new] {words} column",
-    "(add | insert | put in) {number} [more] {grid} [{ended}]",
-    Way("(add | insert | put) [(a | another)] [new] {grid} {side} {target}", when=_of_grid),
-    "(add | insert | put) (a | another) [new] {grid} {side} [(this | it) [one]]",
+    "<the_table> (needs | wants | could do with | <shall> have) (a | another | one more | an extra)"
+    " {grid} [{ended}]",
+    "(extend | lengthen | widen) <the_table> by (a | one | another) {grid} [{ended}]",
+    "<adding> (a | another) [new] {words} column",
+    "<adding> {number} [more] {grid} [{ended}]",
+    Way("<adding> [(a | another)] [new] {grid} {side} {target}", when=_of_grid),
+    "<adding> (a | another) [new] {grid} {side} [(this | it) [one]]",
     Way(
-        "(add | insert | put [in]) [(a | another)] [new] column {side} [the] {words}",
+        "<adding> [(a | another)] [new] column {side} [the] {words}",
         when=heads_a_column,
     ),
     Way(
-        "(add | insert | put [in]) [(a | another)] [new] column between [the] {words} and"
-        " [the] {other:words}",
+        "<adding> [(a | another)] [new] column between [the] {words} and [the] {other:words}",
         when=heads_a_column,
     ),
-    "(add | insert | put in) (a | another) [new] column (called | named | for | headed) {words}",
+    "<adding> (a | another) [new] column (called | named | for | headed) {words}",
     Way("<one_more> {grid:a_row} {side} [the] {words} [row]", when=heads_a_row),
     Way(
-        "(a | another | one more) [(new | empty | blank | extra)] {grid:a_row} {side} [the] {words}"
-        " [row]",
-        when=heads_a_row,
-    ),
-    Way(
-        "(add | insert | put) (a | another) [new] {grid:row_or_line} (to | in) (the | this) table"
+        "<adding> (a | another) [new] {grid:row_or_line} (to | in) (the | this) table"
         " {side} [the] {words} [row]",
         when=heads_a_row,
     ),
@@ -236,16 +244,30 @@ CATALOGUE.table(
     {
         "(up | left | to the left | forward | one up | one to the left)": -1,
         "(down | right | to the right | back | one down | one to the right)": 1,
-        "to the (top | start | front | left end | very top)": -9_999,
-        "to the (bottom | end | right end | very end)": 9_999,
+        "to the [(very | far)] (top | start | front | left [end]) [of <the_table>]": -9_999,
+        "to the [(very | far)] (bottom | end | right [end]) [of <the_table>]": 9_999,
+        "first": -9_999,
+        "last": 9_999,
+    },
+)
+
+
+CATALOGUE.table(
+    "ending",
+    {
+        "(first | to the [(very | far)] (top | start | front | left))": -9_999,
+        "(last | to the [(very | far)] (bottom | end | right))": 9_999,
     },
 )
 
 
 @command(
     "<shift> {target:grid_part} {steps}",
+    "[<set_down>] {target:grid_part} {steps:ending}",
     Way("<shift> [the] {words} {steps}", when=heads_a_column),
     "<shift> {target:grid_part} {side} {goal:grid_part}",
+    "{target:grid_part} {side} {goal:grid_part}",
+    Way("[<shift>] {target:grid_part} {side} [the] {words}", when=heads_a_column),
     heard=0,
     example="move row two up",
     group="format",
@@ -270,8 +292,8 @@ def move(
     first = 1 if unit is Unit.ROW and heads and 0 not in numbers else 0
     size = table.rows if unit is Unit.ROW else table.columns
     order = [n for n in range(size) if n not in numbers]
-    if goal is not None:
-        there = part_of(sitting, goal)
+    if goal is not None or target is not None and words:
+        there = part_of(sitting, goal) if goal is not None else headed_by(sitting, words, unit)
         if isinstance(there, Refusal):
             return there
         if there.table != table or there.unit is not unit or there.numbers[0] in numbers:
@@ -370,9 +392,24 @@ def _headed(sitting: Sitting, header: bool) -> Done | Refusal:
 CATALOGUE.table(
     "falling",
     {
-        "(backwards | descending | in reverse | the other way [round] | from high to low"
-        " | largest first | newest first | last first | downwards | from z to a)": True,
-        "(ascending | upwards | from low to high | smallest first | from a to z)": False,
+        "(backwards | [in] descending [order] | in reverse [order] | the other way [round]"
+        " | [from] (high | highest | largest | biggest | most) to (low | lowest | smallest | least)"
+        " | [with the] (largest | biggest | highest | newest | latest | most | last) first"
+        " | downwards"
+        " | from z to a)": True,
+        "([in] ascending [order] | upwards | alphabetically | in alphabetical order"
+        " | by the alphabet | numerically | [from] (low | lowest | smallest) to (high | highest"
+        " | largest) | [with the] (smallest | lowest | least | oldest | earliest | fewest) first"
+        " | from a to z)": False,
+    },
+)
+
+
+CATALOGUE.table(
+    "extreme",
+    {
+        "(smallest | lowest | least | fewest | earliest | oldest)": False,
+        "(largest | biggest | highest | greatest | most | latest | newest)": True,
     },
 )
 
@@ -390,8 +427,12 @@ CATALOGUE.table(
     "(sort | order | arrange) by column {number} [{falling}]",
     "(sort | order | arrange) by the {position} column [{falling}]",
     "(sort | order | arrange) the {words} column [{falling}]",
+    "(sort | order | arrange) [(the | this)] [(table | rows | it)] {falling} (by | on) [the]"
+    " {words} [column]",
     "sort (the | this) table [{falling}]",
-    Way("(smallest | lowest | least) {words} [(number | figure)] first", when=heads_a_column),
+    Way("(put | get | list | arrange) [the] {words} (in | into) {falling}", when=heads_a_column),
+    Way("(put | get | list | arrange) [the] {words} {falling}", when=heads_a_column),
+    Way("{falling:extreme} {words} [(number | figure)] first", when=heads_a_column),
     Way("[the] {words} [column] in order [{falling}]", when=heads_a_column),
     Way(
         "<wish> (the | this) (table | rows) (sorted | ordered | in order) [by | of] [the] {words}"
@@ -459,6 +500,8 @@ def _one_column(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     Way("(make | set | get) {target} {wide}", when=_one_column),
+    Way("{target} <shall> be {wide}", when=_one_column),
+    Way("{wide:more_room} for {target}", when=_one_column),
     Way("{target} {wide}", when=_one_column),
     "{wide:widen} {target:grid_part}",
     Way("give {target} {wide:more_room}", when=_one_column),

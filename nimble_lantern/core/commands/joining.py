@@ -18,6 +18,8 @@ from nimble_lantern.core.document.edits import (
     delete,
 )
 from nimble_lantern.core.document.model import Document, Format, Kind, Piece, Position, Range
+from nimble_lantern.core.document.tables import table_at
+from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.frequency import zipf
@@ -338,6 +340,10 @@ def _cells_of(
             ones, others = blocks[:half], blocks[half:]
     else:
         assert a is not None and b is not None
+        headed = _headed(document, a), _headed(document, b)
+        if headed[0] and headed[1]:
+            # "Swap kitchen and boat" is said of those columns.
+            return list(zip(*headed, strict=True))
         ones, others = (
             [n for r in places.ranges for n in range(r.start.block, r.end.block + 1)]
             for places in (a, b)
@@ -348,6 +354,20 @@ def _cells_of(
     if not all(block.cell for block in every) or len(ones) != len(others):
         return Refusal("Only rows with rows, and columns with columns, can change places.")
     return list(zip(ones, others, strict=True))
+
+
+def _headed(document: Document, places: Places) -> list[int]:
+    """The cells of the column whose heading stands at a place, heading included; none elsewhere."""
+    r = places.first
+    block = document.blocks[r.start.block]
+    if block.cell is None or not block.cell.header or r != block_range(document, r.start.block):
+        return []
+    if len(places.ranges) > 1:
+        return []
+    table = table_at(document.blocks, r.start.block)
+    if table is None:
+        return []
+    return [table.cell(row, block.cell.column) for row in range(table.rows)]
 
 
 def _cells_swapped(sitting: Sitting, pairs: Pairs) -> Done:

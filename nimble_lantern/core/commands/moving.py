@@ -10,7 +10,7 @@ from nimble_lantern.core.document import units
 from nimble_lantern.core.document.layout import edges
 from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit, of_the_page
 
@@ -118,14 +118,22 @@ def after(sitting: Sitting, target: Places) -> Done:
     return Done(sitting.placed(target.first.end), f"after {where}")
 
 
+CATALOGUE.table(
+    "where_i_was",
+    {
+        "where (i | we) (was | were | have been | stopped | left off | came from)"
+        " [(writing | before | just now | a moment ago)]": True,
+    },
+)
+
+
 @command(
-    "<go> [back] to where (i | we) (was | stopped | left off) [writing]",
-    "<go> back to where i was writing",
-    "back to where (i | we) (was | stopped | left off) [writing]",
+    "<go> [back] to <where_i_was>",
+    "(back | return) to <where_i_was>",
+    "(resume | pick up | carry on | go on | continue) [writing] <where_i_was>",
     "back to [my] (writing | place)",
-    "return to where (i | we) (was | stopped | left off) [writing]",
-    "(resume | pick up) [writing] where (i | we) (stopped | left off)",
-    "(carry on | go on | continue) [writing] where (i | we) (stopped | left off)",
+    "(<go> | take me) back <where_i_was>",
+    "back to the (place | spot) [where] (i | we) (was | were | came from) [before]",
     example="go back to where i stopped",
     group="moving",
 )

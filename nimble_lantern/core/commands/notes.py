@@ -114,6 +114,8 @@ def _on_the_page(sitting: Sitting, parse: Parse) -> bool:
         " {text:words}",
         when=_on_the_page,
     ),
+    "(<wish> | add | put | make | write | leave) a [margin] (comment | remark) (for | about | to)"
+    " {target} {text:words}",
     "note (on | beside) {target} {text:words}",
     Way("note (about | for) {target} {text:words}", when=_on_the_page),
     Way("{target} note {text:words}", when=_on_the_page),
@@ -205,6 +207,7 @@ def show(
     return note if isinstance(note, Refusal) else _shown(sitting, note)
 
 
+CATALOGUE.table("ways_along", {"(on | forward | forwards)": 1, "(back | backward | backwards)": -1})
 CATALOGUE.table("step", {"(next | following)": 1, "(previous | last | earlier)": -1})
 
 
@@ -212,6 +215,8 @@ CATALOGUE.table("step", {"(next | following)": 1, "(previous | last | earlier)":
     "[<go>] [to] [the] {step} [margin] (note | comment)",
     "(show | read) [me] the {step} [margin] (note | comment)",
     "[<go>] [to] [the] {step} open [margin] note",
+    "[<go>] [(back | on)] [to] the [margin] (note | comment) {step:beside_it}",
+    "<go> {step:ways_along} (a | one) [margin] (note | comment)",
     heard=1,
     example="next note",
     group="revising",
@@ -295,6 +300,7 @@ def _edited(sitting: Sitting, note: Note, said: str, text: str | None = None,
     heard=1,
     example="change note one to ask the ferry company",
     group="revising",
+    annotates=True,
     when=_there_are,
 )
 def change(
@@ -316,11 +322,14 @@ def change(
     " {text:words}",
     "(answer | reply to) (the {position} | this | that | the) note (with | saying | colon)"
     " {text:words}",
+    "(answer [to] | reply to | respond to | (write | put | say | add) under)"
+    " (<the_note> [number] {number} | [the] {position} (note | comment)) {text:words}",
     "(add | append) to note [number] {number} {text:words}",
     "(add | append) {text:words} to note [number] {number}",
     heard=1,
     example="answer note one they said yes",
     group="revising",
+    annotates=True,
     when=_there_are,
 )
 def answer(

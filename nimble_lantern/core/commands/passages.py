@@ -40,8 +40,8 @@ CATALOGUE.table("use", {"(insert | put in | use | paste | drop in | call up)": T
 CATALOGUE.table(
     "use_else",
     {
-        "(add | write | give me | fill in | bring in | put | set | enter | place | pop in | start"
-        " | begin | do)": True
+        "(add | write | type | print | give me | fill in | bring in | put | set | enter | place"
+        " | pop in | start | begin | do)": True
     },
 )
 MOST_SHOWN = 200
@@ -109,6 +109,7 @@ def _put(sitting: Sitting, passage: Passage) -> Done:
     Way("<use_else> (my | the | in my) {passage} [(here | in here | in)]", when=_exists),
     "(<use> | <use_else>) [(my | the)] {passage} passage [here]",
     "passage {passage}",
+    Way("[(the | my)] {passage} (here | goes here | comes here)", when=_exists),
     Way("(close | end | finish) with (the | my) {passage}", when=_exists),
     Way("[the] {passage} passage", when=_exists),
     Way("{passage}", when=_by_name_alone),
@@ -154,6 +155,8 @@ def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
     "(make | turn) {target} (a | into a) passage [(called | named | and call it)] {text:words}",
     "(save | keep | call) this passage [as] {text:words}",
     Way("(keep | save | store | remember) this as {text:words}", when=_named_short),
+    Way("(keep | save | store | remember) this (under the name | under | by the name) {text:words}",
+        when=_named_short),
     Way("(keep | save | store | remember) (that | the selection) as {text:words}",
         when=_named_of_selection),
     "make a passage (of | from | out of) {target} [and] (called | named | call it) {text:words}",
@@ -324,6 +327,9 @@ def _was_at_blank(sitting: Sitting, parse: Parse) -> bool:
     return any(r.start <= t.start and t.end <= r.end for r in filled_now for t in sitting.that)
 
 
+CATALOGUE.table("beside_it", {"before": -1, "after": 1})
+
+
 def _next(sitting: Sitting, at: Position) -> Done:
     """On to the next blank from a place; after the last, the first; else back to writing."""
     found = open_blanks(sitting.document)
@@ -336,6 +342,7 @@ def _next(sitting: Sitting, at: Position) -> Done:
 
 @command(
     "[(<go> | go on | move on | on)] [to] [the] {step} (blank | gap | field)",
+    "[<go>] [back] [to] the (blank | gap | field) {step:beside_it}",
     "[<go>] [to] [the] {position} (blank | gap | field)",
     "[<go>] [to] the last (blank | gap | field)",
     "(fill | complete) [in] [the] (next | following) (blank | gap | field)",
@@ -505,8 +512,10 @@ def _are(sitting: Sitting) -> str:
 
 @command(
     "(show | preview | read | look at) [me] [the] passage {passage}",
+    "(show | preview | read | look at) [me] (the | my) {passage} passage",
     "what does [the] [passage] {passage} say",
     "what is in [the] passage {passage}",
+    Way("what is in [(the | my)] {passage}", when=_exists),
     heard=1,
     example="show the passage sign off",
     group="writing",

@@ -46,7 +46,8 @@ CATALOGUE.names("place", of=_names)
     "(give | let) this (place | spot) [have] the name {text:words}",
     "(remember | keep | mark | save) (this | the) (place | spot | point | position)"
     " (as | and call it) {text:words}",
-    "(make | set | put | drop | leave) a (place | marker) [here] (called | named) {text:words}",
+    "(make | set | put | drop | leave) a (place | marker | bookmark | mark) [here]"
+    " (called | named | with the name) {text:words}",
     "(call | name) [the place (at | of | where)] {target} the place {text:words}",
     "(call | name | mark) {target} as [the] place {text:words}",
     "bookmark (this | here) [as] {text:words}",
@@ -99,7 +100,7 @@ def go_to(sitting: Sitting, place: str) -> Done:
 
 
 @command(
-    "(forget | remove | delete | unname | drop) the (place | marker) [called] {place}",
+    "(forget | remove | delete | unname | drop) the (place | marker | bookmark) [called] {place}",
     "(forget | remove | unname) [the place] {place} as a place",
     heard=1,
     example="forget the place budget",

@@ -12,7 +12,7 @@ from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.document.styles import COLOURS
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, When, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, When, command, rule
 from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import VERBS
@@ -265,7 +265,9 @@ def _first_stands(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _in_a_cell(sitting: Sitting, parse: Parse) -> bool:
-    """ "Nell under kitchen is eleven": no words of a text are named so."""
+    """ "Nell under kitchen is eleven": no words of a text are named so; nor is "me" put there."""
+    if tuple(parse.args.get("text", ())) == ("me",):
+        return False
     return isinstance(parse.args.get("target"), Crossing) and _plain_words(sitting, parse)
 
 
@@ -274,6 +276,12 @@ def _of_what_is_selected(sitting: Sitting, parse: Parse) -> bool:
     text = tuple(parse.args.get("text", ()))
     plain = not set(text) & (TRADE_NOUNS | set(COLOURS)) and text[-1:] != ("it",)
     return sitting.selection is not None and sitting.fresh and plain
+
+
+@rule("from_what", "from {words}", heard=False)
+def _from_what(words: tuple[str, ...]) -> bool:
+    """What a cell says now, and anybody can see."""
+    return True
 
 
 def _each(when: When, *patterns: str) -> tuple[Way, ...]:
@@ -325,7 +333,8 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
     Way("(make | turn) {target} [(a | an)] {text}", when=_much_alike),
     Way("{target} <shall> (be | become) {text}", when=_alike_or_a_cell),
     Way("(put | write | say | have) {text:words} for {target}", when=_stretch),
-    Way("{target:crossed} (is | are | becomes | has) {text}", when=_in_a_cell),
+    Way("{target:crossed} (is | are | becomes | has) [now] {text}", when=_in_a_cell),
+    Way("<change> {target:crossed} <from_what> to {text}", when=_in_a_cell),
     Way(
         "(in | into | under | for) {target:crossed} (put | write | say | type | enter) {text}",
         when=_in_a_cell,

@@ -54,6 +54,7 @@ def _quoted(sitting: Sitting, parse: Parse) -> bool:
     "<select> {target:reach}",
     "select every (word | letter | line)",
     "make {target} the selection",
+    "(take | use | have) {target} (as | for) (the | my) selection",
     "<pick> {target:said_last}",
     *(
         Way(pattern, when=_shown)

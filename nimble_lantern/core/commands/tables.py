@@ -66,7 +66,10 @@ CATALOGUE.table("more", {"(a | another | one more | a new | a further | an extra
     "<make_table> table {columns:number} columns wide"
     " [and {rows:number} rows (deep | high | long)]",
     "<make_table> table [<placed_here>] (with | of) {rows:number} rows",
+    "[a] table (with | of) {columns:number} (columns | column) and {rows:number} (rows | row)",
+    "[a] table (with | of) {rows:number} (rows | row) and {columns:number} (columns | column)",
     "<make_table> {columns:number} column table [(with | of) {rows:number} rows]",
+    "<make_table> {columns:number} column [(and | by)] {rows:number} row table",
     "<make_table> table [<placed_here>]",
     "[<make_table>] [a] table [<placed_here>] {columns:number} (columns | column) [and | by]"
     " {rows:number} (rows | row)",
@@ -145,8 +148,9 @@ def _at(sitting: Sitting, table: Table, row: int, column: int) -> Done:
 @command(
     "[the] next cell",
     "(go | move) (on | to the right | right) [one] [cell]",
-    Way("(next [one] | across)", when=in_table),
+    Way("(next [one] | across [one] | one (across | on | along | to the right))", when=in_table),
     Way("<go> [on] [to] the next (cell | one)", when=in_table),
+    Way("one cell (on | along | further)", when=in_table),
     heard=1,
     example="next cell",
     group="format",
@@ -167,7 +171,8 @@ def next_cell(sitting: Sitting, table: Table) -> Done | Refusal:
     "[the] (previous | last) cell",
     "the cell before [(this | that) [one]]",
     Way("(previous [one] | go back [one])", when=in_table),
-    Way("back (one | a) cell", when=in_table),
+    Way("[<go>] back (one | a) cell", when=in_table),
+    Way("one (back | to the left)", when=in_table),
     heard=1,
     example="previous cell",
     group="format",
@@ -208,7 +213,8 @@ CATALOGUE.table("ways", {"(down | below)": 1, "(up | above)": -1})
 
 
 @command(
-    Way("[go | move] {ways} [one] [(cell | row)]", when=in_table),
+    Way("[<go>] {ways} [(a | one)] [(cell | row)]", when=in_table),
+    Way("[<go>] one [(cell | row)] {ways}", when=in_table),
     "[<go>] [to] the cell {ways}",
     Way("[<go>] [to] [the] next row (same column | below)", when=in_table),
     heard=1,
@@ -230,6 +236,11 @@ def down(sitting: Sitting, table: Table, ways: int = 1) -> Done | Refusal:
 @rule("named_cell", "row {a:number} [and] column {b:number}", "row {a:number} cell {b:number}")
 @rule("named_cell", "the {a:position} row [and] the {b:position} column")
 def _by_row(a: int, b: int) -> CellNamed:
+    return CellNamed(a, b)
+
+
+@rule("named_cell", "row {a:number} [the] {b:position} (column | cell)", heard=False)
+def _in_a_row(a: int, b: int) -> CellNamed:
     return CellNamed(a, b)
 
 
@@ -321,6 +332,8 @@ def end(sitting: Sitting, table: Table) -> Done | Refusal:
 @command(
     "(<remove> | <discard>) (the | this | that) [whole] table",
     "(<remove> | <discard>) the {position} table",
+    "(the | this | that) [whole] table (can | could | must | should | has to) (go | come out)",
+    "(we | i) (do not | don't) (need | want) (the | this | that) table [any more]",
     heard=1,
     example="delete the table",
     group="format",
@@ -402,11 +415,18 @@ def _cells(piece: Piece, sign: str | None) -> list[Piece]:
     return found
 
 
-CATALOGUE.table("listed", {"(text | plain text | paragraphs | lines)": "", "a list": "item"})
+CATALOGUE.table(
+    "listed",
+    {
+        "[(plain | ordinary | normal | simple)] (text | paragraphs | lines | writing)": "",
+        "a list": "item",
+    },
+)
 
 
 @command(
-    "(make | turn | change | convert | put) (the | this) table (into | in | to) {listed}",
+    "(make | turn | change | convert | put) (the | this) table [back] [(into | in | to)] {listed}",
+    "(<undress> | undo) the table (and | but) (leave | keep) the (words | text)",
     "take the table apart",
     heard=1,
     example="turn the table into text",
@@ -442,6 +462,18 @@ def _a_row_and_a_column(sitting: Sitting, parse: Parse) -> bool:
     return not isinstance(table, Refusal) and None not in _crossing(sitting, table, row, column)
 
 
+def _of_words(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put me in row two" is said of the writing place."""
+    return tuple(parse.args.get("text", ())) not in _OF_THE_SPEAKER
+
+
+def _of_words_in_a_table(sitting: Sitting, parse: Parse) -> bool:
+    return in_table(sitting, parse) and _of_words(sitting, parse)
+
+
+_OF_THE_SPEAKER = (("me",), ("the", "cursor"), ("the", "caret"), ("my", "cursor"))
+
+
 def _crossing(
     sitting: Sitting, table: Table, row: tuple[str, ...], column: tuple[str, ...]
 ) -> tuple[int | None, int | None]:
@@ -449,10 +481,13 @@ def _crossing(
 
 
 @command(
-    "(put | write | type | set) {text:words} (in | into) [the cell] row {rows:number} [and] column"
-    " {columns:number}",
+    Way(
+        "(put | write | type | set) {text:words} (in | into) [the cell] row {rows:number} [and]"
+        " column {columns:number}",
+        when=_of_words,
+    ),
     Way("(in | at) {crossed} (put | write | enter | say) {text}", when=in_table),
-    Way("(put | write | enter) {text:words} (in | into | at) {crossed}", when=in_table),
+    Way("(put | write | enter) {text:words} (in | into | at) {crossed}", when=_of_words_in_a_table),
     Way("row {rows:number} column {columns:number} (is | says | should say) {text:words}",
         when=in_table),
     *(
@@ -464,6 +499,8 @@ def _crossing(
             " {text:words} (in | for | on | at) {row:words}",
             "(put | write | enter) {text:words} (under | in) [the] {column:words} [column] (in"
             " | for | on | at) {row:words}",
+            "(set | make | change) [the] {column:words} (for | of) {row:words} (to | as | be)"
+            " {text:words}",
         )
     ),
     heard=1,

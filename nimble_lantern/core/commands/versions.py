@@ -79,6 +79,7 @@ _CALLED = frozenset("version draft state place spot passage document letter as".
     "(save | keep | store | remember | mark) [a copy of] (how it (is | stands) | the way it (is |"
     " stands) | what there is | (this | the present) state) [now] as [the] [version] {text:words}",
     "(this | that) version is (called | named) {text:words}",
+    "(call | name | label | mark | save | keep) this as [the] version [called] {text:words}",
     "(save | keep | remember) (this | it | everything | the document | the letter | how it is now)"
     " as [the] version [called] {text:words}",
     heard=1,
@@ -95,7 +96,7 @@ def call(sitting: Sitting, text: tuple[str, ...]) -> Done:
 
 
 @command(
-    *frames.listed("[named] (versions | drafts)"),
+    *frames.listed("[(named | older | old | earlier | other | kept | saved)] (versions | drafts)"),
     heard=1,
     example="show my versions",
     group="repair",
@@ -157,18 +158,30 @@ def looking(sitting: Sitting, since: str, base: Document) -> Done:
     return Done(after, _of_changes(compared, changes))
 
 
+CATALOGUE.table(
+    "what_changed",
+    {
+        "(what | show [me] what | tell me what | let me see what) (is | has | was | had) [been]"
+        " (changed | different | new | altered | edited | added)": True,
+        "(what | show [me] what | tell me what | let me see what) (i | we) [(have | had | 've)]"
+        " (changed | done | altered | edited | written)": True,
+        "what (have | did) (i | we) (change | changed | do | done | alter | altered | edit | edited"
+        " | written)": True,
+        "[(show [me] | what are | let me see | see)] [all] (the | my)"
+        " (changes | differences | edits) [[(i | we) [have]] made]": True,
+        "how (is (this | it) different | does (this | it) (differ | compare))": True,
+        "how has (this | it) changed": True,
+    },
+    heard=False,
+)
+
+
 @command(
     "compare [(this | it | the (text | document | letter))] (with | to | against) [the] [version]"
     " {version}",
     "(what | show [me] what) [has] changed (since | from | after) [the] [version] {version}",
-    "what is (different | new) (since | from) [the] [version] {version}",
-    "what have (i | we) (changed | done) since [the] [version] {version}",
-    "(show | what are) [me] the (changes | differences) (since | from | to | against | with)"
-    " [the] [version] {version}",
     "compare with version number {number}",
-    "how is this different from [the] [version] {version}",
-    "(show | tell) me what is (different | new) (since | from | to) [the] [version] {version}",
-    "(what did (i | we) change | what have (i | we) changed) (since | from) [the] [version]"
+    "<what_changed> (since | from | to | against | with | compared (to | with)) [the] [version]"
     " {version} [version]",
     "(put | show) (this | it) (beside | next to | against) [the] [version] {version}",
     heard=2,
@@ -203,10 +216,11 @@ CATALOGUE.table(
     "(what | show [me] what) [(has | i have | i)] changed since [last] {day}",
     "(what | show [me] what) [(has | i have)] changed",
     "(what | show [me] what) [(has | i have)] changed since (the start | the beginning | i began)",
-    "(what did i change | what have i changed)",
-    "(show | what are) [me] (the | my) changes [since [utterance] {number}]",
-    "(show | what are) [me] (the | my) changes since {ago:since_day}",
-    "(show | what are) [me] (the | my) changes since [last] {day}",
+    "(what did i change | what have i changed | what has been changed)",
+    "(show | what are | let me see) [me] (the | my) changes",
+    "<what_changed> since (the start | the beginning | i began | [utterance] [number] {number})",
+    "<what_changed> since {ago:since_day}",
+    "<what_changed> since [last] {day}",
     heard=1,
     example="show what changed since twelve",
     group="repair",
@@ -312,8 +326,9 @@ def walk(
 
 
 @command(
-    "(take | put) (this | that | the) [one] [change] back",
-    "(take back | undo | revert | reject | refuse) (this | that | the) (one | change)",
+    "(take | put | turn | change) (this | that | the | it) [one] [change] back [(again | to (how |"
+    " what) it was | (as | how) it was [before])]",
+    "(take back | undo | revert | reverse | reject | refuse) (this | that | the) (one | change)",
     "(take back | undo | revert) [the] change [number] {number}",
     "(as | how) it was",
     heard=1,
@@ -350,6 +365,11 @@ def keep(sitting: Sitting) -> Done | Refusal:
 @command(
     "(stop | end | finish | leave) (comparing | the comparison | looking at [the] changes)",
     "(hide | close) the (changes | differences | comparison)",
+    Way(
+        "[(go | get)] [me] back to [(the | my)] (normal [view] | writing | letter | text | page)",
+        when=_compares,
+    ),
+    "(normal | ordinary | usual) view",
     Way("(that is all | i am done | done)", when=_compares),
     heard=1,
     example="stop comparing",
@@ -406,6 +426,10 @@ _BLOCKS = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION, Uni
     "(bring back | restore | get [back] | take | fetch) {old_part} (from | of | out of | as [it"
     " was] in) [the] [version] {version}",
     "(bring | put | get) {old_part} back (from | as [it was] in) [the] [version] {version}",
+    "(bring | put | get | <wish>) {old_part} (from | of | out of | as it was in) [the] [version]"
+    " {version} back",
+    "(<wish> | show me | give me) {old_part} (as it was in | the way it was in) [the] [version]"
+    " {version}",
     "(bring back | restore) {old_part} (from | of) (the beginning | the start)",
     heard=0,
     example="bring back the first paragraph from first draft",

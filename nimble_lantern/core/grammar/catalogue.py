@@ -70,6 +70,7 @@ class Traits:
     ends_reading: bool = False
     hushes: bool = False
     widens: bool = False
+    annotates: bool = False
 
 
 @dataclass(frozen=True)
@@ -162,6 +163,7 @@ class Catalogue:
         ends_reading: bool = False,
         hushes: bool = False,
         widens: bool = False,
+        annotates: bool = False,
     ) -> Callable[[Handler], Handler]:
         """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help.
 
@@ -187,6 +189,7 @@ class Catalogue:
         ends_reading     ends it: the recogniser listens for nothing else while something is read
         hushes           ends or halts reading, and is heard in the middle of it
         widens           is said of what was just selected before it is said of anything else
+        annotates        writes beside the text, and none of what is said into it
         leaves           leaves whatever is open: a question, a dialog, the spelling of a word
         corrects         puts right what was misheard: counted in the speaker's own figures
         here             with nothing selected, "this" is the paragraph of the writing place
@@ -194,7 +197,7 @@ class Catalogue:
         traits = Traits(
             when, destructive, while_resting, while_text_only, walks, in_text, writes, answers,
             keeps_question or answers, every_place, moves, of_blocks, here, spells, corrects,
-            leaves, of_rows, reads, ends_reading, hushes, widens,
+            leaves, of_rows, reads, ends_reading, hushes, widens, annotates,
         )  # fmt: skip
 
         def register(handler: Handler) -> Handler:

@@ -58,7 +58,8 @@ _ROLES = {
         "ought not to be, does not need, doesn't need, don't need, undo, cancel, strip, wipe off",
     ),
     Role.ON: _phrases(
-        "back to, in, into, on, over, under, round, around, about, for, across, through, with, as"
+        "back to, in, into, on, over, against, along, under, round, around, about, for, across"
+        ", through, with, as"
     ),
     Role.JOINING: _phrases(
         "give, the, a, an, some, to, of, it, its, all, up, and, any, be, of it, there, plus, also"
@@ -106,6 +107,7 @@ _LOOKS = {
         " right, aligned right, aligned to the right, right align, right edge, over to the right",
         "justified": "justified, justify, full justification, straight at both edges, straight on"
         " both sides, both edges straight, both sides straight, straight edges"
+        ", straight edges on both sides"
         ", justification, fully justified, flush on both sides, flush both sides",
         "an ordinary paragraph": "ordinary paragraph, normal paragraph, plain paragraph, ordinary"
         " text, normal text, body text, ordinary paragraphs, normal paragraphs, plain paragraphs"

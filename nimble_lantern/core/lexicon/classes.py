@@ -24,7 +24,8 @@ CLASSES = {
     "discard": WordClass(
         "(drop | lose | cut out)",
         "(wipe [out] | take (off | away) | throw (out | away) | scrap | bin | scratch | scrub"
-        " | chuck [out] | strike | clear [out | away] | do away with | dispense with | leave out"
+        " | (cut | knock | chop | lop | snip | trim | lift) off | chuck [out] | strike"
+        " | clear [out | away] | do away with | dispense with | leave out"
         " | ditch | axe | kill | knock out)",
     ),
     "undress": WordClass(
@@ -109,7 +110,8 @@ CLASSES = {
         "(always | each time [it (occurs | appears | comes)]"
         " | every time it (occurs | appears | comes) | in (all | every) (place | places)"
         " | all the way through"
-        " | (wherever | everywhere) it (appears | occurs | stands | says that)"
+        " | (wherever | everywhere | every time | each time) it (appears | occurs | stands"
+        " | comes [up] | turns up | crops up | is | says that)"
         " | in the whole (document | text | letter))",
     ),
     "begin": WordClass("(start | begin | make)", "(create | open | give me | add | insert)"),

@@ -34,6 +34,12 @@ PARTS = frozenset(
     " selection underline italics capitals caps cell row column".split()
 )
 """Parts and looks of a page: not what is written into one."""
+OF_THE_HOUSE = frozenset(
+    "note notes row rows column columns cell cells table passage passages place places version"
+    " versions blank blanks change changes page pages document documents shelf comparing"
+    " comparison".split()
+)
+"""What the desk has beside a text's own parts, and tables."""
 ASIDES = tuple(
     tuple(words.split())
     for words in (

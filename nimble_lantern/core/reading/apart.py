@@ -13,7 +13,15 @@ from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
-from nimble_lantern.core.targets.model import Target, That, Units, Words, is_target, of_the_page
+from nimble_lantern.core.targets.model import (
+    Order,
+    Target,
+    That,
+    Units,
+    Words,
+    is_target,
+    of_the_page,
+)
 from nimble_lantern.core.targets.words import exact
 
 _INSIDE = frozenset(("in", "within", "inside", "on", "from"))
@@ -22,7 +30,8 @@ _STATING = frozenset("is are was were isn't aren't has have should wants needs".
 _LONGEST_STATED = 4
 _LONGEST = 14
 _LONGEST_PLACE = 8
-"""Words of a request, and of the place that is named first."""
+_LONGEST_WHEREVER = 4
+"""Words of a request, of the place that is named first, and of "wherever it stands"."""
 
 
 def apart(document: Document, words: Sequence[str]) -> Iterator[Parse]:
@@ -36,6 +45,24 @@ def apart(document: Document, words: Sequence[str]) -> Iterator[Parse]:
         yield from _spoken_of(document, words)
     elif TRADE_NOUNS & set(words):
         yield from _place_first(words)
+        yield from _everywhere(words)
+
+
+def _everywhere(words: tuple[str, ...]) -> Iterator[Parse]:
+    """ "Put gull in bold everywhere": the look stands between the words and where they are."""
+    for size in range(1, min(_LONGEST_WHEREVER, len(words) - 2) + 1):
+        if not CATALOGUE.grammar.parses("everywhere", words[-size:]):
+            continue
+        for parse in CATALOGUE.parses(words[:-size]):
+            args = {slot: _each_of(value) for slot, value in parse.args.items()}
+            if args != parse.args and not any(isinstance(v, tuple) for v in args.values()):
+                yield replace(parse, args=args)
+
+
+def _each_of(value: object) -> object:
+    if isinstance(value, Words) and value.order is None:
+        return replace(value, order=Order.EVERY)
+    return value
 
 
 def _place_first(words: tuple[str, ...]) -> Iterator[Parse]:

@@ -18,6 +18,7 @@ from nimble_lantern.core.lexicon.sentences import NEVER_LAST
 from nimble_lantern.core.reading.addressing import Plainer, of_what_is_selected, plainer_than
 from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import apart
+from nimble_lantern.core.reading.otherwise import otherwise, surely
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Places, That, Through, Words, is_target
 from nimble_lantern.core.targets.names import look_up
@@ -82,7 +83,7 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
             return verdict
     if whole and (named := _named_first(sitting, words, asked)) is not None:
         return named
-    if whole and (put := _in_order(sitting, words, asked)):
+    if whole and (put := _in_order(sitting, words, asked) or _otherwise(sitting, words, asked)):
         return put
     # Only where nothing fits exactly does it pay to look for what comes near.
     missed: list[Verdict] = []
@@ -127,6 +128,22 @@ def _in_order(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked])
             found = exactly(sitting, said, whole=False)
             sure = found.kind is Judged.COMMAND and found.parse and not _stranger(found.parse)
             if sure and found.parse and plain.allows(found.parse):
+                return found
+    return None
+
+
+def _otherwise(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -> Verdict | None:
+    """A request that names a part of the page or the desk, and asks as people do for any part."""
+    for plain in (Plainer(words), *(a.plain for a in asked)):
+        for said in otherwise(plain.words):
+            found = exactly(sitting, said, whole=False)
+            parse = found.parse
+            if (
+                found.kind is Judged.COMMAND
+                and parse
+                and surely(parse, said)
+                and plain.allows(parse)
+            ):
                 return found
     return None
 

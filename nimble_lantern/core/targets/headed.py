@@ -5,6 +5,7 @@ from __future__ import annotations
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
 from nimble_lantern.core.lexicon.closed import DETERMINERS
 from nimble_lantern.core.targets.model import (
+    Both,
     Crossing,
     Holding,
     Order,
@@ -17,6 +18,7 @@ from nimble_lantern.core.targets.model import (
 )
 
 CATALOGUE.table("tabled", {"row": Unit.ROW, "column": Unit.COLUMN})
+CATALOGUE.table("tabled_several", {"rows": Unit.ROW, "columns": Unit.COLUMN}, heard=False)
 
 
 def _bare(words: tuple[str, ...]) -> tuple[str, ...]:
@@ -32,8 +34,18 @@ def _by_name(words: tuple[str, ...], unit: Unit) -> Tabled | None:
     return None if words[-1] in DETERMINERS else Tabled(unit, _bare(words))
 
 
+@rule("target", "[the] {a:words} and [the] {b:words} {unit:tabled_several}", heard=False)
+def _two_by_name(a: tuple[str, ...], b: tuple[str, ...], unit: Unit) -> Both:
+    return Both(Tabled(unit, _bare(a)), Tabled(unit, _bare(b)))
+
+
 @rule("target", "(every | each | all the) (cell | cells) (under | below | in) {words}", heard=False)
-@rule("target", "everything under {words}", "the cells under {words}", heard=False)
+@rule(
+    "target",
+    "everything (under | below) {words}",
+    "[all] (the | of the) (cells | numbers | figures | entries) (under | below) {words}",
+    heard=False,
+)
 def _under(words: tuple[str, ...]) -> Tabled:
     kept = words[:-1] if len(words) > 1 and words[-1] == "column" else words
     return Tabled(Unit.COLUMN, _bare(kept), below=True)
@@ -60,9 +72,9 @@ def _column_first(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
     return Crossing(_bare(a), _bare(b))
 
 
-@rule("target", "{a:owner} {b:words} (number | cell | entry | box | figure)", heard=False)
+@rule("target", "{a:owner} {b:words} [(number | cell | entry | box | figure)]", heard=False)
 def _owned(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
-    """ "Nell's kitchen number"."""
+    """ "Nell's kitchen number"; "nell's kitchen", where there are such a row and column."""
     return Crossing(_bare(a), _bare(b))
 
 
@@ -82,6 +94,11 @@ def _owner(words: tuple[str, ...]) -> tuple[str, ...] | None:
 def _cell_named(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
     """A cell so named that nothing else can be meant."""
     return Crossing(_bare(a), _bare(b))
+
+
+@rule("cell_named", "{a:owner} cell", heard=False)
+def _cell_of(a: tuple[str, ...]) -> Holding:
+    return Holding(Unit.CELL, Words(_bare(a)))
 
 
 @rule(

@@ -5,11 +5,16 @@ const TOLD_MS = 120;
 const RESUME_MS = 500;
 const SILENT_SECONDS = 0.4;   // behind its end, after which a sound that does not end is over
 
-const speaking = { number: 0, context: null, source: null, timer: 0 };
+const PAUSE_SECONDS = 0.2;    // between sentences
+
+const speaking = { number: 0, context: null, source: null, timer: 0, until: 0 };
+
+function tell(what) {
+  fetch("/spoken", { method: "POST", body: new URLSearchParams(what) }).catch(() => {});
+}
 
 function told(number, sentence, word, done) {
-  const body = new URLSearchParams({ number, sentence, word, done: done ? "1" : "" });
-  fetch("/spoken", { method: "POST", body }).catch(() => {});
+  tell({ number, sentence, word, done: done ? "1" : "" });
 }
 
 // Sound goes through an AudioContext: made once the microphone is granted, it runs without a click.
@@ -29,6 +34,7 @@ function hush() {
     speaking.source.stop();
   }
   speaking.source = null;
+  speaking.until = 0;
   window.speechSynthesis?.cancel();
 }
 
@@ -36,13 +42,13 @@ function voices() {
   return window.speechSynthesis?.getVoices().filter((v) => v.lang.startsWith("en")) || [];
 }
 
-function next(voice, sentence) {
+function next(voice, sentence, coming) {
   if (voice.number !== speaking.number) return;
   if (sentence >= voice.texts.length) {
     told(voice.number, sentence, 0, true);
     return;
   }
-  if (voice.sound) fromDesk(voice, sentence);
+  if (voice.sound) fromDesk(voice, sentence, coming);
   else if (voices().length) fromBrowser(voice, sentence);
   else told(voice.number, voice.texts.length, 0, true);
 }
@@ -61,35 +67,48 @@ function fromBrowser(voice, sentence) {
   window.speechSynthesis.speak(utterance);
 }
 
-async function fromDesk(voice, sentence) {
-  let times = [];
+async function sound(voice, sentence) {
+  const answer = await fetch(`/aloud/${voice.number}/${sentence}`);
+  if (!answer.ok) throw new Error(answer.statusText);
+  const times = (answer.headers.get("Lantern-Words") || "").split(",").filter(Boolean).map(Number);
+  return { times, data: await answer.arrayBuffer() };
+}
+
+// A sentence is set to begin a little ahead, and the desk is told when: so it knows to the sample
+// what its microphone will hear, and can take it out from the first of it.
+async function fromDesk(voice, sentence, coming) {
   try {
-    const answer = await fetch(`/aloud/${voice.number}/${sentence}`);
-    if (!answer.ok) throw new Error(answer.statusText);
-    times = (answer.headers.get("Lantern-Words") || "").split(",").filter(Boolean).map(Number);
+    const { times, data } = await (coming || sound(voice, sentence));
     const room = await context();
-    const sound = await room.decodeAudioData(await answer.arrayBuffer());
+    const buffer = await room.decodeAudioData(data);
     if (voice.number !== speaking.number) return;
     const source = speaking.source = room.createBufferSource();
-    source.buffer = sound;
+    source.buffer = buffer;
     source.connect(room.destination);
-    told(voice.number, sentence, 0, false);
-    const began = performance.now();
-    let last = 0;
-    speaking.timer = setInterval(() => {
+    const begins = Math.max(room.currentTime, speaking.until + PAUSE_SECONDS);
+    const began = performance.now() + (begins - room.currentTime) * 1000;
+    speaking.until = begins + buffer.duration;
+    tell({ number: voice.number, sentence, begins });
+    const after = sentence + 1 < voice.texts.length ? sound(voice, sentence + 1) : null;
+    after?.catch(() => {});
+    const goOn = () => {
+      clearInterval(speaking.timer);
+      source.onended = null;
+      next(voice, sentence + 1, after);
+    };
+    let last = -1;
+    const mark = () => {
       const now = (performance.now() - began) / 1000;
-      if (now > sound.duration + SILENT_SECONDS) {
-        clearInterval(speaking.timer);
-        next(voice, sentence + 1);
-        return;
-      }
+      if (now > buffer.duration + SILENT_SECONDS) return goOn();
+      if (now < 0) return;
       let word = 0;
       while (word + 1 < times.length && times[word + 1] <= now) word += 1;
       if (word !== last) told(voice.number, sentence, last = word, false);
-    }, TOLD_MS);
-    source.onended = () => { clearInterval(speaking.timer); next(voice, sentence + 1); };
-    source.start();
-    if (sentence + 1 < voice.texts.length) fetch(`/aloud/${voice.number}/${sentence + 1}`).catch(() => {});
+    };
+    speaking.timer = setInterval(mark, TOLD_MS);
+    source.onended = goOn;
+    source.start(begins);
+    mark();
   } catch {
     clearInterval(speaking.timer);
     if (voice.number === speaking.number) told(voice.number, voice.texts.length, 0, true);

@@ -1,0 +1,168 @@
+"""The ways in which people ask for anything, put as the commands ask for it.
+
+"On to the next note", "the second row can go", "what does note one say": commands know their own
+verbs, and each of a few things asked of a part is said in many ways, whatever the part.  Here a
+request in one of those ways is put in the plain one, and then read as any other wording is.  As
+most of them are ordinary sentences, it counts only where the rest names a part of a page or of the
+desk, and nothing would be written but what a note or a cell says.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Named, Parse, rule
+from nimble_lantern.core.lexicon.desk import OF_THE_HOUSE
+from nimble_lantern.core.targets.model import CellAt, Crossing, is_target, of_the_page
+
+_Said = tuple[str, ...]
+_LONGEST = 14
+"""Words of a request."""
+_ALIKE = {
+    "comment": "note", "comments": "notes", "remark": "note", "remarks": "notes",
+    "bookmark": "place", "bookmarks": "places", "difference": "change", "differences": "changes",
+    "gap": "blank", "gaps": "blanks", "snippet": "passage", "snippets": "passages",
+}  # fmt: skip
+"""Other names of the desk's things, as the patterns have them."""
+
+
+@rule(
+    "otherwise",
+    "(take | bring | get | lead) me [(back | over | straight | right | down | up)] to {rest:words}",
+    "[and] [now] (on | over | down | up | along | across | off | straight) to {rest:words}",
+    "(where is | where's | find [me] | let me go to | visit) {rest:words}",
+    "i (want | need) to (be | go) (at | to | in) {rest:words}",
+    "put me (in | at | on) {rest:words}",
+    "(go | jump | skip | hop | move | get | head) [(on | over | back)] to {rest:words}",
+    heard=False,
+)
+def _gone_to(rest: _Said) -> _Said:
+    return "go", "to", *rest
+
+
+_LOSING = (
+    "(lose | drop | bin | scrap | dump | ditch | forget [about] | clear [(away | out | off)] | wipe"
+    " | strike | take (out | away | off) | throw (out | away) | get rid of | erase | remove | chuck"
+    " [out] | do away with | (away | out | off) with | no need for | delete)"
+)
+
+
+@rule(
+    "otherwise",
+    "{rest:words} (can | could | may | should | must | has to | have to | needs to) [(all | now)]"
+    " go [(away | now)]",
+    "{rest:words} (is | are) (not | no longer) (needed | wanted) [(any more | any longer | now)]",
+    "(i | we) (do not | don't | no longer) (need | want) {rest:words} [(any more | any longer)]",
+    f"{_LOSING} {{rest:words}}",
+    "(take | get | throw | clear) {rest:words} (out | away | off)",
+    heard=False,
+)
+def _taken_away(rest: _Said) -> _Said:
+    return "delete", *rest
+
+
+@rule(
+    "otherwise",
+    "(read [me] [out] [aloud] | say | speak | recite | let me hear | i want to hear) {rest:words}"
+    " [(aloud | out [loud] | to me)]",
+    "(what does | what do) {rest:words} say",
+    "how does {rest:words} (sound | go | read)",
+    "(tell me | i want to know | let me know) what {rest:words} says",
+    heard=False,
+)
+def _read(rest: _Said) -> _Said:
+    return "read", *rest
+
+
+@rule(
+    "otherwise",
+    "(what | which) {rest:words} (are there | have (i | we) [got] | do (i | we) have)",
+    "(display | list | let me (see | look at | have) | i want to see | (call | bring | pull) up"
+    " | what is | what's"
+    " | give me | [give me] a list of | where are | what are | show me) [all] {rest:words}",
+    heard=False,
+)
+def _shown(rest: _Said) -> _Said:
+    return "show", *rest
+
+
+@rule(
+    "otherwise",
+    "(get | have | bring | put | fetch | i want | i would like | i'd like | i need | let me have)"
+    " {rest:words} back [again]",
+    "(get | have) back {rest:words}",
+    "(restore | recover | retrieve | reinstate | revive | return to | back to) {rest:words}",
+    heard=False,
+)
+def _brought_back(rest: _Said) -> _Said:
+    return "bring", "back", *rest
+
+
+@rule(
+    "otherwise",
+    "{rest:words} (should | must | ought to | has to | needs to | is to) (be | say | read | become)"
+    " {text:words}",
+    "make {rest:words} [(say | read | be)] {text:words}",
+    "(set | reword | rewrite | update | correct | edit | amend | alter | turn | change)"
+    " {rest:words} (to | into | as) [(be | say | read)] {text:words}",
+    "(let | have) {rest:words} (be | say | read) {text:words}",
+    heard=False,
+)
+def _made(rest: _Said, text: _Said) -> _Said:
+    return "change", *rest, "to", *text
+
+
+_ANOTHER = "(another | one more | an extra | an additional | a new | a further | a | an)"
+
+
+@rule(
+    "otherwise",
+    "(put | stick | pop | insert | create | make | have | give me | i want | i need | i'd like"
+    f" | i would like | we need | let's have | we could do with) {_ANOTHER} {{rest:words}}",
+    "(another | one more | an extra | an additional) {rest:words}",
+    heard=False,
+)
+def _added(rest: _Said) -> _Said:
+    return "add", "a", *rest
+
+
+@rule(
+    "otherwise",
+    "([(that's | that is)] enough [of] | no more | leave | quit | exit | close | end | finish"
+    " | [(i am | i'm | we are | we're)] (done | finished) with) {rest:words}",
+    "(get | take | let) me out of {rest:words}",
+    heard=False,
+)
+def _stopped(rest: _Said) -> _Said:
+    return "stop", *rest
+
+
+def otherwise(words: Sequence[str]) -> Iterator[_Said]:
+    """The plain ways to say a request that names a part in another way; the same may come twice."""
+    words = tuple(words)
+    if not 2 <= len(words) <= _LONGEST:
+        return
+    alike = tuple(_ALIKE.get(w, w) for w in words)
+    if not OF_THE_HOUSE.isdisjoint(alike) and alike != words:
+        yield alike
+    for wording in dict.fromkeys((words, alike)):
+        for found in CATALOGUE.grammar.parses("otherwise", wording):
+            if found.value != words:
+                yield found.value
+
+
+def surely(parse: Parse, words: Sequence[str]) -> bool:
+    """Whether a request put so is one: nothing but a part of the page or the desk is named."""
+    values = list(parse.args.values())
+    targets = [v for v in values if is_target(v)]
+    if not all(map(of_the_page, targets)):
+        return False
+    called = any(isinstance(v, Named) for v in values)
+    housed = not OF_THE_HOUSE.isdisjoint(words)
+    writes = any(isinstance(v, tuple) for v in values)
+    if writes:
+        cell = any(isinstance(t, Crossing | CellAt) for t in targets)
+        return cell or parse.command.traits.annotates
+    if parse.command.traits.destructive or parse.command.traits.moves or called:
+        return housed or bool(targets) and not called
+    return housed or bool(targets)
