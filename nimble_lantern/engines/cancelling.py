@@ -102,6 +102,8 @@ class Canceller:
         self._moved = {key: moved for key, moved in self._moved.items() if key in self._places}
         if not pieces:
             held, self.held = self.held, 0
+            self._ringing, self._loudest = 0.0, [0.0, 0.0]
+            self._lately.clear()
             return sound_of(self._heard[-held - fresh.size :]) if held else sound
         self._place()
         if self._unheard > _PATIENCE or not (self._all_placed or self._sounds()):

@@ -113,10 +113,16 @@ class Cancelling(unittest.TestCase):
                 own.out_of(sound_of(mic[i : i + CHUNK]), {"piece": (self.wav, None)})
             self.assertEqual(own.is_left_over, leftover)
 
-    def test_nothing_is_left_over_where_nothing_is_played(self) -> None:
-        own = OwnVoice()
+    def test_nothing_is_left_over_where_nothing_is_played_any_more(self) -> None:
+        own, mic = OwnVoice(), placed(self.own, 0.5, 4.0)
+        for i in range(0, mic.size, CHUNK):
+            own.out_of(sound_of(mic[i : i + CHUNK]), {"piece": (self.wav, None)})
         own.begins()
-        own.out_of(sound_of(self.near), {})
+        self.assertTrue(own.is_left_over)
+        own.out_of(sound_of(self.near / 50), {})
+        self.assertFalse(own.is_left_over)
+        own.begins()
+        own.out_of(sound_of(self.near / 50), {})
         self.assertFalse(own.is_left_over)
 
     def test_other_speech_is_no_piece(self) -> None:

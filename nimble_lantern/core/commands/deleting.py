@@ -34,6 +34,8 @@ def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
     What is selected is of the page as well: "drop it".
     """
     target = parse.args.get("target")
+    if isinstance(target, Units) and (target.unit, target.order) == (Unit.TABLE, Order.THIS):
+        return False  # "wipe the table" is said of one with legs as well
     chosen = isinstance(target, That) and sitting.selection is not None
     return chosen or of_the_page(target) or no_thing(target)
 

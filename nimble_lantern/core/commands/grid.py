@@ -255,8 +255,8 @@ CATALOGUE.table(
 CATALOGUE.table(
     "ending",
     {
-        "(first | to the [(very | far)] (top | start | front | left))": -9_999,
-        "(last | to the [(very | far)] (bottom | end | right))": 9_999,
+        "(first | to the [very] (top | start | front) | to the (far | very) left)": -9_999,
+        "(last | to the [very] (bottom | end) | to the (far | very) right)": 9_999,
     },
 )
 

@@ -432,6 +432,7 @@ CATALOGUE.table("settled", {"(settled | resolved | finished | done)": True})
     "(<remove> | <discard>) every [{settled}] [margin] (note | comment)",
     "no [more] [{settled}] margin (notes | comments)",
     "(clear | empty) the margin [of (notes | comments)]",
+    "(clear | take | throw) [all] (the | my) [margin] (notes | comments) (away | out | off)",
     "all [the] [margin] (notes | comments) (away | out | off | gone)",
     heard=1,
     example="remove the settled notes",

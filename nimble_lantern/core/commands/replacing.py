@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands.mending import mended
+from nimble_lantern.core.commands.table_here import fits_the_cell
 from nimble_lantern.core.commands.wording import many, near, quoted
 from nimble_lantern.core.composing.replacing import STOPS, replace_many, replace_range, without_stop
 from nimble_lantern.core.document.edits import Edit
@@ -113,8 +114,13 @@ def _no_sentence(sitting: Sitting, parse: Parse) -> bool:
     stopped = len(text) > 2 and any(text[-len(stop) :] == stop for stop in STOPS)
     thing = target.words[:1] in (("the",), ("a",), ("an",))
     acts = len(text) > 2 and text[1] in DETERMINERS and text[0] not in DETERMINERS | PREPOSITIONS
+    acts = acts or len(text) > 1 and text[0] in _BEING
     refers = bool(text) and text[-1] in _REFERRING
     return not stopped and not (thing and (acts or refers))
+
+
+_BEING = frozenset("be become say read look seem".split())
+"""After "to", with more behind it: "edit the budget to be clear" is no new text of it."""
 
 
 def _a_look(target: object, text: tuple[str, ...]) -> bool:
@@ -404,6 +410,7 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
     example="replace the ferry with the boat",
     group="revising",
     destructive=True,
+    when=fits_the_cell,
 )
 def replace_with(
     sitting: Sitting,

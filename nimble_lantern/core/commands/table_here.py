@@ -12,8 +12,11 @@ from nimble_lantern.core.document.tables import Table, table_at, tables
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit
+from nimble_lantern.core.targets.alike import kind_of, of_one_kind
+from nimble_lantern.core.targets.model import Crossing, Places, Unit
+from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.tabled import column_of, row_of
+from nimble_lantern.core.writing.cardinals import cardinal
 
 P = ParamSpec("P")
 
@@ -146,6 +149,28 @@ def column_named(sitting: Sitting, table: Table, words: tuple[str, ...]) -> int 
     kept = (*kept[:-1], kept[-1].removesuffix("'s"))
     found = column_of(sitting.document.blocks, table, kept)
     return table.columns - 1 if found is None and kept in (("last",), ("final",)) else found
+
+
+def fits_the_cell(sitting: Sitting, parse: Parse) -> bool:
+    """ "Nell's kitchen is eleven" tells what stands in a table, "nell's kitchen is cold" does not:
+    what is called somebody's is a cell if such a thing stands there."""
+    cells = [v for v in parse.args.values() if isinstance(v, Crossing) and v.owned]
+    text = tuple(parse.args.get("text", ()))
+    for cell in cells if text else ():
+        found = resolve(cell, sitting)
+        if isinstance(found, Refusal):
+            return False
+        there = tuple(sitting.document.text(found.first).lower().split())
+        if not kind_of(text) or there and not of_one_kind(there, text):
+            return False
+        if there and len(there) == 1 and kind_of(text) == "number" and not _bare_number(text):
+            return False  # "nell's kitchen has ten pans"
+    return True
+
+
+def _bare_number(words: tuple[str, ...]) -> bool:
+    found = cardinal(words, 0)
+    return found is not None and found[1] == len(words)
 
 
 def whole_out(sitting: Sitting, table: Table) -> Done:

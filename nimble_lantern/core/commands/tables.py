@@ -8,6 +8,7 @@ from dataclasses import replace
 from nimble_lantern.core.commands.table_here import (
     cell_here,
     column_named,
+    fits_the_cell,
     heads_a_column,
     here,
     in_table,
@@ -149,7 +150,7 @@ def _at(sitting: Sitting, table: Table, row: int, column: int) -> Done:
     "[the] next cell",
     "(go | move) (on | to the right | right) [one] [cell]",
     Way("(next [one] | across [one] | one (across | on | along | to the right))", when=in_table),
-    Way("<go> [on] [to] the next (cell | one)", when=in_table),
+    Way("[<go>] [on] [to] the next (cell | one)", when=in_table),
     Way("one cell (on | along | further)", when=in_table),
     heard=1,
     example="next cell",
@@ -168,7 +169,7 @@ def next_cell(sitting: Sitting, table: Table) -> Done | Refusal:
 
 
 @command(
-    "[the] (previous | last) cell",
+    "[<go>] [back] [to] [the] (previous | last) cell",
     "the cell before [(this | that) [one]]",
     Way("(previous [one] | go back [one])", when=in_table),
     Way("[<go>] back (one | a) cell", when=in_table),
@@ -190,7 +191,7 @@ def previous_cell(sitting: Sitting, table: Table) -> Done | Refusal:
 
 
 @command(
-    "[<go>] [on] [to] [the] (next | new | another) row",
+    "[<go>] [(on | down)] [to] [the] (next | new | another | following) row",
     "(begin | start) (a | the) (new | next) row",
     heard=1,
     example="next row",
@@ -329,9 +330,13 @@ def end(sitting: Sitting, table: Table) -> Done | Refusal:
     return Done(replace(after.placed(place), wrote=place), "below the table")
 
 
+CATALOGUE.table("scrap", {"(drop | scrap | lose | bin | ditch | throw (out | away))": True})
+
+
 @command(
-    "(<remove> | <discard>) (the | this | that) [whole] table",
-    "(<remove> | <discard>) the {position} table",
+    "(<remove> | <scrap>) (the | this | that) [whole] table",
+    "(<remove> | <scrap>) the {position} table",
+    "(take | throw) (the | this | that) [whole] table (out | away)",
     "(the | this | that) [whole] table (can | could | must | should | has to) (go | come out)",
     "(we | i) (do not | don't) (need | want) (the | this | that) table [any more]",
     heard=1,
@@ -426,6 +431,7 @@ CATALOGUE.table(
 
 @command(
     "(make | turn | change | convert | put) (the | this) table [back] [(into | in | to)] {listed}",
+    Way("(the | this) table (as | into) {listed}", when=there_is),
     "(<undress> | undo) the table (and | but) (leave | keep) the (words | text)",
     "take the table apart",
     heard=1,
@@ -464,7 +470,8 @@ def _a_row_and_a_column(sitting: Sitting, parse: Parse) -> bool:
 
 def _of_words(sitting: Sitting, parse: Parse) -> bool:
     """ "Put me in row two" is said of the writing place."""
-    return tuple(parse.args.get("text", ())) not in _OF_THE_SPEAKER
+    text = tuple(parse.args.get("text", ()))
+    return text not in _OF_THE_SPEAKER and fits_the_cell(sitting, parse)
 
 
 def _of_words_in_a_table(sitting: Sitting, parse: Parse) -> bool:
@@ -486,7 +493,7 @@ def _crossing(
         " column {columns:number}",
         when=_of_words,
     ),
-    Way("(in | at) {crossed} (put | write | enter | say) {text}", when=in_table),
+    Way("(in | at) {crossed} (put | write | enter | say) {text}", when=_of_words_in_a_table),
     Way("(put | write | enter) {text:words} (in | into | at) {crossed}", when=_of_words_in_a_table),
     Way("row {rows:number} column {columns:number} (is | says | should say) {text:words}",
         when=in_table),

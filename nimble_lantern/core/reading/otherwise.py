@@ -13,7 +13,14 @@ from collections.abc import Iterator, Sequence
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Named, Parse, rule
 from nimble_lantern.core.lexicon.desk import OF_THE_HOUSE
-from nimble_lantern.core.targets.model import CellAt, Crossing, is_target, of_the_page
+from nimble_lantern.core.targets.model import (
+    CellAt,
+    Crossing,
+    Order,
+    Units,
+    is_target,
+    of_the_page,
+)
 
 _Said = tuple[str, ...]
 _LONGEST = 14
@@ -100,12 +107,11 @@ def _brought_back(rest: _Said) -> _Said:
 
 @rule(
     "otherwise",
-    "{rest:words} (should | must | ought to | has to | needs to | is to) (be | say | read | become)"
-    " {text:words}",
-    "make {rest:words} [(say | read | be)] {text:words}",
+    "{rest:words} (should | must | ought to | has to | needs to | is to) (say | read) {text:words}",
+    "make {rest:words} [(say | read)] {text:words}",
     "(set | reword | rewrite | update | correct | edit | amend | alter | turn | change)"
-    " {rest:words} (to | into | as) [(be | say | read)] {text:words}",
-    "(let | have) {rest:words} (be | say | read) {text:words}",
+    " {rest:words} (to | into | as) [(say | read)] {text:words}",
+    "(let | have) {rest:words} (say | read) {text:words}",
     heard=False,
 )
 def _made(rest: _Said, text: _Said) -> _Said:
@@ -155,14 +161,18 @@ def surely(parse: Parse, words: Sequence[str]) -> bool:
     """Whether a request put so is one: nothing but a part of the page or the desk is named."""
     values = list(parse.args.values())
     targets = [v for v in values if is_target(v)]
+    cells = [t for t in targets if isinstance(t, Crossing | CellAt)]
+    if any(isinstance(v, tuple) for v in values):
+        return bool(cells) and cells == targets or not targets and parse.command.traits.annotates
     if not all(map(of_the_page, targets)):
         return False
     called = any(isinstance(v, Named) for v in values)
     housed = not OF_THE_HOUSE.isdisjoint(words)
-    writes = any(isinstance(v, tuple) for v in values)
-    if writes:
-        cell = any(isinstance(t, Crossing | CellAt) for t in targets)
-        return cell or parse.command.traits.annotates
-    if parse.command.traits.destructive or parse.command.traits.moves or called:
-        return housed or bool(targets) and not called
+    if parse.command.traits.destructive or parse.command.traits.moves or words[0] == "delete":
+        # "We do not need notes", "the cell is no longer needed": nothing is told apart by that.
+        if not values or any(isinstance(t, Units) and t.order is Order.THIS for t in targets):
+            return False
+        return housed or not called
+    if called:
+        return housed
     return housed or bool(targets)

@@ -72,9 +72,15 @@ def _column_first(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
     return Crossing(_bare(a), _bare(b))
 
 
-@rule("target", "{a:owner} {b:words} [(number | cell | entry | box | figure)]", heard=False)
+@rule("target", "{a:owner} {b:words}", heard=False)
+def _of_somebody(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
+    """ "Nell's kitchen", where there are such a row and column."""
+    return Crossing(_bare(a), _bare(b), owned=True)
+
+
+@rule("target", "{a:owner} {b:words} (number | cell | entry | box | figure)", heard=False)
 def _owned(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
-    """ "Nell's kitchen number"; "nell's kitchen", where there are such a row and column."""
+    """ "Nell's kitchen number"."""
     return Crossing(_bare(a), _bare(b))
 
 

@@ -183,10 +183,14 @@ class Tabled:
 
 @dataclass(frozen=True, slots=True)
 class Crossing:
-    """The cell where a row and a column meet, each by what its first cell says."""
+    """The cell where a row and a column meet, each by what its first cell says.
+
+    `owned` where it is only called somebody's, as things are: "nell's kitchen".
+    """
 
     row: tuple[str, ...]
     column: tuple[str, ...]
+    owned: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -231,6 +235,8 @@ def of_the_page(value: object) -> bool:
     if isinstance(value, Through) and value.close:
         # "It to the island" may be words of a sentence, which nobody called from and to.
         return of_the_page(value.first) and of_the_page(value.last)
+    if isinstance(value, Crossing):
+        return not value.owned
     return is_target(value) and not isinstance(value, That | Both)
 
 

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from tests.corpus.house_world import L, N, T, V
+from tests.corpus.plainly import wordings
 from tests.desk import DeskCase
 
 
@@ -81,3 +82,11 @@ class InTables(DeskCase):
             desk.hears(said)
             rows = [r.split("|")[1].strip() for r in desk.markdown.split("\n")[4:7]]
             self.assertEqual(rows, ["Ida", "Tom", "Nell"], said)
+
+
+class Plainly(DeskCase):
+    def test_most_wordings_of_the_house_do_what_the_plain_ones_do(self) -> None:
+        every = list(wordings())
+        missed = [f"{said.plain}: {said.wording}" for said in every if not said.holds()]
+        self.assertGreater(len(every), 380)
+        self.assertLess(len(missed), 0.13 * len(every), missed)

@@ -1,0 +1,50 @@
+"""Wordings for the house that must do what a plain one does, in two sets (`house_plainly.txt`)."""
+
+from __future__ import annotations
+
+import json
+from collections.abc import Iterator
+from dataclasses import dataclass
+from pathlib import Path
+from typing import Any
+
+from nimble_lantern.playing import run_case
+from tests.corpus.house_world import L, N, P, S, T, V
+
+_PAGES: dict[str, tuple[str, list[str]]] = {"T": (T, []), "L": (L, []), "N": (L, N), "V": (L, V)}
+
+
+@dataclass(frozen=True, slots=True)
+class Said:
+    """A wording, what is said before it, and the plain one."""
+
+    page: str
+    before: tuple[str, ...]
+    plain: str
+    wording: str
+
+    def holds(self) -> bool:
+        """Whether it leaves all as the plain wording does, by the same command or another."""
+        wanted, found = self._played(self.plain), self._played(self.wording)
+        return found["trail"][-1]["read_as"] == "command" and _left(wanted) == _left(found)
+
+    def _played(self, said: str) -> dict[str, Any]:
+        document, first = _PAGES[self.page]
+        says = [*first, *self.before, said]
+        given = {"settings": {}, "passages": P, "shelf": S}
+        return run_case({"id": "", "doc": document, "say": says, **given})
+
+
+def _left(played: dict[str, Any]) -> str:
+    kept = {name: value for name, value in played["result"].items() if name != "trail"}
+    return json.dumps(kept, sort_keys=True, default=str)
+
+
+def wordings() -> Iterator[Said]:
+    lines = Path(__file__).with_name("house_plainly.txt").read_text(encoding="utf-8").splitlines()
+    for line in lines:
+        if not line.startswith("#"):
+            page, before, plain, others = (part.strip() for part in line.split("|"))
+            said = tuple(part.strip() for part in before.split("/") if part.strip())
+            for wording in others.split(";"):
+                yield Said(page, said, plain, wording.strip())
