@@ -254,6 +254,41 @@ def remove_ears(name: str) -> None:
     models.remove(name)
 
 
+@lantern.group(invoke_without_command=True)
+@click.pass_context
+def voices(context: click.Context) -> None:
+    """List what this machine can read aloud with."""
+    if context.invoked_subcommand is None:
+        from nimble_lantern.voices import espeak, larger
+
+        reads = larger.found()
+        for name, model in larger.there().items():
+            waits = "" if reads else ": needs the package piper-tts"
+            click.echo(f"{name}{', reads' if model == reads else waits}")
+        if espeak.found():
+            click.echo("espeak-ng" + ("" if reads else ", reads"))
+        elif not reads:
+            click.echo("The browser's own voices, where it has any.")
+
+
+@voices.command("add")
+@click.argument("source", metavar="FOLDER", type=click.Path(path_type=Path))
+def add_voice(source: Path) -> None:
+    """Keep the voices in FOLDER (NAME.onnx and NAME.onnx.json) for the desk."""
+    from nimble_lantern.voices import larger
+
+    click.echo(f"The desk has the voice {', '.join(larger.add(source))} now.")
+
+
+@voices.command("remove")
+@click.argument("name")
+def remove_voice(name: str) -> None:
+    """Delete a voice from this machine."""
+    from nimble_lantern.voices import larger
+
+    larger.remove(name)
+
+
 @lantern.group()
 def words() -> None:
     """The word book as plain text, an entry a line."""

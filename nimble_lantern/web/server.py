@@ -24,7 +24,7 @@ from nimble_lantern.prompter import scripts_in
 from nimble_lantern.shell import LiveDesk
 from nimble_lantern.store.lock import Lock, noted
 from nimble_lantern.store.opening import open_folder
-from nimble_lantern.voices import espeak
+from nimble_lantern.voices import espeak, larger
 from nimble_lantern.voices.speaker import Speaker, Voice
 from nimble_lantern.voices.standin import StandIn
 from nimble_lantern.web.app import create_app
@@ -47,6 +47,8 @@ def usual_voice() -> Voice | None:
     """The voice of this machine; None where the browser's own has to do."""
     if os.environ.get("LANTERN_VOICE") == "stand-in":
         return StandIn()
+    if model := larger.found():
+        return larger.Larger(model)
     return espeak.Espeak() if espeak.found() else None
 
 
