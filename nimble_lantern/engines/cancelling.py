@@ -69,6 +69,7 @@ class Canceller:
         """Samples that were not given back yet."""
         self._pieces: Mapping[Hashable, Piece] = {}
         self._places: dict[Hashable, int] = {}  # the sample of the stream with which each begins
+        self._told: dict[Hashable, float | None] = {}  # when the page said that each begins
         self._moved: dict[Hashable, _Samples] = {}  # those that begin between two samples
         self._clock: float | None = None  # the sample of the stream at which the page's clock is 0
         self._path: EchoPath | None = None
@@ -98,7 +99,11 @@ class Canceller:
         self._heard = np.concatenate((self._heard, fresh))[-kept:]
         self._end += fresh.size
         self._pieces = pieces
-        self._places = {key: at for key, at in self._places.items() if key in pieces}
+        self._places = {
+            key: at
+            for key, at in self._places.items()
+            if key in pieces and pieces[key].begins == self._told.get(key)
+        }
         self._moved = {key: moved for key, moved in self._moved.items() if key in self._places}
         if not pieces:
             held, self.held = self.held, 0
@@ -106,7 +111,7 @@ class Canceller:
             self._lately.clear()
             return sound_of(self._heard[-held - fresh.size :]) if held else sound
         self._place()
-        if self._unheard > _PATIENCE or not (self._all_placed or self._sounds()):
+        if self._unheard > _PATIENCE or not self._sounds(RATE if self._all_placed else 0):
             self._look()
         if self._path is None and any(at + _LEARNED <= self._end for at in self._places.values()):
             self._begin()
@@ -133,13 +138,14 @@ class Canceller:
         for key, piece in self._pieces.items():
             if piece.begins is not None and key not in self._places:
                 at = self._clock + piece.begins * RATE
+                self._told[key] = piece.begins
                 self._places[key] = math.floor(at)
                 self._moved[key] = delayed(piece.samples, at - math.floor(at))
 
-    def _sounds(self) -> bool:
-        """Whether it is known what is being played at the end of the sound."""
+    def _sounds(self, about: int) -> bool:
+        """Whether it is known what is being played at the end of the sound, give or take."""
         return any(
-            at <= self._end < at + self._pieces[key].samples.size
+            at - about <= self._end < at + self._pieces[key].samples.size + about
             for key, at in self._places.items()
         )
 
@@ -158,6 +164,7 @@ class Canceller:
                 self._unheard = 0
                 if self._places.get(key) != at:
                     self._places, self._moved = {key: at}, {}
+                    self._told = {key: piece.begins}
                     if piece.begins is not None:
                         self._clock = at - piece.begins * RATE
                         self._place()

@@ -104,6 +104,17 @@ class Cancelling(unittest.TestCase):
         self.assertLess(level(rest, start, start + 0.5), level(mic, start, start + 0.5) + 1)
         self.assertLess(level(rest, start + 1.1, start + 1.8), level(mic, start, start + 1.5) - 15)
 
+    def test_a_page_that_is_loaded_again_and_plays_it_anew_is_heard_out(self) -> None:
+        """By a clock that begins anew, too."""
+        again = 1.5 + self.own.size / RATE
+        mic = placed(self.own, 0.5, 9.0) + placed(self.own, again, 9.0)
+        canceller, out = Canceller(), b""
+        for i in range(0, mic.size, CHUNK):
+            begins = 30.5 if i / RATE < again - 0.2 else 0.1
+            out += canceller.feed(sound_of(mic[i : i + CHUNK]), {1: Piece(self.own, begins)})
+        rest = samples(out)
+        self.assertLess(level(rest, again + 1, again + 2.5), level(mic, 1.0, 2.5) - 15)
+
     def test_what_is_left_of_it_is_nobodys_utterance_and_speech_into_it_is_somebodys(self) -> None:
         for near, leftover in ((0.0, True), (1.0, False)):
             own, mic = OwnVoice(), placed(self.own, 0.5, 4.0) + near * placed(self.near, 1.6, 4.0)

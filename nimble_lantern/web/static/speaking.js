@@ -85,10 +85,11 @@ async function fromDesk(voice, sentence, coming) {
     const source = speaking.source = room.createBufferSource();
     source.buffer = buffer;
     source.connect(room.destination);
-    const begins = Math.max(room.currentTime, speaking.until + PAUSE_SECONDS);
+    const sounds = room.state === "running"; // else its clock stands still
+    const begins = sounds ? Math.max(room.currentTime, speaking.until + PAUSE_SECONDS) : room.currentTime;
     const began = performance.now() + (begins - room.currentTime) * 1000;
     speaking.until = begins + buffer.duration;
-    tell({ number: voice.number, sentence, begins });
+    if (sounds) tell({ number: voice.number, sentence, begins });
     const after = sentence + 1 < voice.texts.length ? sound(voice, sentence + 1) : null;
     after?.catch(() => {});
     const goOn = () => {
