@@ -53,10 +53,24 @@ _PATIENCE = 3
 
 @dataclass(frozen=True, slots=True)
 class Piece:
-    """Speech at this rate, and when the page said it begins, in seconds of the page's clock."""
+    """Speech at this rate, and when it begins by the page's clock, in seconds."""
 
     samples: _Samples
-    begins: float | None = None
+    begins: float
+
+
+@dataclass(frozen=True, slots=True)
+class _Placed:
+    """A piece in the stream: the sample in or before which it begins, and its sound from there."""
+
+    at: float
+    first: int
+    samples: _Samples
+
+    @classmethod
+    def of(cls, piece: Piece, at: float) -> _Placed:
+        first = math.floor(at)
+        return cls(at, first, delayed(piece.samples, at - first))
 
 
 class Canceller:
@@ -67,11 +81,8 @@ class Canceller:
         self._end = 0  # samples fed
         self.held = 0
         """Samples that were not given back yet."""
-        self._pieces: Mapping[Hashable, Piece] = {}
-        self._places: dict[Hashable, int] = {}  # the sample of the stream with which each begins
-        self._told: dict[Hashable, float | None] = {}  # when the page said that each begins
-        self._moved: dict[Hashable, _Samples] = {}  # those that begin between two samples
         self._clock: float | None = None  # the sample of the stream at which the page's clock is 0
+        self._placed: dict[Hashable, _Placed] = {}
         self._path: EchoPath | None = None
         self._unheard = 0
         self._hiss = np.random.default_rng(0)
@@ -98,22 +109,16 @@ class Canceller:
         kept = max(_FOUND_IN, self.held + fresh.size)
         self._heard = np.concatenate((self._heard, fresh))[-kept:]
         self._end += fresh.size
-        self._pieces = pieces
-        self._places = {
-            key: at
-            for key, at in self._places.items()
-            if key in pieces and pieces[key].begins == self._told.get(key)
-        }
-        self._moved = {key: moved for key, moved in self._moved.items() if key in self._places}
         if not pieces:
             held, self.held = self.held, 0
             self._ringing, self._loudest = 0.0, [0.0, 0.0]
             self._lately.clear()
             return sound_of(self._heard[-held - fresh.size :]) if held else sound
-        self._place()
-        if self._unheard > _PATIENCE or not self._sounds(RATE if self._all_placed else 0):
-            self._look()
-        if self._path is None and any(at + _LEARNED <= self._end for at in self._places.values()):
+        self._place(pieces)
+        if self._clock is None or self._unheard > _PATIENCE or not self._sounds():
+            self._look(pieces)
+        begun = min((p.first for p in self._placed.values()), default=self._end)
+        if self._path is None and self._end - begun >= _LEARNED:
             self._begin()
         there = self.held + fresh.size
         size = there if self._knows else max(0, there - HELD)
@@ -125,49 +130,41 @@ class Canceller:
     @property
     def _knows(self) -> bool:
         """Whether nothing has to be waited for: all that may begin has its place."""
-        return self._path is not None and self._unheard <= _PATIENCE and self._all_placed
+        return self._path is not None and self._unheard <= _PATIENCE
 
-    @property
-    def _all_placed(self) -> bool:
-        return self._places.keys() == self._pieces.keys()
-
-    def _place(self) -> None:
-        """Where the page said when a piece begins, and its clock is known, it needs no looking."""
-        if self._clock is None:
-            return
-        for key, piece in self._pieces.items():
-            if piece.begins is not None and key not in self._places:
+    def _place(self, pieces: Mapping[Hashable, Piece]) -> None:
+        """Where the pieces stand in the stream, as far as the page's clock is known."""
+        placed = {}
+        if self._clock is not None:
+            for key, piece in pieces.items():
                 at = self._clock + piece.begins * RATE
-                self._told[key] = piece.begins
-                self._places[key] = math.floor(at)
-                self._moved[key] = delayed(piece.samples, at - math.floor(at))
+                known = self._placed.get(key)
+                placed[key] = known if known and known.at == at else _Placed.of(piece, at)
+        self._placed = placed
 
-    def _sounds(self, about: int) -> bool:
-        """Whether it is known what is being played at the end of the sound, give or take."""
+    def _sounds(self) -> bool:
+        """Whether something is being played about now."""
         return any(
-            at - about <= self._end < at + self._pieces[key].samples.size + about
-            for key, at in self._places.items()
+            p.first - RATE <= self._end < p.first + p.samples.size + RATE
+            for p in self._placed.values()
         )
 
-    def _look(self) -> None:
-        """Find the piece that is heard now, and since when."""
+    def _look(self, pieces: Mapping[Hashable, Piece]) -> None:
+        """Find the piece that is heard now, and since when: that tells the page's clock."""
         window = self._heard[-_FOUND_IN:]
         if window.size < _FOUND_IN or np.sqrt(np.mean(window**2)) < _QUIET:
             return
-        found = [(*_whitened_peak(window, p.samples), key) for key, p in self._pieces.items()]
+        found = [(*_whitened_peak(window, p.samples), key) for key, p in pieces.items()]
         for height, lag, key in sorted(found, key=lambda f: -f[0]):
-            piece = self._pieces[key]
+            piece = pieces[key]
             if height > _SURE or _explained(window, piece.samples, lag) > _ALONE:
-                at = self._end - window.size + lag
                 if self._unheard > _PATIENCE:
                     self._path = None  # what was learned was of something else
                 self._unheard = 0
-                if self._places.get(key) != at:
-                    self._places, self._moved = {key: at}, {}
-                    self._told = {key: piece.begins}
-                    if piece.begins is not None:
-                        self._clock = at - piece.begins * RATE
-                        self._place()
+                clock = self._end - window.size + lag - piece.begins * RATE
+                if self._clock is None or abs(clock - self._clock) > 1:
+                    self._clock = clock
+                    self._place(pieces)
                 return
 
     def _begin(self) -> None:
@@ -190,15 +187,15 @@ class Canceller:
     def _played(self, first: int) -> _Samples:
         """What was played that may be heard in a block from a sample of the stream on."""
         played = np.zeros((PARTS + 1) * BLOCK)
-        for key, at in self._places.items():
-            piece = self._moved.get(key, self._pieces[key].samples)
-            played += _stretch(piece, first + _EARLIER - PARTS * BLOCK - at, played.size)
+        for piece in self._placed.values():
+            start = first + _EARLIER - PARTS * BLOCK - piece.first
+            played += _stretch(piece.samples, start, played.size)
         return played
 
     def _rest(self, first: int, size: int) -> _Samples:
         """So many samples from one on, without what was played."""
         heard = self._at(first, size)
-        if not self._places or self._path is None or not size:
+        if self._path is None or not size:
             return heard
         blocks = range(0, size, BLOCK)
         own = np.concatenate(
@@ -324,8 +321,8 @@ class OwnVoice:
         """Whether the utterance is nobody's, but what is left of the own voice."""
         return self._canceller.is_left_over
 
-    def out_of(self, sound: bytes, playing: Mapping[Hashable, tuple[bytes, float | None]]) -> bytes:
-        """The sound without these, each with the time at which it begins if the page said so."""
+    def out_of(self, sound: bytes, playing: Mapping[Hashable, tuple[bytes, float]]) -> bytes:
+        """The sound without these, each with the time at which it begins by the page's clock."""
         for key in [key for key in self._samples if key not in playing]:
             del self._samples[key]
         for key, (wav, _) in playing.items():

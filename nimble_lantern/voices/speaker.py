@@ -68,8 +68,7 @@ class Speaker:
         self._sounds: dict[tuple[str, float], Sound] = {}
         self._recent: deque[tuple[float, str]] = deque(maxlen=24)
         self._read_until = float("-inf")
-        self._begins: dict[Hashable, float] = {}
-        self._heard_last: dict[Hashable, tuple[str, float]] = {}
+        self._begins: dict[tuple[int, int], tuple[tuple[str, float], float]] = {}
         self._heard_at = float("-inf")
 
     @property
@@ -129,8 +128,8 @@ class Speaker:
     def begins(self, number: int, piece: int, at: float) -> None:
         """When a page will begin to play a piece, in seconds of the clock that its sound has."""
         with self._lock:
-            if self._now is not None and self._now.number == number:
-                self._begins[number, piece] = at
+            if (now := self._now) and now.number == number and 0 <= piece < len(now.texts):
+                self._begins[number, piece] = (now.texts[piece], now.rate), at
 
     def _ended(self) -> None:
         if not self.answering:
@@ -178,26 +177,20 @@ class Speaker:
                 self._sounds.pop(next(iter(self._sounds)))
             return made
 
-    def sounding(self) -> dict[Hashable, tuple[bytes, float | None]]:
+    def sounding(self) -> dict[Hashable, tuple[bytes, float]]:
         """The pieces that may be heard in the room now, by their keys.
 
-        Each has its sound, as WAV, and when it begins by the page's clock, where the page said so.
+        Each has its sound, as WAV, and when it begins by the page's clock.
         """
         with self._lock:
-            if (now := self._now) is not None:
-                last = self._at + ((now.number, self._at + 1) in self._begins)
-                at = range(max(0, self._at - 1), min(last + 1, len(now.texts)))
-                self._heard_last = {(now.number, n): (now.texts[n], now.rate) for n in at}
+            if self._now is not None:
+                first = self._now.number, self._at - 1
+                self._begins = {key: told for key, told in self._begins.items() if key >= first}
                 self._heard_at = self._clock()
             elif self._clock() - self._heard_at > ROOM_SECONDS:
-                self._heard_last = {}
-            self._begins = {
-                key: self._begins[key] for key in self._begins if key in self._heard_last
-            }
-            kept = ((key, self._sounds.get(said)) for key, said in self._heard_last.items())
-            return {
-                key: (sound.wav, self._begins.get(key)) for key, sound in kept if sound is not None
-            }
+                self._begins = {}
+            kept = ((key, self._sounds.get(said), at) for key, (said, at) in self._begins.items())
+            return {key: (sound.wav, at) for key, sound, at in kept if sound is not None}
 
     def left_of(self, words: Sequence[str]) -> tuple[str, ...] | None:
         """What of heard words is not the desk's own voice; None if nothing is left of them.

@@ -65,12 +65,12 @@ class Cancelling(unittest.TestCase):
         echoed = 0.5 * self.own
         echoed[80:] += 0.2 * self.own[:-80]  # a wall, 5 ms away
         mic = placed(echoed, 0.73, 4.0)
-        rest = fed(mic, {"piece": Piece(self.own)})
+        rest = fed(mic, {"piece": Piece(self.own, 7.0)})
         self.assertLess(level(rest, 1.0, 2.5), level(mic, 1.0, 2.5) - 15)
 
     def test_speech_into_it_is_left(self) -> None:
         mic = placed(self.own, 0.5, 4.0) + placed(self.near, 1.6, 4.0)
-        rest = fed(mic, {"piece": Piece(self.own)})
+        rest = fed(mic, {"piece": Piece(self.own, 7.0)})
         wanted = placed(self.near, 1.6, 4.0)
         loud = 1.6 + float(np.argmax(np.abs(self.near))) / RATE
         missing = level(rest - wanted, loud - 0.05, loud + 0.05)
@@ -80,7 +80,7 @@ class Cancelling(unittest.TestCase):
         second = said("the harbour board has met about the boat", "rms")[1]
         length = self.own.size / RATE
         mic = placed(self.own, 0.5, 7.0) + placed(second, 0.7 + length, 7.0)
-        rest = fed(mic, {1: Piece(self.own), 2: Piece(second)})
+        rest = fed(mic, {1: Piece(self.own, 7.0), 2: Piece(second, 7.2 + length)})
         start = 0.7 + length
         self.assertLess(level(rest, start + 0.3, start + 1.5), level(mic, start, start + 1.5) - 15)
 
@@ -121,13 +121,13 @@ class Cancelling(unittest.TestCase):
             for i in range(0, mic.size, CHUNK):
                 if i == RATE * 3 // 2 // CHUNK * CHUNK:
                     own.begins()
-                own.out_of(sound_of(mic[i : i + CHUNK]), {"piece": (self.wav, None)})
+                own.out_of(sound_of(mic[i : i + CHUNK]), {"piece": (self.wav, 7.0)})
             self.assertEqual(own.is_left_over, leftover)
 
     def test_nothing_is_left_over_where_nothing_is_played_any_more(self) -> None:
         own, mic = OwnVoice(), placed(self.own, 0.5, 4.0)
         for i in range(0, mic.size, CHUNK):
-            own.out_of(sound_of(mic[i : i + CHUNK]), {"piece": (self.wav, None)})
+            own.out_of(sound_of(mic[i : i + CHUNK]), {"piece": (self.wav, 7.0)})
         own.begins()
         self.assertTrue(own.is_left_over)
         own.out_of(sound_of(self.near / 50), {})
@@ -139,7 +139,7 @@ class Cancelling(unittest.TestCase):
     def test_other_speech_is_no_piece(self) -> None:
         other = said("please bring the red blanket to the harbour on friday", "awb")[1]
         mic = placed(other, 0.5, 4.0)
-        rest = fed(mic, {"piece": Piece(self.own)})
+        rest = fed(mic, {"piece": Piece(self.own, 7.0)})
         self.assertGreater(level(rest, 0.6, 2.0), level(mic, 0.6, 2.0) - 1)
 
     @settings(max_examples=30, deadline=None)
@@ -149,7 +149,7 @@ class Cancelling(unittest.TestCase):
         own, went, came = OwnVoice(), 0, 0
         for size, plays in (*chunks, (1, False)):
             came += (
-                len(own.out_of(bytes(2 * size), {"piece": (self.wav, None)} if plays else {})) // 2
+                len(own.out_of(bytes(2 * size), {"piece": (self.wav, 7.0)} if plays else {})) // 2
             )
             went += size
             self.assertEqual(own.held, went - came)

@@ -66,7 +66,7 @@ class GoingOn(Streams):
 
     def test_a_voice_whose_sound_cannot_be_read_takes_nothing_away(self) -> None:
         with (
-            mock.patch.object(Speaker, "sounding", return_value={"piece": (b"no sound", None)}),
+            mock.patch.object(Speaker, "sounding", return_value={"piece": (b"no sound", 0.0)}),
             mock.patch("traceback.print_exc") as told,
         ):
             self.desk.speaker = Speaker()
