@@ -10,8 +10,9 @@ desk, and nothing would be written but what a note or a cell says.
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
+from functools import partial
 
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Named, Parse, rule
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Named, Parse
 from nimble_lantern.core.lexicon.desk import OF_THE_HOUSE
 from nimble_lantern.core.targets.model import (
     CellAt,
@@ -33,114 +34,69 @@ _ALIKE = {
 """Other names of the desk's things, as the patterns have them."""
 
 
-@rule(
-    "otherwise",
-    "(take | bring | get | lead) me [(back | over | straight | right | down | up)] to {rest:words}",
-    "[and] [now] (on | over | down | up | along | across | off | straight) to {rest:words}",
-    "(where is | where's | find [me] | let me go to | visit) {rest:words}",
-    "i (want | need) to (be | go) (at | to | in) {rest:words}",
-    "put me (in | at | on) {rest:words}",
-    "(go | jump | skip | hop | move | get | head) [(on | over | back)] to {rest:words}",
-    heard=False,
-)
-def _gone_to(rest: _Said) -> _Said:
-    return "go", "to", *rest
-
-
-_LOSING = (
-    "(lose | drop | bin | scrap | dump | ditch | forget [about] | clear [(away | out | off)] | wipe"
-    " | strike | take (out | away | off) | throw (out | away) | get rid of | erase | remove | chuck"
-    " [out] | do away with | (away | out | off) with | no need for | delete)"
-)
-
-
-@rule(
-    "otherwise",
-    "{rest:words} (can | could | may | should | must | has to | have to | needs to) [(all | now)]"
-    " go [(away | now)]",
-    "{rest:words} (is | are) (not | no longer) (needed | wanted) [(any more | any longer | now)]",
-    "(i | we) (do not | don't | no longer) (need | want) {rest:words} [(any more | any longer)]",
-    f"{_LOSING} {{rest:words}}",
-    "(take | get | throw | clear) {rest:words} (out | away | off)",
-    heard=False,
-)
-def _taken_away(rest: _Said) -> _Said:
-    return "delete", *rest
-
-
-@rule(
-    "otherwise",
-    "(read [me] [out] [aloud] | say | speak | recite | let me hear | i want to hear) {rest:words}"
-    " [(aloud | out [loud] | to me)]",
-    "(what does | what do) {rest:words} say",
-    "how does {rest:words} (sound | go | read)",
-    "(tell me | i want to know | let me know) what {rest:words} says",
-    heard=False,
-)
-def _read(rest: _Said) -> _Said:
-    return "read", *rest
-
-
-@rule(
-    "otherwise",
-    "(what | which) {rest:words} (are there | have (i | we) [got] | do (i | we) have)",
-    "(display | list | let me (see | look at | have) | i want to see | (call | bring | pull) up"
-    " | what is | what's"
-    " | give me | [give me] a list of | where are | what are | show me) [all] {rest:words}",
-    heard=False,
-)
-def _shown(rest: _Said) -> _Said:
-    return "show", *rest
-
-
-@rule(
-    "otherwise",
-    "(get | have | bring | put | fetch | i want | i would like | i'd like | i need | let me have)"
-    " {rest:words} back [again]",
-    "(get | have) back {rest:words}",
-    "(restore | recover | retrieve | reinstate | revive | return to | back to) {rest:words}",
-    heard=False,
-)
-def _brought_back(rest: _Said) -> _Said:
-    return "bring", "back", *rest
-
-
-@rule(
-    "otherwise",
+_WAYS = {
+    "go to": (
+        "(<go> | lead me) [(on | over | back | straight | right | down | up)] (to | in | at | on)"
+        " {rest:words}",
+        "[and] [now] (on | over | down | up | along | across | off | straight) to {rest:words}",
+        "(where is | where's | find [me] | let me go to | visit) {rest:words}",
+        "i (want | need) to (be | go) (at | to | in) {rest:words}",
+    ),
+    "delete": (
+        "{rest:words} (can | could | may | should | must | has to | have to | needs to)"
+        " [(all | now)] go [(away | now)]",
+        "{rest:words} (is | are) (not | no longer) (needed | wanted)"
+        " [(any more | any longer | now)]",
+        "(i | we) (do not | don't | no longer) (need | want) {rest:words}"
+        " [(any more | any longer)]",
+        "(<remove> | <discard> | forget [about] | (away | out | off) with | no need for)"
+        " {rest:words}",
+        "(take | get | throw | clear) {rest:words} (out | away | off)",
+    ),
+    "read": (
+        "(read [me] [out] [aloud] | say | speak | recite | let me hear | i want to hear)"
+        " {rest:words} [(aloud | out [loud] | to me)]",
+        "(what does | what do) {rest:words} say",
+        "how does {rest:words} (sound | go | read)",
+        "(tell me | i want to know | let me know) what {rest:words} says",
+    ),
+    "show": (
+        "(what | which) {rest:words} (are there | have (i | we) [got] | do (i | we) have)",
+        "(display | list | let me (see | look at | have) | i want to see | (call | bring | pull) up"
+        " | what is | what's | give me | [give me] a list of | where are | what are | show me)"
+        " [all] {rest:words}",
+    ),
+    "bring back": (
+        "(<wish> | get | bring | put | fetch | let me have) {rest:words} back [again]",
+        "(get | have) back {rest:words}",
+        "(restore | recover | retrieve | reinstate | revive | return to | back to) {rest:words}",
+    ),
+    "add a": (
+        "(<wish> | <put> | create | make | give me) (<more> | an additional) {rest:words}",
+        "(another | one more | an extra | an additional) {rest:words}",
+    ),
+    "stop": (
+        "([(that's | that is)] enough [of] | no more | leave | quit | exit | close | end | finish"
+        " | [(i am | i'm | we are | we're)] (done | finished) with) {rest:words}",
+        "(get | take | let) me out of {rest:words}",
+    ),
+}
+"""The plain way to ask, and others."""
+_WAYS_TO_CHANGE = (
     "{rest:words} (should | must | ought to | has to | needs to | is to) (say | read) {text:words}",
     "make {rest:words} [(say | read)] {text:words}",
-    "(set | reword | rewrite | update | correct | edit | amend | alter | turn | change)"
-    " {rest:words} (to | into | as) [(say | read)] {text:words}",
+    "(<change> | set | reword | update | turn) {rest:words} (to | into | as) [(say | read)]"
+    " {text:words}",
     "(let | have) {rest:words} (say | read) {text:words}",
-    heard=False,
 )
-def _made(rest: _Said, text: _Said) -> _Said:
-    return "change", *rest, "to", *text
 
 
-_ANOTHER = "(another | one more | an extra | an additional | a new | a further | a | an)"
+def _plainly(plain: str, rest: _Said, text: _Said = ()) -> _Said:
+    return (*plain.split(), *rest, *(("to", *text) if text else ()))
 
 
-@rule(
-    "otherwise",
-    "(put | stick | pop | insert | create | make | have | give me | i want | i need | i'd like"
-    f" | i would like | we need | let's have | we could do with) {_ANOTHER} {{rest:words}}",
-    "(another | one more | an extra | an additional) {rest:words}",
-    heard=False,
-)
-def _added(rest: _Said) -> _Said:
-    return "add", "a", *rest
-
-
-@rule(
-    "otherwise",
-    "([(that's | that is)] enough [of] | no more | leave | quit | exit | close | end | finish"
-    " | [(i am | i'm | we are | we're)] (done | finished) with) {rest:words}",
-    "(get | take | let) me out of {rest:words}",
-    heard=False,
-)
-def _stopped(rest: _Said) -> _Said:
-    return "stop", *rest
+for _plain, _ways in (*_WAYS.items(), ("change", _WAYS_TO_CHANGE)):
+    CATALOGUE.rule("otherwise", *_ways, heard=False)(partial(_plainly, _plain))
 
 
 def otherwise(words: Sequence[str]) -> Iterator[_Said]:
