@@ -21,8 +21,7 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from pathlib import Path
 
-from platformdirs import user_data_path
-
+from nimble_lantern import folders
 from nimble_lantern.core.errors import BadInput
 
 WEIGHTS = "model.bin"
@@ -79,8 +78,7 @@ Says = Callable[[str], None]
 
 def folder() -> Path:
     """Where models are kept, for all desks of a user; LANTERN_EARS names another place."""
-    named = os.environ.get("LANTERN_EARS")
-    return Path(named) if named else user_data_path("nimble-lantern", appauthor=False) / "ears"
+    return folders.kept("ears", "LANTERN_EARS")
 
 
 def there() -> dict[str, Path]:

@@ -10,7 +10,6 @@ from __future__ import annotations
 import importlib
 import importlib.util
 import io
-import os
 import shutil
 import threading
 import wave
@@ -19,10 +18,10 @@ from pathlib import Path
 from typing import Any
 
 import numpy as np
-from platformdirs import user_data_path
 
+from nimble_lantern import folders
 from nimble_lantern.core.errors import BadInput, VoiceError
-from nimble_lantern.voices.speaker import Sound
+from nimble_lantern.voices.speaker import Sound, Voice
 
 PACKAGE = "piper"
 _MODEL, _CONFIG = ".onnx", ".onnx.json"
@@ -32,8 +31,7 @@ _PAUSE = " "
 
 def folder() -> Path:
     """Where voices are kept, for all desks of a user; LANTERN_VOICES names another place."""
-    named = os.environ.get("LANTERN_VOICES")
-    return Path(named) if named else user_data_path("nimble-lantern", appauthor=False) / "voices"
+    return folders.kept("voices", "LANTERN_VOICES")
 
 
 def there() -> dict[str, Path]:
@@ -52,23 +50,32 @@ def found() -> Path | None:
 
 
 def add(source: Path) -> list[str]:
-    """Copy the voices of a folder to the others.  BadInput where it has none; their names."""
+    """Copy the voices of a folder to the others; their names.
+
+    BadInput, and nothing is changed, where it has none, or they cannot be kept.
+    """
     models = [m for m in sorted(source.glob(f"*{_MODEL}")) if _config_of(m).is_file()]
     if not models:
         raise BadInput(
             f"{source} holds no voice: one has a file NAME{_MODEL} and a file NAME{_CONFIG}; name "
             "another folder."
         )
+    names = [m.name.removesuffix(_MODEL) for m in models]
+    if known := sorted(there().keys() & set(names)):
+        raise BadInput(f"A voice called {known[0]} is here already; remove it first.")
+    copied: list[Path] = []
     try:
         folder().mkdir(parents=True, exist_ok=True)
-        for model in models:
-            shutil.copyfile(_config_of(model), folder() / _config_of(model).name)
-            shutil.copyfile(model, folder() / model.name)
+        for file in (file for model in models for file in (model, _config_of(model))):
+            copied.append(folder() / file.name)
+            shutil.copyfile(file, copied[-1])
     except OSError as error:
+        for file in copied:
+            file.unlink(missing_ok=True)
         raise BadInput(
             f"The voice cannot be kept: {error.strerror}; make room, then add it."
         ) from error
-    return [m.name.removesuffix(_MODEL) for m in models]
+    return names
 
 
 def remove(name: str) -> None:
@@ -86,16 +93,28 @@ def _config_of(model: Path) -> Path:
 
 
 class Larger:
-    """Speech by piper, whose model is loaded when it is first wanted."""
+    """Speech by piper, whose model is loaded when it is first wanted.
 
-    def __init__(self, model: Path) -> None:
+    Where it fails, another voice reads instead: nobody has to come and take it away.
+    """
+
+    def __init__(self, model: Path, instead: Voice | None = None) -> None:
+        self._instead = instead
         self.name = model.name.removesuffix(_MODEL)
         self._model = model
         self._lock = threading.Lock()
         self._voice: Any = None
 
     def spoken(self, text: str, rate: float) -> Sound:
-        """VoiceError where the model cannot be read, or says nothing."""
+        """VoiceError where the model cannot be read, or says nothing, and no other voice reads."""
+        try:
+            return self._spoken(text, rate)
+        except VoiceError:
+            if self._instead is None:
+                raise
+            return self._instead.spoken(text, rate)
+
+    def _spoken(self, text: str, rate: float) -> Sound:
         with self._lock:
             try:
                 chunks = list(self._chunks(text, rate))

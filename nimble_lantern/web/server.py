@@ -13,9 +13,9 @@ from typing import Any
 
 import click
 from flask import Flask
-from platformdirs import user_data_path
 from waitress import create_server
 
+from nimble_lantern import folders
 from nimble_lantern.core.errors import BadInput, LanternError
 from nimble_lantern.demo import load_sample_world
 from nimble_lantern.engines import LiveEngine, ears
@@ -47,14 +47,14 @@ def usual_voice() -> Voice | None:
     """The voice of this machine; None where the browser's own has to do."""
     if os.environ.get("LANTERN_VOICE") == "stand-in":
         return StandIn()
-    if model := larger.found():
-        return larger.Larger(model)
-    return espeak.Espeak() if espeak.found() else None
+    plain = espeak.Espeak() if espeak.found() else None
+    model = larger.found()
+    return larger.Larger(model, plain) if model else plain
 
 
 def data_folder(demo: bool) -> Path:
     """Where the database is kept; the sample world has one of its own."""
-    base = user_data_path("nimble-lantern", appauthor=False)
+    base = folders.own()
     return base / "demo" if demo else base
 
 

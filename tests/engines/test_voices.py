@@ -21,6 +21,8 @@ from numpy.typing import NDArray
 from nimble_lantern.cli import lantern
 from nimble_lantern.core.errors import BadInput, VoiceError
 from nimble_lantern.voices import larger
+from nimble_lantern.voices.speaker import Sound
+from nimble_lantern.voices.standin import StandIn as Plain
 from nimble_lantern.web.server import usual_voice
 
 SPEED, LETTER = 22_050, 1_000
@@ -75,11 +77,16 @@ class Voice:
             yield chunk
 
 
+class StandIn(types.ModuleType):
+    """Stands in for the package."""
+
+    PiperVoice = Voice
+    SynthesisConfig = types.SimpleNamespace
+
+
 def stand_in() -> types.ModuleType:
-    module = types.ModuleType(larger.PACKAGE)
+    module = StandIn(larger.PACKAGE)
     module.__spec__ = importlib.machinery.ModuleSpec(larger.PACKAGE, None)
-    module.PiperVoice = Voice  # type: ignore[attr-defined]
-    module.SynthesisConfig = types.SimpleNamespace  # type: ignore[attr-defined]
     return module
 
 
@@ -123,6 +130,17 @@ class Keeping(VoiceCase):
         with self.assertRaisesRegex(BadInput, "no voice called ida here; there are: none"):
             larger.remove("ida")
         self.voice()
+        larger.add(self.source)
+        with self.assertRaisesRegex(BadInput, "nell is here already; remove it first"):
+            larger.add(self.source)
+        larger.remove("nell")
+        with (
+            mock.patch("shutil.copyfile", side_effect=[None, OSError(28, "No space left")]),
+            self.assertRaisesRegex(BadInput, "cannot be kept: No space left; make room"),
+        ):
+            larger.add(self.source)
+        self.assertEqual(list(self.folder.iterdir()), [])
+        self.folder.rmdir()
         self.folder.write_text("in the way")
         with self.assertRaisesRegex(BadInput, "cannot be kept"):
             larger.add(self.source)
@@ -137,8 +155,10 @@ class Keeping(VoiceCase):
 
 
 class Reading(VoiceCase):
-    def spoken(self, text: str, rate: float = 1.0, model: bytes = b"model") -> larger.Sound:
+    def spoken(self, text: str, rate: float = 1.0, model: bytes = b"model") -> Sound:
         self.voice(model=model)
+        for name in larger.there():
+            larger.remove(name)
         larger.add(self.source)
         found = larger.found()
         assert found is not None
@@ -172,3 +192,12 @@ class Reading(VoiceCase):
             self.assertRaisesRegex(VoiceError, "says nothing"),
         ):
             self.spoken("the boat")
+
+    def test_another_voice_reads_where_it_fails(self) -> None:
+        self.voice(model=b"")
+        larger.add(self.source)
+        found, plain = larger.found(), Plain()
+        assert found is not None
+        sound = larger.Larger(found, plain).spoken("the boat came in", 1.0)
+        self.assertEqual(plain.said, ["the boat came in"])
+        self.assertEqual(len(sound.words), 4)

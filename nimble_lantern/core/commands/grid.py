@@ -36,29 +36,9 @@ from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.tables import Table, settled_shares
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Tabled, Unit, Units
-
-CATALOGUE.table(
-    "side",
-    {
-        "(before | above | left of | to the left of | on the left of | in front of | over)": -1,
-        "(after | following | below | right of | to the right of | on the right of | behind | under"
-        " | beneath | underneath)": 1,
-    },
-)
-CATALOGUE.table(
-    "ended",
-    {
-        "(at | on | to | onto) the [very] (end | bottom | foot | right [hand side])"
-        " [of <the_table>]": 1,
-        "(at | on | to) the [very] (start | top | left [hand side]) [of <the_table>]": -1,
-    },
-)
-CATALOGUE.table("the_table", {"(the | this | that) table": True})
-CATALOGUE.table("adding", {"(add | append | insert | put [in])": True})
-CATALOGUE.table("grid", {"(row | rows)": Unit.ROW, "(column | columns)": Unit.COLUMN})
 
 
 def _of_grid(sitting: Sitting, parse: Parse) -> bool:
@@ -66,20 +46,6 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     if target is None:
         return there_is(sitting, parse)
     return isinstance(target, Units | Tabled) and target.unit in (Unit.ROW, Unit.COLUMN, Unit.CELL)
-
-
-CATALOGUE.table("a_row", {"(row | line | more)": Unit.ROW})
-CATALOGUE.table(
-    "one_more",
-    {
-        "(<adding> | <wish> | make room for) [(a | an | another | one | one more)]"
-        " [(new | empty | blank | extra)]": True,
-        "(a | another | one more | [a] new | an extra)": True,
-    },
-)
-
-
-CATALOGUE.table("row_or_line", {"(row | line)": Unit.ROW}, heard=False)
 
 
 @command(
@@ -239,32 +205,10 @@ def empty(sitting: Sitting, target: Part) -> Done | Refusal:
     return Done(after.about(()), f"{many(len(target.numbers), target.unit.value)} emptied")
 
 
-CATALOGUE.table(
-    "steps",
-    {
-        "(up | left | to the left | forward | one up | one to the left)": -1,
-        "(down | right | to the right | back | one down | one to the right)": 1,
-        "to the [(very | far)] (top | start | front | left [end]) [of <the_table>]": -9_999,
-        "to the [(very | far)] (bottom | end | right [end]) [of <the_table>]": 9_999,
-        "first": -9_999,
-        "last": 9_999,
-    },
-)
-
-
-CATALOGUE.table(
-    "ending",
-    {
-        "(first | to the [very] (top | start | front) | to the (far | very) left)": -9_999,
-        "(last | to the [very] (bottom | end) | to the (far | very) right)": 9_999,
-    },
-)
-
-
 @command(
     "<shift> {target:grid_part} {steps}",
-    "[<set_down>] {target:grid_part} {steps:ending}",
-    Way("<shift> [the] {words} {steps}", when=heads_a_column),
+    "[(<shift> | <set_down>)] {target:grid_part} {steps:ending}",
+    Way("<shift> [the] {words} ({steps} | {steps:ending})", when=heads_a_column),
     "<shift> {target:grid_part} {side} {goal:grid_part}",
     "{target:grid_part} {side} {goal:grid_part}",
     Way("[<shift>] {target:grid_part} {side} [the] {words}", when=heads_a_column),
@@ -389,31 +333,6 @@ def _headed(sitting: Sitting, header: bool) -> Done | Refusal:
     return Done(sitting.edited(Edit(tuple(steps))), said)
 
 
-CATALOGUE.table(
-    "falling",
-    {
-        "(backwards | [in] descending [order] | in reverse [order] | the other way [round]"
-        " | [from] (high | highest | largest | biggest | most) to (low | lowest | smallest | least)"
-        " | [with the] (largest | biggest | highest | newest | latest | most | last) first"
-        " | downwards"
-        " | from z to a)": True,
-        "([in] ascending [order] | upwards | alphabetically | in alphabetical order"
-        " | by the alphabet | numerically | [from] (low | lowest | smallest) to (high | highest"
-        " | largest) | [with the] (smallest | lowest | least | oldest | earliest | fewest) first"
-        " | from a to z)": False,
-    },
-)
-
-
-CATALOGUE.table(
-    "extreme",
-    {
-        "(smallest | lowest | least | fewest | earliest | oldest)": False,
-        "(largest | biggest | highest | greatest | most | latest | newest)": True,
-    },
-)
-
-
 @command(
     "(sort | order | arrange) [(the | this)] (table | rows | it) (by | on) [the] {words}"
     " [(column | numbers | figures)] [{falling}]",
@@ -472,25 +391,6 @@ def sort(
     after = rebuilt(sitting, table, rows[:first] + ordered)
     head = sitting.document.blocks[table.cell(0, column)].text or f"column {column + 1}"
     return Done(after.about(()), f"sorted by {quoted(head)}{', backwards' if falling else ''}")
-
-
-CATALOGUE.table(
-    "wide",
-    {
-        "(wider | broader | a little wider | bigger)": 1.4,
-        "(narrower | thinner | smaller | a little narrower)": 1 / 1.4,
-        "(twice | double) (as wide | the width)": 2.0,
-        "(much wider | far wider)": 2.0,
-        "half (as wide | the width)": 0.5,
-        "much narrower": 0.5,
-    },
-)
-
-
-CATALOGUE.table("widen", {"(widen | broaden)": 1.4, "narrow": 1 / 1.4})
-CATALOGUE.table(
-    "more_room", {"more (room | space | width)": 1.4, "less (room | space | width)": 1 / 1.4}
-)
 
 
 def _one_column(sitting: Sitting, parse: Parse) -> bool:

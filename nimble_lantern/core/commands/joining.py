@@ -358,16 +358,13 @@ def _cells_of(
 
 def _headed(document: Document, places: Places) -> list[int]:
     """The cells of the column whose heading stands at a place, heading included; none elsewhere."""
-    r = places.first
-    block = document.blocks[r.start.block]
-    if block.cell is None or not block.cell.header or r != block_range(document, r.start.block):
+    b = places.first.start.block
+    cell, table = document.blocks[b].cell, table_at(document.blocks, b)
+    if cell is None or table is None or not cell.header:
         return []
-    if len(places.ranges) > 1:
+    if places.ranges != (block_range(document, b),):
         return []
-    table = table_at(document.blocks, r.start.block)
-    if table is None:
-        return []
-    return [table.cell(row, block.cell.column) for row in range(table.rows)]
+    return [table.cell(row, cell.column) for row in range(table.rows)]
 
 
 def _cells_swapped(sitting: Sitting, pairs: Pairs) -> Done:

@@ -132,7 +132,7 @@ CATALOGUE.table(
     "(back | return) to <where_i_was>",
     "(resume | pick up | carry on | go on | continue) [writing] <where_i_was>",
     "back to [my] (writing | place)",
-    "(<go> | take me) back <where_i_was>",
+    "<go> back <where_i_was>",
     "back to the (place | spot) [where] (i | we) (was | were | came from) [before]",
     example="go back to where i stopped",
     group="moving",

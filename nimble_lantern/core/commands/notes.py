@@ -207,6 +207,7 @@ def show(
     return note if isinstance(note, Refusal) else _shown(sitting, note)
 
 
+CATALOGUE.table("beside_it", {"before": -1, "after": 1})
 CATALOGUE.table("ways_along", {"(on | forward | forwards)": 1, "(back | backward | backwards)": -1})
 CATALOGUE.table("step", {"(next | following)": 1, "(previous | last | earlier)": -1})
 
@@ -281,6 +282,12 @@ def find(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     return _shown(sitting, said[0])
 
 
+def _new_words(sitting: Sitting, parse: Parse) -> bool:
+    """ "Change the note to a higher one" is of music, and tells no words of a note."""
+    text = tuple(parse.args.get("text", ()))
+    return _there_are(sitting, parse) and text[-1:] not in (("one",), ("ones",))
+
+
 _NOTE_N = "(note [number] {number} | the {position} note | (this | that | the) note)"
 
 
@@ -301,7 +308,7 @@ def _edited(sitting: Sitting, note: Note, said: str, text: str | None = None,
     example="change note one to ask the ferry company",
     group="revising",
     annotates=True,
-    when=_there_are,
+    when=_new_words,
 )
 def change(
     sitting: Sitting,

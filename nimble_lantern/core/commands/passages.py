@@ -40,7 +40,7 @@ CATALOGUE.table("use", {"(insert | put in | use | paste | drop in | call up)": T
 CATALOGUE.table(
     "use_else",
     {
-        "(add | write | type | print | give me | fill in | bring in | put | set | enter | place"
+        "(add | write | type | give me | fill in | bring in | put | set | enter | place"
         " | pop in | start | begin | do)": True
     },
 )
@@ -154,9 +154,10 @@ def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
     " [(a | the)] passage [(called | named)] {text:words}",
     "(make | turn) {target} (a | into a) passage [(called | named | and call it)] {text:words}",
     "(save | keep | call) this passage [as] {text:words}",
-    Way("(keep | save | store | remember) this as {text:words}", when=_named_short),
-    Way("(keep | save | store | remember) this (under the name | under | by the name) {text:words}",
-        when=_named_short),
+    Way(
+        "(keep | save | store | remember) this (as | under [the name] | by the name) {text:words}",
+        when=_named_short,
+    ),
     Way("(keep | save | store | remember) (that | the selection) as {text:words}",
         when=_named_of_selection),
     "make a passage (of | from | out of) {target} [and] (called | named | call it) {text:words}",
@@ -325,9 +326,6 @@ def _was_at_blank(sitting: Sitting, parse: Parse) -> bool:
     document = sitting.document
     filled_now = (r for a, r in document.anchored(BLANK) if document.text(r) != a.data.get("text"))
     return any(r.start <= t.start and t.end <= r.end for r in filled_now for t in sitting.that)
-
-
-CATALOGUE.table("beside_it", {"before": -1, "after": 1})
 
 
 def _next(sitting: Sitting, at: Position) -> Done:
@@ -511,8 +509,7 @@ def _are(sitting: Sitting) -> str:
 
 
 @command(
-    "(show | preview | read | look at) [me] [the] passage {passage}",
-    "(show | preview | read | look at) [me] (the | my) {passage} passage",
+    "(show | preview | read | look at) [me] [(the | my)] (passage {passage} | {passage} passage)",
     "what does [the] [passage] {passage} say",
     "what is in [the] passage {passage}",
     Way("what is in [(the | my)] {passage}", when=_exists),

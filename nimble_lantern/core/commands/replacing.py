@@ -271,9 +271,7 @@ def _first_stands(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _in_a_cell(sitting: Sitting, parse: Parse) -> bool:
-    """ "Nell under kitchen is eleven": no words of a text are named so; nor is "me" put there."""
-    if tuple(parse.args.get("text", ())) == ("me",):
-        return False
+    """ "Nell under kitchen is eleven": no words of a text are named so."""
     return isinstance(parse.args.get("target"), Crossing) and _plain_words(sitting, parse)
 
 

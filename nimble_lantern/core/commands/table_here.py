@@ -19,6 +19,8 @@ from nimble_lantern.core.targets.tabled import column_of, row_of
 from nimble_lantern.core.writing.cardinals import cardinal
 
 P = ParamSpec("P")
+OF_THE_SPEAKER = (("me",), ("the", "cursor"), ("the", "caret"), ("my", "cursor"))
+"""Put somewhere, they are no words to be written: "put me in row two"."""
 
 
 def in_table(sitting: Sitting, parse: Parse) -> bool:
@@ -154,9 +156,11 @@ def column_named(sitting: Sitting, table: Table, words: tuple[str, ...]) -> int 
 def fits_the_cell(sitting: Sitting, parse: Parse) -> bool:
     """ "Nell's kitchen is eleven" tells what stands in a table, "nell's kitchen is cold" does not:
     what is called somebody's is a cell if such a thing stands there."""
-    cells = [v for v in parse.args.values() if isinstance(v, Crossing) and v.owned]
+    cells = [v for v in parse.args.values() if isinstance(v, Crossing)]
     text = tuple(parse.args.get("text", ()))
-    for cell in cells if text else ():
+    if cells and text in OF_THE_SPEAKER:
+        return False
+    for cell in (c for c in cells if c.owned and text):
         found = resolve(cell, sitting)
         if isinstance(found, Refusal):
             return False

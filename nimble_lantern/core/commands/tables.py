@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands.table_here import (
+    OF_THE_SPEAKER,
     cell_here,
     column_named,
     fits_the_cell,
@@ -471,14 +472,11 @@ def _a_row_and_a_column(sitting: Sitting, parse: Parse) -> bool:
 def _of_words(sitting: Sitting, parse: Parse) -> bool:
     """ "Put me in row two" is said of the writing place."""
     text = tuple(parse.args.get("text", ()))
-    return text not in _OF_THE_SPEAKER and fits_the_cell(sitting, parse)
+    return text not in OF_THE_SPEAKER and fits_the_cell(sitting, parse)
 
 
 def _of_words_in_a_table(sitting: Sitting, parse: Parse) -> bool:
     return in_table(sitting, parse) and _of_words(sitting, parse)
-
-
-_OF_THE_SPEAKER = (("me",), ("the", "cursor"), ("the", "caret"), ("my", "cursor"))
 
 
 def _crossing(

@@ -161,7 +161,7 @@ def looking(sitting: Sitting, since: str, base: Document) -> Done:
 CATALOGUE.table(
     "what_changed",
     {
-        "(what | show [me] what | tell me what | let me see what) (is | has | was | had) [been]"
+        "(what | show [me] what | tell me what | let me see what) [(is | has | was | had)] [been]"
         " (changed | different | new | altered | edited | added)": True,
         "(what | show [me] what | tell me what | let me see what) (i | we) [(have | had | 've)]"
         " (changed | done | altered | edited | written)": True,
@@ -212,10 +212,7 @@ CATALOGUE.table(
 
 @command(
     "(what | show [me] what) [(has | i have | i)] changed since [utterance] [number] {number}",
-    "(what | show [me] what) [(has | i have | i)] changed since {ago:since_day}",
-    "(what | show [me] what) [(has | i have | i)] changed since [last] {day}",
     "(what | show [me] what) [(has | i have)] changed",
-    "(what | show [me] what) [(has | i have)] changed since (the start | the beginning | i began)",
     "(what did i change | what have i changed | what has been changed)",
     "(show | what are | let me see) [me] (the | my) changes",
     "<what_changed> since (the start | the beginning | i began | [utterance] [number] {number})",
@@ -365,12 +362,9 @@ def keep(sitting: Sitting) -> Done | Refusal:
 @command(
     "(stop | end | finish | leave) (comparing | the comparison | looking at [the] changes)",
     "(hide | close) the (changes | differences | comparison)",
-    Way(
-        "[(go | get)] [me] back to [(the | my)] (normal [view] | writing | letter | text | page)",
-        when=_compares,
-    ),
+    "[(go | get)] [me] back to [(the | my)] (normal [view] | writing | letter | text | page)",
     "(normal | ordinary | usual) view",
-    Way("(that is all | i am done | done)", when=_compares),
+    "(that is all | i am done | done)",
     heard=1,
     example="stop comparing",
     group="repair",

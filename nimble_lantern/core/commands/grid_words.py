@@ -1,0 +1,88 @@
+"""Words for rows and columns: where they go, how they are sorted, how wide they are."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.grammar.catalogue import CATALOGUE
+from nimble_lantern.core.targets.model import Unit
+
+CATALOGUE.table(
+    "side",
+    {
+        "(before | above | left of | to the left of | on the left of | in front of | over)": -1,
+        "(after | following | below | right of | to the right of | on the right of | behind | under"
+        " | beneath | underneath)": 1,
+    },
+)
+CATALOGUE.table(
+    "ended",
+    {
+        "(at | on | to | onto) the [very] (end | bottom | foot | right [hand side])"
+        " [of <the_table>]": 1,
+        "(at | on | to) the [very] (start | top | left [hand side]) [of <the_table>]": -1,
+    },
+)
+CATALOGUE.table("the_table", {"(the | this | that) table": True})
+CATALOGUE.table("adding", {"(add | append | insert | put [in])": True})
+CATALOGUE.table("grid", {"(row | rows)": Unit.ROW, "(column | columns)": Unit.COLUMN})
+CATALOGUE.table("a_row", {"(row | line | more)": Unit.ROW})
+CATALOGUE.table(
+    "one_more",
+    {
+        "(<adding> | <wish> | make room for) [(a | an | another | one | one more)]"
+        " [(new | empty | blank | extra)]": True,
+        "(a | another | one more | [a] new | an extra)": True,
+    },
+)
+CATALOGUE.table("row_or_line", {"(row | line)": Unit.ROW}, heard=False)
+CATALOGUE.table(
+    "steps",
+    {
+        "(up | left | to the left | forward | one up | one to the left)": -1,
+        "(down | right | to the right | back | one down | one to the right)": 1,
+    },
+)
+CATALOGUE.table(
+    "ending",
+    {
+        "(first | to the [very] (top | start | front | left end) [of <the_table>]"
+        " | to the (far | very) left)": -9_999,
+        "(last | to the [very] (bottom | end | right end) [of <the_table>]"
+        " | to the (far | very) right)": 9_999,
+    },
+)
+CATALOGUE.table(
+    "falling",
+    {
+        "(backwards | [in] descending [order] | in reverse [order] | the other way [round]"
+        " | [from] (high | highest | largest | biggest | most) to (low | lowest | smallest | least)"
+        " | [with the] (largest | biggest | highest | newest | latest | most | last) first"
+        " | downwards"
+        " | from z to a)": True,
+        "([in] ascending [order] | upwards | alphabetically | in alphabetical order"
+        " | by the alphabet | numerically | [from] (low | lowest | smallest) to (high | highest"
+        " | largest) | [with the] (smallest | lowest | least | oldest | earliest | fewest) first"
+        " | from a to z)": False,
+    },
+)
+CATALOGUE.table(
+    "extreme",
+    {
+        "(smallest | lowest | least | fewest | earliest | oldest)": False,
+        "(largest | biggest | highest | greatest | most | latest | newest)": True,
+    },
+)
+CATALOGUE.table(
+    "wide",
+    {
+        "(wider | broader | a little wider | bigger)": 1.4,
+        "(narrower | thinner | smaller | a little narrower)": 1 / 1.4,
+        "(twice | double) (as wide | the width)": 2.0,
+        "(much wider | far wider)": 2.0,
+        "half (as wide | the width)": 0.5,
+        "much narrower": 0.5,
+    },
+)
+CATALOGUE.table("widen", {"(widen | broaden)": 1.4, "narrow": 1 / 1.4})
+CATALOGUE.table(
+    "more_room", {"more (room | space | width)": 1.4, "less (room | space | width)": 1 / 1.4}
+)
