@@ -27,6 +27,8 @@ HELD = 8_000
 """Samples that are held back until it is known where a piece begins, and what is heard of it."""
 _FOUND_IN, _LEARNED = 4_800, 6_400
 """Samples in which a piece is looked for, and from which it is learned how it is heard."""
+_VAIN = 19_200
+"""Samples in which a piece is looked for in vain, before nothing is held back any more for it."""
 _EARLIER, _FEW = 48, 9
 """Samples by which what is heard may begin before its loudest; those of the direct sound."""
 _TIMES_OVER = 12
@@ -82,6 +84,7 @@ class Canceller:
         self.held = 0
         """Samples that were not given back yet."""
         self._clock: float | None = None  # the sample of the stream at which the page's clock is 0
+        self._in_vain = 0  # samples in which none was found
         self._placed: dict[Hashable, _Placed] = {}
         self._path: EchoPath | None = None
         self._unheard = 0
@@ -117,6 +120,8 @@ class Canceller:
         self._place(pieces)
         if self._clock is None or self._unheard > _PATIENCE or not self._sounds():
             self._look(pieces)
+        if self._clock is None:
+            self._in_vain += fresh.size
         begun = min((p.first for p in self._placed.values()), default=self._end)
         if self._path is None and self._end - begun >= _LEARNED:
             self._begin()
@@ -129,7 +134,12 @@ class Canceller:
 
     @property
     def _knows(self) -> bool:
-        """Whether nothing has to be waited for: all that may begin has its place."""
+        """Whether nothing has to be waited for: all that may begin has its place.
+
+        Or nothing of it is heard here, as somebody wears a headset.
+        """
+        if self._clock is None:
+            return self._in_vain > _VAIN
         return self._path is not None and self._unheard <= _PATIENCE
 
     def _place(self, pieces: Mapping[Hashable, Piece]) -> None:

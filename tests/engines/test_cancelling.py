@@ -156,6 +156,18 @@ class Cancelling(unittest.TestCase):
             self.assertLess(own.held, HELD + BLOCK)
         self.assertEqual(came, went)
 
+    def test_with_a_headset_nothing_is_held_back_but_at_the_first(self) -> None:
+        """The desk plays, and nothing of it comes to the microphone: speech does at once."""
+        own, mic, out = OwnVoice(), placed(self.near, 2.0, 4.0), b""
+        for i in range(0, mic.size, CHUNK):
+            out += own.out_of(sound_of(mic[i : i + CHUNK]), {"piece": (self.wav, 7.0)})
+            if i > RATE * 3 // 2:
+                self.assertLess(own.held, BLOCK)
+        wanted, loud = placed(self.near, 2.0, 4.0), 2.0 + float(np.argmax(self.near)) / RATE
+        heard = samples(out)
+        self.assertLess(level(heard - wanted[: heard.size], loud - 0.05, loud + 0.05),
+                        level(wanted, loud - 0.05, loud + 0.05) - 20)  # fmt: skip
+
     def test_without_a_piece_sound_is_as_it_came(self) -> None:
         sound = sound_of(self.near)
         self.assertEqual(OwnVoice().out_of(sound, {}), sound)
