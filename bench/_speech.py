@@ -28,7 +28,8 @@ from nimble_lantern.core.sitting import advance
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.demo import DOCUMENTS
 from nimble_lantern.engines import Scene
-from nimble_lantern.engines.builtin.files import scene_of, utterances
+from nimble_lantern.engines.builtin.cutter import Cutter
+from nimble_lantern.engines.builtin.files import scene_of, spoken_in
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
 from nimble_lantern.engines.pcm import RATE, mixed, rms, scaled
 from nimble_lantern.formats import from_markdown
@@ -105,9 +106,11 @@ def spoken(
     return mixed(whole, noise)
 
 
-def cut(sound: bytes) -> list[bytes]:
-    """What the voice detector makes of it."""
-    return list(utterances(iter((sound,))))
+def cut(sound: bytes, brief: bool = False) -> list[bytes]:
+    """What the voice detector makes of it; `brief` as while letters are said."""
+    cutter = Cutter()
+    cutter.brief = brief
+    return [part.sound for part in spoken_in(iter((sound,)), cutter=cutter)]
 
 
 def _said(words: str, voice: str, manner: tuple[str, ...] = ()) -> bytes:

@@ -55,7 +55,7 @@ class _Both:
         self.larger.end()
         words = ours.hypotheses[0].words if ours.hypotheses else ()
         made = self.larger.transcribe(False, words)
-        both = with_larger(ours, made, self.larger.fits)
+        both = with_larger(ours, made, self.larger)
         self.waited.append(time.monotonic() - begun)
         return ours, both
 

@@ -19,10 +19,11 @@ from nimble_lantern.core.grammar.catalogue import Command
 from nimble_lantern.core.hints import hints
 from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.lexicon.manners import FILLERS
-from nimble_lantern.core.mending.tray import letters_of
+from nimble_lantern.core.mending.tray import letters_heard, letters_named, letters_of
 from nimble_lantern.core.offering import answer_help, learned_words, offered
 from nimble_lantern.core.reading import nearest, reader
 from nimble_lantern.core.reading.addressing import wordings
+from nimble_lantern.core.reading.hearing import Hearing, Might
 from nimble_lantern.core.state import (
     Done,
     Help,
@@ -116,17 +117,18 @@ def _spelled(turn: Turn, words: Sequence[str]) -> None:
     before = turn.sitting
     verdict = reader.judge(before, words, whole=True)
     command = verdict.parse.command if verdict.parse else None
-    lone = len(words) == 1 and before.question is not None
+    lone = len(words) == 1 and len(words[0].rstrip(".")) > 1 and before.question is not None
     answers = command is not None and command.traits.answers and lone
-    letters = letters_of(words)
+    understood = verdict.kind in (Judged.COMMAND, Judged.REFUSED) and command is not None
+    letters = letters_of(words) or ("" if understood else letters_named(words))
     if letters and not answers:
-        done = spelled_on(before, letters)
+        done = spelled_on(before, letters, _may_be(turn.hearing, words))
         turn.sitting = done.sitting
         turn.kinds.append(ReadAs.COMMAND)
         turn.commands.append(LETTERS)
         turn.summaries.append(done.summary)
         return
-    if verdict.kind not in (Judged.COMMAND, Judged.REFUSED) or command is None:
+    if not understood or command is None:
         turn.write((words,))
         return
     obey(turn, verdict, words)
@@ -135,6 +137,14 @@ def _spelled(turn: Turn, words: Sequence[str]) -> None:
         turn.sitting = replace(now, tray=None)
         if now.tray.letters:
             turn.summaries.append(f"{quoted(now.tray.letters)} is not spelled on")
+
+
+def _may_be(hearing: Hearing | None, words: Sequence[str]) -> tuple[Might, ...]:
+    """What each letter that was heard may be, where these words are the ones that were judged."""
+    if hearing is None or not hearing.commands:
+        return ()
+    judged = tuple(w.text for w in hearing.commands[0].words)
+    return letters_heard(words, hearing.letters) if judged == tuple(words) else ()
 
 
 def _looks_elsewhere(before: Sitting, now: Sitting) -> bool:

@@ -92,6 +92,9 @@ class Transcriber(Protocol):
     def fits(self, texts: Sequence[str]) -> tuple[float, ...]:
         """How well texts fit that sound: mean log probability a token, each."""
 
+    def letters(self, words: Sequence[str]) -> tuple[dict[str, float], ...]:
+        """What each of these words would be as a letter there: log probabilities."""
+
     def close(self) -> None: ...
 
 

@@ -12,7 +12,8 @@ from typing import Protocol
 from wordfreq import zipf_frequency
 
 from nimble_lantern.core.errors import BadInput
-from nimble_lantern.core.reading.hearing import HeardWord, Hearing, Hypothesis
+from nimble_lantern.core.mending.letters import FARTHEST
+from nimble_lantern.core.reading.hearing import HeardWord, Hearing, Hypothesis, Might
 from nimble_lantern.core.writing.spoken import bare
 from nimble_lantern.engines import Scene, Transcribed
 from nimble_lantern.engines.builtin.worker import TooSlow
@@ -44,6 +45,7 @@ class Process(Protocol):
     def give_up(self) -> None: ...
     def ask_end(self) -> None: ...
     def ask_fit(self, texts: Sequence[str]) -> None: ...
+    def ask_led(self, words: Sequence[str]) -> None: ...
     def result(self, due: float) -> object: ...
     def close(self) -> None: ...
 
@@ -132,6 +134,18 @@ class LargerModel:
         assert isinstance(found, tuple)
         return found
 
+    def letters(self, words: Sequence[str]) -> tuple[dict[str, float], ...]:
+        """What each of these words would be as a letter there: log probabilities; or nothing."""
+        process = self._ready()
+        process.ask_led(words)
+        try:
+            found = process.result(time.monotonic() + PATIENCE_SECONDS)
+        except TooSlow:
+            process.give_up()
+            return ()
+        assert isinstance(found, tuple)
+        return found
+
     def close(self) -> None:
         if self._process is not None:
             self._process.close()
@@ -149,14 +163,23 @@ class LargerModel:
 
 
 _MOST_FITTED = 3
+_ODDS, _UNHEARD = 0.7, 1.0
+"""What the model's log probabilities of letters are worth beside the other engine's costs, and what
+a letter costs more that engine had no path for.  Fitted to letters of two voices."""
 
 
-def with_larger(
-    hearing: Hearing, made: Transcribed, fits: Callable[[Sequence[str]], tuple[float, ...]]
-) -> Hearing:
+class Judge(Protocol):
+    """What is asked of a larger model about the sound that it just heard."""
+
+    def fits(self, texts: Sequence[str]) -> tuple[float, ...]: ...
+    def letters(self, words: Sequence[str]) -> tuple[dict[str, float], ...]: ...
+
+
+def with_larger(hearing: Hearing, made: Transcribed, model: Judge) -> Hearing:
     """A hearing of the built-in engine with a larger model's words in the place of its own.
 
-    `fits` tells how well commands that were heard fit the sound, beside the model's own words.
+    The model is asked how well commands that were heard fit the sound, beside its own words; and
+    what letters they are.
     """
     if not made.hypotheses:
         if made.doubt == NOBODY:
@@ -167,7 +190,7 @@ def with_larger(
     commands = hearing.commands[:_MOST_FITTED]
     likely = (0.0,) * len(commands)
     if any(c.text != made.hypotheses[0].text for c in commands):
-        own, *others = fits((made.hypotheses[0].text, *(c.text for c in commands))) or (0.0,)
+        own, *others = model.fits((made.hypotheses[0].text, *(c.text for c in commands))) or (0.0,)
         likely = tuple(other - own for other in others)
     return replace(
         hearing,
@@ -179,7 +202,29 @@ def with_larger(
         doubt=made.doubt,
         names=made.names,
         source=SOURCE,
+        letters=_letters(hearing, model),
     )
+
+
+def _letters(hearing: Hearing, model: Judge) -> tuple[Might, ...]:
+    """What the letters of a spelling may be by both engines: they are wrong in different ways."""
+    if not any(hearing.letters):
+        return hearing.letters
+    told = model.letters([w.text for w in hearing.commands[0].words])
+    if len(told) != len(hearing.letters):
+        return hearing.letters
+    return tuple(
+        _both(might, odds) if might else ()
+        for might, odds in zip(hearing.letters, told, strict=True)
+    )
+
+
+def _both(might: Might, odds: dict[str, float]) -> Might:
+    costs, unheard = dict(might), might[-1][1] + _UNHEARD
+    both = {c: costs.get(c, unheard) - _ODDS * odd for c, odd in odds.items()}
+    least = min(both.values())
+    rows = ((c, cost - least) for c, cost in both.items() if cost - least <= FARTHEST)
+    return tuple(sorted(rows, key=lambda row: row[1]))
 
 
 @lru_cache(maxsize=50_000)

@@ -24,6 +24,7 @@ from nimble_lantern.core.mending.lessons import Lesson, Lessons
 from nimble_lantern.core.mending.tray import Tray
 from nimble_lantern.core.mending.word_book import BookEntry, WordBook
 from nimble_lantern.core.practice.practising import Practising
+from nimble_lantern.core.reading.hearing import Might
 from nimble_lantern.core.reviewing.passages import Passage
 from nimble_lantern.core.state import Milestone, Option, Question, Sitting, View
 from nimble_lantern.core.targets.model import Order, Places, Unit
@@ -208,7 +209,8 @@ def _tray_row(tray: Tray | None) -> list[Any] | None:
     if tray is None:
         return None
     place = _range_row(tray.place) if tray.place else None
-    return [tray.letters, place, tray.heard, tray.upper, tray.past, tray.name]
+    kept = (tray.heard, tray.upper, tray.past, tray.name, tray.might)
+    return [tray.letters, place, *kept]
 
 
 def _tray(
@@ -217,11 +219,18 @@ def _tray(
     """What was spelled; nothing if its place is not in the text any more."""
     if row is None:
         return None
-    letters, kept, heard, upper, past, name = row
+    letters, kept, heard, upper, past, name, *might = row
     place = stretch(kept)
     if kept and place is None:
         return None
-    return Tray(letters, place, tuple(heard), upper, tuple(past), name)
+    if not might:  # of before it was kept what letters may be
+        past, might = [(some, [[]] * len(some)) for some in past], [[[]] * len(letters)]
+    before = tuple((some, _might(rows)) for some, rows in past)
+    return Tray(letters, place, tuple(heard), upper, before, name, _might(might[0]))
+
+
+def _might(rows: list[Any]) -> tuple[Might, ...]:
+    return tuple(tuple((letter, cost) for letter, cost in row) for row in rows)
 
 
 def _range_row(r: Range) -> list[list[int]]:

@@ -375,7 +375,7 @@ def tray_shown(sitting: Sitting) -> dict[str, Any] | None:
     tray = sitting.tray
     if tray is None:
         return None
-    doubtful = set(unsure(tray.letters, own_words(sitting)))
+    doubtful = unsure(tray, own_words(sitting))
     place = tray.place
     return {
         "letters": [(c, i in doubtful) for i, c in enumerate(tray.letters)],

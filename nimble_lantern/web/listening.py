@@ -212,6 +212,7 @@ class Listener:
             traceback.print_exc(file=sys.stderr)
             self._own, rest = OwnVoice(), sound
         self._cutter.hurried = self._own.plays
+        self._cutter.brief = self._desk.sitting.tray is not None
         return rest
 
     @contextmanager
@@ -459,7 +460,7 @@ class Listener:
             made = model.transcribe(marks, ours.words)
             if made.slow:
                 self._to_tell = TOO_SLOW_MODEL
-            found.append(with_larger(hearing, made, model.fits))
+            found.append(with_larger(hearing, made, model))
 
         self._with_larger(heard)
         self._larger_hears = False

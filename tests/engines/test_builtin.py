@@ -7,7 +7,7 @@ import tempfile
 import time
 import unittest
 from dataclasses import replace
-from itertools import cycle
+from itertools import chain, cycle, repeat
 from pathlib import Path
 from unittest import mock
 
@@ -123,6 +123,17 @@ class Cutting(SoundCase):
             came[hurried] = ended
             self.assertLess(loudest(left_out(Quieter().feed(stream), [b"".join(heard)])), 500)
         self.assertLess(came[True], came[False])
+
+    def test_a_short_letter_is_speech_only_where_letters_are_said(self) -> None:
+        for brief, voiced, heard in ((False, 6, 0), (True, 6, 1), (True, 3, 0)):
+            cutter = Cutter()
+            cutter.brief = brief
+            cutter._voice = mock.Mock()
+            frames = chain([False] * 20, [True] * voiced, repeat(False))
+            cutter._voice.is_speech.side_effect = frames
+            cutter._endpointer = mock.Mock(in_speech=False)
+            kinds = [cut.kind for cut in cutter.feed(b"\0\0" * RATE * 3)]
+            self.assertEqual((kinds.count("began"), kinds.count("ended")), (heard, heard))
 
     def test_nobody_speaks_for_ever(self) -> None:
         """After half a minute any pause is a cut, a little later there is one without a pause."""
@@ -391,6 +402,25 @@ class Commands(SoundCase):
             names = self.decoder._spoken(word)
             phones = [self.decoder.decoder.lookup_word(name) for name in names]
             self.assertTrue(set((VARIANTS | KNOWN)[word]) <= set(phones), word)
+
+
+class Spelled(SoundCase):
+    def test_letters_said_one_by_one_and_in_a_breath(self) -> None:
+        """Every letter comes with what it may be as well; the likeliest is right for most."""
+        engine = BuiltIn()
+        self.addCleanup(engine.close)
+        engine.hear(next(utterances([self.sound])), Scene())
+        scene, right = Scene(spelling=True), 0
+        for word in ("f", "k", "s", "u", "r o y"):
+            wav = speak(Path(self.temporary.name) / "letter.wav", [word.replace(" ", ", ")], "rms")
+            engine.begin(scene)
+            engine.sound(b"".join(spoken for spoken in utterances(pcm_of(wav))))
+            hearing = engine.end()
+            self.assertEqual(len(hearing.letters), len(hearing.commands[0].words))
+            self.assertTrue(all(might[0][1] == 0.0 for might in hearing.letters if might))
+            said = " ".join(might[0][0] for might in hearing.letters if might)
+            right += said == word
+        self.assertGreaterEqual(right, 4)
 
 
 class Resting(SoundCase):

@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+import math
 import unittest
 from collections.abc import Sequence
 from dataclasses import replace
 from pathlib import Path
 from tempfile import TemporaryDirectory
+from typing import NamedTuple
 
 import numpy as np
 
@@ -221,6 +223,9 @@ class Process:
     def ask_fit(self, texts: Sequence[str]) -> None:
         self.told.append(("fit", *texts))
 
+    def ask_led(self, words: Sequence[str]) -> None:
+        self.told.append(("led", *words))
+
     def result(self, due: float) -> object:
         answer = self.answers.pop(0)
         if isinstance(answer, Exception):
@@ -266,22 +271,49 @@ class Transcribing(unittest.TestCase):
         with self.assertRaisesRegex(BadInput, "no speech model in"):
             self.model().begin(Scene())
 
+    def test_letters_are_judged_by_both(self) -> None:
+        might = (("k", 0.0), ("a", 0.5))
+        letter = from_line("k").hypotheses
+        ours = replace(from_line("kay"), commands=letter, letters=(might,))
+        made = with_larger(
+            ours, Transcribed(from_line("hey").hypotheses), Asked((-1.0, -1.5), ODDS)
+        )
+        self.assertEqual(made.letters[0][0], ("a", 0.0))
+        self.assertEqual({c for c, _ in made.letters[0]}, {"a", "k", "h"})
+        self.assertEqual(hearing_from_json(hearing_to_json(made)), made)
+
     def test_its_words_take_the_place_of_the_built_in_ones(self) -> None:
         ours = replace(from_line("and do"), commands=from_line("undo").hypotheses, margin=0.1)
         made = Transcribed(from_line("and do that").hypotheses, ("Hob",))
-        hearing = with_larger(ours, made, lambda texts: (-1.0, -1.5))
+        hearing = with_larger(ours, made, Asked((-1.0, -1.5)))
         self.assertEqual((hearing.text, hearing.source), ("and do that", "model"))
         self.assertEqual((hearing.fits, hearing.names), ((-0.5,), ("Hob",)))
         self.assertEqual(hearing.evidence, ours.hypotheses[0])
         self.assertEqual(hearing_from_json(hearing_to_json(hearing)), hearing)
 
     def test_where_it_heard_nobody_nothing_is_heard(self) -> None:
-        made = with_larger(from_line("the"), Transcribed(doubt=NOBODY), lambda texts: ())
+        made = with_larger(from_line("the"), Transcribed(doubt=NOBODY), Asked())
         self.assertEqual(made.hypotheses, ())
 
     def test_where_it_is_slow_the_built_in_words_stay(self) -> None:
         ours = from_line("the tide")
-        self.assertEqual(with_larger(ours, Transcribed(slow=True), lambda texts: ()), ours)
+        self.assertEqual(with_larger(ours, Transcribed(slow=True), Asked()), ours)
+
+
+ODDS = {"a": -0.2, "k": -2.5, "h": -2.0, "z": -30.0}
+
+
+class Asked(NamedTuple):
+    """Answers to what a model is asked about a sound."""
+
+    likely: tuple[float, ...] = ()
+    odds: dict[str, float] = ODDS
+
+    def fits(self, texts: Sequence[str]) -> tuple[float, ...]:
+        return self.likely
+
+    def letters(self, words: Sequence[str]) -> tuple[dict[str, float], ...]:
+        return (self.odds,) * len(words)
 
 
 class RealProcess(unittest.TestCase):
@@ -314,6 +346,10 @@ class RealProcess(unittest.TestCase):
         )
         own, other = model.fits((" ".join(heard), "bold the ferry"))
         self.assertGreater(own, other + 1)
+        told = model.letters(("b", "o"))
+        self.assertEqual([len(odds) for odds in told], [26, 26])
+        for odds in told:
+            self.assertAlmostEqual(sum(map(math.exp, odds.values())), 1.0, places=5)
 
     @unittest.skipUnless(ears.there(), "no speech model could be fetched to this machine")
     def test_noise_is_nobody(self) -> None:

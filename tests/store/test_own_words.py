@@ -2,18 +2,21 @@
 
 from __future__ import annotations
 
+import json
 import sqlite3
 import tempfile
 import unittest
 from datetime import datetime, timedelta
 from pathlib import Path
 
+from nimble_lantern.core.mending.tray import Tray
 from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.shell import LiveDesk
 from nimble_lantern.store.database import in_memory, migrate
 from nimble_lantern.store.journal import Journal
 from nimble_lantern.store.opening import FILE, open_folder
 from nimble_lantern.store.salvage import salvaged
+from nimble_lantern.store.states import _tray, _tray_row
 
 LINES = (
     "we met ida marlowe today",
@@ -26,6 +29,15 @@ LINES = (
 
 
 class Restarting(unittest.TestCase):
+    def test_a_spelling_from_before_it_was_kept_what_letters_may_be(self) -> None:
+        tray = _tray(["bo", None, [], False, ["", "b"], False], lambda row: None)
+        self.assertEqual(tray, Tray("bo", past=(("", ()), ("b", ((),))), might=((), ())))
+
+    def test_what_letters_may_be_is_kept(self) -> None:
+        tray = Tray("b", might=((("b", 0.0), ("p", 0.5)),)).more("o")
+        kept = json.loads(json.dumps(_tray_row(tray)))
+        self.assertEqual(_tray(kept, lambda row: None), tray)
+
     def test_word_book_lessons_and_tray_are_there_after_a_restart(self) -> None:
         with tempfile.TemporaryDirectory() as name:
             desk = LiveDesk(open_folder(Path(name)))

@@ -44,6 +44,9 @@ class Model:
     def fits(self, texts: Sequence[str]) -> tuple[float, ...]:
         return (0.0,) * len(texts)
 
+    def letters(self, words: Sequence[str]) -> tuple[dict[str, float], ...]:
+        return ()
+
 
 class OtherEngines(SoundCase):
     lines = ["the tied is hi", "bold the tide", "third line"]

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import quoted
@@ -11,6 +12,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.mending.knowing import own_words, spoken_words, taught_by
 from nimble_lantern.core.mending.tray import Tray, completions, letters_of, one_letter
+from nimble_lantern.core.reading.hearing import Might
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import Places, Words, of_the_page
 from nimble_lantern.core.targets.words import places
@@ -135,15 +137,16 @@ LETTERS = "spelling.spell_word"
 """What the trail calls it when letters are said."""
 
 
-def spelled_on(sitting: Sitting, letters: str) -> Done:
-    """With more letters in the tray."""
+def spelled_on(sitting: Sitting, letters: str, might: Sequence[Might] = ()) -> Done:
+    """With more letters in the tray; `might` is what each may be, by its sound."""
     assert sitting.tray is not None
-    return _shown(sitting, sitting.tray.more(letters))
+    own = own_words(sitting) if any(might) else ()
+    return _shown(sitting, sitting.tray.more(letters, might, own))
 
 
 def _shown(sitting: Sitting, tray: Tray) -> Done:
     """With the tray as it is now, and the words that its letters begin."""
-    found = completions(tray.letters, own_words(sitting))
+    found = completions(tray, own_words(sitting))
     options = tuple(Option(word, (("word", word),)) for word in found)
     question = Question("spelling.take", {}, options, beside=True) if options else None
     after = replace(sitting, tray=tray, question=question)
@@ -250,7 +253,7 @@ def back(sitting: Sitting, number: int = 1) -> Done | Refusal:
 def restart(sitting: Sitting) -> Done:
     """Take all letters back, and go on spelling."""
     assert sitting.tray is not None
-    return _shown(sitting, sitting.tray.spelling(""))
+    return _shown(sitting, sitting.tray.spelling("", ()))
 
 
 @command(

@@ -24,3 +24,11 @@ def commonest(count: int) -> list[str]:
     from wordfreq import top_n_list
 
     return top_n_list("en", count)
+
+
+def frequencies() -> dict[str, float]:
+    """All words of plain letters that are known, with the share of each in texts."""
+    from wordfreq import get_frequency_dict
+
+    known = get_frequency_dict("en", "large")
+    return {word: share for word, share in known.items() if word.isascii() and word.isalpha()}

@@ -70,3 +70,12 @@ SPELLED = {
     "six": "6", "seven": "7", "eight": "8", "nine": "9", "underscore": "_", "slash": "/",
 }  # fmt: skip
 """Signs and figures, said while spelling."""
+NAMES = {
+    "ay": "a", "hey": "a", "eh": "a", "be": "b", "bee": "b", "see": "c", "sea": "c", "dee": "d",
+    "he": "e", "eff": "f", "gee": "g", "jee": "g", "aitch": "h", "haitch": "h", "eye": "i",
+    "aye": "i", "jay": "j", "kay": "k", "okay": "k", "el": "l", "ell": "l", "em": "m", "am": "m",
+    "en": "n", "and": "n", "oh": "o", "owe": "o", "pee": "p", "pea": "p", "queue": "q", "cue": "q",
+    "are": "r", "our": "r", "ess": "s", "tea": "t", "tee": "t", "you": "u", "ewe": "u", "vee": "v",
+    "ex": "x", "why": "y",
+}  # fmt: skip
+"""Words that sound like a letter's name: what a dictation makes of letters."""

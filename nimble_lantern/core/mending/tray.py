@@ -2,33 +2,33 @@
 
 from __future__ import annotations
 
+import math
+from collections import Counter
 from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass, replace
-from functools import cache
 
 from rapidfuzz import process
 from rapidfuzz.distance import Levenshtein
 
 from nimble_lantern.core.document.model import Range
-from nimble_lantern.core.lexicon.frequency import zipf
+from nimble_lantern.core.lexicon.spellings import NAMES
+from nimble_lantern.core.mending.letters import Spelling
 from nimble_lantern.core.mending.vocabulary import common_words
+from nimble_lantern.core.reading.hearing import Might
 from nimble_lantern.core.writing.capitals import capitalised
-from nimble_lantern.core.writing.spelling import spelled
+from nimble_lantern.core.writing.spelling import spelled, spelled_by
 
 MOST_LETTERS, _MOST_PAST = 60, 40
-_CONFUSED = ("bcdegptvz", "mn", "fsx", "ajkh", "iy", "quw", "ln", "lo")
-"""Letters whose names sound alike."""
-_A_SLIP = 2.5
-"""What each letter that was perhaps another costs, on wordfreq's Zipf scale."""
-_MOST_SLIPS = 2
-_A_MISTAKE = 3.0
-"""What a letter costs that is wrong, lost or too many; one that sounds alike costs half."""
-_A_LETTER_MORE = 0.15
-_OWN = 4.0
-"""What a word of the word book or the document is worth more than another."""
-_LONGEST_LITTLE = 2
+_A_MISTAKE = 4.0
+"""What a letter costs that was lost, or is too many (natural log-likelihood)."""
+_MOST_MISTAKES = 2
 _SURE_LETTERS = 3
-"""From so many letters on, words are looked for in which one of them was misheard."""
+"""From so many letters on, words are looked for in which one of them was lost or is too many."""
+_ENDED = 0.6
+"""How likely a word is whole: else more letters will come."""
+_MOST_BEGUN, _MOST_COMPLETED = 8, 5
+"""Readings of the letters that are looked for as beginnings of words, and words for each."""
+Past = tuple[str, tuple[Might, ...]]
 
 
 @dataclass(frozen=True, slots=True)
@@ -36,38 +36,62 @@ class Tray:
     """The letters so far; what they take the place of, if anything, and what stood there as heard.
 
     `upper` while all that follows is in capitals, `name` if the first letter is one;
-    `past` are the letters before each change.
+    `past` are the letters before each change.  `might`: what each letter may be, by its sound.
     """
 
     letters: str = ""
     place: Range | None = None
     heard: tuple[str, ...] = ()
     upper: bool = False
-    past: tuple[str, ...] = ()
+    past: tuple[Past, ...] = ()
     name: bool = False
+    might: tuple[Might, ...] = ()
 
-    def spelling(self, letters: str) -> Tray:
+    def __post_init__(self) -> None:
+        if len(self.might) != len(self.letters):
+            object.__setattr__(self, "might", ((),) * len(self.letters))
+
+    def spelling(self, letters: str, might: tuple[Might, ...]) -> Tray:
         """With other letters; the last change can be undone."""
-        past = (*self.past, self.letters)[-_MOST_PAST:]
-        return replace(self, letters=letters[:MOST_LETTERS], past=past)
+        past = (*self.past, (self.letters, self.might))[-_MOST_PAST:]
+        letters, might = letters[:MOST_LETTERS], might[:MOST_LETTERS]
+        return replace(self, letters=letters, might=might, past=past)
 
     def undone(self) -> Tray:
         """As it was before the last change; the same if there was none."""
         if not self.past:
             return self
-        return replace(self, letters=self.past[-1], past=self.past[:-1])
+        letters, might = self.past[-1]
+        return replace(self, letters=letters, might=might, past=self.past[:-1])
 
-    def more(self, letters: str) -> Tray:
+    def more(self, letters: str, might: Sequence[Might] = (), own: Iterable[str] = ()) -> Tray:
+        """With letters added; those that may be others are decided anew, all of them.
+
+        `might`: what each of the new ones may be, nothing if they are sure; `own`: one's own words.
+        """
         letters = letters.upper() if self.upper else letters
         begins = self.name and not self.letters
-        return self.spelling(self.letters + (capitalised(letters) if begins else letters))
+        letters = self.letters + (capitalised(letters) if begins else letters)
+        heard = (*self.might, *(might or ((),) * (len(letters) - len(self.letters))))
+        if any(might):
+            best = Spelling(letters, heard, own).best()
+            letters = "".join(
+                b.upper() if a.isupper() else b for a, b in zip(letters, best, strict=True)
+            )
+        return self.spelling(letters, heard)
 
     def without_last(self, count: int = 1) -> Tray:
-        return self.spelling(self.letters[: max(0, len(self.letters) - count)])
+        left = max(0, len(self.letters) - count)
+        return self.spelling(self.letters[:left], self.might[:left])
 
     def with_letter(self, n: int, new: str, size: int = 1) -> Tray:
         """With the letters from `n` on, counted from 0, taken out and others put in."""
-        return self.spelling(self.letters[:n] + new + self.letters[n + size :])
+        might = (*self.might[:n], *((),) * len(new), *self.might[n + size :])
+        return self.spelling(self.letters[:n] + new + self.letters[n + size :], might)
+
+    def reading(self, own: Iterable[str]) -> Spelling:
+        """The letters as they were heard, to be decided by one's own words and all others."""
+        return Spelling(self.letters, self.might, own)
 
 
 def letters_of(words: Sequence[str]) -> str:
@@ -77,109 +101,78 @@ def letters_of(words: Sequence[str]) -> str:
     return text if end == len(words) else ""
 
 
+def letters_named(words: Sequence[str]) -> str:
+    """As letters_of, where a dictation may have taken a letter's name for a word: "why", "see"."""
+    return letters_of([NAMES.get(word, word) for word in words])
+
+
+def letters_heard(words: Sequence[str], might: Sequence[Might]) -> tuple[Might, ...]:
+    """What each letter that these words spell may be, where `might` tells it of each word.
+
+    A doubled letter is sure to be the same twice: that is decided by its best.
+    """
+    if len(might) != len(words):
+        return ()
+    letters, _ = spelled_by(words, 0)
+    count = Counter(n for _, n in letters)
+    return tuple(might[n] if count[n] == 1 else () for _, n in letters)
+
+
 def one_letter(words: Sequence[str]) -> str:
     """The one letter or sign that these words name, with "capital" before it; else nothing."""
     text = letters_of(words)
     return text if len(text) == 1 else ""
 
 
-def completions(letters: str, own: Iterable[str], most: int = 5) -> tuple[str, ...]:
-    """Words that these letters begin, or are with letters misheard or lost, the likeliest first.
+def completions(tray: Tray, own: Iterable[str], most: int = 5) -> tuple[str, ...]:
+    """Words that these letters are or begin, as they may have been heard, the likeliest first.
 
     `own` are the words of the word book and the document, as they are written.
     """
-    said = letters.lower()
-    if not said.strip():
+    if not tray.letters.strip():
         return ()
+    forms = {word.lower(): word for word in sorted(own)}
+    spelling = tray.reading(forms)
+    readings = spelling.readings
     worth: dict[str, float] = {}
-    mine = frozenset(word for word in own if len(word) > _LONGEST_LITTLE)
-    for word in (*mine, *_vocabulary().get(said[:1], ())):
-        slips = _slips(said, word.lower())
-        if slips is not None and word != letters:
-            cost = _A_SLIP * slips + (len(word) - len(said)) * _A_LETTER_MORE
-            worth[word] = zipf(word) + _OWN * (word in mine) - cost
-    for word in _misspelled(said, mine) if len(said) >= _SURE_LETTERS else ():
-        cost = _A_MISTAKE * _mistakes(said, word.lower())
-        value = zipf(word) + _OWN * (word in mine) - cost
+
+    def may_be(word: str, value: float) -> None:
         worth[word] = max(value, worth.get(word, value))
-    seen: dict[str, str] = {}
-    for word in sorted(worth, key=lambda w: (-worth[w], w)):
-        if word != letters:
-            seen.setdefault(word.lower(), word)
-    return tuple(seen.values())[:most]
+
+    for letters, heard in readings:
+        if spelling.known(letters):
+            may_be(letters, math.log(_ENDED) + spelling.worth(letters, heard))
+    for letters, heard in readings[:_MOST_BEGUN]:
+        for word in spelling.continued(letters, _MOST_COMPLETED):
+            may_be(word, math.log(1 - _ENDED) + spelling.worth(word, heard))
+    letters, heard = readings[0]
+    for word in _misspelled(letters, forms) if len(letters) >= _SURE_LETTERS else ():
+        cost = _A_MISTAKE * Levenshtein.distance(letters, word)
+        may_be(word, math.log(_ENDED) + spelling.worth(word, heard + cost))
+    ranked = sorted(worth, key=lambda w: (-worth[w], w))
+    found = (forms.get(word, word) for word in ranked)
+    return tuple(word for word in found if word != tray.letters)[:most]
 
 
-def _misspelled(said: str, own: frozenset[str]) -> Iterator[str]:
+def _misspelled(said: str, own: Iterable[str]) -> Iterator[str]:
     """Known words of which a letter or two are others, lost, or too many in a spelling."""
-    most = 1 if len(said) <= _SURE_LETTERS else _MOST_SLIPS
-    for word in own:
-        if Levenshtein.distance(said, word.lower(), score_cutoff=most) <= most:
-            yield word
-    like = process.extract(
-        said, common_words(), scorer=Levenshtein.distance, score_cutoff=most, limit=None
-    )
-    yield from (word for word, _, _ in like)
+    most = 1 if len(said) <= _SURE_LETTERS else _MOST_MISTAKES
+    for known in (tuple(own), common_words()):
+        like = process.extract(
+            said, known, scorer=Levenshtein.distance, score_cutoff=most, limit=None
+        )
+        yield from (word for word, _, _ in like)
 
 
-def _mistakes(said: str, word: str) -> float:
-    """How many letters of a spelling are wrong; those that sound alike count half."""
-    found = 0.0
-    for op in Levenshtein.editops(said, word):
-        alike = op.tag == "replace" and _sound_alike(said[op.src_pos], word[op.dest_pos])
-        found += 0.5 if alike else 1.0
-    return found
-
-
-def _slips(said: str, word: str) -> int | None:
-    """How many letters of a spelling were misheard if `word` was meant; None if too many."""
-    if len(word) < len(said):
-        return None
-    slips = 0
-    for a, b in zip(said, word, strict=False):
-        if a != b:
-            if len(said) < _SURE_LETTERS or not _sound_alike(a, b):
-                return None
-            slips += 1
-    return slips if slips <= min(_MOST_SLIPS, len(said) // _SURE_LETTERS) else None
-
-
-@cache
-def _sound_alike(a: str, b: str) -> bool:
-    return any(a in group and b in group for group in _CONFUSED)
-
-
-class Known:
-    """The words that letters may be meant for: one's own, and the common ones."""
-
-    def __init__(self, own: Iterable[str]) -> None:
-        self._own = {word.lower() for word in own}
-
-    def worth(self, letters: str) -> float:
-        """How likely letters are: 3 for a word of one's own, 2 for another or the beginning of
-        one's own, 1 for the beginning of another, 0 for none."""
-        said = letters.lower()
-        if said in self._own:
-            return 3.0
-        common = _vocabulary().get(said[:1], ())
-        if said in common or any(word.startswith(said) for word in self._own):
-            return 2.0
-        return float(any(word.startswith(said) for word in common))
-
-
-def unsure(letters: str, own: Iterable[str]) -> tuple[int, ...]:
-    """Which letters (counted from 0) were perhaps misheard: those of a known word are others."""
-    said = letters.lower()
-    known = {w.lower() for w in own}
-    if said in known or zipf(said) > 0 or len(said) < _SURE_LETTERS:
-        return ()
-    best = next((w for w in completions(letters, own) if len(w) == len(said)), "")
-    return tuple(i for i, (a, b) in enumerate(zip(said, best.lower(), strict=False)) if a != b)
-
-
-@cache
-def _vocabulary() -> dict[str, tuple[str, ...]]:
-    """The common words by their first letter."""
-    found: dict[str, list[str]] = {}
-    for word in common_words():
-        found.setdefault(word[0], []).append(word)
-    return {first: tuple(words) for first, words in found.items()}
+def unsure(tray: Tray, own: Iterable[str]) -> frozenset[int]:
+    """Which letters (counted from 0) were perhaps misheard: they are others of a likely word."""
+    own = tuple(own)
+    spelling = tray.reading(own)
+    if any(tray.might):
+        return spelling.doubtful()
+    said = tray.letters.lower()
+    if spelling.known(said) or len(said) < _SURE_LETTERS:
+        return frozenset()
+    like = (w.lower() for w in completions(tray, own))
+    best = next((w for w in like if len(w) == len(said)), said)
+    return frozenset(i for i, (a, b) in enumerate(zip(said, best, strict=True)) if a != b)

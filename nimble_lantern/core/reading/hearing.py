@@ -10,6 +10,9 @@ from typing import Any
 SHORT_PAUSE = 0.4
 CUT = 0.25
 """Seconds of silence inside an utterance from which a command may begin or end."""
+Might = tuple[tuple[str, float], ...]
+"""The letters that a sound may be, the likeliest first, with what each costs: its negative
+log-likelihood (natural) beside that of the likeliest.  Empty where it is no letter, or sure."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -66,6 +69,8 @@ class Hearing:
     speech that was too long: then it is no command, whatever its words.  `fits` is how much better
     or worse each command fits the sound than the best hypothesis, by the other engine's mean log
     probability a token; `names` are words that engine writes with capitals inside sentences.
+    While a word is spelled, `letters` has what each word of the best command may be, nothing where
+    that is no letter.
     """
 
     hypotheses: tuple[Hypothesis, ...]
@@ -80,6 +85,7 @@ class Hearing:
     goes_on: bool = False
     fits: tuple[float, ...] = ()
     names: tuple[str, ...] = ()
+    letters: tuple[Might, ...] = ()
 
     @property
     def text(self) -> str:
@@ -170,6 +176,7 @@ def hearing_to_json(hearing: Hearing) -> dict[str, Any]:
         "goes_on": hearing.goes_on,
         "fits": list(hearing.fits),
         "names": list(hearing.names),
+        "letters": [[list(row) for row in might] for might in hearing.letters],
     }
 
 
@@ -198,6 +205,7 @@ def hearing_from_json(data: dict[str, Any]) -> Hearing:
         data.get("goes_on", False),
         tuple(data.get("fits", ())),
         tuple(data.get("names", ())),
+        tuple(tuple((c, cost) for c, cost in might) for might in data.get("letters", ())),
     )
 
 

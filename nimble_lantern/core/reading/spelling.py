@@ -3,14 +3,16 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
-from functools import lru_cache
+from functools import cache, lru_cache
 
 from rapidfuzz.distance import Levenshtein
 
 from nimble_lantern.core.kinds import Judged
-from nimble_lantern.core.lexicon.spellings import ALPHABET
+from nimble_lantern.core.lexicon.spellings import ALPHABET, NAMES
 from nimble_lantern.core.mending.knowing import own_words
-from nimble_lantern.core.mending.tray import Known, letters_of
+from nimble_lantern.core.mending.letters import Spelling
+from nimble_lantern.core.mending.tray import letters_named, letters_of
+from nimble_lantern.core.mending.vocabulary import common_words
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
 from nimble_lantern.core.state import Sitting
@@ -19,11 +21,15 @@ from nimble_lantern.core.writing.spelling import letter
 _FARTHEST = 0.3
 """Log score a frame below the grammar's best path from which an alternative is none."""
 _LEAST_FIT = -1.5
-"""How well what is said of the letters must fit the sound, beside the model's own words."""
+_LEAST_FIT_OF_WORDS = -4.0
+"""How well what is said of the letters must fit the sound, beside the model's own words; and where
+those are no letters."""
 _A_RANK = 0.3
-"""What each better guess at the letters is worth; a word of one's own is worth three."""
+"""What each better guess at the letters is worth, as a logarithm of base 10."""
 _LONGEST_RUN = 12
 """Letters of a spelled word that may be run together."""
+_SHORTEST_WORD = 2
+"""Longer ones that are common were not spelled: "hey" is an "a"."""
 _NAMED = 2.5
 """What letters are worth more that are all said by words of the alphabet."""
 _LEAST_LIKE, _SHORTEST_NAME = 0.7, 4
@@ -34,14 +40,23 @@ Said = tuple[str, ...]
 def spelling_heard(sitting: Sitting, hearing: Hearing) -> Said:
     """The words of the likeliest hypothesis: something said of the letters, or letters."""
     dictated = [_words(h) for h in hearing.hypotheses] if hearing.evidence else []
-    if dictated and _of_the_letters(sitting, dictated[0]):
-        return dictated[0]
     best = _words(hearing.commands[0]) if hearing.commands else ()
+    spelled = bool(best) and bool(letters_of(best))
+    names = spelled and all(w in ALPHABET for w in best)
+    # A dictation takes a lone letter for a word that is like it, as "no" for "o".
+    words = dictated and (not spelled or len(dictated[0]) > 1 and not names)
+    if words and _of_the_letters(sitting, dictated[0]):
+        return dictated[0]
     fit = hearing.fits[0] if hearing.fits else 0.0
-    if best and not letters_of(best) and fit >= _LEAST_FIT and _of_the_letters(sitting, best):
+    least = _LEAST_FIT if any(map(letters_named, dictated)) else _LEAST_FIT_OF_WORDS
+    if best and not spelled and fit >= least and _of_the_letters(sitting, best):
         return best
+    if spelled and any(hearing.letters):
+        # Each letter is judged by both engines: only the alphabet's words are better known.
+        named = (_alphabet(said) for said in dictated)
+        return next((said for said in named if all(w in ALPHABET for w in said)), best)
     assert sitting.tray is not None
-    before, known = sitting.tray.letters, Known(own_words(sitting))
+    before, own = sitting.tray.letters, tuple(own_words(sitting))
     guesses = list(dict.fromkeys((*map(_as_letters, dictated), *_near_the_best(hearing))))
     guesses = [said for said in guesses if letters_of(said)]
     if not guesses:
@@ -50,7 +65,9 @@ def spelling_heard(sitting: Sitting, hearing: Hearing) -> Said:
     def worth(guess: tuple[int, Said]) -> float:
         rank, said = guess
         named = _NAMED * sum(w in ALPHABET for w in said) / len(said)
-        return known.worth(before + letters_of(said)) + named - _A_RANK * rank
+        letters = before + letters_of(said)
+        likely = Spelling(letters, ((),) * len(letters), own).likely
+        return likely + named - _A_RANK * rank
 
     return max(enumerate(guesses), key=worth)[1]
 
@@ -82,13 +99,21 @@ def _as_letters(words: Said) -> Said:
     named = _alphabet(words)
     if letters_of(named):
         return named
+    if all(w in NAMES or letter(w) is not None for w in words):
+        return tuple(NAMES.get(w, w) for w in words)
     if named != words or any(w in ALPHABET for w in words):
         # A word of the alphabet was misheard: the other engine knows them all.
         return ()
-    single = sum(letter(w) is not None for w in words)
-    if not words or len(words) > 1 and single < len(words) / 2:
+    runs = [w for w in words if letter(w) is None]
+    if len(words) > 1 and len(runs) > len(words) / 2 or any(w in _common() for w in runs):
         return ()
     return tuple(c for w in words for c in _apart(w))
+
+
+@cache
+def _common() -> frozenset[str]:
+    """Words that are hardly letters run together."""
+    return frozenset(w for w in common_words() if len(w) > _SHORTEST_WORD)
 
 
 def _apart(word: str) -> Said:

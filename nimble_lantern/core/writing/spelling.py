@@ -73,7 +73,14 @@ def letter(word: str) -> str | None:
 
 def spelled(words: Sequence[str], i: int) -> tuple[str, int]:
     """The letters spoken from `i` on, and the index after them."""
-    text, j, upper, all_upper = "", i, False, False
+    letters, end = spelled_by(words, i)
+    return "".join(c for c, _ in letters), end
+
+
+def spelled_by(words: Sequence[str], i: int) -> tuple[list[tuple[str, int]], int]:
+    """The letters spoken from `i` on, each with the index of its word; and the index after them."""
+    words, found = list(words), list[tuple[str, int]]()
+    j, upper, all_upper = i, False, False
     while j < len(words):
         word, repeat, k = words[j], 1, j + 1
         if word in _CAPITAL and k < len(words) and (words[k] == "double" or letter(words[k])):
@@ -82,18 +89,21 @@ def spelled(words: Sequence[str], i: int) -> tuple[str, int]:
         if list(words[j : j + 2]) in (["all", "capitals"], ["all", "caps"]):
             all_upper, j = True, j + 2
             continue
-        if word == "double" and k < len(words):
+        if word == "double" and words[k : k + 1] == ["u"]:
+            word, k = "w", k + 1
+        elif word == "double" and k < len(words):
             repeat, word, k = 2, words[k], k + 1
-        found = letter(word)
-        if found is None:
+        one = letter(word)
+        if one is None:
             break
+        said = k - 1
         if list(words[k : k + 2]) in (["as", "in"], ["for", "in"]) and k + 2 < len(words):
             k += 3
-        elif words[k : k + 1] == ["for"] and k + 1 < len(words) and words[k + 1][:1] == found:
+        elif words[k : k + 1] == ["for"] and k + 1 < len(words) and words[k + 1][:1] == one:
             k += 2
-        text += (found.upper() if upper or all_upper else found) * repeat
+        found += [(one.upper() if upper or all_upper else one, said)] * repeat
         upper, j = False, k
-    return text, j
+    return found, j
 
 
 def behind_spelled(words: Sequence[str]) -> tuple[tuple[str, ...], tuple[str, ...]]:

@@ -33,6 +33,9 @@ LONG_SECONDS, LONGEST_SECONDS = 30.0, 45.0
 """Of an utterance: from then on any pause ends it; then it is ended without one."""
 _HURRIED = 5
 """Frames without a voice that end an utterance where short requests are waited for."""
+_BRIEF = 5
+"""Frames with a voice that are speech where letters are said: a "b" is over before the detector,
+which wants nearly ten, is sure of it."""
 _BREATH = 4
 """Frames without a voice that are a pause, in one that is too long."""
 
@@ -105,6 +108,10 @@ class Cutter:
         self._cut_off = False  # the last utterance ended in the middle of speech
         self.hurried = False
         """Whether the first short pause ends an utterance."""
+        self.brief = False
+        """Whether a sixth of a second is enough to be speech."""
+        self._heard = 0  # frames with a voice since somebody may have begun
+        self._known_end = False  # whether the detector was sure of this utterance
         self.active = False
         """Whether somebody speaks, or may."""
         self.speaking = False
@@ -147,15 +154,18 @@ class Cutter:
         if self.active:
             self._waiting.append(frame)
             if self._voiced[-1]:
+                self._heard += 1
                 yield from self._on()
         elif self._glimpsed:
             yield from self._begins()
+        self._known_end = self._known_end or self.active and sure
+        sure = sure or self._brief_speech
         if self.speaking:
             self._gap = 0 if sure else self._gap + 1
             if self.hurried and len(self._waiting) >= _HURRIED:
                 yield from self._ends(self._frames - len(self._waiting))
             elif self._gap > self._hold and (self._too_late or not any(self._voiced)):
-                yield from self._ends(round(self._endpointer.speech_end / _FRAME_SECONDS))
+                yield from self._ends(self._end)
             elif self._too_long:
                 yield from self._ends(self._frames, goes_on=True)
         elif self.active and sure:
@@ -165,6 +175,19 @@ class Cutter:
         elif self.active and self._nobody:
             self._over()
             yield Cut(CutKind.NONE)
+
+    @property
+    def _brief_speech(self) -> bool:
+        """Whether it is short speech, and may not be over yet."""
+        enough = self.brief and self.active and self._heard >= _BRIEF
+        return enough and len(self._waiting) < self._window
+
+    @property
+    def _end(self) -> int:
+        """The frame where the speech ended that seems to be over."""
+        if not self._known_end:
+            return self._frames - len(self._waiting)
+        return int(round(self._endpointer.speech_end / _FRAME_SECONDS))
 
     @property
     def _glimpsed(self) -> bool:
@@ -188,7 +211,7 @@ class Cutter:
 
     def _begins(self) -> Iterator[Cut]:
         """A little of what came before is given with the first sound."""
-        self.active = True
+        self.active, self._heard, self._known_end = True, sum(self._voiced), False
         self._start = max(self._free, self._frames - len(self._voiced) + 1 - self._kept)
         self._waiting = list(self._last)[self._start - self._frames :]
         yield Cut(CutKind.PERHAPS)

@@ -8,7 +8,8 @@ from __future__ import annotations
 
 import math
 from collections import Counter
-from collections.abc import Iterable, Mapping, Sequence
+from collections.abc import Iterable, Iterator, Mapping, Sequence
+from contextlib import contextmanager
 from dataclasses import dataclass, replace
 from difflib import SequenceMatcher
 from itertools import count, takewhile
@@ -20,6 +21,7 @@ from nimble_lantern.core.mending.pronouncing import pronunciation
 from nimble_lantern.core.reading.hearing import HeardWord, Hypothesis
 from nimble_lantern.engines.builtin.rescoring import Rescorer
 from nimble_lantern.engines.builtin.sounds import KNOWN, VARIANTS
+from nimble_lantern.engines.pcm import RATE
 
 FRAMES_A_SECOND = 100
 _MOST_PATHS = 200
@@ -34,6 +36,11 @@ _NOT_WAKING = (
     "start the list", "start the list again", "start lifting", "start lifting the boat",
 )  # fmt: skip
 _WIDE = {"beam": 1e-48, "pbeam": 1e-48}
+_OF_LETTERS = {"beam": 1e-80, "pbeam": 1e-80, "wbeam": 1e-60}
+SINGLE_LETTERS = ("a.", *"bcdefghijklmnopqrstuvwxyz", "zed")
+"""Their names in the dictionary: "a" is the article, too."""
+_ZED = {"zed": "z", "zee": "z"}
+Letters = dict[str, float]
 _QUIET = b"\0\0" * 4800  # a keyword is only found some frames after it
 _BEFORE_WAKING, _AFTER_WAKING = 70, 90  # frames of other sound that there may be
 _KNOWN_WAYS = 8  # no word of the dictionary has more
@@ -273,7 +280,7 @@ class CommandDecoder(DictationDecoder):
 
     def __init__(self) -> None:
         super().__init__()
-        self._ready = self._resting = self._knows_waking = False
+        self._ready = self._resting = self._knows_waking = self._knows_letters = False
         self._kept: list[bytes] = []  # the utterance's sound, while resting
         for word, ways in KNOWN.items():
             self.decoder.add_word(word, ways[0], False)
@@ -338,14 +345,9 @@ class CommandDecoder(DictationDecoder):
 
     def _learn_waking(self) -> None:
         """A keyword search, and a grammar of the phrase and what it is mistaken for."""
-        config = self.decoder.config
-        narrow = {name: config[name] for name in _WIDE}
-        for name, beam in _WIDE.items():
-            config[name] = beam
-        config["kws_threshold"] = WAKING_THRESHOLD
-        self.decoder.add_keyphrase("waking", WAKING)
-        for name, beam in narrow.items():
-            config[name] = beam
+        self.decoder.config["kws_threshold"] = WAKING_THRESHOLD
+        with self._beams(_WIDE):
+            self.decoder.add_keyphrase("waking", WAKING)
         phrases = [phrase.split() for phrase in (WAKING, *_NOT_WAKING)]
         self._learn({word for phrase in phrases for word in phrase})
         arcs: list[Any] = []
@@ -417,6 +419,70 @@ class CommandDecoder(DictationDecoder):
             return self._woken() if self._open else NOTHING
         found = self._ended = super().end()
         return replace(found, hypotheses=self._sayable(found.hypotheses))
+
+    def letters(self, sound: bytes, spans: Sequence[tuple[float, float]]) -> tuple[Letters, ...]:
+        """What letter was said in each span (seconds) of a sound: path scores beside the best's.
+
+        With the mean of the voice so far: a lone vowel's own mean would take the vowel away.
+        """
+        if not self._knows_letters:
+            self._learn_letters()
+        mean = self._carried_on or self._mean()
+        self._leave()
+        self.decoder.activate_search("letters")
+        self._streaming_again(mean)
+        found = []
+        for start, end in spans:
+            self.decoder.set_cmn(",".join(f"{value:.6g}" for value in mean))
+            self.decoder.start_utt()
+            cut = sound[round(start * RATE) * 2 : round(end * RATE) * 2]
+            self.decoder.process_raw(cut, False, False)
+            self.decoder.end_utt()
+            found.append(self._paths())
+        self.decoder.set_cmn(",".join(f"{value:.6g}" for value in mean))
+        self.decoder.activate_search("commands")
+        return tuple(found)
+
+    def _paths(self) -> Letters:
+        """The letters of the last search's paths, with the natural log score each lacks."""
+        scores: dict[str, float] = {}
+        for n, path in enumerate(self.decoder.nbest() or ()):
+            if n >= _MOST_PATHS:
+                break
+            if path is None or path.score <= 0:
+                continue
+            said = [w for w in path.hypstr.split() if w not in _FILLERS]
+            if len(said) == 1:
+                name = said[0].split("(")[0].rstrip(".")
+                letter = _ZED.get(name, name)
+                score = self.decoder.logmath.log(path.score) * _LOG_BASE * _SCALE
+                scores[letter] = max(score, scores.get(letter, score))
+        best = max(scores.values(), default=0.0)
+        return {letter: best - score for letter, score in scores.items()}
+
+    def _learn_letters(self) -> None:
+        """One letter and nothing else, each with an end of its own.
+
+        With one end for all, the search forgets all but the best of those that end alike.
+        """
+        names = [word for name in SINGLE_LETTERS for word in self._spoken(name)]
+        arcs: list[Any] = []
+        for n, name in enumerate(names, 2):
+            arcs += [(0, n, 1 / len(names), name), (n, 1, 1.0)]
+        with self._beams(_OF_LETTERS):
+            self.decoder.add_fsg("letters", self.decoder.create_fsg("letters", 0, 1, arcs))
+        self._knows_letters = True
+
+    @contextmanager
+    def _beams(self, beams: Mapping[str, float]) -> Iterator[None]:
+        """With these beams for the searches that are made meanwhile."""
+        config = self.decoder.config
+        usual = {name: config[name] for name in beams}
+        for name, beam in beams.items():
+            config[name] = beam
+        yield
+        for name, beam in usual.items():
+            config[name] = beam
 
     def alternatives(self) -> Decoded:
         """What end() found, and what else the same sound may be: that takes a lattice, and time."""

@@ -23,11 +23,20 @@ from nimble_lantern.core.grammar.export import (
     with_wordings,
 )
 from nimble_lantern.core.lexicon.spellings import ALPHABET, SPELLED
-from nimble_lantern.core.reading.hearing import CUT, Hearing, Hypothesis, Tail, from_line
+from nimble_lantern.core.reading.hearing import (
+    CUT,
+    HeardWord,
+    Hearing,
+    Hypothesis,
+    Might,
+    Tail,
+    from_line,
+)
 from nimble_lantern.core.reading.said_over import halts
+from nimble_lantern.core.writing.spelling import letter
 from nimble_lantern.core.writing.spoken import bare, plain, spoken_forms
 from nimble_lantern.engines import Scene
-from nimble_lantern.engines.builtin.decoder import Decoded
+from nimble_lantern.engines.builtin.decoder import SINGLE_LETTERS, Decoded
 from nimble_lantern.engines.builtin.kept import kept
 from nimble_lantern.engines.builtin.worker import TooSlow, Worker
 from nimble_lantern.engines.pcm import RATE
@@ -48,8 +57,14 @@ _IN_VIEW = 1e-3
 _FORMS = 6
 _CHOICE = 0.5
 """The share of choices in what is said while the page shows numbers to choose from."""
-_LETTERS_SHARE = 0.8
+_LETTERS_SHARE = 0.98
 """The share of letters in what is said while a word is spelled."""
+_BESIDE = 0.25
+"""Seconds on either side of a letter that are heard with it, if nothing else was said there."""
+_ONE_LETTER = 1.2
+"""Seconds of an utterance, with some silence on either side, that is not more than a letter."""
+_A_SCORE = 0.03
+"""What a letter's path score is worth as a log-likelihood: frames are not independent."""
 _LEAD_SECONDS = 0.12
 """Of the silence before a tail that is heard with it."""
 _LONGEST_TAIL = 8
@@ -70,15 +85,20 @@ def letters() -> Network:
     """Letters one after another, each perhaps capital, double, or with a word that has it."""
     net = Network()
     net.start, net.final = net.state(), net.state()
-    capital, double, example = net.state(), net.state(), net.state()
+    capital, double, example, more = (net.state() for _ in range(4))
+    net.arc(net.final, more, None)
+    net.weights[net.final, more, None] = _ANOTHER_LETTER
     net.arc(net.start, capital, "capital")
-    net.arc(net.final, capital, "capital")
-    for here in (net.start, capital, net.final):
+    net.arc(more, capital, "capital")
+    for here in (net.start, capital, more):
         net.arc(here, double, "double")
-    for here in (net.start, capital, double, net.final):
+    for here in (net.start, capital, double, more):
         for word in LETTERS:
+            if here == double and word in _NEVER_DOUBLE:
+                continue
             net.arc(here, net.final, word)
-            share = _PLAIN_LETTER if len(word.rstrip(".")) == 1 else _OTHER_LETTER
+            share = _PLAIN_LETTER if word in SINGLE_LETTERS else _OTHER_LETTER
+            share = _A_FIGURE if (letter(word) or "").isdecimal() else share
             net.weights[here, net.final, word] = share
     net.path(net.final, example, ("as", "in"), _AN_EXAMPLE)
     for word in _common_words():
@@ -86,8 +106,12 @@ def letters() -> Network:
     return net
 
 
-_PLAIN_LETTER, _OTHER_LETTER, _AN_EXAMPLE = 0.03, 0.003, 0.01
-"""How likely a letter, a word of the alphabet and an example ("as in boat") come next."""
+_PLAIN_LETTER, _OTHER_LETTER, _A_FIGURE, _AN_EXAMPLE = 0.03, 0.003, 1e-5, 0.01
+"""How likely a letter, a word of the alphabet, a figure and an example ("as in boat") are next."""
+_NEVER_DOUBLE = frozenset("hjquvwxy")
+"""A "double u" is a letter of its own; a "double q" was one, too."""
+_ANOTHER_LETTER = 1e-18
+"""How likely another letter follows: with more, the vowel of one becomes another ("k" is "ka")."""
 
 
 def _answers() -> set[str]:
@@ -305,6 +329,10 @@ class BuiltIn:
         return self._scene is not None and self._scene.reading
 
     @property
+    def _spelling(self) -> bool:
+        return self._scene is not None and self._scene.spelling
+
+    @property
     def _beside(self) -> bool:
         return self._scene is not None and self._scene.beside
 
@@ -313,7 +341,8 @@ class BuiltIn:
         if self._resting:
             return _awake(self.command.result(due))
         text, command = self.dictation.result(due), self.command.result(due)
-        known = text.voice_known and command.voice_known or self._beside
+        # Letters are too short to tell the mean of a voice.
+        known = text.voice_known and command.voice_known or self._beside or self._spelling
         sound = b"".join(self._kept)
         if not known and time.monotonic() + len(sound) / 2 / RATE * _COST < due:
             return self._whole(sound, due)
@@ -329,9 +358,14 @@ class BuiltIn:
     def _hearing(self, text: Decoded, command: Decoded, due: float) -> Hearing:
         if self._reading:
             return Hearing(text.hypotheses, command.hypotheses, source=SOURCE)
-        if not text.hypotheses:
+        if not text.hypotheses and not (self._spelling and command.hypotheses):
             return Hearing((), source=SOURCE)
         commands, margin = self._weighed(text, command, due), command.score - text.score
+        if self._spelling:
+            if not commands and len(b"".join(self._kept)) / 2 / RATE < _ONE_LETTER:
+                commands = self._one_letter(due)
+            letters = self._letters(commands[0], due) if commands else ()
+            return Hearing(text.hypotheses, commands, margin, source=SOURCE, letters=letters)
         tail = None if self._beside else self._tail(text.hypotheses[0], due)
         if not commands:
             return Hearing(text.hypotheses, source=SOURCE, tail=tail)
@@ -339,10 +373,11 @@ class BuiltIn:
 
     def _weighed(self, text: Decoded, command: Decoded, due: float) -> tuple[Hypothesis, ...]:
         """The command, and its alternatives where they may tell more: they take time to find."""
-        said = text.hypotheses[0]
+        said = text.hypotheses[0] if text.hypotheses else Hypothesis(())
         like = _alike(command.hypotheses[0], said) if command.hypotheses else _LEAST_ALIKE
         doubted = _LEAST_ALIKE <= like < 1 and len(said.words) <= _LONGEST_DOUBTED
-        if not doubted and not (self._scene is not None and self._scene.spelling):
+        letters = command.hypotheses and all(w.text in LETTERS for w in command.hypotheses[0].words)
+        if letters if self._spelling else not doubted:
             return command.hypotheses
         self.command.ask_alternatives()
         try:
@@ -350,6 +385,40 @@ class BuiltIn:
         except TooSlow:
             self.command.give_up()
             return command.hypotheses
+
+    def _one_letter(self, due: float) -> tuple[Hypothesis, ...]:
+        """The likeliest letter, where something short is neither letters nor said of them."""
+        seconds = len(b"".join(self._kept)) / 2 / RATE
+        self.command.ask_letters(b"".join(self._kept), ((0.0, seconds),))
+        try:
+            scores = self.command.result(due)[0]
+        except TooSlow:
+            self.command.give_up()
+            return ()
+        best = min(scores, key=scores.__getitem__, default="")
+        word = HeardWord("a." if best == "a" else best, 0.0, seconds, 0.0)
+        return (Hypothesis((word,)),) if best else ()
+
+    def _letters(self, best: Hypothesis, due: float) -> tuple[Might, ...]:
+        """What each single letter of the best path may be, by the sound of its stretch."""
+        words = best.words
+        at = [n for n, w in enumerate(words) if w.text in SINGLE_LETTERS]
+        sound = b"".join(self._kept)
+        begins = [0.0, *(w.end for w in words)]
+        ends = [*(w.start for w in words[1:]), len(sound) / 2 / RATE]
+        spans = [
+            (max(begins[n], words[n].start - _BESIDE), min(ends[n], words[n].end + _BESIDE))
+            for n in at
+        ]
+        if not spans:
+            return ()
+        self.command.ask_letters(sound, spans)
+        try:
+            found = dict(zip(at, self.command.result(due), strict=True))
+        except TooSlow:
+            self.command.give_up()
+            return ()
+        return tuple(_might(found.get(n, {})) for n in range(len(words)))
 
     def _tail(self, best: Hypothesis, due: float) -> Tail | None:
         """What was said behind the last pause, heard by itself: it may be a command."""
@@ -373,6 +442,11 @@ class BuiltIn:
     def close(self) -> None:
         self.dictation.close()
         self.command.close()
+
+
+def _might(scores: dict[str, float]) -> Might:
+    costs = ((letter, _A_SCORE * lacks) for letter, lacks in scores.items())
+    return tuple(sorted(costs, key=lambda row: row[1]))
 
 
 def _alike(some: Hypothesis, other: Hypothesis) -> float:

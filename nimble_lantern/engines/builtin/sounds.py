@@ -15,5 +15,7 @@ VARIANTS: dict[str, tuple[str, ...]] = {
     "four": ("F AO",),
     "last": ("L AA S T",),
     "paragraph": ("P AE R AH G R AA F",),
+    "h": ("HH EY CH",),
+    "w": ("D AH B AH Y UW",),
 }
 """Other ways to say words of commands than the dictionary's, which are American."""

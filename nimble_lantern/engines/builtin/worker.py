@@ -10,7 +10,7 @@ import multiprocessing
 import threading
 import time
 from collections import deque
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from itertools import count
 from multiprocessing.connection import Connection
 from typing import Any
@@ -106,6 +106,9 @@ def serve(connection: Connection, kind: str) -> None:
             case ("alternatives", request):
                 assert isinstance(decoder, CommandDecoder)
                 connection.send(("done", request, decoder.alternatives()))
+            case ("letters", request, sound, spans):
+                assert isinstance(decoder, CommandDecoder)
+                connection.send(("done", request, decoder.letters(sound, spans)))
             case ("grammar" | "rest" | "page" as name, *rest):
                 getattr(decoder, name)(*rest)
 
@@ -232,6 +235,10 @@ class Worker:
     def ask_alternatives(self) -> None:
         """Of a grammar's last result; a new process has none."""
         self._ask("alternatives")
+
+    def ask_letters(self, sound: bytes, spans: Sequence[tuple[float, float]]) -> None:
+        """What letter was said in each span, in seconds of the sound."""
+        self._ask("letters", sound, tuple(spans))
 
     def _ask(self, what: str, *rest: Any) -> None:
         self._asked = (what, next(self._requests), *rest)

@@ -10,7 +10,9 @@ import math
 import zlib
 from collections.abc import Sequence
 from dataclasses import dataclass
+from functools import cached_property
 from pathlib import Path
+from string import ascii_lowercase
 from typing import Any
 
 import numpy as np
@@ -25,6 +27,7 @@ _WINDOW_SECONDS = 30.0  # that it was trained on
 _LEAST_WINDOW_SECONDS = 11.0  # "five five" in less than that is "five five five five"
 _FRAME_SECONDS = 0.01
 _LANGUAGE, _TASK = "en", "transcribe"
+_LED = 4  # steps more than it is led along
 _MOST_TOKENS_A_SECOND, _FEWEST_TOKENS = 12, 24
 
 
@@ -138,6 +141,46 @@ class Model:
             self._encoded, self._tokens.sot_sequence, [tokens], self._frames
         )
         return float(np.mean(np.log(np.maximum(found.text_token_probs, 1e-9))))
+
+    def letters(self, words: Sequence[str]) -> tuple[dict[str, float], ...]:
+        """What each of these words would be as a letter, in the sound that was decoded last.
+
+        Log probabilities of the letters among each other, where the words before it were said.
+        The model is led along the words and asked at each; it writes what is spelled in capitals.
+        """
+        if self._encoded is None or not words:
+            return ()
+        prompt, at = self._prompt(()), list[int]()
+        begun = len(prompt)
+        for word in words:
+            at.append(len(prompt) - begun)
+            said = word.rstrip(".")
+            prompt = prompt + self._tokens.encode(f" {said.upper() if len(said) == 1 else said}")
+        (found,) = self._model.model.generate(
+            self._encoded,
+            [prompt],
+            beam_size=1,
+            max_length=len(prompt) + _LED,
+            return_logits_vocab=True,
+            suppress_blank=False,
+            suppress_tokens=[],
+            sampling_temperature=0.0,
+        )
+        if at[-1] >= len(found.logits[0]):
+            return ()  # it would not be led so far
+        told = []
+        for n in at:
+            odds = np.asarray(found.logits[0][n], np.float64).reshape(-1)
+            each = [np.logaddexp.reduce(odds[ways]) for ways in self._letter_tokens]
+            each -= np.logaddexp.reduce(each)
+            told.append(dict(zip(ascii_lowercase, each.tolist(), strict=True)))
+        return tuple(told)
+
+    @cached_property
+    def _letter_tokens(self) -> list[list[int]]:
+        """How each letter may be written at first: a "w" may become a "double u"."""
+        ways = {c: [f" {c.upper()}"] for c in ascii_lowercase} | {"w": [" W", " Double", " double"]}
+        return [[self._tokens.encode(way)[0] for way in ways[c]] for c in ascii_lowercase]
 
     def _encode(self, sound: bytes, silence: float) -> float:
         samples = np.frombuffer(sound, np.int16).astype(np.float32) / 32768

@@ -164,6 +164,8 @@ def serve(connection: Connection, folder: str) -> None:
                 connection.send(("done", request, growing.end()))
             case ("fit", request, texts):
                 connection.send(("done", request, tuple(model.fit(t) for t in texts)))
+            case ("led", request, words):
+                connection.send(("done", request, model.letters(words)))
 
 
 class ModelWorker(Worker):
@@ -181,6 +183,10 @@ class ModelWorker(Worker):
     def ask_fit(self, texts: Sequence[str]) -> None:
         """How well texts fit the sound of the utterance that just ended."""
         self._ask("fit", tuple(texts))
+
+    def ask_led(self, words: Sequence[str]) -> None:
+        """What each of these words would be as a letter, in that sound."""
+        self._ask("led", tuple(words))
 
     def _told(self, message: Message) -> Any:
         match message:

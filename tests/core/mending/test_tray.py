@@ -5,8 +5,18 @@ from __future__ import annotations
 import unittest
 from dataclasses import replace
 
-from nimble_lantern.core.mending.tray import Tray, completions, letters_of, unsure
-from nimble_lantern.core.reading.hearing import from_line
+from hypothesis import given
+from hypothesis import strategies as st
+
+from nimble_lantern.core.mending.tray import (
+    Tray,
+    completions,
+    letters_heard,
+    letters_named,
+    letters_of,
+    unsure,
+)
+from nimble_lantern.core.reading.hearing import Hearing, Might, from_line
 from tests.desk import DeskCase
 
 
@@ -36,18 +46,122 @@ class Letters(unittest.TestCase):
 
 class Completions(unittest.TestCase):
     def test_ones_own_words_go_before_commoner_ones(self) -> None:
-        self.assertEqual(completions("marl", ["Marlowe", "tide"])[0], "Marlowe")
+        self.assertEqual(completions(Tray("marl"), ["Marlowe", "tide"])[0], "Marlowe")
 
     def test_a_letter_that_sounds_alike_may_be_another(self) -> None:
-        self.assertIn("board", completions("poard", []))
-        self.assertEqual(unsure("poard", []), (0,))
+        self.assertIn("board", completions(Tray("poard"), []))
+        self.assertEqual(unsure(Tray("poard"), []), {0})
 
     def test_a_word_that_is_known_has_no_doubtful_letters(self) -> None:
-        self.assertEqual(unsure("board", []), ())
-        self.assertEqual(unsure("tarrow", ["Tarrow"]), ())
+        self.assertEqual(unsure(Tray("board"), []), set())
+        self.assertEqual(unsure(Tray("tarrow"), ["Tarrow"]), set())
+
+    def test_a_letter_that_was_lost_is_found(self) -> None:
+        self.assertIn("Tarrow", completions(Tray("tarow"), ["Tarrow"]))
+
+
+E_OR_P = (("p", 0.0), ("e", 0.4), ("b", 1.5))
+"""What a short "e" is heard as."""
+
+
+def heard(letters: str) -> tuple[Might, ...]:
+    """Letters heard clearly, but each "e" as perhaps a "p"."""
+    return tuple(E_OR_P if c == "e" else ((c, 0.0),) for c in letters)
+
+
+class HeardLetters(unittest.TestCase):
+    def test_the_word_decides_what_a_letter_is(self) -> None:
+        tray = Tray().more("fp", heard("fe"))
+        self.assertEqual(tray.letters, "fe")
+        tray = tray.more("rry", heard("rry"))
+        self.assertEqual((tray.letters, unsure(tray, [])), ("ferry", set()))
+
+    def test_ones_own_words_decide_first(self) -> None:
+        might = ((("t", 0.0), ("d", 0.5)), *heard("arrow"))
+        self.assertEqual(Tray().more("tarrow", might, ["Darrow"]).letters, "darrow")
+        self.assertEqual(Tray().more("tarrow", might, ["Tarrow"]).letters, "tarrow")
+
+    def test_letters_put_right_are_sure(self) -> None:
+        tray = Tray().more("p", heard("e")).with_letter(0, "p")
+        self.assertEqual(tray.more("v", heard("v")).letters, "pv")
+        self.assertEqual(Tray().more("p", heard("e")).more("v", heard("v")).letters, "ev")
+
+    def test_undo_brings_back_what_they_may_be(self) -> None:
+        tray = Tray().more("fp", heard("fe"))
+        back = tray.with_letter(1, "x").undone()
+        self.assertEqual((back.letters, back.might), ("fe", heard("fe")))
+
+    def test_capitals_stay(self) -> None:
+        self.assertEqual(Tray(name=True).more("fp", heard("fe")).letters, "Fe")
+
+    def test_of_doubled_letters_both_are_the_same(self) -> None:
+        self.assertEqual(
+            letters_heard(("double", "l", "e"), ((), E_OR_P, E_OR_P)), ((), (), E_OR_P)
+        )
+        self.assertEqual(letters_heard(("l",), ()), ())
+
+    def test_a_double_u_is_a_w(self) -> None:
+        self.assertEqual(letters_of("m a r l o double u e".split()), "marlowe")
+
+    def test_what_a_dictation_makes_of_letters(self) -> None:
+        self.assertEqual(letters_named("see you".split()), "cu")
+        self.assertEqual(letters_named("the boat".split()), "")
+
+    @given(
+        st.lists(st.dictionaries(st.sampled_from("abde"), st.floats(0, 6), min_size=1), max_size=6)
+    )
+    def test_every_sound_becomes_one_letter(self, costs: list[dict[str, float]]) -> None:
+        might = tuple(tuple(sorted(c.items(), key=lambda row: row[1])) for c in costs)
+        tray = Tray()
+        for one in might:
+            tray = tray.more(one[0][0], (one,))
+        self.assertEqual(len(tray.letters), len(might))
+        self.assertEqual(tray.might, might)
+        self.assertTrue(unsure(tray, []) <= set(range(len(might))))
 
 
 class OnTheDesk(DeskCase):
+    def letter(self, letter: str, dictated: str, *might: tuple[str, float]) -> Hearing:
+        """A letter as both engines hear it."""
+        best, words = from_line(letter).hypotheses, from_line(dictated).hypotheses
+        return replace(
+            from_line(dictated), commands=best, evidence=words[0], fits=(-3.0,),
+            letters=(might or ((letter, 0.0),),),
+        )  # fmt: skip
+
+    def test_letters_are_letters_whatever_a_dictation_makes_of_them(self) -> None:
+        self.desk("")
+        self.driver.hears("spell a word")
+        for letter, dictated in (("t", "tea"), ("a", "hey"), ("r", "are"), ("o", "no")):
+            self.driver.desk.hear(self.letter(letter, dictated))
+        tray = self.driver.sitting.tray
+        assert tray is not None
+        self.assertEqual(tray.letters, "taro")
+
+    def test_what_is_said_of_the_letters_is_no_letter(self) -> None:
+        self.desk("")
+        self.driver.hears("spell a word", "t a r")
+        self.driver.desk.hear(self.letter("b", "back one"))
+        tray = self.driver.sitting.tray
+        assert tray is not None
+        self.assertEqual(tray.letters, "ta")
+
+    def test_the_letter_a_takes_no_word_of_the_list(self) -> None:
+        self.desk("Mara Tarrow is here.")
+        self.driver.hears("spell a word", "t", "a")
+        tray = self.driver.sitting.tray
+        assert tray is not None
+        self.assertEqual(tray.letters, "ta")
+
+    def test_letters_heard_wrongly_are_decided_by_the_page(self) -> None:
+        self.desk("Mara Tarrow is here.")
+        self.driver.hears("spell a word")
+        self.driver.desk.hear(self.letter("d", "d", ("d", 0.0), ("t", 0.7)))
+        for letter in "arrow":
+            self.driver.desk.hear(self.letter(letter, letter))
+        self.driver.hears("that is it")
+        self.assertText("Mara Tarrow is here. Tarrow")
+
     def test_a_word_on_the_page_is_spelled_anew(self) -> None:
         self.desk("The harbour bord is late.")
         self.driver.hears("spell bord", "b o a r d", "that is it")
