@@ -436,7 +436,8 @@ class CommandDecoder(DictationDecoder):
             self.decoder.set_cmn(",".join(f"{value:.6g}" for value in mean))
             self.decoder.start_utt()
             cut = sound[round(start * RATE) * 2 : round(end * RATE) * 2]
-            self.decoder.process_raw(cut, False, False)
+            if cut:
+                self.decoder.process_raw(cut, False, False)
             self.decoder.end_utt()
             found.append(self._paths())
         self.decoder.set_cmn(",".join(f"{value:.6g}" for value in mean))
@@ -480,9 +481,11 @@ class CommandDecoder(DictationDecoder):
         usual = {name: config[name] for name in beams}
         for name, beam in beams.items():
             config[name] = beam
-        yield
-        for name, beam in usual.items():
-            config[name] = beam
+        try:
+            yield
+        finally:
+            for name, beam in usual.items():
+                config[name] = beam
 
     def alternatives(self) -> Decoded:
         """What end() found, and what else the same sound may be: that takes a lattice, and time."""
