@@ -10,6 +10,7 @@ import hashlib
 import json
 import random
 import subprocess
+import time
 import wave
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
@@ -31,6 +32,7 @@ from nimble_lantern.engines import Scene
 from nimble_lantern.engines.builtin.cutter import Cutter
 from nimble_lantern.engines.builtin.files import scene_of, spoken_in
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
+from nimble_lantern.engines.larger import LargerModel, with_larger
 from nimble_lantern.engines.pcm import RATE, mixed, rms, scaled
 from nimble_lantern.formats import from_markdown
 from nimble_lantern.playing import desk_with
@@ -207,6 +209,37 @@ def heard_live(name: str) -> tuple[Heard, ...]:
         finally:
             engine.close()
     return tuple(found)
+
+
+class Both:
+    """Both engines over the same sound, as the desk uses them; without a folder the built-in one.
+
+    `waited` has the seconds from the end of speech to the larger one's words.
+    """
+
+    def __init__(self, folder: Path | None) -> None:
+        self.builtin = BuiltIn()
+        self.larger = LargerModel(folder) if folder else None
+        self.waited: list[float] = []
+
+    def hear(self, sound: bytes, scene: Scene, live: bool = False) -> tuple[Hearing, Hearing]:
+        """By the built-in engine alone, and by both; `live` as it comes in at the desk."""
+        ours = _live(self.builtin, sound, scene) if live else self.builtin.hear(sound, scene)
+        if self.larger is None:
+            return ours, ours
+        self.larger.begin(scene)
+        self.larger.sound(sound)
+        begun = time.monotonic()
+        self.larger.end()
+        words = ours.hypotheses[0].words if ours.hypotheses else ()
+        both = with_larger(ours, self.larger.transcribe(False, words), self.larger)
+        self.waited.append(time.monotonic() - begun)
+        return ours, both
+
+    def close(self) -> None:
+        self.builtin.close()
+        if self.larger:
+            self.larger.close()
 
 
 def _live(engine: BuiltIn, sound: bytes, scene: Scene) -> Hearing:

@@ -11,23 +11,20 @@ import re
 import subprocess
 import sys
 import tarfile
-import time
 from collections.abc import Iterator
 from pathlib import Path
 
 from rapidfuzz.distance import Levenshtein
 
-from bench._speech import KEPT, cut, lines, outcome, sitting, spoken
+from bench._speech import KEPT, Both, cut, lines, outcome, sitting, spoken
 from bench.unclear import NOISES
 from bench.wordings import HALVES, read
 from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.reading.hearing import Hearing, from_line
 from nimble_lantern.core.sitting import Heard, advance
-from nimble_lantern.engines import Scene, ears
+from nimble_lantern.engines import ears
 from nimble_lantern.engines.builtin.files import pcm_of, scene_of
-from nimble_lantern.engines.builtin.recogniser import BuiltIn
-from nimble_lantern.engines.larger import LargerModel, with_larger
 from nimble_lantern.formats import from_markdown
 from nimble_lantern.playing import desk_with
 
@@ -39,37 +36,12 @@ _SETS = ("librivox/transcription", "cards/cards.transcription")
 _EVERY, _NOISES, _EVERY_WORDING = 4, 6, 8
 
 
-class _Both:
-    """Both engines over the same sound, as the desk uses them."""
-
-    def __init__(self, folder: Path) -> None:
-        self.builtin, self.larger = BuiltIn(), LargerModel(folder)
-        self.waited: list[float] = []
-
-    def hear(self, sound: bytes, scene: Scene) -> tuple[Hearing, Hearing]:
-        """By the built-in engine alone, and by both."""
-        ours = self.builtin.hear(sound, scene)
-        self.larger.begin(scene)
-        self.larger.sound(sound)
-        begun = time.monotonic()
-        self.larger.end()
-        words = ours.hypotheses[0].words if ours.hypotheses else ()
-        made = self.larger.transcribe(False, words)
-        both = with_larger(ours, made, self.larger)
-        self.waited.append(time.monotonic() - begun)
-        return ours, both
-
-    def close(self) -> None:
-        self.builtin.close()
-        self.larger.close()
-
-
 def run() -> Iterator[Figure]:
     folder = ears.chosen()
     if folder is None:
         print("There is no larger model here: “lantern ears get base”.", file=sys.stderr)
         return
-    both = _Both(folder)
+    both = Both(folder)
     try:
         yield from _people(both)
         yield from _commands(both)
@@ -81,7 +53,7 @@ def run() -> Iterator[Figure]:
         both.close()
 
 
-def _people(both: _Both) -> Iterator[Figure]:
+def _people(both: Both) -> Iterator[Figure]:
     """Word errors on people, an unrelated page in view."""
     scene = scene_of(sitting(_DOCUMENT))
     words = wrong = wrong_alone = taken = 0
@@ -128,7 +100,7 @@ def _fetched() -> Path | None:
     return data
 
 
-def _commands(both: _Both) -> Iterator[Figure]:
+def _commands(both: Both) -> Iterator[Figure]:
     """Commands exactly right, and sentences taken for commands, in voices never fitted to."""
     for voice in VOICES:
         right, total = 0, 0
@@ -148,7 +120,7 @@ def _commands(both: _Both) -> Iterator[Figure]:
         yield Figure(f"sentences_taken_{voice}", taken, f"of {total}")
 
 
-def _wordings(both: _Both) -> Iterator[Figure]:
+def _wordings(both: Both) -> Iterator[Figure]:
     """Blind wordings, spoken: as right as the words themselves are."""
     cases = [case for half in HALVES for case in read(half)][::_EVERY_WORDING]
     for voice in VOICES:
@@ -166,7 +138,7 @@ def _wordings(both: _Both) -> Iterator[Figure]:
         yield Figure(f"wordings_right_{voice}", right / total, f"share of {total}")
 
 
-def _noise(both: _Both) -> Iterator[Figure]:
+def _noise(both: Both) -> Iterator[Figure]:
     """Stretches of noise that write something."""
     now, written, total = sitting(_DOCUMENT), 0, 0
     for name, make in NOISES.items():

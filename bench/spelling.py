@@ -2,74 +2,52 @@
 
 Each letter is an utterance of its own, in three manners a voice, over the microphone's way: voice
 detector, both engines, the desk.  Letters are heard once and the words are put together from them.
-The repair is a number of the list, or one letter put right.
+The repair is a number of the list, or one letter put right.  A person's letters are Debian's
+recordings of one speaker, fetched once into `.bench/`; without them nobody is measured.
 """
 
 from __future__ import annotations
 
 import random
-import string
-from collections.abc import Iterator, Sequence
+import subprocess
+import sys
+from collections.abc import Callable, Iterator, Sequence
 from functools import cache
 from pathlib import Path
+from string import ascii_lowercase
 
+import av
+import numpy as np
 from rapidfuzz.distance import Levenshtein
 
-from bench._speech import CHUNK, HERE, VOICES, cut, spoken
+from bench._speech import HERE, KEPT, VOICES, Both, cut, spoken
 from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.lexicon.spellings import ALPHABET
-from nimble_lantern.core.reading.hearing import Hearing, from_line
+from nimble_lantern.core.reading.hearing import Hearing, Might, from_line
 from nimble_lantern.core.sitting import Heard, advance
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.engines import Scene, ears
+from nimble_lantern.engines import ears
 from nimble_lantern.engines.builtin.files import scene_of
-from nimble_lantern.engines.builtin.recogniser import BuiltIn
-from nimble_lantern.engines.larger import LargerModel, with_larger
+from nimble_lantern.engines.pcm import RATE
 from nimble_lantern.playing import desk_with
 
 RADIO = tuple(word for word in ALPHABET if word != "xray")  # the synthesizer reads "x-ray"
-MANNERS = ((), ("duration_stretch=0.9",), ("duration_stretch=1.2",))
-_BEFORE = "the harbour board will meet on tuesday to talk about the lease of the long shed"
-"""What was said before: the engines know the voice."""
-
-
-class Ears:
-    """What listens at the desk, with the larger model where there is one."""
-
-    def __init__(self, folder: Path | None) -> None:
-        self.builtin = BuiltIn()
-        self.larger = LargerModel(folder) if folder else None
-
-    def hear(self, sound: bytes, scene: Scene) -> Hearing:
-        """An utterance as it comes in live."""
-        self.builtin.begin(scene)
-        if self.larger:
-            self.larger.begin(scene)
-        for n in range(0, len(sound), CHUNK):
-            self.builtin.sound(sound[n : n + CHUNK])
-            if self.larger:
-                self.larger.sound(sound[n : n + CHUNK])
-        if self.larger:
-            self.larger.end()
-        ours = self.builtin.end()
-        if not self.larger:
-            return ours
-        words = ours.hypotheses[0].words if ours.hypotheses else ()
-        return with_larger(ours, self.larger.transcribe(False, words), self.larger)
-
-    def close(self) -> None:
-        self.builtin.close()
-        if self.larger:
-            self.larger.close()
-
-
 SAID = {
     "back one": "ferr", "start again": "", "make the third letter a y": "feyri",
     "delete the second letter": "frri", "undo that": "", "delete the last letter": "ferr",
     "insert an e after the second letter": "feerri", "take back the last two": "fer",
 }  # fmt: skip
 """What is said of "ferri", spelled in one breath, and what it makes of it."""
+MANNERS = ((), ("duration_stretch=0.9",), ("duration_stretch=1.2",))
+PERSON = "person"
+_PACKAGE = "asterisk-core-sounds-en-g722"
+_BEFORE = "the harbour board will meet on tuesday to talk about the lease of the long shed"
+"""What was said before: the engines know the voice."""
+Key = tuple[str, str, int]
+"""A voice, a word, and the number of the manner."""
+Alone = dict[Key, tuple[Hearing, Hearing]]
+"""By the built-in engine, and by both."""
 
 
 @cache
@@ -79,30 +57,70 @@ def open_tray() -> Sitting:
     return advance(sitting, Heard(from_line("spell a word"))).sitting
 
 
-def heard_letters(words: Sequence[str], listening: Ears) -> dict[tuple[str, str, int], Hearing]:
-    """What is heard of each word by voice and manner, said by itself while a word is spelled."""
-    found: dict[tuple[str, str, int], Hearing] = {}
-    scene = scene_of(open_tray())
-    for voice in VOICES:
-        for part in (p for _ in range(2) for p in cut(spoken(_BEFORE, voice))):
-            listening.hear(part, scene_of(desk_with(Document(), {}).sitting))
-        for n, manner in enumerate(MANNERS):
-            for word in words:
-                said = f"{word}." if word == "a" else word
-                parts = cut(spoken(said, voice, None, manner), brief=True)
-                # What the voice detector takes for nothing is not heard at all.
-                heard = listening.hear(b"".join(parts), scene) if parts else Hearing(())
-                found[voice, word, n] = heard
+def heard_alone(
+    voice: str, words: Sequence[str], manners: int, say: Callable[[str, int], bytes], both: Both
+) -> Alone:
+    """What is heard of each word in each manner, said by itself while a word is spelled."""
+    found: Alone = {}
+    for n in range(manners):
+        for word in words:
+            sound = b"".join(cut(say(word, n), brief=True))
+            # What the voice detector takes for nothing is not heard at all.
+            nothing = Hearing(()), Hearing(())
+            scene = scene_of(open_tray())
+            found[voice, word, n] = both.hear(sound, scene, live=True) if sound else nothing
     return found
+
+
+def everybody(both: Both) -> Alone:
+    """Three voices say letters, the alphabet and more; a person says the letters."""
+    found: Alone = {}
+    at_rest = scene_of(desk_with(Document(), {}).sitting)
+    for voice in VOICES:
+
+        def say(word: str, n: int, voice: str = voice) -> bytes:
+            return spoken(f"{word}." if word == "a" else word, voice, None, MANNERS[n])
+
+        for part in 2 * cut(spoken(_BEFORE, voice)):
+            both.hear(part, at_rest, live=True)
+        words = (*ascii_lowercase, *RADIO, *SAID)
+        found |= heard_alone(voice, words, len(MANNERS), say, both)
+    if recordings := _recordings():
+        for part in cut(b"".join(recordings.values())):
+            both.hear(part, at_rest, live=True)
+        found |= heard_alone(PERSON, ascii_lowercase, 1, lambda word, _: recordings[word], both)
+    return found
+
+
+def _recordings() -> dict[str, bytes]:
+    """The letters of a person, with silence round each; none if they cannot be fetched."""
+    goal = KEPT / PERSON
+    if not any(goal.glob("**/letters/*.g722")):
+        goal.mkdir(parents=True, exist_ok=True)
+        fetched = subprocess.run(["apt-get", "download", _PACKAGE], cwd=goal, check=False)
+        if fetched.returncode:
+            print(f"{_PACKAGE} cannot be fetched: nobody is measured.", file=sys.stderr)
+            return {}
+        for file in goal.glob("*.deb"):
+            subprocess.run(["dpkg", "-x", file.name, "."], cwd=goal, check=True)
+    files = {file.stem: file for file in goal.glob("**/letters/?.g722")}
+    quiet = b"\0\0" * RATE
+    return {c: quiet + _pcm(files[c]) + quiet for c in ascii_lowercase}
+
+
+def _pcm(file: Path) -> bytes:
+    """Wideband sound, 16 bits at 16 kHz."""
+    with av.open(str(file), format="g722") as opened:
+        frames = opened.decode(audio=0)
+        return b"".join(f.to_ndarray().astype(np.int16).tobytes() for f in frames)
 
 
 def spelled(hearings: Sequence[Hearing]) -> Sitting:
     """The desk after these hearings, one after another."""
     now = open_tray()
     for hearing in hearings:
-        if not hearing.hypotheses:
-            continue
-        now = advance(now, Heard(hearing)).sitting
+        if hearing.hypotheses or hearing.commands:
+            now = advance(now, Heard(hearing)).sitting
     return now
 
 
@@ -123,28 +141,46 @@ def told(now: Sitting, word: str) -> str:
 
 
 def run() -> Iterator[Figure]:
-    listening = Ears(ears.chosen())
+    both = Both(ears.chosen())
     try:
-        heard = heard_letters((*string.ascii_lowercase, *RADIO, *SAID), listening)
+        heard = everybody(both)
     finally:
-        listening.close()
+        both.close()
+    yield from _letters(heard)
+    yield from _words(heard)
+    goals = {**{w: ALPHABET[w] for w in RADIO}, **SAID}
+    for name, group in (("radio_alphabet", RADIO), ("said_of_the_letters", SAID)):
+        keys = [key for key in heard if key[1] in group]
+        right = sum(letters_after(heard[key][1], key[1] in SAID) == goals[key[1]] for key in keys)
+        yield Figure(name, right / len(keys), f"share of {len(keys)}")
+
+
+def _letters(heard: Alone) -> Iterator[Figure]:
+    """Letters that are the likeliest by their sound, whatever word they are of."""
+    for voice in (*VOICES, PERSON):
+        keys = [key for key in heard if key[0] == voice and key[1] in ascii_lowercase]
+        for n, name in enumerate(("built_in", "both")):
+            right = sum(_likeliest(heard[key][n].letters) == key[1] for key in keys)
+            if keys:
+                yield Figure(f"letters_{voice}_{name}", right / len(keys), f"share of {len(keys)}")
+
+
+def _likeliest(letters: Sequence[Might]) -> str:
+    return "".join(might[0][0] for might in letters if might)
+
+
+def _words(heard: Alone) -> Iterator[Figure]:
     rng = random.Random(7)
     for half, wanted in (("open", words()[::2]), ("held_out", words()[1::2])):
         count = {"at_once": 0, "one_repair": 0, "more": 0}
         for voice in VOICES:
             for word in wanted:
-                takes = [heard[voice, c, rng.randrange(len(MANNERS))] for c in word]
+                takes = [heard[voice, c, rng.randrange(len(MANNERS))][1] for c in word]
                 count[told(spelled(takes), word)] += 1
         whole = sum(count.values())
-        for name in ("at_once", "one_repair"):
-            yield Figure(f"spelled_{name}_{half}", count[name] / whole, f"share of {whole}")
         right = count["at_once"] + count["one_repair"]
+        yield Figure(f"spelled_at_once_{half}", count["at_once"] / whole, f"share of {whole}")
         yield Figure(f"spelled_within_one_repair_{half}", right / whole, f"share of {whole}")
-    goals = {**{w: ALPHABET[w] for w in RADIO}, **SAID}
-    for name, group in (("radio_alphabet", RADIO), ("said_of_the_letters", SAID)):
-        keys = [key for key in heard if key[1] in group]
-        right = sum(letters_after(heard[key], key[1] in SAID) == goals[key[1]] for key in keys)
-        yield Figure(name, right / len(keys), f"share of {len(keys)}")
 
 
 def letters_after(hearing: Hearing, spelled_before: bool) -> str | None:

@@ -19,7 +19,7 @@ from nimble_lantern.core.grammar.catalogue import Command
 from nimble_lantern.core.hints import hints
 from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.lexicon.manners import FILLERS
-from nimble_lantern.core.mending.tray import letters_heard, letters_named, letters_of
+from nimble_lantern.core.mending.tray import as_named, letters_heard, letters_of
 from nimble_lantern.core.offering import answer_help, learned_words, offered
 from nimble_lantern.core.reading import nearest, reader
 from nimble_lantern.core.reading.addressing import wordings
@@ -117,10 +117,10 @@ def _spelled(turn: Turn, words: Sequence[str]) -> None:
     before = turn.sitting
     verdict = reader.judge(before, words, whole=True)
     command = verdict.parse.command if verdict.parse else None
-    lone = len(words) == 1 and len(words[0].rstrip(".")) > 1 and before.question is not None
+    lone = len(words) == 1 and len(words[0]) > 1 and before.question is not None
     answers = command is not None and command.traits.answers and lone
     understood = verdict.kind in (Judged.COMMAND, Judged.REFUSED) and command is not None
-    letters = letters_of(words) or ("" if understood else letters_named(words))
+    letters = letters_of(words if understood else as_named(words))
     if letters and not answers:
         done = spelled_on(before, letters, _may_be(turn.hearing, words))
         turn.sitting = done.sitting

@@ -7,7 +7,7 @@ from collections.abc import Callable, Sequence
 from dataclasses import replace
 from functools import lru_cache
 from pathlib import Path
-from typing import Protocol
+from typing import Any, Protocol
 
 from wordfreq import zipf_frequency
 
@@ -124,20 +124,17 @@ class LargerModel:
 
     def fits(self, texts: Sequence[str]) -> tuple[float, ...]:
         """How well texts fit the sound just transcribed: mean log probability a token, each."""
-        process = self._ready()
-        process.ask_fit(texts)
-        try:
-            found = process.result(time.monotonic() + PATIENCE_SECONDS)
-        except TooSlow:
-            process.give_up()
-            return ()
-        assert isinstance(found, tuple)
-        return found
+        self._ready().ask_fit(texts)
+        return self._told()
 
     def letters(self, words: Sequence[str]) -> tuple[dict[str, float], ...]:
         """What each of these words would be as a letter there: log probabilities; or nothing."""
+        self._ready().ask_led(words)
+        return self._told()
+
+    def _told(self) -> tuple[Any, ...]:
+        """What was asked for; nothing if it takes too long."""
         process = self._ready()
-        process.ask_led(words)
         try:
             found = process.result(time.monotonic() + PATIENCE_SECONDS)
         except TooSlow:

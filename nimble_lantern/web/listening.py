@@ -193,7 +193,10 @@ class Listener:
             self._wanted += len(fresh) // 2
             self._at = spoken_at + (self._wanted - start) * 1000 / RATE
             self._without_fault(self._look)
-            for cut in self._cutter.feed(self._without_own(fresh)):
+            rest = self._without_own(fresh)
+            self._cutter.hurried = self._own.plays
+            self._cutter.brief = self._desk.sitting.tray is not None
+            for cut in self._cutter.feed(rest):
                 self._without_fault(partial(self._heard, cut))
             self._without_fault(self._show_partial)
             self._without_fault(lambda: self._desk_hears(self._pairing.overdue()))
@@ -211,8 +214,6 @@ class Listener:
         except Exception:  # a voice whose sound cannot be read: it is heard, and nothing is lost
             traceback.print_exc(file=sys.stderr)
             self._own, rest = OwnVoice(), sound
-        self._cutter.hurried = self._own.plays
-        self._cutter.brief = self._desk.sitting.tray is not None
         return rest
 
     @contextmanager

@@ -417,6 +417,7 @@ class Spelled(SoundCase):
             engine.sound(b"".join(spoken for spoken in utterances(pcm_of(wav))))
             hearing = engine.end()
             self.assertEqual(len(hearing.letters), len(hearing.commands[0].words))
+            self.assertTrue(all(len(w.text) == 1 for w in hearing.commands[0].words))
             self.assertTrue(all(might[0][1] == 0.0 for might in hearing.letters if might))
             said = " ".join(might[0][0] for might in hearing.letters if might)
             right += said == word

@@ -80,6 +80,13 @@ class Spoken(unittest.TestCase):
         again = spoken(written("It is late. Full stop."), marks=True)
         self.assertEqual(text(again), "it is late full stop")
 
+    def test_a_stop_that_was_named_is_one_where_both_heard_its_name(self) -> None:
+        words = written("It is late. Full stop.")
+        end = words[-1].end
+        named = (HeardWord("full", end - 0.6, end - 0.3), HeardWord("stop", end - 0.3, end))
+        for marks in (False, True):
+            self.assertEqual(text(spoken(words, marks, named)), "it is late full stop")
+
     def test_pieces_of_one_word_are_put_together(self) -> None:
         pieces = (Written(" 7", 0, 0.2, 0.9), Written(":", 0.2, 0.2, 1), Written("30", 0.2, 0.5, 1))
         (seven, thirty) = spoken(pieces)

@@ -74,7 +74,7 @@ NAMES = {
     "ay": "a", "hey": "a", "eh": "a", "be": "b", "bee": "b", "see": "c", "sea": "c", "dee": "d",
     "he": "e", "eff": "f", "gee": "g", "jee": "g", "aitch": "h", "haitch": "h", "eye": "i",
     "aye": "i", "jay": "j", "kay": "k", "okay": "k", "el": "l", "ell": "l", "em": "m", "am": "m",
-    "en": "n", "and": "n", "oh": "o", "owe": "o", "pee": "p", "pea": "p", "queue": "q", "cue": "q",
+    "en": "n", "oh": "o", "owe": "o", "pee": "p", "pea": "p", "queue": "q", "cue": "q",
     "are": "r", "our": "r", "ess": "s", "tea": "t", "tee": "t", "you": "u", "ewe": "u", "vee": "v",
     "ex": "x", "why": "y",
 }  # fmt: skip

@@ -13,6 +13,7 @@ from bisect import bisect_left
 from collections.abc import Iterable, Sequence
 from functools import cache, lru_cache
 from itertools import accumulate
+from string import ascii_lowercase
 
 from nimble_lantern.core.lexicon.frequency import frequencies
 from nimble_lantern.core.reading.hearing import Might
@@ -30,7 +31,6 @@ _OWN, _COMMON, _UNKNOWN = 0.3, 0.6, 0.1
 _FLAT = 0.5
 """Power of how common words are: who spells a word says a rare one more often than not."""
 _PAST = "{"  # behind all letters
-LETTERS = "abcdefghijklmnopqrstuvwxyz"
 _DOUBTFUL = 2.0
 """What another spelling may cost more, for the letters that differ to be doubtful."""
 
@@ -95,7 +95,7 @@ def _readings(heard: tuple[tuple[str, Might], ...], own: frozenset[str]) -> tupl
         return (("", 0.0),)
     stands, might = heard[-1]
     costs = dict(might)
-    letters = {c: costs.get(c, FARTHEST) for c in LETTERS} if might else {stands: 0.0}
+    letters = {c: costs.get(c, FARTHEST) for c in ascii_lowercase} if might else {stands: 0.0}
     grown = [
         (before + cost - math.log(_beginning(said + c, own)), said + c, before + cost)
         for said, before in _readings(heard[:-1], own)

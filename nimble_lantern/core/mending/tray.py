@@ -48,7 +48,7 @@ class Tray:
     might: tuple[Might, ...] = ()
 
     def __post_init__(self) -> None:
-        if len(self.might) != len(self.letters):
+        if not self.might:  # all of them are sure
             object.__setattr__(self, "might", ((),) * len(self.letters))
 
     def spelling(self, letters: str, might: tuple[Might, ...]) -> Tray:
@@ -101,9 +101,9 @@ def letters_of(words: Sequence[str]) -> str:
     return text if end == len(words) else ""
 
 
-def letters_named(words: Sequence[str]) -> str:
-    """As letters_of, where a dictation may have taken a letter's name for a word: "why", "see"."""
-    return letters_of([NAMES.get(word, word) for word in words])
+def as_named(words: Sequence[str]) -> tuple[str, ...]:
+    """With the letters whose names a dictation may have taken for words: "why", "see"."""
+    return tuple(NAMES.get(word, word) for word in words)
 
 
 def letters_heard(words: Sequence[str], might: Sequence[Might]) -> tuple[Might, ...]:
@@ -113,7 +113,9 @@ def letters_heard(words: Sequence[str], might: Sequence[Might]) -> tuple[Might, 
     """
     if len(might) != len(words):
         return ()
-    letters, _ = spelled_by(words, 0)
+    letters, end = spelled_by(words, 0)
+    if end < len(words):
+        return ()
     count = Counter(n for _, n in letters)
     return tuple(might[n] if count[n] == 1 else () for _, n in letters)
 

@@ -8,10 +8,10 @@ from functools import cache, lru_cache
 from rapidfuzz.distance import Levenshtein
 
 from nimble_lantern.core.kinds import Judged
-from nimble_lantern.core.lexicon.spellings import ALPHABET, NAMES
+from nimble_lantern.core.lexicon.spellings import ALPHABET
 from nimble_lantern.core.mending.knowing import own_words
 from nimble_lantern.core.mending.letters import Spelling
-from nimble_lantern.core.mending.tray import letters_named, letters_of
+from nimble_lantern.core.mending.tray import as_named, letters_of
 from nimble_lantern.core.mending.vocabulary import common_words
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
@@ -44,16 +44,17 @@ def spelling_heard(sitting: Sitting, hearing: Hearing) -> Said:
     spelled = bool(best) and bool(letters_of(best))
     names = spelled and all(w in ALPHABET for w in best)
     # A dictation takes a lone letter for a word that is like it, as "no" for "o".
-    words = dictated and (not spelled or len(dictated[0]) > 1 and not names)
-    if words and _of_the_letters(sitting, dictated[0]):
+    believed = bool(dictated) and (not spelled or len(dictated[0]) > 1 and not names)
+    if believed and _of_the_letters(sitting, dictated[0]):
         return dictated[0]
     fit = hearing.fits[0] if hearing.fits else 0.0
-    least = _LEAST_FIT if any(map(letters_named, dictated)) else _LEAST_FIT_OF_WORDS
+    letters = any(letters_of(as_named(said)) for said in dictated)
+    least = _LEAST_FIT if letters else _LEAST_FIT_OF_WORDS
     if best and not spelled and fit >= least and _of_the_letters(sitting, best):
         return best
     if spelled and any(hearing.letters):
         # Each letter is judged by both engines: only the alphabet's words are better known.
-        named = (_alphabet(said) for said in dictated)
+        named = (_alphabet(said) for said in dictated if said)
         return next((said for said in named if all(w in ALPHABET for w in said)), best)
     assert sitting.tray is not None
     before, own = sitting.tray.letters, tuple(own_words(sitting))
@@ -99,8 +100,8 @@ def _as_letters(words: Said) -> Said:
     named = _alphabet(words)
     if letters_of(named):
         return named
-    if all(w in NAMES or letter(w) is not None for w in words):
-        return tuple(NAMES.get(w, w) for w in words)
+    if letters_of(as_named(words)):
+        return as_named(words)
     if named != words or any(w in ALPHABET for w in words):
         # A word of the alphabet was misheard: the other engine knows them all.
         return ()

@@ -12,13 +12,14 @@ from collections.abc import Iterable, Iterator, Mapping, Sequence
 from contextlib import contextmanager
 from dataclasses import dataclass, replace
 from difflib import SequenceMatcher
-from itertools import count, takewhile
+from itertools import count, islice, takewhile
 from typing import Any
 
 from pocketsphinx import Decoder
 
 from nimble_lantern.core.mending.pronouncing import pronunciation
 from nimble_lantern.core.reading.hearing import HeardWord, Hypothesis
+from nimble_lantern.core.writing.spelling import letter
 from nimble_lantern.engines.builtin.rescoring import Rescorer
 from nimble_lantern.engines.builtin.sounds import KNOWN, VARIANTS
 from nimble_lantern.engines.pcm import RATE
@@ -39,7 +40,6 @@ _WIDE = {"beam": 1e-48, "pbeam": 1e-48}
 _OF_LETTERS = {"beam": 1e-80, "pbeam": 1e-80, "wbeam": 1e-60}
 SINGLE_LETTERS = ("a.", *"bcdefghijklmnopqrstuvwxyz", "zed")
 """Their names in the dictionary: "a" is the article, too."""
-_ZED = {"zed": "z", "zee": "z"}
 Letters = dict[str, float]
 _QUIET = b"\0\0" * 4800  # a keyword is only found some frames after it
 _BEFORE_WAKING, _AFTER_WAKING = 70, 90  # frames of other sound that there may be
@@ -214,8 +214,11 @@ class DictationDecoder:
         self.decoder.start_utt()
         self.decoder.process_raw(_QUIET, True, False)
         self.decoder.end_utt()
-        self.decoder.set_cmn(",".join(f"{value:.6g}" for value in mean))
+        self._go_on_with(mean)
         self._carried_on = None
+
+    def _go_on_with(self, mean: list[float]) -> None:
+        self.decoder.set_cmn(",".join(f"{value:.6g}" for value in mean))
 
     def _segments(self) -> tuple[tuple[HeardWord, ...], float, int]:
         """(words, acoustic log score of all segments, frames they cover)."""
@@ -246,14 +249,10 @@ class DictationDecoder:
         what the decoder gives for the best path itself is on another scale.
         """
         paths: dict[str, float] = {}
-        for n, found in enumerate(self.decoder.nbest() or ()):
-            if n > _MOST_PATHS or len(paths) >= self.depth:
+        for text, score in self._paths():
+            paths[text] = max(paths.get(text, 0.0), score)
+            if len(paths) >= self.depth:
                 break
-            if found is None:  # as happens in noise
-                continue
-            words = (w.split("(")[0] for w in found.hypstr.split() if w not in _FILLERS)
-            if text := " ".join(words):
-                paths[text] = max(paths.get(text, 0.0), found.score)
         first = paths.pop(best.text, max(paths.values(), default=0.0)) or 1.0
         return [
             Hypothesis(
@@ -262,6 +261,15 @@ class DictationDecoder:
             )
             for text, path in paths.items()
         ]
+
+    def _paths(self) -> Iterator[tuple[str, float]]:
+        """The words of the last search's paths, and the score of each, linear."""
+        for found in islice(self.decoder.nbest() or (), _MOST_PATHS):
+            if found is None:  # as happens in noise
+                continue
+            words = (w.split("(")[0] for w in found.hypstr.split() if w not in _FILLERS)
+            if text := " ".join(words):
+                yield text, found.score
 
 
 class CommandDecoder(DictationDecoder):
@@ -433,33 +441,27 @@ class CommandDecoder(DictationDecoder):
         self._streaming_again(mean)
         found = []
         for start, end in spans:
-            self.decoder.set_cmn(",".join(f"{value:.6g}" for value in mean))
+            self._go_on_with(mean)
             self.decoder.start_utt()
             cut = sound[round(start * RATE) * 2 : round(end * RATE) * 2]
             if cut:
                 self.decoder.process_raw(cut, False, False)
             self.decoder.end_utt()
-            found.append(self._paths())
-        self.decoder.set_cmn(",".join(f"{value:.6g}" for value in mean))
+            found.append(self._one_letter())
+        self._go_on_with(mean)
         self.decoder.activate_search("commands")
         return tuple(found)
 
-    def _paths(self) -> Letters:
+    def _one_letter(self) -> Letters:
         """The letters of the last search's paths, with the natural log score each lacks."""
         scores: dict[str, float] = {}
-        for n, path in enumerate(self.decoder.nbest() or ()):
-            if n >= _MOST_PATHS:
-                break
-            if path is None or path.score <= 0:
-                continue
-            said = [w for w in path.hypstr.split() if w not in _FILLERS]
-            if len(said) == 1:
-                name = said[0].split("(")[0].rstrip(".")
-                letter = _ZED.get(name, name)
-                score = self.decoder.logmath.log(path.score) * _LOG_BASE * _SCALE
-                scores[letter] = max(score, scores.get(letter, score))
+        for name, path in self._paths():
+            if path > 0:
+                named = letter(name) or name
+                score = math.log(path) * _SCALE
+                scores[named] = max(score, scores.get(named, score))
         best = max(scores.values(), default=0.0)
-        return {letter: best - score for letter, score in scores.items()}
+        return {named: best - score for named, score in scores.items()}
 
     def _learn_letters(self) -> None:
         """One letter and nothing else, each with an end of its own.

@@ -5,7 +5,7 @@ from __future__ import annotations
 import threading
 import time
 from calendar import day_name, month_name
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import replace
 from functools import cache
 from itertools import pairwise
@@ -362,9 +362,7 @@ class BuiltIn:
             return Hearing((), source=SOURCE)
         commands, margin = self._weighed(text, command, due), command.score - text.score
         if self._spelling:
-            if not commands and len(b"".join(self._kept)) / 2 / RATE < _ONE_LETTER:
-                commands = self._one_letter(due)
-            letters = self._letters(commands[0], due) if commands else ()
+            commands, letters = self._spelled(commands, due)
             return Hearing(text.hypotheses, commands, margin, source=SOURCE, letters=letters)
         tail = None if self._beside else self._tail(text.hypotheses[0], due)
         if not commands:
@@ -386,39 +384,43 @@ class BuiltIn:
             self.command.give_up()
             return command.hypotheses
 
-    def _one_letter(self, due: float) -> tuple[Hypothesis, ...]:
-        """The likeliest letter, where something short is neither letters nor said of them."""
-        seconds = len(b"".join(self._kept)) / 2 / RATE
-        self.command.ask_letters(b"".join(self._kept), ((0.0, seconds),))
-        try:
-            scores = self.command.result(due)[0]
-        except TooSlow:
-            self.command.give_up()
-            return ()
-        best = min(scores, key=scores.__getitem__, default="")
-        word = HeardWord("a." if best == "a" else best, 0.0, seconds, 0.0)
-        return (Hypothesis((word,)),) if best else ()
+    def _spelled(
+        self, commands: tuple[Hypothesis, ...], due: float
+    ) -> tuple[tuple[Hypothesis, ...], tuple[Might, ...]]:
+        """The commands, and what each word of the best may be as a letter.
 
-    def _letters(self, best: Hypothesis, due: float) -> tuple[Might, ...]:
-        """What each single letter of the best path may be, by the sound of its stretch."""
-        words = best.words
-        at = [n for n, w in enumerate(words) if w.text in SINGLE_LETTERS]
+        Something short that is neither letters nor said of them is the likeliest letter.
+        """
         sound = b"".join(self._kept)
+        seconds = len(sound) / 2 / RATE
+        if not commands and seconds < _ONE_LETTER:
+            (might,) = self._letters(sound, [(0.0, seconds)], due)
+            word = HeardWord(might[0][0] if might else "", 0.0, seconds, 0.0)
+            return ((Hypothesis((word,)),), (might,)) if might else ((), ())
+        words = commands[0].words if commands else ()
         begins = [0.0, *(w.end for w in words)]
-        ends = [*(w.start for w in words[1:]), len(sound) / 2 / RATE]
-        spans = [
-            (max(begins[n], words[n].start - _BESIDE), min(ends[n], words[n].end + _BESIDE))
-            for n in at
-        ]
+        ends = [*(w.start for w in words[1:]), seconds]
+        spans = {
+            n: (max(begins[n], w.start - _BESIDE), min(ends[n], w.end + _BESIDE))
+            for n, w in enumerate(words)
+            if w.text in SINGLE_LETTERS
+        }
+        found = dict(zip(spans, self._letters(sound, list(spans.values()), due), strict=True))
+        commands = tuple(map(_as_said, commands))
+        return commands, tuple(found.get(n, ()) for n in range(len(words)))
+
+    def _letters(
+        self, sound: bytes, spans: Sequence[tuple[float, float]], due: float
+    ) -> list[Might]:
+        """What letter was said in each span of a sound; nothing where that takes too long."""
         if not spans:
-            return ()
+            return []
         self.command.ask_letters(sound, spans)
         try:
-            found = dict(zip(at, self.command.result(due), strict=True))
+            return [_might(scores) for scores in self.command.result(due)]
         except TooSlow:
             self.command.give_up()
-            return ()
-        return tuple(_might(found.get(n, {})) for n in range(len(words)))
+            return [()] * len(spans)
 
     def _tail(self, best: Hypothesis, due: float) -> Tail | None:
         """What was said behind the last pause, heard by itself: it may be a command."""
@@ -442,6 +444,12 @@ class BuiltIn:
     def close(self) -> None:
         self.dictation.close()
         self.command.close()
+
+
+def _as_said(hypothesis: Hypothesis) -> Hypothesis:
+    """With the letter "a" as it is written: its name in the dictionary has a point."""
+    words = (replace(w, text=w.text.rstrip(".")) for w in hypothesis.words)
+    return replace(hypothesis, words=tuple(words))
 
 
 def _might(scores: dict[str, float]) -> Might:

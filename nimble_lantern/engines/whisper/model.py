@@ -154,8 +154,7 @@ class Model:
         begun = len(prompt)
         for word in words:
             at.append(len(prompt) - begun)
-            said = word.rstrip(".")
-            prompt = prompt + self._tokens.encode(f" {said.upper() if len(said) == 1 else said}")
+            prompt = prompt + self._tokens.encode(f" {word.upper() if len(word) == 1 else word}")
         (found,) = self._model.model.generate(
             self._encoded,
             [prompt],

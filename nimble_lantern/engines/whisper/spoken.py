@@ -113,6 +113,9 @@ def spoken(
         follows = bare(pieces[n + 1].text.strip()).lower() if not last else ""
         if any(follows.startswith(name[0]) for name in _NAMES_OF.get(mark, ())):
             continue  # "the boat is late. Full stop": it is written and named
+        so_far = tuple(w.text for w in found)
+        if any(so_far[-len(name) :] == name for name in _NAMES_OF.get(mark, ())):
+            continue  # "the boat is late full stop.": it is named, and written
         if named or (marks and not (last and mark in ".,…")):
             found += [HeardWord(w, word.end, word.end, 1.0) for w in _MARKS.get(mark, ())]
     return tuple(found)

@@ -10,9 +10,9 @@ from hypothesis import strategies as st
 
 from nimble_lantern.core.mending.tray import (
     Tray,
+    as_named,
     completions,
     letters_heard,
-    letters_named,
     letters_of,
     unsure,
 )
@@ -104,8 +104,8 @@ class HeardLetters(unittest.TestCase):
         self.assertEqual(letters_of("m a r l o double u e".split()), "marlowe")
 
     def test_what_a_dictation_makes_of_letters(self) -> None:
-        self.assertEqual(letters_named("see you".split()), "cu")
-        self.assertEqual(letters_named("the boat".split()), "")
+        self.assertEqual(letters_of(as_named("see you".split())), "cu")
+        self.assertEqual(letters_of(as_named("the boat".split())), "")
 
     @given(
         st.lists(st.dictionaries(st.sampled_from("abde"), st.floats(0, 6), min_size=1), max_size=6)
