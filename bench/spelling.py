@@ -2,7 +2,8 @@
 
 Each letter is an utterance of its own, in three manners a voice, over the microphone's way: voice
 detector, both engines, the desk.  Letters are heard once and the words are put together from them.
-The repair is a number of the list, or one letter put right.  A person's letters are Debian's
+The repair is a number of the list, or one letter put right.  "cold" knows nothing of the voice's
+letters; "warm" has learned from all words of the list before.  A person's letters are Debian's
 recordings of one speaker, fetched once into `.bench/`; without them nobody is measured.
 """
 
@@ -11,7 +12,9 @@ from __future__ import annotations
 import random
 import subprocess
 import sys
+from collections import Counter
 from collections.abc import Callable, Iterator, Sequence
+from dataclasses import replace
 from functools import cache
 from pathlib import Path
 from string import ascii_lowercase
@@ -24,6 +27,7 @@ from bench._speech import HERE, KEPT, VOICES, Both, cut, spoken
 from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.lexicon.spellings import ALPHABET
+from nimble_lantern.core.mending.letters import Counted
 from nimble_lantern.core.reading.hearing import Hearing, Might, from_line
 from nimble_lantern.core.sitting import Heard, advance
 from nimble_lantern.core.state import Sitting
@@ -115,9 +119,9 @@ def _pcm(file: Path) -> bytes:
         return b"".join(f.to_ndarray().astype(np.int16).tobytes() for f in frames)
 
 
-def spelled(hearings: Sequence[Hearing]) -> Sitting:
-    """The desk after these hearings, one after another."""
-    now = open_tray()
+def spelled(hearings: Sequence[Hearing], known: Counted = ()) -> Sitting:
+    """The desk after these hearings, one after another; `known` of the speaker's letters."""
+    now = replace(open_tray(), letters_known=known)
     for hearing in hearings:
         if hearing.hypotheses or hearing.commands:
             now = advance(now, Heard(hearing)).sitting
@@ -170,17 +174,30 @@ def _likeliest(letters: Sequence[Might]) -> str:
 
 
 def _words(heard: Alone) -> Iterator[Figure]:
-    rng = random.Random(7)
-    for half, wanted in (("open", words()[::2]), ("held_out", words()[1::2])):
-        count = {"at_once": 0, "one_repair": 0, "more": 0}
-        for voice in VOICES:
-            for word in wanted:
-                takes = [heard[voice, c, rng.randrange(len(MANNERS))][1] for c in word]
-                count[told(spelled(takes), word)] += 1
-        whole = sum(count.values())
-        right = count["at_once"] + count["one_repair"]
-        yield Figure(f"spelled_at_once_{half}", count["at_once"] / whole, f"share of {whole}")
-        yield Figure(f"spelled_within_one_repair_{half}", right / whole, f"share of {whole}")
+    for learns in (False, True):
+        counts = spelled_all(heard, learns)
+        for half in ("open", "held_out"):
+            count = sum((c for (h, _), c in counts.items() if h == half), Counter[str]())
+            whole, name = count.total(), f"{'warm' if learns else 'cold'}_{half}"
+            right = whole - count["more"]
+            yield Figure(f"spelled_at_once_{name}", count["at_once"] / whole, f"share of {whole}")
+            yield Figure(f"spelled_within_one_repair_{name}", right / whole, f"share of {whole}")
+
+
+def spelled_all(heard: Alone, learns: bool) -> dict[tuple[str, str], Counter[str]]:
+    """By half and voice, how many words took what; each is put right before the next is said."""
+    counts: dict[tuple[str, str], Counter[str]] = {}
+    for voice in VOICES:
+        rng = random.Random(voice)
+        known: Counted = ()
+        for n, word in enumerate(words()):
+            takes = [heard[voice, c, rng.randrange(len(MANNERS))][1] for c in word]
+            now = spelled(takes, known)
+            half = "held_out" if n % 2 else "open"
+            counts.setdefault((half, voice), Counter())[told(now, word)] += 1
+            if learns and now.tray is not None:
+                known = now.tray.known(known, word)
+    return counts
 
 
 def letters_after(hearing: Hearing, spelled_before: bool) -> str | None:

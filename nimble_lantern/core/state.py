@@ -17,6 +17,7 @@ from nimble_lantern.core.effects import Effect
 from nimble_lantern.core.kinds import Attention, Capitals, Lamp, ReadAs
 from nimble_lantern.core.learning import Wording
 from nimble_lantern.core.mending.lessons import Lessons
+from nimble_lantern.core.mending.letters import Counted
 from nimble_lantern.core.mending.tray import Tray
 from nimble_lantern.core.mending.vocabulary import WrittenWords
 from nimble_lantern.core.mending.word_book import WordBook
@@ -226,6 +227,7 @@ class Sitting:
     learned: tuple[Wording, ...] = ()
     word_book: WordBook = field(default_factory=WordBook)
     lessons: Lessons = ()  # of corrections
+    letters_known: Counted = ()  # what letters that were heard turned out to be
     put_right: Lessons = ()  # those by which the last text was put right
     put_right_in: int = 0  # which utterance that was
     tray: Tray | None = None  # while something is spelled

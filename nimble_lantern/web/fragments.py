@@ -33,6 +33,7 @@ from nimble_lantern.core.grammar.catalogue import GROUPS
 from nimble_lantern.core.hints import hints
 from nimble_lantern.core.kinds import Attention, Capitals
 from nimble_lantern.core.mending.knowing import own_words
+from nimble_lantern.core.mending.letters import letters_misheard
 from nimble_lantern.core.mending.tray import unsure
 from nimble_lantern.core.practice.lessons import LESSONS
 from nimble_lantern.core.practice.watching import PATIENCE, lesson_of, step_of
@@ -62,6 +63,7 @@ SHEET_HEIGHT = 470.0
 TRAY_HEIGHT = 130.0
 """Pixels of the sheet that the spelling tray covers."""
 LESSONS_SHOWN = 5
+LETTERS_SHOWN = 6
 FIGURES_DAYS = 7
 _MOST_PAGES = 32
 _UNDRAWN = "undrawn"
@@ -260,6 +262,7 @@ def _stage(scene: Scene, state: PageState) -> dict[str, Any]:
             "page": scene.screens + 1,
             "pages": book_screens(sitting),
             "lessons": [x for x in sitting.lessons[::-1] if x.count][:LESSONS_SHOWN],
+            "letters": letters_misheard(sitting.letters_known, LETTERS_SHOWN),
         }
     if sitting.view is View.FIGURES:
         return {"view": "figures", **figures(scene)}
@@ -375,7 +378,7 @@ def tray_shown(sitting: Sitting) -> dict[str, Any] | None:
     tray = sitting.tray
     if tray is None:
         return None
-    doubtful = unsure(tray, own_words(sitting))
+    doubtful = unsure(tray, own_words(sitting), sitting.letters_known)
     place = tray.place
     return {
         "letters": [(c, i in doubtful) for i, c in enumerate(tray.letters)],

@@ -6,6 +6,7 @@ import json
 import sqlite3
 import tempfile
 import unittest
+from dataclasses import replace
 from datetime import datetime, timedelta
 from pathlib import Path
 
@@ -48,6 +49,19 @@ class Restarting(unittest.TestCase):
             self.assertEqual(again.lessons, desk.sitting.lessons)
             self.assertEqual(again.tray, desk.sitting.tray)
             self.assertEqual(again.question, desk.sitting.question)
+
+    def test_what_was_learned_of_letters_is_there_after_a_restart(self) -> None:
+        with tempfile.TemporaryDirectory() as name:
+            desk = LiveDesk(open_folder(Path(name)))
+            desk.hear(from_line("spell a word"))
+            heard = replace(
+                from_line("l"), commands=from_line("l").hypotheses, letters=((("l", 0.0),),)
+            )
+            for line in (heard, from_line("make the first letter an o"), from_line("that is it")):
+                desk.hear(line)
+            self.assertEqual(desk.sitting.letters_known, (("l", "o", 1),))
+            again = LiveDesk(open_folder(Path(name))).sitting
+            self.assertEqual(again.letters_known, (("l", "o", 1),))
 
     def test_what_is_spelled_stays_with_its_document(self) -> None:
         with tempfile.TemporaryDirectory() as name:

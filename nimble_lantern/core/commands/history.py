@@ -94,6 +94,7 @@ def _only_settings(back: tuple[Effect, ...]) -> bool:
 _OWN = {
     "word_book": "the word book",
     "lessons": "your corrections",
+    "letters_known": "your letters",
     "passages": "the passages",
     "milestones": "the named versions",
     "settings": "the settings",
@@ -197,6 +198,12 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
         when=_was_a_command,
     ),
     Way("(roll | wind) back [one step]", when=_was_a_command),
+    "(scrap | forget | drop) (that | the | my) last (change | edit | step | command)",
+    Way(
+        "(that is | that's | that was | this is) (wrong | a mistake | not what i (meant | wanted |"
+        " asked for)) (go back | take it back | undo it | put it back | reverse it)",
+        when=_was_a_command,
+    ),
     Way("(no | oh) undo undo [(that | it)]", when=_was_a_command),
     Way("[no] (do not | don't) do (that | it | this)", when=_just_harmed),
     Way("(change | turn | switch) (it | that | them) back", when=_was_a_command),

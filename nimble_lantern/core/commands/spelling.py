@@ -11,6 +11,7 @@ from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.mending.knowing import own_words, spoken_words, taught_by
+from nimble_lantern.core.mending.letters import counted
 from nimble_lantern.core.mending.tray import Tray, completions, letters_of, one_letter
 from nimble_lantern.core.reading.hearing import Might
 from nimble_lantern.core.state import Done, Option, Question, Sitting
@@ -141,12 +142,12 @@ def spelled_on(sitting: Sitting, letters: str, might: Sequence[Might] = ()) -> D
     """With more letters in the tray; `might` is what each may be, by its sound."""
     assert sitting.tray is not None
     own = own_words(sitting) if any(might) else ()
-    return _shown(sitting, sitting.tray.more(letters, might, own))
+    return _shown(sitting, sitting.tray.more(letters, might, own, sitting.letters_known))
 
 
 def _shown(sitting: Sitting, tray: Tray) -> Done:
     """With the tray as it is now, and the words that its letters begin."""
-    found = completions(tray, own_words(sitting))
+    found = completions(tray, own_words(sitting), sitting.letters_known)
     options = tuple(Option(word, (("word", word),)) for word in found)
     question = Question("spelling.take", {}, options, beside=True) if options else None
     after = replace(sitting, tray=tray, question=question)
@@ -194,7 +195,8 @@ def _placed(sitting: Sitting, word: str) -> Done:
     tray = sitting.tray
     assert tray is not None
     word = _known_form(sitting, word)
-    bare = replace(sitting, tray=None, question=None)
+    known = tray.known(sitting.letters_known, word)
+    bare = replace(sitting, tray=None, question=None, letters_known=known)
     if tray.place is None:
         at = bare.writing_place
         r = Range(at, at)
@@ -314,7 +316,8 @@ def change(
     new = one_letter(text)
     if tray.letters[n].isupper():
         new = new.upper()
-    return _shown(sitting, tray.with_letter(n, new))
+    known = counted(sitting.letters_known, tray.might[n : n + 1], new)
+    return _shown(replace(sitting, letters_known=known), tray.with_letter(n, new))
 
 
 @command(

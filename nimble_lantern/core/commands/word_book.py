@@ -282,4 +282,6 @@ def right_before(sitting: Sitting) -> TurnOver:
 def forget(sitting: Sitting) -> Done:
     """Forget what corrections have taught; the word book and the text stay."""
     count = len(sitting.lessons)
-    return Done(replace(sitting, lessons=()), f"{many(count, 'correction')} forgotten")
+    also = " and what your letters were taken for" if sitting.letters_known else ""
+    after = replace(sitting, lessons=(), letters_known=())
+    return Done(after, f"{many(count, 'correction')}{also} forgotten")

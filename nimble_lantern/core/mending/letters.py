@@ -3,6 +3,9 @@
 What sounds alike (b, d, e, p, t) is told apart neither by a recogniser nor by a person; the word
 tells.  A spelling is the likeliest string under a mixture of the words that there are and of any
 letters at all, found by a beam search from its first letter on.
+
+Everybody has letters of their own that are taken for others: what a letter was heard as, and what
+it then was, is counted and weighed with the sound.
 """
 
 from __future__ import annotations
@@ -10,6 +13,7 @@ from __future__ import annotations
 import heapq
 import math
 from bisect import bisect_left
+from collections import Counter
 from collections.abc import Iterable, Sequence
 from functools import cache, lru_cache
 from itertools import accumulate
@@ -31,6 +35,10 @@ _OWN, _COMMON, _UNKNOWN = 0.3, 0.6, 0.1
 _FLAT = 0.5
 """Power of how common words are: who spells a word says a rare one more often than not."""
 _PAST = "{"  # behind all letters
+_SOUND_COUNTS = 3.0
+"""How often a letter must have been heard for what was counted to weigh as much as the sound."""
+_MOST_COUNTED = 40
+"""Of one letter: then all are halved, so that what came last weighs most."""
 _DOUBTFUL = 2.0
 """What another spelling may cost more, for the letters that differ to be doubtful."""
 
@@ -75,6 +83,47 @@ def _own(words: frozenset[str]) -> WordList:
     return WordList((word, 1.0) for word in words)
 
 
+Counted = tuple[tuple[str, str, int], ...]
+"""What letters were likeliest by their sound, what they were, and how often; in alphabetic order.
+"""
+
+
+def counted(known: Counted, might: Sequence[Might], meant: str) -> Counted:
+    """With letters that were heard and now are known: `meant` has one for each."""
+    counts = Counter({(heard, was): n for heard, was, n in known})
+    for heard, was in zip(might, meant.lower(), strict=True):
+        if heard and was in ascii_lowercase:
+            counts[heard[0][0], was] += 1
+    whole: Counter[str] = Counter()
+    for (heard_as, _), n in counts.items():
+        whole[heard_as] += n
+    rows = ((a, b, n // 2 if whole[a] > _MOST_COUNTED else n) for (a, b), n in counts.items())
+    return tuple(sorted(row for row in rows if row[2]))
+
+
+def letters_misheard(known: Counted, most: int) -> list[tuple[str, str, int]]:
+    """Letters that were taken for others: (letter, what for, how often), the oftenest first."""
+    wrong = sorted((-n, was, heard) for heard, was, n in known if heard != was)
+    return [(was, heard, -n) for n, was, heard in wrong[:most]]
+
+
+@lru_cache(maxsize=_KEPT)
+def as_counted(might: Might, known: Counted) -> Might:
+    """What a letter may be, by its sound and by what the same was before: Dirichlet's rule."""
+    if not might:
+        return might
+    counts = {was: n for heard, was, n in known if heard == might[0][0]}
+    if not counts:
+        return might
+    costs = dict(might)
+    sound = {c: math.exp(-costs.get(c, FARTHEST)) for c in ascii_lowercase}
+    whole = sum(sound.values())
+    chances = {c: _SOUND_COUNTS * s / whole + counts.get(c, 0) for c, s in sound.items()}
+    most = max(chances.values())
+    rows = ((c, math.log(most / chance)) for c, chance in chances.items())
+    return tuple(sorted(rows, key=lambda row: row[1]))
+
+
 Reading = tuple[str, float]
 """Letters, and what they cost by their sound."""
 
@@ -105,13 +154,15 @@ def _readings(heard: tuple[tuple[str, Might], ...], own: frozenset[str]) -> tupl
 
 
 class Spelling:
-    """A word as far as it is spelled: what each letter may be, and one's own words."""
+    """A word as far as it is spelled: what each letter may be, one's own words and letters."""
 
-    def __init__(self, letters: str, might: Sequence[Might], own: Iterable[str]) -> None:
+    def __init__(
+        self, letters: str, might: Sequence[Might], own: Iterable[str], known: Counted = ()
+    ) -> None:
         self.letters = letters.lower()
         # What stands is nothing to what may be: the same was heard if it was decided otherwise.
         pairs = zip(self.letters, might, strict=True)
-        self._heard = tuple(("" if heard else c, heard) for c, heard in pairs)
+        self._heard = tuple(("" if m else c, as_counted(m, known)) for c, m in pairs)
         self.own = frozenset(word.lower() for word in own)
 
     @property

@@ -6,13 +6,14 @@ import math
 from collections import Counter
 from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass, replace
+from difflib import SequenceMatcher
 
 from rapidfuzz import process
 from rapidfuzz.distance import Levenshtein
 
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.lexicon.spellings import NAMES
-from nimble_lantern.core.mending.letters import Spelling
+from nimble_lantern.core.mending.letters import Counted, Spelling, counted
 from nimble_lantern.core.mending.vocabulary import common_words
 from nimble_lantern.core.reading.hearing import Might
 from nimble_lantern.core.writing.capitals import capitalised
@@ -64,17 +65,24 @@ class Tray:
         letters, might = self.past[-1]
         return replace(self, letters=letters, might=might, past=self.past[:-1])
 
-    def more(self, letters: str, might: Sequence[Might] = (), own: Iterable[str] = ()) -> Tray:
+    def more(
+        self,
+        letters: str,
+        might: Sequence[Might] = (),
+        own: Iterable[str] = (),
+        known: Counted = (),
+    ) -> Tray:
         """With letters added; those that may be others are decided anew, all of them.
 
-        `might`: what each of the new ones may be, nothing if they are sure; `own`: one's own words.
+        `might`: what each of the new ones may be, nothing if they are sure; `own`: one's own words;
+        `known`: what one's letters were before.
         """
         letters = letters.upper() if self.upper else letters
         begins = self.name and not self.letters
         letters = self.letters + (capitalised(letters) if begins else letters)
         heard = (*self.might, *(might or ((),) * (len(letters) - len(self.letters))))
         if any(might):
-            best = Spelling(letters, heard, own).best()
+            best = Spelling(letters, heard, own, known).best()
             letters = "".join(
                 b.upper() if a.isupper() else b for a, b in zip(letters, best, strict=True)
             )
@@ -89,9 +97,22 @@ class Tray:
         might = (*self.might[:n], *((),) * len(new), *self.might[n + size :])
         return self.spelling(self.letters[:n] + new + self.letters[n + size :], might)
 
-    def reading(self, own: Iterable[str]) -> Spelling:
+    def reading(self, own: Iterable[str], known: Counted = ()) -> Spelling:
         """The letters as they were heard, to be decided by one's own words and all others."""
-        return Spelling(self.letters, self.might, own)
+        return Spelling(self.letters, self.might, own, known)
+
+    def known(self, before: Counted, word: str) -> Counted:
+        """What is known of one's letters when this word is what was spelled.
+
+        A word that has other letters besides tells only of those that it has in the same places.
+        """
+        said, heard, meant = self.letters.lower(), list[Might](), ""
+        matcher = SequenceMatcher(None, said, word.lower(), autojunk=False)
+        for _, a, b, i, j in matcher.get_opcodes():
+            if b - a == j - i:
+                heard += self.might[a:b]
+                meant += word[i:j]
+        return counted(before, heard, meant)
 
 
 def letters_of(words: Sequence[str]) -> str:
@@ -126,7 +147,9 @@ def one_letter(words: Sequence[str]) -> str:
     return text if len(text) == 1 else ""
 
 
-def completions(tray: Tray, own: Iterable[str], most: int = 5) -> tuple[str, ...]:
+def completions(
+    tray: Tray, own: Iterable[str], known: Counted = (), most: int = 5
+) -> tuple[str, ...]:
     """Words that these letters are or begin, as they may have been heard, the likeliest first.
 
     `own` are the words of the word book and the document, as they are written.
@@ -134,7 +157,7 @@ def completions(tray: Tray, own: Iterable[str], most: int = 5) -> tuple[str, ...
     if not tray.letters.strip():
         return ()
     forms = {word.lower(): word for word in sorted(own)}
-    spelling = tray.reading(forms)
+    spelling = tray.reading(forms, known)
     readings = spelling.readings
     worth: dict[str, float] = {}
 
@@ -166,10 +189,10 @@ def _misspelled(said: str, own: Iterable[str]) -> Iterator[str]:
         yield from (word for word, _, _ in like)
 
 
-def unsure(tray: Tray, own: Iterable[str]) -> frozenset[int]:
+def unsure(tray: Tray, own: Iterable[str], known: Counted = ()) -> frozenset[int]:
     """Which letters (counted from 0) were perhaps misheard: they are others of a likely word."""
     own = tuple(own)
-    spelling = tray.reading(own)
+    spelling = tray.reading(own, known)
     if any(tray.might):
         return spelling.doubtful()
     said = tray.letters.lower()

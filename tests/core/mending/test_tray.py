@@ -5,9 +5,10 @@ from __future__ import annotations
 import unittest
 from dataclasses import replace
 
-from hypothesis import given
+from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from nimble_lantern.core.mending.letters import as_counted, counted, letters_misheard
 from nimble_lantern.core.mending.tray import (
     Tray,
     as_named,
@@ -107,6 +108,7 @@ class HeardLetters(unittest.TestCase):
         self.assertEqual(letters_of(as_named("see you".split())), "cu")
         self.assertEqual(letters_of(as_named("the boat".split())), "")
 
+    @settings(deadline=None)  # the first of them loads the words
     @given(
         st.lists(st.dictionaries(st.sampled_from("abde"), st.floats(0, 6), min_size=1), max_size=6)
     )
@@ -118,6 +120,41 @@ class HeardLetters(unittest.TestCase):
         self.assertEqual(len(tray.letters), len(might))
         self.assertEqual(tray.might, might)
         self.assertTrue(unsure(tray, []) <= set(range(len(might))))
+
+
+L_OR_R = (("l", 0.0), ("r", 6.0))
+"""What somebody's "o" is heard as."""
+
+
+class LettersKnown(unittest.TestCase):
+    def test_what_a_letter_was_before_is_weighed_with_its_sound(self) -> None:
+        self.assertEqual(as_counted(L_OR_R, ()), L_OR_R)
+        known = counted((), (L_OR_R,), "o")
+        (first, _), (second, cost), *_ = as_counted(L_OR_R, known)
+        self.assertEqual((first, second), ("l", "o"))
+        self.assertLess(cost, 2.0)
+        for _ in range(4):
+            known = counted(known, (L_OR_R,), "o")
+        self.assertEqual(as_counted(L_OR_R, known)[0][0], "o")
+
+    def test_what_came_last_weighs_most(self) -> None:
+        known = counted((), (L_OR_R,) * 100, "o" * 100)
+        for _ in range(60):
+            known = counted(known, (L_OR_R,), "l")
+        self.assertEqual(as_counted(L_OR_R, known)[0][0], "l")
+
+    def test_only_letters_that_were_heard_and_are_letters_are_counted(self) -> None:
+        self.assertEqual(counted((), ((), L_OR_R, L_OR_R), "a7é"), ())
+
+    def test_a_word_tells_of_the_letters_that_it_has_in_the_same_places(self) -> None:
+        tray = Tray().more("bllt", (*heard("b"), L_OR_R, L_OR_R, *heard("t")))
+        self.assertEqual(tray.known((), "boat"), counted((), tray.might, "boat"))
+        self.assertEqual(tray.known((), "bt"), (("b", "b", 1), ("t", "t", 1)))
+
+    def test_those_taken_for_others_are_told_the_oftenest_first(self) -> None:
+        known = (("k", "e", 2), ("l", "l", 9), ("l", "o", 3))
+        self.assertEqual(letters_misheard(known, 5), [("o", "l", 3), ("e", "k", 2)])
+        self.assertEqual(letters_misheard(known, 1), [("o", "l", 3)])
 
 
 class OnTheDesk(DeskCase):
@@ -161,6 +198,33 @@ class OnTheDesk(DeskCase):
             self.driver.desk.hear(self.letter(letter, letter))
         self.driver.hears("that is it")
         self.assertText("Mara Tarrow is here. Tarrow")
+
+    def spells(self, said: str) -> str:
+        """What is in the tray when each "o" of a word is heard as an "l"."""
+        self.driver.hears("spell a word")
+        for letter in said:
+            might = L_OR_R if letter == "o" else ((letter, 0.0), ("z", 6.0))
+            self.driver.desk.hear(self.letter(might[0][0], might[0][0], *might))
+        tray = self.driver.sitting.tray
+        assert tray is not None
+        return tray.letters
+
+    def test_a_letter_put_right_is_heard_rightly_the_next_time(self) -> None:
+        self.desk("")
+        self.assertEqual(self.spells("vog"), "vlg")
+        self.driver.hears("make the second letter an o", "cancel")
+        self.assertEqual(self.driver.sitting.letters_known, (("l", "o", 1),))
+        self.assertEqual(self.spells("fog"), "fog")
+
+    def test_a_spelled_word_teaches_its_letters_until_they_are_forgotten(self) -> None:
+        self.desk("Mara Wottom is here.")
+        self.spells("wottom")
+        self.driver.hears("that is it")
+        self.assertIn(("l", "o", 2), self.driver.sitting.letters_known)
+        self.assertIn("letters", self.driver.hears("forget my corrections").summary)
+        self.assertEqual(self.driver.sitting.letters_known, ())
+        self.driver.hears("undo that")
+        self.assertIn(("l", "o", 2), self.driver.sitting.letters_known)
 
     def test_a_word_on_the_page_is_spelled_anew(self) -> None:
         self.desk("The harbour bord is late.")
