@@ -298,3 +298,59 @@ class House(DeskCase):
         self.assertEqual(desk.sitting.title, "Spring letter")
         desk.hears("call this letter a disgrace to us all")
         self.assertEqual(desk.sitting.title, "Spring letter")
+
+
+class SaidAsItComes(DeskCase):
+    """Wordings of people who had not seen the desk, and what must not be taken for them."""
+
+    LIST = "Bring with you:\n\n- a coat\n- boots that grip\n- a lamp"
+
+    def assertItems(self, line: str, *items: str) -> None:
+        with self.subTest(line):
+            desk = self.desk(self.LIST)
+            desk.hears(line)
+            self.assertEqual([b.text for b in desk.document.blocks[1:]], list(items))
+
+    def test_an_item_with_its_words_goes_beside_another(self) -> None:
+        old = "a coat", "boots that grip", "a lamp"
+        after = (old[0], "leave the dog", *old[1:])
+        self.assertItems("add a point leave the dog after the first item", *after)
+        self.assertItems("put in a new point after the first one saying leave the dog", *after)
+        self.assertItems("after the first one put another point leave the dog", *after)
+        self.assertItems("another item above the second leave the dog", *after)
+        self.assertItems("put leave the dog at the top of the list", "leave the dog", *old)
+        self.assertItems("add an item leave the dog", *old, "leave the dog")
+        self.assertItems("sort the points", "a coat", "a lamp", "boots that grip")
+
+    def test_words_said_again_with_the_new_ones_stand_once(self) -> None:
+        desk = self.desk("We expect 42 people on the quay.")
+        desk.hears("replace forty two with fifty people")
+        self.assertEqual(desk.markdown, "We expect 50 people on the quay.")
+        desk = self.desk("We expect 42 *people* on the quay.")
+        desk.hears("replace forty two with fifty people")
+        self.assertEqual(desk.markdown, "We expect 50 people *people* on the quay.")
+
+    def test_every_word_in_capitals_is_said_of_what_was_just_said(self) -> None:
+        desk = self.desk("")
+        self.assertIn("Nothing is selected", desk.hears("capitalise every word").summary)
+        desk.hears("the harbour board", "capitalise every word")
+        self.assertEqual(desk.markdown, "The Harbour Board")
+
+    def test_reverse_that_takes_back_and_swaps_no_halves(self) -> None:
+        desk = self.desk("The lamp and the stair.")
+        desk.hears("bold the first sentence", "reverse that")
+        self.assertEqual(desk.markdown, "The lamp and the stair.")
+
+    def test_what_is_said_of_things_is_no_word_before_them(self) -> None:
+        for line in ("somebody should come before the lamp", "a lamp for the stair everywhere",
+                     "mr fenwick goes before the lamp"):  # fmt: skip
+            with self.subTest(line):
+                desk = self.desk("We light the lamp on the stair.")
+                self.assertRead("text", desk.hears(line))
+
+    def test_overlapping_parts_go_once(self) -> None:
+        desk = self.desk("# Rota\n\nWe meet.\n\n## June\n\nWe sail.")
+        desk.hears("delete the title and the first section")
+        self.assertNotIn("We meet", desk.markdown)
+        desk.hears("undo that")
+        self.assertIn("We meet", desk.markdown)

@@ -32,8 +32,34 @@ LETTER = from_markdown(
     "- twelve\n- may\n\n| day | who |\n| --- | --- |\n| twelve | the board |\n\n"
     "The board met. It sat."
 )
+UNITS = "word sentence line paragraph heading item list section cell row column table title".split()
+WORD = st.sampled_from(("the ferry", "twelve", "board", "day", "zebra"))
+PART = st.builds(
+    lambda form, unit, other, word: form.format(unit=unit, other=other, word=word),
+    st.sampled_from((
+        "the {unit} about {word}", "the {unit} that begins with {word}", "the last {unit}",
+        "the next two {unit}s", "every {unit}", "the {unit} before {word}", "{word}",
+        "the {unit} under {word}", "the first {unit} of the {other}", "the {unit} and the {other}",
+        "from {word} to the end of the {unit}", "the {unit} below the {other} about {word}",
+    )),
+    st.sampled_from(UNITS),
+    st.sampled_from(UNITS),
+    WORD,
+)  # fmt: skip
+REQUEST = st.builds(
+    lambda form, part, other: form.format(part=part, other=other),
+    st.sampled_from((
+        "delete {part}", "bold {part}", "select {part}", "move {part} before {other}",
+        "replace {part} by lamp oil", "swap {part} and {other}", "copy {part}", "sort {part}",
+        "capitalise {part}", "make {part} a list", "add a row after {part}", "join {part}",
+        "put {part} in brackets", "make {part} wider", "note on {part} check this",
+    )),
+    PART,
+    PART,
+)  # fmt: skip
 lines = st.one_of(
     st.sampled_from(EXAMPLES),
+    REQUEST,
     st.lists(st.sampled_from(WORDS), max_size=9).map(" ".join),
     st.lists(st.sampled_from([*EXAMPLES, "...", "the tide is high", "that"]), max_size=3).map(
         " ... ".join
@@ -63,6 +89,9 @@ class AnyEvent(unittest.TestCase):
 
     @settings(max_examples=EXAMPLES_TRIED, deadline=None)
     @example(Document(), ["add a row", "that was a command ... leave it out"])
+    @example(LETTER, ["note on the column under the ferry check this"])
+    @example(LETTER, ["delete the title and the section"])
+    @example(LETTER, ["swap all sections with zebra"])
     @given(st.one_of(documents, st.just(LETTER)), st.lists(lines, min_size=1, max_size=8))
     def test_undo_of_everything_gives_the_first_document_and_redo_the_last(
         self, first: Document, said: list[str]

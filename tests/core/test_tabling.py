@@ -17,6 +17,47 @@ def column(desk: Driver, number: int) -> list[str]:
     return [b.text for b in blocks if b.cell and b.cell.column == number]
 
 
+class ColumnsByName(DeskCase):
+    """Columns by what stands in them, and beside others."""
+
+    def assertColumns(self, line: str, *heads: str) -> None:
+        with self.subTest(line):
+            desk = self.desk(CREW)
+            desk.hears(line)
+            self.assertEqual([b.text for b in desk.document.blocks if b.cell and not b.cell.row],
+                             list(heads))  # fmt: skip
+
+    def test_a_column_by_its_heading_by_what_is_in_it_and_beside_another(self) -> None:
+        self.assertColumns("lose the column about the kitchen", "Name", "Boat")
+        self.assertColumns("delete the column with twelve in it", "Name", "Kitchen")
+        self.assertColumns("delete the column after kitchen", "Name", "Kitchen")
+        self.assertColumns("delete the column before kitchen", "Kitchen", "Boat")
+        self.assertColumns("move the column about boat to the start", "Boat", "Name", "Kitchen")
+
+    def test_a_word_of_the_headings_names_its_column_and_not_the_row_of_headings(self) -> None:
+        self.assertColumns("drop kitchen from the table", "Name", "Boat")
+        self.assertColumns("take nell out of the table", "Name", "Kitchen", "Boat")
+
+    def test_columns_are_told_where_they_go(self) -> None:
+        self.assertColumns("the boat column should come before the kitchen column",
+                           "Name", "Boat", "Kitchen")  # fmt: skip
+        self.assertColumns("the kitchen column ought to be first", "Kitchen", "Name", "Boat")
+
+    def test_a_cell_by_row_and_column_in_either_order(self) -> None:
+        for line in ("second row third cell", "column three of row two",
+                     "let me fill in the third cell of the second row"):  # fmt: skip
+            with self.subTest(line):
+                desk = self.desk(CREW)
+                desk.hears(line)
+                cell = desk.document.blocks[desk.sitting.caret.block].cell
+                assert cell is not None
+                self.assertEqual((cell.row, cell.column), (1, 2))
+
+    def test_beyond_the_last_column_there_is_none(self) -> None:
+        desk = self.desk(CREW)
+        self.assertIn("No column", desk.hears("select the column after boat").summary)
+
+
 class Filling(DeskCase):
     def test_a_table_is_made_and_spoken_into(self) -> None:
         desk = self.desk("Rota")

@@ -8,9 +8,11 @@ from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Piece, Position, Range
+from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Words
+from nimble_lantern.core.targets.model import Places, That, Words
+from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import named_as_written
 from nimble_lantern.core.writing.capitals import capitalised, title_case
 
@@ -45,7 +47,7 @@ def recased(sitting: Sitting, target: Places, change: Callable[[str], str]) -> D
 
 @command(
     "(capitalise | capitalize) {target}",
-    "(capitalise | capitalize) (every | each) word [(of | in) {target}]",
+    "(capitalise | capitalize) (every | each) word (of | in) {target}",
     "[initial] capitals on {target}",
     "initial capitals for {target}",
     "give {target} [initial] capitals",
@@ -58,11 +60,17 @@ def recased(sitting: Sitting, target: Places, change: Callable[[str], str]) -> D
     " in) {target}",
     "(capitals | a capital) (on | for) (every | each) word (of | in) {target}",
     "give (every | each) word (of | in) {target} a capital [letter]",
+    "(capitalise | capitalize) (every | each) word",
     example="capitalise the harbour board",
     group="revising",
 )
-def capitals(sitting: Sitting, target: Places) -> Done:
-    """Give every word of a target a capital."""
+def capitals(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
+    """Give every word of a target a capital: of what is selected, or was just said."""
+    if target is None:
+        held = resolve(That(), sitting)
+        if isinstance(held, Refusal):
+            return held
+        target = held
     return recased(sitting, target, _each_word)
 
 
@@ -90,7 +98,9 @@ def _first_letter(text: str) -> str:
     Way("{target} (begins | starts | is written) with a capital [letter]", when=_quoted),
     "{target} <shall> (have | get | start with | begin with | be given | take) a capital [letter]",
     "{target} (wants | needs | takes | gets) a capital [letter]",
-    Way("[a] capital {letter:words} (on | for) {target}", when=_its_letter),
+    Way("[a] (big | capital) {letter:words} (on | for) {target}", when=_its_letter),
+    Way("give {target} a (big | capital) {letter:words}", when=_its_letter),
+    "(make | set | write) the first letter of {target} [(in | as | into)] a capital [letter]",
     Way(
         "{target} (needs | wants | with | <shall> have) a (big | capital) {letter:words}",
         when=_its_letter,

@@ -73,7 +73,9 @@ def open_document(sitting: Sitting, document: str) -> Done:
     "(show | open) [me] the shelf",
     "(show | what are) [me] [all] my documents",
     "go to the shelf",
-    *frames.listed("(documents | letters | papers)"),
+    *frames.listed("[other] (documents | letters | papers)"),
+    "(show | tell) me what i have (written | got)",
+    "what (have i | did i) (written | write) so far [besides this]",
     example="show the shelf",
     group="desk",
 )

@@ -14,7 +14,8 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.alike import kind_of
-from nimble_lantern.core.targets.model import Places, Words, of_the_page
+from nimble_lantern.core.targets.model import Places, That, Words, of_the_page
+from nimble_lantern.core.targets.resolve import resolve
 
 SIZES = (10, 11, 12, 14, 16, 18, 20, 24, 28, 32, 36, 48, 60, 72)
 CATALOGUE.table(
@@ -140,10 +141,10 @@ def _sized(points: int) -> Refusal | None:
 def size(sitting: Sitting, target: Places | None = None, number: int = 12) -> Done | Refusal:
     """Set words in a size, from 10 to 72 points."""
     if target is None:
-        ranges = (sitting.selection,) if sitting.selection else sitting.that
-        if not ranges:
-            return Refusal("Nothing is selected and nothing was just written.")
-        target = Places(ranges)
+        held = resolve(That(), sitting)
+        if isinstance(held, Refusal):
+            return held
+        target = held
     if refusal := _sized(number):
         return refusal
     after = faced(sitting, target.ranges, "size", str(number))

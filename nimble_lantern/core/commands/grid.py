@@ -38,14 +38,15 @@ from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Tabled, Unit, Units
+from nimble_lantern.core.targets.model import Beside, Holding, Places, Tabled, Unit, Units
 
 
 def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     if target is None:
         return there_is(sitting, parse)
-    return isinstance(target, Units | Tabled) and target.unit in (Unit.ROW, Unit.COLUMN, Unit.CELL)
+    in_tables = isinstance(target, Units | Tabled | Holding | Beside)
+    return in_tables and target.unit in (Unit.ROW, Unit.COLUMN, Unit.CELL)
 
 
 @command(
@@ -60,6 +61,7 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     "<adding> {number} [more] {grid} [{ended}]",
     Way("<adding> [(a | another)] [new] {grid} {side} {target}", when=_of_grid),
     "<adding> (a | another) [new] {grid} {side} [(this | it) [one]]",
+    "<adding> (a | another) [new] {grid} {side} the {ended:outermost} [(one | row | column)]",
     Way(
         "<adding> [(a | another)] [new] column {side} [the] {words}",
         when=heads_a_column,
@@ -69,6 +71,9 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
         when=heads_a_column,
     ),
     "<adding> (a | another) [new] column (called | named | for | headed) {words}",
+    "[(<adding> | <wish>)] (another | a further | an extra | one more) column (called | named | for"
+    " | headed | with) {words} [(at the top | as (a | its | the) heading)]",
+    "<wish> (a | another) {words} column [(as well | too)]",
     Way("<one_more> {grid:a_row} {side} [the] {words} [row]", when=heads_a_row),
     Way(
         "<adding> (a | another) [new] {grid:row_or_line} (to | in) (the | this) table"
@@ -161,7 +166,10 @@ def _beside(
     "no [more] {target:grid_part}",
     "{target:grid_part} (out | away | goes | is not needed [any more])",
     "(<remove> | take) {target:grid_part} (from | out of | off) the table",
-    "(<remove> | take | cross | strike) {target:row_named} (from | out of | off) the table",
+    "(<remove> | <discard> | take | cross | strike) {target:row_named} (from | out of | off) the"
+    " table",
+    "(<remove> | <discard> | take | cross | strike) {target:column_named} (from | out of | off) the"
+    " table",
     "{target:row_named} (has left | has gone | is leaving | left) (<remove> | <discard>) (her | his"
     " | their | its | that) row",
     heard=0,
@@ -211,6 +219,10 @@ def empty(sitting: Sitting, target: Part) -> Done | Refusal:
     Way("<shift> [the] {words} ({steps} | {steps:ending})", when=heads_a_column),
     "<shift> {target:grid_part} {side} {goal:grid_part}",
     "{target:grid_part} {side} {goal:grid_part}",
+    "{target:grid_part} (goes | belongs | <shall> (come | go | be | stand)) {side}"
+    " {goal:grid_part}",
+    "(let | have) {target:grid_part} (come | go | be | stand) {side} {goal:grid_part}",
+    "{target:grid_part} (goes | belongs | <shall> (come | go | be)) {steps:ending}",
     Way("[<shift>] {target:grid_part} {side} [the] {words}", when=heads_a_column),
     heard=0,
     example="move row two up",
@@ -395,7 +407,7 @@ def sort(
 
 def _one_column(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
-    return isinstance(target, Units | Tabled) and target.unit is Unit.COLUMN
+    return isinstance(target, Units | Tabled | Holding | Beside) and target.unit is Unit.COLUMN
 
 
 @command(

@@ -28,6 +28,7 @@ from nimble_lantern.core.targets.model import (
     Units,
     Words,
     as_things,
+    no_thing,
     of_the_page,
 )
 from nimble_lantern.core.targets.resolve import resolve
@@ -85,6 +86,13 @@ def _a_word_or_two(sitting: Sitting, parse: Parse) -> bool:
     """ "Very goes before cold"; "the song goes after the speech" is a sentence."""
     text = tuple(parse.args.get("text", ()))
     return _plain_words(sitting, parse) and len(text) <= 2 and text[0] not in DETERMINERS
+
+
+def _a_word_of_the_text(sitting: Sitting, parse: Parse) -> bool:
+    """ "Somebody should come before the lamp" speaks of the lamp, and not of the word."""
+    words = no_thing(Words(tuple(parse.args.get("text", ()))))
+    things = as_things(parse.args.get("target")) and not words
+    return not things and _a_word_or_two(sitting, parse)
 
 
 _OF_LISTS = frozenset("number numbers bullet bullets point points a the".split())
@@ -206,7 +214,7 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
     Way(
         "{text:words} (goes | belongs | <shall> (go | come | stand | be)) <exactly> <ahead_of>"
         " {target}",
-        when=_a_word_or_two,
+        when=_a_word_of_the_text,
     ),
     Way("<wish> {text:words} <exactly> <ahead_of> {target}", when=_wished),
     Way(
@@ -262,7 +270,7 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
     Way(
         "{text:words} (goes | belongs | <shall> (go | come | stand | be)) <exactly> <behind>"
         " {target}",
-        when=_a_word_or_two,
+        when=_a_word_of_the_text,
     ),
     Way("<wish> {text:words} <exactly> <behind> {target}", when=_wished),
     Way(
@@ -353,8 +361,8 @@ def insert_inside(
 
 
 @command(
-    "(insert | write | type | continue | carry on | go on) [(something | words | text)] <exactly>"
-    " <ahead_of> {target}",
+    "(insert | write [on] | type | continue | carry on | go on) [(something | words | text)]"
+    " <exactly> <ahead_of> {target}",
     "(add | put | say) (something | words | text) <exactly> <ahead_of> {target}",
     example="insert before the last sentence", group="revising")  # fmt: skip
 def write_before(sitting: Sitting, target: Places) -> Done:
@@ -365,8 +373,8 @@ def write_before(sitting: Sitting, target: Places) -> Done:
 
 
 @command(
-    "(insert | write | type | continue | carry on | go on) [(something | words | text)] <exactly>"
-    " <behind> {target}",
+    "(insert | write [on] | type | continue | carry on | go on) [(something | words | text)]"
+    " <exactly> <behind> {target}",
     "(add | put | say) (something | words | text) <exactly> <behind> {target}",
     example="insert after the last sentence", group="revising")  # fmt: skip
 def write_after(sitting: Sitting, target: Places) -> Done:

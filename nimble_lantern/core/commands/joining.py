@@ -25,7 +25,15 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import CAPITALISED
 from nimble_lantern.core.state import Done, Option, Question, Sitting
-from nimble_lantern.core.targets.model import Order, Places, Unit, Units, Words, as_things
+from nimble_lantern.core.targets.model import (
+    Order,
+    Places,
+    That,
+    Unit,
+    Units,
+    Words,
+    as_things,
+)
 from nimble_lantern.core.targets.resolve import nth_like
 
 CATALOGUE.table("neighbour", {"(previous | last | one before)": -1, "(next | following)": 1})
@@ -49,8 +57,10 @@ def _two_parts(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _of_two(sitting: Sitting, parse: Parse) -> bool:
-    """ "Swap tea and coffee" names two things, "swap the tea" none."""
+    """ "Swap tea and coffee" names two things, "swap the tea" none; nor does "reverse that"."""
     target = parse.args.get("target")
+    if isinstance(target, That) and sitting.selection is None:
+        return len(sitting.that) > 1
     return not isinstance(target, Words) or "and" in target.words
 
 
@@ -282,6 +292,7 @@ def split_part(
     Way("trade {a:part} (for | with) {b:part}", when=_two_parts),
     "(swap | switch | turn | change) {target} (over | round | around)",
     "{target} the other way (round | around)",
+    Way("{a:part} and {b:part} the other way (round | around)", when=_two_parts),
     "{target} <shall> be the other way (round | around)",
     "(change | reverse | swap | turn round) the order of {target}",
     "reverse {target}",
@@ -423,8 +434,8 @@ CATALOGUE.table(
 @command(
     "sort {target}",
     "(put | set) {target} in [the] {sorting}",
-    "(sort | arrange | order) {target} [from] a to z",
-    "{target} [from] a to z",
+    "(sort | arrange | order | put) {target} [from] a to (z | zed | zee)",
+    "{target} [from] a to (z | zed | zee)",
     "(arrange | order) {target} alphabetically",
     "alphabetise {target}",
     "sort {target} alphabetically",

@@ -16,7 +16,7 @@ from nimble_lantern.core.lexicon.closed import PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.names import CAPITALISED
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, Units
+from nimble_lantern.core.targets.model import Order, Places, Unit, Units
 from nimble_lantern.core.targets.words import in_a_list
 
 DEEPEST = 6
@@ -90,13 +90,23 @@ def _there_is_a_list(sitting: Sitting, parse: Parse) -> bool:
 
 
 _BESIDE = frozenset("after before behind above below under between".split())
+_GOING_ON = VERBS | PREPOSITIONS | SUBJECT_PRONOUNS | _BESIDE
+_ITEM = "[new] (item | list item | point | bullet | bullet point | entry)"
+_SAYING = "[(saying | that says | which says | reading | to say)]"
 
 
 def _an_item(sitting: Sitting, parse: Parse) -> bool:
-    """ "Another item a whistle"; "another item was" and "another item on the bill" go on."""
-    text = tuple(parse.args.get("text", ()))
-    goes_on = text[:1] and text[0] in VERBS | PREPOSITIONS | SUBJECT_PRONOUNS | _BESIDE
+    """ "Another item a whistle"; "another item was" and "another item on the bill" go on.
+
+    Many an item is a request: "another item bring a whistle".
+    """
+    first = tuple(parse.args.get("text", ()))[:1]
+    goes_on = first and first[0] in _GOING_ON and f"{first[0]}s" not in VERBS
     return _there_is_a_list(sitting, parse) and not goes_on
+
+
+def _an_item_there(sitting: Sitting, parse: Parse) -> bool:
+    return _an_item(sitting, parse) and _beside_an_item(sitting, parse)
 
 
 def _names_an_item(sitting: Sitting, parse: Parse) -> bool:
@@ -124,14 +134,84 @@ def _names_an_item(sitting: Sitting, parse: Parse) -> bool:
 )
 def add_item(sitting: Sitting, text: tuple[str, ...]) -> Done:
     """Put an item at the end of the list: of the one here, else of the nearest."""
+    return _item_put(sitting, _nearest_list(sitting)[-1], text, before=False)
+
+
+def _nearest_list(sitting: Sitting) -> range:
+    """The blocks of the list that is spoken of."""
     blocks, here = sitting.document.blocks, sitting.caret.block
     items = [b for b, block in enumerate(blocks) if block.kind is Kind.ITEM]
-    last = min(items, key=lambda b: abs(b - here))
+    first = last = min(items, key=lambda b: abs(b - here))
     while last + 1 < len(blocks) and blocks[last + 1].kind is Kind.ITEM:
         last += 1
-    wrote = insert_beside(sitting, block_range(sitting.document, last), text, False, True)
+    while first and blocks[first - 1].kind is Kind.ITEM:
+        first -= 1
+    return range(first, last + 1)
+
+
+@CATALOGUE.rule("that_item", "[the] {position} [(one | item | point | bullet)]")
+def _nth_item(position: int) -> Units:
+    return Units(Unit.ITEM, Order.NTH, n=position)
+
+
+@CATALOGUE.rule("that_item", "[the] last [(one | item | point | bullet)]")
+def _last_item() -> Units:
+    return Units(Unit.ITEM, Order.LAST)
+
+
+_ADD_ITEM = "(<put> | put in | make | start) [(a | an | another)]"
+
+
+@command(
+    Way(f"{_ADD_ITEM} {_ITEM} {_SAYING} {{text:words}} {{side:beside}} {{target}}",
+        when=_an_item_there),
+    Way(f"{_ADD_ITEM} {_ITEM} {_SAYING} {{text:words}} {{side:beside}} {{target:that_item}}",
+        when=_an_item),
+    Way(f"{_ADD_ITEM} {_ITEM} {{side:beside}} {{target:that_item}} {_SAYING} {{text}}",
+        when=_an_item),
+    Way(f"{{side:beside}} {{target:that_item}} {_ADD_ITEM} {_ITEM} {_SAYING} {{text}}",
+        when=_an_item),
+    Way(f"(another | one more) {_ITEM} {{side:beside}} {{target:that_item}} {_SAYING} {{text}}",
+        when=_an_item),
+    heard=1,
+    example="add a point bring a lamp after the first item",
+    group="format",
+)  # fmt: skip
+def add_item_beside(
+    sitting: Sitting, text: tuple[str, ...], target: Places, side: str
+) -> Done | Refusal:
+    """Put an item before or after another."""
+    b = target.first.start.block if side == "before" else target.ranges[-1].end.block
+    if sitting.document.blocks[b].kind is not Kind.ITEM:
+        return Refusal("That stands in no list.")
+    return _item_put(sitting, b, text, side == "before")
+
+
+@command(
+    Way(
+        f"(<put> | put in) [(a | an | another | the)] {_ITEM} {_SAYING} {{text:words}} (at the"
+        " <beginning> [of the list] | first)",
+        when=_an_item,
+    ),
+    Way(
+        "(<put> | put in) {text:words} (at the <beginning> of the list | first (on | in) the list)",
+        when=_names_an_item,
+    ),
+    heard=1,
+    example="put lamp oil at the top of the list",
+    group="format",
+)
+def add_first(sitting: Sitting, text: tuple[str, ...]) -> Done:
+    """Put an item at the start of the list: of the one here, else of the nearest."""
+    return _item_put(sitting, _nearest_list(sitting)[0], text, before=True)
+
+
+def _item_put(sitting: Sitting, b: int, text: tuple[str, ...], before: bool) -> Done:
+    """A new item with a text, before or after one that is there; it begins as that does."""
+    there = sitting.document.blocks[b].text
+    wrote = insert_beside(sitting, block_range(sitting.document, b), text, before, True)
     after, begins = wrote.sitting, wrote.text[:1]
-    if blocks[last].text[:1].islower() and begins.isupper() and text[0] not in _CAPITALISED:
+    if there[:1].islower() and begins.isupper() and text[0] not in _CAPITALISED:
         # As the other items begin.
         start = wrote.range.start
         step = Splice(start.block, start.offset, start.offset + 1, Piece(begins.lower()))

@@ -108,7 +108,10 @@ def _printed(sitting: Sitting, copies: int = 1, first: int = 0, last: int = 0) -
     "put (this | it | the (letter | document)) on paper",
     "print (it | this | the (letter | document)) out [(please | for me)]",
     "<wish> {number} printed (copy | copies) [of (this | it)]",
-    "send (this | the (letter | document)) to the printer",
+    "(send | pass) (this | it | that | the (letter | document)) to the printer",
+    "run (this | it | that | the (letter | document)) off [on paper]",
+    "(<wish> | make me | give me | get me | do me) a (print | printed copy | paper copy | printout)"
+    " [of (this | it | that | the (letter | document))]",
     "<wish> (it | this | the (letter | document)) on paper",
     "(print | make) (a | one) copy [of (this | it | the (document | letter))] [on paper]",
     heard=2,

@@ -30,7 +30,7 @@ from nimble_lantern.core.reviewing.passages import (
     with_passage,
 )
 from nimble_lantern.core.state import Done, Option, Question, Sitting, View
-from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.targets.model import Places, of_the_page
 from nimble_lantern.core.targets.names import look_up
 from nimble_lantern.core.targets.words import normal
 
@@ -145,6 +145,11 @@ def _named_short(sitting: Sitting, parse: Parse) -> bool:
     return len(words) <= 5 and not set(words) & {"as", "a", "an", "possible", "well", "is"}
 
 
+def _a_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "Save the last sentence for later as ..."; "save the boat for later" is no part."""
+    return of_the_page(parse.args.get("target")) and _named_short(sitting, parse)
+
+
 def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
     return sitting.selection is not None and _named_short(sitting, parse)
 
@@ -160,6 +165,10 @@ def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("(keep | save | store | remember) (that | the selection) as {text:words}",
         when=_named_of_selection),
+    Way("(keep | save | store | remember) {target} (for (later | next time | another time | again)"
+        " as | under the name [of] | for later under the name [of]) {text:words}", when=_a_part),
+    Way("(i want to | i'll | i will | i may | i might) (use | need) {target} again [and | so]"
+        " (call it | keep it as | save it as) {text:words}", when=_a_part),
     "make a passage (of | from | out of) {target} [and] (called | named | call it) {text:words}",
     Way(
         "(keep | save | store | remember) (that | this | it | the selection)"

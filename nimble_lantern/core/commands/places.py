@@ -51,6 +51,8 @@ CATALOGUE.names("place", of=_names)
     "(call | name) [the place (at | of | where)] {target} the place {text:words}",
     "(call | name | mark) {target} as [the] place {text:words}",
     "bookmark (this | here) [as] {text:words}",
+    "(i want to | i may | i might | i'll | i will | let me) come back (here | to this"
+    " [place | spot]) [later] [(and | so)] (call | name) (it | this) {text:words}",
     heard=1,
     example="call this place budget",
     group="moving",

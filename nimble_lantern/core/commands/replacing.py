@@ -191,6 +191,14 @@ def _words_there(sitting: Sitting, parse: Parse) -> bool:
     return there and _no_sentence(sitting, parse)
 
 
+def _a_word_there(sitting: Sitting, parse: Parse) -> bool:
+    """ "Staircase for stair everywhere"; "a lamp for the stair everywhere" is a sentence's end."""
+    old, new = _said(parse)
+    if not old or not new or {old[0], new[0]} & DETERMINERS or new[0] in VERBS:
+        return False
+    return len(new) <= len(old) + 1 and _words_there(sitting, parse)
+
+
 def _no_things_there(sitting: Sitting, parse: Parse) -> bool:
     """ "Slow becomes quick everywhere"; "the ferry is now late everywhere" is a sentence."""
     return _words_there(sitting, parse) and not as_things(parse.args.get("target"))
@@ -442,7 +450,7 @@ def replace_with(
         return Done(wrote.sitting, f"{quoted(old)} is now {quoted(wrote.text)}")
     if len(ranges) == 1:
         sitting = taught_by(sitting, ranges[0], text, sure=sure is True)
-    after, written = _replaced(sitting, ranges, text)
+    after, written = _replaced(sitting, ranges, text, said_again=sure is None)
     if sure and len(ranges) == 1 and after.that:
         after = put_right(sitting, ranges[0], after, after.that[0])
     count = f" in {many(len(target.ranges), 'place')}" if len(target.ranges) > 1 else ""
@@ -492,6 +500,11 @@ def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0
     " (say | be | read)) {text}",
     Way("{target} to {text:words} <everywhere>", when=_words_there),
     Way(
+        "(every | each | all [the]) {target} <shall> (be | say | read) {text:words}",
+        when=_words_there,
+    ),
+    Way("{text:words} (for | instead of | in place of) {target} <everywhere>", when=_a_word_there),
+    Way(
         "{target} (becomes | is now | <shall> be) {text:words} <everywhere>", when=_no_things_there
     ),
     example="replace the ferry with the boat everywhere",
@@ -505,7 +518,7 @@ def replace_everywhere(sitting: Sitting, target: Places, text: tuple[str, ...]) 
 
 
 def _replaced(
-    sitting: Sitting, ranges: tuple[Range, ...], words: tuple[str, ...]
+    sitting: Sitting, ranges: tuple[Range, ...], words: tuple[str, ...], said_again: bool = False
 ) -> tuple[Sitting, str]:
     """Replace from the last range to the first, so that those before keep their places."""
     if len(ranges) > _FEW:
@@ -513,7 +526,7 @@ def _replaced(
     after, written = sitting, ""
     done: list[Range] = []
     for r in reversed(ranges):
-        step = replace_range(after, r, words)
+        step = replace_range(after, r, words, said_again=said_again)
         edit = Edit(step.sitting.pending.steps[len(after.pending.steps) :])
         done = [m for d in done if (m := edit.moved_range(d))]
         done.append(step.range)

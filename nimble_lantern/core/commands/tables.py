@@ -246,6 +246,19 @@ def _in_a_row(a: int, b: int) -> CellNamed:
     return CellNamed(a, b)
 
 
+@rule("named_cell", "[the] {a:position} row [the] {b:position} (column | cell)", heard=False)
+@rule("named_cell", "row {a:number} under [the] {b:position} column", heard=False)
+def _in_the_nth_row(a: int, b: int) -> CellNamed:
+    return CellNamed(a, b)
+
+
+@rule("named_cell", "column {a:number} (of | in) row {b:number}", heard=False)
+@rule("named_cell", "[the] {a:position} cell (of | in) [the] {b:position} row", heard=False)
+@rule("named_cell", "[the] {a:position} cell (of | in) row {b:number}", heard=False)
+def _of_a_row(a: int, b: int) -> CellNamed:
+    return CellNamed(b, a)
+
+
 @rule("named_cell", "column {a:number} [and] row {b:number}")
 @rule("named_cell", "the {a:position} column [and] the {b:position} row")
 def _by_column(a: int, b: int) -> CellNamed:
@@ -260,6 +273,9 @@ def _in_this_row(a: int) -> CellNamed:
 @command(
     Way("[(in | into | go to | <go> [to])] [the cell in] {named_cell}", when=there_is),
     Way("(write | speak | go on) in [the cell in] {named_cell}", when=there_is),
+    Way(
+        "let me (fill in | write in | be in | go to | do) [the cell in] {named_cell}", when=there_is
+    ),
     Way("[(in | into | to)] {crossed}", when=in_table),
     Way("[(in | into | to | at | <go> [to | in | into])] {crossed:cell_named}", when=there_is),
     Way("<go> [to] where {crossed:row_named} (is | stands | comes)", when=there_is),

@@ -79,6 +79,11 @@ _CALLED = frozenset("version draft state place spot passage document letter as".
     "(save | keep | store | remember | mark) [a copy of] (how it (is | stands) | the way it (is |"
     " stands) | what there is | (this | the present) state) [now] as [the] [version] {text:words}",
     "(this | that) version is (called | named) {text:words}",
+    "(keep | leave | save) (this | it | that) [just] as it (is | stands) [now] and (call | name) it"
+    " {text:words}",
+    "(save | keep | store | remember | mark) how (it | this | everything) (is | stands | looks)"
+    " [now] (as | and call it) {text:words}",
+    "(call | name | label) the (present | current) (version | draft | state) {text:words}",
     "(call | name | label | mark | save | keep) this as [the] version [called] {text:words}",
     "(save | keep | remember) (this | it | everything | the document | the letter | how it is now)"
     " as [the] version [called] {text:words}",

@@ -87,10 +87,17 @@ _RARE = 4.0
 """On wordfreq's Zipf scale."""
 
 
-def replace_range(sitting: Sitting, r: Range, words: Sequence[str], exactly: bool = False) -> Wrote:
+def replace_range(
+    sitting: Sitting,
+    r: Range,
+    words: Sequence[str],
+    exactly: bool = False,
+    said_again: bool = False,
+) -> Wrote:
     """Words in place of a range, with the marks that all of it had.
 
-    `exactly`: the one word is written as it stands, whatever the conventions say.
+    `exactly`: the one word is written as it stands, whatever the conventions say.  `said_again`:
+    words beside the range may be said once more with the new ones, and then stand there once.
     """
     if not exactly:
         words = _spelled_out(sitting.document.text(r), bare_mark(words))
@@ -105,6 +112,9 @@ def replace_range(sitting: Sitting, r: Range, words: Sequence[str], exactly: boo
         start = r.start.offset - len(article[0])
         r = Range(Position(r.start.block, start), r.end)
         place = place_at(sitting.document, r.start, r.end)
+    if said_again and r.start.block == r.end.block:
+        r = _with_what_is_said_again(sitting.document, r, words)
+        place = place_at(sitting.document, r.start, r.end)
     old = sitting.document.text(r)
     if old[:1].islower():
         place = replace(place, continues=True)  # a small letter stays one: in a list, say
@@ -118,6 +128,33 @@ def replace_range(sitting: Sitting, r: Range, words: Sequence[str], exactly: boo
         return _swap(sitting, r, written, marks)
     bare = sitting.edited(delete(sitting.document, r))
     return put(replace(bare, selection=None, fresh=False), r.start, written, marks)
+
+
+def _with_what_is_said_again(document: Document, r: Range, words: Sequence[str]) -> Range:
+    """A range with the words beside it that the new ones begin or end with.
+
+    "42 people" with "50 people" for "42" has one "people".
+    """
+    (b, start), (_, end) = r
+    text, spans = document.blocks[b].text, document.blocks[b].spans
+    own = text[start:end].lower().split()
+
+    def wider(first: int, last: int) -> Range:
+        """The wider range, unless part of it looks otherwise."""
+        edges = {edge for s in spans for edge in (s.start, s.end)}
+        alike = not any(first < edge < last for edge in edges)
+        return Range(Position(b, first), Position(b, last)) if alike else r
+
+    for size in range(len(words) - 1, 0, -1):
+        after = re.match(r"\s+" + r"\s+".join(map(re.escape, words[-size:])) + r"\b",
+                         text[end:], re.IGNORECASE)  # fmt: skip
+        if after and own[-1:] != [words[-1]]:
+            return wider(start, end + after.end())
+        before = re.search(r"\b" + r"\s+".join(map(re.escape, words[:size])) + r"\s+$",
+                           text[:start], re.IGNORECASE)  # fmt: skip
+        if before and own[:1] != [words[0]]:
+            return wider(before.start(), end)
+    return r
 
 
 def _swap(sitting: Sitting, r: Range, written: Written, marks: Marks) -> Wrote:

@@ -6,7 +6,7 @@ Every function answers ranges in document order.
 from __future__ import annotations
 
 from bisect import bisect_left
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterable, Iterator
 
 from nimble_lantern.core.document.layout import Layout
 from nimble_lantern.core.document.model import Block, Document, Position, Range
@@ -76,6 +76,17 @@ def within(document: Document, unit: str, scope: Range) -> Iterator[Range]:
         for r in in_block(document, b, unit):
             if r.start >= scope.start and r.end <= scope.end:
                 yield r
+
+
+def apart(ranges: Iterable[Range]) -> list[Range]:
+    """Ranges in the order of the text; those that overlap are one."""
+    found: list[Range] = []
+    for r in sorted(ranges):
+        if found and r.start < found[-1].end:
+            found[-1] = Range(found[-1].start, max(found[-1].end, r.end))
+        elif r not in found[-1:]:
+            found.append(r)
+    return found
 
 
 def blocks(document: Document, unit: str, scope: Range) -> list[Range]:

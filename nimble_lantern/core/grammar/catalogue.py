@@ -9,6 +9,7 @@ from typing import Any, TypeVar
 
 from nimble_lantern.core.errors import CatalogueError
 from nimble_lantern.core.grammar.automaton import Found, Grammar
+from nimble_lantern.core.grammar.notation import captured, parse
 from nimble_lantern.core.grammar.terminals import TERMINALS
 
 Handler = TypeVar("Handler", bound=Callable[..., Any])
@@ -213,6 +214,7 @@ class Catalogue:
                     f"{name} has no docstring, so nobody can be told what it does."
                 )
             patterns = tuple(w.pattern if isinstance(w, Way) else w for w in ways)
+            _check_slots(name, patterns, handler)
             made = Command(name, patterns, example, group, doc, handler, traits)
             self.commands[name] = made
             for rank, way in enumerate(ways):
@@ -294,6 +296,16 @@ class Catalogue:
         """(title, commands) in the order of GROUPS."""
         for key, title in GROUPS.items():
             yield title, [c for c in self.commands.values() if c.group == key]
+
+
+def _check_slots(name: str, patterns: Sequence[str], handler: Handler) -> None:
+    """CatalogueError if some way to say a command leaves out what its handler cannot do without."""
+    slots = list(inspect.signature(handler, follow_wrapped=False).parameters.values())[1:]
+    named = [p for p in slots if p.kind in (p.POSITIONAL_OR_KEYWORD, p.KEYWORD_ONLY)]
+    needed = {p.name for p in named if p.default is p.empty}
+    for pattern in patterns if needed else ():
+        if missing := needed - captured(parse(pattern)):
+            raise CatalogueError(f"{name}: {pattern!r} may leave out {', '.join(sorted(missing))}.")
 
 
 CATALOGUE = Catalogue()

@@ -59,6 +59,18 @@ def parse(pattern: str) -> Node:
     return node
 
 
+def captured(node: Node) -> frozenset[str]:
+    """The names that are captured whichever way a pattern is said."""
+    match node:
+        case Slot(_, name):
+            return frozenset((name,)) if name else frozenset()
+        case Sequence(parts):
+            return frozenset(name for part in parts for name in captured(part))
+        case Choice(options):
+            return frozenset.intersection(*map(captured, options))
+    return frozenset()
+
+
 def _choice(tokens: list[str], i: int, pattern: str) -> tuple[Node, int]:
     options: list[Node] = []
     while True:

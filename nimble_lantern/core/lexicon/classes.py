@@ -109,7 +109,7 @@ CLASSES = {
         "(everywhere | throughout | every time)",
         "(always | each time [it (occurs | appears | comes)]"
         " | every time it (occurs | appears | comes) | in (all | every) (place | places)"
-        " | all the way through"
+        " | (all the | right the | the whole) way through"
         " | (wherever | everywhere | every time | each time) it (appears | occurs | stands"
         " | comes [up] | turns up | crops up | is | says that)"
         " | in the whole (document | text | letter))",

@@ -41,10 +41,19 @@ _WAYS = {
         "[and] [now] (on | over | down | up | along | across | off | straight) to {rest:words}",
         "(where is | where's | find [me] | let me go to | visit) {rest:words}",
         "i (want | need) to (be | go) (at | to | in) {rest:words}",
+        "(i want to | let me | i'd like to | i will | i'll) (write | go | carry) on (at | from)"
+        " {rest:words}",
+    ),
+    "select": (
+        "(i want to | let me | let us | let's | i'd like to | i would like to | i need to)"
+        " (work on | deal with | look after | change | do something with) {rest:words}",
+        "(take | choose) {rest:words} [for me]",
     ),
     "delete": (
         "{rest:words} (can | could | may | should | must | has to | have to | needs to)"
-        " [(all | now)] go [(away | now)]",
+        " [(all | now)] (go | come out | be left out | be dropped) [(away | now)]",
+        "(i | we) (can | could) [(well | easily)] (do | manage) without {rest:words}",
+        "{rest:words} (is | are) (superfluous | unnecessary | one too many | too much | surplus)",
         "{rest:words} (is | are) (not | no longer) (needed | wanted)"
         " [(any more | any longer | now)]",
         "(i | we) (do not | don't | no longer) (need | want) {rest:words}"
@@ -54,7 +63,8 @@ _WAYS = {
         "(take | get | throw | clear) {rest:words} (out | away | off)",
     ),
     "read": (
-        "(read [me] [out] [aloud] | say | speak | recite | let me hear | i want to hear)"
+        "(read [me] [out] [aloud] | say | speak | recite | (let me | i want to | i would like to"
+        " | i'd like to) (hear | listen to))"
         " {rest:words} [(aloud | out [loud] | to me)]",
         "(what does | what do) {rest:words} say",
         "how does {rest:words} (sound | go | read)",
@@ -73,7 +83,8 @@ _WAYS = {
     ),
     "add a": (
         "(<wish> | <put> | create | make | give me) (<more> | an additional) {rest:words}",
-        "(another | one more | an extra | an additional) {rest:words}",
+        "(another | one more | an extra | an additional | a further) {rest:words}",
+        "(<wish> | i need | there is to be) a {rest:words} (as well | too | also)",
     ),
     "stop": (
         "([(that's | that is)] enough [of] | no more | leave | quit | exit | close | end | finish"
@@ -82,6 +93,18 @@ _WAYS = {
     ),
 }
 """The plain way to ask, and others."""
+_WAYS |= {
+    plain: (f"{{rest:words}} (needs | wants | could do with) {gerund}",)
+    for plain, gerund in {
+        "bold": "(bolding | emboldening)",
+        "italicise": "(italicising | italicizing)",
+        "underline": "underlining",
+        "centre": "(centring | centering)",
+        "capitalise": "(capitalising | capitalizing)",
+        "sort": "sorting",
+        "indent": "indenting",
+    }.items()
+}
 _WAYS_TO_CHANGE = (
     "{rest:words} (should | must | ought to | has to | needs to | is to) (say | read) {text:words}",
     "make {rest:words} [(say | read)] {text:words}",

@@ -20,7 +20,7 @@ from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import apart
 from nimble_lantern.core.reading.otherwise import otherwise, surely
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.targets.model import Places, That, Through, Words, is_target
+from nimble_lantern.core.targets.model import Beside, Places, That, Through, Words, is_target
 from nimble_lantern.core.targets.names import look_up
 from nimble_lantern.core.targets.names import near as near_names
 from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
@@ -281,7 +281,8 @@ def _best(
         elif isinstance(verdict.refusal, Missing):
             if missed is not None:
                 missed.append(verdict)
-        elif refused is TEXT and parse.free == 0:
+        elif refused is TEXT and (parse.free == 0 or isinstance(parse.args.get("target"), Beside)):
+            # Of "the column after kitchen" those words are there.
             refused = verdict
     if destroys is not TEXT:
         return destroys

@@ -17,7 +17,7 @@ from nimble_lantern.core.targets.finding import (
     reference,
     run_of,
 )
-from nimble_lantern.core.targets.model import CellAt, Order, Places, Units
+from nimble_lantern.core.targets.model import CellAt, Order, Places, Unit, Units
 from nimble_lantern.core.writing.cardinals import in_words
 
 
@@ -77,6 +77,17 @@ def columns(target: Units, view: View) -> Answer:
         return no_such(target, table.columns)
     chosen = range(picked[0].start.block, picked[-1].end.block + 1)
     return Places(tuple(sorted(r for c in chosen for r in table.column(blocks, c))))
+
+
+def next_column(r: Range, view: View, step: int) -> Answer:
+    """The column so many on from the one in which a range stands."""
+    blocks = view.document.blocks
+    table, cell = table_at(blocks, r.start.block), blocks[r.start.block].cell
+    if table is None or cell is None:
+        return Refusal("That stands in no table.")
+    if not 0 <= cell.column + step < table.columns:
+        return Refusal(f"No column stands {'after' if step > 0 else 'before'} that.")
+    return Places(table.column(blocks, cell.column + step), unit=Unit.COLUMN)
 
 
 @finds(CellAt)

@@ -157,7 +157,8 @@ def _lines(target: Units, view: View) -> Answer:
             last = first + count - 1
         case _:
             found = [r for n in range(1, layout.count + 1) if (r := layout.line(n))]
-            return Places(tuple(found))
+            # In a table, a line has what stands side by side: one in each cell.
+            return Places(tuple(units.apart(found)))
     a, b = layout.line(first), layout.line(last)
     if not a or not b:
         return no_such(target, layout.count)

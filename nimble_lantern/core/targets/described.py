@@ -258,6 +258,15 @@ def _closing(unit: Unit, of: Target) -> Units:
     return Units(unit, Order.LAST, of=of)
 
 
+@rule(
+    "described",
+    "the (point | entry) (about | with | that mentions | that says | on | saying) {words}",
+    heard=False,
+)
+def _point_about(words: tuple[str, ...]) -> Holding:
+    return Holding(Unit.ITEM, Words(words))
+
+
 @rule("named", "[the] ({unit:item} | {unit:headed}) [(called | named)] {words}", heard=False)
 @rule("named", "[the] {words} ({unit:item} | {unit:headed} | {unit:said})", heard=False)
 @rule("named", "the {unit:said} {words}", heard=False)

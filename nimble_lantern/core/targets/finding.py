@@ -88,12 +88,15 @@ def no_such(target: Units, have: int) -> Refusal:
 
 
 def all_within(unit: Unit, view: View, scope: Range) -> list[Range]:
-    """The units of a kind that lie in a range, in the order of the text."""
+    """The units of a kind that lie in a range, in the order of the text.
+
+    A column has no place of its own there: its cells have.
+    """
     if unit in (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE):
         return list(units.within(view.document, unit.value, scope))
     if unit is Unit.LINE:
         return units.lines(view.layout, scope)
-    if unit is Unit.DOCUMENT:
+    if unit in (Unit.DOCUMENT, Unit.COLUMN):
         return []
     return units.blocks(view.document, unit.value, scope)
 
@@ -103,7 +106,7 @@ def pick_out(target: Units, found: Sequence[Range]) -> list[Range]:
     n, count = target.n, target.count
     match target.order:
         case Order.EVERY:
-            return list(found)
+            return units.apart(found)  # sections hold sections
         case Order.NTH:
             chosen = found[n - 1 : n - 1 + count] if n > 0 else []
             chosen = chosen if len(chosen) == count else []

@@ -117,6 +117,11 @@ def _cell_saying(words: tuple[str, ...]) -> Holding:
     return Holding(Unit.CELL, Words(words))
 
 
+@rule("column_named", "[the] {words}", heard=False)
+def _column_named(words: tuple[str, ...]) -> Tabled:
+    return Tabled(Unit.COLUMN, _bare(words))
+
+
 @rule("row_named", "[the] {words} [row]", heard=False)
 def _row_named(words: tuple[str, ...]) -> Tabled:
     return Tabled(Unit.ROW, _bare(words))

@@ -261,7 +261,8 @@ def of_a_grid(value: object) -> bool:
     """Whether a target is rows or columns of a table: those go and move as such."""
     if isinstance(value, Tabled):
         return not value.below
-    return isinstance(value, Units | Holding) and value.unit in (Unit.ROW, Unit.COLUMN)
+    grid = Units | Holding | Beside
+    return isinstance(value, grid) and value.unit in (Unit.ROW, Unit.COLUMN)
 
 
 @dataclass(frozen=True, slots=True)

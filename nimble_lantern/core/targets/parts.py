@@ -54,7 +54,7 @@ CATALOGUE.table(
     },
 )
 CATALOGUE.table("unit", {"para": Unit.PARAGRAPH}, heard=False)
-CATALOGUE.table("units", {"paras": Unit.PARAGRAPH}, heard=False)
+CATALOGUE.table("units", {"paras": Unit.PARAGRAPH, "(points | entries)": Unit.ITEM}, heard=False)
 
 
 @rule(
@@ -432,6 +432,17 @@ def _everything() -> Units:
 @rule("context", "what (is | i) selected", "the selected (text | words)", "that phrase")
 def _that() -> That:
     return That()
+
+
+@rule(
+    "target",
+    "the [last] {unit} [that] i [just] (said | wrote | dictated | spoke) [last]",
+    "the {unit} [that] (i | we) just (said | wrote | dictated)",
+    heard=False,
+)
+def _unit_said_last(unit: Unit) -> Units | None:
+    ends = unit in (Unit.WORD, Unit.SENTENCE, Unit.LINE, Unit.PARAGRAPH)
+    return Units(unit, Order.LAST, of=That()) if ends else None
 
 
 @rule("said_last", "what i [just] said [last]", "the last (thing | words) i said", heard=False)

@@ -5,7 +5,14 @@ from __future__ import annotations
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.targets.finding import Answer, View, all_within, find, finds
+from nimble_lantern.core.targets.cells import next_column
+from nimble_lantern.core.targets.finding import (
+    Answer,
+    View,
+    all_within,
+    find,
+    finds,
+)
 from nimble_lantern.core.targets.model import (
     Beside,
     Beyond,
@@ -105,7 +112,7 @@ def _both(target: Both, view: View, near: bool) -> Answer:
         if answer.ask:
             return Refusal("Those words stand in several places.", "", "Say them one by one.")
     assert isinstance(first, Places) and isinstance(second, Places)
-    return Places(tuple(sorted({*first.ranges, *second.ranges})))
+    return Places(tuple(units.apart((*first.ranges, *second.ranges))))
 
 
 @finds(Beside)
@@ -114,6 +121,8 @@ def _beside(target: Beside, view: View, near: bool) -> Answer:
     if isinstance(goal, Refusal):
         return goal
     document, unit = view.document, target.unit
+    if unit is Unit.COLUMN:
+        return next_column(goal.first, view, 1 if target.after else -1)
     found: list[Range] = []
     for r in goal.ranges:
         if unit in (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE):

@@ -6,6 +6,7 @@ from collections.abc import Iterable
 
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Position, Range
+from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.targets import words as spoken
@@ -27,6 +28,7 @@ from nimble_lantern.core.targets.model import (
     Order,
     Places,
     Sign,
+    Unit,
     Words,
 )
 from nimble_lantern.core.writing.cardinals import in_words
@@ -189,15 +191,42 @@ def _holding_words(target: Holding, view: View, near: bool) -> Answer:
     inner = find(target.words, view, near)
     if isinstance(inner, Refusal):
         return inner
-    found: list[Range] = []
-    for r in inner.ranges:
-        scope = Range(Position(r.start.block, 0), units.block_range(view.document, r.end.block).end)
-        around = all_within(target.unit, view, scope)
-        found += [u for u in around if _stands(view, r, u, target.at) and u not in found]
+    if target.unit is Unit.COLUMN:
+        return _columns_with(inner.ranges, view)
+    found = _holding(inner.ranges, target.unit, target.at, view)
+    if not found and target.unit is Unit.LINE and target.at is not None:
+        # What begins in the middle of a row of print is called a line as well.
+        found = _holding(inner.ranges, Unit.SENTENCE, target.at, view)
     if not found:
         where = {None: "are in", At.START: "begin", At.END: "end"}[target.at]
         return Refusal(f"Those words {where} no {target.unit.value}.")
     return Places(tuple(found), ask=len(found) > 1, unit=target.unit)
+
+
+def _holding(ranges: Iterable[Range], unit: Unit, at: At | None, view: View) -> list[Range]:
+    found: list[Range] = []
+    for r in ranges:
+        scope = Range(Position(r.start.block, 0), units.block_range(view.document, r.end.block).end)
+        around = all_within(unit, view, scope)
+        found += [u for u in around if _stands(view, r, u, at) and u not in found]
+    return found
+
+
+def _columns_with(ranges: Iterable[Range], view: View) -> Answer:
+    """The column in which some words stand: that of which they are the heading, or the only one."""
+    blocks = view.document.blocks
+    found = [(b, cell) for r in ranges if (cell := blocks[b := r.start.block].cell) is not None]
+    headed = [(b, cell) for b, cell in found if cell.row == 0]
+    held = {(c.table, c.column): table_at(blocks, b) for b, c in headed or found}
+    if not held:
+        return Refusal("Those words are in no column.")
+    if len(held) > 1:
+        return Refusal(
+            f"Those words are in {in_words(len(held))} columns.", "", "Name one by its heading."
+        )
+    (((_, column), table),) = held.items()
+    assert table is not None
+    return Places(table.column(blocks, column), unit=Unit.COLUMN)
 
 
 def _stands(view: View, r: Range, unit: Range, at: At | None) -> bool:

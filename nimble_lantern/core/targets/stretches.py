@@ -170,15 +170,16 @@ def _endpoint_words(words: tuple[str, ...]) -> Words:
 
 
 _STRETCH = (
-    "[everything | all | the words | the text | the range | the stretch | the part | the bit]"
+    "[everything | all | it all | all of it | [the] (words | text | range | stretch | part | bit |"
+    " passage) [that (runs | goes | stretches | reaches)]]"
 )
 
 
 @rule("target", "[everything] from {a:endpoint} (to | up to | through | until) {b:endpoint}")
 @rule(
     "target",
-    f"{_STRETCH} from {{a:endpoint}} (to | up to | till | as far as) [and including]"
-    f" {{b:endpoint}}",
+    f"{_STRETCH} from {{a:endpoint}} (to | up to | till | as far as | through to | right up to |"
+    f" up until) [and including] {{b:endpoint}}",
     f"{_STRETCH} from {{a:endpoint}} (through | until) {{b:endpoint}}",
     "[everything] from {a:endpoint} (as far as | till | down to | right up to | all the way to)"
     " [and including] {b:endpoint}",

@@ -60,9 +60,13 @@ def row_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> int
             cells = [blocks[table.cell(r, c)].text for r in range(1, table.rows)]
             r = _says(cells, words[size:])
             return None if r is None else r + 1
+    # What stands in the headings names a column.
+    heads = blocks[table.cell(0, 0)].cell
+    body = 1 if heads is not None and heads.header else 0
     rows = [" ".join(blocks[table.cell(r, c)].text for c in range(table.columns))
-            for r in range(table.rows)]  # fmt: skip
-    return _index(rows, words)
+            for r in range(body, table.rows)]  # fmt: skip
+    found = _index(rows, words)
+    return None if found is None else found + body
 
 
 @finds(Tabled)

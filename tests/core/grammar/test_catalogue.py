@@ -54,6 +54,13 @@ class Registering(unittest.TestCase):
         with self.assertRaisesRegex(CatalogueError, "docstring"):
             Catalogue().command("hush", example="hush", group="desk")(silent)
 
+    def test_a_pattern_that_may_leave_out_what_is_needed_is_refused(self) -> None:
+        def hush(sitting: Sitting, target: object) -> None:
+            """Hush."""
+
+        with self.assertRaisesRegex(CatalogueError, "may leave out target"):
+            Catalogue().command("hush [(it | {target})]", example="hush", group="desk")(hush)
+
     def test_an_unknown_group_is_refused(self) -> None:
         def hush(sitting: Sitting) -> None:
             """Hush."""
