@@ -17,13 +17,13 @@ from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.mending.alternatives import alternatives
 from nimble_lantern.core.reading.hearing import Hearing, from_line
+from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.words import places
 from nimble_lantern.core.writing.spoken import plain
 from nimble_lantern.demo import DOCUMENTS
 from nimble_lantern.engines.mistakes import Mistakes, Rates
 from nimble_lantern.formats import from_markdown
 from nimble_lantern.playing import desk_with
-from nimble_lantern.shell import LiveDesk
 
 SEEDS = tuple(range(7103, 7123))
 WANTED = 1_000
@@ -55,12 +55,12 @@ def misheard(seed: int) -> Iterator[Misheard]:
                 yield hearing, tuple(best[a:b]), tuple(words[i:j])
 
 
-def rank(desk: LiveDesk, stands: tuple[str, ...], meant: tuple[str, ...]) -> int | None:
+def rank(sitting: Sitting, stands: tuple[str, ...], meant: tuple[str, ...]) -> int | None:
     """The number under which what was meant is offered where `stands` was written."""
-    found = places(desk.sitting.document, stands)
+    found = places(sitting.document, stands)
     if not found:
         return None
-    labels = [plain(a.label) for a in alternatives(desk.sitting, found[-1])]
+    labels = [plain(a.label) for a in alternatives(sitting, found[-1])]
     goal = plain(" ".join(meant))
     return labels.index(goal) + 1 if goal in labels else None
 
@@ -73,7 +73,7 @@ def run() -> Iterator[Figure]:
                 heard = replace(hearing, hypotheses=hearing.hypotheses[:1]) if alone else hearing
                 desk = desk_with(_document(), {})
                 desk.hear(heard)
-                ranks.append(rank(desk, stands, meant))
+                ranks.append(rank(desk.sitting, stands, meant))
         ranks = ranks[:WANTED]
         among, first = sum(r is not None for r in ranks), ranks.count(1)
         yield Figure(f"{name}_words", len(ranks), "words", "wanted", len(ranks) / WANTED)

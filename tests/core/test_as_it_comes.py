@@ -322,6 +322,15 @@ class SaidAsItComes(DeskCase):
         self.assertItems("add an item leave the dog", *old, "leave the dog")
         self.assertItems("sort the points", "a coat", "a lamp", "boots that grip")
 
+    def test_a_note_is_answered_without_its_number(self) -> None:
+        for line in ("answer the note she says yes", "reply to the note she says yes",
+                     "add a reply to the note she says yes"):  # fmt: skip
+            with self.subTest(line):
+                desk = self.desk("Tell Nell.")
+                desk.hears("attach a note to the last sentence ask her first")
+                self.assertIn("answered", desk.hears(line).summary)
+                self.assertEqual(desk.markdown, "Tell Nell.")
+
     def test_words_said_again_with_the_new_ones_stand_once(self) -> None:
         desk = self.desk("We expect 42 people on the quay.")
         desk.hears("replace forty two with fifty people")

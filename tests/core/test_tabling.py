@@ -38,6 +38,20 @@ class ColumnsByName(DeskCase):
         self.assertColumns("drop kitchen from the table", "Name", "Boat")
         self.assertColumns("take nell out of the table", "Name", "Kitchen", "Boat")
 
+    def test_a_column_by_its_bare_name_and_beside_another(self) -> None:
+        self.assertColumns("remove the column boat", "Name", "Kitchen")
+        self.assertColumns("put the boat column before the kitchen column",
+                           "Name", "Boat", "Kitchen")  # fmt: skip
+        self.assertColumns("move boat to the left of kitchen", "Name", "Boat", "Kitchen")
+        self.assertColumns("new column phone", "Name", "Kitchen", "Boat", "Phone")
+
+    def test_a_figure_in_a_cell_stays_a_figure(self) -> None:
+        for line in ("change tom's boat to nine", "tom's boat is nine", "put nine in tom's boat"):
+            with self.subTest(line):
+                desk = self.desk(CREW)
+                desk.hears(line)
+                self.assertEqual(column(desk, 2), ["Boat", "12", "3", "9"])
+
     def test_columns_are_told_where_they_go(self) -> None:
         self.assertColumns("the boat column should come before the kitchen column",
                            "Name", "Boat", "Kitchen")  # fmt: skip

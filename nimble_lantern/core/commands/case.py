@@ -53,6 +53,7 @@ def recased(sitting: Sitting, target: Places, change: Callable[[str], str]) -> D
     "give {target} [initial] capitals",
     "(put | add) capitals (on | to) {target}",
     "(write | put) {target} with [initial] capitals",
+    "{target} (with | in) initial capitals",
     *frames.made("(capitalised | capitalized)"),
     "(every | each) word (of | in) {target} [<shall> (have | get | start with)] [with] a capital"
     " [letter]",

@@ -231,8 +231,9 @@ def move_to_nth(
             "<set_down> {target} {edge:atedge} [(of | on | in) the list]",
             "<set_down> {target} (where | in the place of) {place:target} (is | was | stands)",
             "{target} {edge:atedge}",
-            "{target} <shall> (be | come | go) (the | in) {edge:atedge} [(one | place | of all)]",
-            "{target} <shall> come {edge:atedge}",
+            "{target} <shall> (be | come | go) (the | in) {edge:atedge}"
+            " [(one | item | point | bullet | place | of all)] [(on | in | of) the list]",
+            "{target} <shall> come {edge:atedge} [(on | in | of) the list]",
             "make {target} the [very] {edge:atedge} [(one | item | thing | of all)]",
             "{target} (should come | should go | goes | belongs) {side:beside} {place:target}",
             "{target} (should be | should go | goes | belongs) {edge:atedge} [(on | in) the list]",

@@ -35,7 +35,7 @@ _OFF = {
 CATALOGUE.table(
     "round",
     {
-        "(quotes | quotation marks | inverted commas | speech marks)": "quotes",
+        "(quotes | quotation marks | quote marks | inverted commas | speech marks)": "quotes",
         "single (quotes | quotation marks)": "single",
         "double (quotes | quotation marks)": "double",
         "([round] brackets | parentheses)": "brackets",

@@ -74,6 +74,9 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     "[(<adding> | <wish>)] (another | a further | an extra | one more) column (called | named | for"
     " | headed | with) {words} [(at the top | as (a | its | the) heading)]",
     "<wish> (a | another) {words} column [(as well | too)]",
+    "<adding> (a | another) [new] column with [(a | the)] heading {words}",
+    "new column [(called | named | for | headed)] {words}",
+    "(give | let) <the_table> [have] (a | another | one more | an extra) {grid} [{ended}]",
     Way("<one_more> {grid:a_row} {side} [the] {words} [row]", when=heads_a_row),
     Way(
         "<adding> (a | another) [new] {grid:row_or_line} (to | in) (the | this) table"
@@ -217,7 +220,12 @@ def empty(sitting: Sitting, target: Part) -> Done | Refusal:
     "<shift> {target:grid_part} {steps}",
     "[(<shift> | <set_down>)] {target:grid_part} {steps:ending}",
     Way("<shift> [the] {words} ({steps} | {steps:ending})", when=heads_a_column),
-    "<shift> {target:grid_part} {side} {goal:grid_part}",
+    "(<shift> | <set_down>) {target:grid_part} {side} {goal:grid_part}",
+    Way(
+        "(<shift> | <set_down>) [the] {name:words} {side} [the] {words} in the table",
+        when=heads_a_column,
+    ),
+    Way("<shift> [the] {name:words} {side:hand} [the] {words} [column]", when=heads_a_column),
     "{target:grid_part} {side} {goal:grid_part}",
     "{target:grid_part} (goes | belongs | <shall> (come | go | be | stand)) {side}"
     " {goal:grid_part}",
@@ -237,9 +245,10 @@ def move(
     side: int = 0,
     goal: Places | None = None,
     words: tuple[str, ...] = (),
+    name: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Move a row or a column to another place in its table."""
-    found = part_of(sitting, target) if target is not None else headed_by(sitting, words)
+    found = part_of(sitting, target) if target is not None else headed_by(sitting, name or words)
     if isinstance(found, Refusal):
         return found
     table, unit, numbers = found.table, found.unit, found.numbers
@@ -248,7 +257,7 @@ def move(
     first = 1 if unit is Unit.ROW and heads and 0 not in numbers else 0
     size = table.rows if unit is Unit.ROW else table.columns
     order = [n for n in range(size) if n not in numbers]
-    if goal is not None or target is not None and words:
+    if goal is not None or words and (name or target is not None):
         there = part_of(sitting, goal) if goal is not None else headed_by(sitting, words, unit)
         if isinstance(there, Refusal):
             return there

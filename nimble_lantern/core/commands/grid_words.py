@@ -21,6 +21,14 @@ CATALOGUE.table(
         "(at | on | to) the [very] (start | top | left [hand side]) [of <the_table>]": -1,
     },
 )
+CATALOGUE.table(
+    "hand",
+    {
+        "(left of | [to | on] the left of)": -1,
+        "(right of | [to | on] the right of)": 1,
+    },
+    heard=False,
+)
 CATALOGUE.table("outermost", {"(last | bottom)": 1, "(first | top)": -1}, heard=False)
 CATALOGUE.table("the_table", {"(the | this | that) table": True})
 CATALOGUE.table("adding", {"(add | append | insert | put [in])": True})

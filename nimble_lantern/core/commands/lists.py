@@ -117,8 +117,8 @@ def _names_an_item(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     Way(
-        "(add | put | append | write | insert) [(an item | the item)] {text:words} (to | on | onto)"
-        " [the (end | bottom) of] the list",
+        "(add | put | append | write | insert) [(an item | the item)] {text:words} (to | on | onto"
+        " | at) [the [very] (end | bottom | foot) of] the list",
         when=_names_an_item,
     ),
     Way("add (an item | another item) [saying] {text}", when=_an_item),
@@ -171,6 +171,8 @@ _ADD_ITEM = "(<put> | put in | make | start) [(a | an | another)]"
         when=_an_item),
     Way(f"{{side:beside}} {{target:that_item}} {_ADD_ITEM} {_ITEM} {_SAYING} {{text}}",
         when=_an_item),
+    Way(f"(new | another | one more) {_ITEM} {_SAYING} {{text:words}} {{side:beside}} {{target}}",
+        when=_an_item_there),
     Way(f"(another | one more) {_ITEM} {{side:beside}} {{target:that_item}} {_SAYING} {{text}}",
         when=_an_item),
     heard=1,

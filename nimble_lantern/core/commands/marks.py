@@ -40,7 +40,7 @@ def _letters(sitting: Sitting, parse: Parse) -> bool:
 
 _FAMILIES = {
     "bold": _Family(
-        "(bold | embolden | bold face | boldface)",
+        "(bold | embolden | bolden | bold face | boldface)",
         "(bold [face | type | letters | print] | boldface"
         " | (heavy | thick) (type | letters | print))",
         "(bold [face | type | letters | print] | boldface)",
@@ -236,7 +236,7 @@ def _in_yellow(sitting: Sitting, parse: Parse) -> bool:
     "use {ink} to (highlight | mark) {target}",
     *frames.given(_PEN),
     f"mark {{target}} (with | in) {_PEN}",
-    Way("mark {target} (in | with | as) {ink}", when=_in_yellow),
+    Way("mark {target} [(in | with | as)] {ink}", when=_in_yellow),
     Way("{ink} (over | across) {target}", when=_of_letters),
     example="highlight the last word in yellow",
     group="format",

@@ -291,6 +291,7 @@ CATALOGUE.table(
     Way("(make it | make that | it should be | it's | it is) {text}", when=_one_here),
     Way("(the | that) {sort} <shall> (be | say | read) {text}", when=_of_that_kind_here),
     Way("<change> (the | that) {sort} to {text}", when=_of_that_kind),
+    Way("(make | set) (the | that) {sort} [to] {text}", when=_of_that_kind),
     Way("(it's | it is | i meant) {text:words} [and] not {old:words}", when=_one_here),
     example="i meant the boat is late",
     group="repair",

@@ -107,6 +107,7 @@ def _on_the_page(sitting: Sitting, parse: Parse) -> bool:
     " {text:words}",
     "[margin] (note | comment) (on | for | at | to) {target} (saying | that says | which says"
     " | colon) {text:words}",
+    "(attach | pin | fix | append) <a_note> to {target} {text:words}",
     "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> (on | at"
     " | beside | by | against | next to) {target} {text:words}",
     Way(
@@ -331,6 +332,8 @@ def change(
     " {text:words}",
     "(answer [to] | reply to | respond to | (write | put | say | add) under)"
     " (<the_note> [number] {number} | [the] {position} (note | comment)) {text:words}",
+    "(answer | reply to | respond to | (add | write) (a reply | an answer) to)"
+    " (<the_note> | this note | that note) {text:words}",
     "(add | append) to note [number] {number} {text:words}",
     "(add | append) {text:words} to note [number] {number}",
     heard=1,

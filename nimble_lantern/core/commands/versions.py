@@ -84,7 +84,8 @@ _CALLED = frozenset("version draft state place spot passage document letter as".
     "(save | keep | store | remember | mark) how (it | this | everything) (is | stands | looks)"
     " [now] (as | and call it) {text:words}",
     "(call | name | label) the (present | current) (version | draft | state) {text:words}",
-    "(call | name | label | mark | save | keep) this as [the] version [called] {text:words}",
+    "(call | name | label | mark | save | keep | store | remember) this as [the] version [called]"
+    " {text:words}",
     "(save | keep | remember) (this | it | everything | the document | the letter | how it is now)"
     " as [the] version [called] {text:words}",
     heard=1,

@@ -36,6 +36,7 @@ from nimble_lantern.core.writing.spelling import behind_spelled, letter, spelled
 from nimble_lantern.core.writing.writer import Written, write
 
 _ARTICLES = ("the", "a", "an")
+_FIGURE = re.compile(r"[£$€−-]?\d")
 _ARTICLE = re.compile(r"\b(?:the|an?) $", re.I)
 
 
@@ -121,6 +122,9 @@ def replace_range(
     manner = manner_of(sitting, place.left)
     if exactly:
         manner = replace(manner, names=(AsItStands(words[0]),))
+    elif block.cell is not None and _FIGURE.match(old):
+        # What is reckoned with stays in figures.
+        manner = replace(manner, numbers="digits")
     if not exactly and _a_name(sitting.document, r) and _unknown(words):
         manner = replace(manner, names=(*manner.names, AsHeard((capitalised(words[0]),))))
     written = write(words, place, manner)

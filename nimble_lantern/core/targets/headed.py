@@ -34,6 +34,12 @@ def _by_name(words: tuple[str, ...], unit: Unit) -> Tabled | None:
     return None if words[-1] in DETERMINERS else Tabled(unit, _bare(words))
 
 
+@rule("target", "[the] {unit:tabled} {words}", heard=False)
+def _by_bare_name(words: tuple[str, ...], unit: Unit) -> Tabled | None:
+    """ "The column fee": one word, as more of them go on."""
+    return Tabled(unit, words) if len(words) == 1 else None
+
+
 @rule("target", "[the] {a:words} and [the] {b:words} {unit:tabled_several}", heard=False)
 def _two_by_name(a: tuple[str, ...], b: tuple[str, ...], unit: Unit) -> Both:
     return Both(Tabled(unit, _bare(a)), Tabled(unit, _bare(b)))

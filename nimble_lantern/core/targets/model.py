@@ -247,7 +247,8 @@ def no_thing(value: object) -> bool:
         return False
     words = value.words
     clause = len(words) > 2 and words[0] in SUBJECT_PRONOUNS - {"it"}
-    return clause or all(w in OF_DEGREE_AND_TIME for w in words)
+    linked = len(words) > 1 and words[0] in ("and", "or", "but")
+    return clause or linked or all(w in OF_DEGREE_AND_TIME for w in words)
 
 
 def as_things(value: object) -> bool:
