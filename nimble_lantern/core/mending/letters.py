@@ -91,9 +91,9 @@ Counted = tuple[tuple[str, str, int], ...]
 def counted(known: Counted, might: Sequence[Might], meant: str) -> Counted:
     """With letters that were heard and now are known: `meant` has one for each."""
     counts = Counter({(heard, was): n for heard, was, n in known})
-    for heard, was in zip(might, meant.lower(), strict=True):
-        if heard and was in ascii_lowercase:
-            counts[heard[0][0], was] += 1
+    for heard, was in zip(might, meant, strict=True):
+        if heard and was.isascii() and was.isalpha():
+            counts[heard[0][0], was.lower()] += 1
     whole: Counter[str] = Counter()
     for (heard_as, _), n in counts.items():
         whole[heard_as] += n

@@ -27,6 +27,8 @@ _SURE_LETTERS = 3
 """From so many letters on, words are looked for in which one of them was lost or is too many."""
 _ENDED = 0.6
 """How likely a word is whole: else more letters will come."""
+_ALIKE = 0.5
+"""How like what was spelled a word must be to tell what its letters are."""
 _MOST_BEGUN, _MOST_COMPLETED = 8, 5
 """Readings of the letters that are looked for as beginnings of words, and words for each."""
 Past = tuple[str, tuple[Might, ...]]
@@ -104,10 +106,14 @@ class Tray:
     def known(self, before: Counted, word: str) -> Counted:
         """What is known of one's letters when this word is what was spelled.
 
-        A word that has other letters besides tells only of those that it has in the same places.
+        A word that has other letters besides tells only of those that it has in the same places,
+        and one that is quite another of none.
         """
-        said, heard, meant = self.letters.lower(), list[Might](), ""
-        matcher = SequenceMatcher(None, said, word.lower(), autojunk=False)
+        said, heard, meant = self.letters.casefold(), list[Might](), ""
+        word = word.casefold()
+        if len(said) != len(self.letters) or Levenshtein.normalized_similarity(said, word) < _ALIKE:
+            return before
+        matcher = SequenceMatcher(None, said, word, autojunk=False)
         for _, a, b, i, j in matcher.get_opcodes():
             if b - a == j - i:
                 heard += self.might[a:b]
