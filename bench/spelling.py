@@ -41,6 +41,10 @@ SAID = {
     "back one": "ferr", "start again": "", "make the third letter a y": "feyri",
     "delete the second letter": "frri", "undo that": "", "delete the last letter": "ferr",
     "insert an e after the second letter": "feerri", "take back the last two": "fer",
+    "put a t before the first letter": "tferri", "change the last letter to m": "ferrm",
+    "drop the third letter": "feri", "the second letter is an a": "farri",
+    "make the first letter a v": "verri", "insert an s after the last letter": "ferris",
+    "turn the fourth letter into an l": "ferli",
 }  # fmt: skip
 """What is said of "ferri", spelled in one breath, and what it makes of it."""
 MANNERS = ((), ("duration_stretch=0.9",), ("duration_stretch=1.2",))

@@ -36,6 +36,22 @@ class Alternatives(DeskCase):
         self.assertEqual(self.of("fairy")[0], "ferry")
         self.assertEqual(self.of("the fairy")[0], "the ferry")
 
+    def test_what_both_engines_heard_comes_before_what_one_of_them_did(self) -> None:
+        self.desk("The boat is old.")
+        heard = from_line("the fairy is late | the furry is late | the ferry is late")
+        both = replace(
+            heard, evidence=from_line("the fiery is late").hypotheses[0],
+            also=(("the", "ferry", "is", "late"),),
+            commands=from_line("the berry is late").hypotheses,
+        )  # fmt: skip
+        self.driver.desk.hear(both)
+        self.assertEqual(self.of("fairy")[:4], ["ferry", "furry", "fiery", "berry"])
+
+    def test_of_an_article_the_others_are_offered(self) -> None:
+        self.desk("").hears("we lit the lamp")
+        self.assertEqual(self.of("the")[:2], ["a", "an"])
+        self.assertNotIn("the", self.of("the"))
+
     def test_a_stretch_of_another_length_is_found_by_its_neighbours(self) -> None:
         self.desk("").hears("pay a tension to the tide | pay attention to the tide")
         self.assertEqual(self.of("a tension")[0], "attention")

@@ -298,6 +298,13 @@ class Transcribing(unittest.TestCase):
         self.assertEqual(hearing.evidence, ours.hypotheses[0])
         self.assertEqual(hearing_from_json(hearing_to_json(hearing)), hearing)
 
+    def test_what_the_built_in_one_heard_besides_is_kept_for_corrections(self) -> None:
+        ours = from_line("the key is full | the quay is full | the keys full")
+        hearing = with_larger(ours, Transcribed(from_line("the key was full").hypotheses), Asked())
+        also = ("the", "quay", "is", "full"), ("the", "keys", "full")
+        self.assertEqual(hearing.also, also)
+        self.assertEqual(hearing_from_json(hearing_to_json(hearing)), hearing)
+
     def test_where_it_heard_nobody_nothing_is_heard(self) -> None:
         made = with_larger(from_line("the"), Transcribed(doubt=NOBODY), Asked())
         self.assertEqual(made.hypotheses, ())

@@ -12,7 +12,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.mending.knowing import own_words, spoken_words, taught_by
 from nimble_lantern.core.mending.letters import counted
-from nimble_lantern.core.mending.tray import Tray, completions, letters_of, one_letter
+from nimble_lantern.core.mending.tray import Tray, completions, letters_told, one_letter
 from nimble_lantern.core.reading.hearing import Might
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import Places, Words, of_the_page
@@ -71,7 +71,7 @@ def _names_letter(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _names_letters(sitting: Sitting, parse: Parse) -> bool:
-    return sitting.tray is not None and bool(letters_of(parse.args.get("text", ())))
+    return sitting.tray is not None and bool(letters_told(parse.args.get("text", ())))
 
 
 def _begun(sitting: Sitting, place: Range | None, name: bool = False) -> Done:
@@ -288,11 +288,13 @@ CATALOGUE.table("letterorder", {"last": -1, "(second to last | last but one)": -
 
 
 @command(
-    "(make | change | turn) [the] {position} (letter | one) [(to | into | be)] [(a | an)] {text}",
+    "(make | change | turn) [(the | a)] {position} (letter | one) [(to | into | be | of | o)]"
+    " [(a | an | o)] {text}",
     "(make | change | turn) letter {number} [(to | into | be)] [(a | an)] {text}",
+    "makes [(the | a)] {position} letter [(to | into | be | of | o)] [(a | an | o)] {text}",
     "(make | change | turn) [the] {order:letterorder} (letter | one) [(to | into | be)] [(a | an)]"
     " {text}",
-    "[the] {position} (letter | one) (is | should be | must be) [(a | an)] {text}",
+    "[the] {position} (letter | one) (is | as | should be | must be) [(a | an | the)] {text}",
     "[the] {order:letterorder} (letter | one) (is | should be | must be) [(a | an)] {text}",
     "(make | change) (it | that) [(to | into)] [(a | an)] {text}",
     example="make the third letter a y",
@@ -350,6 +352,8 @@ CATALOGUE.table("letterside", {"(before | in front of)": 0, "(after | behind)": 
     " {position} (letter | one)",
     "(insert | put | add) [(a | an | the letter)] {text:words} [in] {side:letterside} letter"
     " {number}",
+    "(insert | put | add) [(a | an | the letter)] {text:words} [in] {side:letterside} [the]"
+    " {order:letterorder} [(letter | one)]",
     "(insert | put | add) [(a | an | the letter)] {text:words} (at the (start | beginning | front)"
     " | first)",
     example="insert an e after the second letter",
@@ -363,14 +367,15 @@ def insert_letter(
     side: int = 0,
     position: int | None = None,
     number: int | None = None,
+    order: int = 1,
 ) -> Done | Refusal:
-    """Put letters in before or after the nth, or at the start."""
+    """Put letters in before or after the nth or the last, or at the start."""
     tray = sitting.tray
     assert tray is not None
-    n = _letter_at(tray, position or number or 1) if tray.letters else 0
+    n = _letter_at(tray, position or number or order) if tray.letters else 0
     if isinstance(n, Refusal):
         return n
-    return _shown(sitting, tray.with_letter(n + side, letters_of(text), 0))
+    return _shown(sitting, tray.with_letter(n + side, letters_told(text), 0))
 
 
 CATALOGUE.table(

@@ -79,3 +79,8 @@ NAMES = {
     "ex": "x", "why": "y",
 }  # fmt: skip
 """Words that sound like a letter's name: what a dictation makes of letters."""
+NAMES_WITH_ARTICLE = {
+    "any": "e", "annie": "e", "away": "y", "white": "y", "wide": "y", "ann": "n", "anne": "n",
+    "annex": "x",
+}  # fmt: skip
+"""The same where an article is said before it: "an e" is taken for "any"."""

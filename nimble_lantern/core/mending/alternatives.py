@@ -24,7 +24,7 @@ from nimble_lantern.core.mending.knowing import beside, in_place_of, same, spoke
 from nimble_lantern.core.mending.phones import distance, phones, sound_class, spoken
 from nimble_lantern.core.mending.vocabulary import common_words, words_of
 from nimble_lantern.core.origins import anchors_gone, utterance_at
-from nimble_lantern.core.reading.hearing import Hearing
+from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.writing.capitals import starts_sentence
@@ -33,6 +33,12 @@ from nimble_lantern.core.writing.spoken import plain
 MOST = 7
 _MOST_MORE = 2
 """Words that another hypothesis may have more in the same place: more are out of line."""
+_FUSED = 1.0
+"""Added to the ranks at which engines have some words; less counts the first of each for more.
+Reciprocal rank fusion, after Cormack, Clarke and Buettcher, 2009.
+"""
+_A_COMMAND = 0.2
+"""What the words of a command count beside those of a dictation, where text was heard."""
 _SHAPES = 2
 """Ways to write the same words that are among the first seven, if there are any."""
 _LONGEST = 3
@@ -84,7 +90,7 @@ def alternatives(sitting: Sitting, r: Range, most: int = MOST, skip: int = 0) ->
     figures = _shaped(figures_and_signs(text, sitting.settings.dialect) if few else ())
     opens = starts_sentence(sitting.document.blocks[r.start.block].text[: r.start.offset])
     shapes = _shaped(spellings(text, opens) if few else ())
-    certain = [*_corrected(sitting, said), *_heard(sitting, r, said)]
+    certain = [*_corrected(sitting, said), *_heard(sitting, r, said), *_articles(said)]
     alike = _alike(sitting, r, said)
     room = max(0, most - len(figures) - len(certain) - min(_SHAPES, len(shapes)))
     ranked = (
@@ -115,6 +121,13 @@ def _corrected(sitting: Sitting, said: tuple[str, ...]) -> Iterator[tuple[str, .
             yield lesson.heard
 
 
+def _articles(said: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
+    """The other articles: nothing of them is heard but that there is one."""
+    if said[:1] and said[0] in _ARTICLES and len(said) == 1:
+        yield from ((article,) for article in _ARTICLES)
+
+
+_ARTICLES = ("the", "a", "an")
 REJECTED = "rejected"
 
 
@@ -159,17 +172,28 @@ def _heard(sitting: Sitting, r: Range, said: tuple[str, ...]) -> Iterator[tuple[
             break
     if at is None:
         return
-    for other in _others(hearing):
-        words = in_place_of(best, other, at, at + size)
-        if words and len(words) <= size + _MOST_MORE:
-            yield words
+    worth: dict[tuple[str, ...], float] = {}
+    for weight, others in _others(hearing):
+        for rank, other in enumerate(others, 1):
+            words = in_place_of(best, other, at, at + size)
+            if words and len(words) <= size + _MOST_MORE:
+                worth[words] = worth.get(words, 0.0) + weight / (_FUSED + rank)
+    yield from sorted(worth, key=lambda words: -worth[words])
 
 
-def _others(hearing: Hearing) -> Iterator[tuple[str, ...]]:
-    for hypothesis in hearing.hypotheses[1:]:
-        yield tuple(w.text for w in hypothesis.words)
-    if hearing.evidence is not None:
-        yield tuple(w.text for w in hearing.evidence.words)
+def _others(hearing: Hearing) -> Iterator[tuple[float, list[tuple[str, ...]]]]:
+    """What else each engine heard, the likeliest first, and what that is worth.
+
+    The command grammar turns every sound into some command.
+    """
+    yield 1.0, [_said(h) for h in hearing.hypotheses[1:]]
+    evidence = [_said(hearing.evidence)] if hearing.evidence is not None else []
+    yield 1.0, [*evidence, *hearing.also]
+    yield _A_COMMAND, [_said(command) for command in hearing.commands]
+
+
+def _said(hypothesis: Hypothesis) -> tuple[str, ...]:
+    return tuple(w.text for w in hypothesis.words)
 
 
 def _written_before(document: Document, r: Range, number: int) -> int:

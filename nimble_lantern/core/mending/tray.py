@@ -12,7 +12,7 @@ from rapidfuzz import process
 from rapidfuzz.distance import Levenshtein
 
 from nimble_lantern.core.document.model import Range
-from nimble_lantern.core.lexicon.spellings import NAMES
+from nimble_lantern.core.lexicon.spellings import NAMES, NAMES_WITH_ARTICLE
 from nimble_lantern.core.mending.letters import Counted, Spelling, counted
 from nimble_lantern.core.mending.vocabulary import common_words
 from nimble_lantern.core.reading.hearing import Might
@@ -147,9 +147,27 @@ def letters_heard(words: Sequence[str], might: Sequence[Might]) -> tuple[Might, 
     return tuple(might[n] if count[n] == 1 else () for _, n in letters)
 
 
+def letters_told(words: Sequence[str]) -> str:
+    """The letters of which something is said: also as a dictation has them, "any" for "an e"."""
+    words = tuple(words)
+    if len(words) > 1 and words[0] in ("n", "in", "on", "and", "ten"):
+        # "An s" is heard as "n s".
+        text = letters_of(words[1:])
+        if len(text) == 1 and text.lower() in _AFTER_AN:
+            return text
+    for told in (words, as_named(words), tuple(NAMES_WITH_ARTICLE.get(w, w) for w in words)):
+        if text := letters_of(told):
+            return text
+    return ""
+
+
+_AFTER_AN = frozenset("aefhilmnorsx")
+"""Letters whose names begin with a vowel."""
+
+
 def one_letter(words: Sequence[str]) -> str:
     """The one letter or sign that these words name, with "capital" before it; else nothing."""
-    text = letters_of(words)
+    text = letters_told(words)
     return text if len(text) == 1 else ""
 
 

@@ -70,7 +70,7 @@ class Hearing:
     or worse each command fits the sound than the best hypothesis, by the other engine's mean log
     probability a token; `names` are words that engine writes with capitals inside sentences.
     While a word is spelled, `letters` has what each word of the best command may be, nothing where
-    that is no letter.
+    that is no letter.  `also` has the words of what that other engine made of it besides.
     """
 
     hypotheses: tuple[Hypothesis, ...]
@@ -86,6 +86,7 @@ class Hearing:
     fits: tuple[float, ...] = ()
     names: tuple[str, ...] = ()
     letters: tuple[Might, ...] = ()
+    also: tuple[tuple[str, ...], ...] = ()
 
     @property
     def text(self) -> str:
@@ -177,6 +178,7 @@ def hearing_to_json(hearing: Hearing) -> dict[str, Any]:
         "fits": list(hearing.fits),
         "names": list(hearing.names),
         "letters": [[list(row) for row in might] for might in hearing.letters],
+        "also": [" ".join(words) for words in hearing.also],
     }
 
 
@@ -206,6 +208,7 @@ def hearing_from_json(data: dict[str, Any]) -> Hearing:
         tuple(data.get("fits", ())),
         tuple(data.get("names", ())),
         tuple(tuple((c, cost) for c, cost in might) for might in data.get("letters", ())),
+        tuple(tuple(words.split()) for words in data.get("also", ())),
     )
 
 

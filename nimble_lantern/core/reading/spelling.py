@@ -26,6 +26,8 @@ _LEAST_FIT_OF_WORDS = -4.0
 those are no letters."""
 _A_RANK = 0.3
 """What each better guess at the letters is worth, as a logarithm of base 10."""
+_SENTENCE = 4
+"""Words of one that is surely said of the letters."""
 _LONGEST_RUN = 12
 """Letters of a spelled word that may be run together."""
 _SHORTEST_WORD = 2
@@ -45,8 +47,10 @@ def spelling_heard(sitting: Sitting, hearing: Hearing) -> Said:
     names = spelled and all(w in ALPHABET for w in best)
     # A dictation takes a lone letter for a word that is like it, as "no" for "o".
     believed = bool(dictated) and (not spelled or len(dictated[0]) > 1 and not names)
-    if believed and _of_the_letters(sitting, dictated[0]):
-        return dictated[0]
+    for n, said in enumerate(dictated) if believed else ():
+        # Of what was heard less well, only a whole sentence counts.
+        if (not n or len(said) >= _SENTENCE) and _of_the_letters(sitting, said):
+            return said
     fit = hearing.fits[0] if hearing.fits else 0.0
     letters = any(letters_of(as_named(said)) for said in dictated)
     least = _LEAST_FIT if letters else _LEAST_FIT_OF_WORDS
