@@ -319,7 +319,9 @@ def change(
     if tray.letters[n].isupper():
         new = new.upper()
     known = counted(sitting.letters_known, tray.might[n : n + 1], new)
-    return _shown(replace(sitting, letters_known=known), tray.with_letter(n, new))
+    # One that is sure may decide others: "plat" with an "o" for its second letter was "boat".
+    changed = tray.with_letter(n, new).decided(own_words(sitting), known)
+    return _shown(replace(sitting, letters_known=known), changed)
 
 
 @command(

@@ -83,12 +83,16 @@ class Tray:
         begins = self.name and not self.letters
         letters = self.letters + (capitalised(letters) if begins else letters)
         heard = (*self.might, *(might or ((),) * (len(letters) - len(self.letters))))
-        if any(might):
-            best = Spelling(letters, heard, own, known).best()
-            letters = "".join(
-                b.upper() if a.isupper() else b for a, b in zip(letters, best, strict=True)
-            )
-        return self.spelling(letters, heard)
+        longer = self.spelling(letters, heard)
+        return longer.decided(own, known) if any(might) else longer
+
+    def decided(self, own: Iterable[str], known: Counted) -> Tray:
+        """With each letter that may be another the likeliest, beside those that are sure."""
+        if not any(self.might):
+            return self
+        best = self.reading(own, known).best()
+        pairs = zip(self.letters, best, strict=True)
+        return replace(self, letters="".join(b.upper() if a.isupper() else b for a, b in pairs))
 
     def without_last(self, count: int = 1) -> Tray:
         left = max(0, len(self.letters) - count)

@@ -216,6 +216,21 @@ class OnTheDesk(DeskCase):
         self.assertEqual(self.driver.sitting.letters_known, (("l", "o", 1),))
         self.assertEqual(self.spells("fog"), "fog")
 
+    def test_a_letter_put_right_decides_the_others(self) -> None:
+        self.desk("")
+        self.driver.hears("spell a word")
+        might = {"b": (("p", 0.0), ("b", 0.6)), "o": L_OR_R}
+        for letter in "boat":
+            one = might.get(letter, ((letter, 0.0), ("z", 6.0)))
+            self.driver.desk.hear(self.letter(one[0][0], one[0][0], *one))
+        tray = self.driver.sitting.tray
+        assert tray is not None
+        self.assertEqual(tray.letters, "plat")
+        self.driver.hears("make the second letter an o")
+        tray = self.driver.sitting.tray
+        assert tray is not None
+        self.assertEqual(tray.letters, "boat")
+
     def test_a_spelled_word_teaches_its_letters_until_they_are_forgotten(self) -> None:
         self.desk("Mara Wottom is here.")
         self.spells("wottom")
