@@ -43,7 +43,17 @@ class ColumnsByName(DeskCase):
         self.assertColumns("put the boat column before the kitchen column",
                            "Name", "Boat", "Kitchen")  # fmt: skip
         self.assertColumns("move boat to the left of kitchen", "Name", "Boat", "Kitchen")
-        self.assertColumns("new column phone", "Name", "Kitchen", "Boat", "Phone")
+        for line in ("new column phone", "put a phone column in", "add phone as a column",
+                     "i need a column for phone"):  # fmt: skip
+            self.assertColumns(line, "Name", "Kitchen", "Boat", "Phone")
+
+    def test_rows_are_told_where_they_go(self) -> None:
+        for line in ("tom should be the first row", "put tom at the top of the table",
+                     "bring the tom row up to the top"):  # fmt: skip
+            with self.subTest(line):
+                desk = self.desk(CREW)
+                desk.hears(line)
+                self.assertEqual(column(desk, 0), ["Name", "Tom", "Ida", "Nell"])
 
     def test_a_figure_in_a_cell_stays_a_figure(self) -> None:
         for line in ("change tom's boat to nine", "tom's boat is nine", "put nine in tom's boat"):

@@ -76,6 +76,9 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     "<wish> (a | another) {words} column [(as well | too)]",
     "<adding> (a | another) [new] column with [(a | the)] heading {words}",
     "new column [(called | named | for | headed)] {words}",
+    "(put | add) a {words} column (in | to the table | in the table)",
+    "(add | put in) {words} as a [new] column",
+    "<wish> a [new] column (for | called | named | headed) {words}",
     "(give | let) <the_table> [have] (a | another | one more | an extra) {grid} [{ended}]",
     Way("<one_more> {grid:a_row} {side} [the] {words} [row]", when=heads_a_row),
     Way(
@@ -231,6 +234,10 @@ def empty(sitting: Sitting, target: Part) -> Done | Refusal:
     " {goal:grid_part}",
     "(let | have) {target:grid_part} (come | go | be | stand) {side} {goal:grid_part}",
     "{target:grid_part} (goes | belongs | <shall> (come | go | be)) {steps:ending}",
+    "{target:row_named} <shall> be the {steps:outermost_row} row",
+    "(<shift> | <set_down>) {target:row_named} (to | at) the {steps:outermost_row} of the table",
+    "(<shift> | <set_down>) {target:grid_part} [(up | down)] (to | at) the [very]"
+    " {steps:outermost_row} [of the table]",
     Way("[<shift>] {target:grid_part} {side} [the] {words}", when=heads_a_column),
     heard=0,
     example="move row two up",

@@ -29,6 +29,9 @@ CATALOGUE.table(
     },
     heard=False,
 )
+CATALOGUE.table(
+    "outermost_row", {"(first | top | start)": -1000, "(last | bottom | end)": 1000}, heard=False
+)
 CATALOGUE.table("outermost", {"(last | bottom)": 1, "(first | top)": -1}, heard=False)
 CATALOGUE.table("the_table", {"(the | this | that) table": True})
 CATALOGUE.table("adding", {"(add | append | insert | put [in])": True})

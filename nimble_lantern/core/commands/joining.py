@@ -89,7 +89,7 @@ def joined(sitting: Sitting, first: int, last: int) -> Sitting:
     " [paragraph]]",
     "<make> {target} [<into>] [just] (one | a single) (paragraph | one | piece)",
     "<make> {target} <into> one",
-    "<make> (one | a single) (paragraph | sentence) [out] (of | from) {target}",
+    "<make> (one | a single) paragraph [out] (of | from) {target}",
     "[<into>] (one | a single) paragraph",
     "(join | add) (this | the) paragraph (to | with) the {neighbour} [(paragraph | one)]",
     example="join the last two paragraphs",

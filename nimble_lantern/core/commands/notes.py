@@ -29,6 +29,12 @@ CATALOGUE.table(
 CATALOGUE.table("the_note", {"[the] [margin] (note | comment | remark)": True})
 
 
+def _no_letter(sitting: Sitting, parse: Parse) -> bool:
+    """ "Answer the note she says yes"; "answer the note from the board" is of a letter."""
+    text = tuple(parse.args.get("text", ()))
+    return bool(text) and text[0] not in PREPOSITIONS
+
+
 def written(sitting: Sitting, words: Sequence[str], left: str = "") -> str:
     """The words of a note, written as text is, from its beginning or behind what it says."""
     kept = list(words)
@@ -332,8 +338,11 @@ def change(
     " {text:words}",
     "(answer [to] | reply to | respond to | (write | put | say | add) under)"
     " (<the_note> [number] {number} | [the] {position} (note | comment)) {text:words}",
-    "(answer | reply to | respond to | (add | write) (a reply | an answer) to)"
-    " (<the_note> | this note | that note) {text:words}",
+    Way(
+        "(answer | reply to | respond to | (add | write) (a reply | an answer) to)"
+        " (<the_note> | this note | that note) {text:words}",
+        when=_no_letter,
+    ),
     "(add | append) to note [number] {number} {text:words}",
     "(add | append) {text:words} to note [number] {number}",
     heard=1,
