@@ -175,7 +175,7 @@ _ADD_ITEM = "(<put> | put in | make | start) [(a | an | another)]"
         when=_an_item_there),
     Way(f"(another | one more) {_ITEM} {{side:beside}} {{target:that_item}} {_SAYING} {{text}}",
         when=_an_item),
-    heard=1,
+    heard=0,
     example="add a point bring a lamp after the first item",
     group="format",
 )  # fmt: skip
@@ -199,7 +199,7 @@ def add_item_beside(
         "(<put> | put in) {text:words} (at the <beginning> of the list | first (on | in) the list)",
         when=_names_an_item,
     ),
-    heard=1,
+    heard=0,
     example="put lamp oil at the top of the list",
     group="format",
 )

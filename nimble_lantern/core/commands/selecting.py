@@ -307,8 +307,8 @@ def extend(
 
 
 @command("(find | look for | search for) {target}", "where (is | does it say | do i say | did"
-" i say) {target}", "(is there | have i written | do i say) (anything | something) about {target}",
-         "show me the (word | words) {target}",
+" i say) {target}", "show me the (word | words) {target}",
+         "(is there | have i written | do i say) (anything | something) about {target}",
          example="find the harbour board", group="moving",
          when=lambda sitting, parse: sitting.view is not View.SHELF)  # fmt: skip
 def find(sitting: Sitting, target: Places) -> Done:
