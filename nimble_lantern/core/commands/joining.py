@@ -436,7 +436,7 @@ CATALOGUE.table(
 @command(
     "sort {target}",
     "(put | set) {target} in [the] {sorting}",
-    "(sort | arrange | order | put) {target} [from] a to (z | zed | zee)",
+    "(sort | arrange | order) {target} [from] a to (z | zed | zee)",
     "{target} [from] a to (z | zed | zee)",
     "(arrange | order) {target} alphabetically",
     "alphabetise {target}",

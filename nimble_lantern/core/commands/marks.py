@@ -41,14 +41,12 @@ def _letters(sitting: Sitting, parse: Parse) -> bool:
 _FAMILIES = {
     "bold": _Family(
         "(bold | embolden | bolden | bold face | boldface)",
-        "(bold [face | type | letters | print] | boldface"
-        " | (heavy | thick) (type | letters | print))",
+        "(bold [face | type | letters | print] | boldface | heavy type)",
         "(bold [face | type | letters | print] | boldface)",
     ),
     "italic": _Family(
         "(italic | italicise | italicize | italics)",
-        "(italic [type | letters] | italics | italicised | italicized"
-        " | (slanted | slanting | sloping) (type | letters | print))",
+        "(italic [type | letters] | italics | italicised | italicized)",
         "(italic [type | letters] | italics)",
         ("(slant | slope) {target}",),
     ),

@@ -288,15 +288,16 @@ CATALOGUE.table("letterorder", {"last": -1, "(second to last | last but one)": -
 
 
 @command(
-    "(make | change | turn) [(the | a)] {position} (letter | one) [(to | into | be | of | o)]"
-    " [(a | an | o)] {text}",
+    "(make | change | turn) [the] {position} (letter | one) [(to | into | be)] [(a | an)] {text}",
     "(make | change | turn) letter {number} [(to | into | be)] [(a | an)] {text}",
-    "makes [(the | a)] {position} letter [(to | into | be | of | o)] [(a | an | o)] {text}",
     "(make | change | turn) [the] {order:letterorder} (letter | one) [(to | into | be)] [(a | an)]"
     " {text}",
     "[the] {position} (letter | one) (is | as | should be | must be) [(a | an | the)] {text}",
     "[the] {order:letterorder} (letter | one) (is | should be | must be) [(a | an)] {text}",
     "(make | change) (it | that) [(to | into)] [(a | an)] {text}",
+    "(make | change | turn) [(the | a)] {position} (letter | one) [(to | into | be | of | o)]"
+    " [(a | an | o)] {text}",
+    "makes [(the | a)] {position} letter [(to | into | be | of | o)] [(a | an | o)] {text}",
     example="make the third letter a y",
     group="repair",
     when=_names_letter,
@@ -354,10 +355,10 @@ CATALOGUE.table("letterside", {"(before | in front of)": 0, "(after | behind)": 
     " {position} (letter | one)",
     "(insert | put | add) [(a | an | the letter)] {text:words} [in] {side:letterside} letter"
     " {number}",
-    "(insert | put | add) [(a | an | the letter)] {text:words} [in] {side:letterside} [the]"
-    " {order:letterorder} [(letter | one)]",
     "(insert | put | add) [(a | an | the letter)] {text:words} (at the (start | beginning | front)"
     " | first)",
+    "(insert | put | add) [(a | an | the letter)] {text:words} [in] {side:letterside} [the]"
+    " {order:letterorder} [(letter | one)]",
     example="insert an e after the second letter",
     group="repair",
     when=_names_letters,
