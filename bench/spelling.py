@@ -200,7 +200,7 @@ def spelled_all(heard: Alone, learns: bool) -> dict[tuple[str, str], Counter[str
             half = "held_out" if n % 2 else "open"
             counts.setdefault((half, voice), Counter())[told(now, word)] += 1
             if learns and now.tray is not None:
-                known = now.tray.known(known, word)
+                known = now.tray.teaches(known, word)
     return counts
 
 

@@ -143,7 +143,7 @@ def _may_be(hearing: Hearing | None, words: Sequence[str]) -> tuple[Might, ...]:
     """What each letter that was heard may be, where these words are the ones that were judged."""
     if hearing is None or not hearing.commands:
         return ()
-    judged = tuple(w.text for w in hearing.commands[0].words)
+    judged = hearing.commands[0].said
     return letters_heard(words, hearing.letters) if judged == tuple(words) else ()
 
 

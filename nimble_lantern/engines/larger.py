@@ -200,7 +200,7 @@ def with_larger(hearing: Hearing, made: Transcribed, model: Judge) -> Hearing:
         names=made.names,
         source=SOURCE,
         letters=_letters(hearing, model),
-        also=tuple(tuple(w.text for w in h.words) for h in hearing.hypotheses[1:]),
+        also=tuple(h.said for h in hearing.hypotheses[1:]),
     )
 
 

@@ -42,7 +42,13 @@ class ColumnsByName(DeskCase):
         self.assertColumns("remove the column boat", "Name", "Kitchen")
         self.assertColumns("put the boat column before the kitchen column",
                            "Name", "Boat", "Kitchen")  # fmt: skip
-        self.assertColumns("move boat to the left of kitchen", "Name", "Boat", "Kitchen")
+        for line in (
+            "move boat to the left of kitchen",
+            "put boat before kitchen",
+            "move boat before kitchen",
+            "put boat before kitchen in the table",
+        ):
+            self.assertColumns(line, "Name", "Boat", "Kitchen")
         for line in ("new column phone", "put a phone column in", "add phone as a column",
                      "i need a column for phone"):  # fmt: skip
             self.assertColumns(line, "Name", "Kitchen", "Boat", "Phone")

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from nimble_lantern.core.commands.table_here import two_headings
 from nimble_lantern.core.commands.wording import named, quoted, words_in
 from nimble_lantern.core.composing.moving import paste_at, relocate
 from nimble_lantern.core.composing.removing import remove
@@ -210,6 +211,12 @@ def move_to_nth(
     return move(sitting, target, found, side)
 
 
+def _of_words(sitting: Sitting, parse: Parse) -> bool:
+    """Rows and columns go as such, and so do those of two headings: "move boat before lamp"."""
+    target, place = parse.args.get("target"), parse.args.get("place")
+    return not of_a_grid(target) and not two_headings(sitting, target, place)
+
+
 @command(
     "<shift> {target} <exactly> {side:beside} {place:target}",
     "<shift> [(up | down)] {target} [(up | down | back | right)] to the [very] {edge:docedge}",
@@ -252,7 +259,7 @@ def move_to_nth(
     example="move the last sentence before the first sentence",
     group="revising",
     moves=True,
-    when=lambda sitting, parse: not of_a_grid(parse.args.get("target")),
+    when=_of_words,
 )
 def move(
     sitting: Sitting,

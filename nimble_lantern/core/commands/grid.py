@@ -18,6 +18,7 @@ from nimble_lantern.core.commands.table_here import (
     part_of,
     table_of,
     there_is,
+    two_headings,
     whole_out,
 )
 from nimble_lantern.core.commands.wording import many, quoted
@@ -38,15 +39,14 @@ from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Beside, Holding, Places, Tabled, Unit, Units
+from nimble_lantern.core.targets.model import Places, Unit, unit_named
 
 
 def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     if target is None:
         return there_is(sitting, parse)
-    in_tables = isinstance(target, Units | Tabled | Holding | Beside)
-    return in_tables and target.unit in (Unit.ROW, Unit.COLUMN, Unit.CELL)
+    return unit_named(target) in (Unit.ROW, Unit.COLUMN, Unit.CELL)
 
 
 @command(
@@ -71,14 +71,11 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
         when=heads_a_column,
     ),
     "<adding> (a | another) [new] column (called | named | for | headed) {words}",
-    "[(<adding> | <wish>)] (another | a further | an extra | one more) column (called | named | for"
-    " | headed | with) {words} [(at the top | as (a | its | the) heading)]",
-    "<wish> (a | another) {words} column [(as well | too)]",
-    "<adding> (a | another) [new] column with [(a | the)] heading {words}",
-    "new column [(called | named | for | headed)] {words}",
-    "(put | add) a {words} column (in | to the table | in the table)",
+    "<add_one> column (called | named | for | headed | with [(a | the) heading]) {words} [(at the"
+    " top | as (a | its | the) heading)]",
+    "<add_one> {words} column (as well | too | in | (to | in) the table)",
+    "new column {words}",
     "(add | put in) {words} as a [new] column",
-    "<wish> a [new] column (for | called | named | headed) {words}",
     "(give | let) <the_table> [have] (a | another | one more | an extra) {grid} [{ended}]",
     Way("<one_more> {grid:a_row} {side} [the] {words} [row]", when=heads_a_row),
     Way(
@@ -219,25 +216,26 @@ def empty(sitting: Sitting, target: Part) -> Done | Refusal:
     return Done(after.about(()), f"{many(len(target.numbers), target.unit.value)} emptied")
 
 
+def _two_headings(sitting: Sitting, parse: Parse) -> bool:
+    return two_headings(sitting, parse.args.get("name"), parse.args.get("words"))
+
+
 @command(
     "<shift> {target:grid_part} {steps}",
     "[(<shift> | <set_down>)] {target:grid_part} {steps:ending}",
     Way("<shift> [the] {words} ({steps} | {steps:ending})", when=heads_a_column),
     "(<shift> | <set_down>) {target:grid_part} {side} {goal:grid_part}",
     Way(
-        "(<shift> | <set_down>) [the] {name:words} {side} [the] {words} in the table",
-        when=heads_a_column,
+        "(<shift> | <set_down>) [the] {name:words} {side} [the] {words} [column] [in the table]",
+        when=_two_headings,
     ),
-    Way("<shift> [the] {name:words} {side:hand} [the] {words} [column]", when=heads_a_column),
     "{target:grid_part} {side} {goal:grid_part}",
     "{target:grid_part} (goes | belongs | <shall> (come | go | be | stand)) {side}"
     " {goal:grid_part}",
     "(let | have) {target:grid_part} (come | go | be | stand) {side} {goal:grid_part}",
     "{target:grid_part} (goes | belongs | <shall> (come | go | be)) {steps:ending}",
-    "{target:row_named} <shall> be the {steps:outermost_row} row",
-    "(<shift> | <set_down>) {target:row_named} (to | at) the {steps:outermost_row} of the table",
-    "(<shift> | <set_down>) {target:grid_part} [(up | down)] (to | at) the [very]"
-    " {steps:outermost_row} [of the table]",
+    "{target:row_named} <shall> be {steps:first_row}",
+    "(<shift> | <set_down>) {target:row_named} {steps:ending_of_table}",
     Way("[<shift>] {target:grid_part} {side} [the] {words}", when=heads_a_column),
     heard=0,
     example="move row two up",
@@ -422,8 +420,7 @@ def sort(
 
 
 def _one_column(sitting: Sitting, parse: Parse) -> bool:
-    target = parse.args.get("target")
-    return isinstance(target, Units | Tabled | Holding | Beside) and target.unit is Unit.COLUMN
+    return unit_named(parse.args.get("target")) is Unit.COLUMN
 
 
 @command(

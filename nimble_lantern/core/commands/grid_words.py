@@ -21,30 +21,20 @@ CATALOGUE.table(
         "(at | on | to) the [very] (start | top | left [hand side]) [of <the_table>]": -1,
     },
 )
-CATALOGUE.table(
-    "hand",
-    {
-        "(left of | [to | on] the left of)": -1,
-        "(right of | [to | on] the right of)": 1,
-    },
-    heard=False,
-)
-CATALOGUE.table(
-    "outermost_row", {"(first | top | start)": -1000, "(last | bottom | end)": 1000}, heard=False
-)
 CATALOGUE.table("outermost", {"(last | bottom)": 1, "(first | top)": -1}, heard=False)
 CATALOGUE.table("the_table", {"(the | this | that) table": True})
 CATALOGUE.table("adding", {"(add | append | insert | put [in])": True})
 CATALOGUE.table("grid", {"(row | rows)": Unit.ROW, "(column | columns)": Unit.COLUMN})
 CATALOGUE.table("a_row", {"(row | line | more)": Unit.ROW})
 CATALOGUE.table(
-    "one_more",
+    "add_one",
     {
         "(<adding> | <wish> | make room for) [(a | an | another | one | one more)]"
         " [(new | empty | blank | extra)]": True,
-        "(a | another | one more | [a] new | an extra)": True,
+        "(another | one more | [a] new | an extra | a further)": True,
     },
 )
+CATALOGUE.table("one_more", {"(<add_one> | a)": True})
 CATALOGUE.table("row_or_line", {"(row | line)": Unit.ROW}, heard=False)
 CATALOGUE.table(
     "steps",
@@ -53,15 +43,25 @@ CATALOGUE.table(
         "(down | right | to the right | back | one down | one to the right)": 1,
     },
 )
+_TOP, _BOTTOM = -9_999, 9_999
+CATALOGUE.table("first_row", {"the first row": _TOP, "the last row": _BOTTOM})
+CATALOGUE.table(
+    "ending_of_table",
+    {
+        "[(up | down)] (to | at) the [very] (top | start | front | left end) of <the_table>": _TOP,
+        "[(up | down)] (to | at) the [very] (bottom | end | right end) of <the_table>": _BOTTOM,
+    },
+)
 CATALOGUE.table(
     "ending",
     {
-        "(first | to the [very] (top | start | front | left end) [of <the_table>]"
-        " | to the (far | very) left)": -9_999,
-        "(last | to the [very] (bottom | end | right end) [of <the_table>]"
-        " | to the (far | very) right)": 9_999,
+        "(first | [(up | down)] (to | at) the [very] (top | start | front | left end)"
+        " | to the (far | very) left)": _TOP,
+        "(last | [(up | down)] (to | at) the [very] (bottom | end | right end)"
+        " | to the (far | very) right)": _BOTTOM,
     },
 )
+CATALOGUE.rule("ending", "{steps:ending_of_table}")(lambda steps: steps)
 CATALOGUE.table(
     "falling",
     {

@@ -184,7 +184,9 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "undo {number} (things | steps | changes | utterances)",
     Way("(i did not | i didn't) mean (that | to do that)", when=_was_a_command),
     Way(
-        "(that was | that's) (wrong | a mistake | not what i (meant | wanted))", when=_was_a_command
+        "(that was | that is | that's) (wrong | a mistake | not what i (meant | wanted | asked"
+        " for)) [(go back | take it back | undo it | put it back | reverse it)]",
+        when=_was_a_command,
     ),
     "(take | put | turn) (that | the | my) [last] (change | edit | correction) back",
     "(cancel | undo | take back | reverse | revert) (that | the | my) last (change | thing | edit"
@@ -199,11 +201,6 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("(roll | wind) back [one step]", when=_was_a_command),
     "(scrap | forget | drop) (that | the | my) last (change | edit | step | command)",
-    Way(
-        "(that is | that's | that was | this is) (wrong | a mistake | not what i (meant | wanted |"
-        " asked for)) (go back | take it back | undo it | put it back | reverse it)",
-        when=_was_a_command,
-    ),
     Way("(no | oh) undo undo [(that | it)]", when=_was_a_command),
     Way("[no] (do not | don't) do (that | it | this)", when=_just_harmed),
     Way("(change | turn | switch) (it | that | them) back", when=_was_a_command),

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
+from nimble_lantern.core.commands.table_here import two_headings
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
@@ -64,6 +65,8 @@ def _plain_words(sitting: Sitting, parse: Parse) -> bool:
     text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
     thing = isinstance(target, Words) and not target.called and target.words[:1] == ("the",)
     if thing and text and bare_mark(text)[0] in DETERMINERS:
+        return False
+    if two_headings(sitting, text, target):
         return False
     if text and text[0] in SUBJECT_PRONOUNS and len(text) == 1:
         return False

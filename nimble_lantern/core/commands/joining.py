@@ -25,15 +25,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import CAPITALISED
 from nimble_lantern.core.state import Done, Option, Question, Sitting
-from nimble_lantern.core.targets.model import (
-    Order,
-    Places,
-    That,
-    Unit,
-    Units,
-    Words,
-    as_things,
-)
+from nimble_lantern.core.targets.model import Order, Places, That, Unit, Units, Words, as_things
 from nimble_lantern.core.targets.resolve import nth_like
 
 CATALOGUE.table("neighbour", {"(previous | last | one before)": -1, "(next | following)": 1})

@@ -11,7 +11,7 @@ from nimble_lantern.core.document.edits import Edit, Reformat, Splice
 from nimble_lantern.core.document.model import Kind, Piece, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.names import CAPITALISED
 from nimble_lantern.core.lexicon.sentences import VERBS
@@ -163,22 +163,22 @@ _ADD_ITEM = "(<put> | put in | make | start) [(a | an | another)]"
 
 
 @command(
-    Way(f"{_ADD_ITEM} {_ITEM} {_SAYING} {{text:words}} {{side:beside}} {{target}}",
-        when=_an_item_there),
-    Way(f"{_ADD_ITEM} {_ITEM} {_SAYING} {{text:words}} {{side:beside}} {{target:that_item}}",
-        when=_an_item),
-    Way(f"{_ADD_ITEM} {_ITEM} {{side:beside}} {{target:that_item}} {_SAYING} {{text}}",
-        when=_an_item),
-    Way(f"{{side:beside}} {{target:that_item}} {_ADD_ITEM} {_ITEM} {_SAYING} {{text}}",
-        when=_an_item),
-    Way(f"(new | another | one more) {_ITEM} {_SAYING} {{text:words}} {{side:beside}} {{target}}",
-        when=_an_item_there),
-    Way(f"(another | one more) {_ITEM} {{side:beside}} {{target:that_item}} {_SAYING} {{text}}",
-        when=_an_item),
+    *each(
+        _an_item_there,
+        f"{_ADD_ITEM} {_ITEM} {_SAYING} {{text:words}} {{side:beside}} {{target}}",
+        f"(new | another | one more) {_ITEM} {_SAYING} {{text:words}} {{side:beside}} {{target}}",
+    ),
+    *each(
+        _an_item,
+        f"{_ADD_ITEM} {_ITEM} {_SAYING} {{text:words}} {{side:beside}} {{target:that_item}}",
+        f"{_ADD_ITEM} {_ITEM} {{side:beside}} {{target:that_item}} {_SAYING} {{text}}",
+        f"{{side:beside}} {{target:that_item}} {_ADD_ITEM} {_ITEM} {_SAYING} {{text}}",
+        f"(another | one more) {_ITEM} {{side:beside}} {{target:that_item}} {_SAYING} {{text}}",
+    ),
     heard=0,
     example="add a point bring a lamp after the first item",
     group="format",
-)  # fmt: skip
+)
 def add_item_beside(
     sitting: Sitting, text: tuple[str, ...], target: Places, side: str
 ) -> Done | Refusal:

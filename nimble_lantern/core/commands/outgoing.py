@@ -35,8 +35,9 @@ NAMES = {
     "markdown": "Markdown", "text": "plain text",
 }  # fmt: skip
 CATALOGUE.table(
-    "whole_text", {"[(this | it | the (document | letter | text | file) | everything)]": True}
+    "all_of_it", {"(this | it | the (document | letter | text | file) | everything)": True}
 )
+CATALOGUE.table("whole_text", {"[<all_of_it>]": True})
 
 
 def _out(sitting: Sitting, document: str | None, form: str, text: tuple[str, ...] | None) -> Done:
@@ -108,10 +109,10 @@ def _printed(sitting: Sitting, copies: int = 1, first: int = 0, last: int = 0) -
     "put (this | it | the (letter | document)) on paper",
     "print (it | this | the (letter | document)) out [(please | for me)]",
     "<wish> {number} printed (copy | copies) [of (this | it)]",
-    "(send | pass) (this | it | that | the (letter | document)) to the printer",
-    "run (this | it | that | the (letter | document)) off [on paper]",
+    "(send | pass) (that | <all_of_it>) to the printer",
+    "run (that | <all_of_it>) off [on paper]",
     "(<wish> | make me | give me | get me | do me) a (print | printed copy | paper copy | printout)"
-    " [of (this | it | that | the (letter | document))]",
+    " [of <all_of_it>]",
     "<wish> (it | this | the (letter | document)) on paper",
     "(print | make) (a | one) copy [of (this | it | the (document | letter))] [on paper]",
     heard=2,

@@ -14,10 +14,11 @@ from nimble_lantern.core.document.edits import DropBlocks, Edit, Splice
 from nimble_lantern.core.document.model import Anchor, Block, Kind, Piece, Position, Range
 from nimble_lantern.core.effects import ExportPassages
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.reviewing.passages import (
     BLANK,
     Passage,
+    choices_of,
     date_text,
     filled,
     left_out,
@@ -30,7 +31,7 @@ from nimble_lantern.core.reviewing.passages import (
     with_passage,
 )
 from nimble_lantern.core.state import Done, Option, Question, Sitting, View
-from nimble_lantern.core.targets.model import Places, of_the_page
+from nimble_lantern.core.targets.model import Places, That, of_the_page
 from nimble_lantern.core.targets.names import look_up
 from nimble_lantern.core.targets.words import normal
 
@@ -145,9 +146,10 @@ def _named_short(sitting: Sitting, parse: Parse) -> bool:
     return len(words) <= 5 and not set(words) & {"as", "a", "an", "possible", "well", "is"}
 
 
-def _a_part(sitting: Sitting, parse: Parse) -> bool:
-    """ "Save the last sentence for later as ..."; "save the boat for later" is no part."""
-    return of_the_page(parse.args.get("target")) and _named_short(sitting, parse)
+def _of_what_is_here(sitting: Sitting, parse: Parse) -> bool:
+    """ "Save the last sentence for later as ..."; "save the boat for later" is of no part."""
+    target = parse.args.get("target", That())
+    return (isinstance(target, That) or of_the_page(target)) and _named_short(sitting, parse)
 
 
 def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
@@ -165,21 +167,15 @@ def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("(keep | save | store | remember) (that | the selection) as {text:words}",
         when=_named_of_selection),
-    Way("(keep | save | store | remember) {target} (for (later | next time | another time | again)"
-        " as | under the name [of] | for later under the name [of]) {text:words}", when=_a_part),
-    Way("(i want to | i'll | i will | i may | i might) (use | need) {target} again [and | so]"
-        " (call it | keep it as | save it as) {text:words}", when=_a_part),
     "make a passage (of | from | out of) {target} [and] (called | named | call it) {text:words}",
-    Way(
-        "(keep | save | store | remember) (that | this | it | the selection)"
+    *each(
+        _of_what_is_here,
+        "(keep | save | store | remember) ({target} | the selection)"
         " (for (later | next time | another time | again) | so [that] i can use it (again | later))"
         " (as | [and] call it | under the name [of] | called) {text:words}",
-        when=_named_short,
-    ),
-    Way(
-        "(i'll | i will | i may | i might) need (that | this | it) again [so | and] (call it | keep"
-        " it as | save it as) {text:words}",
-        when=_named_short,
+        "(keep | save | store | remember) {target} under the name [of] {text:words}",
+        "(i want to | i'll | i will | i may | i might) (use | need) {target} again [so | and]"
+        " (call it | keep it as | save it as) {text:words}",
     ),
     "(make | save | keep | add) a passage (called | named) {text:words}",
     "(call | name) (this | that | the selection | {target}) [the] passage {text:words}",
@@ -259,32 +255,13 @@ def make_pick(
 ) -> Done | Refusal:
     """Make words a pick: one of several is chosen when the passage is called."""
     r = target.first
-    choices = _parted(options)
+    choices = choices_of(options)
     name = " ".join(text) if text else sitting.document.text(r).lower()
     if len(choices) < 2 or r.start.block != r.end.block or any(c in name for c in "[]:?/\n"):
         return Refusal("A pick has several to choose from.", "", "Say “or” between them.")
     likeness = sitting.document.text(r)[:1].isupper()
     shown = [c.capitalize() if likeness else c for c in choices]
     return _blank(sitting, r, f"[{name}: {' / '.join(shown)}]", f"{quoted(name)} is a pick")
-
-
-def _parted(words: Sequence[str]) -> list[str]:
-    """Choices with "or" between them; without, each word is one."""
-    if "or" not in words:
-        return list(words)
-    found: list[str] = []
-    current: list[str] = []
-    for word in (*words, "or"):
-        if word in ("or", "comma"):
-            if current:
-                found.append(" ".join(current))
-            current = []
-        else:
-            current.append(word)
-    if len(found) == 2 and len(found[0].split()) > 1 and len(found[1].split()) == 1:
-        # "Monday tuesday or friday": the words before "or" are one each.
-        return [*found[0].split(), found[1]]
-    return found
 
 
 def _blank(sitting: Sitting, r: Range, text: str, said: str) -> Done:

@@ -13,7 +13,7 @@ from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.document.styles import COLOURS
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, When, command, rule
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
 from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import VERBS
@@ -296,12 +296,8 @@ def _from_what(words: tuple[str, ...]) -> bool:
     return True
 
 
-def _each(when: When, *patterns: str) -> tuple[Way, ...]:
-    return tuple(Way(pattern, when=when) for pattern in patterns)
-
-
 @command(
-    *_each(
+    *each(
         _no_sentence,
         "replace {target} (with | by) {text}",
         "<change> {target} (to | into | with | by) {text}",
@@ -317,7 +313,7 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "<wish> {target} (changed | corrected | altered) to {text}",
         "<change> {target} so [that] it (says | reads | is) {text}",
     ),
-    *_each(
+    *each(
         _alike_or_a_part,
         "write {text:words} over {target}",
         "(i would | i'd) rather have {text:words} than {target}",
@@ -330,7 +326,7 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
     "<change> {target} (with | by | to | into) the (word | words) {text}",
     "<change> the spelling of {target} to {text}",
     Way("put {text:words} where {target} is", when=_plain_words),
-    *_each(
+    *each(
         _words_there,
         "it (should | ought to) (say | read) {text:words} [and] not {target}",
         "{target} <shall> be changed to {text}",
@@ -355,7 +351,7 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "(put | write | type | enter) {text:words} (in | into | under) {target:crossed}",
         when=_in_a_cell,
     ),
-    *_each(
+    *each(
         _alike_or_a_part,
         "(make | turn) {target} into {text}",
         "(make | let | have) {target} (read | say) {text}",
@@ -376,7 +372,7 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         "<remove> {target} and (put | write | say) {text}",
         "<discard> {target} and (put | write | say) {text}",
     ),
-    *_each(
+    *each(
         _quoted,
         "<remove> {target} and (put | write | say) [in] {text}",
         "{target} replace [it | that] (with | by) {text}",
@@ -387,7 +383,7 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
     Way("<wish> {text:words} (there | here) [instead]", when=_of_what_is_selected),
     Way("(overwrite | replace) [it | that] (with | by) {text}", when=_of_what_is_selected),
     Way("(change | turn) [it | that] (to | into) {text}", when=_of_what_is_selected),
-    *_each(_quoted_and_few, "(exchange | switch) {target} (for | with) {text}"),
+    *each(_quoted_and_few, "(exchange | switch) {target} (for | with) {text}"),
     Way("turn {target} into {text}", when=_plain_and_few),
     Way("put {text:words} there [instead]", when=_of_what_is_selected),
     Way(
@@ -395,20 +391,20 @@ def _each(when: When, *patterns: str) -> tuple[Way, ...]:
         " (instead | in its place) [of (that | it | this | those | them)]",
         when=_of_what_is_selected,
     ),
-    *_each(
+    *each(
         _said_to_be_wrong,
         "{target} is (wrong | not right) i (meant | said | want | wanted) {text}",
         "{target} is (wrong | not right) it (should (be | say | read) | is | must be) {text}",
         "{target} is (wrong | not right) (make it | put | change it to) {text}",
     ),
-    *_each(
+    *each(
         _of_a_kind,
         "<change> {target} [in] {text}",
         "for {target} (put | write | say) {text}",
         "(put | write | say) {text:words} for {target}",
         "{text:words} (instead of | in place of | rather than) {target}",
     ),
-    *_each(
+    *each(
         _by_letters,
         "spell {target} [as] {text}",
         "{target} (is | should be | must be) (spelt | spelled) {text}",

@@ -195,7 +195,7 @@ def _placed(sitting: Sitting, word: str) -> Done:
     tray = sitting.tray
     assert tray is not None
     word = _known_form(sitting, word)
-    known = tray.known(sitting.letters_known, word)
+    known = tray.teaches(sitting.letters_known, word)
     bare = replace(sitting, tray=None, question=None, letters_known=known)
     if tray.place is None:
         at = bare.writing_place

@@ -13,9 +13,10 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.alike import kind_of, of_one_kind
-from nimble_lantern.core.targets.model import Crossing, Places, Unit
+from nimble_lantern.core.targets.model import Crossing, Places, Unit, Words
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.tabled import column_of, row_of
+from nimble_lantern.core.targets.words import places
 from nimble_lantern.core.writing.cardinals import cardinal
 
 P = ParamSpec("P")
@@ -122,6 +123,24 @@ def headed_by(sitting: Sitting, words: tuple[str, ...], unit: Unit = Unit.COLUMN
     if number is None:
         return Refusal(f"No {unit.value} is called “{' '.join(words)}”.")
     return Part(table, unit, [number])
+
+
+def two_headings(sitting: Sitting, one: object, other: object) -> bool:
+    """Whether two wordings are headings of this table, and the second stands nowhere else.
+
+    "Put fee before boat" is said of their columns then.
+    """
+    name, goal = (v.words if isinstance(v, Words) else v for v in (one, other))
+    if not isinstance(name, tuple) or not isinstance(goal, tuple) or not name or not goal:
+        return False
+    blocks = sitting.document.blocks
+    bare = goal[1:] if goal[0] == "the" else goal
+    cells = [blocks[r.start.block].cell for r in places(sitting.document, bare)] if bare else []
+    if not cells or any(cell is None or cell.row for cell in cells):
+        return False
+    table = here(sitting)
+    named = not isinstance(table, Refusal) and column_named(sitting, table, name) is not None
+    return named and not isinstance(headed_by(sitting, goal), Refusal)
 
 
 def heads_a_row(sitting: Sitting, parse: Parse) -> bool:

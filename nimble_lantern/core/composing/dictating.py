@@ -5,29 +5,20 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-from nimble_lantern.core.composing.placing import Wrote, manner_of, place_at, put
+from nimble_lantern.core.composing.placing import Wrote, manner_for, place_at, put
 from nimble_lantern.core.composing.replacing import replace_range
 from nimble_lantern.core.document.edits import (
     Edit,
     Splice,
 )
 from nimble_lantern.core.document.model import (
-    Kind,
     Piece,
     Position,
 )
 from nimble_lantern.core.lexicon.sentences import CONTINUES, NEEDS_COMMA
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.writing.capitals import starts_sentence
-from nimble_lantern.core.writing.cardinals import cardinal
 from nimble_lantern.core.writing.writer import write
-
-
-def _is_number(words: Sequence[str]) -> bool:
-    found = cardinal(words, 0)
-    whole = found is not None and found[1] == len(words)
-    return whole or len(words) == 1 and words[0].isdigit()
-
 
 LONG_PAUSE = 2.5
 """Seconds of silence after which a new utterance never goes on with the sentence before."""
@@ -70,10 +61,7 @@ def _composed(
 ) -> Wrote:
     at = sitting.insertion if sitting.insertion is not None else sitting.caret
     place = replace(place_at(sitting.document, at), capitals=sitting.capitals, continues=continues)
-    manner = manner_of(sitting, place.left)
-    if place.kind is Kind.CELL and manner.numbers == "editor" and _is_number(words):
-        # In a table, numbers stand in figures.
-        manner = replace(manner, numbers="digits")
+    manner = manner_for(sitting, place, words)
     written = write(words, place, manner, pauses)
     wrote = put(replace(sitting, selection=None, fresh=False), at, written, sitting.typing)
     after = replace(wrote.sitting, capitals=written.capitals, insertion=None)

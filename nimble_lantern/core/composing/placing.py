@@ -24,6 +24,7 @@ from nimble_lantern.core.document.model import (
 from nimble_lantern.core.origins import of_utterance
 from nimble_lantern.core.state import Marks, Sitting, WrittenChoice
 from nimble_lantern.core.writing.capitals import AsHeard
+from nimble_lantern.core.writing.cardinals import cardinal
 from nimble_lantern.core.writing.lexer import Manner
 from nimble_lantern.core.writing.masking import masked
 from nimble_lantern.core.writing.writer import Break, Place, Written
@@ -61,6 +62,20 @@ def manner_of(sitting: Sitting, left: str) -> Manner:
         tuple(left.lower().split()[-2:]),
         masked if settings.masking else None,
     )
+
+
+def manner_for(sitting: Sitting, place: Place, words: Sequence[str]) -> Manner:
+    """How these words are written at a place: in a table, numbers stand in figures."""
+    manner = manner_of(sitting, place.left)
+    if place.kind is Kind.CELL and manner.numbers == "editor" and _is_number(words):
+        return replace(manner, numbers="digits")
+    return manner
+
+
+def _is_number(words: Sequence[str]) -> bool:
+    found = cardinal(words, 0)
+    whole = found is not None and found[1] == len(words)
+    return whole or len(words) == 1 and words[0].isdigit()
 
 
 def put(sitting: Sitting, at: Position, written: Written, marks: Marks) -> Wrote:

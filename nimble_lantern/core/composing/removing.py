@@ -19,7 +19,7 @@ from nimble_lantern.core.document.model import (
     Position,
     Range,
 )
-from nimble_lantern.core.document.units import apart
+from nimble_lantern.core.document.units import disjoint
 from nimble_lantern.core.state import Sitting
 
 
@@ -43,7 +43,7 @@ def remove(sitting: Sitting, ranges: Iterable[Range], blocks: bool = False) -> S
     """Delete ranges and tidy the spaces; with `blocks`, whole blocks go with their text."""
     removals = (
         partial(_removal, r=r, blocks=blocks, caret=sitting.caret.block)
-        for r in reversed(apart(ranges))
+        for r in reversed(disjoint(ranges))
     )
     after = sitting.edited(in_turn(sitting.document, removals))
     return replace(after, that=(), selection=None, fresh=False)

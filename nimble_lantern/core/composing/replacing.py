@@ -9,6 +9,7 @@ from dataclasses import replace
 from nimble_lantern.core.composing.placing import (
     Wrote,
     choices_at,
+    manner_for,
     manner_of,
     place_at,
     put,
@@ -28,6 +29,7 @@ from nimble_lantern.core.document.model import (
     Position,
     Range,
 )
+from nimble_lantern.core.lexicon.closed import ARTICLES
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.state import Marks, Sitting
 from nimble_lantern.core.writing.capitals import AsHeard, AsItStands, capitalised, starts_sentence
@@ -35,8 +37,6 @@ from nimble_lantern.core.writing.lexer import mark_named
 from nimble_lantern.core.writing.spelling import behind_spelled, letter, spelled
 from nimble_lantern.core.writing.writer import Written, write
 
-_ARTICLES = ("the", "a", "an")
-_FIGURE = re.compile(r"[£$€−-]?\d")
 _ARTICLE = re.compile(r"\b(?:the|an?) $", re.I)
 
 
@@ -108,7 +108,7 @@ def replace_range(
         covering = (s for s in block.spans if s.start <= r.start.offset and s.end >= r.end.offset)
         marks = tuple((s.mark, s.value) for s in covering)
     place = place_at(sitting.document, r.start, r.end)
-    if len(words) > 1 and words[0] in _ARTICLES and (article := _ARTICLE.search(place.left)):
+    if len(words) > 1 and words[0] in ARTICLES and (article := _ARTICLE.search(place.left)):
         # The new article takes the old one's place: "replace the last cat with a dog".
         start = r.start.offset - len(article[0])
         r = Range(Position(r.start.block, start), r.end)
@@ -119,12 +119,9 @@ def replace_range(
     old = sitting.document.text(r)
     if old[:1].islower():
         place = replace(place, continues=True)  # a small letter stays one: in a list, say
-    manner = manner_of(sitting, place.left)
+    manner = manner_for(sitting, place, words)
     if exactly:
         manner = replace(manner, names=(AsItStands(words[0]),))
-    elif block.cell is not None and _FIGURE.match(old):
-        # What is reckoned with stays in figures.
-        manner = replace(manner, numbers="digits")
     if not exactly and _a_name(sitting.document, r) and _unknown(words):
         manner = replace(manner, names=(*manner.names, AsHeard((capitalised(words[0]),))))
     written = write(words, place, manner)

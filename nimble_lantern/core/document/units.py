@@ -78,7 +78,7 @@ def within(document: Document, unit: str, scope: Range) -> Iterator[Range]:
                 yield r
 
 
-def apart(ranges: Iterable[Range]) -> list[Range]:
+def disjoint(ranges: Iterable[Range]) -> list[Range]:
     """Ranges in the order of the text; those that overlap are one."""
     found: list[Range] = []
     for r in sorted(ranges):

@@ -46,6 +46,11 @@ class Way:
     when: When
 
 
+def each(when: When, *patterns: str) -> tuple[Way, ...]:
+    """Patterns that count at the same times."""
+    return tuple(Way(pattern, when) for pattern in patterns)
+
+
 @dataclass(frozen=True, slots=True)
 class Traits:
     """What is special about a command; `Catalogue.command` explains each."""

@@ -6,6 +6,7 @@ Language (1985), chapters 3 to 9; each set says what its words decide.
 
 from __future__ import annotations
 
+ARTICLES = ("the", "a", "an")
 ARTICLES_AND_OWNERS = frozenset("a an the every each another my your our their its".split())
 """After one a mark's name is the word: "came to a full stop"."""
 DETERMINERS = frozenset("the a an this that these those my our your his her their its".split())

@@ -51,7 +51,7 @@ def said_again(sitting: Sitting, hearing: Hearing | None, r: Range, words: Said)
     others = hearing.hypotheses[1:] if hearing is not None else ()
     for other in others:
         if other.words and plain(other.text) not in wrong:
-            return tuple(w.text for w in other.words)
+            return other.said
     return ()
 
 

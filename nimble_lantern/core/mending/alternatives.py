@@ -17,14 +17,14 @@ from rapidfuzz.distance import Levenshtein
 
 from nimble_lantern.core.document.edits import Edit, pin, unpin
 from nimble_lantern.core.document.model import Document, Range
-from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.lexicon.closed import ARTICLES, LITTLE
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.mending.forms import Form, figures_and_signs, spellings
 from nimble_lantern.core.mending.knowing import beside, in_place_of, same, spoken_words
 from nimble_lantern.core.mending.phones import distance, phones, sound_class, spoken
 from nimble_lantern.core.mending.vocabulary import common_words, words_of
 from nimble_lantern.core.origins import anchors_gone, utterance_at
-from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
+from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.writing.capitals import starts_sentence
@@ -123,11 +123,10 @@ def _corrected(sitting: Sitting, said: tuple[str, ...]) -> Iterator[tuple[str, .
 
 def _articles(said: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
     """The other articles: nothing of them is heard but that there is one."""
-    if said[:1] and said[0] in _ARTICLES and len(said) == 1:
-        yield from ((article,) for article in _ARTICLES)
+    if len(said) == 1 and said[0] in ARTICLES:
+        yield from ((article,) for article in ARTICLES)
 
 
-_ARTICLES = ("the", "a", "an")
 REJECTED = "rejected"
 
 
@@ -162,7 +161,7 @@ def _heard(sitting: Sitting, r: Range, said: tuple[str, ...]) -> Iterator[tuple[
     hearing = dict(sitting.hearings).get(number) if number is not None else None
     if hearing is None or not hearing.hypotheses or not said:
         return
-    best = tuple(w.text for w in hearing.hypotheses[0].words)
+    best = hearing.hypotheses[0].said
     before = _written_before(sitting.document, r, number or 0)
     at, size = _where(best, said, before), len(said)
     for lesson in sitting.lessons if at is None else ():
@@ -186,14 +185,10 @@ def _others(hearing: Hearing) -> Iterator[tuple[float, list[tuple[str, ...]]]]:
 
     The command grammar turns every sound into some command.
     """
-    yield 1.0, [_said(h) for h in hearing.hypotheses[1:]]
-    evidence = [_said(hearing.evidence)] if hearing.evidence is not None else []
+    yield 1.0, [h.said for h in hearing.hypotheses[1:]]
+    evidence = [hearing.evidence.said] if hearing.evidence is not None else []
     yield 1.0, [*evidence, *hearing.also]
-    yield _A_COMMAND, [_said(command) for command in hearing.commands]
-
-
-def _said(hypothesis: Hypothesis) -> tuple[str, ...]:
-    return tuple(w.text for w in hypothesis.words)
+    yield _A_COMMAND, [command.said for command in hearing.commands]
 
 
 def _written_before(document: Document, r: Range, number: int) -> int:

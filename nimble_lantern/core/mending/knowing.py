@@ -94,14 +94,14 @@ def is_name(sitting: Sitting, words: Sequence[str]) -> bool:
 def allowed(sitting: Sitting, hearing: Hearing, words: Sequence[str]) -> tuple[str, ...]:
     """The words with each forbidden one as another hypothesis has it, where one has."""
     book = sitting.word_book
-    best = tuple(w.text for w in hearing.hypotheses[0].words) if hearing.hypotheses else ()
+    best = hearing.hypotheses[0].said if hearing.hypotheses else ()
     made = tuple(words)
     if not book.forbids_any or best != made:
         return made
     for other in hearing.hypotheses[1:]:
         if not _forbidden_in(sitting, made):
             break
-        said = tuple(w.text for w in other.words)
+        said = other.said
         for start, end in reversed(list(_forbidden_in(sitting, made))):
             instead = in_place_of(made, said, start, end)
             if instead and not book.forbids(instead):

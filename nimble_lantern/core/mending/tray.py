@@ -107,7 +107,7 @@ class Tray:
         """The letters as they were heard, to be decided by one's own words and all others."""
         return Spelling(self.letters, self.might, own, known)
 
-    def known(self, before: Counted, word: str) -> Counted:
+    def teaches(self, before: Counted, word: str) -> Counted:
         """What is known of one's letters when this word is what was spelled.
 
         A word that has other letters besides tells only of those that it has in the same places,
@@ -154,7 +154,7 @@ def letters_heard(words: Sequence[str], might: Sequence[Might]) -> tuple[Might, 
 def letters_told(words: Sequence[str]) -> str:
     """The letters of which something is said: also as a dictation has them, "any" for "an e"."""
     words = tuple(words)
-    if len(words) > 1 and words[0] in ("n", "in", "on", "and", "ten"):
+    if len(words) > 1 and words[0] in _AN:
         # "An s" is heard as "n s".
         text = letters_of(words[1:])
         if len(text) == 1 and text.lower() in _AFTER_AN:
@@ -165,6 +165,8 @@ def letters_told(words: Sequence[str]) -> str:
     return ""
 
 
+_AN = ("n", "in", "on", "and", "ten")
+"""What "an" is heard as before a letter."""
 _AFTER_AN = frozenset("aefhilmnorsx")
 """Letters whose names begin with a vowel."""
 

@@ -134,7 +134,7 @@ def _heard_command(
     if hearing.evidence is None or not hearing.hypotheses:
         return ours.words, _believed(ours)
     best = hearing.hypotheses[0]
-    words = tuple(w.text for w in best.words)
+    words = best.said
     fit = hearing.fits[ours.index] if ours.index < len(hearing.fits) else 0.0
     belief = ours.belief + max(_FIT_RANGE[0], min(_FIT_RANGE[1], fit))
     theirs = reader.judge(sitting, words, whole=True)
@@ -259,7 +259,7 @@ def _dictated_alike(
     """
     free = bool(free_words(verdict))
     for rank, hypothesis in enumerate(dictated):
-        words = tuple(w.text for w in hypothesis.words)
+        words = hypothesis.said
         if not (free or rank == 0 and _within(words, command)):
             continue
         found = reader.judge(sitting, words, whole=True)
@@ -294,7 +294,7 @@ def likeliest(
         behind = max(commands[0].score - command.score, rank * _A_RANK)
         if behind > _FARTHEST:
             continue
-        words = tuple(w.text for w in command.words)
+        words = command.said
         meant = taken_for(sitting.learned, words) or words
         verdict = reader.judge(sitting, meant, whole=True)
         if verdict.kind is Judged.COMMAND:
@@ -333,7 +333,7 @@ def features(
     free words or none, and how much of the dictation is said over from the page: the less, the more
     of the command's verb was heard.
     """
-    said = tuple(w.text for w in dictated.words)
+    said = dictated.said
     return (
         1.0,
         max(_LEAST_MARGIN, min(_MOST_MARGIN, margin)),
@@ -423,7 +423,7 @@ def _dictated_into(
     The grammar knows few words besides those in view; it knows when they were spoken.  Words that
     stand on the page in the same order are believed as the grammar heard them.
     """
-    words = tuple(w.text for w in command.words)
+    words = command.said
     text = free_words(verdict)
     at = _where(words, text)
     if not text or at is None:
@@ -441,7 +441,7 @@ def _dictated_into(
 
 def _ways(command: Hypothesis) -> Iterator[tuple[str, ...]]:
     """A command's words, and without little ones at its end: a breath is taken for a word."""
-    words = tuple(w.text for w in command.words)
+    words = command.said
     yield words
     while len(words) > 1 and words[-1] in LITTLE:
         words = words[:-1]

@@ -33,8 +33,12 @@ class Hypothesis:
     score: float = 0.0
 
     @property
+    def said(self) -> tuple[str, ...]:
+        return tuple(w.text for w in self.words)
+
+    @property
     def text(self) -> str:
-        return " ".join(w.text for w in self.words)
+        return " ".join(self.said)
 
     def phrases(self) -> tuple[tuple[str, ...], ...]:
         """The words, cut at the pauses."""

@@ -14,7 +14,7 @@ from nimble_lantern.core.mending.letters import Spelling
 from nimble_lantern.core.mending.tray import as_named, letters_of
 from nimble_lantern.core.mending.vocabulary import common_words
 from nimble_lantern.core.reading import reader
-from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
+from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.writing.spelling import letter
 
@@ -41,8 +41,8 @@ Said = tuple[str, ...]
 
 def spelling_heard(sitting: Sitting, hearing: Hearing) -> Said:
     """The words of the likeliest hypothesis: something said of the letters, or letters."""
-    dictated = [_words(h) for h in hearing.hypotheses] if hearing.evidence else []
-    best = _words(hearing.commands[0]) if hearing.commands else ()
+    dictated = [h.said for h in hearing.hypotheses] if hearing.evidence else []
+    best = hearing.commands[0].said if hearing.commands else ()
     spelled = bool(best) and bool(letters_of(best))
     names = spelled and all(w in ALPHABET for w in best)
     # A dictation takes a lone letter for a word that is like it, as "no" for "o".
@@ -77,14 +77,10 @@ def spelling_heard(sitting: Sitting, hearing: Hearing) -> Said:
     return max(enumerate(guesses), key=worth)[1]
 
 
-def _words(hypothesis: Hypothesis) -> Said:
-    return tuple(w.text for w in hypothesis.words)
-
-
 def _near_the_best(hearing: Hearing) -> Iterator[Said]:
     for command in hearing.commands:
         if hearing.commands[0].score - command.score <= _FARTHEST:
-            yield _words(command)
+            yield command.said
 
 
 def _of_the_letters(sitting: Sitting, words: Sequence[str]) -> bool:

@@ -74,6 +74,25 @@ def blanks_in(text: str) -> Iterator[Blank]:
         yield Blank(found.start(), found.end(), name, choices, part)
 
 
+def choices_of(words: Sequence[str]) -> list[str]:
+    """Choices with "or" between them; without, each word is one."""
+    if "or" not in words:
+        return list(words)
+    found: list[str] = []
+    current: list[str] = []
+    for word in (*words, "or"):
+        if word in ("or", "comma"):
+            if current:
+                found.append(" ".join(current))
+            current = []
+        else:
+            current.append(word)
+    if len(found) == 2 and len(found[0].split()) > 1 and len(found[1].split()) == 1:
+        # "Monday tuesday or friday": the words before "or" are one each.
+        return [*found[0].split(), found[1]]
+    return found
+
+
 def named(passages: Iterable[Passage], name: str) -> Passage:
     """The passage of a name; there is one."""
     return next(p for p in passages if p.name == name)

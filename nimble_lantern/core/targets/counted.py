@@ -158,7 +158,7 @@ def _lines(target: Units, view: View) -> Answer:
         case _:
             found = [r for n in range(1, layout.count + 1) if (r := layout.line(n))]
             # In a table, a line has what stands side by side: one in each cell.
-            return Places(tuple(units.apart(found)))
+            return Places(tuple(units.disjoint(found)))
     a, b = layout.line(first), layout.line(last)
     if not a or not b:
         return no_such(target, layout.count)

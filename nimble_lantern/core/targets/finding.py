@@ -106,7 +106,7 @@ def pick_out(target: Units, found: Sequence[Range]) -> list[Range]:
     n, count = target.n, target.count
     match target.order:
         case Order.EVERY:
-            return units.apart(found)  # sections hold sections
+            return units.disjoint(found)  # sections hold sections
         case Order.NTH:
             chosen = found[n - 1 : n - 1 + count] if n > 0 else []
             chosen = chosen if len(chosen) == count else []

@@ -260,10 +260,14 @@ def as_things(value: object) -> bool:
 
 def of_a_grid(value: object) -> bool:
     """Whether a target is rows or columns of a table: those go and move as such."""
-    if isinstance(value, Tabled):
-        return not value.below
-    grid = Units | Holding | Beside
-    return isinstance(value, grid) and value.unit in (Unit.ROW, Unit.COLUMN)
+    if isinstance(value, Tabled) and value.below:
+        return False
+    return unit_named(value) in (Unit.ROW, Unit.COLUMN)
+
+
+def unit_named(value: object) -> Unit | None:
+    """Of which unit a target is, where it names one: "the last row", "the column about boats"."""
+    return value.unit if isinstance(value, Units | Tabled | Holding | Beside) else None
 
 
 @dataclass(frozen=True, slots=True)

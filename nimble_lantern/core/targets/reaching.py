@@ -6,13 +6,7 @@ from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.targets.cells import next_column
-from nimble_lantern.core.targets.finding import (
-    Answer,
-    View,
-    all_within,
-    find,
-    finds,
-)
+from nimble_lantern.core.targets.finding import Answer, View, all_within, find, finds
 from nimble_lantern.core.targets.model import (
     Beside,
     Beyond,
@@ -112,7 +106,7 @@ def _both(target: Both, view: View, near: bool) -> Answer:
         if answer.ask:
             return Refusal("Those words stand in several places.", "", "Say them one by one.")
     assert isinstance(first, Places) and isinstance(second, Places)
-    return Places(tuple(units.apart((*first.ranges, *second.ranges))))
+    return Places(tuple(units.disjoint((*first.ranges, *second.ranges))))
 
 
 @finds(Beside)

@@ -148,8 +148,8 @@ class LettersKnown(unittest.TestCase):
 
     def test_a_word_tells_of_the_letters_that_it_has_in_the_same_places(self) -> None:
         tray = Tray().more("bllt", (*heard("b"), L_OR_R, L_OR_R, *heard("t")))
-        self.assertEqual(tray.known((), "boat"), counted((), tray.might, "boat"))
-        self.assertEqual(tray.known((), "bt"), (("b", "b", 1), ("t", "t", 1)))
+        self.assertEqual(tray.teaches((), "boat"), counted((), tray.might, "boat"))
+        self.assertEqual(tray.teaches((), "bt"), (("b", "b", 1), ("t", "t", 1)))
 
     def test_those_taken_for_others_are_told_the_oftenest_first(self) -> None:
         known = (("k", "e", 2), ("l", "l", 9), ("l", "o", 3))
