@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import time
 import unittest
+from multiprocessing.connection import Connection
 from unittest import mock
 
 from nimble_lantern.core.errors import BadInput
@@ -17,6 +18,17 @@ from tests.engines.test_builtin import LINES, SoundCase, utterances
 
 def soon(seconds: float = 30.0) -> float:
     return time.monotonic() + seconds
+
+
+def _made_ready_slowly(connection: Connection, _kind: str) -> None:
+    """A process that takes as long to be made ready as it is told, and hears at once."""
+    while True:
+        match connection.recv():
+            case ("page", request, seconds):
+                time.sleep(seconds)
+                connection.send(("ready", request))
+            case ("end", request):
+                connection.send(("done", request, "heard"))
 
 
 class Answers(SoundCase):
@@ -48,15 +60,31 @@ class Answers(SoundCase):
         found = worker.result(soon())
         self.assertNotIn("island", found.hypotheses[0].text)
 
-    def test_the_first_utterance_waits_until_its_decoders_are_ready(self) -> None:
+    def test_an_utterance_waits_until_its_decoders_are_ready(self) -> None:
+        worker = Worker("dictation", _made_ready_slowly)
+        self.addCleanup(worker.close)
+        worker.prepare("page", 3.0)
+        worker.start()
+        worker.ask_end()
+        began = time.monotonic()
+        worker.until_ready(soon())
+        self.assertGreater(time.monotonic() - began, 1.0)
+        self.assertEqual(worker.result(soon(5.0)), "heard")
+
+    def test_what_was_heard_as_it_came_must_do_where_hearing_it_once_more_takes_too_long(
+        self,
+    ) -> None:
         engine = BuiltIn()
         self.addCleanup(engine.close)
-        with mock.patch("nimble_lantern.engines.builtin.recogniser.PATIENCE_SECONDS", 0.0):
-            self.assertIn("island", engine.hear(self.spoken[0], self.scene).text)
+        engine.begin(self.scene)
+        engine.sound(self.spoken[0])
+        with mock.patch.object(engine.command, "ask_whole"):  # never answered
+            hearing = engine.end()
+        self.assertIn("island", hearing.text)
+        self.assertEqual(hearing.doubt, "")
 
     def test_what_takes_too_long_is_given_up_and_shown_as_unclear(self) -> None:
         self.engine.look(self.scene)
-        self.engine._ready = 0.0
         with mock.patch("nimble_lantern.engines.builtin.recogniser.PATIENCE_SECONDS", -60.0):
             hearing = self.engine.hear(self.spoken[0], self.scene)
         self.assertEqual(hearing.doubt, TOO_SLOW)

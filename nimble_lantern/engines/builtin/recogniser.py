@@ -44,11 +44,12 @@ from nimble_lantern.engines.pcm import RATE
 SOURCE = "built-in"
 PATIENCE_SECONDS = 3.0
 """How long after its end an utterance may take: noise that is taken for speech takes for ever."""
-FIRST_SECONDS = 20.0
-"""How long the first utterance may take besides: its decoders are still being made ready."""
+_READY_SECONDS = 20.0
+"""How long the decoders may be made ready besides, at a start or for another page."""
 TOO_SLOW = "it took too long to make out"
-_COST = 0.6
-"""Seconds that a second of sound takes to be heard once more, on a slow machine."""
+_COST, _MOST_SLOW, _FORGETS = 0.6, 3.0, 0.9
+"""Seconds that a second of sound takes to be heard once more, as long as that was never timed; by
+how much the patience may grow where it takes more; and what is left of a cost nobody could pay."""
 MOST_WORDS_IN_VIEW = 400
 _FREE_WORDS = 300
 _DATES = tuple(w.lower() for w in (*day_name, *month_name) if w)
@@ -232,7 +233,7 @@ class BuiltIn:
         self._scene: Scene | None = None
         self._kept: list[bytes] = []  # the sound of the utterance
         self._began = 0.0
-        self._ready = 0.0  # by when the decoders are ready for what they hear first
+        self._cost = _COST
 
     def look(self, scene: Scene) -> None:
         """Listen for what this scene allows, from the next utterance on."""
@@ -240,15 +241,13 @@ class BuiltIn:
         if self._scene is not None and known == replace(self._scene, beside=False):
             self._scene = scene
             return
-        first, self._scene = self._scene is None, scene
+        self._scene = scene
         if scene.resting:
             self.command.prepare("rest")
             return
         net = grammar_for(scene)
         self.command.prepare("grammar", net.arcs, net.start, net.final, net.weights)
         self.dictation.prepare("page", said_in(scene))
-        if first:
-            self._ready = time.monotonic() + FIRST_SECONDS
 
     def hear(self, sound: bytes, scene: Scene) -> Hearing:
         with self.lock:
@@ -283,7 +282,7 @@ class BuiltIn:
         self.command.drop()
 
     def end(self) -> Hearing:
-        """The hearing; what takes longer than PATIENCE_SECONDS to make out is given up."""
+        """The hearing; what takes much longer than PATIENCE_SECONDS to make out is given up."""
         if self._reading:
             return self._bounded(self._ended_over_reading)
         self.command.ask_end()
@@ -307,9 +306,11 @@ class BuiltIn:
         Sound that came faster than it was spoken, as after a lost connection, may take as long as
         it was spoken.
         """
+        for worker in (self.command, self.dictation):
+            worker.until_ready(time.monotonic() + _READY_SECONDS)
         spoken = sum(map(len, self._kept)) / 2 / RATE
-        due = max(time.monotonic(), self._began + spoken) + PATIENCE_SECONDS
-        due, self._ready = max(due, self._ready), 0.0
+        slow = min(_MOST_SLOW, max(1.0, self._cost / _COST))
+        due = max(time.monotonic(), self._began + spoken) + PATIENCE_SECONDS * slow
         try:
             return find(due)
         except TooSlow:
@@ -344,9 +345,28 @@ class BuiltIn:
         # Letters are too short to tell the mean of a voice.
         known = text.voice_known and command.voice_known or self._beside or self._spelling
         sound = b"".join(self._kept)
-        if not known and time.monotonic() + len(sound) / 2 / RATE * _COST < due:
-            return self._whole(sound, due)
+        seconds = len(sound) / 2 / RATE
+        if not known:
+            if time.monotonic() + seconds * self._cost < due:
+                text, command = self._once_more(sound, due) or (text, command)
+            else:
+                self._cost *= _FORGETS
         return self._hearing(text, command, due)
+
+    def _once_more(self, sound: bytes, due: float) -> tuple[Decoded, Decoded] | None:
+        """The whole heard at once; nothing if that takes too long: what is known must do."""
+        begun = time.monotonic()
+        self.command.ask_whole(sound)
+        self.dictation.ask_whole(sound)
+        try:
+            return self.dictation.result(due), self.command.result(due)
+        except TooSlow:
+            self.dictation.give_up()
+            self.command.give_up()
+            return None
+        finally:
+            took = (time.monotonic() - begun) / (len(sound) / 2 / RATE)
+            self._cost = (self._cost + took) / 2
 
     def _whole(self, sound: bytes, due: float) -> Hearing:
         self.command.ask_whole(sound)

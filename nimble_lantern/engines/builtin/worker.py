@@ -11,6 +11,7 @@ import threading
 import time
 from collections import deque
 from collections.abc import Callable, Sequence
+from contextlib import suppress
 from itertools import count
 from multiprocessing.connection import Connection
 from typing import Any
@@ -83,34 +84,33 @@ def serve(connection: Connection, kind: str) -> None:
     """The process: messages in, results and partial texts out, until the pipe closes."""
     decoder = CommandDecoder() if kind == "command" else DictationDecoder()
     said, number = "", 0
-    while True:
-        try:
-            message = connection.recv()
-        except (EOFError, OSError, KeyboardInterrupt):
-            return
-        match message:
-            case ("start", n):
-                decoder.start()
-                said, number = "", n
-            case ("sound", sound):
-                decoder.sound(sound)
-                if kind == "dictation" and not connection.poll() and decoder.partial() != said:
-                    said = decoder.partial()
-                    connection.send(("partial", number, said))
-            case ("drop",):
-                decoder.drop()
-            case ("end", request):
-                connection.send(("done", request, decoder.end()))
-            case ("whole", request, sound):
-                connection.send(("done", request, decoder.whole(sound)))
-            case ("alternatives", request):
-                assert isinstance(decoder, CommandDecoder)
-                connection.send(("done", request, decoder.alternatives()))
-            case ("letters", request, sound, spans):
-                assert isinstance(decoder, CommandDecoder)
-                connection.send(("done", request, decoder.letters(sound, spans)))
-            case ("grammar" | "rest" | "page" as name, *rest):
-                getattr(decoder, name)(*rest)
+    # The near end may be gone while an answer is made: then nobody is left to tell.
+    with suppress(EOFError, OSError, KeyboardInterrupt):
+        while True:
+            match connection.recv():
+                case ("start", n):
+                    decoder.start()
+                    said, number = "", n
+                case ("sound", sound):
+                    decoder.sound(sound)
+                    if kind == "dictation" and not connection.poll() and decoder.partial() != said:
+                        said = decoder.partial()
+                        connection.send(("partial", number, said))
+                case ("drop",):
+                    decoder.drop()
+                case ("end", request):
+                    connection.send(("done", request, decoder.end()))
+                case ("whole", request, sound):
+                    connection.send(("done", request, decoder.whole(sound)))
+                case ("alternatives", request):
+                    assert isinstance(decoder, CommandDecoder)
+                    connection.send(("done", request, decoder.alternatives()))
+                case ("letters", request, sound, spans):
+                    assert isinstance(decoder, CommandDecoder)
+                    connection.send(("done", request, decoder.letters(sound, spans)))
+                case ("grammar" | "rest" | "page" as name, request, *rest):
+                    getattr(decoder, name)(*rest)
+                    connection.send(("ready", request))
 
 
 class Worker:
@@ -121,6 +121,7 @@ class Worker:
         self._partial, self._number = "", 0  # of the utterance
         self.restarts = 0
         self._prepared: Message | None = None
+        self._ready = True
         self._kept: list[bytes] = []
         self._started = False
         self._requests = count(1)
@@ -146,6 +147,7 @@ class Worker:
         self._given_up = None
         self._open()
         if self._prepared:
+            self._ready = False
             self._outbox.put(self._prepared)
         if self._started:
             self._outbox.put(("start", self._number))
@@ -163,9 +165,10 @@ class Worker:
 
     def prepare(self, *what: Any) -> None:
         """Between utterances: a grammar, the texts of a page, or rest; kept for a new process."""
-        self._prepared = what
+        name, *rest = what
+        self._prepared, self._ready = (name, next(self._requests), *rest), False
         self._unstick()
-        self._send(*what)
+        self._send(*self._prepared)
 
     def start(self) -> None:
         self._kept, self._started, self._asked, self._partial = [], True, None, ""
@@ -218,12 +221,22 @@ class Worker:
         match message:
             case ("partial", number, text) if number == self._number:
                 self._partial = str(text)
+            case ("ready", request) if self._prepared and request == self._prepared[1]:
+                self._ready = True
             case ("done", request, found):
                 if self._given_up and request == self._given_up[0]:
                     self._given_up = None
                 if self._asked and request == self._asked[1]:
                     return found
         return None
+
+    def until_ready(self, due: float) -> None:
+        """Wait for what was prepared, until `due` at most; a process that died is found later."""
+        try:
+            while not self._ready and self._near.poll(max(0.0, due - time.monotonic())):
+                self._told(self._near.recv())
+        except (EOFError, OSError):
+            return
 
     def ask_end(self) -> None:
         self._ask("end")

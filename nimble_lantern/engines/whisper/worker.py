@@ -150,8 +150,9 @@ def serve(connection: Connection, folder: str) -> None:
         except (EOFError, OSError, KeyboardInterrupt):
             return
         match message:
-            case ("names", names):
+            case ("names", request, names):
                 growing.names = tuple(names)
+                connection.send(("ready", request))
             case ("start", n):
                 growing.start(n)
                 started = True
