@@ -52,6 +52,17 @@ class Alternatives(DeskCase):
         self.assertEqual(self.of("the")[:2], ["a", "an"])
         self.assertNotIn("the", self.of("the"))
 
+    def test_what_sounds_just_the_same_or_only_ends_otherwise_is_offered(self) -> None:
+        pairs = "key quay, turn turned, thank thanked, close closed, carry carried, steps step"
+        for written, meant in (pair.split() for pair in pairs.split(", ")):
+            with self.subTest(written):
+                self.desk("").hears(f"we {written} it")
+                self.assertIn(meant, self.of(written))
+
+    def test_what_was_heard_beside_the_place_comes_after_what_sounds_like_it(self) -> None:
+        self.desk("").hears("the stair is old | the paragraph is old | the stare is old")
+        self.assertLess(self.of("stair").index("stare"), self.of("stair").index("paragraph"))
+
     def test_a_stretch_of_another_length_is_found_by_its_neighbours(self) -> None:
         self.desk("").hears("pay a tension to the tide | pay attention to the tide")
         self.assertEqual(self.of("a tension")[0], "attention")

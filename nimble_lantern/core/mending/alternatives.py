@@ -21,7 +21,7 @@ from nimble_lantern.core.lexicon.closed import ARTICLES, LITTLE
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.mending.forms import Form, figures_and_signs, spellings
 from nimble_lantern.core.mending.knowing import beside, in_place_of, same, spoken_words
-from nimble_lantern.core.mending.phones import distance, phones, sound_class, spoken
+from nimble_lantern.core.mending.phones import Phones, distance, phones, sound_class, spoken
 from nimble_lantern.core.mending.vocabulary import common_words, words_of
 from nimble_lantern.core.origins import anchors_gone, utterance_at
 from nimble_lantern.core.reading.hearing import Hearing
@@ -37,6 +37,8 @@ _FUSED = 1.0
 """Added to the ranks at which engines have some words; less counts the first of each for more.
 Reciprocal rank fusion, after Cormack, Clarke and Buettcher, 2009.
 """
+_LEAST_LIKE = 0.05
+"""What a hypothesis counts that does not sound like what it stands for at all."""
 _A_COMMAND = 0.2
 """What the words of a command count beside those of a dictation, where text was heard."""
 _SHAPES = 2
@@ -65,6 +67,11 @@ _FITS = 1.5
 _A_NAME = 6.0
 """What a name of several words is worth that is known here."""
 _FARTHEST_NAME, _NAMES_DIFFER, _PHONES_OF_A_WORD = 0.4, 5, 5
+_SAME_SOUND, _INFLECTED = 2.5, 2.0
+"""What it is worth that words sound just the same; or that one is a form of the other: its ending
+is what is heard worst."""
+_ENDINGS = frozenset(("s", "es", "ies", "d", "ed", "ied", "ing", "n", "en", "er", "ly"))
+_SHORTEST_STEM = 3
 _A_PAIR = 5.0
 """What two words for one cost: a recogniser seldom makes one word of two."""
 
@@ -177,7 +184,14 @@ def _heard(sitting: Sitting, r: Range, said: tuple[str, ...]) -> Iterator[tuple[
             words = in_place_of(best, other, at, at + size)
             if words and len(words) <= size + _MOST_MORE:
                 worth[words] = worth.get(words, 0.0) + weight / (_FUSED + rank)
-    yield from sorted(worth, key=lambda words: -worth[words])
+    own = spoken(said)
+    near = {words: worth[words] * _likeness(own, spoken(words)) for words in worth}
+    yield from sorted(near, key=lambda words: -near[words])
+
+
+def _likeness(some: Phones, other: Phones) -> float:
+    """How alike two wordings sound, from near 0 to 1: other words were heard beside the place."""
+    return max(_LEAST_LIKE, 1 - distance(some, other) / max(1, len(some), len(other)))
 
 
 def _others(hearing: Hearing) -> Iterator[tuple[float, list[tuple[str, ...]]]]:
@@ -287,10 +301,23 @@ def _sounding(said: tuple[str, ...], here: Set[str]) -> dict[tuple[str, ...], fl
     scored: dict[tuple[str, ...], float] = {}
     for words in {*likely, *((word,) for word in homophones)}:
         far = distance(own, spoken(words))
+        worth = rough[words] + _SAME_SOUND * (far == 0)
         if len(words) == 1:
             far = min(far, _apart(letters, phrase_key(words[0])))
-        scored[words] = rough[words] - _A_SOUND * far
+            worth += _INFLECTED * _one_inflects(text, words[0])
+        scored[words] = worth - _A_SOUND * far
     return scored
+
+
+def _one_inflects(word: str, other: str) -> bool:
+    """Whether one of two words is the other with an ending."""
+    stem, longer = sorted((word, other), key=len)
+    if len(stem) < _SHORTEST_STEM:
+        return False
+    if stem[-1] in "ey" and not longer.startswith(stem):
+        stem = stem[:-1]
+    ending = longer.removeprefix(stem)
+    return ending != longer and bool({ending, ending.removeprefix(stem[-1])} & _ENDINGS)
 
 
 def _apart(key: str, other: str) -> float:
