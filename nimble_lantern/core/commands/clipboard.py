@@ -285,11 +285,21 @@ def move(
     return Done(wrote.sitting, f"moved {quoted(wrote.text)}")
 
 
+def _a_part(sitting: Sitting, parse: Parse) -> bool:
+    return of_the_page(parse.args.get("target"))
+
+
 @command(
     "copy {target} {side:beside} {place:target}",
     "copy {target} to the {edge:docedge}",
     "put a copy of {target} at the {edge:docedge}",
     "put a copy of {target} {side:beside} {place:target}",
+    Way("(repeat | duplicate) {target} at the {edge:docedge}", when=_a_part),
+    Way(
+        "(have | put | show | <wish>) {target} at the {edge:docedge} (as well | too | also)",
+        when=_a_part,
+    ),
+    Way("(repeat | duplicate) {target} {side:beside} {place:target}", when=_a_part),
     example="copy the last sentence after the first sentence",
     group="revising",
 )
@@ -306,10 +316,6 @@ def copy_to(
     pieces = sitting.document.pieces(target.first)
     wrote = paste_at(sitting, at, pieces, target.unit in _WHOLE)
     return Done(wrote.sitting, f"copied {quoted(wrote.text)}")
-
-
-def _a_part(sitting: Sitting, parse: Parse) -> bool:
-    return of_the_page(parse.args.get("target"))
 
 
 @command(

@@ -113,7 +113,8 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
         Way(pattern, when=_item_by_words)
         for pattern in (
             "(cross | tick | take | strike | scratch | score) {target} off [the list]",
-            "{target} (can | could | should) (go | come) off the list",
+            "(cross | tick | strike | scratch | score) off {target}",
+            "{target} (can | could | should) (go | come) off [the list]",
             "(we | i) (do not | don't) need {target} (any more | on the list | any more on the"
             " list | on the list any more)",
             "{target} is (done | finished) (<remove> | <discard>) it",

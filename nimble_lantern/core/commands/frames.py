@@ -20,7 +20,7 @@ def made(adjective: str, stated: bool = True) -> tuple[str, ...]:
 def told(adjective: str) -> tuple[str, ...]:
     """It is said of a target how it should be: "the title should be bold"."""
     return (
-        f"{{target}} <shall> [(just | only)] be [<into>] {adjective}",
+        f"{{target}} <shall> [(just | only)] (be | stand out) [<into>] {adjective}",
         f"(can | could | may | might | let | have) {{target}} be [<into>] {adjective}",
         f"(make it so | make sure | see to it | see) [that] {{target}} is [<into>] {adjective}",
         f"{{target}} (goes | should go) <into> {adjective}",

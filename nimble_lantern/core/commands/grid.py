@@ -78,6 +78,7 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     "(add | put in) {words} as a [new] column",
     "(give | let) <the_table> [have] (a | another | one more | an extra) {grid} [{ended}]",
     Way("<one_more> {grid:a_row} {side} [the] {words} [row]", when=heads_a_row),
+    "<one_more> {grid:row_or_line} (to | in | on) <the_table>",
     Way(
         "<adding> (a | another) [new] {grid:row_or_line} (to | in) (the | this) table"
         " {side} [the] {words} [row]",
@@ -236,7 +237,12 @@ def _two_headings(sitting: Sitting, parse: Parse) -> bool:
     "{target:grid_part} (goes | belongs | <shall> (come | go | be)) {steps:ending}",
     "{target:row_named} <shall> be {steps:first_row}",
     "(<shift> | <set_down>) {target:row_named} {steps:ending_of_table}",
-    Way("[<shift>] {target:grid_part} {side} [the] {words}", when=heads_a_column),
+    Way("[(<shift> | <set_down>)] {target:grid_part} {side} [the] {words}", when=heads_a_column),
+    Way(
+        "[the] {name:words} (goes | belongs | <shall> (come | go | be | stand)) {side} [the]"
+        " {words} [column]",
+        when=_two_headings,
+    ),
     heard=0,
     example="move row two up",
     group="format",
@@ -377,7 +383,13 @@ def _headed(sitting: Sitting, header: bool) -> Done | Refusal:
     "sort (the | this) table [{falling}]",
     Way("(put | get | list | arrange) [the] {words} (in | into) {falling}", when=heads_a_column),
     Way("(put | get | list | arrange) [the] {words} {falling}", when=heads_a_column),
-    Way("{falling:extreme} {words} [(number | figure)] first", when=heads_a_column),
+    Way(
+        "{falling:extreme} [(number | amount | count) of] {words} [(number | figure)] first",
+        when=heads_a_column,
+    ),
+    Way(
+        "(put | set) (the | this) (table | rows) in {words} order [{falling}]", when=heads_a_column
+    ),
     Way("[the] {words} [column] in order [{falling}]", when=heads_a_column),
     Way(
         "<wish> (the | this) (table | rows) (sorted | ordered | in order) [by | of] [the] {words}"

@@ -138,6 +138,7 @@ def _on_the_page(sitting: Sitting, parse: Parse) -> bool:
     "(say | note | write | remark | put | scribble | jot) in the margin"
     " (of | at | beside | by | next to) {target} {text:words}",
     Way("(remind me | remember) (at | on) {target} to {text:words}", when=_on_the_page),
+    Way("remind me to {text:words} (at | on | beside | by) {target}", when=_on_the_page),
     "annotate {target} [with] {text:words}",
     "add the note {text:words} to {target}",
     "put {text:words} in the margin (at | of | by | beside | next to) {target}",

@@ -173,7 +173,9 @@ def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
         "(keep | save | store | remember) ({target} | the selection)"
         " (for (later | next time | another time | again) | so [that] i can use it (again | later))"
         " (as | [and] call it | under the name [of] | called) {text:words}",
-        "(keep | save | store | remember) {target} under the name [of] {text:words}",
+        "(keep | save | store | remember) {target} (as | under [the name [of]]) {text:words}",
+        "(i want to | i'll | i will | i would like to) (reuse | re use) {target} [and] (call it |"
+        " keep it as | save it as) {text:words}",
         "(i want to | i'll | i will | i may | i might) (use | need) {target} again [so | and]"
         " (call it | keep it as | save it as) {text:words}",
     ),

@@ -59,7 +59,8 @@ def _of_a_kind(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _much_alike(sitting: Sitting, parse: Parse) -> bool:
-    """ "Make second song last song": of one kind, or as many words of which some are the same."""
+    """ "Make second song last song": of one kind, or as many words of which some are the same;
+    or the same with a word or two more, as "steep should be very steep"."""
     old, new = _said(parse)
     new = _bare(new)
     counted = kind_of(old) == "number" and len(old) > 1 and old[-1:] != new[-1:]
@@ -67,7 +68,31 @@ def _much_alike(sitting: Sitting, parse: Parse) -> bool:
         # "The two men should be one" is a wish of the letter's.
         return False
     alike = 1 < len(old) == len(new) and bool(set(old) & set(new))
-    return of_one_kind(old, new) or alike
+    more = _with_more(old, new) and not as_things(parse.args.get("target"))
+    return of_one_kind(old, new) or alike or more
+
+
+def _with_more(old: tuple[str, ...], new: tuple[str, ...]) -> bool:
+    size = len(old)
+    inside = any(new[i : i + size] == old for i in range(len(new) - size + 1))
+    few = 0 < len(new) - size <= 2
+    return bool(old) and inside and few and not set(new) & (VERBS | SUBJECT_PRONOUNS)
+
+
+def _behind_the_same_words(sitting: Sitting, parse: Parse) -> bool:
+    """ "The tea room opens at eleven not noon", where it "opens at noon": the words before it are
+    said as well."""
+    old, new = _said(parse)
+    for r in places(sitting.document, old) if old else ():
+        before = sitting.document.blocks[r.start.block].text[: r.start.offset].lower().split()
+        for few in range(1, 1 + min(len(old) + 1, len(new) - _LEAST_SAME)):
+            same = new[:-few]
+            if tuple(before[-len(same) :]) == same:
+                return True
+    return False
+
+
+_LEAST_SAME = 2
 
 
 def _alike_or_a_cell(sitting: Sitting, parse: Parse) -> bool:
@@ -328,7 +353,8 @@ def _from_what(words: tuple[str, ...]) -> bool:
     Way("put {text:words} where {target} is", when=_plain_words),
     *each(
         _words_there,
-        "it (should | ought to) (say | read) {text:words} [and] not {target}",
+        "it (should | ought to) (say | read) {text:words} ([and] not | rather than | instead of)"
+        " {target}",
         "{target} <shall> be changed to {text}",
         "{target} be changed to {text}",
         "i (said | wrote | put) {target} but (it | that) (should be | should have been) {text}",
@@ -338,6 +364,7 @@ def _from_what(words: tuple[str, ...]) -> bool:
         "(put | write | say | have) {text:words} where (it says | i said | i wrote) {target}",
         "where i (said | wrote) {target} i [really | actually] (meant | mean) {text}",
     ),
+    Way("{text:words} [and] not {target}", when=_behind_the_same_words),
     Way("(make | turn) {target} [(a | an)] {text}", when=_much_alike),
     Way("{target} <shall> (be | become) {text}", when=_alike_or_a_cell),
     Way("(put | write | say | have) {text:words} for {target}", when=_stretch),
@@ -358,7 +385,7 @@ def _from_what(words: tuple[str, ...]) -> bool:
         "(fix | switch | exchange | trade | alter | change) {target} (to | for) {text}",
         "(put | use | have | <wish>) {text:words} (instead of | in place of | rather than)"
         " {target}",
-        "it (should | ought to) be {text:words} [and] not {target}",
+        "[it] (should | ought to) be {text:words} [and] not {target}",
         "not {target} {text}",
         "it (is not | isn't | should not be | shouldn't be) {target} it (is | it's | should be)"
         " {text}",

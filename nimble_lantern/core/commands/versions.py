@@ -72,8 +72,8 @@ _CALLED = frozenset("version draft state place spot passage document letter as".
 
 @command(
     "(call | name | label) this (version | draft | state) [as] {text:words}",
-    "(save | keep | store | remember | mark) this (version | draft | state) (as | and call it)"
-    " {text:words}",
+    "(save | keep | store | remember | mark) this (version | draft | state) (as | and call it"
+    " | under the name [of]) {text:words}",
     "(save | keep | make | store) a version (called | named | as) {text:words}",
     "(call | name | label | mark | save | keep) this [as] [the] {text:draft_name}",
     "(save | keep | store | remember | mark) [a copy of] (how it (is | stands) | the way it (is |"

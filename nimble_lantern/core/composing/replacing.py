@@ -29,7 +29,7 @@ from nimble_lantern.core.document.model import (
     Position,
     Range,
 )
-from nimble_lantern.core.lexicon.closed import ARTICLES
+from nimble_lantern.core.lexicon.closed import ARTICLES, LITTLE
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.state import Marks, Sitting
 from nimble_lantern.core.writing.capitals import AsHeard, AsItStands, capitalised, starts_sentence
@@ -73,19 +73,28 @@ def _spelled_out(old: str, words: Sequence[str]) -> Sequence[str]:
 
 
 def _a_name(document: Document, r: Range) -> bool:
-    """Whether a range is one name, by its capital inside a sentence."""
+    """Whether a range is a name: by its capital inside a sentence, or those of all its words."""
     text = document.text(r)
+    words = text.split(" ")
     left = document.blocks[r.start.block].text[: r.start.offset]
-    return text[:1].isupper() and text.isalpha() and not starts_sentence(left)
+    told = len(words) > 1 or not starts_sentence(left)
+    return told and all(w.isalpha() and w[0].isupper() and not w.isupper() for w in words)
 
 
-def _unknown(words: Sequence[str]) -> bool:
-    """Whether a word is so rare that it is a name where it takes a name's place."""
-    return len(words) == 1 and words[0].isalpha() and zipf(words[0]) < _RARE
+def _unknown(words: Sequence[str], size: int) -> bool:
+    """Whether words are so rare that they are a name where they take a name's place of `size`.
+
+    "Wren Castle" for "Nell Harker", but "old friends" and "the crew".
+    """
+    if len(words) not in (1, size) or not all(word.isalpha() for word in words):
+        return False
+    if len(words) == 1:
+        return zipf(words[0]) < _RARE
+    return zipf(words[0]) < _RARER and not words[-1].endswith("s") and not set(words) & LITTLE
 
 
-_RARE = 4.0
-"""On wordfreq's Zipf scale."""
+_RARE, _RARER = 4.0, 4.5
+"""On wordfreq's Zipf scale: of one word, and of the first of several."""
 
 
 def replace_range(
@@ -122,8 +131,8 @@ def replace_range(
     manner = manner_for(sitting, place, words)
     if exactly:
         manner = replace(manner, names=(AsItStands(words[0]),))
-    if not exactly and _a_name(sitting.document, r) and _unknown(words):
-        manner = replace(manner, names=(*manner.names, AsHeard((capitalised(words[0]),))))
+    if not exactly and _a_name(sitting.document, r) and _unknown(words, len(old.split())):
+        manner = replace(manner, names=(*manner.names, AsHeard(tuple(map(capitalised, words)))))
     written = write(words, place, manner)
     if len(written.parts) == 1 and isinstance(written.parts[0], str) and not written.trim:
         return _swap(sitting, r, written, marks)

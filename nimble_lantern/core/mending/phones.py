@@ -9,6 +9,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from functools import cache, lru_cache
 from importlib.resources import files
+from itertools import accumulate
 
 from nimble_lantern.core.mending.pronouncing import pronunciation
 
@@ -86,7 +87,6 @@ def sound_class(said: Phones) -> str:
     return key
 
 
-@cache
 def _swapped(a: str, b: str) -> float:
     if a == b:
         return 0.0
@@ -94,24 +94,34 @@ def _swapped(a: str, b: str) -> float:
         return _ACROSS
     if a in VOWELS:
         return _LIKE if any(a in g and b in g for g in _LIKE_VOWELS) else _OTHER_VOWEL
-    return _SAME_CLASS if _CLASSES.get(a) == _CLASSES.get(b) else _OTHER
+    return _SAME_CLASS if _CLASSES[a] == _CLASSES[b] else _OTHER
 
 
-@cache
 def _lost(phone: str) -> float:
     if phone in _FAINT:
         return _LOST_FAINT
     return _LOST_VOWEL if phone in VOWELS else _LOST
 
 
+_SWAPPED = {a: {b: _swapped(a, b) for b in _CLASSES} for a in _CLASSES}
+_COST = {phone: _lost(phone) for phone in _CLASSES}
+
+
 def distance(some: Phones, others: Phones) -> float:
     """The weighted edit distance (Wagner and Fischer, 1974) of two wordings; about one a phone."""
-    row = [0.0]
-    for b in others:
-        row.append(row[-1] + _lost(b))
+    costs = [_COST[b] for b in others]
+    row = [0.0, *accumulate(costs)]
     for a in some:
-        lost = _lost(a)
-        above, row = row, [row[0] + lost]
-        for j, b in enumerate(others, 1):
-            row.append(min(above[j] + lost, row[j - 1] + _lost(b), above[j - 1] + _swapped(a, b)))
+        lost, swapped = _COST[a], _SWAPPED[a]
+        across, made = row[0], row[0] + lost
+        above, row = row, [made]
+        # Comparisons, as a call of min() for each pair took most of the time.
+        for j, b in enumerate(others):
+            best, made = across + swapped[b], made + costs[j]
+            across = above[j + 1]
+            if across + lost < best:
+                best = across + lost
+            if best < made:
+                made = best
+            row.append(made)
     return row[-1]

@@ -28,6 +28,8 @@ _KINDS: dict[str, frozenset[str]] = {
     "people": frozenset(PROPER.split()),
     "name": frozenset(GIVEN.split()),
 }
+_TWELVE = frozenset(("noon", "midday", "midnight"))
+_HOURS = frozenset("one two three four five six seven eight nine ten eleven twelve".split())
 _OF_ANOTHER_LENGTH = 8.0
 _LEAST_ALIKE, _AS_GOOD = 55.0, 8.0
 _NAMES_ALIKE = 70.0
@@ -59,8 +61,11 @@ def kind_of(words: Sequence[str]) -> str:
 
 
 def of_one_kind(some: Sequence[str], others: Sequence[str]) -> bool:
+    """Whether both are days, both are numbers ...; noon is an hour like eleven."""
     kind = kind_of(some)
-    return bool(kind) and kind == kind_of(others)
+    both = {*some, *others}
+    clock = len(some) == len(others) == 1 and bool(both & _TWELVE) and bool(both & _HOURS)
+    return bool(kind) and kind == kind_of(others) or clock
 
 
 def mends(document: Document, within: Range, words: Sequence[str]) -> list[Mend]:

@@ -53,7 +53,16 @@ def _units(target: Units, view: View) -> Answer:
             return _lines(target, view)
     if target.unit is Unit.HEADING and target.order is Order.FIRST:
         return _title(target, view)
+    if target.unit is Unit.HEADING and target.order is Order.EVERY and _only_columns_headed(view):
+        return find(Units(Unit.ROW, Order.FIRST), view)
     return _blocks(target, view)
+
+
+def _only_columns_headed(view: View) -> bool:
+    """Whether "the headings" can only be those of a table."""
+    blocks = view.document.blocks
+    headed = any(block.cell and block.cell.header for block in blocks)
+    return headed and not any(block.kind == Kind.HEADING for block in blocks)
 
 
 def _in_all(of: Target) -> bool:

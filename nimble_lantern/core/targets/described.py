@@ -211,6 +211,7 @@ def _where_it_says(words: tuple[str, ...]) -> Words:
 @rule(
     "described",
     "the (bit | part | one | place) (about | with | that mentions | where it says) {words}",
+    "the {words} bit",
     heard=False,
 )
 def _bit_about(words: tuple[str, ...]) -> Holding:

@@ -81,7 +81,7 @@ def no_such(target: Units, have: int) -> Refusal:
     name = target.unit.value
     count = f"There {'is' if have == 1 else 'are'} {in_words(have) if have else 'no'} {name}"
     count += "" if have == 1 else "s"
-    if target.order is Order.THIS:
+    if target.order in (Order.THIS, Order.EVERY):
         return Refusal(f"There is no {name} here.", f"{count} in the text." if have else "")
     wanted = ordinal_in_words(target.n) if target.order is Order.NTH else target.order.value
     return Refusal(f"There is no {wanted} {name}.", f"{count} here." if have else "", "")

@@ -9,10 +9,11 @@ CATALOGUE.table(
         "(after | behind | below | under | underneath | beneath | following | to after)": "after",
     },
 )
+CATALOGUE.table("writing", {"(document | text | page | letter | notice | report)": True})
 CATALOGUE.table(
     "docedge",
     {
-        "(start | beginning | top) [of the (document | text | page | letter)]": "start",
-        "(end | bottom | foot) [of the (document | text | page | letter)]": "end",
+        "(start | beginning | top) [of the <writing>]": "start",
+        "(end | bottom | foot) [of the <writing>]": "end",
     },
 )

@@ -175,9 +175,13 @@ def named_as_written(document: Document, target: object) -> bool:
 
 
 def in_a_list(document: Document, target: object) -> bool:
-    """Whether a target is words that stand in an item of a list."""
-    items = tuple(block for block in document.blocks if block.kind is Kind.ITEM)
-    return isinstance(target, Words) and bool(items) and bool(places(Document(items), target.words))
+    """Whether a target is words that stand in items of a list, and nowhere else."""
+    if not isinstance(target, Words):
+        return False
+    if not any(block.kind is Kind.ITEM for block in document.blocks):
+        return False
+    found = places(document, target.words)
+    return bool(found) and all(document.blocks[r.start.block].kind is Kind.ITEM for r in found)
 
 
 def _attempts(words: tuple[str, ...], either_number: bool) -> Iterator[tuple[str, ...]]:
