@@ -152,6 +152,11 @@ def _of_what_is_here(sitting: Sitting, parse: Parse) -> bool:
     return (isinstance(target, That) or of_the_page(target)) and _named_short(sitting, parse)
 
 
+def _of_a_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "Keep the last sentence as thanks", and not "keep that as proof"."""
+    return of_the_page(parse.args.get("target")) and _named_short(sitting, parse)
+
+
 def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
     return sitting.selection is not None and _named_short(sitting, parse)
 
@@ -173,12 +178,13 @@ def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
         "(keep | save | store | remember) ({target} | the selection)"
         " (for (later | next time | another time | again) | so [that] i can use it (again | later))"
         " (as | [and] call it | under the name [of] | called) {text:words}",
-        "(keep | save | store | remember) {target} (as | under [the name [of]]) {text:words}",
+        "(keep | save | store | remember) {target} under the name [of] {text:words}",
         "(i want to | i'll | i will | i would like to) (reuse | re use) {target} [and] (call it |"
         " keep it as | save it as) {text:words}",
         "(i want to | i'll | i will | i may | i might) (use | need) {target} again [so | and]"
         " (call it | keep it as | save it as) {text:words}",
     ),
+    Way("(keep | save | store | remember) {target} (as | under) {text:words}", when=_of_a_part),
     "(make | save | keep | add) a passage (called | named) {text:words}",
     "(call | name) (this | that | the selection | {target}) [the] passage {text:words}",
     heard=1,
