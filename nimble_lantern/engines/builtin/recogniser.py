@@ -306,11 +306,15 @@ class BuiltIn:
         Sound that came faster than it was spoken, as after a lost connection, may take as long as
         it was spoken.
         """
+        ended = time.monotonic()
         for worker in (self.command, self.dictation):
-            worker.until_ready(time.monotonic() + _READY_SECONDS)
+            worker.until_ready(ended + _READY_SECONDS)
         spoken = sum(map(len, self._kept)) / 2 / RATE
         slow = min(_MOST_SLOW, max(1.0, self._cost / _COST))
-        due = max(time.monotonic(), self._began + spoken) + PATIENCE_SECONDS * slow
+        ready = time.monotonic()
+        due = max(ready, self._began + spoken) + PATIENCE_SECONDS * slow
+        # What was said while they were made ready is yet to be heard, by both at a time.
+        due += 2 * self._cost * min(spoken, ready - ended)
         try:
             return find(due)
         except TooSlow:
