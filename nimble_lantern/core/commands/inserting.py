@@ -116,9 +116,11 @@ def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _wished(sitting: Sitting, parse: Parse) -> bool:
-    """ "I would like please before reply", and not "i would like to go on after reply"."""
+    """ "I would like please before reply", and not "i would like to go on after reply" nor "i would
+    like you to stay after reply"."""
     text = tuple(parse.args.get("text", ()))
-    return text[:1] != ("to",) and _plain_words(sitting, parse)
+    someone = len(text) > 1 and text[0] in SUBJECT_PRONOUNS
+    return text[:1] != ("to",) and not someone and _plain_words(sitting, parse)
 
 
 def _a_mark(sitting: Sitting, parse: Parse) -> bool:

@@ -24,7 +24,7 @@ LEADS = _phrases(
     "is it possible to, would it be possible to, might you, do you think you could",
     "could i ask you to, can i ask you to, may i ask you to, can i get you to, i'd ask you to",
     "would you mind, do you mind, would you be so kind as to, be so kind as to, would you be"
-    " able to",
+    " able to, would you be so good as to, be so good as to",
     "can i, could i, may i, might i, can we, could we, may we, might we, shall we, let me, let us",
     "let's, now can we, i want to, i would like to, i'd like to, i should like to, i wish to",
     "go on, go on then, go on and, go ahead and, try to, go and, be a dear and, be a love and,"
@@ -43,15 +43,23 @@ LEADS = _phrases(
     "next, first, also, again, quickly, simply, perhaps, maybe, hey, hello, computer, desk",
 )
 """Before a request, one after another: "okay now could you please just"."""
-MUSINGS = _phrases(
-    "i want you to, i need to, i need you to, we need to, i would like you to, i'd like you to",
-    "i should like you to, i think we might, i think we can, i think we could, i think we should",
-    "i think you can, i think you should, i think i will, i think i'll, i think i should, i think",
-    "we can, we could, we should, we might, we must, we will, we'll, you can, you could",
-    "i can, i could, i should, i will, i'll, i might",
-    "we'd better, i'd better, you'd better, we had better, better, make sure to",
+STATEMENTS = _phrases(
+    "i think we might, i think we can, i think we could, i think we should, i think you can",
+    "i think you should, i think i will, i think i'll, i think i should, i think",
+    "we can, we could, we should, we might, we must, we will, we'll, we have to, we've got to",
+    "i can, i could, i should, i will, i'll, i might, i must, i have to, i've got to, i ought to",
+    "you can, you could, you should, you must, you might, we ought to, i was going to, i meant to",
+    "i'm going to, i am going to, we're going to, we are going to, remember to, don't forget to",
+    "we'd better, i'd better, you'd better, we had better, better, make sure to, it's time to",
 )
-"""Before what is thought aloud, and may be a sentence: "i think we should", "i will"."""
+"""Before what is thought aloud, and is as likely a sentence: "i think we should", "i will"."""
+MUSINGS = STATEMENTS + _phrases(
+    "i want you to, i need to, i need you to, we need to, i would like you to, i'd like you to",
+    "i should like you to, do, help me, help me to, how about we, how about i, what if we",
+    "would you mind if we, would you mind if i, do you mind if we, do you mind if i, what if i",
+    "why don't we, why don't you, why don't i",
+)
+"""These, and what comes before a wish that somebody else may be asked as well."""
 TAILS = _phrases(
     "please, for me, thank you, thanks, thank you very much, thanks very much, thank you so much",
     "instead, now, right now, straight away, at once, will you, would you, could you, can you",
@@ -63,7 +71,7 @@ TAILS = _phrases(
     " it's not needed, it is not needed, i don't like it, it's wrong, it is wrong",
     "completely, entirely, altogether, that is, there please, again, once more",
     "there, up there, down there, then, after all, i think, will you please, can you please,"
-    " quickly, again please, just now",
+    " quickly, again please, just now, for now, for the moment, for the time being",
 )
 """After a request, one after another: "for me please"."""
 INSIDE = (

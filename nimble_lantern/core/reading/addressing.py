@@ -25,6 +25,7 @@ from nimble_lantern.core.lexicon.manners import (
     INSIDE,
     LEADS,
     MUSINGS,
+    STATEMENTS,
     TAILS,
     WHOLE,
 )
@@ -37,11 +38,13 @@ _MOST_ADDRESSED = 8
 _BEFORE = tuple(sorted((*LEADS, *MUSINGS), key=lambda p: (-len(p), p)))
 _LEADS = {first: tuple(p for p in _BEFORE if p[0] == first) for first, *_ in _BEFORE}
 _TAILS = {last: tuple(p for p in TAILS if p[-1] == last) for *_, last in TAILS}
-_MUSED = frozenset(MUSINGS)
+_MUSED, _STATED = frozenset(MUSINGS), frozenset(STATEMENTS)
+_LOOKS = ("marks.", "case.")
 
 
 class Plainer(NamedTuple):
-    """Words without what was said around them; `mused` if that makes a statement of them.
+    """Words without what was said around them; `mused` if they may have been said to somebody else,
+    `stated` if that makes a statement of them.
 
     `inside` if something was left out between them, which may have been words to be written.
     """
@@ -49,13 +52,19 @@ class Plainer(NamedTuple):
     words: tuple[str, ...]
     mused: bool = False
     inside: bool = False
+    stated: bool = False
 
     def allows(self, parse: Parse) -> bool:
         """Whether a command may be done that was spoken so: nothing is written, moved or removed
-        by a statement of what may be a thing of the world."""
+        by what may be said of a thing of the world.
+
+        A statement must be of parts of the page or of looks: "i will come back"
+        and "we can find the lamp" are written.
+        """
         traits = parse.command.traits
         writes = any(isinstance(value, tuple) for value in parse.args.values())
-        if not self.mused or not (traits.destructive or traits.moves or writes):
+        told = not self.stated or parse.command.name.startswith(_LOOKS)
+        if not self.mused or told and not (traits.destructive or traits.moves or writes):
             return True
         targets = [v for v in parse.args.values() if is_target(v)]
         return bool(targets) and all(of_the_page(t) for t in targets)
@@ -67,9 +76,9 @@ def plainer_than(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     bare = _said_once(tuple(w for w in words if w not in FILLERS))
     tailed = _without_tails(bare)
     begun = _without_leads(tailed)
-    inside = Plainer(_without(begun.words, INSIDE), begun.mused, True)
-    whole = Plainer(_without(inside.words, WHOLE), begun.mused, True)
-    opened = Plainer(_part_of(_in_full(whole.words)), begun.mused, True)
+    inside = begun._replace(words=_without(begun.words, INSIDE), inside=True)
+    whole = inside._replace(words=_without(inside.words, WHOLE))
+    opened = whole._replace(words=_part_of(_in_full(whole.words)))
     found = {p.words: p for p in (opened, whole, inside, begun, Plainer(tailed), Plainer(bare))}
     return tuple(p for p in reversed(found.values()) if p.words and p.words != words)
 
@@ -162,23 +171,23 @@ def _names_a_part(words: tuple[str, ...]) -> bool:
 
 def _without_leads(words: tuple[str, ...]) -> Plainer:
     """Without what comes before a request: "okay could you please delete it" is "delete it"."""
-    mused = False
+    mused = stated = False
     while words:
         leads = (lead for lead in _LEADS.get(words[0], ()) if words[: len(lead)] == lead)
         lead = next((lead for lead in leads if len(lead) < len(words)), None)
         if lead is None:
             break
-        mused = mused or lead in _MUSED
+        mused, stated = mused or lead in _MUSED, stated or lead in _STATED
         words = words[len(lead) :]
         if lead[-1] == "mind" and words[0] in ASKED_DOING:
             words = (ASKED_DOING[words[0]], *words[1:])
     if words and words[0] in ASKED_DOING:
         # "Deleting the last sentence" can be said of a page, "adding salt" of anything.
-        return Plainer((ASKED_DOING[words[0]], *words[1:]), True)
+        return Plainer((ASKED_DOING[words[0]], *words[1:]), True, stated=stated)
     if len(words) > 2 and words[0] == words[1]:
         # "Undo undo that."
         words = words[1:]
-    return Plainer(words, mused)
+    return Plainer(words, mused, stated=stated)
 
 
 def _without_tails(words: tuple[str, ...]) -> tuple[str, ...]:

@@ -56,6 +56,11 @@ def _named_words(words: tuple[str, ...]) -> Words | None:
     return Words(words, called=True) if words[0] not in _ABOUT else None
 
 
+@rule("target", "(the | those | these) {number} words {words}", heard=False)
+def _so_many_words(number: int, words: tuple[str, ...]) -> Words | None:
+    return Words(words, called=True) if number == len(words) else None
+
+
 _ABOUT = frozenset(("about", "that", "which", "where", "saying"))
 SIGNS = {
     "comma": ",",

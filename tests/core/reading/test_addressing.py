@@ -54,11 +54,11 @@ class Plainly(unittest.TestCase):
                 self.assertEqual(plainer_than(said(line))[-1].mused, mused)
 
 
-class Musing(unittest.TestCase):
-    def allows(self, line: str) -> bool:
+class Musing(DeskCase):
+    def allows(self, line: str, stated: bool = False) -> bool:
         parse = CATALOGUE.parses(said(line))[0]
         self.assertTrue(Plainer(said(line)).allows(parse), "asked for outright")
-        return Plainer(said(line), mused=True).allows(parse)
+        return Plainer(said(line), mused=True, stated=stated).allows(parse)
 
     def test_it_removes_moves_and_writes_only_by_parts_of_the_page(self) -> None:
         for line in ("delete the boat", "move the boat to the end", "insert red before the boat"):
@@ -68,6 +68,26 @@ class Musing(unittest.TestCase):
 
     def test_looks_may_be_thought_of_aloud(self) -> None:
         self.assertTrue(self.allows("bold the boat"))
+        self.assertTrue(self.allows("bold the boat", stated=True))
+
+    def test_a_statement_must_be_of_the_page(self) -> None:
+        for line, allowed in (
+            ("come back", False), ("go back", False), ("print the letter", False),
+            ("find the boat", False), ("select the last word", True), 
+        ):  # fmt: skip
+            with self.subTest(line):
+                self.assertTrue(self.allows(line), "wished for")
+                self.assertEqual(self.allows(line, stated=True), allowed)
+
+    def test_sentences_of_what_somebody_will_do_are_written(self) -> None:
+        for line in ("i will come back", "we can go back", "you should print the letter"):
+            with self.subTest(line):
+                desk = self.desk("We write to you.")
+                desk.hears(line)
+                self.assertText(f"We write to you. {line[0].upper()}{line[1:]}")
+        desk = self.desk("We write to you.")
+        desk.hears("we can bold the first word")
+        self.assertEqual(desk.marked("bold"), ["We"])
 
 
 class Selected(DeskCase):
