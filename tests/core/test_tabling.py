@@ -83,6 +83,42 @@ class ColumnsByName(DeskCase):
                 assert cell is not None
                 self.assertEqual((cell.row, cell.column), (1, 2))
 
+    def test_cells_and_rows_beside_others(self) -> None:
+        for line, bold in (
+            ("bold the cell below ida", ["Nell"]),
+            ("bold the cell above seven", ["10"]),
+            ("bold the cell to the left of twelve", ["4"]),
+            ("bold the cell next to nell", ["10"]),
+            ("bold the middle row", ["Nell", "10", "3"]),
+            ("bold the row under ida", ["Nell", "10", "3"]),
+            ("bold the kitchen of nell", ["10"]),
+            ("bold the boat in nell's row", ["3"]),
+            ("bold the nell cell", ["Nell"]),
+            ("bold the headings", ["Name", "Kitchen", "Boat"]),
+        ):
+            with self.subTest(line):
+                desk = self.desk(CREW)
+                desk.hears(line)
+                self.assertEqual(desk.marked("bold"), bold)
+
+    def test_of_an_even_number_none_is_in_the_middle(self) -> None:
+        desk = self.desk("- oil\n- rope\n- flour\n- wick")
+        desk.hears("bold the middle item")
+        self.assertEqual(desk.marked("bold"), [])
+        self.assertIn("There is no middle item", desk.sitting.trail[-1].summary)
+
+    def test_rows_are_added_and_sorted_in_plain_words(self) -> None:
+        for line in ("fewest kitchen first", "smallest number of kitchen first",
+                     "put the rows in kitchen order"):  # fmt: skip
+            with self.subTest(line):
+                desk = self.desk(CREW)
+                desk.hears(line)
+                self.assertEqual(column(desk, 1), ["Kitchen", "4", "7", "10"])
+        desk = self.desk(CREW)
+        desk.hears("add a line to the table")
+        self.assertEqual(len(column(desk, 0)), 5)
+        self.assertColumns("boat should come before kitchen", "Name", "Boat", "Kitchen")
+
     def test_beyond_the_last_column_there_is_none(self) -> None:
         desk = self.desk(CREW)
         self.assertIn("No column", desk.hears("select the column after boat").summary)

@@ -38,6 +38,9 @@ def in_table(target: Units, view: View) -> Answer:
     at = units.at(found, here.start)
     inside = scope.start <= here.start <= scope.end and at is not None
     if not inside or at is None or target.order not in _FROM_HERE:
+        head = document.blocks[found[0].start.block].cell if found else None
+        if target.order is Order.MIDDLE and target.unit is Unit.ROW and head and head.header:
+            found = found[1:]  # the row of headings is none of them
         picked = pick_out(target, found)
         return Places(tuple(picked)) if picked else no_such(target, len(found))
     first, last = {
@@ -77,6 +80,18 @@ def columns(target: Units, view: View) -> Answer:
         return no_such(target, table.columns)
     chosen = range(picked[0].start.block, picked[-1].end.block + 1)
     return Places(tuple(sorted(r for c in chosen for r in table.column(blocks, c))))
+
+
+def next_row(r: Range, view: View, step: int) -> Answer:
+    """The cell so many rows below that in which a range stands."""
+    blocks = view.document.blocks
+    table, cell = table_at(blocks, r.start.block), blocks[r.start.block].cell
+    if table is None or cell is None:
+        return Refusal("That stands in no table.")
+    if not 0 <= cell.row + step < table.rows:
+        return Refusal(f"No cell stands {'below' if step > 0 else 'above'} that.")
+    b = table.cell(cell.row + step, cell.column)
+    return Places((units.block_range(view.document, b),), unit=Unit.CELL)
 
 
 def next_column(r: Range, view: View, step: int) -> Answer:

@@ -310,16 +310,49 @@ def _unit_before_one(unit: Unit, nthorder: tuple[Order, int], of: Target | None 
     return Beside(unit, Units(unit, nthorder[0], 1, nthorder[1], of), False)
 
 
-@rule(
-    "described", "[the] {unit} (after | following | below | under) {beside:endpoint}", heard=False
+CATALOGUE.table(
+    "by_side",
+    {
+        "(after | following)": (True, False),
+        "(below | under | beneath | underneath)": (True, True),
+        "(before | preceding)": (False, False),
+        "above": (False, True),
+    },
+    heard=False,
 )
-def _unit_after(unit: Unit, beside: Any) -> Beside:
-    return Beside(unit, Words(beside) if isinstance(beside, tuple) else beside, True)
 
 
-@rule("described", "[the] {unit} (before | preceding | above) {beside:endpoint}", heard=False)
-def _unit_before(unit: Unit, beside: Any) -> Beside:
-    return Beside(unit, Words(beside) if isinstance(beside, tuple) else beside, False)
+@rule("described", "[the] {unit} {by_side} {beside:endpoint}", heard=False)
+def _unit_by_side(unit: Unit, by_side: tuple[bool, bool], beside: Any) -> Beside | None:
+    after, upright = by_side
+    if upright and unit is Unit.COLUMN:
+        return None  # "the column under fee" is headed so
+    return Beside(unit, Words(beside) if isinstance(beside, tuple) else beside, after, upright)
+
+
+@rule(
+    "described",
+    "[the] {unit:tabled} ([to the] right of | next to | beside) {beside:endpoint}",
+    "[the] {unit:a_cell} ([to the] right of | next to | beside) {beside:endpoint}",
+    heard=False,
+)
+def _to_the_right(unit: Unit, beside: Any) -> Beside | None:
+    goal = Words(beside) if isinstance(beside, tuple) else beside
+    return Beside(unit, goal, True) if unit is not Unit.ROW else None
+
+
+@rule(
+    "described",
+    "[the] {unit:tabled} [to the] left of {beside:endpoint}",
+    "[the] {unit:a_cell} [to the] left of {beside:endpoint}",
+    heard=False,
+)
+def _to_the_left(unit: Unit, beside: Any) -> Beside | None:
+    goal = Words(beside) if isinstance(beside, tuple) else beside
+    return Beside(unit, goal, False) if unit is not Unit.ROW else None
+
+
+CATALOGUE.table("a_cell", {"cell": Unit.CELL}, heard=False)
 
 
 @rule("target", "[the cell (in | at)] row {a:number} [and] column {b:number}")

@@ -115,7 +115,7 @@ def pick_out(target: Units, found: Sequence[Range]) -> list[Range]:
         case Order.LAST | Order.PREVIOUS:
             chosen = found[-count:]
         case Order.MIDDLE:
-            chosen = found[(len(found) - 1) // 2 :][:1]
+            chosen = found[len(found) // 2 :][:1] if len(found) % 2 else []
         case _:
             chosen = found[:count]
     return [run_of(chosen)] if chosen else []

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
-from nimble_lantern.core.lexicon.closed import DETERMINERS
+from nimble_lantern.core.lexicon.closed import DETERMINERS, PREPOSITIONS
 from nimble_lantern.core.targets.model import (
     Both,
     Crossing,
@@ -29,9 +29,14 @@ def _bare(words: tuple[str, ...]) -> tuple[str, ...]:
 
 
 @rule("target", "[the] {words} {unit:tabled}", heard=False)
-@rule("target", "[the] {unit:tabled} (called | headed | named | for | of | under) {words}")
+@rule("target", "[the] {unit:tabled} (called | headed | named | for | of) {words}")
 def _by_name(words: tuple[str, ...], unit: Unit) -> Tabled | None:
     return None if words[-1] in DETERMINERS else Tabled(unit, _bare(words))
+
+
+@rule("target", "[the] column under {words}", heard=False)
+def _column_under(words: tuple[str, ...]) -> Tabled:
+    return Tabled(Unit.COLUMN, _bare(words))
 
 
 @rule("target", "[the] {unit:tabled} {words}", heard=False)
@@ -90,6 +95,17 @@ def _owned(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
     return Crossing(_bare(a), _bare(b))
 
 
+@rule(
+    "target",
+    "{b:words} (of | for) {a:words}",
+    "{b:words} in ({a:words} | {a:owner}) row",
+    heard=False,
+)
+def _heading_of_row(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
+    """ "The fee of the gull", where there are such a row and column."""
+    return Crossing(_bare(a), _bare(b), owned=True)
+
+
 @rule("owner", "{words}", heard=False)
 def _owner(words: tuple[str, ...]) -> tuple[str, ...] | None:
     return words if words[-1].endswith(("'s", "s'")) else None
@@ -121,6 +137,12 @@ def _cell_of(a: tuple[str, ...]) -> Holding:
 )
 def _cell_saying(words: tuple[str, ...]) -> Holding:
     return Holding(Unit.CELL, Words(words))
+
+
+@rule("target", "[the] {words} cell", heard=False)
+def _cell_so_called(words: tuple[str, ...]) -> Holding | None:
+    told = not set(words) & (DETERMINERS | PREPOSITIONS) and not words[-1].endswith("'s")
+    return Holding(Unit.CELL, Words(words)) if told else None
 
 
 @rule("column_named", "[the] {words}", heard=False)

@@ -149,11 +149,15 @@ class Holding:
 
 @dataclass(frozen=True, slots=True)
 class Beside:
-    """The unit right after a target, or before it: "the word after lamp"."""
+    """The unit right after a target, or before it: "the word after lamp".
+
+    `upright` if below or above was said: of cells, that is another.
+    """
 
     unit: Unit
     goal: Target
     after: bool
+    upright: bool = False
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,0 +1,100 @@
+"""Requests in the plain words of somebody who was never told any, and sentences near to them."""
+
+from __future__ import annotations
+
+from tests.desk import DeskCase, Driver
+
+NOTICE = (
+    "# Notice\n\nThe path is steep and wet. Dogs are welcome on a lead.\n\n"
+    "The tea room opens at noon. Cakes are baked by Nell Harker.\n\nBring a torch."
+)
+STORES = "- oil\n- two brass lanterns\n- rope"
+
+
+class PlainWords(DeskCase):
+    def test_new_words_behind_the_same_ones_take_the_place_of_others(self) -> None:
+        self.assertBecomes(
+            NOTICE.replace("noon", "11"), NOTICE,
+            "the tea room opens at eleven not noon", "should be eleven not noon",
+            "noon ought to be eleven", "it should say eleven rather than noon",
+        )  # fmt: skip
+        self.assertBecomes(
+            NOTICE.replace("steep", "very steep"), NOTICE, "steep should be very steep"
+        )
+
+    def test_a_name_in_a_names_place_has_its_capitals(self) -> None:
+        for said, name in (
+            ("change nell harker to wren castle", "Wren Castle"),
+            ("change nell harker to wren", "Wren"),
+            ("change nell harker to the crew", "the crew"),
+            ("change nell harker to old friends", "old friends"),
+        ):
+            self.assertBecomes(NOTICE.replace("Nell Harker", name), NOTICE, said)
+
+    def test_parts_are_called_bits_and_so_many_words(self) -> None:
+        page = NOTICE.replace(" Dogs are welcome on a lead.", "")
+        self.assertBecomes(page, NOTICE, "delete the dogs bit")
+        self.assertBecomes(
+            NOTICE.replace("welcome on a", "welcome on no"), NOTICE,
+            "replace the two words on a with on no",
+        )  # fmt: skip
+
+    def test_paragraphs_without_a_break_are_one(self) -> None:
+        joined = NOTICE.replace("lead.\n\nThe", "lead. The")
+        self.assertBecomes(
+            joined, NOTICE, "no break between paragraph one and two",
+            "take out the gap between paragraph one and two",
+        )  # fmt: skip
+
+    def test_a_part_stands_at_an_end_as_well(self) -> None:
+        copied = f"Bring a torch.\n\n{NOTICE}"
+        self.assertBecomes(
+            copied, NOTICE, "have the last paragraph at the top as well",
+            "repeat the last paragraph at the top", "duplicate the last paragraph at the top",
+        )  # fmt: skip
+
+    def test_items_are_crossed_off(self) -> None:
+        self.assertBecomes(
+            STORES.removesuffix("\n- rope"), STORES, "cross off rope", "rope can come off"
+        )
+
+    def test_parts_are_kept_and_versions_named(self) -> None:
+        for said in (
+            "keep the last sentence as thanks", "store the last sentence under thanks",
+            "i want to reuse the last sentence call it thanks",
+        ):  # fmt: skip
+            desk = Driver(NOTICE)
+            desk.hears(said)
+            self.assertEqual([p.name for p in desk.sitting.passages], ["thanks"], said)
+        desk.hears("store this version under the name march")
+        self.assertEqual(desk.sitting.trail[-1].command, "versions.call")
+
+    def test_a_note_is_asked_for_as_a_reminder(self) -> None:
+        desk = Driver(NOTICE)
+        desk.hears("remind me to ask about the cakes on the last sentence")
+        self.assertEqual(desk.sitting.trail[-1].command, "notes.add")
+
+    def test_courtesy_of_many_kinds_goes_round_what_is_of_the_page(self) -> None:
+        for lead in ("how about we", "help me", "you should", "we have to", "do", "what if we"):
+            desk = Driver(NOTICE)
+            desk.hears(f"{lead} delete the last paragraph")
+            self.assertEqual(desk.markdown, NOTICE.removesuffix("\n\nBring a torch."), lead)
+        desk = Driver(NOTICE)
+        desk.hears("bold the last paragraph for now")
+        self.assertEqual(desk.marked("bold"), ["Bring a torch."])
+
+
+class StaySentences(DeskCase):
+    def test_what_is_like_a_request_is_written(self) -> None:
+        for said in (
+            "i would like you to insert dogs before noon", "we repeat the song at the end",
+            "the stair belongs to the board not the trust", "keep that as proof",
+            "a small letter for the board", "the path should be the path again",
+            "i will come back", "we can find the path", "remind me to ask nell about the oil",
+            "keep the path as a spare", "there should be no gap between the boards",
+        ):  # fmt: skip
+            desk = Driver(NOTICE)
+            desk.hears(said)
+            written = f"{said[0].upper()}{said[1:]}".replace(" nell", " Nell")
+            written = written.replace("i w", "I w")
+            self.assertEqual(desk.markdown, f"{NOTICE} {written}", said)
