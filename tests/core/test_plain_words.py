@@ -16,7 +16,9 @@ class PlainWords(DeskCase):
         self.assertBecomes(
             NOTICE.replace("noon", "11"), NOTICE,
             "the tea room opens at eleven not noon", "should be eleven not noon",
-            "noon ought to be eleven", "it should say eleven rather than noon",
+            "noon ought to be eleven", "rather than noon say eleven", "not noon but eleven",
+            "make it eleven not noon", "cut noon and put eleven",
+            "it should say eleven rather than noon",
         )  # fmt: skip
         self.assertBecomes(
             NOTICE.replace("steep", "very steep"), NOTICE, "steep should be very steep"
@@ -52,6 +54,22 @@ class PlainWords(DeskCase):
             copied, NOTICE, "have the last paragraph at the top as well",
             "repeat the last paragraph at the top", "duplicate the last paragraph at the top",
         )  # fmt: skip
+
+    def test_verbs_of_many_kinds(self) -> None:
+        gone = NOTICE.removesuffix("\n\nBring a torch.")
+        self.assertBecomes(
+            gone, NOTICE, "discard the last sentence", "dump the last sentence",
+            "i want the last sentence gone", "make the last sentence disappear",
+        )  # fmt: skip
+        first = f"Bring a torch.\n\n{gone}"
+        self.assertBecomes(
+            first, NOTICE, "make the last paragraph first", "let the last paragraph be first",
+            "the last paragraph goes to the start", "relocate the last paragraph to the start",
+        )  # fmt: skip
+        for said in ("the last sentence to the clipboard", "grab a copy of the last sentence"):
+            desk = Driver(NOTICE)
+            desk.hears(said, "paste that")
+            self.assertEqual(desk.markdown.count("Bring a torch."), 2, said)
 
     def test_items_are_crossed_off(self) -> None:
         self.assertBecomes(
@@ -91,7 +109,9 @@ class StaySentences(DeskCase):
             "the stair belongs to the board not the trust", "keep that as proof",
             "a small letter for the board", "the path should be the path again",
             "i will come back", "we can find the path", "remind me to ask nell about the oil",
-            "keep the path as a spare", "there should be no gap between the boards",
+            "rather than the tea we take the path", "delete the name of the lead",
+            "not by boat but by ferry", "keep the path as a spare",
+            "there should be no gap between the boards",
         ):  # fmt: skip
             desk = Driver(NOTICE)
             desk.hears(said)

@@ -47,9 +47,16 @@ def _taken(sitting: Sitting, target: Places) -> Sitting:
     return replace(sitting, clipboard=pieces, clipped_blocks=target.unit in _WHOLE)
 
 
+def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
+    """ "I want a copy of the last sentence"; "i want a copy of the lease" is asked of somebody."""
+    return of_the_page(parse.args.get("target"))
+
+
 @command(
     "copy {target} [to the clipboard]",
     "(take | make | get) a copy of {target}",
+    Way("(<wish> | grab | pick up) a copy of {target}", when=_of_the_page),
+    Way("{target} (to | onto) the clipboard", when=_of_the_page),
     "<wish> {target} copied",
     "copy out {target}",
     "(put | get | take) {target} (on | onto | to) the clipboard",
@@ -232,7 +239,9 @@ def _of_words(sitting: Sitting, parse: Parse) -> bool:
             "(<wish> | let) {target} [(to come | come | go)] {edge:atedge}",
             "(<wish> | i'd rather have | i would rather have) {target} (at | on) the [very]"
             " {edge:docedge}",
-            "{target} <shall> (go | be | come) (to | at | on) the [very] {edge:docedge}",
+            "{target} (goes | <shall> (go | be | come)) (to | at | on) the [very] {edge:docedge}",
+            "(let | have) {target} be {edge:atedge}",
+            "make {target} {edge:atedge} [of all]",
             "(could | can | let | might | may) {target} (go | be | come) (to | at | on) the [very]"
             " {edge:docedge}",
             "<set_down> {target} {edge:atedge} [(of | on | in) the list]",

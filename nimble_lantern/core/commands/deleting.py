@@ -98,6 +98,7 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     "delete {target:counted_back} back",
     "<discard> {target:said_last}",
     "<wish> {target} (deleted | removed | erased | taken (out | away) | cut out)",
+    Way("(<wish> {target} gone | make {target} (disappear | vanish))", when=_of_the_page),
     "eliminate {target}",
     "(<remove> | take | knock | chop | cut) {target:counted_back} off [the end]",
     "(<remove> | take | cross | strike | leave) {target} (off | from | out of) the (text | letter)",

@@ -207,8 +207,9 @@ def _says_something(sitting: Sitting, parse: Parse) -> bool:
 
 def _takes_up_sentence(sitting: Sitting, parse: Parse) -> bool:
     """The same of "or rather ...", which takes up the sentence before the writing place."""
+    text = tuple(parse.args.get("text", ()))
     last = next(units.backward(sitting.document, "sentence", sitting.caret), None)
-    return last is not None and _again(sitting, last, tuple(parse.args.get("text", ())))
+    return last is not None and text[:1] != ("than",) and _again(sitting, last, text)
 
 
 _NO = (

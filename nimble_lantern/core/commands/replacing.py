@@ -224,6 +224,11 @@ def _a_word_there(sitting: Sitting, parse: Parse) -> bool:
     return len(new) <= len(old) + 1 and _words_there(sitting, parse)
 
 
+def _alike_and_there(sitting: Sitting, parse: Parse) -> bool:
+    """ "Not june but july", where it says june."""
+    return _words_there(sitting, parse) and _alike_or_a_part(sitting, parse)
+
+
 def _no_things_there(sitting: Sitting, parse: Parse) -> bool:
     """ "Slow becomes quick everywhere"; "the ferry is now late everywhere" is a sentence."""
     return _words_there(sitting, parse) and not as_things(parse.args.get("target"))
@@ -365,6 +370,8 @@ def _from_what(words: tuple[str, ...]) -> bool:
         "where i (said | wrote) {target} i [really | actually] (meant | mean) {text}",
     ),
     Way("{text:words} [and] not {target}", when=_behind_the_same_words),
+    Way("not {target} but {text}", when=_alike_and_there),
+    Way("rather than {target} (write | put | say | have) {text}", when=_alike_and_there),
     Way("(make | turn) {target} [(a | an)] {text}", when=_much_alike),
     Way("{target} <shall> (be | become) {text}", when=_alike_or_a_cell),
     Way("(put | write | say | have) {text:words} for {target}", when=_stretch),
@@ -394,10 +401,10 @@ def _from_what(words: tuple[str, ...]) -> bool:
         "(it | that) (was not | wasn't | isn't | is not) {target} (it | that) (was | is | should"
         " have been) {text}",
         "{target} becomes {text}",
-        "(it's | it is | that's) {text:words} [and] not {target}",
+        "(it's | it is | that's | make it | make that) {text:words} [and] not {target}",
         "{target} <shall> (read | say) {text}",
         "<remove> {target} and (put | write | say) {text}",
-        "<discard> {target} and (put | write | say) {text}",
+        "(<discard> | cut) {target} and (put | write | say) {text}",
     ),
     *each(
         _quoted,

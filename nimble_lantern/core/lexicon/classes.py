@@ -26,7 +26,7 @@ CLASSES = {
         "(wipe [out] | take (off | away) | throw (out | away) | scrap | bin | scratch | scrub"
         " | (cut | knock | chop | lop | snip | trim | lift) off | chuck [out] | strike"
         " | clear [out | away] | do away with | dispense with | leave out"
-        " | ditch | axe | kill | knock out)",
+        " | ditch | axe | kill | knock out | discard | dump | blot out)",
     ),
     "undress": WordClass(
         "(remove | take off | get rid of | clear)",
@@ -45,7 +45,7 @@ CLASSES = {
         "(insert | put | add | write)",
         "(type | place | pop | stick | slip | squeeze | slot | drop | bung | shove | tuck | fit)",
     ),
-    "shift": WordClass("(move | shift)", "(drag | slide | transfer)"),
+    "shift": WordClass("(move | shift)", "(drag | slide | transfer | relocate)"),
     "set_down": WordClass("(put | bring)", "(place | pop | stick)"),
     "make": WordClass(
         "(make | put | set | turn | change)",

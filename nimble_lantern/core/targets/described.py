@@ -45,15 +45,21 @@ def _of_a_sort(words: tuple[str, ...]) -> Words | None:
 @rule("called", "the (word | words | phrase) {words}", heard=False)
 @rule("target", "the (word | words | phrase) {words}")
 @rule(
-    "target",
-    "[(the | that | this)] [single] (word | words | phrase | string | bit | part | name | text"
-    " | figure | figures | term)"
-    " {words}",
-    heard=False,
+    "target", "[(the | that | this)] [single] (word | words | phrase | string) {words}", heard=False
 )
 def _named_words(words: tuple[str, ...]) -> Words | None:
     # "The bit about the fence" is what is said of it, and not those words.
     return Words(words, called=True) if words[0] not in _ABOUT else None
+
+
+@rule(
+    "target",
+    "[(the | that | this)] [single] (bit | part | name | text | figure | figures | term) {words}",
+    heard=False,
+)
+def _words_for_a_thing(words: tuple[str, ...]) -> Words | None:
+    """ "The name harker"; "the name of the boat" are not the words "of the boat"."""
+    return _named_words(words) if words[0] != "of" else None
 
 
 @rule("target", "(the | those | these) {number} words {words}", heard=False)
