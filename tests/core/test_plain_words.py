@@ -75,6 +75,21 @@ class PlainWords(DeskCase):
         self.assertBecomes(
             STORES.removesuffix("\n- rope"), STORES, "cross off rope", "rope can come off"
         )
+        # An item goes as a whole, by some of its words.
+        self.assertBecomes(
+            "- oil\n- rope", STORES, "lanterns is done cross it off",
+            "cross lanterns off", "take the lanterns off the list",
+        )  # fmt: skip
+
+    def test_parts_of_a_letter_have_names(self) -> None:
+        letter = "Dear Mrs Pell,\n\nThank you.\n\nYours truly,\n\nIda Marlowe"
+        for said, bold in (
+            ("bold the greeting", ["Dear Mrs Pell,"]), ("bold the closing", ["Yours truly,"]),
+            ("my signature in bold", ["Ida Marlowe"]),
+        ):  # fmt: skip
+            desk = Driver(letter)
+            desk.hears(said)
+            self.assertEqual(desk.marked("bold"), bold, said)
 
     def test_parts_are_kept_and_versions_named(self) -> None:
         for said in (

@@ -8,9 +8,9 @@ from nimble_lantern.core.commands.table_here import table_of, whole_out
 from nimble_lantern.core.commands.wording import many, named, near, words_in
 from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.document import edits, units
-from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.document.model import Kind, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import (
@@ -102,26 +102,9 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     "eliminate {target}",
     "(<remove> | take | knock | chop | cut) {target:counted_back} off [the end]",
     "(<remove> | take | cross | strike | leave) {target} (off | from | out of) the (text | letter)",
-    Way(
-        "(<remove> | <discard> | take | cross | strike | leave) {target} (off | from | out of)"
-        " the list",
-        when=_on_a_list,
-    ),
     Way("(take | cut | wipe | throw | leave) {target} out", when=_out),
     Way("{target} [please] (delete | remove | erase) [it | them]", when=_plainly_named),
     Way("(i would | i'd) rather not have {target}", when=_of_prose),
-    *(
-        Way(pattern, when=_item_by_words)
-        for pattern in (
-            "(cross | tick | take | strike | scratch | score) {target} off [the list]",
-            "(cross | tick | strike | scratch | score) off {target}",
-            "{target} (can | could | should) (go | come) off [the list]",
-            "(we | i) (do not | don't) need {target} (any more | on the list | any more on the"
-            " list | on the list any more)",
-            "{target} is (done | finished) (<remove> | <discard>) it",
-            "{target} is (done | finished) (take | cross | strike) it (off | out)",
-        )
-    ),
     *(
         Way(pattern, when=_no_object)
         for pattern in (
@@ -167,6 +150,39 @@ def delete(sitting: Sitting, target: Places) -> Done:
     whole = target.unit in (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
     after = replace(remove(sitting, ranges, blocks=whole), insertion=None)
     return Done(after, f"deleted {how_much}: {what}{near(target)}")
+
+
+@command(
+    Way(
+        "(<remove> | <discard> | take | cross | strike | leave) {target} (off | from | out of)"
+        " the list",
+        when=_on_a_list,
+    ),
+    *each(
+        _item_by_words,
+        "(cross | tick | take | strike | scratch | score) {target} off [the list]",
+        "(cross | tick | strike | scratch | score) off {target}",
+        "{target} (can | could | should) (go | come) off [the list]",
+        "(we | i) (do not | don't) need {target} (any more | on the list | any more on the"
+        " list | on the list any more)",
+        "{target} is (done | finished) (<remove> | <discard>) it",
+        "{target} is (done | finished) (take | cross | strike) it (off | out)",
+    ),
+    heard=0,
+    example="cross rope off the list",
+    group="revising",
+    destructive=True,
+)
+def cross_off(sitting: Sitting, target: Places) -> Done:
+    """Take an item off its list, by all its words or some."""
+    blocks = sitting.document.blocks
+    items = [
+        units.block_range(sitting.document, r.start.block)
+        if blocks[r.start.block].kind is Kind.ITEM and r.start.block == r.end.block
+        else r
+        for r in target.ranges
+    ]
+    return delete(sitting, replace(target, ranges=tuple(units.disjoint(items)), unit=Unit.ITEM))
 
 
 @command(

@@ -67,12 +67,14 @@ CATALOGUE.table(
     {
         "(backwards | [in] descending [order] | in reverse [order] | the other way [round]"
         " | [from] (high | highest | largest | biggest | most) to (low | lowest | smallest | least)"
-        " | [with the] (largest | biggest | highest | newest | latest | most | last) first"
+        " | [with the] (largest | biggest | highest | newest | latest | most | last)"
+        " (first | at the top)"
         " | downwards"
         " | from z to a)": True,
         "([in] ascending [order] | upwards | alphabetically | in alphabetical order"
         " | by the alphabet | numerically | [from] (low | lowest | smallest) to (high | highest"
-        " | largest) | [with the] (smallest | lowest | least | oldest | earliest | fewest) first"
+        " | largest) | [with the] (smallest | lowest | least | oldest | earliest | fewest) (first"
+        " | at the top)"
         " | from a to z)": False,
     },
 )

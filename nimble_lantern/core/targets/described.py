@@ -229,6 +229,25 @@ def _bit_about(words: tuple[str, ...]) -> Holding:
     return Holding(Unit.SENTENCE, Words(words))
 
 
+CATALOGUE.table(
+    "of_a_letter",
+    {
+        "(greeting | salutation)": ("dear", 0),
+        "(closing | sign off | valediction)": ("yours", 0),
+        "signature": ("yours", 1),
+    },
+    heard=False,
+)
+
+
+@rule("described", "(the | my) {of_a_letter}", heard=False)
+def _part_of_a_letter(of_a_letter: tuple[str, int]) -> Target:
+    """The line that says "Dear ...", "Yours ...", or comes after that."""
+    word, further = of_a_letter
+    line = Holding(Unit.PARAGRAPH, Words((word,)), At.START)
+    return Beside(Unit.PARAGRAPH, line, True) if further else line
+
+
 @rule(
     "described",
     "[the] [whole] {unit} [(that | which)] (begins | starts) [with | by] [the (word | words)]"
