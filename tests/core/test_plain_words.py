@@ -108,7 +108,7 @@ class PlainWords(DeskCase):
         self.assertEqual(desk.sitting.trail[-1].command, "notes.add")
 
     def test_courtesy_of_many_kinds_goes_round_what_is_of_the_page(self) -> None:
-        for lead in ("how about we", "help me", "you should", "we have to", "do", "what if we"):
+        for lead in ("how about we", "help me", "you should", "we have to", "what if we"):
             desk = Driver(NOTICE)
             desk.hears(f"{lead} delete the last paragraph")
             self.assertEqual(desk.markdown, NOTICE.removesuffix("\n\nBring a torch."), lead)

@@ -55,7 +55,7 @@ STATEMENTS = _phrases(
 """Before what is thought aloud, and is as likely a sentence: "i think we should", "i will"."""
 MUSINGS = STATEMENTS + _phrases(
     "i want you to, i need to, i need you to, we need to, i would like you to, i'd like you to",
-    "i should like you to, do, help me, help me to, how about we, how about i, what if we",
+    "i should like you to, help me, help me to, how about we, how about i, what if we",
     "would you mind if we, would you mind if i, do you mind if we, do you mind if i, what if i",
     "why don't we, why don't you, why don't i",
 )
