@@ -23,6 +23,11 @@ class PlainWords(DeskCase):
         self.assertBecomes(
             NOTICE.replace("steep", "very steep"), NOTICE, "steep should be very steep"
         )
+        # Words on both sides are said again, and stand there once.
+        self.assertBecomes(
+            "The stair has 36 steps, all worn.", "The stair has 38 steps, all worn.",
+            "the stair has thirty six steps not thirty eight",
+        )  # fmt: skip
 
     def test_a_name_in_a_names_place_has_its_capitals(self) -> None:
         for said, name in (

@@ -155,16 +155,20 @@ def _with_what_is_said_again(document: Document, r: Range, words: Sequence[str])
         alike = not any(first < edge < last for edge in edges)
         return Range(Position(b, first), Position(b, last)) if alike else r
 
-    for size in range(len(words) - 1, 0, -1):
-        after = re.match(r"\s+" + r"\s+".join(map(re.escape, words[-size:])) + r"\b",
-                         text[end:], re.IGNORECASE)  # fmt: skip
-        if after and own[-1:] != [words[-1]]:
-            return wider(start, end + after.end())
+    first, last, left = start, end, len(words) - 1
+    for size in range(left, 0, -1):
         before = re.search(r"\b" + r"\s+".join(map(re.escape, words[:size])) + r"\s+$",
                            text[:start], re.IGNORECASE)  # fmt: skip
         if before and own[:1] != [words[0]]:
-            return wider(before.start(), end)
-    return r
+            first, left = before.start(), left - size
+            break
+    for size in range(left, 0, -1):
+        after = re.match(r"\s+" + r"\s+".join(map(re.escape, words[-size:])) + r"\b",
+                         text[end:], re.IGNORECASE)  # fmt: skip
+        if after and own[-1:] != [words[-1]]:
+            last = end + after.end()
+            break
+    return wider(first, last) if (first, last) != (start, end) else r
 
 
 def _swap(sitting: Sitting, r: Range, written: Written, marks: Marks) -> Wrote:

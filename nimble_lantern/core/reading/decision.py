@@ -23,6 +23,7 @@ from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
 from nimble_lantern.core.reading.spelling import spelling_heard
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Words
+from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.targets.words import exact, places
 from nimble_lantern.core.writing.cardinals import cardinal, ordinal
 from nimble_lantern.core.writing.spoken import plain
@@ -144,6 +145,7 @@ def _heard_command(
         # "And do that" is one only with something taken off: "undo that" may well be meant.
         outright = reader.exactly(sitting, words, whole=True).kind is Judged.COMMAND
         closer = belief >= _SURE and (fit >= _CLOSE or not outright and not same)
+        closer = closer or not outright and not same and _sound_alike(ours.words, words)
         # "Underline the lamproom" is what it heard, and "underline the lamp room" stands there.
         return (ours.words if closer and (plain or not same) else words), True
     if _a_number(words) and not hearing.doubt or ours.coverage < LEAST_COVERAGE:
@@ -157,6 +159,11 @@ def _heard_command(
         return ours.words, True
     # "And do the last two" is fluent, and so near to a command that it is worth asking.
     return (ours.words if belief >= _LEAST_TO_OFFER and fit >= _CLOSE_ENOUGH else ()), False
+
+
+def _sound_alike(some: Sequence[str], others: Sequence[str]) -> bool:
+    keys = (phrase_key(" ".join(words)) for words in (some, others))
+    return Levenshtein.distance(*keys) <= 1
 
 
 def _a_number(words: Sequence[str]) -> bool:

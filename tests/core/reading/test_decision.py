@@ -81,6 +81,9 @@ class BesideAModel(unittest.TestCase):
         self.desk.hears("the tide is high")
         ours = spoken("and to that", "undo that", 2.0)
         self.assertEqual(self.read(beside_model(ours, "and do that", -2.6)), "undo that")
+        # However little the grammar is believed, where both sound the same.
+        ours = spoken("and in that", "undo that", 0.1)
+        self.assertEqual(self.read(beside_model(ours, "and do that", 0.4)), "undo that")
 
     def test_what_the_model_doubts_is_done_only_if_the_grammar_is_sure(self) -> None:
         ours = spoken("bold the stair", "bold the stair", 2.5)
