@@ -55,11 +55,11 @@ def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
 @command(
     "copy {target} [to the clipboard]",
     "(take | make | get) a copy of {target}",
-    Way("(<wish> | grab | pick up) a copy of {target}", when=_of_the_page),
-    Way("{target} (to | onto) the clipboard", when=_of_the_page),
     "<wish> {target} copied",
     "copy out {target}",
     "(put | get | take) {target} (on | onto | to) the clipboard",
+    Way("(<wish> | grab | pick up) a copy of {target}", when=_of_the_page),
+    Way("{target} (to | onto) the clipboard", when=_of_the_page),
     example="copy the last sentence",
          group="revising")  # fmt: skip
 def copy(sitting: Sitting, target: Places) -> Done:
