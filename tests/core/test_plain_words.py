@@ -23,6 +23,11 @@ class PlainWords(DeskCase):
         self.assertBecomes(
             NOTICE.replace("steep", "very steep"), NOTICE, "steep should be very steep"
         )
+        times = "Lunch is at noon. The tea room opens at noon. We close at noon."
+        self.assertBecomes(
+            times.replace("opens at noon", "opens at 11"), times,
+            "the tea room opens at eleven not noon",
+        )  # fmt: skip
         # Words on both sides are said again, and stand there once.
         self.assertBecomes(
             "The stair has 36 steps, all worn.", "The stair has 38 steps, all worn.",

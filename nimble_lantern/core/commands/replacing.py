@@ -10,7 +10,7 @@ from nimble_lantern.core.commands.table_here import fits_the_cell
 from nimble_lantern.core.commands.wording import many, near, quoted
 from nimble_lantern.core.composing.replacing import STOPS, replace_many, replace_range, without_stop
 from nimble_lantern.core.document.edits import Edit
-from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.document.model import Document, Range
 from nimble_lantern.core.document.styles import COLOURS
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
@@ -38,6 +38,7 @@ from nimble_lantern.core.targets.model import (
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.targets.words import exact, named_as_written, places
 from nimble_lantern.core.writing.spelling import letter
+from nimble_lantern.core.writing.spoken import plain
 
 _FEW = 20
 
@@ -77,22 +78,6 @@ def _with_more(old: tuple[str, ...], new: tuple[str, ...]) -> bool:
     inside = any(new[i : i + size] == old for i in range(len(new) - size + 1))
     few = 0 < len(new) - size <= 2
     return bool(old) and inside and few and not set(new) & (VERBS | SUBJECT_PRONOUNS)
-
-
-def _behind_the_same_words(sitting: Sitting, parse: Parse) -> bool:
-    """ "The tea room opens at eleven not noon", where it "opens at noon": the words before it are
-    said as well."""
-    old, new = _said(parse)
-    for r in places(sitting.document, old) if old else ():
-        before = sitting.document.blocks[r.start.block].text[: r.start.offset].lower().split()
-        for few in range(1, 1 + min(len(old) + 1, len(new) - _LEAST_SAME)):
-            same = new[:-few]
-            if tuple(before[-len(same) :]) == same:
-                return True
-    return False
-
-
-_LEAST_SAME = 2
 
 
 def _alike_or_a_cell(sitting: Sitting, parse: Parse) -> bool:
@@ -369,7 +354,6 @@ def _from_what(words: tuple[str, ...]) -> bool:
         "(put | write | say | have) {text:words} where (it says | i said | i wrote) {target}",
         "where i (said | wrote) {target} i [really | actually] (meant | mean) {text}",
     ),
-    Way("{text:words} [and] not {target}", when=_behind_the_same_words),
     Way("not {target} but {text}", when=_alike_and_there),
     Way("rather than {target} (write | put | say | have) {text}", when=_alike_and_there),
     Way("(make | turn) {target} [(a | an)] {text}", when=_much_alike),
@@ -485,6 +469,44 @@ def replace_with(
         after = put_right(sitting, ranges[0], after, after.that[0])
     count = f" in {many(len(target.ranges), 'place')}" if len(target.ranges) > 1 else ""
     return Done(after, f"{quoted(old)} is now {quoted(written)}{count}{near(target)}")
+
+
+def _behind_the_same_words(
+    document: Document, text: tuple[str, ...], old: tuple[str, ...]
+) -> list[tuple[Range, tuple[str, ...]]]:
+    """Where old words stand behind the first of some words, and the others of these."""
+    found = []
+    for r in places(document, old):
+        left = document.blocks[r.start.block].text[: r.start.offset]
+        before = tuple(plain(word) for word in left.split())
+        most = min(len(old) + _MORE_NEW, len(text) - _LEAST_SAME)
+        for size in range(len(text) - 1, len(text) - 1 - most, -1):
+            if before[-size:] == text[:size]:
+                found.append((r, text[size:]))
+                break
+    return found
+
+
+_LEAST_SAME, _MORE_NEW = 2, 3
+"""Words before the old ones that must be said as well, and how many more the new ones may be."""
+
+
+def _one_behind_the_same_words(sitting: Sitting, parse: Parse) -> bool:
+    text, old = tuple(parse.args.get("text", ())), tuple(parse.args.get("old", ()))
+    return len(_behind_the_same_words(sitting.document, text, old)) == 1
+
+
+@command(
+    Way("{text:words} [and] not {old:words}", when=_one_behind_the_same_words),
+    heard=0,
+    example="the stair has forty steps not thirty eight",
+    group="revising",
+    destructive=True,
+)
+def rather_than(sitting: Sitting, text: tuple[str, ...], old: tuple[str, ...]) -> Done | Refusal:
+    """Put new words in the place of those that stand behind the same words as the new ones."""
+    ((r, new),) = _behind_the_same_words(sitting.document, text, old)
+    return replace_with(sitting, new, Places((r,)))
 
 
 @command(
