@@ -27,6 +27,7 @@ class PlainWords(DeskCase):
         self.assertBecomes(
             times.replace("opens at noon", "opens at 11"), times,
             "the tea room opens at eleven not noon",
+            "the tea room opens at eleven where it says noon",
         )  # fmt: skip
         # Words on both sides are said again, and stand there once.
         self.assertBecomes(

@@ -497,9 +497,10 @@ def _one_behind_the_same_words(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
+    Way("{text:words} where it says {old:words}", when=_one_behind_the_same_words),
     Way("{text:words} [and] not {old:words}", when=_one_behind_the_same_words),
     heard=0,
-    example="the stair has forty steps not thirty eight",
+    example="the stair has forty steps where it says thirty eight",
     group="revising",
     destructive=True,
 )
