@@ -83,6 +83,23 @@ class Answers(SoundCase):
         self.assertIn("island", hearing.text)
         self.assertEqual(hearing.doubt, "")
 
+    def test_an_utterance_without_sound_is_nothing(self) -> None:
+        engine = BuiltIn()
+        self.addCleanup(engine.close)
+        engine.begin(self.scene)
+        self.assertEqual(engine.end().hypotheses, ())
+
+    def test_a_machine_that_is_slow_is_waited_for_in_proportion(self) -> None:
+        """A second hearing that was too slow costs more next time, and its patience grows."""
+        engine = BuiltIn()
+        self.addCleanup(engine.close)
+        dues: list[float] = []
+        for cost in (0.1, 1.2, 99.0):
+            engine._cost, engine._kept, engine._began = cost, [], time.monotonic()
+            engine._bounded(lambda due: dues.append(due - time.monotonic()) or from_line("x"))
+        self.assertAlmostEqual(dues[1] / dues[0], 2.0, delta=0.1)
+        self.assertAlmostEqual(dues[2] / dues[0], 3.0, delta=0.1)
+
     def test_what_takes_too_long_is_given_up_and_shown_as_unclear(self) -> None:
         self.engine.look(self.scene)
         with mock.patch("nimble_lantern.engines.builtin.recogniser.PATIENCE_SECONDS", -60.0):

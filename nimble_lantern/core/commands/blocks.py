@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from nimble_lantern.core.commands import frames
+from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import Edit, Reformat
@@ -67,11 +68,6 @@ def _become(
     return Done(after, f"{quoted(text)} is {what}" if text else what)
 
 
-def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
-    """ "The first line is a heading"; "hob is a heading for the ferry" may be anything."""
-    return of_the_page(parse.args.get("target"))
-
-
 def _no_table(sitting: Sitting, parse: Parse) -> bool:
     """A table becomes text in its own way."""
     target = parse.args.get("target")
@@ -114,15 +110,15 @@ def _says_which(sitting: Sitting, parse: Parse) -> bool:
     *frames.made_of("[a] [level] {headinglevel} [level] heading"),
     *frames.made_of("[a] [level] {headinglevel:nthlevel} [level] heading"),
     *frames.made_of("{headinglevel:subheading}"),
-    Way("{target} is a heading", when=_of_the_page),
+    Way("{target} is a heading", when=names_a_part),
     Way("{target} as (a | the) [main] (heading | title | header)", when=_whole),
-    Way("{target} is [a] {headinglevel:subheading}", when=_of_the_page),
-    Way("{target} is a level {headinglevel} heading", when=_of_the_page),
-    Way("{target} is a {headinglevel:nthlevel} level heading", when=_of_the_page),
+    Way("{target} is [a] {headinglevel:subheading}", when=names_a_part),
+    Way("{target} is a level {headinglevel} heading", when=names_a_part),
+    Way("{target} is a {headinglevel:nthlevel} level heading", when=names_a_part),
     "[start | begin | make] [a] {headinglevel:nthlevel} level heading [here]",
     "<make> from {target} a heading",
     Way("heading [{headinglevel}] for {target}", when=_says_which),
-    Way("{target} [as] [a] heading [{headinglevel}]", when=_of_the_page),
+    Way("{target} [as] [a] heading [{headinglevel}]", when=names_a_part),
     "(apply | give) heading {headinglevel} to {target}",
     "give {target} [a] heading {headinglevel}",
     *frames.made("[a] level {headinglevel}", False),
@@ -157,7 +153,7 @@ CATALOGUE.table(
 
 @command(
     Way("{relevel} {target} [by] [(a | one)] [level]", when=_of_a_block),
-    Way("make {target} a [level] smaller heading", when=_of_the_page),
+    Way("make {target} a [level] smaller heading", when=names_a_part),
     example="demote the heading",
     group="format",
 )
@@ -195,8 +191,8 @@ _LEVELS = 3
     *frames.made("[(plain | normal | ordinary)] paragraphs", False),
     "(plain | normal | ordinary) paragraphs",
     "unbullet {target}",
-    Way(f"{{target}} is (just | only) [(a | an)] ({_PLAIN} | paragraph)", when=_of_the_page),
-    Way(f"{{target}} is {_PLAIN} [again]", when=_of_the_page),
+    Way(f"{{target}} is (just | only) [(a | an)] ({_PLAIN} | paragraph)", when=names_a_part),
+    Way(f"{{target}} is {_PLAIN} [again]", when=names_a_part),
     *frames.told("(just | only) (a | an) [(normal | plain | ordinary)] paragraph"),
     example="normal text",
     group="format",
@@ -282,8 +278,8 @@ def _run_of(sitting: Sitting, kind: Kind, block: int) -> range:
     "[block] quotation for {target}",
     "quote style (for | on) {target}",
     "indent {target} as a (quotation | quote)",
-    Way("{target} is [a] [block] quotation", when=_of_the_page),
-    Way("{target} as a [block] quotation", when=_of_the_page),
+    Way("{target} is [a] [block] quotation", when=names_a_part),
+    Way("{target} as a [block] quotation", when=names_a_part),
     example="make the last paragraph a quotation",
     group="format",
     here=True,
@@ -335,14 +331,14 @@ def _empty_here(sitting: Sitting, parse: Parse) -> bool:
     *frames.made_of("[a] list with {listkind:bulletpoints}"),
     *frames.made_of("{listkind:bulletpoints}"),
     "(put | add | set) {listkind:bulletpoints} (before | in front of | at the start of) {target}",
-    Way("{listkind:bulletpoints} (before | in front of) {target}", when=_of_the_page),
+    Way("{listkind:bulletpoints} (before | in front of) {target}", when=names_a_part),
     Way(
         "(put | add | set) a bullet [point] (before | in front of | at the start of) {target}",
-        when=_of_the_page,
+        when=names_a_part,
     ),
     Way("(bullets | bullet points)", when=_empty_here),
     *frames.given("{listkind:bulletpoints}"),
-    Way("{target} [as] (a bullet | bullets | a bullet point)", when=_of_the_page),
+    Way("{target} [as] (a bullet | bullets | a bullet point)", when=names_a_part),
     "(bullet | itemise) {target}",
     *frames.made("{listkind:onekind}", False),
     example="make the last two paragraphs a list",
@@ -439,7 +435,7 @@ def _just_aligned(sitting: Sitting, parse: Parse) -> bool:
     "apply {alignment} alignment to {target}",
     "{alignment} [hand] (side | edge | margin) for {target}",
     "give {target} {alignment} alignment",
-    Way("{target} {alignment:centred}", when=_of_the_page),
+    Way("{target} {alignment:centred}", when=names_a_part),
     example="align the title right",
     group="format",
     here=True,

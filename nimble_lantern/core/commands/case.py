@@ -5,13 +5,14 @@ from __future__ import annotations
 from collections.abc import Callable
 
 from nimble_lantern.core.commands import frames
+from nimble_lantern.core.commands.when import names_no_thing
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, That, Words, as_things
+from nimble_lantern.core.targets.model import Places, That, Words
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import named_as_written
 from nimble_lantern.core.writing.capitals import capitalised, title_case
@@ -43,11 +44,6 @@ def recased(sitting: Sitting, target: Places, change: Callable[[str], str]) -> D
     after = after.about(Range(*r) for r in target.ranges)
     old = named(sitting.document, target.ranges)
     return Done(after, f"{old} is {quoted(after.document.text(target.first))} now")
-
-
-def _no_thing(sitting: Sitting, parse: Parse) -> bool:
-    """ "A small letter for visitors"; "a small letter for the board" is sent to it."""
-    return not as_things(parse.args.get("target"))
 
 
 @command(
@@ -146,7 +142,10 @@ def upper(sitting: Sitting, target: Places) -> Done:
     ),
     *frames.taken("(capital | capital letter | capitals | caps)"),
     "(lower case | lowercase | no capitals) [(for | on)] {target}",
-    Way("[a] (small | little | lower case) (letter | letters) (for | on) {target}", when=_no_thing),
+    Way(
+        "[a] (small | little | lower case) (letter | letters) (for | on) {target}",
+        when=names_no_thing,
+    ),
     "(decapitalise | uncapitalise | uncapitalize | decapitalize) {target}",
     "{target} with a small letter",
     "(write | spell | type | put | make) {target} with a (small | little) letter",

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands.table_here import two_headings
+from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import named, quoted, words_in
 from nimble_lantern.core.composing.moving import paste_at, relocate
 from nimble_lantern.core.composing.removing import remove
@@ -12,7 +13,7 @@ from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
 from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.measures import names_a_sort
 from nimble_lantern.core.targets.model import Places, Unit, Units, Words, of_a_grid, of_the_page
@@ -47,19 +48,14 @@ def _taken(sitting: Sitting, target: Places) -> Sitting:
     return replace(sitting, clipboard=pieces, clipped_blocks=target.unit in _WHOLE)
 
 
-def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
-    """ "I want a copy of the last sentence"; "i want a copy of the lease" is asked of somebody."""
-    return of_the_page(parse.args.get("target"))
-
-
 @command(
     "copy {target} [to the clipboard]",
     "(take | make | get) a copy of {target}",
     "<wish> {target} copied",
     "copy out {target}",
     "(put | get | take) {target} (on | onto | to) the clipboard",
-    Way("(<wish> | grab | pick up) a copy of {target}", when=_of_the_page),
-    Way("{target} (to | onto) the clipboard", when=_of_the_page),
+    Way("(<wish> | grab | pick up) a copy of {target}", when=names_a_part),
+    Way("{target} (to | onto) the clipboard", when=names_a_part),
     example="copy the last sentence",
          group="revising")  # fmt: skip
 def copy(sitting: Sitting, target: Places) -> Done:
@@ -229,40 +225,38 @@ def _of_words(sitting: Sitting, parse: Parse) -> bool:
     "<shift> [(up | down)] {target} [(up | down | back | right)] to the [very] {edge:docedge}",
     "<shift> {target} {edge:atedge} [(of | on | in) the list]",
     "<shift> {target} (where | to where | in the place of) {place:target} (is | was | stands)",
-    *(
-        Way(pattern, when=_parts_or_items)
-        for pattern in (
-            "<set_down> {target} <exactly> {side:beside} {place:target}",
-            "<set_down> {target} [(up | down | back | right)] (to | at) the [very] {edge:docedge}",
-            "(take | send | push | bring) {target} [(up | down | back | right)] to the [very]"
-            " {edge:docedge}",
-            "(<wish> | let) {target} [(to come | come | go)] {edge:atedge}",
-            "(<wish> | i'd rather have | i would rather have) {target} (at | on) the [very]"
-            " {edge:docedge}",
-            "{target} (goes | <shall> (go | be | come)) (to | at | on) the [very] {edge:docedge}",
-            "(let | have) {target} be {edge:atedge}",
-            "make {target} {edge:atedge} [of all]",
-            "(could | can | let | might | may) {target} (go | be | come) (to | at | on) the [very]"
-            " {edge:docedge}",
-            "<set_down> {target} {edge:atedge} [(of | on | in) the list]",
-            "<set_down> {target} (where | in the place of) {place:target} (is | was | stands)",
-            "{target} {edge:atedge}",
-            "{target} <shall> (be | come | go) (the | in) {edge:atedge}"
-            " [(one | item | point | bullet | place | of all)] [(on | in | of) the list]",
-            "{target} <shall> come {edge:atedge} [(on | in | of) the list]",
-            "make {target} the [very] {edge:atedge} [(one | item | thing | of all)]",
-            "{target} (should come | should go | goes | belongs) {side:beside} {place:target}",
-            "{target} (should be | should go | goes | belongs) {edge:atedge} [(on | in) the list]",
-            "{target} <shall> (come | go | be | stand) {side:beside} {place:target}",
-            "let {target} (come | go | be | stand) {side:beside} {place:target}",
-            "{target} [up | down] to the [very] {edge:docedge} [(of | on) the list]",
-            "<wish> {target} moved {side:beside} {place:target}",
-            "(take | pick up | lift | grab) {target} and (put | move | place | drop) (it | them)"
-            " <exactly> {side:beside} {place:target}",
-            "(take | pick up | lift | grab) {target} and (put | move | place | drop) (it | them)"
-            " (to | at) the [very] {edge:docedge}",
-            "<wish> {target} moved to the [very] {edge:docedge}",
-        )
+    *each(
+        _parts_or_items,
+        "<set_down> {target} <exactly> {side:beside} {place:target}",
+        "<set_down> {target} [(up | down | back | right)] (to | at) the [very] {edge:docedge}",
+        "(take | send | push | bring) {target} [(up | down | back | right)] to the [very]"
+        " {edge:docedge}",
+        "(<wish> | let) {target} [(to come | come | go)] {edge:atedge}",
+        "(<wish> | i'd rather have | i would rather have) {target} (at | on) the [very]"
+        " {edge:docedge}",
+        "{target} (goes | <shall> (go | be | come)) (to | at | on) the [very] {edge:docedge}",
+        "(let | have) {target} be {edge:atedge}",
+        "make {target} {edge:atedge} [of all]",
+        "(could | can | let | might | may) {target} (go | be | come) (to | at | on) the [very]"
+        " {edge:docedge}",
+        "<set_down> {target} {edge:atedge} [(of | on | in) the list]",
+        "<set_down> {target} (where | in the place of) {place:target} (is | was | stands)",
+        "{target} {edge:atedge}",
+        "{target} <shall> (be | come | go) (the | in) {edge:atedge}"
+        " [(one | item | point | bullet | place | of all)] [(on | in | of) the list]",
+        "{target} <shall> come {edge:atedge} [(on | in | of) the list]",
+        "make {target} the [very] {edge:atedge} [(one | item | thing | of all)]",
+        "{target} (should come | should go | goes | belongs) {side:beside} {place:target}",
+        "{target} (should be | should go | goes | belongs) {edge:atedge} [(on | in) the list]",
+        "{target} <shall> (come | go | be | stand) {side:beside} {place:target}",
+        "let {target} (come | go | be | stand) {side:beside} {place:target}",
+        "{target} [up | down] to the [very] {edge:docedge} [(of | on) the list]",
+        "<wish> {target} moved {side:beside} {place:target}",
+        "(take | pick up | lift | grab) {target} and (put | move | place | drop) (it | them)"
+        " <exactly> {side:beside} {place:target}",
+        "(take | pick up | lift | grab) {target} and (put | move | place | drop) (it | them)"
+        " (to | at) the [very] {edge:docedge}",
+        "<wish> {target} moved to the [very] {edge:docedge}",
     ),
     Way("{target} <shall> (come | go | stand | be) {side:beside} {place:target}", when=_both_stand),
     example="move the last sentence before the first sentence",
@@ -294,21 +288,17 @@ def move(
     return Done(wrote.sitting, f"moved {quoted(wrote.text)}")
 
 
-def _a_part(sitting: Sitting, parse: Parse) -> bool:
-    return of_the_page(parse.args.get("target"))
-
-
 @command(
     "copy {target} {side:beside} {place:target}",
     "copy {target} to the {edge:docedge}",
     "put a copy of {target} at the {edge:docedge}",
     "put a copy of {target} {side:beside} {place:target}",
-    Way("(repeat | duplicate) {target} at the {edge:docedge}", when=_a_part),
+    Way("(repeat | duplicate) {target} at the {edge:docedge}", when=names_a_part),
     Way(
         "(have | put | show | <wish>) {target} at the {edge:docedge} (as well | too | also)",
-        when=_a_part,
+        when=names_a_part,
     ),
-    Way("(repeat | duplicate) {target} {side:beside} {place:target}", when=_a_part),
+    Way("(repeat | duplicate) {target} {side:beside} {place:target}", when=names_a_part),
     example="copy the last sentence after the first sentence",
     group="revising",
 )
@@ -329,11 +319,11 @@ def copy_to(
 
 @command(
     "duplicate {target}",
-    Way("(repeat | double) {target}", when=_a_part),
-    Way("(make | have | print | show) {target} (twice | a second time)", when=_a_part),
+    Way("(repeat | double) {target}", when=names_a_part),
+    Way("(make | have | print | show) {target} (twice | a second time)", when=names_a_part),
     "make [a] duplicate of {target}",
     "(put | add | insert) [in] another copy of {target}",
-    Way("(i | we) (need | want) {target} (twice | a second time)", when=_a_part),
+    Way("(i | we) (need | want) {target} (twice | a second time)", when=names_a_part),
     "copy {target} (below | under | underneath | after | behind) (itself | themselves)",
     "(write | put) {target} (twice | a second time)",
     example="duplicate the last sentence",

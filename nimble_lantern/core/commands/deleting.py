@@ -105,36 +105,32 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     Way("(take | cut | wipe | throw | leave) {target} out", when=_out),
     Way("{target} [please] (delete | remove | erase) [it | them]", when=_plainly_named),
     Way("(i would | i'd) rather not have {target}", when=_of_prose),
-    *(
-        Way(pattern, when=_no_object)
-        for pattern in (
-            "(we | i) (do not | don't) (need | want | like) {target}"
-            " [(any more | there | here | in there | on the list)] [(delete | remove) it]",
-        )
+    *each(
+        _no_object,
+        "(we | i) (do not | don't) (need | want | like) {target}"
+        " [(any more | there | here | in there | on the list)] [(delete | remove) it]",
     ),
-    *(
-        Way(pattern, when=_of_the_page)
-        for pattern in (
-            "<discard> {target}",
-            "(chuck | knock | whip | get) {target} out [of (there | here | it)]",
-            "take {target} right out",
-            "no need for {target}",
-            "(take | cut | wipe | throw) {target} away",
-            "{target} goes [out]",
-            "{target} (<shall> | can | could | will have to) (go | come (off | out)) [please]",
-            "{target} [is] (deleted | removed | gone | not needed)",
-            "{target} (wants | needs | could do with) (deleting | removing | taking (out | away)"
-            " | cutting | to be (deleted | removed | cut | taken out))",
-            "{target} is (rubbish | wrong | no good | nonsense | not right | too long | too much)"
-            " (<remove> | <discard>) (it | that)",
-            "we (can | could) (lose | do without) {target}",
-            "{target} (out | away | off)",
-            "{target} (<shall> | can | could | will have to) be"
-            " (thrown (out | away) | deleted | removed | dropped | cut | taken out)",
-            "{target} (is not | isn't | are not | aren't) (needed | wanted) [(here | there | any"
-            " more)]",
-            "(cancel | omit) {target}",
-        )
+    *each(
+        _of_the_page,
+        "<discard> {target}",
+        "(chuck | knock | whip | get) {target} out [of (there | here | it)]",
+        "take {target} right out",
+        "no need for {target}",
+        "(take | cut | wipe | throw) {target} away",
+        "{target} goes [out]",
+        "{target} (<shall> | can | could | will have to) (go | come (off | out)) [please]",
+        "{target} [is] (deleted | removed | gone | not needed)",
+        "{target} (wants | needs | could do with) (deleting | removing | taking (out | away)"
+        " | cutting | to be (deleted | removed | cut | taken out))",
+        "{target} is (rubbish | wrong | no good | nonsense | not right | too long | too much)"
+        " (<remove> | <discard>) (it | that)",
+        "we (can | could) (lose | do without) {target}",
+        "{target} (out | away | off)",
+        "{target} (<shall> | can | could | will have to) be"
+        " (thrown (out | away) | deleted | removed | dropped | cut | taken out)",
+        "{target} (is not | isn't | are not | aren't) (needed | wanted) [(here | there | any"
+        " more)]",
+        "(cancel | omit) {target}",
     ),
     example="delete the last two words",
     group="revising",

@@ -6,6 +6,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.marks import marked, remarked, said_of
+from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import named, near
 from nimble_lantern.core.document.layout import HEADING_SCALE
 from nimble_lantern.core.document.model import Range, Span
@@ -14,7 +15,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.alike import kind_of
-from nimble_lantern.core.targets.model import Places, That, Words, of_the_page
+from nimble_lantern.core.targets.model import Places, That, Words
 from nimble_lantern.core.targets.resolve import resolve
 
 SIZES = (10, 11, 12, 14, 16, 18, 20, 24, 28, 32, 36, 48, 60, 72)
@@ -57,14 +58,9 @@ def _no_colour_word(sitting: Sitting, parse: Parse) -> bool:
     return not isinstance(target, Words) or kind_of(target.words) != "colour"
 
 
-def _part(sitting: Sitting, parse: Parse) -> bool:
-    """ "The last line should be red"; "the door should be red" is a sentence."""
-    return of_the_page(parse.args.get("target"))
-
-
 def _of_a_part(adjective: str) -> tuple[Way, ...]:
     ways = (f"{{target}} [<into>] {adjective}", *frames.told(adjective))
-    return tuple(Way(way, when=_part) for way in ways)
+    return tuple(Way(way, when=names_a_part) for way in ways)
 
 
 @command(
@@ -79,7 +75,7 @@ def _of_a_part(adjective: str) -> tuple[Way, ...]:
     "<make> {target} in {colour} (letters | type | ink | print)",
     "{colour} (letters | type | ink | print) for {target}",
     "use {colour} (for | on) {target}",
-    Way("put {colour} on {target}", when=_part),
+    Way("put {colour} on {target}", when=names_a_part),
     "{colour} text for {target}",
     "give {target} the (colour | color) {colour}",
     *_of_a_part("[the] [colour | color] {colour} [colour | color]"),
@@ -161,12 +157,12 @@ def size(sitting: Sitting, target: Places | None = None, number: int = 12) -> Do
     " {larger}",
     "(enlarge | magnify | blow up) {target}",
     "blow {target} up",
-    Way("{larger} {target}", when=_part),
+    Way("{larger} {target}", when=names_a_part),
     "make {target} (one | a) size {larger}",
-    Way("{resizing} {target}", when=_part),
+    Way("{resizing} {target}", when=names_a_part),
     "{larger} (letters | type | print) for {target}",
     *_of_a_part("[(a bit | a little | a size | a step)] {larger}"),
-    Way("{target} in [a] {larger} (letters | type | print | size | font)", when=_part),
+    Way("{target} in [a] {larger} (letters | type | print | size | font)", when=names_a_part),
     example="make the last sentence larger",
     group="format",
 )
@@ -284,7 +280,7 @@ def _look_coloured(colour: str) -> Look:
     "<wish> {target} [both] [<into>] {a:look} and [<into>] {b:look}",
     "apply [both] {a:look} and {b:look} to {target}",
     "{a:lookdone} and {b:lookdone} {target}",
-    Way("[both] {a:look} and {b:look} (for | on) {target}", when=_part),
+    Way("[both] {a:look} and {b:look} (for | on) {target}", when=names_a_part),
     "{a:lookdone} {target} and <make> it [<into>] {b:look}",
     "{a:lookdone} {target} and {b:lookdone} it [(too | as well)]",
     "{target} [both] [<into>] {a:look} and {b:look}",

@@ -384,18 +384,14 @@ def _headed(sitting: Sitting, header: bool) -> Done | Refusal:
     Way("(put | get | list | arrange) [the] {words} (in | into) {falling}", when=heads_a_column),
     Way("(put | get | list | arrange) [the] {words} {falling}", when=heads_a_column),
     Way(
-        "{falling:extreme} [(number | amount | count) of] {words} [(number | figure)] (first | at"
-        " the top)",
+        "[(put | have | <wish>) the] {falling:extreme} [(number | amount | count) of] {words}"
+        " [(number | figure)] (first | at the top)",
         when=heads_a_column,
     ),
     Way(
         "(put | set) (the | this) (table | rows) in {words} order [{falling}]", when=heads_a_column
     ),
     Way("[the] {words} [column] in order [{falling}]", when=heads_a_column),
-    Way(
-        "(put | have | <wish>) the {falling:extreme} {words} (first | at the top)",
-        when=heads_a_column,
-    ),
     Way("(sort | order | arrange) [the] {words} {falling}", when=heads_a_column),
     Way(
         "<wish> (the | this) (table | rows) (sorted | ordered | in order) [by | of] [the] {words}"

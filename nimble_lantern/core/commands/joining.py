@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from nimble_lantern.core.commands.when import names_no_thing
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.moving import paste_at
 from nimble_lantern.core.composing.starting import empty_beside
@@ -25,7 +26,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import CAPITALISED
 from nimble_lantern.core.state import Done, Option, Question, Sitting
-from nimble_lantern.core.targets.model import Order, Places, That, Unit, Units, Words, as_things
+from nimble_lantern.core.targets.model import Order, Places, That, Unit, Units, Words
 from nimble_lantern.core.targets.resolve import nth_like
 
 CATALOGUE.table("neighbour", {"(previous | last | one before)": -1, "(next | following)": 1})
@@ -54,11 +55,6 @@ def _of_two(sitting: Sitting, parse: Parse) -> bool:
     if isinstance(target, That) and sitting.selection is None:
         return len(sitting.that) > 1
     return not isinstance(target, Words) or "and" in target.words
-
-
-def _no_people(sitting: Sitting, parse: Parse) -> bool:
-    """ "The first two items should change places"; "the men and the women should" are no words."""
-    return not as_things(parse.args.get("target"))
 
 
 def joined(sitting: Sitting, first: int, last: int) -> Sitting:
@@ -294,8 +290,8 @@ def split_part(
     "(change | reverse | swap | turn round) the order of {target}",
     "reverse {target}",
     "put {a:target} where {b:target} is",
-    Way("{target} <shall> (change | swap | exchange) places", when=_no_people),
-    Way("(let | have | make) {target} (change | swap | exchange) places", when=_no_people),
+    Way("{target} <shall> (change | swap | exchange) places", when=names_no_thing),
+    Way("(let | have | make) {target} (change | swap | exchange) places", when=names_no_thing),
     Way("(change | exchange) {a:part} (for | with) {b:part}", when=_two_parts),
     example="swap the first sentence and the last sentence",
     group="revising",

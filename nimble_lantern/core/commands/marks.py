@@ -8,6 +8,7 @@ from functools import partial
 from typing import Any, NamedTuple
 
 from nimble_lantern.core.commands import frames
+from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import named, near
 from nimble_lantern.core.document.edits import in_turn, remark
 from nimble_lantern.core.document.model import Range, Span
@@ -25,11 +26,6 @@ class _Family(NamedTuple):
     adjective: str
     noun: str
     besides: tuple[str | Way, ...] = ()
-
-
-def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
-    """ "Strike the last word"; "strike the bell" is a sentence, and "strike that" takes it back."""
-    return of_the_page(parse.args.get("target"))
 
 
 def _letters(sitting: Sitting, parse: Parse) -> bool:
@@ -58,7 +54,7 @@ _FAMILIES = {
             "underscore {target}",
             "(<put> | draw | run | rule) a line (under | underneath | below | beneath) {target}",
             "give {target} a line (under | underneath) [it | them]",
-            Way("[a] line (under | underneath | below) {target}", when=_of_the_page),
+            Way("[a] line (under | underneath | below) {target}", when=names_a_part),
         ),
     ),
     "strike": _Family(
@@ -66,11 +62,11 @@ _FAMILIES = {
         "(struck (out | through) | strikethrough | crossed (out | through))",
         "(strikethrough | strike through | strike out | strike)",
         (
-            Way("strike {target}", when=_of_the_page),
+            Way("strike {target}", when=names_a_part),
             "strike {target} (through | out)",
             "cross {target} through",
             "(<put> | draw | run) a line through {target}",
-            Way("[a] line through {target}", when=_of_the_page),
+            Way("[a] line through {target}", when=names_a_part),
         ),
     ),
     "highlight": _Family(
@@ -263,7 +259,7 @@ def highlight_in(sitting: Sitting, target: Places, ink: str) -> Done | Refusal:
     "reset {target} [to (plain | normal)]",
     "clear {target} of [all] [the] formatting",
     "set {target} plain",
-    Way("{target} (back to normal | plain again)", when=_of_the_page),
+    Way("{target} (back to normal | plain again)", when=names_a_part),
     "[make (it | everything)] (plain text | no formatting) <everywhere>",
     example="make that plain",
     group="format",

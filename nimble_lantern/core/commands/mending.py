@@ -9,7 +9,7 @@ from nimble_lantern.core.composing.replacing import replace_range, without_stop
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import HEARD_ALIKE, LITTLE, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
@@ -280,14 +280,12 @@ CATALOGUE.table(
         when=_just_said_alike,
     ),
     Way("not {old:words} (it was | it's | it is) {text}", when=_just_said_alike),
-    *(
-        Way(pattern, when=_sounds_alike)
-        for pattern in (
-            "[(it's | it is | that's | it should (be | say | read) | i mean)] {text:words} [and]"
-            " not {old:words}",
-            "{old:words} should be {text}",
-            "(it's | it is) not {old:words} (it's | it is | but) {text}",
-        )
+    *each(
+        _sounds_alike,
+        "[(it's | it is | that's | it should (be | say | read) | i mean)] {text:words} [and]"
+        " not {old:words}",
+        "{old:words} should be {text}",
+        "(it's | it is) not {old:words} (it's | it is | but) {text}",
     ),
     Way("(make it | make that | it should be | it's | it is) {text}", when=_one_here),
     Way("(the | that) {sort} <shall> (be | say | read) {text}", when=_of_that_kind_here),

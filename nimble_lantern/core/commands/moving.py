@@ -5,21 +5,17 @@ from __future__ import annotations
 from bisect import bisect_right
 from itertools import islice
 
+from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import many, named
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.layout import edges
 from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, of_the_page
+from nimble_lantern.core.targets.model import Places, Unit
 
 _FLOWING = (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE)
-
-
-def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
-    """ "The end of the second paragraph" is a place; "the start of the show" is not."""
-    return of_the_page(parse.args.get("target"))
 
 
 @command(
@@ -56,7 +52,7 @@ def to_end(sitting: Sitting) -> Done:
 @command(
     "<go> <exactly> <ahead_of> {target}",
     "[<go>] [back | up | down] (to | at) [the] <beginning> of {target}",
-    Way("[find] [the] <beginning> of {target}", when=_of_the_page),
+    Way("[find] [the] <beginning> of {target}", when=names_a_part),
     "<exactly> <ahead_of> {target:called}",
     "<go> [back] [up | down] to {target}",
     "<go> to the (place | spot | bit | point) <ahead_of> {target}",
@@ -65,22 +61,22 @@ def to_end(sitting: Sitting) -> Done:
     Way(
         "(i want | i need | i'd like | let me) [to] (be | write | go | carry on | go on | continue)"
         " (at | from | to) [the] <beginning> of {target}",
-        when=_of_the_page,
+        when=names_a_part,
     ),
     Way(
         "(i want | i need | i'd like) to (be | go | write) where {target}"
         " (starts | begins | opens)",
-        when=_of_the_page,
+        when=names_a_part,
     ),
     "<caret> (<shall> be | goes | should go) <exactly> <ahead_of> {target}",
     "<wish> <caret> <exactly> <ahead_of> {target}",
-    Way("[over | on | back | down | up] to {target}", when=_of_the_page),
+    Way("[over | on | back | down | up] to {target}", when=names_a_part),
     Way(
         "[back | over | up] [to] where {target} (starts | begins | started | began)",
-        when=_of_the_page,
+        when=names_a_part,
     ),
-    Way("[at | to] [the] front of {target}", when=_of_the_page),
-    Way("{target} (start | beginning)", when=_of_the_page),
+    Way("[at | to] [the] front of {target}", when=names_a_part),
+    Way("{target} (start | beginning)", when=names_a_part),
     example="go to the start of the last sentence",
     group="moving",
 )
@@ -97,16 +93,16 @@ def before(sitting: Sitting, target: Places) -> Done:
     Way(
         "(i want | i need | i'd like | let me) [to] (be | write | go | carry on | go on | continue)"
         " (at | from | to) [the] <finish> of {target}",
-        when=_of_the_page,
+        when=names_a_part,
     ),
     "<caret> (<shall> be | goes | should go) <exactly> <behind> {target}",
     "<wish> <caret> <exactly> <behind> {target}",
-    Way("[over | on | back | down | up] to the <finish> of {target}", when=_of_the_page),
+    Way("[over | on | back | down | up] to the <finish> of {target}", when=names_a_part),
     "<go> <exactly> (to | at) the other side of {target}",
-    Way("[find] [the] <finish> of {target}", when=_of_the_page),
+    Way("[find] [the] <finish> of {target}", when=names_a_part),
     "<exactly> <behind> {target:called}",
-    Way("[on | over | down] [to] where {target} (ends | stops | finishes)", when=_of_the_page),
-    Way("{target} end", when=_of_the_page),
+    Way("[on | over | down] [to] where {target} (ends | stops | finishes)", when=names_a_part),
+    Way("{target} end", when=names_a_part),
     "<go> to the (place | spot | bit | point) <behind> {target}",
     "(<go> | be | start writing) [to] where {target} (ends | stops | finishes)",
     example="go after the harbour board",

@@ -7,6 +7,7 @@ from dataclasses import replace
 from itertools import pairwise
 
 from nimble_lantern.core.commands import frames
+from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import many, named, quoted
 from nimble_lantern.core.composing.placing import manner_of
 from nimble_lantern.core.document.model import Range
@@ -17,7 +18,7 @@ from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.reviewing.notes import Note, added, changed, notes_of, removed
 from nimble_lantern.core.state import Done, Option, Question, Sitting
-from nimble_lantern.core.targets.model import Places, Words, of_the_page
+from nimble_lantern.core.targets.model import Places, Words
 from nimble_lantern.core.writing.writer import Place, write
 
 MOST = 30
@@ -101,11 +102,6 @@ def _whole_words(sitting: Sitting, parse: Parse) -> bool:
 _ORDERS = frozenset("last first next previous second third this that".split())
 
 
-def _on_the_page(sitting: Sitting, parse: Parse) -> bool:
-    """ "A note for the last sentence", and not "a note for Ida" who stands in the text."""
-    return of_the_page(parse.args.get("target"))
-
-
 @command(
     "margin note (on | at | for | about | beside | by | to) {target} {text:words}",
     "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> (on | at | to"
@@ -119,26 +115,26 @@ def _on_the_page(sitting: Sitting, parse: Parse) -> bool:
     Way(
         "(<wish> | add | put | make | write | leave) <a_note> (for | about | to) {target}"
         " {text:words}",
-        when=_on_the_page,
+        when=names_a_part,
     ),
     "(<wish> | add | put | make | write | leave) a [margin] (comment | remark) (for | about | to)"
     " {target} {text:words}",
     "note (on | beside) {target} {text:words}",
-    Way("note (about | for) {target} {text:words}", when=_on_the_page),
-    Way("{target} note {text:words}", when=_on_the_page),
+    Way("note (about | for) {target} {text:words}", when=names_a_part),
+    Way("{target} note {text:words}", when=names_a_part),
     "in the margin (of | beside | by | at | next to) {target} (put | write | say | note)"
     " {text:words}",
     Way(
         "(attach | add | put | pin) {text:words} as a [margin] (note | comment) (to | on | beside)"
         " {target}",
-        when=_on_the_page,
+        when=names_a_part,
     ),
     "(comment | remark) on {target} {text:words}",
     "(add | put) to the margin (of | at | beside) {target} {text:words}",
     "(say | note | write | remark | put | scribble | jot) in the margin"
     " (of | at | beside | by | next to) {target} {text:words}",
-    Way("(remind me | remember) (at | on) {target} to {text:words}", when=_on_the_page),
-    Way("remind me to {text:words} (at | on | beside | by) {target}", when=_on_the_page),
+    Way("(remind me | remember) (at | on) {target} to {text:words}", when=names_a_part),
+    Way("remind me to {text:words} (at | on | beside | by) {target}", when=names_a_part),
     "annotate {target} [with] {text:words}",
     "add the note {text:words} to {target}",
     "put {text:words} in the margin (at | of | by | beside | next to) {target}",

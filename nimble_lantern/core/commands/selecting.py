@@ -5,11 +5,12 @@ from __future__ import annotations
 from dataclasses import replace
 from itertools import islice
 
+from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import label_at, many, named, near
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.state import Done, Option, Question, Sitting, View
 from nimble_lantern.core.targets.finding import all_within
 from nimble_lantern.core.targets.model import (
@@ -33,11 +34,6 @@ def _shown(sitting: Sitting, parse: Parse) -> bool:
     return ordered or of_the_page(target)
 
 
-def _of_a_page(sitting: Sitting, parse: Parse) -> bool:
-    """ "Take the last two words"; "take the last boat" is a sentence."""
-    return of_the_page(parse.args.get("target"))
-
-
 def _quoted(sitting: Sitting, parse: Parse) -> bool:
     """ "Mark lamp room", where these words stand; "mark the rope" may be said to somebody."""
     target = parse.args.get("target")
@@ -56,17 +52,15 @@ def _quoted(sitting: Sitting, parse: Parse) -> bool:
     "make {target} the selection",
     "(take | use | have) {target} (as | for) (the | my) selection",
     "<pick> {target:said_last}",
-    *(
-        Way(pattern, when=_shown)
-        for pattern in (
-            "<pick> {target}",
-            "{target} selected",
-            "{target:reach} [please] select",
-            "{target} [please] select",
-            "(<pick> | take) {target:reach}",
-        )
+    *each(
+        _shown,
+        "<pick> {target}",
+        "{target} selected",
+        "{target:reach} [please] select",
+        "{target} [please] select",
+        "(<pick> | take) {target:reach}",
     ),
-    Way("take {target}", when=_of_a_page),
+    Way("take {target}", when=names_a_part),
     Way("mark {target}", when=_quoted),
     example="select the last sentence",
     group="selecting",

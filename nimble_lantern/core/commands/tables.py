@@ -41,7 +41,7 @@ from nimble_lantern.core.document.model import (
 )
 from nimble_lantern.core.document.tables import Table, next_table, outside, tables
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import CellNamed, Places, Unit, Units
 
@@ -511,9 +511,7 @@ def _crossing(
     Way("(put | write | enter) {text:words} (in | into | at) {crossed}", when=_of_words_in_a_table),
     Way("row {rows:number} column {columns:number} (is | says | should say) {text:words}",
         when=in_table),
-    *(
-        Way(pattern, when=_a_row_and_a_column)
-        for pattern in (
+    *each(_a_row_and_a_column,
             "(in | for | on | at) {row:words} (put | write | enter | have) {text:words} (under | in"
             " | for | on | at) [the] {column:words} [column]",
             "(in | for | under | at) [the] {column:words} [column] (put | write | enter | have)"
@@ -522,7 +520,6 @@ def _crossing(
             " | for | on | at) {row:words}",
             "(set | make | change) [the] {column:words} (for | of) {row:words} (to | as | be)"
             " {text:words}",
-        )
     ),
     heard=1,
     example="put noon in row two column three",

@@ -29,7 +29,7 @@ _KINDS: dict[str, frozenset[str]] = {
     "name": frozenset(GIVEN.split()),
 }
 _TWELVE = frozenset(("noon", "midday", "midnight"))
-_HOURS = frozenset("one two three four five six seven eight nine ten eleven twelve".split())
+_TWELVE_HOURS = 12
 _OF_ANOTHER_LENGTH = 8.0
 _LEAST_ALIKE, _AS_GOOD = 55.0, 8.0
 _NAMES_ALIKE = 70.0
@@ -63,9 +63,15 @@ def kind_of(words: Sequence[str]) -> str:
 def of_one_kind(some: Sequence[str], others: Sequence[str]) -> bool:
     """Whether both are days, both are numbers ...; noon is an hour like eleven."""
     kind = kind_of(some)
-    both = {*some, *others}
-    clock = len(some) == len(others) == 1 and bool(both & _TWELVE) and bool(both & _HOURS)
-    return bool(kind) and kind == kind_of(others) or clock
+    return bool(kind) and kind == kind_of(others) or _two_hours(some, others)
+
+
+def _two_hours(some: Sequence[str], others: Sequence[str]) -> bool:
+    for one, other in ((some, others), (others, some)):
+        hour = cardinal(other, 0)
+        if len(one) == 1 and one[0].lower() in _TWELVE and hour and hour[1] == len(other):
+            return 0 < hour[0] <= _TWELVE_HOURS
+    return False
 
 
 def mends(document: Document, within: Range, words: Sequence[str]) -> list[Mend]:

@@ -82,27 +82,21 @@ def columns(target: Units, view: View) -> Answer:
     return Places(tuple(sorted(r for c in chosen for r in table.column(blocks, c))))
 
 
-def next_row(r: Range, view: View, step: int) -> Answer:
-    """The cell so many rows below that in which a range stands."""
+def next_in_table(r: Range, view: View, unit: Unit, step: int) -> Answer:
+    """The column so many on from the one in which a range stands, or the cell so many below."""
     blocks = view.document.blocks
     table, cell = table_at(blocks, r.start.block), blocks[r.start.block].cell
     if table is None or cell is None:
         return Refusal("That stands in no table.")
-    if not 0 <= cell.row + step < table.rows:
-        return Refusal(f"No cell stands {'below' if step > 0 else 'above'} that.")
-    b = table.cell(cell.row + step, cell.column)
-    return Places((units.block_range(view.document, b),), unit=Unit.CELL)
-
-
-def next_column(r: Range, view: View, step: int) -> Answer:
-    """The column so many on from the one in which a range stands."""
-    blocks = view.document.blocks
-    table, cell = table_at(blocks, r.start.block), blocks[r.start.block].cell
-    if table is None or cell is None:
-        return Refusal("That stands in no table.")
-    if not 0 <= cell.column + step < table.columns:
-        return Refusal(f"No column stands {'after' if step > 0 else 'before'} that.")
-    return Places(table.column(blocks, cell.column + step), unit=Unit.COLUMN)
+    down = unit is Unit.CELL
+    now, count = (cell.row, table.rows) if down else (cell.column, table.columns)
+    if not 0 <= now + step < count:
+        sides = ("above", "below") if down else ("before", "after")
+        return Refusal(f"No {unit.value} stands {sides[step > 0]} that.")
+    if not down:
+        return Places(table.column(blocks, now + step), unit=unit)
+    b = table.cell(now + step, cell.column)
+    return Places((units.block_range(view.document, b),), unit=unit)
 
 
 @finds(CellAt)

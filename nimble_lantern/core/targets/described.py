@@ -355,29 +355,17 @@ def _unit_by_side(unit: Unit, by_side: tuple[bool, bool], beside: Any) -> Beside
     return Beside(unit, Words(beside) if isinstance(beside, tuple) else beside, after, upright)
 
 
-@rule(
-    "described",
-    "[the] {unit:tabled} ([to the] right of | next to | beside) {beside:endpoint}",
-    "[the] {unit:a_cell} ([to the] right of | next to | beside) {beside:endpoint}",
+CATALOGUE.table("sideways", {"column": Unit.COLUMN, "cell": Unit.CELL}, heard=False)
+CATALOGUE.table(
+    "hand",
+    {"([to the] right of | next to | beside)": True, "[to the] left of": False},
     heard=False,
 )
-def _to_the_right(unit: Unit, beside: Any) -> Beside | None:
-    goal = Words(beside) if isinstance(beside, tuple) else beside
-    return Beside(unit, goal, True) if unit is not Unit.ROW else None
 
 
-@rule(
-    "described",
-    "[the] {unit:tabled} [to the] left of {beside:endpoint}",
-    "[the] {unit:a_cell} [to the] left of {beside:endpoint}",
-    heard=False,
-)
-def _to_the_left(unit: Unit, beside: Any) -> Beside | None:
-    goal = Words(beside) if isinstance(beside, tuple) else beside
-    return Beside(unit, goal, False) if unit is not Unit.ROW else None
-
-
-CATALOGUE.table("a_cell", {"cell": Unit.CELL}, heard=False)
+@rule("described", "[the] {unit:sideways} {hand} {beside:endpoint}", heard=False)
+def _by_hand(unit: Unit, hand: bool, beside: Any) -> Beside:
+    return Beside(unit, Words(beside) if isinstance(beside, tuple) else beside, hand)
 
 
 @rule("target", "[the cell (in | at)] row {a:number} [and] column {b:number}")

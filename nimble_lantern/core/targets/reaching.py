@@ -5,7 +5,7 @@ from __future__ import annotations
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.targets.cells import next_column, next_row
+from nimble_lantern.core.targets.cells import next_in_table
 from nimble_lantern.core.targets.finding import Answer, View, all_within, find, finds
 from nimble_lantern.core.targets.model import (
     Beside,
@@ -115,10 +115,8 @@ def _beside(target: Beside, view: View, near: bool) -> Answer:
     if isinstance(goal, Refusal):
         return goal
     document, unit = view.document, target.unit
-    if unit is Unit.COLUMN:
-        return next_column(goal.first, view, 1 if target.after else -1)
-    if target.upright and unit is Unit.CELL:
-        return next_row(goal.first, view, 1 if target.after else -1)
+    if unit is Unit.COLUMN or target.upright and unit is Unit.CELL:
+        return next_in_table(goal.first, view, unit, 1 if target.after else -1)
     found: list[Range] = []
     for r in goal.ranges:
         if unit in (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE):

@@ -309,7 +309,7 @@ class BuiltIn:
         ended = time.monotonic()
         for worker in (self.command, self.dictation):
             worker.until_ready(ended + _READY_SECONDS)
-        spoken = sum(map(len, self._kept)) / 2 / RATE
+        spoken = self._seconds
         slow = min(_MOST_SLOW, max(1.0, self._cost / _COST))
         ready = time.monotonic()
         due = max(ready, self._began + spoken) + PATIENCE_SECONDS * slow
@@ -324,6 +324,11 @@ class BuiltIn:
             if self._resting:
                 return Hearing((), source=SOURCE)
             return replace(from_line(words, source=SOURCE), doubt=TOO_SLOW)
+
+    @property
+    def _seconds(self) -> float:
+        """How long the utterance is."""
+        return sum(map(len, self._kept)) / 2 / RATE
 
     @property
     def _resting(self) -> bool:
@@ -348,36 +353,37 @@ class BuiltIn:
         text, command = self.dictation.result(due), self.command.result(due)
         # Letters are too short to tell the mean of a voice.
         known = text.voice_known and command.voice_known or self._beside or self._spelling
-        sound = b"".join(self._kept)
-        seconds = len(sound) / 2 / RATE
-        if not known:
+        if not known and (seconds := self._seconds):
             if time.monotonic() + seconds * self._cost < due:
-                text, command = self._once_more(sound, due) or (text, command)
+                text, command = self._once_more(seconds, due) or (text, command)
             else:
                 self._cost *= _FORGETS
         return self._hearing(text, command, due)
 
-    def _once_more(self, sound: bytes, due: float) -> tuple[Decoded, Decoded] | None:
+    def _once_more(self, seconds: float, due: float) -> tuple[Decoded, Decoded] | None:
         """The whole heard at once; nothing if that takes too long: what is known must do."""
         begun = time.monotonic()
-        self.command.ask_whole(sound)
-        self.dictation.ask_whole(sound)
         try:
-            return self.dictation.result(due), self.command.result(due)
+            return self._at_once(b"".join(self._kept), due)
         except TooSlow:
             self.dictation.give_up()
             self.command.give_up()
             return None
         finally:
-            took = (time.monotonic() - begun) / (len(sound) / 2 / RATE)
+            took = (time.monotonic() - begun) / seconds
             self._cost = (self._cost + took) / 2
 
     def _whole(self, sound: bytes, due: float) -> Hearing:
-        self.command.ask_whole(sound)
         if self._resting:
+            self.command.ask_whole(sound)
             return _awake(self.command.result(due))
+        return self._hearing(*self._at_once(sound, due), due)
+
+    def _at_once(self, sound: bytes, due: float) -> tuple[Decoded, Decoded]:
+        """What a sound comes to as dictation and as a command.  TooSlow after `due`."""
+        self.command.ask_whole(sound)
         self.dictation.ask_whole(sound)
-        return self._hearing(self.dictation.result(due), self.command.result(due), due)
+        return self.dictation.result(due), self.command.result(due)
 
     def _hearing(self, text: Decoded, command: Decoded, due: float) -> Hearing:
         if self._reading:

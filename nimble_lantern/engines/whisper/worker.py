@@ -10,6 +10,7 @@ from __future__ import annotations
 import os
 import time
 from collections.abc import Sequence
+from contextlib import suppress
 from multiprocessing.connection import Connection
 from pathlib import Path
 from typing import Any, Protocol
@@ -141,32 +142,30 @@ def serve(connection: Connection, folder: str) -> None:
         connection.send(("failed", str(error)))
         return
     growing, started = Growing(model), False
-    while True:
-        try:
+    # The near end may be gone while an answer is made: then nobody is left to tell.
+    with suppress(EOFError, OSError, KeyboardInterrupt):
+        while True:
             if not connection.poll(None if not (started and growing.wants) else 0):
                 connection.send(("partial", growing.number, growing.partial()))
                 continue
-            message = connection.recv()
-        except (EOFError, OSError, KeyboardInterrupt):
-            return
-        match message:
-            case ("names", request, names):
-                growing.names = tuple(names)
-                connection.send(("ready", request))
-            case ("start", n):
-                growing.start(n)
-                started = True
-            case ("sound", sound):
-                growing.sound += sound
-            case ("drop",):
-                started = False
-            case ("end", request):
-                started = False
-                connection.send(("done", request, growing.end()))
-            case ("fit", request, texts):
-                connection.send(("done", request, tuple(model.fit(t) for t in texts)))
-            case ("led", request, words):
-                connection.send(("done", request, model.letters(words)))
+            match connection.recv():
+                case ("names", request, names):
+                    growing.names = tuple(names)
+                    connection.send(("ready", request))
+                case ("start", n):
+                    growing.start(n)
+                    started = True
+                case ("sound", sound):
+                    growing.sound += sound
+                case ("drop",):
+                    started = False
+                case ("end", request):
+                    started = False
+                    connection.send(("done", request, growing.end()))
+                case ("fit", request, texts):
+                    connection.send(("done", request, tuple(model.fit(t) for t in texts)))
+                case ("led", request, words):
+                    connection.send(("done", request, model.letters(words)))
 
 
 class ModelWorker(Worker):
