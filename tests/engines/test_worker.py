@@ -67,9 +67,21 @@ class Answers(SoundCase):
         worker.start()
         worker.ask_end()
         began = time.monotonic()
-        worker.until_ready(soon())
+        worker.until_ready()
         self.assertGreater(time.monotonic() - began, 1.0)
         self.assertEqual(worker.result(soon(5.0)), "heard")
+
+    def test_a_new_process_has_the_time_that_it_takes_to_be_made_ready(self) -> None:
+        worker = Worker("dictation", _made_ready_slowly)
+        self.addCleanup(worker.close)
+        worker.prepare("page", 4.0)
+        worker.until_ready()
+        worker.start()
+        worker.process.kill()
+        worker.process.join()
+        worker.ask_end()
+        self.assertEqual(worker.result(soon(2.0)), "heard")
+        self.assertEqual(worker.restarts, 1)
 
     def test_what_was_heard_as_it_came_must_do_where_hearing_it_once_more_takes_too_long(
         self,

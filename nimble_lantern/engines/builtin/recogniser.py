@@ -44,8 +44,6 @@ from nimble_lantern.engines.pcm import RATE
 SOURCE = "built-in"
 PATIENCE_SECONDS = 3.0
 """How long after its end an utterance may take: noise that is taken for speech takes for ever."""
-_READY_SECONDS = 20.0
-"""How long the decoders may be made ready besides, at a start or for another page."""
 TOO_SLOW = "it took too long to make out"
 _COST, _MOST_SLOW, _FORGETS = 0.6, 3.0, 0.9
 """Seconds that a second of sound takes to be heard once more, as long as that was never timed; by
@@ -308,7 +306,7 @@ class BuiltIn:
         """
         ended = time.monotonic()
         for worker in (self.command, self.dictation):
-            worker.until_ready(ended + _READY_SECONDS)
+            worker.until_ready()
         spoken = self._seconds
         slow = min(_MOST_SLOW, max(1.0, self._cost / _COST))
         ready = time.monotonic()

@@ -23,6 +23,8 @@ _SOON_SECONDS = 0.05
 _STUCK_SECONDS = 0.3
 """After an utterance was given up, how long a decoder may take to come back to its work."""
 _ENDING_SECONDS = 5.0
+_READY_SECONDS = 20.0
+"""How long a decoder may be made ready, at a start or for another page, before it hears."""
 _CONTEXT = multiprocessing.get_context("spawn")
 Message = tuple[Any, ...]
 
@@ -230,8 +232,9 @@ class Worker:
                     return found
         return None
 
-    def until_ready(self, due: float) -> None:
-        """Wait for what was prepared, until `due` at most; a process that died is found later."""
+    def until_ready(self) -> None:
+        """Wait for what was prepared, for a while; a process that died is found later."""
+        due = time.monotonic() + _READY_SECONDS
         try:
             while not self._ready and self._near.poll(max(0.0, due - time.monotonic())):
                 self._told(self._near.recv())
@@ -260,8 +263,8 @@ class Worker:
     def result(self, due: float) -> Any:
         """The decoding asked for; decoded once more if the process died over it.
 
-        TooSlow if it is not there at `due`, a time of the monotonic clock; BadInput if the process
-        died twice.
+        TooSlow if it is not there at `due`, a time of the monotonic clock, or by as much later as a
+        new process took to be made ready.  BadInput if the process died twice.
         """
         for attempt in range(2):
             try:
@@ -271,7 +274,10 @@ class Worker:
             except (EOFError, OSError):
                 if attempt:
                     break
+                begun = time.monotonic()
                 self._reopen()
+                self.until_ready()
+                due += time.monotonic() - begun
         self._started, self._asked = False, None
         raise BadInput("The recogniser stopped twice over the same sound; say it again.")
 
