@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import os
 import time
 import unittest
 from multiprocessing.connection import Connection
@@ -29,6 +30,17 @@ def _made_ready_slowly(connection: Connection, _kind: str) -> None:
                 connection.send(("ready", request))
             case ("end", request):
                 connection.send(("done", request, "heard"))
+
+
+def _busy(connection: Connection, _kind: str) -> None:
+    """A process that answers after a second's work."""
+    while connection.recv()[0] != "end":
+        pass
+    until = time.process_time() + 1.0
+    while time.process_time() < until:
+        pass
+    connection.send(("done", 1, "done"))
+    connection.recv()
 
 
 class Answers(SoundCase):
@@ -82,6 +94,30 @@ class Answers(SoundCase):
         worker.ask_end()
         self.assertEqual(worker.result(soon(2.0)), "heard")
         self.assertEqual(worker.restarts, 1)
+
+    def test_an_answer_may_be_later_by_what_other_programs_took_of_the_machine(self) -> None:
+        worker = Worker("dictation", _made_ready_slowly)
+        self.addCleanup(worker.close)
+        worker.start()
+        with mock.patch.object(worker, "_queued", return_value=worker._queued() + 7.0):
+            self.assertAlmostEqual(worker.left(soon(1.0)), 8.0, delta=0.5)
+        with mock.patch.object(worker, "_queued", return_value=9000.0):
+            self.assertLess(worker.left(soon(1.0)), 60, "nobody waits for ever")
+        self.assertAlmostEqual(worker.left(soon(1.0)), 1.0, delta=0.5)
+
+    def test_a_busy_machine_is_told_by_its_queue(self) -> None:
+        """Where the system tells it: processes that share one processor wait for it."""
+        processor = {next(iter(os.sched_getaffinity(0)))}
+        workers = [Worker("dictation", _busy) for _ in range(2)]
+        for worker in workers:
+            self.addCleanup(worker.close)
+            os.sched_setaffinity(worker.process.pid or 0, processor)
+        for worker in workers:
+            worker.start()
+            worker.ask_end()
+        for worker in workers:
+            self.assertEqual(worker.result(soon(60.0)), "done")
+        self.assertGreater(max(soon(0.0) + w.left(0.0) for w in workers), 0.2)
 
     def test_what_was_heard_as_it_came_must_do_where_hearing_it_once_more_takes_too_long(
         self,

@@ -30,16 +30,21 @@ class Everyday(BrowserCase):
             self.assertEqual(missing(task, desk.sitting), [], task.wanted)
         lines = [line for task in tasks for line in task.says]
         wanted = list(map(_done, desk.sitting.trail))
-        # The way is tested here, not the recogniser's ear: another voice may be heard better.
-        for voice in ("awb", "rms"):
-            done = self._spoken(lines, voice)
-            if done == wanted:
+        # The way is tested here, not the recogniser's ear: what one voice has misheard may be
+        # understood from another, but each line has to be done, and the page has to come out right.
+        missed = dict(enumerate(wanted))
+        for voice in ("awb", "rms", "slt"):
+            for n, done in enumerate(self._spoken(lines, voice)):
+                if missed.get(n) == done:
+                    del missed[n]
+            if not missed and self.kept().document == desk.sitting.document:
                 break
+            print(f"{voice} leaves {missed}")
             self.server.stop()
             self.folder = self.folder / voice
             self.folder.mkdir()
             self.server = Server(self.folder / "data", demo=True)
-        self.assertEqual(done, wanted)
+        self.assertEqual(missed, {})
         self.assertEqual(self.kept().document, desk.sitting.document)
 
     def _spoken(self, lines: Sequence[str], voice: str) -> list[tuple[str | None, str]]:

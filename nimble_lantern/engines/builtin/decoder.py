@@ -12,6 +12,7 @@ from collections.abc import Iterable, Iterator, Mapping, Sequence
 from contextlib import contextmanager
 from dataclasses import dataclass, replace
 from difflib import SequenceMatcher
+from functools import cached_property
 from itertools import count, islice, takewhile
 from typing import Any
 
@@ -103,19 +104,25 @@ def _timed(hypothesis: Hypothesis, best: Hypothesis) -> Hypothesis:
 class DictationDecoder:
     """The default language model, its alternatives ranked again by the words of the page."""
 
-    beams: Mapping[str, float] = {"lw": LANGUAGE_WEIGHT, "wip": 0.3, "maxwpf": MOST_WORDS_A_FRAME}
+    settings: Mapping[str, Any] = {"lw": LANGUAGE_WEIGHT, "wip": 0.3, "maxwpf": MOST_WORDS_A_FRAME}
     most = 5
     score_unit = 1
     depth = 40  # how many alternatives are ranked
 
     def __init__(self) -> None:
-        quick = {"samprate": 16000, "fwdflat": False, "maxhmmpf": 3000, **self.beams}
+        quick = {"samprate": 16000, "fwdflat": False, "maxhmmpf": 3000, **self.settings}
         self.decoder = Decoder(loglevel="FATAL", logfn=None, **quick)
-        self._language = self.decoder.get_lm("_default")
         self._open, self._came_with = False, ""
         self._carried_on: list[float] | None = None  # the mean to stream on with
         self._voice_frames = 0
-        self.rescorer = Rescorer(self._given, self.decoder.lookup_word)
+
+    @cached_property
+    def rescorer(self) -> Rescorer:
+        return Rescorer(self._given, self.decoder.lookup_word)
+
+    @cached_property
+    def _language(self) -> Any:
+        return self.decoder.get_lm("_default")
 
     def _given(self, words: Sequence[str]) -> float:
         """The large model's probability of the last word after the others."""
@@ -279,22 +286,25 @@ class CommandDecoder(DictationDecoder):
     otherwise keep most of the grammar alive, at several times real time.
     """
 
-    beams: Mapping[str, float] = {
+    settings: Mapping[str, Any] = {
         "beam": 1e-36, "pbeam": 1e-36, "wbeam": 1e-22, "lw": 3.0, "silprob": 0.1, "bestpath": False,
         "fsgusealtpron": False,  # for a grammar made in half the time (see _spoken)
+        "lm": None,  # 60 MB
     }  # fmt: skip
     depth = 10
     score_unit = _SCALE  # without a lattice, scores stay as the search keeps them
 
     def __init__(self) -> None:
         super().__init__()
-        self._ready = self._resting = self._knows_waking = self._knows_letters = False
+        self._grown = self._ready = self._resting = False
+        self._knows_waking = self._knows_letters = False
         self._kept: list[bytes] = []  # the utterance's sound, while resting
         for word, ways in KNOWN.items():
             self.decoder.add_word(word, ways[0], False)
         for word, ways in (VARIANTS | KNOWN).items():
             for n, phones in enumerate(ways, 1):
                 self.decoder.add_word(f"{word}({n + _KNOWN_WAYS})", phones, False)
+        self.decoder.add_fsg("nothing", self.decoder.create_fsg("nothing", 0, 1, [(0, 1, 1.0)]))
         self._unknown: set[str] = set()
         self._pronounced: dict[str, tuple[str, ...]] = {}
         self._ways: dict[tuple[int, str | None], list[int]] = {}
@@ -306,6 +316,7 @@ class CommandDecoder(DictationDecoder):
     ) -> None:
         """Search this network from now on; words nobody can pronounce are left out."""
         self._leave()
+        self._forget()
         self._learn({word for _, _, word in arcs if word})
         # Where more may follow, each way on is the less likely: short, plain commands come first.
         ways = Counter(a for a, _, _ in arcs)
@@ -318,10 +329,17 @@ class CommandDecoder(DictationDecoder):
         fsg = self.decoder.create_fsg("commands", start, final, kept)
         self.decoder.add_fsg("commands", fsg)
         self.decoder.activate_search("commands")
-        self._ready, self._resting = True, False
+        self._grown, self._ready, self._resting = True, True, False
         self._ends, self._ways = (start, final), {}
         for a, b, word in arcs:
             self._ways.setdefault((a, word), []).append(b)
+
+    def _forget(self) -> None:
+        """Make room before a new network is made: each takes 200 MB."""
+        if self._grown:
+            self.decoder.activate_search("nothing")
+            self.decoder.remove_search("commands")
+        self._grown, self._ready, self._ways = False, False, {}
 
     def _spoken(self, word: str) -> tuple[str, ...]:
         """The dictionary's names for all pronunciations of a word: an arc for each.

@@ -352,7 +352,7 @@ class BuiltIn:
         # Letters are too short to tell the mean of a voice.
         known = text.voice_known and command.voice_known or self._beside or self._spelling
         if not known and (seconds := self._seconds):
-            if time.monotonic() + seconds * self._cost < due:
+            if seconds * self._cost < min(w.left(due) for w in (self.dictation, self.command)):
                 text, command = self._once_more(seconds, due) or (text, command)
             else:
                 self._cost *= _FORGETS

@@ -14,6 +14,7 @@ from collections.abc import Callable, Sequence
 from contextlib import suppress
 from itertools import count
 from multiprocessing.connection import Connection
+from pathlib import Path
 from typing import Any
 
 from nimble_lantern.core.errors import BadInput
@@ -25,6 +26,8 @@ _STUCK_SECONDS = 0.3
 _ENDING_SECONDS = 5.0
 _READY_SECONDS = 20.0
 """How long a decoder may be made ready, at a start or for another page, before it hears."""
+_MOST_QUEUED = 30.0
+"""How much longer an answer may take, at most, because other programs had the processors."""
 _CONTEXT = multiprocessing.get_context("spawn")
 Message = tuple[Any, ...]
 
@@ -129,6 +132,7 @@ class Worker:
         self._requests = count(1)
         self._asked: Message | None = None  # what waits for its answer
         self._given_up: tuple[int, float] | None = None  # a request that may never be answered
+        self._queued_before = 0.0
         self._open()
 
     def _open(self) -> None:
@@ -146,7 +150,7 @@ class Worker:
         self.process.join()
         self._outbox.ended()
         self._near.close()
-        self._given_up = None
+        self._given_up, self._queued_before = None, 0.0
         self._open()
         if self._prepared:
             self._ready = False
@@ -176,6 +180,7 @@ class Worker:
         self._kept, self._started, self._asked, self._partial = [], True, None, ""
         self._number += 1
         self._unstick()
+        self._queued_before = self._queued()
         self._send("start", self._number)
 
     def sound(self, sound: bytes) -> None:
@@ -234,6 +239,8 @@ class Worker:
 
     def until_ready(self) -> None:
         """Wait for what was prepared, for a while; a process that died is found later."""
+        if not self._started:
+            self._queued_before = self._queued()
         due = time.monotonic() + _READY_SECONDS
         try:
             while not self._ready and self._near.poll(max(0.0, due - time.monotonic())):
@@ -263,8 +270,9 @@ class Worker:
     def result(self, due: float) -> Any:
         """The decoding asked for; decoded once more if the process died over it.
 
-        TooSlow if it is not there at `due`, a time of the monotonic clock, or by as much later as a
-        new process took to be made ready.  BadInput if the process died twice.
+        TooSlow if it is not there at `due`, a time of the monotonic clock, or by as much later as
+        other programs had the processors, and a new process took to be made ready.  BadInput if
+        the process died twice.
         """
         for attempt in range(2):
             try:
@@ -281,9 +289,27 @@ class Worker:
         self._started, self._asked = False, None
         raise BadInput("The recogniser stopped twice over the same sound; say it again.")
 
+    def left(self, due: float) -> float:
+        """Seconds until `due`, and those that the process stood in the queue for a processor.
+
+        On a busy machine the decoder is not stuck, it only has its turn later.
+        """
+        queued = self._queued() - self._queued_before
+        return due + min(_MOST_QUEUED, queued) - time.monotonic()
+
+    def _queued(self) -> float:
+        """Seconds in all that the process was ready to run and did not: run delay in schedstat.
+
+        0.0 where the system does not tell.  Source: Linux, Documentation/scheduler/sched-stats.
+        """
+        try:
+            return int(Path(f"/proc/{self.process.pid}/schedstat").read_text().split()[1]) / 1e9
+        except (OSError, IndexError, ValueError):
+            return 0.0
+
     def _wait(self, due: float) -> Any:
         while True:
-            left = due - time.monotonic()
+            left = self.left(due)
             if not self._near.poll(max(0.0, min(0.5, left))):
                 if not self.process.is_alive():
                     raise EOFError

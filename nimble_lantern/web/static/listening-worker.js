@@ -6,8 +6,8 @@
 const RATE = 16000;
 const CHUNK = 1600;              // 0.1 seconds
 const CHUNK_MS = 100;
-const KEPT = 60_000 / CHUNK_MS;  // chunks that wait to be sent: a minute
-const MOST = 150_000 / CHUNK_MS; // chunks in all, with those that are sent and not yet decided
+const KEPT = 300_000 / CHUNK_MS; // chunks that wait to be sent: five minutes, 10 MB
+const MOST = 390_000 / CHUNK_MS; // chunks in all, with those that are sent and not yet decided
 const BEHIND_MS = 2000;          // how long a chunk may wait before the lamp says so
 const WATCH_MS = 500;
 const RETRY_MS = 500;
@@ -114,7 +114,7 @@ function push(samples) {
   send();
 }
 
-// More than a minute waits: the oldest goes, and the speaker is told as soon as the server is there.
+// More than five minutes wait: the oldest goes, and the speaker is told as soon as the server is there.
 function makeRoom() {
   while (queue.length - head > KEPT) {
     queue.splice(head, 1);
