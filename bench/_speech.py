@@ -14,7 +14,7 @@ import time
 import wave
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
-from functools import cache
+from functools import cache, partial
 from pathlib import Path
 
 from nimble_lantern.core.document.model import Document
@@ -24,6 +24,7 @@ from nimble_lantern.core.reading.hearing import (
     hearing_from_json,
     hearing_to_json,
 )
+from nimble_lantern.core.reading.homophones import guesses
 from nimble_lantern.core.sitting import Heard as Said
 from nimble_lantern.core.sitting import advance
 from nimble_lantern.core.state import Sitting
@@ -222,7 +223,9 @@ class Both:
         self.larger = LargerModel(folder) if folder else None
         self.waited: list[float] = []
 
-    def hear(self, sound: bytes, scene: Scene, live: bool = False) -> tuple[Hearing, Hearing]:
+    def hear(
+        self, sound: bytes, scene: Scene, live: bool = False, now: Sitting | None = None
+    ) -> tuple[Hearing, Hearing]:
         """By the built-in engine alone, and by both; `live` as it comes in at the desk."""
         ours = _live(self.builtin, sound, scene) if live else self.builtin.hear(sound, scene)
         if self.larger is None:
@@ -232,7 +235,8 @@ class Both:
         begun = time.monotonic()
         self.larger.end()
         words = ours.hypotheses[0].words if ours.hypotheses else ()
-        both = with_larger(ours, self.larger.transcribe(False, words), self.larger)
+        guess = partial(guesses, now) if now is not None else lambda _: ()
+        both = with_larger(ours, self.larger.transcribe(False, words), self.larger, guess)
         self.waited.append(time.monotonic() - begun)
         return ours, both
 

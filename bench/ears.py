@@ -106,14 +106,18 @@ def _commands(both: Both) -> Iterator[Figure]:
         right, total = 0, 0
         for line in lines("commands")[::_EVERY]:
             now = sitting(line.document, line.before)
-            hearings = [both.hear(s, scene_of(now))[1] for s in cut(spoken(line.words, voice))]
+            hearings = [
+                both.hear(s, scene_of(now), now=now)[1] for s in cut(spoken(line.words, voice))
+            ]
             right += outcome(now, hearings) == outcome(now, [from_line(line.words)])
             total += 1
         yield Figure(f"commands_right_{voice}", right / total, f"share of {total}")
         taken, total = 0, 0
         for line in (*lines("sentences")[::_EVERY], *lines("echoes")[::_EVERY]):
             now = sitting(line.document, line.before)
-            hearings = [both.hear(s, scene_of(now))[1] for s in cut(spoken(line.words, voice))]
+            hearings = [
+                both.hear(s, scene_of(now), now=now)[1] for s in cut(spoken(line.words, voice))
+            ]
             entries = [advance(now, Heard(h)).entry for h in hearings]
             taken += any(e and e.read_as in (ReadAs.COMMAND, ReadAs.BOTH) for e in entries)
             total += 1
@@ -131,7 +135,7 @@ def _wordings(both: Both) -> Iterator[Figure]:
             state = now
             for line in case["say"]:
                 for sound in cut(spoken(line.replace(" ... ", ", "), voice)):
-                    hears.append(both.hear(sound, scene_of(state))[1])
+                    hears.append(both.hear(sound, scene_of(state), now=state)[1])
                     state = advance(state, Heard(hears[-1])).sitting
             right += outcome(now, hears) == outcome(now, words)
             total += 1
@@ -144,7 +148,7 @@ def _noise(both: Both) -> Iterator[Figure]:
     for name, make in NOISES.items():
         for n in range(_NOISES):
             for part in cut(make(random.Random(f"{name}/{n}"))):
-                entry = advance(now, Heard(both.hear(part, scene_of(now))[1])).entry
+                entry = advance(now, Heard(both.hear(part, scene_of(now), now=now)[1])).entry
                 written += entry is not None and entry.read_as in (ReadAs.TEXT, ReadAs.COMMAND)
                 total += 1
     yield Figure("noise_written", written, f"of {total} stretches")

@@ -172,11 +172,17 @@ class Judge(Protocol):
     def letters(self, words: Sequence[str]) -> tuple[dict[str, float], ...]: ...
 
 
-def with_larger(hearing: Hearing, made: Transcribed, model: Judge) -> Hearing:
+Guesses = Callable[[Sequence[str]], Sequence[tuple[str, ...]]]
+"""What commands may be meant by some words, which are none."""
+
+
+def with_larger(
+    hearing: Hearing, made: Transcribed, model: Judge, guess: Guesses = lambda _: ()
+) -> Hearing:
     """A hearing of the built-in engine with a larger model's words in the place of its own.
 
-    The model is asked how well commands that were heard fit the sound, beside its own words; and
-    what letters they are.
+    The model is asked how well commands that were heard, or are guessed, fit the sound, beside its
+    own words; and what letters they are.
     """
     if not made.hypotheses:
         if made.doubt == NOBODY:
@@ -185,15 +191,18 @@ def with_larger(hearing: Hearing, made: Transcribed, model: Judge) -> Hearing:
         return hearing
     ours = hearing.hypotheses[0] if hearing.hypotheses else None
     commands = hearing.commands[:_MOST_FITTED]
-    likely = (0.0,) * len(commands)
-    if any(c.text != made.hypotheses[0].text for c in commands):
-        own, *others = model.fits((made.hypotheses[0].text, *(c.text for c in commands))) or (0.0,)
+    said = made.hypotheses[0]
+    guessed = tuple(guess(said.said))
+    fitted = (*(c.text for c in commands), *(" ".join(words) for words in guessed))
+    likely = (0.0,) * len(fitted)
+    if any(text != said.text for text in fitted):
+        own, *others = model.fits((said.text, *fitted)) or (0.0,)
         likely = tuple(other - own for other in others)
     return replace(
         hearing,
         hypotheses=made.hypotheses,
         commands=commands,
-        fits=likely,
+        fits=likely[: len(commands)],
         tail=None,
         evidence=ours,
         doubt=made.doubt,
@@ -201,6 +210,7 @@ def with_larger(hearing: Hearing, made: Transcribed, model: Judge) -> Hearing:
         source=SOURCE,
         letters=_letters(hearing, model),
         also=tuple(h.said for h in hearing.hypotheses[1:]),
+        guesses=tuple(zip(guessed, likely[len(commands) :], strict=False)),
     )
 
 

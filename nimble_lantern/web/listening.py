@@ -23,6 +23,7 @@ from nimble_lantern.core.errors import BadInput, LanternError
 from nimble_lantern.core.kinds import Lamp, ReadAs
 from nimble_lantern.core.reading.decision import is_command
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
+from nimble_lantern.core.reading.homophones import guesses
 from nimble_lantern.engines import LiveEngine, Scene, Transcriber, ears
 from nimble_lantern.engines.browser import HARMLESS, Pairing, failure
 from nimble_lantern.engines.builtin.cutter import PATIENCE, Cut, CutKind, Cutter
@@ -461,7 +462,8 @@ class Listener:
             made = model.transcribe(marks, ours.words)
             if made.slow:
                 self._to_tell = TOO_SLOW_MODEL
-            found.append(with_larger(hearing, made, model))
+            now = self._desk.sitting
+            found.append(with_larger(hearing, made, model, partial(guesses, now)))
 
         self._with_larger(heard)
         self._larger_hears = False

@@ -228,24 +228,26 @@ def _of_words(sitting: Sitting, parse: Parse) -> bool:
     *each(
         _parts_or_items,
         "<set_down> {target} <exactly> {side:beside} {place:target}",
-        "<set_down> {target} [(up | down | back | right)] (to | at) the [very] {edge:docedge}",
+        "<set_down> {target} [(up | down | back | right)] (to | at) the [very] {edge:docedge}"
+        " [<of_list>]",
         "(take | send | push | bring) {target} [(up | down | back | right)] to the [very]"
-        " {edge:docedge}",
-        "(<wish> | let) {target} [(to come | come | go)] {edge:atedge}",
+        " {edge:docedge} [<of_list>]",
+        "(<wish> | let) {target} [(to come | come | go)] {edge:atedge} [<of_list>]",
         "(<wish> | i'd rather have | i would rather have) {target} (at | on) the [very]"
-        " {edge:docedge}",
-        "{target} (goes | <shall> (go | be | come)) (to | at | on) the [very] {edge:docedge}",
-        "(let | have) {target} be {edge:atedge}",
-        "make {target} {edge:atedge} [of all]",
+        " {edge:docedge} [<of_list>]",
+        "{target} (goes | <shall> (go | be | come)) (to | at | on) the [very] {edge:docedge}"
+        " [<of_list>]",
+        "(let | have) {target} be {edge:atedge} [<of_list>]",
+        "make {target} {edge:atedge} [of all] [<of_list>]",
         "(could | can | let | might | may) {target} (go | be | come) (to | at | on) the [very]"
         " {edge:docedge}",
         "<set_down> {target} {edge:atedge} [(of | on | in) the list]",
         "<set_down> {target} (where | in the place of) {place:target} (is | was | stands)",
-        "{target} {edge:atedge}",
+        "{target} {edge:atedge} [<of_list>]",
         "{target} <shall> (be | come | go) (the | in) {edge:atedge}"
         " [(one | item | point | bullet | place | of all)] [(on | in | of) the list]",
         "{target} <shall> come {edge:atedge} [(on | in | of) the list]",
-        "make {target} the [very] {edge:atedge} [(one | item | thing | of all)]",
+        "make {target} the [very] {edge:atedge} [(one | item | thing | of all)] [<of_list>]",
         "{target} (should come | should go | goes | belongs) {side:beside} {place:target}",
         "{target} (should be | should go | goes | belongs) {edge:atedge} [(on | in) the list]",
         "{target} <shall> (come | go | be | stand) {side:beside} {place:target}",

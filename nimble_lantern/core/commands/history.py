@@ -182,7 +182,12 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     " thing)]",
     "go back (one | a) (step | change | time)",
     "undo {number} (things | steps | changes | utterances)",
-    Way("(i did not | i didn't) mean (that | to do that)", when=_was_a_command),
+    Way(
+        "[no] (i did not | i didn't) (mean | want | intend | ask for) (that | this | it | to do"
+        " (that | this | it) | you to do (that | this | it)) [(put | take | bring | change | turn |"
+        " get) (it | that | this) back | undo [(it | that | this)] | go back]",
+        when=_was_a_command,
+    ),
     Way(
         "(that was | that is | that's) (wrong | a mistake | not what i (meant | wanted | asked"
         " for)) [(go back | take it back | undo it | put it back | reverse it)]",

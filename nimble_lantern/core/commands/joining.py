@@ -424,6 +424,16 @@ CATALOGUE.table(
 )
 
 
+CATALOGUE.table(
+    "sorting",
+    {
+        "(alphabetic | abc | a b c | a to z | [an] a to (z | zed | zee)) order": 1,
+        "(reverse | reversed) (alphabetical | alphabetic | abc) order": -1,
+    },
+    heard=False,
+)
+
+
 @command(
     "sort {target}",
     "(put | set) {target} in [the] {sorting}",
@@ -434,6 +444,8 @@ CATALOGUE.table(
     "sort {target} alphabetically",
     "(get | arrange) {target} (in | into) [the] {sorting}",
     "{sorting} for {target}",
+    "{target} [to be] in [the] {sorting}",
+    "alphabetical for {target}",
     "sort {target} (backwards | the other way round)",
     example="sort the list",
     group="revising",

@@ -8,13 +8,26 @@ from dataclasses import replace
 from nimble_lantern.core.commands.mending import mended
 from nimble_lantern.core.commands.table_here import fits_the_cell
 from nimble_lantern.core.commands.wording import many, near, quoted
-from nimble_lantern.core.composing.replacing import STOPS, replace_many, replace_range, without_stop
+from nimble_lantern.core.composing.replacing import (
+    STOPS,
+    a_name,
+    rare_as_names,
+    replace_many,
+    replace_range,
+    without_stop,
+)
 from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Document, Range
 from nimble_lantern.core.document.styles import COLOURS
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
-from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, PREPOSITIONS, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.closed import (
+    DETERMINERS,
+    DULL,
+    LITTLE,
+    PREPOSITIONS,
+    SUBJECT_PRONOUNS,
+)
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.mending.again import put_right
@@ -69,8 +82,33 @@ def _much_alike(sitting: Sitting, parse: Parse) -> bool:
         # "The two men should be one" is a wish of the letter's.
         return False
     alike = 1 < len(old) == len(new) and bool(set(old) & set(new))
+    alike = alike or _called(parse, new) or _name_for_name(sitting, old, new)
     more = _with_more(old, new) and not as_things(parse.args.get("target"))
     return of_one_kind(old, new) or alike or more
+
+
+def _called(parse: Parse, new: tuple[str, ...]) -> bool:
+    """ "The word torch should be lantern": nothing else is said of words."""
+    target = parse.args.get("target")
+    said = isinstance(target, Words) and target.called
+    few = 0 < len(new) <= _FEW_WORDS and not set(new) & (VERBS | SUBJECT_PRONOUNS | PARTS)
+    return said and few and not _a_way_to_be(new)
+
+
+def _a_way_to_be(new: tuple[str, ...]) -> bool:
+    """ "Bold", "at the top", "gone": what a word may be instead of another word."""
+    made = CATALOGUE.parses(("make", "it", *new))
+    looks = any(p.command.group == "format" or p.command.name.startswith("case.") for p in made)
+    return looks or new[0] in PREPOSITIONS | LITTLE or new[-1] in _SAID_OF_WORDS
+
+
+_SAID_OF_WORDS = frozenset("gone out last first away changed corrected checked there here".split())
+
+
+def _name_for_name(sitting: Sitting, old: tuple[str, ...], new: tuple[str, ...]) -> bool:
+    """ "Nell Harker should be Wren Castle": both are names of as many words."""
+    found = places(sitting.document, old) if 1 < len(old) == len(new) else []
+    return any(a_name(sitting.document, r) and rare_as_names(new, len(old)) for r in found)
 
 
 def _with_more(old: tuple[str, ...], new: tuple[str, ...]) -> bool:
@@ -201,6 +239,20 @@ def _words_there(sitting: Sitting, parse: Parse) -> bool:
     return there and _no_sentence(sitting, parse)
 
 
+def _plainly_there(sitting: Sitting, parse: Parse) -> bool:
+    """ "It says torch but it should be lantern"; "it says noon and it is noon" is a sentence, and
+    "take the coat out and put the torch in" is said of things."""
+    old, new = _said(parse)
+    if not _words_there(sitting, parse) or _bare(new) == old or old[-1] == "and":
+        return False
+    thing = as_things(parse.args.get("target")) or bool(set(new[:1]) & (DETERMINERS | LITTLE))
+    few = len(new) <= len(old) + 2 and not set(new) & (VERBS | SUBJECT_PRONOUNS | _HOW)
+    return _much_alike(sitting, parse) or few and not thing
+
+
+_HOW = frozenset("well better more less worse best wrong right otherwise so it".split())
+
+
 def _a_word_there(sitting: Sitting, parse: Parse) -> bool:
     """ "Staircase for stair everywhere"; "a lamp for the stair everywhere" is a sentence's end."""
     old, new = _said(parse)
@@ -212,6 +264,14 @@ def _a_word_there(sitting: Sitting, parse: Parse) -> bool:
 def _alike_and_there(sitting: Sitting, parse: Parse) -> bool:
     """ "Not june but july", where it says june."""
     return _words_there(sitting, parse) and _alike_or_a_part(sitting, parse)
+
+
+def _a_part_of_it(sitting: Sitting, parse: Parse) -> bool:
+    """ "Just crane not old crane", where the old crane stands."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    old = target.words if isinstance(target, Words) else ()
+    part = 0 < len(text) < len(old) and text in (old[: len(text)], old[-len(text) :])
+    return part and bool(places(sitting.document, old))
 
 
 def _no_things_there(sitting: Sitting, parse: Parse) -> bool:
@@ -347,16 +407,36 @@ def _from_what(words: tuple[str, ...]) -> bool:
         " {target}",
         "{target} <shall> be changed to {text}",
         "{target} be changed to {text}",
-        "i (said | wrote | put) {target} but (it | that) (should be | should have been) {text}",
-        "where it (says | has | reads) {target} (put | write | say | make it) {text}",
+        "where it (says | has | reads) {target} (put | write | say | make it | it (should | ought"
+        " to | must) (be | say | read)) {text}",
         "(change | alter) (the | that) (day | date | time | name | number | word | price"
         " | place | month | year | hour) from {target} to {text}",
         "(put | write | say | have) {text:words} where (it says | i said | i wrote) {target}",
         "where i (said | wrote) {target} i [really | actually] (meant | mean) {text}",
     ),
+    *each(
+        _plainly_there,
+        "(i (said | wrote | put) | it (says | said | reads)) {target} [(but | and)] (it | that)"
+        " (should | ought to | must) (be | say | read | have been | have said) {text}",
+        "(i (said | wrote | put) | it (says | said | reads)) {target} [(but | and)]"
+        " (it's | it is | make (it | that) | change (it | that) to) {text}",
+        "i (said | wrote | put) {target} [(but | and)] i (meant | mean | wanted) {text}",
+        "i (meant | mean | wanted) {text:words} (when | where) i (said | wrote | put) {target}",
+        "{target} (needs | wants) (changing | correcting | altering | to be changed | to be"
+        " corrected) to {text}",
+        "take {target} out and (put | write) {text:words} in",
+        "take {target} out and (put | write) in {text}",
+        "(<change> | edit | revise) {target} to (read | say) {text}",
+        "(update | revise | edit) {target} to {text}",
+        "(for | instead of) {target} (read | it should (be | say | read)) {text}",
+        "read {text:words} (for | instead of) {target}",
+        "(strike | scratch | strike out | scratch out | cross out) {target} [and] (write | put |"
+        " say) {text}",
+    ),
     Way("not {target} but {text}", when=_alike_and_there),
     Way("rather than {target} (write | put | say | have) {text}", when=_alike_and_there),
     Way("(make | turn) {target} [(a | an)] {text}", when=_much_alike),
+    Way("(let | could | can) {target} (be | become) {text}", when=_much_alike),
     Way("{target} <shall> (be | become) {text}", when=_alike_or_a_cell),
     Way("(put | write | say | have) {text:words} for {target}", when=_stretch),
     Way("{target:crossed} (is | are | becomes | has) [now] {text}", when=_in_a_cell),
@@ -376,11 +456,14 @@ def _from_what(words: tuple[str, ...]) -> bool:
         "(fix | switch | exchange | trade | alter | change) {target} (to | for) {text}",
         "(put | use | have | <wish>) {text:words} (instead of | in place of | rather than)"
         " {target}",
-        "[it] (should | ought to) be {text:words} [and] not {target}",
+        "[it] (should | ought to) be {text:words} ([and] not | rather than | instead of) {target}",
         "not {target} {text}",
         "it (is not | isn't | should not be | shouldn't be) {target} it (is | it's | should be)"
         " {text}",
         "it's not {target} it's {text}",
+        "this is {text:words} [and] not {target}",
+        "(i would | i'd) (prefer | sooner have) {text:words} (to | than) {target}",
+        "(bump | raise | lower | up | bring | put) {target} [(up | down)] to {text}",
         "(i would | i'd) rather (say | put | write) {text:words} than {target}",
         "(it | that) (was not | wasn't | isn't | is not) {target} (it | that) (was | is | should"
         " have been) {text}",
@@ -397,6 +480,7 @@ def _from_what(words: tuple[str, ...]) -> bool:
     ),
     Way("replace {target} {text}", when=_first_stands),
     Way("{target} change [it | that] (to | into) {text}", when=_called_or_quoted),
+    Way("[just | only | simply | plain] {text:words} [and] not {target}", when=_a_part_of_it),
     Way("[it | that] (should | ought to) (be | say | read) {text}", when=_of_what_is_selected),
     Way("<wish> {text:words} (there | here) [instead]", when=_of_what_is_selected),
     Way("(overwrite | replace) [it | that] (with | by) {text}", when=_of_what_is_selected),
@@ -475,7 +559,7 @@ def _behind_the_same_words(
     document: Document, text: tuple[str, ...], old: tuple[str, ...]
 ) -> list[tuple[Range, tuple[str, ...]]]:
     """Where old words stand behind the first of some words, and the others of these."""
-    found = []
+    found: list[tuple[Range, tuple[str, ...]]] = []
     for r in places(document, old):
         left = document.blocks[r.start.block].text[: r.start.offset]
         before = tuple(plain(word) for word in left.split())
@@ -487,26 +571,56 @@ def _behind_the_same_words(
     return found
 
 
+def _before_the_same_words(
+    document: Document, text: tuple[str, ...], old: tuple[str, ...]
+) -> list[tuple[Range, tuple[str, ...]]]:
+    """Where old words stand before the last of some words, and the others of these.
+
+    "Three maps not two": of one kind, or before as many words as are said behind others.
+    """
+    found = []
+    for r in places(document, old):
+        after = tuple(map(plain, document.blocks[r.end.block].text[r.end.offset :].split()))
+        for size in range(1, len(text)):
+            new = text[:size]
+            alike = of_one_kind(new, old) or len(text) - size >= _LEAST_SAME
+            if alike and size <= len(old) + 1 and after[: len(text) - size] == text[size:]:
+                found.append((r, new))
+                break
+    return found
+
+
+def _beside_the_same_words(
+    document: Document, text: tuple[str, ...], old: tuple[str, ...]
+) -> list[tuple[Range, tuple[str, ...]]]:
+    behind = _behind_the_same_words(document, text, old)
+    return behind or _before_the_same_words(document, text, old)
+
+
 _LEAST_SAME, _MORE_NEW = 2, 3
 """Words before the old ones that must be said as well, and how many more the new ones may be."""
 
 
-def _one_behind_the_same_words(sitting: Sitting, parse: Parse) -> bool:
+def _one_beside_the_same_words(sitting: Sitting, parse: Parse) -> bool:
     text, old = tuple(parse.args.get("text", ())), tuple(parse.args.get("old", ()))
-    return len(_behind_the_same_words(sitting.document, text, old)) == 1
+    return len(_beside_the_same_words(sitting.document, text, old)) == 1
 
 
 @command(
-    Way("{text:words} where it says {old:words}", when=_one_behind_the_same_words),
-    Way("{text:words} [and] not {old:words}", when=_one_behind_the_same_words),
+    Way("{text:words} where it says {old:words}", when=_one_beside_the_same_words),
+    Way(
+        "[(it should be | it's | it is | make it)] {text:words} ([and] not | rather than | instead"
+        " of) {old:words}",
+        when=_one_beside_the_same_words,
+    ),
     heard=0,
     example="the stair has forty steps where it says thirty eight",
     group="revising",
     destructive=True,
 )
 def rather_than(sitting: Sitting, text: tuple[str, ...], old: tuple[str, ...]) -> Done | Refusal:
-    """Put new words in the place of those that stand behind the same words as the new ones."""
-    ((r, new),) = _behind_the_same_words(sitting.document, text, old)
+    """Put new words in the place of those that stand beside the same words as the new ones."""
+    ((r, new),) = _beside_the_same_words(sitting.document, text, old)
     return replace_with(sitting, new, Places((r,)))
 
 

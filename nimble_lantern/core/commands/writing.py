@@ -40,6 +40,7 @@ def new_line(sitting: Sitting) -> Done:
     "[a] (new | fresh) para [here]",
     "<begin> (another | a fresh | the next) paragraph [here]",
     "break (the | this) paragraph here",
+    "(break | split) [(it | this | the paragraph | this paragraph)] [in two] here",
     "(let's have | a | another) new paragraph [here]",
     "another paragraph",
     "paragraph break",

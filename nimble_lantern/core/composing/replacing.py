@@ -33,6 +33,7 @@ from nimble_lantern.core.lexicon.closed import ARTICLES, LITTLE
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.state import Marks, Sitting
 from nimble_lantern.core.writing.capitals import AsHeard, AsItStands, capitalised, starts_sentence
+from nimble_lantern.core.writing.cardinals import TENS, UNITS, cardinal
 from nimble_lantern.core.writing.lexer import mark_named
 from nimble_lantern.core.writing.spelling import behind_spelled, letter, spelled
 from nimble_lantern.core.writing.writer import Written, write
@@ -72,7 +73,7 @@ def _spelled_out(old: str, words: Sequence[str]) -> Sequence[str]:
     return (text.capitalize(),) if old[:1].isupper() else (text,)
 
 
-def _a_name(document: Document, r: Range) -> bool:
+def a_name(document: Document, r: Range) -> bool:
     """Whether a range is a name: by its capital inside a sentence, or those of all its words."""
     text = document.text(r)
     words = text.split(" ")
@@ -81,7 +82,7 @@ def _a_name(document: Document, r: Range) -> bool:
     return told and all(w.isalpha() and w[0].isupper() and not w.isupper() for w in words)
 
 
-def _unknown(words: Sequence[str], size: int) -> bool:
+def rare_as_names(words: Sequence[str], size: int) -> bool:
     """Whether words are so rare that they are a name where they take a name's place of `size`.
 
     "Wren Castle" for "Nell Harker", but "old friends" and "the crew".
@@ -124,6 +125,7 @@ def replace_range(
         place = place_at(sitting.document, r.start, r.end)
     if said_again and r.start.block == r.end.block:
         r = _with_what_is_said_again(sitting.document, r, words)
+        r = _with_its_number(sitting.document, r, words)
         place = place_at(sitting.document, r.start, r.end)
     old = sitting.document.text(r)
     if old[:1].islower():
@@ -131,7 +133,7 @@ def replace_range(
     manner = manner_for(sitting, place, words)
     if exactly:
         manner = replace(manner, names=(AsItStands(words[0]),))
-    if not exactly and _a_name(sitting.document, r) and _unknown(words, len(old.split())):
+    if not exactly and a_name(sitting.document, r) and rare_as_names(words, len(old.split())):
         manner = replace(manner, names=(*manner.names, AsHeard(tuple(map(capitalised, words)))))
     written = write(words, place, manner)
     if len(written.parts) == 1 and isinstance(written.parts[0], str) and not written.trim:
@@ -169,6 +171,27 @@ def _with_what_is_said_again(document: Document, r: Range, words: Sequence[str])
             last = end + after.end()
             break
     return wider(first, last) if (first, last) != (start, end) else r
+
+
+def _with_its_number(document: Document, r: Range, words: Sequence[str]) -> Range:
+    """A range with the number before it, where new words are the same with another number.
+
+    "Two maps" with "three maps" for "maps" has one number.
+    """
+    own = document.text(r).lower().split()
+    number = cardinal(words, 0)
+    if number is None or not own or [w.lower() for w in words[number[1] :]] != own:
+        return r
+    left = document.blocks[r.start.block].text[: r.start.offset]
+    before = _NUMBER_BEFORE.search(left)
+    if before is None:
+        return r
+    return Range(Position(r.start.block, before.start()), r.end)
+
+
+_NUMBER_BEFORE = re.compile(
+    rf"\b(?:\d+|(?:(?:{'|'.join(TENS)})[- ])?(?:{'|'.join(UNITS)})|{'|'.join(TENS)}) $", re.I
+)
 
 
 def _swap(sitting: Sitting, r: Range, written: Written, marks: Marks) -> Wrote:

@@ -61,6 +61,10 @@ class Tail:
     margin: float
 
 
+UNSPOKEN = ("script", "prompter", "control")
+"""Sources that nobody spoke for."""
+
+
 @dataclass(frozen=True, slots=True)
 class Hearing:
     """Hypotheses, the likeliest first; perhaps what the command grammar made of the same sound.
@@ -74,7 +78,8 @@ class Hearing:
     or worse each command fits the sound than the best hypothesis, by the other engine's mean log
     probability a token; `names` are words that engine writes with capitals inside sentences.
     While a word is spelled, `letters` has what each word of the best command may be, nothing where
-    that is no letter.  `also` has the words of what that other engine made of it besides.
+    that is no letter.  `also` has the words of what that other engine made of it besides, and
+    `guesses` commands that sound like its words, which are none, each with its fit.
     """
 
     hypotheses: tuple[Hypothesis, ...]
@@ -91,6 +96,7 @@ class Hearing:
     names: tuple[str, ...] = ()
     letters: tuple[Might, ...] = ()
     also: tuple[tuple[str, ...], ...] = ()
+    guesses: tuple[tuple[tuple[str, ...], float], ...] = ()
 
     @property
     def text(self) -> str:
@@ -183,6 +189,7 @@ def hearing_to_json(hearing: Hearing) -> dict[str, Any]:
         "names": list(hearing.names),
         "letters": [[list(row) for row in might] for might in hearing.letters],
         "also": [" ".join(words) for words in hearing.also],
+        "guesses": [[" ".join(words), fit] for words, fit in hearing.guesses],
     }
 
 
@@ -213,6 +220,7 @@ def hearing_from_json(data: dict[str, Any]) -> Hearing:
         tuple(data.get("names", ())),
         tuple(tuple((c, cost) for c, cost in might) for might in data.get("letters", ())),
         tuple(tuple(words.split()) for words in data.get("also", ())),
+        tuple((tuple(words.split()), fit) for words, fit in data.get("guesses", ())),
     )
 
 

@@ -11,7 +11,7 @@ from __future__ import annotations
 
 import math
 from collections import Counter
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator, Sequence, Set
 from dataclasses import dataclass, replace
 from functools import cache, lru_cache
 from typing import Any
@@ -308,6 +308,11 @@ def _known() -> tuple[dict[str, frozenset[str]], dict[str, float]]:
     total = len(CATALOGUE.commands)
     weights = {w: math.log(1 + total / len(names)) for w, names in used.items()}
     return {w: frozenset(names) for w, names in used.items()}, weights
+
+
+def words_said() -> Set[str]:
+    """The words of the catalogue's patterns."""
+    return _known()[0].keys()
 
 
 @cache

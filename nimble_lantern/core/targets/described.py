@@ -5,9 +5,10 @@ from __future__ import annotations
 from typing import Any
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
-from nimble_lantern.core.lexicon.closed import DETERMINERS
+from nimble_lantern.core.lexicon.closed import DETERMINERS, PREPOSITIONS
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import (
+    Adjoining,
     At,
     Beside,
     Beyond,
@@ -118,6 +119,25 @@ def _sign_after(sign: str, beside: Any) -> Sign:
 )
 def _sign_before(sign: str, beside: Any) -> Sign:
     return Sign(sign, None, 1, Words(beside) if isinstance(beside, tuple) else beside, True)
+
+
+CATALOGUE.table(
+    "adjoins",
+    {"[(right | just)] (after | behind)": True, "[(right | just)] (before | in front of)": False},
+    heard=False,
+)
+
+
+@rule(
+    "target",
+    "[the] (word | words | phrase) {words} {adjoins} [the (word | words | phrase)] {beside:words}",
+    heard=False,
+)
+def _adjoining(words: tuple[str, ...], adjoins: bool, beside: tuple[str, ...]) -> Adjoining | None:
+    """ "The word old before crane"."""
+    if {words[-1], beside[-1]} & PREPOSITIONS:
+        return None
+    return Adjoining(Words(words, called=True), Words(beside), adjoins)
 
 
 @rule("target", "{a:endpoint} and {b:endpoint}", "both {a:endpoint} and {b:endpoint}", heard=False)

@@ -128,6 +128,15 @@ class Sign:
 
 
 @dataclass(frozen=True, slots=True)
+class Adjoining:
+    """Words where they stand right before others, or after them: "the word old before crane"."""
+
+    words: Words
+    beside: Words
+    after: bool
+
+
+@dataclass(frozen=True, slots=True)
 class Both:
     """Two targets at once: "the ferry and the quay"."""
 
@@ -214,6 +223,7 @@ Target = (
     | Enclosed
     | Marked
     | Sign
+    | Adjoining
     | Both
     | Holding
     | Beside

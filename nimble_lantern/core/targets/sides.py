@@ -17,3 +17,4 @@ CATALOGUE.table(
         "(end | bottom | foot) [of the <writing>]": "end",
     },
 )
+CATALOGUE.table("docedge", {"(head | front)": "start"}, heard=False)

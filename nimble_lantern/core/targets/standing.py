@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable
 
 from nimble_lantern.core.document import units
-from nimble_lantern.core.document.model import Position, Range
+from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.lexicon.closed import LITTLE
@@ -21,6 +21,7 @@ from nimble_lantern.core.targets.finding import (
 )
 from nimble_lantern.core.targets.measures import of_sort
 from nimble_lantern.core.targets.model import (
+    Adjoining,
     At,
     Enclosed,
     Holding,
@@ -172,6 +173,31 @@ def _sign(target: Sign, view: View, near: bool) -> Answer:
     if not found:
         return Refusal("There is no such mark there.")
     return Places(tuple(found), ask=len(found) > 1)
+
+
+@finds(Adjoining)
+def _adjoining(target: Adjoining, view: View, near: bool) -> Answer:
+    """Words that nothing but a space, and perhaps a mark, parts from the others."""
+    words, beside = find(target.words, view), find(target.beside, view)
+    for answer in (words, beside):
+        if isinstance(answer, Refusal):
+            return answer
+    assert isinstance(words, Places) and isinstance(beside, Places)
+    found = [
+        r
+        for r in words.ranges
+        if any(_meet(view.document, *((b, r) if target.after else (r, b))) for b in beside.ranges)
+    ]
+    if not found:
+        return Refusal("Those words do not stand side by side.")
+    return Places(tuple(found), ask=len(found) > 1)
+
+
+def _meet(document: Document, first: Range, second: Range) -> bool:
+    if first.end.block != second.start.block or first.end > second.start:
+        return False
+    between = document.text(Range(first.end, second.start))
+    return not any(c.isalnum() for c in between)
 
 
 def _indexes(text: str, sign: str) -> list[int]:

@@ -33,7 +33,8 @@ _SHORT = {
     "cannot": "can not",
     "mr": "mister", "mrs": "missus", "dr": "doctor", "st": "saint", "am": "a m", "pm": "p m",
     "a.m": "a m", "p.m": "p m", "kg": "kilograms", "km": "kilometres", "cm": "centimetres",
-    "mm": "millimetres", "mph": "miles per hour", "etc": "et cetera",
+    "mm": "millimetres", "mph": "miles per hour",
+    "lb": "pounds", "lbs": "pounds", "oz": "ounces", "etc": "et cetera",
 }  # fmt: skip
 _TIME = re.compile(r"(\d{1,2})[:.](\d\d)$")
 _MONEY = re.compile(r"([£$€])(\d[\d,]*)(?:\.(\d\d))?$")

@@ -158,7 +158,7 @@ class _Writer:
         number = element.number
         assert number is not None
         style, forced = self.manner.numbers, self.next_capital
-        starts = starts_sentence(self.left)
+        starts = self._starts(self.left)
         opening = starts and self.kind in ("paragraph", "quotation")
         opening = opening and not self.left.endswith("\n")
         beside = self.following if self.following and self.following.kind is Kind.MARK else None
@@ -190,8 +190,7 @@ class _Writer:
     def _word(self, element: Element, following: Element | None) -> None:
         text = element.text
         left = self.left
-        first = starts_sentence(left) and not (self.place.continues and not self.text)
-        first = first and not self._goes_on(element, following)
+        first = self._starts(left) and not self._goes_on(element, following)
         if text == "www":
             pass
         elif not element.fixed or element.used > 1:
@@ -215,6 +214,10 @@ class _Writer:
             text = self._cased(text)
         self.next_capital = ""
         self._put(text, element.spacing)
+
+    def _starts(self, left: str) -> bool:
+        """Whether a sentence starts here, unless what is written goes on with one that was."""
+        return starts_sentence(left) and not (self.place.continues and not self.text)
 
     def _goes_on(self, element: Element, following: Element | None) -> bool:
         """Whether a word after a stop goes on with the sentence: in an address, "?” he asked"."""
