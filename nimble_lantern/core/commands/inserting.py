@@ -13,7 +13,7 @@ from nimble_lantern.core.composing.replacing import STOPS, bare_mark
 from nimble_lantern.core.document.model import Document, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import (
     DETERMINERS,
     LITTLE,
@@ -51,9 +51,11 @@ def _beside(sitting: Sitting, target: Places, text: tuple[str, ...], before: boo
 
 
 def bare_word(text: tuple[str, ...]) -> tuple[str, ...]:
-    """ "Stick a not before open" puts "not" there: no thing is called so."""
+    """ "Stick a not before open" puts "not" there, and so does "the word not"."""
     if len(text) == 2 and text[0] in ("a", "an") and text[1] in LITTLE | OF_DEGREE_AND_TIME:
         return text[1:]
+    if len(text) == 3 and text[:2] == ("the", "word") or text[:2] == ("the", "words"):
+        return text[2:] or text
     return text
 
 
@@ -121,6 +123,12 @@ def _wished(sitting: Sitting, parse: Parse) -> bool:
     text = tuple(parse.args.get("text", ()))
     someone = len(text) > 1 and text[0] in SUBJECT_PRONOUNS
     return text[:1] != ("to",) and not someone and _plain_words(sitting, parse)
+
+
+def _left_out(sitting: Sitting, parse: Parse) -> bool:
+    """ "I left out old before boat"; "i left out the key before the storm" is a sentence."""
+    text = tuple(parse.args.get("text", ()))
+    return _quoted_and_short(sitting, parse) and _a_word_of_the_text(sitting, parse) and bool(text)
 
 
 def _a_mark(sitting: Sitting, parse: Parse) -> bool:
@@ -194,7 +202,7 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
         when=_plain_words,
     ),
     Way(
-        "(pop | stick | slip | squeeze | slot | put | get | bung | shove)"
+        "(pop | stick | slip | squeeze | slot | put | get | bung | shove | drop | work | fit)"
         " [(the word | the words)] {text:words} in <exactly> <ahead_of> {target}",
         when=_plain_words,
     ),
@@ -222,6 +230,13 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
         when=_a_word_of_the_text,
     ),
     Way("<wish> {text:words} <exactly> <ahead_of> {target}", when=_wished),
+    *each(
+        _left_out,
+        "(i | we | you) [have] (forgot | missed | left out | missed out | forgot to put)"
+        " [(the word | the words)] {text:words} <exactly> <ahead_of> {target}",
+        "{text:words} (is | was) (missing | left out | missed out) <exactly> <ahead_of> {target}",
+        "<go> <exactly> <ahead_of> {target} and (write | put | say | type | insert | add) {text}",
+    ),
     Way(
         "(it | there | that) <shall> (say | read | have) {text:words} <exactly> <ahead_of>"
         " {target}",
@@ -250,7 +265,7 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         "<put> [(the word | the words)] {text:words} <exactly> <behind> {target}", when=_plain_words
     ),
     Way(
-        "(pop | stick | slip | squeeze | slot | put | get | bung | shove)"
+        "(pop | stick | slip | squeeze | slot | put | get | bung | shove | drop | work | fit)"
         " [(the word | the words)] {text:words} in <exactly> <behind> {target}",
         when=_plain_words,
     ),
@@ -278,6 +293,13 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         when=_a_word_of_the_text,
     ),
     Way("<wish> {text:words} <exactly> <behind> {target}", when=_wished),
+    *each(
+        _left_out,
+        "(i | we | you) [have] (forgot | missed | left out | missed out | forgot to put)"
+        " [(the word | the words)] {text:words} <exactly> <behind> {target}",
+        "{text:words} (is | was) (missing | left out | missed out) <exactly> <behind> {target}",
+        "<go> <exactly> <behind> {target} and (write | put | say | type | insert | add) {text}",
+    ),
     Way(
         "(it | there | that) <shall> (say | read | have) {text:words} <exactly> <behind> {target}",
         when=_plain_words,

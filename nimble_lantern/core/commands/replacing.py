@@ -50,6 +50,7 @@ from nimble_lantern.core.targets.model import (
 )
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.targets.words import exact, named_as_written, places
+from nimble_lantern.core.writing.cardinals import cardinal
 from nimble_lantern.core.writing.spelling import letter
 from nimble_lantern.core.writing.spoken import plain
 
@@ -622,6 +623,65 @@ def rather_than(sitting: Sitting, text: tuple[str, ...], old: tuple[str, ...]) -
     """Put new words in the place of those that stand beside the same words as the new ones."""
     ((r, new),) = _beside_the_same_words(sitting.document, text, old)
     return replace_with(sitting, new, Places((r,)))
+
+
+def _fuller(document: Document, text: tuple[str, ...]) -> Range | None:
+    """The one place of the words of which some are said with a word or two more at an edge.
+
+    "The old boat" for "the boat", or another number of the same: "three maps" for "two maps".
+    """
+    if set(text[:1]) & SUBJECT_PRONOUNS or len(text) > _LONGEST_FULLER or places(document, text):
+        return None
+    number = cardinal(text, 0)
+    parts = [text[number[1] :]] if number and number[1] < len(text) else []
+    parts += [part for n in (1, 2) for part in (text[n:], text[:-n]) if part]
+    for part in parts:
+        if set(part) <= LITTLE or {part[0], part[-1]} & PREPOSITIONS:
+            continue
+        found = places(document, part)
+        if found:
+            return found[0] if len(found) == 1 else None
+    return None
+
+
+_LONGEST_FULLER = 6
+
+
+def _plainly_fuller(sitting: Sitting, parse: Parse) -> bool:
+    """ "It should say old boat", where one boat stands."""
+    text = tuple(parse.args.get("text", ()))
+    return not set(text) & (VERBS | PARTS) and _fuller(sitting.document, text) is not None
+
+
+def _of_another_number(sitting: Sitting, parse: Parse) -> bool:
+    """ "It should be three maps", where two are; "it should be warm socks" may be a sentence."""
+    text = tuple(parse.args.get("text", ()))
+    number = cardinal(text, 0)
+    if number is None or not _plainly_fuller(sitting, parse):
+        return False
+    r = _fuller(sitting.document, text)
+    assert r is not None
+    before = sitting.document.blocks[r.start.block].text[: r.start.offset].split()
+    return bool(before) and kind_of((plain(before[-1]),)) == "number"
+
+
+@command(
+    Way("(it | that) (should | ought to | must) (say | read) {text:words}", when=_plainly_fuller),
+    Way("make it (say | read) {text:words}", when=_plainly_fuller),
+    *each(
+        _of_another_number,
+        "(it | that) (should | ought to | must) be {text:words}",
+        "make (it | that) {text:words}",
+    ),
+    heard=0,
+    example="it should say the harbour ferry",
+    group="revising",
+)
+def fuller(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Say words of the page again with a word or two more, or with another number."""
+    r = _fuller(sitting.document, text)
+    assert r is not None
+    return replace_with(sitting, text, Places((r,)))
 
 
 @command(

@@ -36,6 +36,8 @@ def insert_beside(
         return _insert_block(sitting, r, words, before)
     at = r.start if before else r.end
     place = place_at(document, at)
+    if before and document.blocks[at.block].text[at.offset :][:1].islower():
+        place = replace(place, continues=True)  # where small letters begin, they still do
     written = write(words, place, manner_of(sitting, place.left))
     edit = _lowered(document, r) if before else Edit()
     bare = sitting.edited(edit)

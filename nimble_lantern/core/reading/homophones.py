@@ -17,7 +17,7 @@ from rapidfuzz.distance import Levenshtein
 
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.kinds import Judged
-from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.lexicon.closed import LITTLE, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.manners import LEADS, TAILS
 from nimble_lantern.core.mending.phones import distance, phones, spoken
 from nimble_lantern.core.mending.vocabulary import words_of
@@ -30,9 +30,8 @@ _MOST_WORDS = 12
 """Of an utterance that may be one: longer ones are sentences."""
 _LEAST_COST, _COST_A_PHONE = 0.7, 0.3
 """How far words may be from each other by their phones (`mending.phones.distance`)."""
-_THE_SAME = 0.05
-_LEAST_KEY = 2
-_MOST_READ, MOST_GUESSES = 40, 3
+_LEAST_OF_KNOWN = 0.75
+_MOST_READ, MOST_GUESSES = 24, 3
 _IN_PAIRS = 8
 _ROUND_HERE = 20  # paragraphs
 
@@ -47,7 +46,7 @@ class _Swap(NamedTuple):
 def guesses(sitting: Sitting, said: Sequence[str]) -> list[tuple[str, ...]]:
     """Up to MOST_GUESSES commands that sound like some words, which are none; the nearest first."""
     words = tuple(said)
-    if not 1 < len(words) <= _MOST_WORDS:
+    if not 1 < len(words) <= _MOST_WORDS or words[0] in SUBJECT_PRONOUNS:
         return []
     if reader.judge(sitting, words, whole=True).kind is Judged.COMMAND:
         return []
@@ -82,15 +81,15 @@ def _swaps(words: tuple[str, ...], index: _Index) -> Iterator[_Swap]:
         for start in range(len(words) - size + 1):
             old = words[start : start + size]
             sound, key = spoken(old), phrase_key(" ".join(old))
-            if len(key) < _LEAST_KEY or all(word in LITTLE for word in old):
+            if not key:
                 continue
-            # What commands have, and the page, is heard rightly, or is another word's very sound.
             strange = any(word not in known for word in old)
-            most = max(_LEAST_COST, _COST_A_PHONE * len(sound)) if strange else _THE_SAME
+            most = max(_LEAST_COST, _COST_A_PHONE * len(sound)) if strange else _LEAST_OF_KNOWN
             for new in _like(key, size, index):
                 cost = distance(sound, spoken(new)) if new != old else most + 1
                 if cost <= most:
-                    yield _Swap(cost, start, start + size, new)
+                    # What commands have, and the page, is mostly heard rightly.
+                    yield _Swap(cost if strange else cost + 2.0, start, start + size, new)
 
 
 def _like(key: str, size: int, index: _Index) -> Iterator[tuple[str, ...]]:
