@@ -75,6 +75,10 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     " top | as (a | its | the) heading)]",
     "<add_one> {words} column (as well | too | in | (to | in) the table)",
     "new column {words}",
+    "(another | one more | an extra) column {words}",
+    "give <the_table> [(a | another)] {words} column",
+    "give it (a | another) {words} column",
+    "<adding> (a | another) [new] {words} column (at | on | to) the (end | right | side)",
     "(add | put in) {words} as a [new] column",
     "(give | let) <the_table> [have] (a | another | one more | an extra) {grid} [{ended}]",
     Way("<one_more> {grid:a_row} {side} [the] {words} [row]", when=heads_a_row),
@@ -521,6 +525,13 @@ def _summed(
     ),
     Way("what does {target} (come to | add up to)", when=_one_column),
     Way("how much is {target} [(altogether | in all | in total | together)]", when=_one_column),
+    Way("what do {target} (come to | add up to | make)", when=_one_column),
+    Way(
+        "(what (do | does) [the] {words} (come to | add up to | make) | how (many | much) [of the]"
+        " {words} [(are there | is there | do we have | have we)]) [(altogether | in all | in total"
+        " | together | all told)]",
+        when=heads_a_column,
+    ),
     Way(
         "(how much is | what does) (that | it | all | everything) (under | in) [the] {words}"
         " [column] [(come to | add up to)] [(altogether | in all | in total | together)]",

@@ -107,6 +107,16 @@ _ORDERS = frozenset("last first next previous second third this that".split())
     "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> (on | at | to"
     " | beside | by | against | next to | for) {target} (saying | that says | which says | colon)"
     " {text:words}",
+    Way(
+        "(jot | scribble | pencil | write | put) [down] {text:words} in the margin (of | beside |"
+        " by | at | next to | against) {target}",
+        when=names_a_part,
+    ),
+    Way(
+        "(jot | scribble | pencil) [down] {text:words} (beside | by | at | next to | against |"
+        " on) {target}",
+        when=names_a_part,
+    ),
     "[margin] (note | comment) (on | for | at | to) {target} (saying | that says | which says"
     " | colon) {text:words}",
     "(attach | pin | fix | append) <a_note> to {target} {text:words}",
@@ -413,6 +423,9 @@ def reopen(sitting: Sitting, number: int | None = None) -> Done | Refusal:
     "(<remove> | <discard>) (the {position} | this | that | the) [margin] note",
     "(<remove> | <discard>) the [margin] note (on | about | at | beside) {target}",
     Way("(<remove> | <discard>) it", when=_one_is_here),
+    *frames.dropped(
+        "((the {position} | this | that | the) [margin] (note | comment) | note [number] {number})"
+    ),
     heard=0,
     example="remove note one",
     group="revising",

@@ -108,6 +108,7 @@ def _put(sitting: Sitting, passage: Passage) -> Done:
     "<use> [my] {passage} [here]",
     "<use_else> [(my | the)] passage {passage} [here]",
     Way("<use_else> (my | the | in my) {passage} [(here | in here | in)]", when=_exists),
+    Way("<use_else> {passage} (here | in here)", when=_exists),
     "(<use> | <use_else>) [(my | the)] {passage} passage [here]",
     "passage {passage}",
     Way("[(the | my)] {passage} (here | goes here | comes here)", when=_exists),
@@ -521,8 +522,7 @@ def preview(sitting: Sitting, passage: str) -> Done:
     "(<remove> | <discard> | forget) [the] passage [called] {passage}",
     "(<remove> | forget) {passage} from [(the | my)] passages",
     "(<remove> | <discard> | forget) (the | my) {passage} passage",
-    "(we | i) (do not | don't) (need | want) (the | my) (passage {passage} | {passage} passage)"
-    " [any more]",
+    *frames.dropped("(the | my) (passage [called] {passage} | {passage} passage)"),
     heard=1,
     example="remove the passage sign off",
     group="writing",

@@ -104,6 +104,10 @@ def go_to(sitting: Sitting, place: str) -> Done:
 @command(
     "(forget | remove | delete | unname | drop) the (place | marker | bookmark) [called] {place}",
     "(forget | remove | unname) [the place] {place} as a place",
+    *frames.dropped(
+        "(the (place | marker | bookmark) [called] {place} | [the] {place} (place | marker |"
+        " bookmark))"
+    ),
     heard=1,
     example="forget the place budget",
     group="moving",

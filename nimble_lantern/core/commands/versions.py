@@ -79,6 +79,13 @@ _CALLED = frozenset("version draft state place spot passage document letter as".
     "(save | keep | store | remember | mark) [a copy of] (how it (is | stands) | the way it (is |"
     " stands) | what there is | (this | the present) state) [now] as [the] [version] {text:words}",
     "(this | that) version is (called | named) {text:words}",
+    "(take | make | keep | save) (a snapshot | a picture) [of this] (called | named | as | and call"
+    " it) {text:words}",
+    "(keep | save | make | take) a copy of this [as it is] (called | named | as | and call it)"
+    " [the] {text:draft_name}",
+    "let this version be called {text:words}",
+    "let this version be [the] {text:draft_name}",
+    "this is [the] {text:draft_name} (remember | keep | save) it",
     "(keep | leave | save) (this | it | that) [just] as it (is | stands) [now] and (call | name) it"
     " {text:words}",
     "(save | keep | store | remember | mark) how (it | this | everything) (is | stands | looks)"
@@ -122,6 +129,7 @@ def show(sitting: Sitting) -> Done | Refusal:
 @command(
     "(forget | remove | delete | unname) the (version | draft) [called] {version}",
     "(forget | unname) [the] version {version}",
+    *frames.dropped("(the (version | draft) [called] {version} | [the] version {version})"),
     heard=1,
     example="forget the version first draft",
     group="repair",
@@ -173,7 +181,7 @@ CATALOGUE.table(
         " (changed | done | altered | edited | written)": True,
         "what (have | did) (i | we) (change | changed | do | done | alter | altered | edit | edited"
         " | written)": True,
-        "[(show [me] | what are | let me see | see)] [all] (the | my)"
+        "[(show [me] | what are | let me see | see)] [all] [(the | my)]"
         " (changes | differences | edits) [[(i | we) [have]] made]": True,
         "how (is (this | it) different | does (this | it) (differ | compare))": True,
         "how has (this | it) changed": True,
@@ -431,6 +439,7 @@ _BLOCKS = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION, Uni
     "(<wish> | show me | give me) {old_part} (as it was in | the way it was in) [the] [version]"
     " {version}",
     "(bring back | restore) {old_part} (from | of) (the beginning | the start)",
+    "use {old_part} (from | of | out of | as [it was] in) [the] [version] {version}",
     heard=0,
     example="bring back the first paragraph from first draft",
     group="repair",

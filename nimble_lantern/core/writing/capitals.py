@@ -139,11 +139,19 @@ def _opens(word: str) -> bool:
     return word in COMMON_OPENINGS or zipf(word) > _COMMON
 
 
+_GIVEN = frozenset(GIVEN.split())
+_FULL_NAME, _RARE = 2, 4.0
+"""Words of a name such as "Nell Harker", and how rare on wordfreq's Zipf scale each must be to be a
+name by itself as well: "harker" is, "baker" may be one who bakes."""
+
+
 def _run_names(run: list[str], opened: bool) -> Iterable[tuple[str, ...]]:
     if opened:
         run = run[1:] if len(run) == 1 or _opens(run[0].lower()) else run
     if run:
         yield tuple(run)
+    if len(run) == _FULL_NAME and run[0].lower() in _GIVEN:
+        yield from ((word,) for word in run if zipf(word.lower()) < _RARE)
 
 
 class DocumentNames:
