@@ -462,12 +462,18 @@ class Listener:
             made = model.transcribe(marks, ours.words)
             if made.slow:
                 self._to_tell = TOO_SLOW_MODEL
-            now = self._desk.sitting
-            found.append(with_larger(hearing, made, model, partial(guesses, now)))
+            found.append(with_larger(hearing, made, model, self._guesses))
 
         self._with_larger(heard)
         self._larger_hears = False
         return found[-1]
+
+    def _guesses(self, words: Sequence[str]) -> Sequence[tuple[str, ...]]:
+        try:
+            return guesses(self._desk.sitting, words)
+        except Exception:  # a fault of the desk's own is none of the model's
+            traceback.print_exc(file=sys.stderr)
+            return ()
 
     def _fall_back(self, why: str) -> None:
         self._desk.set("engine", "best")

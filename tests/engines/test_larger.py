@@ -305,6 +305,23 @@ class Transcribing(unittest.TestCase):
         self.assertEqual(hearing.also, also)
         self.assertEqual(hearing_from_json(hearing_to_json(hearing)), hearing)
 
+    def test_commands_that_may_be_meant_are_judged_by_the_sound(self) -> None:
+        ours = from_line("drop the head")
+        made = Transcribed(from_line("drop the heading all together").hypotheses)
+        asked: list[tuple[str, ...]] = []
+
+        def guess(words: Sequence[str]) -> list[tuple[str, ...]]:
+            asked.append(tuple(words))
+            return [("drop", "the", "heading", "altogether")]
+
+        hearing = with_larger(ours, made, Asked((-1.0, -1.25)), guess)
+        self.assertEqual(asked, [("drop", "the", "heading", "all", "together")])
+        self.assertEqual(hearing.guesses, ((("drop", "the", "heading", "altogether"), -0.25),))
+        self.assertEqual(hearing.fits, ())
+        self.assertEqual(hearing_from_json(hearing_to_json(hearing)), hearing)
+        silent = with_larger(ours, made, Asked(()), guess)
+        self.assertEqual(silent.guesses, (), "a model that does not answer judges nothing")
+
     def test_where_it_heard_nobody_nothing_is_heard(self) -> None:
         made = with_larger(from_line("the"), Transcribed(doubt=NOBODY), Asked())
         self.assertEqual(made.hypotheses, ())
