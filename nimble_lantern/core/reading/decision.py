@@ -53,7 +53,7 @@ _A_FIT = 0.15
 _CLOSE, _SURE = -1.0, 2.5
 _LEAST_TO_OFFER, _CLOSE_ENOUGH = 1.5, -1.5
 """From which fit and belief the grammar's command goes before the model's own."""
-_LEAST_FIT, _LEAST_FIT_TO_DESTROY, _LEAST_FIT_IN_DOUBT = -0.6, -0.5, 0.2
+_LEAST_FIT, _LEAST_FIT_TO_DESTROY, _LEAST_FIT_IN_DOUBT = -0.75, -0.5, 0.2
 """Mean log probability a token, beside the model's own words, from which a guess was said.
 
 Of the guesses at 264 utterances in three synthetic voices those that were said had -0.83 to 0.72,
@@ -131,7 +131,7 @@ def _guessed(sitting: Sitting, hearing: Hearing) -> tuple[tuple[str, ...], float
     if not hearing.guesses:
         return (), _NO_FIT
     words, fit = max(hearing.guesses, key=lambda guess: guess[1])
-    verdict = reader.exactly(sitting, words, whole=True)
+    verdict = reader.judge(sitting, words, whole=True)
     if verdict.kind is not Judged.COMMAND or verdict.parse is None:
         return (), fit
     destroys = verdict.parse.command.traits.destructive

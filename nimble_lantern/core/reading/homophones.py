@@ -9,7 +9,6 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 from functools import cache
-from itertools import islice
 from typing import NamedTuple
 
 from rapidfuzz import process
@@ -30,7 +29,10 @@ _MOST_WORDS = 12
 """Of an utterance that may be one: longer ones are sentences."""
 _LEAST_COST, _COST_A_PHONE = 0.7, 0.3
 """How far words may be from each other by their phones (`mending.phones.distance`)."""
-_LEAST_OF_KNOWN = 0.75
+_MOST_OF_KNOWN, _THE_SAME = 1.0, 0.05
+_KNOWN = 10.0
+"""What is added to the cost of a word for another, where it is one that commands or the page have:
+all such come after the others."""
 _MOST_READ, MOST_GUESSES = 24, 3
 _IN_PAIRS = 8
 _ROUND_HERE = 20  # paragraphs
@@ -50,9 +52,14 @@ def guesses(sitting: Sitting, said: Sequence[str]) -> list[tuple[str, ...]]:
         return []
     if reader.judge(sitting, words, whole=True).kind is Judged.COMMAND:
         return []
-    likely = _swapped(words, sorted(_swaps(words, _index(sitting))))[:_MOST_READ]
-    commands = (w for w in likely if reader.exactly(sitting, w, True).kind is Judged.COMMAND)
-    return list(islice(commands, MOST_GUESSES))
+    swaps = sorted(_swaps(words, _index(sitting)))
+    likely = _swapped(words, swaps)[:_MOST_READ]
+    commands = [w for w in likely if reader.exactly(sitting, w, True).kind is Judged.COMMAND]
+    if not commands:
+        # The very same sound may be read as far as any other words are.
+        same = (_with(words, (swap,)) for swap in swaps if swap.cost % _KNOWN <= _THE_SAME)
+        commands = [w for w in same if reader.judge(sitting, w, True).kind is Judged.COMMAND]
+    return commands[:MOST_GUESSES]
 
 
 def _swapped(words: tuple[str, ...], swaps: Sequence[_Swap]) -> list[tuple[str, ...]]:
@@ -84,12 +91,12 @@ def _swaps(words: tuple[str, ...], index: _Index) -> Iterator[_Swap]:
             if not key:
                 continue
             strange = any(word not in known for word in old)
-            most = max(_LEAST_COST, _COST_A_PHONE * len(sound)) if strange else _LEAST_OF_KNOWN
+            most = max(_LEAST_COST, _COST_A_PHONE * len(sound)) if strange else _MOST_OF_KNOWN
             for new in _like(key, size, index):
                 cost = distance(sound, spoken(new)) if new != old else most + 1
                 if cost <= most:
                     # What commands have, and the page, is mostly heard rightly.
-                    yield _Swap(cost if strange else cost + 2.0, start, start + size, new)
+                    yield _Swap(cost if strange else cost + _KNOWN, start, start + size, new)
 
 
 def _like(key: str, size: int, index: _Index) -> Iterator[tuple[str, ...]]:
