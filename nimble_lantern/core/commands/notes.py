@@ -107,16 +107,6 @@ _ORDERS = frozenset("last first next previous second third this that".split())
     "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> (on | at | to"
     " | beside | by | against | next to | for) {target} (saying | that says | which says | colon)"
     " {text:words}",
-    Way(
-        "(jot | scribble | pencil | write | put) [down] {text:words} in the margin (of | beside |"
-        " by | at | next to | against) {target}",
-        when=names_a_part,
-    ),
-    Way(
-        "(jot | scribble | pencil) [down] {text:words} (beside | by | at | next to | against |"
-        " on) {target}",
-        when=names_a_part,
-    ),
     "[margin] (note | comment) (on | for | at | to) {target} (saying | that says | which says"
     " | colon) {text:words}",
     "(attach | pin | fix | append) <a_note> to {target} {text:words}",
@@ -131,6 +121,16 @@ _ORDERS = frozenset("last first next previous second third this that".split())
     " {target} {text:words}",
     "note (on | beside) {target} {text:words}",
     Way("note (about | for) {target} {text:words}", when=names_a_part),
+    Way(
+        "(jot | scribble | pencil | write | put) [down] {text:words} in the margin (of | beside |"
+        " by | at | next to | against) {target}",
+        when=names_a_part,
+    ),
+    Way(
+        "(jot | scribble | pencil) [down] {text:words} (beside | by | at | next to | against |"
+        " on) {target}",
+        when=names_a_part,
+    ),
     Way("{target} note {text:words}", when=names_a_part),
     "in the margin (of | beside | by | at | next to) {target} (put | write | say | note)"
     " {text:words}",
