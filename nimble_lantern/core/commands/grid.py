@@ -380,6 +380,12 @@ def _headed(sitting: Sitting, header: bool) -> Done | Refusal:
     " [(column | numbers | figures)] [{falling}]",
     "(sort | order | arrange) by [the] {words} [(column | numbers | figures)] [{falling}]",
     "(sort | order | arrange) by column {number} [{falling}]",
+    Way(
+        "(sort | order | arrange) (the | this) (table | rows) by [the] (number | amount | count) of"
+        " {words} [{falling}]",
+        when=heads_a_column,
+    ),
+    Way("[the] {words} [column] {falling}", when=heads_a_column),
     "(sort | order | arrange) by the {position} column [{falling}]",
     "(sort | order | arrange) the {words} column [{falling}]",
     "(sort | order | arrange) [(the | this)] [(table | rows | it)] {falling} (by | on) [the]"

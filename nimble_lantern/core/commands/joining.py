@@ -77,6 +77,7 @@ def joined(sitting: Sitting, first: int, last: int) -> Sitting:
     " [paragraph]]",
     "<make> {target} [<into>] [just] (one | a single) (paragraph | one | piece)",
     "<make> {target} <into> one",
+    "(run | knock | pull | push | squash) {target} (into | in) (one | a single paragraph)",
     "<make> (one | a single) paragraph [out] (of | from) {target}",
     "[<into>] (one | a single) paragraph",
     "[there should be] (no | without a) [paragraph] (break | gap) between {target}",

@@ -125,6 +125,7 @@ def _names_an_item(sitting: Sitting, parse: Parse) -> bool:
     Way("(another | one more) item [saying] {text}", when=_an_item),
     Way("[add] (a | another) list item {text:words} [at the end of the list]", when=_an_item),
     Way("list item {text:words} at the end of the list", when=_there_is_a_list),
+    Way("[and] (also | plus) {text:words} (on | to) the list", when=_an_item),
     Way(
         "(and another | another | one more) (bullet | bullet point | point) [saying] {text}",
         when=_an_item,

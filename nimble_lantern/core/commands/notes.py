@@ -209,6 +209,7 @@ def _shown(sitting: Sitting, note: Note) -> Done:
     Way("[the] note [number] {number}", when=_there_are),
     "(go to | show [me] | read) the {position} note",
     "(read | what does) (this | that | the) note [say]",
+    "((tell | give | show) me | what is (in | on) | what's (in | on)) (this | that | the) note",
     heard=1,
     example="read note one",
     group="revising",

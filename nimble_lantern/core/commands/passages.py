@@ -173,6 +173,8 @@ def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("(keep | save | store | remember) (that | the selection) as {text:words}",
         when=_named_of_selection),
+    "(add | put | take) {target} (to | into | among | in) (my | the) passages (as | called | under)"
+    " {text:words}",
     "make a passage (of | from | out of) {target} [and] (called | named | call it) {text:words}",
     *each(
         _of_what_is_here,

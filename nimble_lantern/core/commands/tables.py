@@ -451,6 +451,9 @@ CATALOGUE.table(
     Way("(the | this) table (as | into) {listed}", when=there_is),
     "(<undress> | undo) the table (and | but) (leave | keep) the (words | text)",
     "take the table apart",
+    "[(i'd rather have | i would rather have | i prefer | <wish>)] (text | paragraphs) (than | and"
+    " no | instead of | rather than) (a | the | this) table",
+    "no table [just] [the] (text | words | paragraphs)",
     heard=1,
     example="turn the table into text",
     group="format",

@@ -396,6 +396,8 @@ def stop(sitting: Sitting) -> Done:
     " [version] {version}",
     "make it [(like | as)] [it was in] [the] [version] {version} again",
     "i want [the] [version] {version} back",
+    "(put | bring | get | have) [the] [(version | draft)] {version} back",
+    "use [the] [(version | draft)] {version} (again | instead)",
     "take me back to [the] [version] {version} [version]",
     "i (liked | like | prefer | preferred) [the] {version} [better | more] (bring | get | take)"
     " (it | that) back",

@@ -378,7 +378,7 @@ def _header_row() -> Units:
 
 @rule("part", "the [main] title")
 @rule("part", "[this | my] [main] title", "[the] [main] title (at | on) [the] top",
-       "[the | this | my] [main] headline",
+       "[the | this | my] [main] headline", "[the | this | my] title line",
       "(the | my) main heading", heard=False)  # fmt: skip
 def _title() -> Units:
     return Units(Unit.HEADING, Order.FIRST)
