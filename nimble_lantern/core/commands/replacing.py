@@ -630,7 +630,7 @@ def _fuller(document: Document, text: tuple[str, ...]) -> Range | None:
 
     "The old boat" for "the boat", or another number of the same: "three maps" for "two maps".
     """
-    if set(text[:1]) & SUBJECT_PRONOUNS or len(text) > _LONGEST_FULLER or places(document, text):
+    if len(text) > _LONGEST_FULLER or places(document, text):
         return None
     number = cardinal(text, 0)
     parts = [text[number[1] :]] if number and number[1] < len(text) else []
@@ -650,7 +650,8 @@ _LONGEST_FULLER = 6
 def _plainly_fuller(sitting: Sitting, parse: Parse) -> bool:
     """ "It should say old boat", where one boat stands."""
     text = tuple(parse.args.get("text", ()))
-    return not set(text) & (VERBS | PARTS) and _fuller(sitting.document, text) is not None
+    plain_words = not set(text) & (VERBS | PARTS | SUBJECT_PRONOUNS)
+    return plain_words and _fuller(sitting.document, text) is not None
 
 
 def _of_another_number(sitting: Sitting, parse: Parse) -> bool:
@@ -676,6 +677,7 @@ def _of_another_number(sitting: Sitting, parse: Parse) -> bool:
     heard=0,
     example="it should say the harbour ferry",
     group="revising",
+    destructive=True,
 )
 def fuller(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     """Say words of the page again with a word or two more, or with another number."""

@@ -1,4 +1,4 @@
-"""Commands that sound like what was dictated: "drop the heading all together", "garcer here".
+"""Commands that sound like what was dictated: "start slipway with a capitol".
 
 A recogniser that knows no grammar writes what is likely in a text.  Where that is no command, a
 word or two of it are exchanged for such as commands have, or as stand on the page, and sound alike
@@ -8,7 +8,7 @@ word or two of it are exchanged for such as commands have, or as stand on the pa
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
-from functools import cache
+from functools import cache, partial
 from typing import NamedTuple
 
 from rapidfuzz import process
@@ -101,10 +101,8 @@ def _swaps(words: tuple[str, ...], index: _Index) -> Iterator[_Swap]:
 
 def _like(key: str, size: int, index: _Index) -> Iterator[tuple[str, ...]]:
     """The words, or pairs of words for two, whose key is the same or nearly."""
-    keys, most = index.keys(), 1
-    for other, _, _ in process.extract(
-        key, keys, scorer=Levenshtein.distance, score_cutoff=most, limit=None
-    ):
+    nearly = partial(process.extract, scorer=Levenshtein.distance, score_cutoff=1, limit=None)
+    for other, _, _ in nearly(key, index.keys()):
         yield from ((word,) for word in index[other])
     for cut in range(1, len(key)) if size > 1 else ():
         for first in index.get(key[:cut], ()):
