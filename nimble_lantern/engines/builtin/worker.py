@@ -294,7 +294,7 @@ class Worker:
 
         On a busy machine the decoder is not stuck, it only has its turn later.
         """
-        queued = self._queued() - self._queued_before
+        queued = max(0.0, self._queued() - self._queued_before)
         return due + min(_MOST_QUEUED, queued) - time.monotonic()
 
     def _queued(self) -> float:
