@@ -202,7 +202,7 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
         when=_plain_words,
     ),
     Way(
-        "(pop | stick | slip | squeeze | slot | put | get | bung | shove | drop | work | fit)"
+        "(pop | stick | slip | squeeze | slot | put | get | bung | shove)"
         " [(the word | the words)] {text:words} in <exactly> <ahead_of> {target}",
         when=_plain_words,
     ),
@@ -236,6 +236,8 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
         " [(the word | the words)] {text:words} <exactly> <ahead_of> {target}",
         "{text:words} (is | was) (missing | left out | missed out) <exactly> <ahead_of> {target}",
         "<go> <exactly> <ahead_of> {target} and (write | put | say | type | insert | add) {text}",
+        "(drop | work | fit) [(the word | the words)] {text:words} in <exactly> <ahead_of>"
+        " {target}",
     ),
     Way(
         "(it | there | that) <shall> (say | read | have) {text:words} <exactly> <ahead_of>"
@@ -265,7 +267,7 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         "<put> [(the word | the words)] {text:words} <exactly> <behind> {target}", when=_plain_words
     ),
     Way(
-        "(pop | stick | slip | squeeze | slot | put | get | bung | shove | drop | work | fit)"
+        "(pop | stick | slip | squeeze | slot | put | get | bung | shove)"
         " [(the word | the words)] {text:words} in <exactly> <behind> {target}",
         when=_plain_words,
     ),
@@ -299,6 +301,8 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         " [(the word | the words)] {text:words} <exactly> <behind> {target}",
         "{text:words} (is | was) (missing | left out | missed out) <exactly> <behind> {target}",
         "<go> <exactly> <behind> {target} and (write | put | say | type | insert | add) {text}",
+        "(drop | work | fit) [(the word | the words)] {text:words} in <exactly> <behind>"
+        " {target}",
     ),
     Way(
         "(it | there | that) <shall> (say | read | have) {text:words} <exactly> <behind> {target}",

@@ -34,7 +34,7 @@ GIVEN = (
     " elaine eleanor elizabeth ella ellen elsie emily emma eric ernest ethel eva evelyn fergus"
     " fiona florence frances francis fred frederick gareth gary gavin geoffrey george gerald"
     " gillian gordon graham gwen hamish hannah harold harriet harry helen henry hilda"
-    " howard hugh ian ida irene isaac isabel isabella jacob jacqueline james jamie jane janet"
+    " howard hugh ian irene isaac isabel isabella jacob jacqueline james jamie jane janet"
     " janice jason jennifer jeremy jessica joan joanna joanne joe joel john jonathan joseph"
     " josephine joshua joyce judith julia julian julie karen kate katherine kathleen keith kenneth"
     " kevin kirsty laura lauren lawrence leonard leslie lewis liam lilian linda louise lucy luke"
