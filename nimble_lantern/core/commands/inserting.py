@@ -301,8 +301,7 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         " [(the word | the words)] {text:words} <exactly> <behind> {target}",
         "{text:words} (is | was) (missing | left out | missed out) <exactly> <behind> {target}",
         "<go> <exactly> <behind> {target} and (write | put | say | type | insert | add) {text}",
-        "(drop | work | fit) [(the word | the words)] {text:words} in <exactly> <behind>"
-        " {target}",
+        "(drop | work | fit) [(the word | the words)] {text:words} in <exactly> <behind> {target}",
     ),
     Way(
         "(it | there | that) <shall> (say | read | have) {text:words} <exactly> <behind> {target}",
