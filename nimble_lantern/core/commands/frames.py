@@ -65,7 +65,8 @@ def dropped(thing: str) -> tuple[str, ...]:
     return (
         f"(throw | take | put | clear) {thing} (away | out | off)",
         f"{thing} (can | may | should | has to | needs to | must) go [now]",
-        f"[(i | we)] (do not | don't) (need | want) {thing} [(any more | any longer | now)]",
+        f"[(i | we)] (do not | don't) (need | want) {thing}"
+        " [(any more | anymore | any longer | now)]",
         f"[(i'm | i am | we're | we are)] (done | finished) with {thing}",
         f"(lose | drop | forget | remove | delete | away with) {thing}",
     )

@@ -167,12 +167,12 @@ def _beside(
 
 
 @command(
-    "(we | i) (do not | don't) (need | want) {target:grid_part} [any more]",
+    "(we | i) (do not | don't) (need | want) {target:grid_part} [(any more | anymore)]",
     "{target:grid_part} (can | could | must | should | has to) (go | come out)",
     "(<remove> | drop | lose | scrap | bin | kill | throw out) {target:grid_part}",
     "(take | cut | throw | wipe) {target:grid_part} (out | away)",
     "no [more] {target:grid_part}",
-    "{target:grid_part} (out | away | goes | is not needed [any more])",
+    "{target:grid_part} (out | away | goes | is not needed [(any more | anymore)])",
     "(<remove> | take) {target:grid_part} (from | out of | off) the table",
     "(<remove> | <discard> | take | cross | strike) {target:row_named} (from | out of | off) the"
     " table",

@@ -55,9 +55,9 @@ _WAYS = {
         "(i | we) (can | could) [(well | easily)] (do | manage) without {rest:words}",
         "{rest:words} (is | are) (superfluous | unnecessary | one too many | too much | surplus)",
         "{rest:words} (is | are) (not | no longer) (needed | wanted)"
-        " [(any more | any longer | now)]",
+        " [(any more | anymore | any longer | now)]",
         "(i | we) (do not | don't | no longer) (need | want) {rest:words}"
-        " [(any more | any longer)]",
+        " [(any more | anymore | any longer)]",
         "(<remove> | <discard> | forget [about] | (away | out | off) with | no need for)"
         " {rest:words}",
         "(take | get | throw | clear) {rest:words} (out | away | off)",
