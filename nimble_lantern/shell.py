@@ -40,7 +40,7 @@ from nimble_lantern.core.effects import (
 )
 from nimble_lantern.core.errors import LanternError, NotKept
 from nimble_lantern.core.mending.word_book import WordBook
-from nimble_lantern.core.reading.hearing import UNSPOKEN, Hearing, from_line
+from nimble_lantern.core.reading.hearing import Hearing, from_line
 from nimble_lantern.core.reading.said_over import OWN_VOICE, command_over, halts
 from nimble_lantern.core.reference import screens_of
 from nimble_lantern.core.reviewing.passages import Passage, with_passage
@@ -58,6 +58,8 @@ from nimble_lantern.voices.speaker import Speaker
 RETRY_SECONDS = 2.0
 LEAST_LIKE_OWN = 55.0
 """Of 100: what is so like what is being read is the desk's own voice."""
+UNSPOKEN = ("script", "prompter", "control")
+"""Sources that nobody spoke for."""
 MOST_HELD = 500
 """Utterances that wait in memory while the disk cannot be written."""
 

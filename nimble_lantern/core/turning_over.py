@@ -79,7 +79,7 @@ def _last(turn: Turn, how: Turned, asked: TurnOver) -> None:
             _write(turn, phrases)
             turn.kinds.append(ReadAs.TEXT)
     elif how in (Turned.TEXT, Turned.AS_HEARD):
-        _write(turn, phrases)
+        _write(turn, _dictated(now, entry))
     elif how is Turned.INSTEAD:
         _instead(turn, entry, asked)
     else:
@@ -148,7 +148,7 @@ def _earlier(turn: Turn, how: Turned, number: int, asked: TurnOver) -> None:
     elif how in (Turned.TEXT, Turned.AS_HEARD):
         # Where it was said; the writing place stays where it is now.
         at = None if place == after.caret else place
-        _write(turn, phrases, at)
+        _write(turn, _dictated(now, entry), at)
     elif how is Turned.INSTEAD:
         _instead(turn, entry, asked)
     else:
@@ -207,6 +207,14 @@ def _remembered(now: Sitting, entry: Entry, how: Turned) -> tuple[tuple[str, str
 def _phrases(entry: Entry) -> tuple[tuple[str, ...], ...]:
     """The words of an utterance, cut at its pauses."""
     return tuple(tuple(p.split()) for p in entry.heard.split(" ... "))
+
+
+def _dictated(sitting: Sitting, entry: Entry) -> Sequence[Sequence[str]]:
+    """The words of an utterance as text: a command's may be the grammar's, or a guess by sound."""
+    hearing = dict(sitting.hearings).get(entry.number)
+    if hearing is None or not hearing.hypotheses or entry.read_as is not ReadAs.COMMAND:
+        return _phrases(entry)
+    return hearing.hypotheses[0].phrases()
 
 
 def _write(turn: Turn, phrases: Sequence[Sequence[str]], at: Position | None = None) -> None:

@@ -6,19 +6,19 @@ ones before the others.  Never the words as they stand.
 
 from __future__ import annotations
 
-from collections.abc import Callable, Collection, Iterable, Iterator, Sequence, Set
+from collections.abc import Collection, Iterable, Iterator, Sequence, Set
 from dataclasses import dataclass
-from functools import cache, cached_property
+from functools import cache
 from heapq import nlargest
 from itertools import pairwise
 
-from rapidfuzz import process
 from rapidfuzz.distance import Levenshtein
 
 from nimble_lantern.core.document.edits import Edit, pin, unpin
 from nimble_lantern.core.document.model import Document, Range
 from nimble_lantern.core.lexicon.closed import ARTICLES, LITTLE
 from nimble_lantern.core.lexicon.frequency import zipf
+from nimble_lantern.core.mending.by_sound import BySound
 from nimble_lantern.core.mending.forms import Form, figures_and_signs, spellings
 from nimble_lantern.core.mending.knowing import beside, in_place_of, same, spoken_words
 from nimble_lantern.core.mending.phones import Phones, distance, phones, sound_class, spoken
@@ -45,8 +45,6 @@ _SHAPES = 2
 """Ways to write the same words that are among the first seven, if there are any."""
 _LONGEST = 3
 """Words: what is longer is only compared with what was heard."""
-_SHORTEST_KEY = 2
-"""Signs of a key from which words whose sound differs a little are looked for as well."""
 _A_SIGN, _BY_LETTERS = 1.2, 0.2
 """How many phones a sign of a key made of letters stands for; and how much less it tells."""
 _COMMON = 0.7
@@ -282,14 +280,16 @@ def _sounding(said: tuple[str, ...], here: Set[str]) -> dict[tuple[str, ...], fl
     """A word, or two, that sound like these all together, and what each is worth."""
     own, text = spoken(said), "".join(said)
     key, letters = sound_class(own), phrase_key(text)
-    near = {*_near(_by_class(), key, here), *_near(_by_letters(), letters, here)}
+    near = {*_by_class().near(key, here), *_by_letters().near(letters, here)}
     rough: dict[tuple[str, ...], float] = {
         (word,): _COMMON * zipf(word)
         + _IN_DOCUMENT * (word in here)
         + _LETTERS * Levenshtein.normalized_similarity(word, text)
         for word in near
     }
-    pairs = {*_pairs(_by_class(), key), *_pairs(_by_letters(), letters)} if len(said) < 3 else ()
+    pairs: Set[tuple[str, str]] = frozenset()
+    if len(said) < 3:
+        pairs = {*_by_class().pairs(key, _a_part), *_by_letters().pairs(letters, _a_part)}
     split = _A_PAIR if len(said) == 1 else 0.0
     for pair in pairs:
         likeness = Levenshtein.normalized_similarity("".join(pair), text)
@@ -309,6 +309,10 @@ def _sounding(said: tuple[str, ...], here: Set[str]) -> dict[tuple[str, ...], fl
     return scored
 
 
+def _a_part(word: str) -> bool:
+    return zipf(word) >= _LEAST_PART
+
+
 def _one_inflects(word: str, other: str) -> bool:
     """Whether one of two words is the other with an ending."""
     stem, longer = sorted((word, other), key=len)
@@ -325,57 +329,11 @@ def _apart(key: str, other: str) -> float:
     return _A_SIGN * Levenshtein.distance(key, other) + _BY_LETTERS
 
 
-@dataclass(frozen=True)
-class _Known:
-    """The commonest English words by a key of their sound."""
-
-    key: Callable[[str], str]
-
-    @cached_property
-    def words(self) -> dict[str, tuple[str, ...]]:
-        found: dict[str, list[str]] = {}
-        for word in common_words():
-            found.setdefault(self.key(word), []).append(word)
-        return {key: tuple(words) for key, words in found.items()}
-
-    @cached_property
-    def of_length(self) -> dict[int, tuple[str, ...]]:
-        found: dict[int, list[str]] = {}
-        for key in self.words:
-            found.setdefault(len(key), []).append(key)
-        return {size: tuple(keys) for size, keys in found.items()}
+@cache
+def _by_class() -> BySound:
+    return BySound(lambda word: sound_class(phones(word)), common_words)
 
 
 @cache
-def _by_class() -> _Known:
-    return _Known(lambda word: sound_class(phones(word)))
-
-
-@cache
-def _by_letters() -> _Known:
-    return _Known(phrase_key)
-
-
-def _near(known: _Known, key: str, here: Iterable[str]) -> Iterator[str]:
-    """Words whose rough sound differs in one sign at most."""
-    most = 1 if len(key) >= _SHORTEST_KEY else 0
-    for word in here:
-        if Levenshtein.distance(known.key(word), key, score_cutoff=most) <= most:
-            yield word
-    yield from known.words.get(key, ())
-    for size in (len(key) - 1, len(key), len(key) + 1) if most else ():
-        keys = known.of_length.get(size, ())
-        like = process.extract(key, keys, scorer=Levenshtein.distance, score_cutoff=1, limit=None)
-        for other in (near for near, _, _ in like if near != key):
-            yield from known.words[other]
-
-
-def _pairs(known: _Known, key: str) -> Iterator[tuple[str, str]]:
-    """Two common words that together sound like one."""
-    for cut in range(1, len(key)):
-        for first in known.words.get(key[:cut], ()):
-            if zipf(first) < _LEAST_PART:
-                continue
-            for second in known.words.get(key[cut:], ()):
-                if zipf(second) >= _LEAST_PART:
-                    yield first, second
+def _by_letters() -> BySound:
+    return BySound(phrase_key, common_words)

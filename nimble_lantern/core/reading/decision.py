@@ -21,7 +21,7 @@ from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
 from nimble_lantern.core.reading.spelling import spelling_heard
-from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.state import Sitting, Turned
 from nimble_lantern.core.targets.model import Words
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.targets.words import exact, places
@@ -112,6 +112,8 @@ def decide(sitting: Sitting, hearing: Hearing) -> Decision:
     found, sure = _heard_command(sitting, evidence, hearing)
     if guess and not (sure and fit < max(hearing.fits, default=_NO_FIT)):
         found, sure = guess, True
+    if dict(sitting.overturned).get(" ".join(found)) == Turned.TEXT:
+        found = ()  # it was turned over: what was dictated is written
     if found and sure:
         return Decision((found,), " ".join(found))
     offer = found

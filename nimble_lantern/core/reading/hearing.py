@@ -61,10 +61,6 @@ class Tail:
     margin: float
 
 
-UNSPOKEN = ("script", "prompter", "control")
-"""Sources that nobody spoke for."""
-
-
 @dataclass(frozen=True, slots=True)
 class Hearing:
     """Hypotheses, the likeliest first; perhaps what the command grammar made of the same sound.

@@ -8,16 +8,13 @@ word or two of it are exchanged for such as commands have, or as stand on the pa
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
-from functools import cache, partial
+from functools import cache
 from typing import NamedTuple
 
-from rapidfuzz import process
-from rapidfuzz.distance import Levenshtein
-
-from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.closed import LITTLE, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.manners import LEADS, TAILS
+from nimble_lantern.core.mending.by_sound import BySound
 from nimble_lantern.core.mending.phones import distance, phones, spoken
 from nimble_lantern.core.mending.vocabulary import words_of
 from nimble_lantern.core.reading import reader
@@ -30,15 +27,19 @@ _MOST_WORDS = 12
 _LEAST_COST, _COST_A_PHONE = 0.7, 0.3
 """How far words may be from each other by their phones (`mending.phones.distance`)."""
 _MOST_OF_KNOWN, _THE_SAME = 1.0, 0.05
-_KNOWN = 10.0
-"""What is added to the cost of a word for another, where it is one that commands or the page have:
-all such come after the others."""
 _MOST_READ, MOST_GUESSES = 24, 3
 _IN_PAIRS = 8
 _ROUND_HERE = 20  # paragraphs
 
 
 class _Swap(NamedTuple):
+    """Other words in the place of some.
+
+    `known`: commands or the page have the old ones, which are mostly heard rightly then: such
+    swaps come after all others.
+    """
+
+    known: bool
     cost: float
     start: int
     end: int
@@ -52,23 +53,24 @@ def guesses(sitting: Sitting, said: Sequence[str]) -> list[tuple[str, ...]]:
         return []
     if reader.judge(sitting, words, whole=True).kind is Judged.COMMAND:
         return []
-    swaps = sorted(_swaps(words, _index(sitting)))
+    swaps = sorted(_swaps(sitting, words))
     likely = _swapped(words, swaps)[:_MOST_READ]
     commands = [w for w in likely if reader.exactly(sitting, w, True).kind is Judged.COMMAND]
     if not commands:
         # The very same sound may be read as far as any other words are.
-        same = (_with(words, (swap,)) for swap in swaps if swap.cost % _KNOWN <= _THE_SAME)
+        same = (_with(words, (swap,)) for swap in swaps if swap.cost <= _THE_SAME)
         commands = [w for w in same if reader.judge(sitting, w, True).kind is Judged.COMMAND]
     return commands[:MOST_GUESSES]
 
 
 def _swapped(words: tuple[str, ...], swaps: Sequence[_Swap]) -> list[tuple[str, ...]]:
     """With one of the swaps, or two; the nearest first."""
-    made = {_with(words, (one,)): one.cost for one in reversed(swaps)}
+    made = {_with(words, (one,)): (int(one.known), one.cost) for one in reversed(swaps)}
     for n, one in enumerate(swaps[:_IN_PAIRS]):
         for other in swaps[n + 1 : _IN_PAIRS]:
             if one.end <= other.start or other.end <= one.start:
-                made.setdefault(_with(words, (one, other)), one.cost + other.cost)
+                both = one.known + other.known, one.cost + other.cost
+                made.setdefault(_with(words, (one, other)), both)
     return sorted(made, key=lambda other: made[other])
 
 
@@ -78,12 +80,10 @@ def _with(words: tuple[str, ...], swaps: Sequence[_Swap]) -> tuple[str, ...]:
     return words
 
 
-_Index = dict[str, list[str]]
-
-
-def _swaps(words: tuple[str, ...], index: _Index) -> Iterator[_Swap]:
+def _swaps(sitting: Sitting, words: tuple[str, ...]) -> Iterator[_Swap]:
     """What one word or two may be instead: a word, or two parted elsewhere."""
-    known = LITTLE | {word for found in index.values() for word in found}
+    sayable = _of_commands() | _round_here(sitting)
+    by_sound, known = BySound(phrase_key, lambda: sorted(sayable)), sayable | LITTLE
     for size in (1, 2):
         for start in range(len(words) - size + 1):
             old = words[start : start + size]
@@ -92,41 +92,27 @@ def _swaps(words: tuple[str, ...], index: _Index) -> Iterator[_Swap]:
                 continue
             strange = any(word not in known for word in old)
             most = max(_LEAST_COST, _COST_A_PHONE * len(sound)) if strange else _MOST_OF_KNOWN
-            for new in _like(key, size, index):
-                cost = distance(sound, spoken(new)) if new != old else most + 1
-                if cost <= most:
-                    # What commands have, and the page, is mostly heard rightly.
-                    yield _Swap(cost if strange else cost + _KNOWN, start, start + size, new)
+            for new in _like(by_sound, key, size):
+                if new != old and (cost := distance(sound, spoken(new))) <= most:
+                    yield _Swap(not strange, cost, start, start + size, new)
 
 
-def _like(key: str, size: int, index: _Index) -> Iterator[tuple[str, ...]]:
-    """The words, or pairs of words for two, whose key is the same or nearly."""
-    nearly = partial(process.extract, scorer=Levenshtein.distance, score_cutoff=1, limit=None)
-    for other, _, _ in nearly(key, index.keys()):
-        yield from ((word,) for word in index[other])
-    for cut in range(1, len(key)) if size > 1 else ():
-        for first in index.get(key[:cut], ()):
-            yield from ((first, second) for second in index.get(key[cut:], ()))
+def _like(by_sound: BySound, key: str, size: int) -> Iterator[tuple[str, ...]]:
+    """The words, or for two words also pairs, whose key is the same or nearly."""
+    yield from ((word,) for word in by_sound.near(key))
+    if size > 1:
+        yield from by_sound.pairs(key)
 
 
-def _index(sitting: Sitting) -> _Index:
-    """The words of commands and those round the writing place, by the keys of their sounds."""
+def _round_here(sitting: Sitting) -> set[str]:
+    """The words round the writing place."""
     at = sitting.writing_place.block
-    here = Document(sitting.document.blocks[max(0, at - _ROUND_HERE) : at + _ROUND_HERE])
-    index = {key: list(words) for key, words in _of_commands().items()}
-    for word in {word.lower() for block in here.blocks for word in words_of(block)}:
-        if word not in LITTLE and phones(word):
-            found = index.setdefault(phrase_key(word), [])
-            if word not in found:
-                found.append(word)
-    return index
+    blocks = sitting.document.blocks[max(0, at - _ROUND_HERE) : at + _ROUND_HERE]
+    words = {word for block in blocks for word in words_of(block)}
+    return {word for word in words - LITTLE if phones(word)}
 
 
 @cache
-def _of_commands() -> _Index:
-    index: _Index = {}
+def _of_commands() -> frozenset[str]:
     courtesies = {word for phrase in (*LEADS, *TAILS) for word in phrase}
-    for word in sorted(words_said() | courtesies):
-        if phones(word):
-            index.setdefault(phrase_key(word), []).append(word)
-    return index
+    return frozenset(word for word in words_said() | courtesies if phones(word))
