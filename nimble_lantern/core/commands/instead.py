@@ -1,0 +1,424 @@
+"""When words are said to be put in the place of others, and when it is a sentence that says so."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.composing.replacing import (
+    STOPS,
+    a_name,
+    rare_as_names,
+)
+from nimble_lantern.core.document.model import Document, Range
+from nimble_lantern.core.document.styles import COLOURS
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
+from nimble_lantern.core.lexicon.closed import (
+    DETERMINERS,
+    DULL,
+    LITTLE,
+    PREPOSITIONS,
+    SUBJECT_PRONOUNS,
+)
+from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
+from nimble_lantern.core.lexicon.sentences import VERBS
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.alike import kind_of, of_one_kind
+from nimble_lantern.core.targets.model import (
+    CellAt,
+    Crossing,
+    Holding,
+    Order,
+    Through,
+    Unit,
+    Units,
+    Words,
+    as_things,
+    of_the_page,
+)
+from nimble_lantern.core.targets.sounds import phrase_key
+from nimble_lantern.core.targets.words import exact, named_as_written, places
+from nimble_lantern.core.writing.cardinals import cardinal
+from nimble_lantern.core.writing.spelling import letter
+from nimble_lantern.core.writing.spoken import plain
+
+
+def _said(parse: Parse) -> tuple[tuple[str, ...], tuple[str, ...]]:
+    """The words that are named, none if it is not by words; and those meant for their place."""
+    target = parse.args.get("target")
+    old = target.words if isinstance(target, Words) else ()
+    return tuple(w for w in old if w not in DETERMINERS), tuple(parse.args.get("text", ()))
+
+
+def _bare(words: tuple[str, ...]) -> tuple[str, ...]:
+    return tuple(w for w in words if w not in DETERMINERS)
+
+
+def of_a_kind(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make thursday friday" is a request; "tea instead of cake" is not known to be one."""
+    return of_one_kind(*_said(parse))
+
+
+def much_alike(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make second song last song": of one kind, or as many words of which some are the same;
+    or the same with a word or two more, as "steep should be very steep"."""
+    old, new = _said(parse)
+    new = _bare(new)
+    counted = kind_of(old) == "number" and len(old) > 1 and old[-1:] != new[-1:]
+    if counted and as_things(parse.args.get("target")):
+        # "The two men should be one" is a wish of the letter's.
+        return False
+    alike = 1 < len(old) == len(new) and bool(set(old) & set(new))
+    alike = alike or _called(parse, new) or _name_for_name(sitting, old, new)
+    more = _with_more(old, new) and not as_things(parse.args.get("target"))
+    return of_one_kind(old, new) or alike or more
+
+
+def _called(parse: Parse, new: tuple[str, ...]) -> bool:
+    """ "The word torch should be lantern": nothing else is said of words."""
+    target = parse.args.get("target")
+    said = isinstance(target, Words) and target.called
+    few = 0 < len(new) <= _FEW_WORDS and not set(new) & (VERBS | SUBJECT_PRONOUNS | PARTS)
+    return said and few and not _a_way_to_be(new)
+
+
+def _a_way_to_be(new: tuple[str, ...]) -> bool:
+    """ "Bold", "at the top", "gone": what a word may be instead of another word."""
+    made = CATALOGUE.parses(("make", "it", *new))
+    looks = any(p.command.group == "format" or p.command.name.startswith("case.") for p in made)
+    return looks or new[0] in PREPOSITIONS | LITTLE or new[-1] in _SAID_OF_WORDS
+
+
+_SAID_OF_WORDS = frozenset("gone out last first away changed corrected checked there here".split())
+
+
+def _name_for_name(sitting: Sitting, old: tuple[str, ...], new: tuple[str, ...]) -> bool:
+    """ "Nell Harker should be Wren Castle": both are names of as many words."""
+    found = places(sitting.document, old) if 1 < len(old) == len(new) else []
+    return any(a_name(sitting.document, r) and rare_as_names(new, len(old)) for r in found)
+
+
+def _with_more(old: tuple[str, ...], new: tuple[str, ...]) -> bool:
+    size = len(old)
+    inside = any(new[i : i + size] == old for i in range(len(new) - size + 1))
+    few = 0 < len(new) - size <= 2
+    return bool(old) and inside and few and not set(new) & (VERBS | SUBJECT_PRONOUNS)
+
+
+def alike_or_a_cell(sitting: Sitting, parse: Parse) -> bool:
+    """The same, or what stands in a cell: "nell's boat number should be eleven"."""
+    cell = isinstance(parse.args.get("target"), Crossing | CellAt)
+    return cell or much_alike(sitting, parse)
+
+
+def said_to_be_wrong(sitting: Sitting, parse: Parse) -> bool:
+    """ "The stare is wrong i meant the stair": a part, words alike, or such as sound alike."""
+    old, new = _said(parse)
+    sounds = bool(old) and phrase_key(" ".join(old)) == phrase_key(" ".join(_bare(new)))
+    return sounds or alike_or_a_part(sitting, parse)
+
+
+def alike_or_a_part(sitting: Sitting, parse: Parse) -> bool:
+    """The same, or any words for a part of the page: "the last sentence should say we waited".
+
+    What only points at something else is no new text: "the last line should be the first one".
+    """
+    text = tuple(parse.args.get("text", ()))
+    target = parse.args.get("target")
+    if text and text[-1] in _REFERRING | _EDGES:
+        return False
+    if _becomes(target, text):
+        return False
+    return of_the_page(target) or much_alike(sitting, parse)
+
+
+def no_sentence(sitting: Sitting, parse: Parse) -> bool:
+    """Whether it is the new words that come after "to", and not the rest of a sentence.
+
+    "Change the rent to suit the young ones" and "swap the rope for a new one" go on; a stop shows
+    it as well, except where a whole sentence is named.  "Turn the list into paragraphs" names what
+    a page is made of.
+    """
+    text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
+    if set(text) & PARTS and set(text) <= PARTS | DETERMINERS | _MADE_OF:
+        return False
+    if _becomes(target, text):
+        return False
+    if not isinstance(target, Words):
+        return True
+    stopped = len(text) > 2 and any(text[-len(stop) :] == stop for stop in STOPS)
+    thing = target.words[:1] in (("the",), ("a",), ("an",))
+    acts = len(text) > 2 and text[1] in DETERMINERS and text[0] not in DETERMINERS | PREPOSITIONS
+    acts = acts or len(text) > 1 and text[0] in _BEING
+    refers = bool(text) and text[-1] in _REFERRING
+    return not stopped and not (thing and (acts or refers))
+
+
+_BEING = frozenset("be become say read look seem".split())
+"""After "to", with more behind it: "edit the budget to be clear" is no new text of it."""
+
+
+def _a_look(target: object, text: tuple[str, ...]) -> bool:
+    """ "Switch what is in brackets to capitals": whether a part may be made so.
+
+    Words that are named by themselves may be such a name: "blue" becomes "grey".
+    """
+    if isinstance(target, Words) or not text or len(text) > _LONGEST_LOOK:
+        return False
+    made = CATALOGUE.parses(("make", "it", *text))
+    return any(p.command.group == "format" or p.command.name.startswith("case.") for p in made)
+
+
+_LONGEST_LOOK = 4
+
+
+def _becomes(target: object, text: tuple[str, ...]) -> bool:
+    """ "Turn the first line into a main heading", "the last sentence into a joke", "what is in
+    brackets to capitals": what it is to be, and not what it is to say."""
+    if _a_look(target, text):
+        return True
+    if not isinstance(target, Units | Holding) or not text:
+        return False
+    prose = target.unit in (Unit.SENTENCE, Unit.PARAGRAPH, Unit.LINE)
+    if len(text) <= 3 and text[-1] in PARTS | _LINES:
+        return True
+    if text[:1] not in (("a",), ("an",), ("the",), ("some",)) or len(text) > 5:
+        return False
+    said = set(text) & (VERBS | SUBJECT_PRONOUNS) or text[0] == "the"
+    return text[-1] in PARTS | TRADE_NOUNS | _LINES or prose and not said
+
+
+_LINES = frozenset("headline header banner caption lines letters pieces halves".split())
+_MADE_OF = frozenset("one two single plain normal".split())
+_EDGES = frozenset("first last top bottom next previous".split())
+_REFERRING = frozenset("one ones it them him her us me you".split())
+
+
+def of_a_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "The last sentence should be we waited": of a part that is less than all of the text."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    whole = isinstance(target, Units) and target.unit is Unit.DOCUMENT
+    clause = bool(set(text) & (VERBS | SUBJECT_PRONOUNS)) or len(text) > _FEW_WORDS
+    told = isinstance(target, Units) and target.order is not Order.THIS
+    return told and not whole and clause and not set(text[:1]) & _SAID_OF_IT
+
+
+_FEW_WORDS = 3
+_SAID_OF_IT = frozenset("about of for in on at to not kept left sent read written".split())
+"""After "should be", they say something of a sentence and are none."""
+
+
+def of_a_told_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "Good news instead of the last two words": no sentence speaks of such a part."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    told = isinstance(target, Holding) or isinstance(target, Units) and target.order != Order.THIS
+    few = len(text) <= _FEW_WORDS and not set(text) & (VERBS | SUBJECT_PRONOUNS | PARTS)
+    return told and few and not _becomes(target, text)
+
+
+def words_there(sitting: Sitting, parse: Parse) -> bool:
+    """Whether the words named stand in the text, so that what is said of them is a request."""
+    old, new = _said(parse)
+    if new and new[-1] in PARTS | PREPOSITIONS:
+        return False  # "put brackets around the sentence where it says hall"
+    there = bool(old and new) and bool(places(sitting.document, old))
+    return there and no_sentence(sitting, parse)
+
+
+def plainly_there(sitting: Sitting, parse: Parse) -> bool:
+    """ "It says torch but it should be lantern"; "it says noon and it is noon" is a sentence, and
+    "take the coat out and put the torch in" is said of things."""
+    old, new = _said(parse)
+    if not words_there(sitting, parse) or _bare(new) == old or old[-1] == "and":
+        return False
+    thing = as_things(parse.args.get("target")) or bool(set(new[:1]) & (DETERMINERS | LITTLE))
+    few = len(new) <= len(old) + 2 and not set(new) & (VERBS | SUBJECT_PRONOUNS | _HOW)
+    return much_alike(sitting, parse) or few and not thing
+
+
+_HOW = frozenset("well better more less worse best wrong right otherwise so it".split())
+
+
+def a_word_there(sitting: Sitting, parse: Parse) -> bool:
+    """ "Staircase for stair everywhere"; "a lamp for the stair everywhere" is a sentence's end."""
+    old, new = _said(parse)
+    if not old or not new or {old[0], new[0]} & DETERMINERS or new[0] in VERBS:
+        return False
+    return len(new) <= len(old) + 1 and words_there(sitting, parse)
+
+
+def alike_and_there(sitting: Sitting, parse: Parse) -> bool:
+    """ "Not june but july", where it says june."""
+    return words_there(sitting, parse) and alike_or_a_part(sitting, parse)
+
+
+def a_part_of_it(sitting: Sitting, parse: Parse) -> bool:
+    """ "Just crane not old crane", where the old crane stands."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    old = target.words if isinstance(target, Words) else ()
+    part = 0 < len(text) < len(old) and text in (old[: len(text)], old[-len(text) :])
+    return part and bool(places(sitting.document, old))
+
+
+def no_things_there(sitting: Sitting, parse: Parse) -> bool:
+    """ "Slow becomes quick everywhere"; "the ferry is now late everywhere" is a sentence."""
+    return words_there(sitting, parse) and not as_things(parse.args.get("target"))
+
+
+def by_letters(sitting: Sitting, parse: Parse) -> bool:
+    """ "Spell hob h o b b"."""
+    text = tuple(parse.args.get("text", ()))
+    return len(text) > 1 and all(letter(w) for w in text)
+
+
+def plain_words(sitting: Sitting, parse: Parse) -> bool:
+    """Whether the new words are words, and not "the third paragraph"."""
+    return not set(parse.args.get("text", ())) & TRADE_NOUNS
+
+
+def named_there(sitting: Sitting, parse: Parse) -> bool:
+    """Words of the page as they stand there; "take out the bins and put in the boxes" may not be
+    said of words."""
+    target = parse.args.get("target")
+    if not isinstance(target, Words):
+        return of_the_page(target)
+    there = named_as_written(sitting.document, target) and target.words[-1] not in PREPOSITIONS
+    return there and no_sentence(sitting, parse)
+
+
+def stretch(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put visitor book for everything from old rota to blue folder"."""
+    return isinstance(parse.args.get("target"), Through)
+
+
+def quoted_and_few(sitting: Sitting, parse: Parse) -> bool:
+    """ "Exchange books for toys", and not "exchange books for toys on saturday"."""
+    text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
+    size = len(target.words) if isinstance(target, Words) else len(text)
+    few = len(text) <= size + 1 and not set(text) & (PREPOSITIONS - {"of"})
+    return few and named_there(sitting, parse)
+
+
+def plain_and_few(sitting: Sitting, parse: Parse) -> bool:
+    """ "Turn cups into mugs"; "turn the lamp into a lantern" may be asked of somebody."""
+    thing = as_things(parse.args.get("target")) or _said(parse)[1][:1] in (("a",), ("an",))
+    return not thing and quoted_and_few(sitting, parse)
+
+
+def called_or_quoted(sitting: Sitting, parse: Parse) -> bool:
+    """ "Keepers cottage change to fog signal"; "lights change to red" is a sentence."""
+    target = parse.args.get("target")
+    several = isinstance(target, Words) and len(target.words) > 1
+    return of_the_page(target) or several and named_there(sitting, parse)
+
+
+def first_stands(sitting: Sitting, parse: Parse) -> bool:
+    """ "Replace visitors guests", where only visitors are on the page."""
+    text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
+    old = target.words if isinstance(target, Words) else ()
+    if len(text) > _FEW_WORDS or {*old, *text} & (DULL | PREPOSITIONS | {"and", "into"}):
+        return False
+    plural = len(old) == len(text) and all(w[-1:].endswith("s") for w in (*old[-1:], *text[-1:]))
+    # "Replace worn ropes" names but one thing.
+    new = not any(exact(sitting.document, (w,)) for w in text)
+    new = new and (plural or of_one_kind(old, text))
+    return new and not of_the_page(parse.args.get("target")) and named_there(sitting, parse)
+
+
+def in_a_cell(sitting: Sitting, parse: Parse) -> bool:
+    """ "Nell under kitchen is eleven": no words of a text are named so."""
+    return isinstance(parse.args.get("target"), Crossing) and plain_words(sitting, parse)
+
+
+def of_what_is_selected(sitting: Sitting, parse: Parse) -> bool:
+    """ "Should be the quiet path", said right after its words were selected."""
+    text = tuple(parse.args.get("text", ()))
+    plain = not set(text) & (TRADE_NOUNS | set(COLOURS)) and text[-1:] != ("it",)
+    return sitting.selection is not None and sitting.fresh and plain
+
+
+def _behind_the_same_words(
+    document: Document, text: tuple[str, ...], old: tuple[str, ...]
+) -> list[tuple[Range, tuple[str, ...]]]:
+    """Where old words stand behind the first of some words, and the others of these."""
+    found: list[tuple[Range, tuple[str, ...]]] = []
+    for r in places(document, old):
+        left = document.blocks[r.start.block].text[: r.start.offset]
+        before = tuple(plain(word) for word in left.split())
+        most = min(len(old) + _MORE_NEW, len(text) - _LEAST_SAME)
+        for size in range(len(text) - 1, len(text) - 1 - most, -1):
+            if before[-size:] == text[:size]:
+                found.append((r, text[size:]))
+                break
+    return found
+
+
+def _before_the_same_words(
+    document: Document, text: tuple[str, ...], old: tuple[str, ...]
+) -> list[tuple[Range, tuple[str, ...]]]:
+    """Where old words stand before the last of some words, and the others of these.
+
+    "Three maps not two": of one kind, or before as many words as are said behind others.
+    """
+    found = []
+    for r in places(document, old):
+        after = tuple(map(plain, document.blocks[r.end.block].text[r.end.offset :].split()))
+        for size in range(1, len(text)):
+            new = text[:size]
+            alike = of_one_kind(new, old) or len(text) - size >= _LEAST_SAME
+            if alike and size <= len(old) + 1 and after[: len(text) - size] == text[size:]:
+                found.append((r, new))
+                break
+    return found
+
+
+def beside_the_same_words(
+    document: Document, text: tuple[str, ...], old: tuple[str, ...]
+) -> list[tuple[Range, tuple[str, ...]]]:
+    behind = _behind_the_same_words(document, text, old)
+    return behind or _before_the_same_words(document, text, old)
+
+
+_LEAST_SAME, _MORE_NEW = 2, 3
+"""Words before the old ones that must be said as well, and how many more the new ones may be."""
+
+
+def one_beside_the_same_words(sitting: Sitting, parse: Parse) -> bool:
+    text, old = tuple(parse.args.get("text", ())), tuple(parse.args.get("old", ()))
+    return len(beside_the_same_words(sitting.document, text, old)) == 1
+
+
+def fuller(document: Document, text: tuple[str, ...]) -> Range | None:
+    """The one place of the words of which some are said with a word or two more at an edge.
+
+    "The old boat" for "the boat", or another number of the same: "three maps" for "two maps".
+    """
+    if len(text) > _LONGEST_FULLER or places(document, text):
+        return None
+    number = cardinal(text, 0)
+    parts = [text[number[1] :]] if number and number[1] < len(text) else []
+    parts += [part for n in (1, 2) for part in (text[n:], text[:-n]) if part]
+    for part in parts:
+        if set(part) <= LITTLE or {part[0], part[-1]} & PREPOSITIONS:
+            continue
+        if found := places(document, part):
+            return found[0] if len(found) == 1 else None
+    return None
+
+
+_LONGEST_FULLER = 6
+
+
+def plainly_fuller(sitting: Sitting, parse: Parse) -> bool:
+    """ "It should say old boat", where one boat stands."""
+    text = tuple(parse.args.get("text", ()))
+    plain_words = not set(text) & (VERBS | PARTS | SUBJECT_PRONOUNS)
+    return plain_words and fuller(sitting.document, text) is not None
+
+
+def of_another_number(sitting: Sitting, parse: Parse) -> bool:
+    """ "It should be three maps", where two are; "it should be warm socks" may be a sentence."""
+    text = tuple(parse.args.get("text", ()))
+    if cardinal(text, 0) is None or not plainly_fuller(sitting, parse):
+        return False
+    r = fuller(sitting.document, text)
+    assert r is not None
+    before = sitting.document.blocks[r.start.block].text[: r.start.offset].split()
+    return bool(before) and kind_of((plain(before[-1]),)) == "number"
