@@ -108,7 +108,7 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     *each(
         _no_object,
         "(we | i) (do not | don't) (need | want | like) {target}"
-        " [(any more | anymore | there | here | in there | on the list)] [(delete | remove) it]",
+        " [(<any_more> | there | here | in there | on the list)] [(delete | remove) it]",
     ),
     *each(
         _of_the_page,
@@ -159,8 +159,8 @@ def delete(sitting: Sitting, target: Places) -> Done:
         "(cross | tick | take | strike | scratch | score) {target} off [the list]",
         "(cross | tick | strike | scratch | score) off {target}",
         "{target} (can | could | should) (go | come) off [the list]",
-        "(we | i) (do not | don't) need {target} (any more | anymore | on the list"
-        " | any more on the list | on the list any more)",
+        "(we | i) (do not | don't) need {target} (<any_more> [on the list] | on the list"
+        " [<any_more>])",
         "{target} is (done | finished) (<remove> | <discard>) it",
         "{target} is (done | finished) (take | cross | strike) it (off | out)",
     ),

@@ -60,18 +60,6 @@ def listed(things: str) -> tuple[str, ...]:
     )
 
 
-def dropped(thing: str) -> tuple[str, ...]:
-    """Something kept beside the text is wanted no more: "throw the note away", "it can go"."""
-    return (
-        f"(throw | take | put | clear) {thing} (away | out | off)",
-        f"{thing} (can | may | should | has to | needs to | must) go [now]",
-        f"[(i | we)] (do not | don't) (need | want) {thing}"
-        " [(any more | anymore | any longer | now)]",
-        f"[(i'm | i am | we're | we are)] (done | finished) with {thing}",
-        f"(lose | drop | forget | remove | delete | away with) {thing}",
-    )
-
-
 def unmade(adjective: str) -> tuple[str, ...]:
     """A target is so no more: "make the title not bold", "the title needn't be a heading"."""
     return (
@@ -105,5 +93,5 @@ def gone(noun: str) -> tuple[str, ...]:
         f"(turn | switch) {the} {noun} off",
         f"(no | no more | not any) {noun}",
         f"{noun} (off | away | gone | out)",
-        f"(i do not | i don't) want {the} {noun} [(any more | here | there)]",
+        f"(i do not | i don't) want {the} {noun} [(<any_more> | here | there)]",
     )

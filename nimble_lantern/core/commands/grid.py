@@ -74,10 +74,8 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     "<add_one> column (called | named | for | headed | with [(a | the) heading]) {words} [(at the"
     " top | as (a | its | the) heading)]",
     "<add_one> {words} column (as well | too | in | (to | in) the table)",
-    "new column {words}",
-    "(another | one more | an extra) column {words}",
-    "give <the_table> [(a | another)] {words} column",
-    "give it (a | another) {words} column",
+    "(new | another | one more | an extra) column {words}",
+    "give (<the_table> | it) (a | another) {words} column",
     "<adding> (a | another) [new] {words} column (at | on | to) the (end | right | side)",
     "(add | put in) {words} as a [new] column",
     "(give | let) <the_table> [have] (a | another | one more | an extra) {grid} [{ended}]",
@@ -167,12 +165,12 @@ def _beside(
 
 
 @command(
-    "(we | i) (do not | don't) (need | want) {target:grid_part} [(any more | anymore)]",
+    "(we | i) (do not | don't) (need | want) {target:grid_part} [<any_more>]",
     "{target:grid_part} (can | could | must | should | has to) (go | come out)",
     "(<remove> | drop | lose | scrap | bin | kill | throw out) {target:grid_part}",
     "(take | cut | throw | wipe) {target:grid_part} (out | away)",
     "no [more] {target:grid_part}",
-    "{target:grid_part} (out | away | goes | is not needed [(any more | anymore)])",
+    "{target:grid_part} (out | away | goes | is not needed [<any_more>])",
     "(<remove> | take) {target:grid_part} (from | out of | off) the table",
     "(<remove> | <discard> | take | cross | strike) {target:row_named} (from | out of | off) the"
     " table",
@@ -385,7 +383,6 @@ def _headed(sitting: Sitting, header: bool) -> Done | Refusal:
         " {words} [{falling}]",
         when=heads_a_column,
     ),
-    Way("[the] {words} [column] {falling}", when=heads_a_column),
     "(sort | order | arrange) by the {position} column [{falling}]",
     "(sort | order | arrange) the {words} column [{falling}]",
     "(sort | order | arrange) [(the | this)] [(table | rows | it)] {falling} (by | on) [the]"
@@ -401,7 +398,7 @@ def _headed(sitting: Sitting, header: bool) -> Done | Refusal:
     Way(
         "(put | set) (the | this) (table | rows) in {words} order [{falling}]", when=heads_a_column
     ),
-    Way("[the] {words} [column] in order [{falling}]", when=heads_a_column),
+    Way("[the] {words} [column] (in order [{falling}] | {falling})", when=heads_a_column),
     Way("(sort | order | arrange) [the] {words} {falling}", when=heads_a_column),
     Way(
         "<wish> (the | this) (table | rows) (sorted | ordered | in order) [by | of] [the] {words}"
@@ -529,9 +526,8 @@ def _summed(
         "(what is | tell me | give me) the (total | sum) (of | for | under | in) [the] {words}",
         when=heads_a_column,
     ),
-    Way("what does {target} (come to | add up to)", when=_one_column),
+    Way("what (does | do) {target} (come to | add up to | make)", when=_one_column),
     Way("how much is {target} [(altogether | in all | in total | together)]", when=_one_column),
-    Way("what do {target} (come to | add up to | make)", when=_one_column),
     Way(
         "(what (do | does) [the] {words} (come to | add up to | make) | how (many | much) [of the]"
         " {words} [(are there | is there | do we have | have we)]) [(altogether | in all | in total"

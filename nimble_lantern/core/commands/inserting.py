@@ -127,8 +127,20 @@ def _wished(sitting: Sitting, parse: Parse) -> bool:
 
 def _left_out(sitting: Sitting, parse: Parse) -> bool:
     """ "I left out old before boat"; "i left out the key before the storm" is a sentence."""
-    text = tuple(parse.args.get("text", ()))
-    return _quoted_and_short(sitting, parse) and _a_word_of_the_text(sitting, parse) and bool(text)
+    return _quoted_and_short(sitting, parse) and _a_word_of_the_text(sitting, parse)
+
+
+def _left_out_ways(side: str) -> tuple[str, ...]:
+    return (
+        "(i | we | you) [have] (forgot | missed | left out | missed out | forgot to put)"
+        f" [(the word | the words)] {{text:words}} <exactly> <{side}> {{target}}",
+        f"{{text:words}} (is | was) (missing | left out | missed out) <exactly> <{side}>"
+        " {target}",
+        f"<go> <exactly> <{side}> {{target}} and (write | put | say | type | insert | add)"
+        " {text}",
+        f"(drop | work | fit) [(the word | the words)] {{text:words}} in <exactly> <{side}>"
+        " {target}",
+    )
 
 
 def _a_mark(sitting: Sitting, parse: Parse) -> bool:
@@ -230,15 +242,7 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
         when=_a_word_of_the_text,
     ),
     Way("<wish> {text:words} <exactly> <ahead_of> {target}", when=_wished),
-    *each(
-        _left_out,
-        "(i | we | you) [have] (forgot | missed | left out | missed out | forgot to put)"
-        " [(the word | the words)] {text:words} <exactly> <ahead_of> {target}",
-        "{text:words} (is | was) (missing | left out | missed out) <exactly> <ahead_of> {target}",
-        "<go> <exactly> <ahead_of> {target} and (write | put | say | type | insert | add) {text}",
-        "(drop | work | fit) [(the word | the words)] {text:words} in <exactly> <ahead_of>"
-        " {target}",
-    ),
+    *each(_left_out, *_left_out_ways("ahead_of")),
     Way(
         "(it | there | that) <shall> (say | read | have) {text:words} <exactly> <ahead_of>"
         " {target}",
@@ -295,14 +299,7 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         when=_a_word_of_the_text,
     ),
     Way("<wish> {text:words} <exactly> <behind> {target}", when=_wished),
-    *each(
-        _left_out,
-        "(i | we | you) [have] (forgot | missed | left out | missed out | forgot to put)"
-        " [(the word | the words)] {text:words} <exactly> <behind> {target}",
-        "{text:words} (is | was) (missing | left out | missed out) <exactly> <behind> {target}",
-        "<go> <exactly> <behind> {target} and (write | put | say | type | insert | add) {text}",
-        "(drop | work | fit) [(the word | the words)] {text:words} in <exactly> <behind> {target}",
-    ),
+    *each(_left_out, *_left_out_ways("behind")),
     Way(
         "(it | there | that) <shall> (say | read | have) {text:words} <exactly> <behind> {target}",
         when=_plain_words,

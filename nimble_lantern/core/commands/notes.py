@@ -424,9 +424,11 @@ def reopen(sitting: Sitting, number: int | None = None) -> Done | Refusal:
     "(<remove> | <discard>) (the {position} | this | that | the) [margin] note",
     "(<remove> | <discard>) the [margin] note (on | about | at | beside) {target}",
     Way("(<remove> | <discard>) it", when=_one_is_here),
-    *frames.dropped(
-        "((the {position} | this | that | the) [margin] (note | comment) | note [number] {number})"
-    ),
+    # Elsewhere such ways need a name or a number to be told from a sentence: here is a note.
+    "(this | that | the) [margin] (note | comment) (can | may | should) go [now]",
+    "(throw | take | put) (this | that | the) [margin] (note | comment) (away | out | off)",
+    "[(i'm | i am | we're | we are)] (done | finished) with (this | that | the) [margin] (note |"
+    " comment)",
     heard=0,
     example="remove note one",
     group="revising",

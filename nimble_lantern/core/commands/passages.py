@@ -524,7 +524,8 @@ def preview(sitting: Sitting, passage: str) -> Done:
     "(<remove> | <discard> | forget) [the] passage [called] {passage}",
     "(<remove> | forget) {passage} from [(the | my)] passages",
     "(<remove> | <discard> | forget) (the | my) {passage} passage",
-    *frames.dropped("(the | my) (passage [called] {passage} | {passage} passage)"),
+    "(we | i) (do not | don't) (need | want) (the | my) (passage {passage} | {passage} passage)"
+    " [<any_more>]",
     heard=1,
     example="remove the passage sign off",
     group="writing",

@@ -104,10 +104,7 @@ def go_to(sitting: Sitting, place: str) -> Done:
 @command(
     "(forget | remove | delete | unname | drop) the (place | marker | bookmark) [called] {place}",
     "(forget | remove | unname) [the place] {place} as a place",
-    *frames.dropped(
-        "(the (place | marker | bookmark) [called] {place} | [the] {place} (place | marker |"
-        " bookmark))"
-    ),
+    "(<remove> | <discard> | forget | take) [the] {place} (place | marker | bookmark) [away]",
     heard=1,
     example="forget the place budget",
     group="moving",

@@ -116,7 +116,7 @@ def _is_selected(sitting: Sitting, parse: Parse) -> bool:
     "(no | nothing) (selection | selected)",
     "take the selection (off | away)",
     "(do not | don't) select [(anything | that | it | this)]",
-    "[i] (do not | don't) (want | need) (that | it | this | anything) selected [any more]",
+    "[i] (do not | don't) (want | need) (that | it | this | anything) selected [<any_more>]",
     "let go",
     example="select nothing",
     group="selecting",

@@ -355,7 +355,7 @@ CATALOGUE.table("scrap", {"(drop | scrap | lose | bin | ditch | throw (out | awa
     "(<remove> | <scrap>) the {position} table",
     "(take | throw) (the | this | that) [whole] table (out | away)",
     "(the | this | that) [whole] table (can | could | must | should | has to) (go | come out)",
-    "(we | i) (do not | don't) (need | want) (the | this | that) table [(any more | anymore)]",
+    "(we | i) (do not | don't) (need | want) (the | this | that) table [<any_more>]",
     heard=1,
     example="delete the table",
     group="format",

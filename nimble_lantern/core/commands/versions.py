@@ -129,7 +129,7 @@ def show(sitting: Sitting) -> Done | Refusal:
 @command(
     "(forget | remove | delete | unname) the (version | draft) [called] {version}",
     "(forget | unname) [the] version {version}",
-    *frames.dropped("(the (version | draft) [called] {version} | [the] version {version})"),
+    "<discard> the (version | draft) [called] {version}",
     heard=1,
     example="forget the version first draft",
     group="repair",

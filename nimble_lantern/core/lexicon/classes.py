@@ -116,6 +116,7 @@ CLASSES = {
     ),
     "begin": WordClass("(start | begin | make)", "(create | open | give me | add | insert)"),
     "stop": WordClass("(end | stop | finish)", "(close | leave | get out of | come out of)"),
+    "any_more": WordClass("any more", "(anymore | any longer)"),
     "of_list": WordClass("(of | on | in) the list", "(of | on | in) (this | that | my | our) list"),
     "occurrence": WordClass(
         "(occurrence of | occurrences of)",

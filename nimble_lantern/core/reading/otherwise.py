@@ -54,10 +54,8 @@ _WAYS = {
         " [(all | now)] (go | come out | be left out | be dropped) [(away | now)]",
         "(i | we) (can | could) [(well | easily)] (do | manage) without {rest:words}",
         "{rest:words} (is | are) (superfluous | unnecessary | one too many | too much | surplus)",
-        "{rest:words} (is | are) (not | no longer) (needed | wanted)"
-        " [(any more | anymore | any longer | now)]",
-        "(i | we) (do not | don't | no longer) (need | want) {rest:words}"
-        " [(any more | anymore | any longer)]",
+        "{rest:words} (is | are) (not | no longer) (needed | wanted) [(<any_more> | now)]",
+        "(i | we) (do not | don't | no longer) (need | want) {rest:words} [<any_more>]",
         "(<remove> | <discard> | forget [about] | (away | out | off) with | no need for)"
         " {rest:words}",
         "(take | get | throw | clear) {rest:words} (out | away | off)",

@@ -77,3 +77,14 @@ class Decided(DeskCase):
         page = "Nothing of it stands here."
         entry, _ = self.heard("delete the old bolt", "delete the old boat", 1.0, page=page)
         self.assertIsNot(entry.read_as, ReadAs.COMMAND)
+
+    def test_that_was_text_writes_what_was_dictated_now_and_the_next_time(self) -> None:
+        said, guess = "start slipway with a capitol", "start slipway with a capital"
+        made = replace(from_line(said, source="model"), guesses=((tuple(guess.split()), 0.0),))
+        sitting = advance(self.desk(PAGE).sitting, Heard(made)).sitting
+        turned = advance(sitting, Heard(from_line("that was text"))).sitting
+        self.assertTrue(to_markdown(turned.document).endswith(said))
+        again = advance(turned, Heard(made))
+        assert again.entry is not None
+        self.assertIs(again.entry.read_as, ReadAs.TEXT)
+        self.assertEqual(to_markdown(again.sitting.document).lower().count("capitol"), 2)
