@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import threading
 import time
 from collections.abc import Callable, Sequence
 from dataclasses import replace
@@ -56,6 +57,7 @@ class LargerModel:
     def __init__(self, folder: Path, process: Callable[[Path], Process] = ModelWorker) -> None:
         self.folder, self._open = folder, process
         self._process: Process | None = None
+        self._opening = threading.Lock()
         self._names: tuple[str, ...] = ()
         self._began = False
 
@@ -149,14 +151,16 @@ class LargerModel:
             self._process = None
 
     def _ready(self) -> Process:
-        if self._process is None:
-            if not (self.folder / "model.bin").is_file():
-                raise BadInput(
-                    f"There is no speech model in {self.folder} (no model.bin); “lantern ears” "
-                    "lists what there is."
-                )
-            self._process, self._names = self._open(self.folder), ()
-        return self._process
+        # It is made ready by one thread while another hears the first words: once is enough.
+        with self._opening:
+            if self._process is None:
+                if not (self.folder / "model.bin").is_file():
+                    raise BadInput(
+                        f"There is no speech model in {self.folder} (no model.bin); “lantern ears” "
+                        "lists what there is."
+                    )
+                self._process, self._names = self._open(self.folder), ()
+            return self._process
 
 
 _MOST_FITTED = 3

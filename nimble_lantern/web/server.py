@@ -19,6 +19,7 @@ from nimble_lantern import folders
 from nimble_lantern.core.errors import BadInput, LanternError
 from nimble_lantern.demo import load_sample_world
 from nimble_lantern.engines import LiveEngine, ears
+from nimble_lantern.engines.heap import share_one_heap
 from nimble_lantern.outside import Inbox
 from nimble_lantern.prompter import scripts_in
 from nimble_lantern.shell import LiveDesk
@@ -68,6 +69,7 @@ def run(
     closes: Callable[[bool], None] | None = None,
 ) -> None:
     """Serve until stopped.  BadInput if the port is taken or the desk cannot be opened."""
+    share_one_heap()
     folder = data or data_folder(demo)
     lock = Lock(folder)
     try:

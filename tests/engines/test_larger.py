@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 import math
+import threading
+import time
 import unittest
 from collections.abc import Sequence
 from dataclasses import replace
@@ -253,6 +255,22 @@ class Transcribing(unittest.TestCase):
     def model(self, *answers: object) -> LargerModel:
         self.process = Process(*answers)
         return LargerModel(self.folder, lambda _: self.process)
+
+    def test_two_threads_that_need_it_at_once_load_it_once(self) -> None:
+        opened: list[Path] = []
+
+        def slowly(folder: Path) -> Process:
+            opened.append(folder)
+            time.sleep(0.05)
+            return Process()
+
+        model = LargerModel(self.folder, slowly)
+        threads = [threading.Thread(target=model.warm) for _ in range(4)]
+        for thread in threads:
+            thread.start()
+        for thread in threads:
+            thread.join()
+        self.assertEqual(len(opened), 1)
 
     def test_the_readings_of_an_utterance_with_their_names(self) -> None:
         model = self.model(transcript("We saw Hob Tarrow.", "We saw hob tarrow"))

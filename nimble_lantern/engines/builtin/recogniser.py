@@ -39,6 +39,7 @@ from nimble_lantern.engines import Scene
 from nimble_lantern.engines.builtin.decoder import SINGLE_LETTERS, Decoded
 from nimble_lantern.engines.builtin.kept import kept
 from nimble_lantern.engines.builtin.worker import TooSlow, Worker
+from nimble_lantern.engines.heap import give_back
 from nimble_lantern.engines.pcm import RATE
 
 SOURCE = "built-in"
@@ -245,6 +246,8 @@ class BuiltIn:
             return
         net = grammar_for(scene)
         self.command.prepare("grammar", net.arcs, net.start, net.final, net.weights)
+        del net
+        give_back()
         self.dictation.prepare("page", said_in(scene))
 
     def hear(self, sound: bytes, scene: Scene) -> Hearing:

@@ -19,6 +19,7 @@ from typing import Any
 
 from nimble_lantern.core.errors import BadInput
 from nimble_lantern.engines.builtin.decoder import CommandDecoder, DictationDecoder
+from nimble_lantern.engines.heap import give_back, share_one_heap
 
 _SOON_SECONDS = 0.05
 _STUCK_SECONDS = 0.3
@@ -87,6 +88,7 @@ class _Outbox:
 
 def serve(connection: Connection, kind: str) -> None:
     """The process: messages in, results and partial texts out, until the pipe closes."""
+    share_one_heap()
     decoder = CommandDecoder() if kind == "command" else DictationDecoder()
     said, number = "", 0
     # The near end may be gone while an answer is made: then nobody is left to tell.
@@ -115,6 +117,8 @@ def serve(connection: Connection, kind: str) -> None:
                     connection.send(("done", request, decoder.letters(sound, spans)))
                 case ("grammar" | "rest" | "page" as name, request, *rest):
                     getattr(decoder, name)(*rest)
+                    rest = []  # a network's arcs; the decoder has its own by now
+                    give_back()
                     connection.send(("ready", request))
 
 

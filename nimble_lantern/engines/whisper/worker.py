@@ -19,6 +19,7 @@ import numpy as np
 
 from nimble_lantern.core.errors import BadInput
 from nimble_lantern.engines.builtin.worker import Message, Worker
+from nimble_lantern.engines.heap import share_one_heap
 from nimble_lantern.engines.pcm import RATE
 from nimble_lantern.engines.whisper.guards import LOOP, doubt, recites
 from nimble_lantern.engines.whisper.model import (
@@ -135,6 +136,7 @@ class Growing:
 
 def serve(connection: Connection, folder: str) -> None:
     """The process: messages in, readings and growing text out, until the pipe closes."""
+    share_one_heap()
     try:
         threads = min(_MOST_THREADS, os.cpu_count() or 1)
         model = Model(Path(folder), threads)
