@@ -24,6 +24,15 @@ LETTER = (
     "from ten. He has the key. The bell (again) is on the island. Tea and cake at noon after "
     "the ferry.\n\n- paint the roof\n- ask the board\n- clean the boat\n\nYours sincerely,"
 )
+STORES = (
+    "# Stores\n\n| Item | Shelf | Count | Due |\n| --- | --- | --- | --- |\n"
+    "| Rope | 3 | 14 | Monday |\n| Lamp oil | 1 | 6 | Friday |\n| Flour | 2 | 30 | Sunday |\n\n"
+    "Ask Nell for the key."
+)
+REPORT = (
+    "# The stair\n\nDear member,\n\nThe stair has forty steps and is steep. We close it in a gale."
+    "\n\nTickets are six pounds. Ask for Ida at the door.\n\nWith kind regards,\n\nNell Harker"
+)
 SHELF = {"Letter to the harbour board": "The stair is wet.", "Ferry times": "Ten past eleven."}
 PASSAGES = {"visit": "We come on [day] at [time].", "sign off": "With kind regards"}
 
@@ -68,6 +77,28 @@ class Sentences(unittest.TestCase):
 
     def test_those_near_the_house_stay_sentences(self) -> None:
         self.stay_sentences("near_the_house.txt", self.house)
+
+    def stores(self) -> Driver:
+        return Driver(STORES)
+
+    def margin(self) -> Driver:
+        desk = Driver(REPORT, now=datetime(2026, 6, 3, 10, 0))
+        desk.hears(
+            "keep the fourth paragraph as sign off",
+            "note on the first paragraph ring the board",
+            "note on the last sentence ask tom",
+            "call this place budget",
+            "call this version first draft",
+            "replace forty with fifty",
+            "go to the end of the document",
+        )
+        return desk
+
+    def test_those_near_a_table_stay_sentences(self) -> None:
+        self.stay_sentences("near_the_stores.txt", self.stores)
+
+    def test_those_near_notes_and_versions_stay_sentences(self) -> None:
+        self.stay_sentences("near_the_margin.txt", self.margin)
 
     def test_those_near_revising_stay_sentences(self) -> None:
         self.stay_sentences("near_the_letters.txt", self.letter)

@@ -17,7 +17,7 @@ _PAGES: dict[str, tuple[str, list[str]]] = {"T": (T, []), "L": (L, []), "N": (L,
 
 @dataclass(frozen=True, slots=True)
 class Said:
-    """A wording, what is said before it, and the plain one."""
+    """A wording, what is said before it, and the plain one; `page` is its letter or its text."""
 
     page: str
     before: tuple[str, ...]
@@ -32,7 +32,7 @@ class Said:
 
 
 def _played(page: str, before: tuple[str, ...], said: str) -> dict[str, Any]:
-    document, first = _PAGES[page]
+    document, first = _PAGES.get(page, (page, []))
     says = [*first, *before, said]
     given = {"settings": {}, "passages": P, "shelf": S}
     return run_case({"id": "", "doc": document, "say": says, **given})

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from nimble_lantern.core.commands.table_here import two_headings
+from nimble_lantern.core.commands.table_here import cell_beside, two_headings
 from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import named, quoted, words_in
 from nimble_lantern.core.composing.moving import paste_at, relocate
@@ -153,7 +153,18 @@ def beside(sitting: Sitting, target: Places, side: str) -> Done:
 def _parts_or_items(sitting: Sitting, parse: Parse) -> bool:
     """ "Put blankets last" is about a list, where there is one; "put the boat up" is a sentence."""
     named = [v for k in ("target", "place") if (v := parse.args.get(k)) is not None]
-    return all(of_the_page(v) or in_a_list(sitting.document, v) for v in named)
+    return all(
+        of_the_page(v) or in_a_list(sitting.document, v) or _quoted(sitting, v) for v in named
+    )
+
+
+def _quoted(sitting: Sitting, value: object) -> bool:
+    """So many words as stand on the page are quoted from it."""
+    long = isinstance(value, Words) and len(value.words) >= _LONG_ENOUGH
+    return long and named_as_written(sitting.document, value)
+
+
+_LONG_ENOUGH = 5
 
 
 def _both_stand(sitting: Sitting, parse: Parse) -> bool:
@@ -277,6 +288,8 @@ def move(
     source = _whole_sentence(sitting, target.first)
     goal = sitting.document.whole if place is None else place.first
     before = (side if place else edge) in ("before", "start")
+    if place is not None and (row := cell_beside(sitting, target.first, place.first, before)):
+        return row
     whole = target.unit in _WHOLE
     if not whole and (items := _items(sitting, source, place)):
         # Items stay whole, whichever of their words they are called by.

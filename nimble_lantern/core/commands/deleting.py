@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from nimble_lantern.core.commands.table_here import table_of, whole_out
+from nimble_lantern.core.commands.table_here import part_out, rows_covered, table_of, whole_out
 from nimble_lantern.core.commands.wording import many, named, near, words_in
 from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.document import edits, units
@@ -142,6 +142,9 @@ def delete(sitting: Sitting, target: Places) -> Done:
     if target.unit is Unit.TABLE and not isinstance(table := table_of(sitting, target), Refusal):
         return whole_out(sitting, table)
     ranges = target.ranges
+    if target.unit is Unit.LINE and (rows := rows_covered(sitting, ranges)):
+        # "The line with tom in it", of a table.
+        return part_out(sitting, rows)
     how_much, what = words_in(sitting, ranges), named(sitting.document, ranges)
     whole = target.unit in (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
     after = replace(remove(sitting, ranges, blocks=whole), insertion=None)

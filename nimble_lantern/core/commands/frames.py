@@ -30,6 +30,17 @@ def told(adjective: str) -> tuple[str, ...]:
     )
 
 
+def standing(slot: str, how: str, *, stated: bool = True) -> tuple[str, ...]:
+    """Something is to be so: "leave row two blank", "the first column should be wider"."""
+    said = (
+        f"(make | set | get | have | leave | keep | put | turn) {slot} [to be] {how}",
+        f"<wish> {slot} [to be] {how}",
+        f"{slot} <shall> [(just | only)] [be] {how}",
+        f"(let | may | can | could) {slot} be {how}",
+    )
+    return (*said, f"{slot} {how}") if stated else said
+
+
 def made_of(noun: str) -> tuple[str, ...]:
     """It is made of a target: "make a heading of the first line"."""
     return (f"(make | create | form) {noun} [out] (of | from) {{target}}",)
@@ -94,4 +105,72 @@ def gone(noun: str) -> tuple[str, ...]:
         f"(no | no more | not any) {noun}",
         f"{noun} (off | away | gone | out)",
         f"(i do not | i don't) want {the} {noun} [(<any_more> | here | there)]",
+    )
+
+
+def _thing(slot: str, noun: str) -> str:
+    """A thing called by its kind and its name, in either order."""
+    return f"((the | my) {noun} [(called | named)] {{{slot}}} | [(the | my)] {{{slot}}} {noun})"
+
+
+def called(noun: str) -> tuple[str, ...]:
+    """Where one is, or how the text is, gets a name: "make a version and call it first draft"."""
+    by_name = (
+        "(called | named | and call it | by the name [of] | with the name [of] | under the name"
+    )
+    return (
+        f"(make | save | keep | set | put | store | create | mark | leave | drop | start) (a |"
+        f" this |"
+        f" the) [new] {noun} [here] {by_name} | name | as) {{text:words}}",
+        f"this is [(the | a)] {noun} [(called | named)] {{text:name_given}}",
+        f"(this | the present | the current) {noun} (gets | has | shall have) the name"
+        f" {{text:words}}",
+        f"(the | [the] name of (the | this)) {noun} [here] (is called | is named | shall be called"
+        f" | should be called) {{text:words}}",
+        f"(save | make | keep | set | store | mark | create | name | call) (a | the) {noun}"
+        " {text:name_given}",
+        f"[new] {noun} (name | called | named) {{text:name_given}}",
+    )
+
+
+def renamed(slot: str, noun: str) -> tuple[str, ...]:
+    """A named thing gets another name: "the place budget should be called costs"."""
+    it = f"({_thing(slot, noun)} | [(the | my)] {{{slot}}})"
+    last = "[(instead | from now on | now | from here on)]"
+    return (
+        f"(rename | call | name) {it} [(to | as | into)] {{text:words}} {last}",
+        f"(let | have) {it} be [now] (called | named | renamed) {{text:words}} {last}",
+        f"{it} (<shall> be | is [to be] | gets) [now] (called | named | renamed [(to | as)])"
+        f" {{text:words}} {last}",
+        f"(change | alter) the name of {it} (to | into) {{text:words}}",
+        f"(change | alter) {{{slot}:owned_{slot}}} name (to | into) {{text:words}}",
+        f"(give | let) {it} [have] (the name | another name | a new name) {{text:words}}",
+        f"<wish> {it} [to be] (called | named | renamed) {{text:words}}",
+        f"the name of {it} (<shall> be | is [now]) {{text:words}}",
+    )
+
+
+def unnamed(slot: str, noun: str) -> tuple[str, ...]:
+    """A named thing is wanted no more: "i don't need the sign off passage any more"."""
+    return _dropped(_thing(slot, noun)) + (
+        f"(<remove> | <discard> | forget | take | strike) [(the | my)] {{{slot}}} (from | out of |"
+        f" off) (the | my) [list of] {noun}s",
+    )
+
+
+def unnamed_alone(slot: str) -> tuple[str, ...]:
+    """The same of the name alone, which has to be unmistakable."""
+    it = f"[(the | my)] {{{slot}}}"
+    return (f"(forget | unname) {it}", f"[(i | we)] (do not | don't) need {it} <any_more>")
+
+
+def _dropped(it: str) -> tuple[str, ...]:
+    return (
+        f"(<remove> | <discard> | forget | unname) {it}",
+        f"(take | throw | put) {it} (away | out | off)",
+        f"{it} (can | may | should | must | has to) [(all | now)] (go | come out) [(now | away)]",
+        f"[(i | we)] (do not | don't | no longer) (need | want) {it} [<any_more>]",
+        f"{it} is (not | no longer) (needed | wanted) [<any_more>]",
+        f"no (need for | more of) {it} [<any_more>]",
+        f"[(i'm | i am | we're | we are)] (done | finished) with {it}",
     )

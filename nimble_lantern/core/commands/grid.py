@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.table_here import (
     Part,
     cell_here,
@@ -12,14 +13,16 @@ from nimble_lantern.core.commands.table_here import (
     headed_by,
     heads_a_column,
     heads_a_row,
+    heads_row,
     here,
     of_part,
     of_table,
     part_of,
+    part_out,
+    reordered,
     table_of,
     there_is,
     two_headings,
-    whole_out,
 )
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.removing import remove as taken_out
@@ -37,9 +40,9 @@ from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.tables import Table, settled_shares
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, unit_named
+from nimble_lantern.core.targets.model import Places, Tabled, Unit, Words, unit_named
 
 
 def _of_grid(sitting: Sitting, parse: Parse) -> bool:
@@ -58,23 +61,47 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     " {grid} [{ended}]",
     "(extend | lengthen | widen) <the_table> by (a | one | another) {grid} [{ended}]",
     "<adding> (a | another) [new] {words} column",
+    "<add_one> {grid} [{ended}]",
+    "{ended} <one_more> {grid}",
+    "there <shall> be (a | an | another | one more) [(new | empty | blank)] {grid} [{ended}]",
+    Way("there <shall> be (a | another) [new] {grid} {side} {target}", when=_of_grid),
+    Way(
+        "there <shall> be (a | another) [new] {grid:a_row} {side} [the] {words} [row]",
+        when=heads_a_row,
+    ),
+    Way("there <shall> be (a | another) [new] column {side} [the] {words}", when=heads_a_column),
+    "there <shall> be (a | another) [new] column (called | named | headed) {words}",
+    "<add_one> {grid:row_or_line} (at | on | to | onto) the [very] (end | bottom | foot) [of"
+    " <the_table>]",
     "<adding> {number} [more] {grid} [{ended}]",
-    Way("<adding> [(a | another)] [new] {grid} {side} {target}", when=_of_grid),
-    "<adding> (a | another) [new] {grid} {side} [(this | it) [one]]",
+    Way("<add_one> {grid} {side} {target}", when=_of_grid),
+    "<add_one> {grid} {side} [(this | it) [one]]",
     "<adding> (a | another) [new] {grid} {side} the {ended:outermost} [(one | row | column)]",
     Way(
-        "<adding> [(a | another)] [new] column {side} [the] {words}",
+        "<add_one> column {side} [the] {words}",
         when=heads_a_column,
     ),
     Way(
-        "<adding> [(a | another)] [new] column between [the] {words} and [the] {other:words}",
+        "<add_one> column [in] between [the] {words} and [the] {other:words}",
         when=heads_a_column,
     ),
-    "<adding> (a | another) [new] column (called | named | for | headed) {words}",
+    "<add_one> column (called | named | headed) {words}",
+    "<add_one> column for {words:name_given}",
     "<add_one> column (called | named | for | headed | with [(a | the) heading]) {words} [(at the"
     " top | as (a | its | the) heading)]",
     "<add_one> {words} column (as well | too | in | (to | in) the table)",
-    "(new | another | one more | an extra) column {words}",
+    "(new | another | one more | an extra | add | add a | insert | insert a) column"
+    " {words:name_given}",
+    "(make | create | <add_one>) [(a | another)] [new] column [(more | extra)] (and call it |"
+    " called"
+    " | named | headed | with [(the | a)] heading | with the name) {words}",
+    "(a | another | one | new) column [(more | extra)] (called | named | headed | with [(the | a)]"
+    " heading) {words}",
+    "(a | another | one | new) column [(more | extra)] for {words:name_given}",
+    "column (called | named | headed | for) {words:name_given}",
+    "(a | another | new) {words} column",
+    "<the_table> [also] (needs | wants | could do with | <shall> have) (a | another) {words}"
+    " column",
     "give (<the_table> | it) (a | another) {words} column",
     "<adding> (a | another) [new] {words} column (at | on | to) the (end | right | side)",
     "(add | put in) {words} as a [new] column",
@@ -86,7 +113,10 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
         " {side} [the] {words} [row]",
         when=heads_a_row,
     ),
-    Way("<one_more> {grid:a_row} between [the] {words} and [the] {other:words}", when=heads_a_row),
+    Way(
+        "<one_more> {grid:a_row} [in] between [the] {words} and [the] {other:words}",
+        when=heads_a_row,
+    ),
     heard=2,
     example="add a row",
     group="format",
@@ -170,6 +200,8 @@ def _beside(
     "(<remove> | drop | lose | scrap | bin | kill | throw out) {target:grid_part}",
     "(take | cut | throw | wipe) {target:grid_part} (out | away)",
     "no [more] {target:grid_part}",
+    "(i'd | i would) rather not have {target:grid_part}",
+    "{target:column_named} (can | could | should | may | must) (go | come) out of <the_table>",
     "{target:grid_part} (out | away | goes | is not needed [<any_more>])",
     "(<remove> | take) {target:grid_part} (from | out of | off) the table",
     "(<remove> | <discard> | take | cross | strike) {target:row_named} (from | out of | off) the"
@@ -187,36 +219,50 @@ def _beside(
 @of_part
 def remove(sitting: Sitting, target: Part) -> Done | Refusal:
     """Take rows or columns out of a table, with what they say."""
-    table, unit, numbers = target.table, target.unit, target.numbers
-    rows = rows_of(sitting.document.blocks, table)
-    gone = set(numbers)
-    size = table.rows if unit is Unit.ROW else table.columns
-    if len(gone) == size:
-        return whole_out(sitting, table)
-    if unit is Unit.ROW:
-        kept = [row for r, row in enumerate(rows) if r not in gone]
-        after = rebuilt(sitting, table, kept, header=has_header(rows) and 0 not in gone)
-    else:
-        kept = [[block for c, block in enumerate(row) if c not in gone] for row in rows]
-        parts = [s for c, s in enumerate(shares_of(rows[0])) if c not in gone]
-        after = rebuilt(sitting, table, kept, shares=parts)
-    what = many(len(gone), unit.value)
-    return Done(after.about(()), f"{what} taken out")
+    return part_out(sitting, target)
+
+
+def _words_alone(sitting: Sitting, parse: Parse) -> bool:
+    return isinstance(parse.args.get("target"), Words)
 
 
 @command(
     "(empty | clear | wipe | blank) [out] {target:grid_part}",
+    *frames.standing("{target:grid_part}", "<blank_out>"),
+    "(empty | clear | wipe) {target:grid_part} (out | clean)",
+    "(wipe | clear | remove | take | delete | throw) [out] (what is | what's | what (stands | it"
+    " says) | everything | all [that is] | the words | the contents | the text) (in | from | out of"
+    " | of | for) {target:grid_part} [(out | away)]",
+    "(wipe | clear | empty | blank) [out] (the | all the | all | every) (cells | cell) (of | in)"
+    " {target:grid_part}",
+    "[(i want | put | have | leave)] nothing in {target:grid_part}",
+    "(empty | clear | wipe | blank) [out] {target:cell_part} [(out | clean)]",
+    *frames.standing("{target:cell_part}", "<blank_out>"),
+    "[(i want | put | have | leave)] nothing in {target:cell_part}",
+    "(wipe | clear | remove | take | delete | throw) [out] (what is | what's | everything | the"
+    " (words | contents | text)) (in | from | out of | of) {target:cell_part} [(out | away)]",
+    Way("(take | get) {target} out of (its | the | that) cell", when=_words_alone),
     heard=0,
     example="empty row two",
     group="format",
     when=there_is,
     destructive=True,
 )
-@of_part
-def empty(sitting: Sitting, target: Part) -> Done | Refusal:
-    """Take the words out of rows or columns; the cells stay."""
+def empty(sitting: Sitting, target: Places) -> Done | Refusal:
+    """Take the words out of rows, columns or a cell; the cells stay."""
+    if (table := table_of(sitting, target)) and isinstance(table, Refusal):
+        return table
     after = taken_out(sitting, target.ranges)
-    return Done(after.about(()), f"{many(len(target.numbers), target.unit.value)} emptied")
+    if target.unit not in (Unit.ROW, Unit.COLUMN):
+        return Done(after.about(()), "the cell is empty")
+    part = part_of(sitting, target)
+    assert isinstance(part, Part)
+    return Done(after.about(()), f"{many(len(part.numbers), part.unit.value)} emptied")
+
+
+def _row_there(sitting: Sitting, parse: Parse) -> bool:
+    target = parse.args.get("target")
+    return isinstance(target, Tabled) and heads_row(sitting, target.words)
 
 
 def _two_headings(sitting: Sitting, parse: Parse) -> bool:
@@ -238,6 +284,25 @@ def _two_headings(sitting: Sitting, parse: Parse) -> bool:
     "(let | have) {target:grid_part} (come | go | be | stand) {side} {goal:grid_part}",
     "{target:grid_part} (goes | belongs | <shall> (come | go | be)) {steps:ending}",
     "{target:row_named} <shall> be {steps:first_row}",
+    Way("(<shift> | <set_down> | push | bring) {target:row_named} {steps}", when=_row_there),
+    Way("{target:row_named} {steps:step_by_rows}", when=_row_there),
+    Way(
+        "{target:grid_part} <shall> (come | go | be | stand) {side} [the] {words} [row]",
+        when=heads_a_row,
+    ),
+    Way("(<shift> | <set_down>) {target:grid_part} {side} [the] {words} [row]", when=heads_a_row),
+    "(push | bring) {target:grid_part} ({steps} | {steps:ending})",
+    "(push | bring | get) {target:grid_part} {side} {goal:grid_part}",
+    Way(
+        "(push | bring | get) [the] {name:words} [(over | across)] {side} [the] {words} [column]",
+        when=_two_headings,
+    ),
+    "{target:grid_part} {steps}",
+    Way(
+        "[the] {name:words} <shall> (come | go | be | stand) [(right | straight | just)] {side}"
+        " [the] {words} [column]",
+        when=_two_headings,
+    ),
     "(<shift> | <set_down>) {target:row_named} {steps:ending_of_table}",
     Way("[(<shift> | <set_down>)] {target:grid_part} {side} [the] {words}", when=heads_a_column),
     Way(
@@ -281,21 +346,17 @@ def move(
     else:
         at = min(max(first, numbers[0] + steps), len(order))
     order[at:at] = numbers
-    if order == list(range(size)):
-        return Refusal("It stands there already.")
-    if unit is Unit.ROW:
-        after = rebuilt(sitting, table, [rows[n] for n in order])
-    else:
-        parts = shares_of(rows[0])
-        after = rebuilt(
-            sitting, table, [[row[n] for n in order] for row in rows],
-            shares=[parts[n] for n in order],
-        )  # fmt: skip
-    return Done(after.about(()), f"{many(len(numbers), unit.value)} moved")
+    return reordered(sitting, found, order)
 
 
 @command(
     "(duplicate | double | repeat) {target:grid_part}",
+    "(duplicate | double | repeat | copy) {target:grid_part} (below | underneath | beneath |"
+    " again |"
+    " once more | under it | below it)",
+    "{target:grid_part} (twice | again | once more)",
+    "<wish> {target:grid_part} (twice | again | once more)",
+    "(another | one more) copy of {target:grid_part}",
     "make (a copy | another copy) of {target:grid_part}",
     "copy {target:grid_part} (below | beside | next to) it",
     heard=0,
@@ -328,6 +389,11 @@ def duplicate(sitting: Sitting, target: Part) -> Done | Refusal:
     "(give the table | add | turn on | with) [a | the] (heading | header) row",
     "(heading | header) row on",
     "the (first | top) row is (a | the) (heading | header) [row]",
+    "[the] (first | top) row (<shall> be | is | are | as | for) [(a | the)] (headings | headers |"
+    " heading | header) [row]",
+    "(let | have | use | make | take) (the first row | the top row | row one) [be] [(as | for)]"
+    " [(a | the)] (headings | headers | heading | header) [row]",
+    "(show | make | turn) the (first | top) row [(as | into)] [the] (headings | headers)",
     heard=1,
     example="make the first row a heading row",
     group="format",
@@ -342,7 +408,14 @@ def heading_row(sitting: Sitting) -> Done | Refusal:
     "(no | without | turn off | <remove> | take off) [a | the] (heading | header) row",
     "(heading | header) row off",
     "make the (first | top) row (normal | ordinary | like the others | an ordinary row)",
-    "the (first | top) row is no (heading | header) [row]",
+    "the (first | top) row is (no | not a | not the | not) (heading | header | headings | headers)"
+    " [row]",
+    "[the] (first | top) row (normal | ordinary | like the (others | rest))",
+    "(no | without) (headings | headers) (in | for) <the_table>",
+    "(take | get) the (heading | header) row (off | away)",
+    "the (first | top) row <shall> be (normal | ordinary | like the (others | rest) | an ordinary"
+    " row)",
+    "the (first | top) row <should_not> be (a | the) (heading | header | headings) [row]",
     heard=1,
     example="no heading row",
     group="format",
@@ -367,6 +440,27 @@ def _headed(sitting: Sitting, header: bool) -> Done | Refusal:
     return Done(sitting.edited(Edit(tuple(steps))), said)
 
 
+def _sortable(sitting: Sitting, parse: Parse) -> bool:
+    """Whether there is such a column; a short name that there is not is refused."""
+    words = parse.args.get("words")
+    if not there_is(sitting, parse) or words is None:
+        return there_is(sitting, parse)
+    table = here(sitting)
+    named = not isinstance(table, Refusal) and _sorted_by(sitting, table, words) is not None
+    return named or len(words) == 1
+
+
+def _sorted_by(sitting: Sitting, table: Table, words: tuple[str, ...]) -> int | None:
+    """The column that is named, without what it is called besides: "item names"."""
+    column = column_named(sitting, table, words)
+    if column is None and len(words) > 1 and words[-1] in _CALLED_BESIDES:
+        return column_named(sitting, table, words[:-1])
+    return column
+
+
+_CALLED_BESIDES = frozenset("column name names number numbers figure figures value values".split())
+
+
 @command(
     "(sort | order | arrange) [(the | this)] (table | rows | it) (by | on) [the] {words}"
     " [(column | numbers | figures)] [{falling}]",
@@ -388,6 +482,21 @@ def _headed(sitting: Sitting, header: bool) -> Done | Refusal:
     "(sort | order | arrange) [(the | this)] [(table | rows | it)] {falling} (by | on) [the]"
     " {words} [column]",
     "sort (the | this) table [{falling}]",
+    "(sort | order | arrange | put | list) [(them | the rows | everything | the table)] (by | in"
+    " order of | in the order of | according to | on) (what they | the (name | names | number |"
+    " amount | value) of [the] | how much they | how many) {words} [{falling}]",
+    "(put | get | have | list) (them | the rows | everything | it) in (the order of | order of |"
+    " order by) [the] {words} [{falling}]",
+    Way("{falling} (by | on) [the] {words} [column]", when=heads_a_column),
+    Way(
+        "(put | have | arrange | get) [the] {words} (in order [{falling}] | {falling})",
+        when=heads_a_column,
+    ),
+    Way("[the] rows (by | in order of) [the] {words} [{falling}]", when=heads_a_column),
+    Way(
+        "{falling:extreme} [(number | amount | count) of] {words} (on top | first | at the top)",
+        when=heads_a_column,
+    ),
     Way("(put | get | list | arrange) [the] {words} (in | into) {falling}", when=heads_a_column),
     Way("(put | get | list | arrange) [the] {words} {falling}", when=heads_a_column),
     Way(
@@ -408,7 +517,7 @@ def _headed(sitting: Sitting, header: bool) -> Done | Refusal:
     heard=1,
     example="sort the table by the first column",
     group="format",
-    when=there_is,
+    when=_sortable,
 )
 @of_table
 def sort(
@@ -421,8 +530,7 @@ def sort(
 ) -> Done | Refusal:
     """Sort the rows of a table by a column: numbers, dates and words each in their order."""
     if words is not None:
-        kept = words[:-1] if len(words) > 1 and words[-1] == "column" else words
-        column = column_named(sitting, table, kept)
+        column = _sorted_by(sitting, table, words)
     else:
         column = (number or position or 1) - 1
     if column is None or not 0 <= column < table.columns:
@@ -446,6 +554,19 @@ def _one_column(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     Way("(make | set | get) {target} {wide}", when=_one_column),
+    *each(
+        _one_column,
+        *frames.standing("{target}", "{wide}", stated=False),
+        "{target} {wide:too_wide}",
+        "(let | have) {target} have {wide:more_room}",
+        "{target} (needs | wants | could do with | <shall> have) {wide:more_room}",
+        "{wide:more_room} (for | in) {target}",
+        "{wide:widen} {target} [(a bit | a little)]",
+    ),
+    "(give | let) {target:column_named} [have] {wide:more_room}",
+    "{wide:more_room} for {target:column_named}",
+    "{target:column_named} (needs | wants | could do with | <shall> have) {wide:more_room}",
+    "(make | set | get) {target:column_named} {wide}",
     Way("{target} <shall> be {wide}", when=_one_column),
     Way("{wide:more_room} for {target}", when=_one_column),
     Way("{target} {wide}", when=_one_column),
@@ -486,6 +607,14 @@ def _shared(sitting: Sitting, table: Table, parts: Sequence[float]) -> tuple[Ref
 @command(
     "(make | set) [all] the columns (equal | equally wide | the same width | even)",
     "(equal | even) columns",
+    "[(make | set | let | have | give | i want | get)] (all [of] [the] | the | every | each |"
+    " these)"
+    " (columns | column) [(have | to have | be | to be)] <same_width>",
+    "(even | level) [(out | up | off)] the (columns | widths [of the columns] | column widths)",
+    "columns (of | with) (equal | the same) (width | widths)",
+    "(equal | even | the same) (widths | width) [for [all] the columns]",
+    "the columns <shall> [all] be <same_width>",
+    "share the (width | room | space) (equally | evenly) [(among | between) the columns]",
     heard=1,
     example="make the columns equally wide",
     group="format",
@@ -568,6 +697,26 @@ def tell_total(
     Way(
         "(put | add | write | insert) (the | a) (total | sum) (under | below | for | in) {target}",
         when=_one_column,
+    ),
+    *each(
+        _one_column,
+        "(<put> | <wish>) [in] (the | a) (total | sum) [in] (at the (bottom | foot | end) of |"
+        " under"
+        " | below | underneath | beneath | for | in | to) {target}",
+        "(total | add up | sum [up]) {target} and (write | put) it (in | below | underneath | under"
+        " it | at the bottom | there)",
+        "(a | the) (total | sum) (under | below | at the (bottom | foot | end) of) {target}",
+        "{target} (needs | wants | could do with | <shall> have) a (total | sum) [(under it | at"
+        " the"
+        " bottom | below [it])]",
+    ),
+    *each(
+        heads_a_column,
+        "(<put> | <wish>) [in] (the | a) (total | sum) [in] (at the (bottom | foot | end) of |"
+        " under"
+        " | below | underneath | beneath | for) [the] {words}",
+        "(total | add up | sum [up]) [the] {words} and (write | put) it (in | below | underneath"
+        " | under it | at the bottom | there)",
     ),
     heard=0,
     example="put the total under column two",

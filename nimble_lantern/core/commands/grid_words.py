@@ -8,6 +8,8 @@ from nimble_lantern.core.targets.model import Unit
 CATALOGUE.table(
     "side",
     {
+        "(on top of | ahead of | [just] before | just above)": -1,
+        "(just (after | below) | next to)": 1,
         "(before | above | left of | to the left of | on the left of | in front of | over)": -1,
         "(after | following | below | right of | to the right of | on the right of | behind | under"
         " | beneath | underneath)": 1,
@@ -29,9 +31,12 @@ CATALOGUE.table("a_row", {"(row | line | more)": Unit.ROW})
 CATALOGUE.table(
     "add_one",
     {
-        "(<adding> | <wish> | make room for) [(a | an | another | one | one more)]"
-        " [(new | empty | blank | extra)]": True,
-        "(another | one more | [a] new | an extra | a further)": True,
+        "(<adding> | <wish> | make [room for] | squeeze in | slip in | fit in | <put>) [(a | an"
+        " | another | one | one more)] [(new | empty | blank | extra | further |"
+        " additional)]": True,
+        "(another | one more | [a] new | an extra | a further | one extra | an additional | an"
+        " empty"
+        " | an additional) [(new | empty | blank)]": True,
     },
 )
 CATALOGUE.table("one_more", {"(<add_one> | a)": True})
@@ -41,7 +46,24 @@ CATALOGUE.table(
     {
         "(up | left | to the left | forward | one up | one to the left)": -1,
         "(down | right | to the right | back | one down | one to the right)": 1,
+        "(up (one | a (row | place | line) | by one | once) | (one | a | one (row | place | line) |"
+        " a (row | place | line)) (up | higher) | higher [up] | further up)": -1,
+        "(down (one | a (row | place | line) | by one | once) | (one | a | one (row | place |"
+        " line) |"
+        " a (row | place | line)) (down | lower) | lower [down] | further down)": 1,
+        "(left (one | a (column | place) | by one | once) | (one (column | place) | a (column |"
+        " place) | further) [to the] left)": -1,
+        "(right (one | a (column | place) | by one | once) | (one (column | place) | a (column |"
+        " place) | further) [to the] right)": 1,
     },
+)
+CATALOGUE.table(
+    "step_by_rows",
+    {
+        "(one | a) (row | line) (up | higher)": -1,
+        "(one | a) (row | line) (down | lower)": 1,
+    },
+    heard=False,
 )
 _TOP, _BOTTOM = -9_999, 9_999
 CATALOGUE.table("first_row", {"the first row": _TOP, "the last row": _BOTTOM})
@@ -55,6 +77,8 @@ CATALOGUE.table(
 CATALOGUE.table(
     "ending",
     {
+        "(to | in | into) (first place | the first place)": _TOP,
+        "(to | in | into) (last place | the last place)": _BOTTOM,
         "(first | [(up | down)] (to | at) the [very] (top | start | front | left end)"
         " | to the (far | very) left)": _TOP,
         "(last | [(up | down)] (to | at) the [very] (bottom | end | right end)"
@@ -65,6 +89,10 @@ CATALOGUE.rule("ending", "{steps:ending_of_table}")(lambda steps: steps)
 CATALOGUE.table(
     "falling",
     {
+        "(z to a | from z to a | in reverse | [with the] (dearest | most expensive | highest"
+        " | greatest) (first | at the top | on top))": True,
+        "(a to z | in alphabetic order | in the order of the alphabet | [with the] (cheapest |"
+        " lowest | smallest) (first | at the top | on top) | in order of size)": False,
         "(backwards | [in] descending [order] | in reverse [order] | the other way [round]"
         " | [from] (high | highest | largest | biggest | most) to (low | lowest | smallest | least)"
         " | [with the] (largest | biggest | highest | newest | latest | most | last)"
@@ -88,15 +116,48 @@ CATALOGUE.table(
 CATALOGUE.table(
     "wide",
     {
-        "(wider | broader | a little wider | bigger)": 1.4,
-        "(narrower | thinner | smaller | a little narrower)": 1 / 1.4,
+        "[(a bit | a little | somewhat | slightly | rather)] (wider | broader | bigger)": 1.4,
+        "[(a bit | a little | somewhat | slightly | rather)] (narrower | thinner | smaller |"
+        " tighter)": 1 / 1.4,
+        "(as wide again | two times as wide)": 2.0,
         "(twice | double) (as wide | the width)": 2.0,
         "(much wider | far wider)": 2.0,
         "half (as wide | the width)": 0.5,
         "much narrower": 0.5,
     },
 )
-CATALOGUE.table("widen", {"(widen | broaden)": 1.4, "narrow": 1 / 1.4})
 CATALOGUE.table(
-    "more_room", {"more (room | space | width)": 1.4, "less (room | space | width)": 1 / 1.4}
+    "widen",
+    {"(widen | broaden | stretch)": 1.4, "(narrow | squeeze | shrink | slim [down])": 1 / 1.4},
+)
+CATALOGUE.table(
+    "more_room",
+    {
+        "[(a bit | a little | some)] more (room | space | width)": 1.4,
+        "[(a bit | a little)] less (room | space | width)": 1 / 1.4,
+    },
+)
+CATALOGUE.table(
+    "too_wide",
+    {
+        "(is | looks | seems) [(a bit | a little | much | rather)] too (narrow | thin | tight |"
+        " small)": 1.4,
+        "(is | looks | seems) [(a bit | a little | much | rather)] too (wide | broad | big)": 1
+        / 1.4,
+    },
+    heard=False,
+)
+CATALOGUE.table(
+    "blank_out",
+    {"(empty | blank | clear | with nothing in it | cleared [out] | emptied | bare)": True},
+    heard=False,
+)
+CATALOGUE.table(
+    "same_width",
+    {
+        "(equal | even | equally (wide | broad) | [of] equal (width | widths | size)"
+        " | (as (wide | broad | big) as (each other | one another | the others | the rest))"
+        " | ([of] (the | one) same (width | size)) | the same)": True
+    },
+    heard=False,
 )

@@ -197,6 +197,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "(cancel | undo | take back | reverse | revert) (that | the | my) last (change | thing | edit"
     " | step | action | command)",
     "(cancel | undo | reverse | revert) what you [have] [just] (did | done)",
+    "(take | put) (the | that | my) (deletion | replacement | edit | formatting | insertion) back",
     "(undo | reverse | revert | take back) (the | that | my) (deletion | delete | replacement"
     " | edit | formatting | insertion)",
     Way(

@@ -21,6 +21,7 @@ from nimble_lantern.core.lexicon.closed import (
     SUBJECT_PRONOUNS,
 )
 from nimble_lantern.core.lexicon.desk import PARTS
+from nimble_lantern.core.lexicon.manners import BEING
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import (
     Order,
@@ -122,7 +123,14 @@ def _wished(sitting: Sitting, parse: Parse) -> bool:
     like you to stay after reply"."""
     text = tuple(parse.args.get("text", ()))
     someone = len(text) > 1 and text[0] in SUBJECT_PRONOUNS
-    return text[:1] != ("to",) and not someone and _plain_words(sitting, parse)
+    # "I'd like the fee to come before the boat."
+    moved = "to" in text and text[-1] in BEING
+    return text[:1] != ("to",) and not someone and not moved and _plain_words(sitting, parse)
+
+
+def _no_part_of_a_table(sitting: Sitting, parse: Parse) -> bool:
+    """ "There should be a row before nell" asks for a row, and not for that word."""
+    return not set(parse.args.get("text", ())) & {"row", "column", "rows", "columns"}
 
 
 def _left_out(sitting: Sitting, parse: Parse) -> bool:
@@ -222,7 +230,10 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
         "<ahead_of> {target} [you] (insert | put [in] | add | write [in] | type | say) {text}",
         when=_not_a_sentence,
     ),
-    "there <shall> be [a | an] {text:words} <exactly> <ahead_of> {target}",
+    Way(
+        "there <shall> be [a | an] {text:words} <exactly> <ahead_of> {target}",
+        when=_no_part_of_a_table,
+    ),
     Way(
         "<exactly> <ahead_of> {target} (it | that) <shall> (say | read | have) {text:words}",
         when=_plain_words,
@@ -279,7 +290,10 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
         "<behind> {target} [you] (insert | put [in] | add | write [in] | type | say) {text}",
         when=_not_a_sentence,
     ),
-    "there <shall> be [a | an] {text:words} <exactly> <behind> {target}",
+    Way(
+        "there <shall> be [a | an] {text:words} <exactly> <behind> {target}",
+        when=_no_part_of_a_table,
+    ),
     Way(
         "<exactly> <behind> {target} (it | that) <shall> (say | read | have) {text:words}",
         when=_plain_words,

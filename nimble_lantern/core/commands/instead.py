@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 from nimble_lantern.core.composing.replacing import (
     STOPS,
     a_name,
@@ -56,6 +58,18 @@ def of_a_kind(sitting: Sitting, parse: Parse) -> bool:
     return of_one_kind(*_said(parse))
 
 
+def of_a_kind_or_names(sitting: Sitting, parse: Parse) -> bool:
+    """ "Friday instead of monday", "wren castle instead of nell harker"."""
+    old, new = _said(parse)
+    return of_one_kind(old, new) or _name_for_name(sitting, old, _bare(new))
+
+
+def day_for_day(sitting: Sitting, parse: Parse) -> bool:
+    """ "Tuesday for monday"; "six for seven" may be a score."""
+    old, new = _said(parse)
+    return of_one_kind(old, new) and kind_of(old) != "number" and words_there(sitting, parse)
+
+
 def much_alike(sitting: Sitting, parse: Parse) -> bool:
     """ "Make second song last song": of one kind, or as many words of which some are the same;
     or the same with a word or two more, as "steep should be very steep"."""
@@ -92,7 +106,14 @@ _SAID_OF_WORDS = frozenset("gone out last first away changed corrected checked t
 def _name_for_name(sitting: Sitting, old: tuple[str, ...], new: tuple[str, ...]) -> bool:
     """ "Nell Harker should be Wren Castle": both are names of as many words."""
     found = places(sitting.document, old) if 1 < len(old) == len(new) else []
-    return any(a_name(sitting.document, r) and rare_as_names(new, len(old)) for r in found)
+    return _names(sitting.document, found, new, len(old))
+
+
+def _names(document: Document, found: Sequence[Range], new: tuple[str, ...], size: int) -> bool:
+    """Whether there is a name at one of some places, and the new words are one of as many."""
+    if not new or len(new) != size or not rare_as_names(new, size):
+        return False
+    return any(a_name(document, r) for r in found)
 
 
 def _with_more(old: tuple[str, ...], new: tuple[str, ...]) -> bool:
@@ -342,10 +363,13 @@ def _behind_the_same_words(
     for r in places(document, old):
         left = document.blocks[r.start.block].text[: r.start.offset]
         before = tuple(plain(word) for word in left.split())
-        most = min(len(old) + _MORE_NEW, len(text) - _LEAST_SAME)
-        for size in range(len(text) - 1, len(text) - 1 - most, -1):
-            if before[-size:] == text[:size]:
-                found.append((r, text[size:]))
+        for size in range(len(text) - 1, 0, -1):
+            new = text[size:]
+            # "Ring ida marlowe not tom fenwick": name for name, one word is enough.
+            alike = of_one_kind(new, old) or _names(document, [r], new, len(old))
+            enough = size >= _LEAST_SAME or alike
+            if enough and len(new) <= len(old) + _MORE_NEW and before[-size:] == text[:size]:
+                found.append((r, new))
                 break
     return found
 
@@ -373,7 +397,11 @@ def beside_the_same_words(
     document: Document, text: tuple[str, ...], old: tuple[str, ...]
 ) -> list[tuple[Range, tuple[str, ...]]]:
     behind = _behind_the_same_words(document, text, old)
-    return behind or _before_the_same_words(document, text, old)
+    found = behind or _before_the_same_words(document, text, old)
+    if not found and len(old) > 1 and old[0] in PREPOSITIONS | DETERMINERS and old[0] in text:
+        # "Closed from tuesday not from monday".
+        return beside_the_same_words(document, text, old[1:])
+    return found
 
 
 _LEAST_SAME, _MORE_NEW = 2, 3

@@ -334,6 +334,11 @@ def _cells_of(
     document: Document, target: Places | None, a: Places | None, b: Places | None
 ) -> Pairs | Refusal:
     """The cells that change places where rows or columns are swapped, pair by pair."""
+    if target is not None and target.unit is None and len(target.ranges) == 2:
+        # "Shelf and fee the other way round", of headings.
+        a, b = (replace(target, ranges=(r,)) for r in target.ranges)
+        if _headed(document, a) and _headed(document, b):
+            target = None
     if target is not None:
         blocks = [n for r in target.ranges for n in range(r.start.block, r.end.block + 1)]
         half = len(blocks) // 2

@@ -51,6 +51,13 @@ def next_item(sitting: Sitting) -> Done:
 @command("<stop> [(the | this)] list", "end of [the] list", "(out of | no more) [the] list",
          "[the] list [is] (over | finished | done)",
          "(that is | that's | this is) the end of [(the | this)] list",
+         "[(i'm | i am | we're | we are | that's)] (done | finished) with (the | this) list",
+         "(that is | that's) (the list [done] | all (on | of | for) the list | it for the list)",
+         "no more (items | bullets | bullet points | points) [(now | on the list | in the list)]",
+         "(go on | carry on | continue | write) (after | below | under | outside | behind) the"
+         " list",
+         "(take | get | let) me out of (the | this) list",
+         Way("(after | below | under) the list", when=_in_a_list),
          example="end list", group="format")  # fmt: skip
 def end_list(sitting: Sitting) -> Done:
     """Go on in normal text after a list."""

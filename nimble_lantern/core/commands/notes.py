@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import replace
+from dataclasses import dataclass, replace
 from itertools import pairwise
 
 from nimble_lantern.core.commands import frames
@@ -13,12 +13,12 @@ from nimble_lantern.core.composing.placing import manner_of
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
 from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.reviewing.notes import Note, added, changed, notes_of, removed
 from nimble_lantern.core.state import Done, Option, Question, Sitting
-from nimble_lantern.core.targets.model import Places, Words
+from nimble_lantern.core.targets.model import Places, Words, of_the_page
 from nimble_lantern.core.writing.writer import Place, write
 
 MOST = 30
@@ -27,13 +27,6 @@ CATALOGUE.table("a_note", {"(a | another) [margin] (note | comment | remark)": T
 CATALOGUE.table(
     "settle", {"(settle | resolve | tick off | close | cross off | check off | finish [off])": True}
 )
-CATALOGUE.table("the_note", {"[the] [margin] (note | comment | remark)": True})
-
-
-def _no_letter(sitting: Sitting, parse: Parse) -> bool:
-    """ "Answer the note she says yes"; "answer the note from the board" is of a letter."""
-    text = tuple(parse.args.get("text", ()))
-    return bool(text) and text[0] not in PREPOSITIONS
 
 
 def written(sitting: Sitting, words: Sequence[str], left: str = "") -> str:
@@ -99,6 +92,13 @@ def _whole_words(sitting: Sitting, parse: Parse) -> bool:
     return target.called or not ordered and not set(words) <= PARTS | DULL | _ORDERS
 
 
+def _words_or_part(sitting: Sitting, parse: Parse) -> bool:
+    """Whether words that are noted are several, as those of a page are; a part may be one."""
+    target = parse.args.get("target")
+    several = isinstance(target, Words) and sum(w not in DULL for w in target.words) > 1
+    return _whole_words(sitting, parse) and (several or of_the_page(target))
+
+
 _ORDERS = frozenset("last first next previous second third this that".split())
 
 
@@ -107,6 +107,16 @@ _ORDERS = frozenset("last first next previous second third this that".split())
     "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> (on | at | to"
     " | beside | by | against | next to | for) {target} (saying | that says | which says | colon)"
     " {text:words}",
+    Way("note (at | by | to) {target} {text:words}", when=_words_or_part),
+    Way(
+        "{target} (note | make <a_note> | add <a_note> | put <a_note>) {text:words}",
+        when=_words_or_part,
+    ),
+    Way(
+        "(next to | beside | by | at | on) {target} (make | add | put | leave | place) <a_note>"
+        " {text:words}",
+        when=_words_or_part,
+    ),
     "[margin] (note | comment) (on | for | at | to) {target} (saying | that says | which says"
     " | colon) {text:words}",
     "(attach | pin | fix | append) <a_note> to {target} {text:words}",
@@ -119,7 +129,19 @@ _ORDERS = frozenset("last first next previous second third this that".split())
     ),
     "(<wish> | add | put | make | write | leave) a [margin] (comment | remark) (for | about | to)"
     " {target} {text:words}",
-    "note (on | beside) {target} {text:words}",
+    "note (on | beside | by | against | where it says) {target} {text:words}",
+    "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> (where it says"
+    " | under | over) {target} [(saying | that says | colon | to)] {text:words}",
+    Way("(query | question) {target} {text:words}", when=names_a_part),
+    "(against | beside | next to | by | at) {target} (put <a_note> | write <a_note> | i want"
+    " <a_note> | add <a_note>) [(saying | that says | colon | to | that)] {text:words}",
+    Way(
+        "(against | beside | next to | by) {target} note [(that | colon)] {text:words}",
+        when=names_a_part,
+    ),
+    "<a_note> (on | at | by | beside | for | to | against) {target} (saying | that says | which"
+    " says | colon) {text:words}",
+    Way("<a_note> (on | at | by | beside | to | against) {target} {text:words}", when=names_a_part),
     Way("note (about | for) {target} {text:words}", when=names_a_part),
     Way(
         "(jot | scribble | pencil | write | put) [down] {text:words} in the margin (of | beside |"
@@ -144,6 +166,10 @@ _ORDERS = frozenset("last first next previous second third this that".split())
     "(say | note | write | remark | put | scribble | jot) in the margin"
     " (of | at | beside | by | next to) {target} {text:words}",
     Way("(remind me | remember) (at | on) {target} to {text:words}", when=names_a_part),
+    Way("remind me (about | at | on | by | for) {target} [to] {text:words}", when=names_a_part),
+    Way("for {target} <a_note> {text:words}", when=names_a_part),
+    Way("{target} (gets | <shall> have) <a_note> {text:words}", when=_words_or_part),
+    Way("mark {target} with <a_note> [(saying | that says)] {text:words}", when=_words_or_part),
     Way("remind me to {text:words} (at | on | beside | by) {target}", when=names_a_part),
     "annotate {target} [with] {text:words}",
     "add the note {text:words} to {target}",
@@ -165,7 +191,13 @@ def add(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refus
     "(add | make | leave | put | write) a (note | remark) [here] (saying | that says | colon)"
     " {text:words}",
     "(say | write | put) in the margin {text:words}",
-    "note (colon | to self) {text:words}",
+    "note (colon | to self | to myself | here [(colon | to | that | saying)]) {text:words}",
+    "(<wish> | add | make | leave | put | write) (<a_note> | a marginal note) (here | in the margin"
+    " [here]) (to | saying | that | colon | that says) {text:words}",
+    "(a | one) [margin] (note | remark | comment) (here | in the margin) (saying | that says | to"
+    " | colon) {text:words}",
+    "(make | add | leave) (a note | a note to (self | myself)) (to | that) {text:words}",
+    "remind me here to {text:words}",
     heard=1,
     example="margin note check with the ferry company",
     group="revising",
@@ -179,21 +211,95 @@ def add_here(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     return _add(sitting, Range(sitting.caret, sitting.caret), text)
 
 
-def _numbered(sitting: Sitting, number: int | None) -> Note | Refusal:
-    """The note of a number; without one, the one that is here, or the only one."""
+@dataclass(frozen=True, slots=True)
+class NoteNamed:
+    """A note as it was called: by its number (0: the one that is here), or by words it has."""
+
+    number: int = 0
+    about: tuple[str, ...] = ()
+
+
+@rule("note", "note [number] {number}")
+def _note_n(number: int) -> NoteNamed | None:
+    return NoteNamed(number) if number > 0 else None
+
+
+@rule("note", "[the] [margin] (comment | remark) [number] {number}", heard=False)
+@rule("note", "the [margin] note [number] {number}", heard=False)
+def _remark_n(number: int) -> NoteNamed | None:
+    return NoteNamed(number) if number > 0 else None
+
+
+@rule("note", "(this | that | the) note")
+@rule("note", "(this | that | the) [margin] (comment | remark)", heard=False)
+@rule("note", "(this | that | the) margin note", heard=False)
+def _note_here() -> NoteNamed:
+    return NoteNamed()
+
+
+@rule("note", "the {position} note")
+@rule("note", "the {position} [margin] (comment | remark)", heard=False)
+@rule("note", "the {position} (one | of the [margin] (notes | comments))", heard=False)
+def _note_nth(position: int) -> NoteNamed:
+    return NoteNamed(position)
+
+
+@rule(
+    "note",
+    "(the | my | that) last [margin] (note | comment | remark)",
+    "the last of the [margin] (notes | comments | remarks)",
+    heard=False,
+)
+def _last_note() -> NoteNamed:
+    return NoteNamed(-1)
+
+
+@rule(
+    "note",
+    "(the | my | that) [margin] (note | comment | remark) (about | that says | saying | with"
+    " | that mentions | mentioning | which says | that (tells | reminds) (me | us) to | to)"
+    " {words}",
+    heard=False,
+)
+def _note_about(words: tuple[str, ...]) -> NoteNamed:
+    return NoteNamed(about=words)
+
+
+def _called(sitting: Sitting, note: NoteNamed | None) -> Note | Refusal:
+    """The note that is called so; without a number, the one that is here, or the only one."""
     found = notes_of(sitting.document)
     if not found:
         return Refusal("There are no margin notes.", "", "“Margin note” and its words make one.")
-    if number is None:
+    if note is not None and note.about:
+        return _that_says(found, note.about)
+    number = note.number if note is not None else 0
+    if number == 0:
         here = _current(sitting)
         if here is not None:
             return here
         if len(found) == 1:
             return found[0]
         return Refusal(f"There are {len(found)} notes.", "", "Say which: “note two”.")
+    if number == -1:
+        return found[-1]
     if not 1 <= number <= len(found):
         return Refusal(f"There is no note {number}.", "", f"There are {many(len(found), 'note')}.")
     return found[number - 1]
+
+
+def _that_says(found: Sequence[Note], words: Sequence[str]) -> Note | Refusal:
+    """The first note that has all of these words; "a" and "the" may be missing."""
+    wanted = [w for w in words if w not in ("the", "a", "an")]
+    said = [n for n in found if wanted and all(w in n.text.lower() for w in wanted)]
+    return said[0] if said else Refusal(f"No note says “{' '.join(words)}”.")
+
+
+def _is_one(sitting: Sitting, parse: Parse) -> bool:
+    """Whether what is called by its words is a note: "the note to nell can go" may be a letter."""
+    note = parse.args.get("note")
+    if not notes_of(sitting.document):
+        return False
+    return not (note and note.about and isinstance(_called(sitting, note), Refusal))
 
 
 def _shown(sitting: Sitting, note: Note) -> Done:
@@ -203,23 +309,38 @@ def _shown(sitting: Sitting, note: Note) -> Done:
     return Done(after, f"note {note.number}{settled}, on {where}: {quoted(note.text)}")
 
 
+def _by_number(sitting: Sitting, parse: Parse) -> bool:
+    note = parse.args.get("note")
+    return note is not None and note.number != 0 and _is_one(sitting, parse)
+
+
 @command(
-    "(go to | show [me] | find | jump to | see | open) <the_note> [number] {number}",
-    "(read | what (does | is) | tell me) [me] [the] note [number] {number} [(say | out | aloud)]",
+    "(read | go to | show [me] | jump to | see | open) {note}",
+    Way("find {note}", when=_by_number),
+    "(what (does | is) | tell me) {note} [say]",
     Way("[the] note [number] {number}", when=_there_are),
-    "(go to | show [me] | read) the {position} note",
-    "(read | what does) (this | that | the) note [say]",
-    "((tell | give | show) me | what is (in | on) | what's (in | on)) (this | that | the) note",
+    Way("{note}", when=_by_number),
+    "read [me] {note} [(out | aloud | to me)]",
+    "(what's | what is) [in | on] {note}",
+    "what (did i (write | say | put) | have i (written | said | put) | do i say | is written) in"
+    " {note}",
+    "(let me (hear | see | have) | tell me | show me) [(what is in | what's in)] {note}",
+    "(tell me | let me hear | show me) what (is | i wrote | i said) in {note}",
+    "(where is | where's | where does | where do i find) {note} [(belong | stand)]",
+    "<go> [to] [where] {note} [(is | stands | belongs)]",
+    "(take me to | show me | go to) what {note} is (about | on)",
+    "how does {note} (go | read)",
     heard=1,
     example="read note one",
     group="revising",
+    when=_is_one,
 )
 def show(
-    sitting: Sitting, number: int | None = None, position: int | None = None
+    sitting: Sitting, note: NoteNamed | None = None, number: int | None = None
 ) -> Done | Refusal:
-    """Go to a margin note, and tell what it says."""
-    note = _numbered(sitting, number if number is not None else position)
-    return note if isinstance(note, Refusal) else _shown(sitting, note)
+    """Read a margin note, and select the words it stands beside."""
+    found = _called(sitting, note or NoteNamed(number or 0))
+    return found if isinstance(found, Refusal) else _shown(sitting, found)
 
 
 CATALOGUE.table("beside_it", {"before": -1, "after": 1})
@@ -229,7 +350,9 @@ CATALOGUE.table("step", {"(next | following)": 1, "(previous | last | earlier)":
 
 @command(
     "[<go>] [to] [the] {step} [margin] (note | comment)",
-    "(show | read) [me] the {step} [margin] (note | comment)",
+    "(show | read | take me to | let me (see | hear)) [me] the {step} [margin] (note | comment"
+    " | remark)",
+    "[and] [<go>] [on] [to] the {step} [margin] (note | comment | remark)",
     "[<go>] [to] [the] {step} open [margin] note",
     "[<go>] [(back | on)] [to] the [margin] (note | comment) {step:beside_it}",
     "<go> {step:ways_along} (a | one) [margin] (note | comment)",
@@ -254,6 +377,11 @@ def walk(sitting: Sitting, step: int) -> Done | Refusal:
 @command(
     *frames.listed("[margin] (notes | comments)"),
     *frames.listed("(notes | comments) in the margin"),
+    *frames.listed("[margin] remarks"),
+    "(what | which) [margin] (notes | comments | remarks) (have i left | did i leave | have i put"
+    " | did i (put | write | make) | have i written) [(here | in the margin)]",
+    "(show | list | read) [me] [all] (the | my) [margin] (notes | comments | remarks) [that] i"
+    " [have] (made | left | put | wrote | written) [(here | in the margin)]",
     "number the notes",
     heard=1,
     example="show my notes",
@@ -280,21 +408,21 @@ def list_notes(sitting: Sitting) -> Done | Refusal:
 
 @command(
     "find the note (about | with | that says | that mentions | on | saying) {text:words}",
-    "(which | what) note (is about | says | mentions) {text:words}",
-    "(go to | show [me] | read) the note (about | that says | with | that mentions) {text:words}",
+    "(which | what) [of (the | my)] (note | notes | comment | comments) (is [there] about | is"
+    " there on | says [something (about | of)] | mentions | speaks of | is on) {text:words}",
+    "(go to | show [me] | read | where is | where's | take me to | let me see | find [me])"
+    " (the | my) [margin] (note | comment | remark) (about | that says | with | that mentions | on"
+    " | saying | mentioning) {text:words}",
+    "(is there | have i) a note (about | on) {text:words}",
     heard=1,
     example="find the note about the ferry company",
     group="revising",
     when=_there_are,
 )
 def find(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
-    """Find a note by its words."""
-    wanted = [w for w in text if w not in ("the", "a", "an")]
-    found = notes_of(sitting.document)
-    said = [n for n in found if all(w in n.text.lower() for w in wanted)]
-    if not said:
-        return Refusal(f"No note says “{' '.join(text)}”.")
-    return _shown(sitting, said[0])
+    """Go to the first margin note that has these words."""
+    found = _that_says(notes_of(sitting.document), text)
+    return found if isinstance(found, Refusal) else _shown(sitting, found)
 
 
 def _new_words(sitting: Sitting, parse: Parse) -> bool:
@@ -303,22 +431,35 @@ def _new_words(sitting: Sitting, parse: Parse) -> bool:
     return _there_are(sitting, parse) and text[-1:] not in (("one",), ("ones",))
 
 
-_NOTE_N = "(note [number] {number} | the {position} note | (this | that | the) note)"
-
-
 def _edited(sitting: Sitting, note: Note, said: str, text: str | None = None,
             settled: bool | None = None) -> Done:  # fmt: skip
     after = sitting.edited(changed(sitting.document, note, text, settled)).about([note.range])
     return Done(after, said)
 
 
+CATALOGUE.table(
+    "dealt_with",
+    {
+        "(settled | done [with] | dealt with | finished [with] | resolved | sorted [out]"
+        " | taken care of | closed | seen to | over [and done with] | all done | ticked off)": True
+    },
+    heard=False,
+)
+
+
 @command(
-    "(change | rewrite | replace | correct) note [number] {number} (to | with) {text:words}",
-    "(change | rewrite | replace | correct) (the {position} | this | that | the) note (to | with)"
+    "(change | rewrite | replace | correct) {note} (to | with) {text:words}",
+    "(change | rewrite | replace | correct | reword | alter | set | edit | update) [the (text |"
+    " words) of] {note} (to | with | by | as | so [that] it says | to (say | read)) {text:words}",
+    "(let | have) {note} be {text:words}",
+    "in {note} (say | write | put) {text:words}",
+    "{note} (should | must | ought to | has to | needs to | is to | shall) (say | read | be)"
     " {text:words}",
-    "note [number] {number} (should | must) (say | read) {text:words}",
-    "(make | let) note [number] {number} (say | read) {text:words}",
-    "(this | that | the) note (should | must) (say | read) {text:words}",
+    "(make | let | have) {note} (say | read) {text:words}",
+    "(make | let) {note} [be] {text:words} instead",
+    Way("{note} {text:words} instead", when=_new_words),
+    "{note} (says | reads) {text:words} (now | from now on | instead)",
+    "(write | put | say) {text:words} (in | into | in the place of | instead of) {note}",
     heard=1,
     example="change note one to ask the ferry company",
     group="revising",
@@ -326,142 +467,153 @@ def _edited(sitting: Sitting, note: Note, said: str, text: str | None = None,
     when=_new_words,
 )
 def change(
-    sitting: Sitting,
-    text: tuple[str, ...],
-    number: int | None = None,
-    position: int | None = None,
+    sitting: Sitting, text: tuple[str, ...], note: NoteNamed | None = None
 ) -> Done | Refusal:
-    """Give a note other words."""
-    note = _numbered(sitting, number if number is not None else position)
-    if isinstance(note, Refusal):
-        return note
+    """Let a margin note say something else."""
+    found = _called(sitting, note)
+    if isinstance(found, Refusal):
+        return found
     new = written(sitting, text)
-    return _edited(sitting, note, f"note {note.number} says {quoted(new)}", new)
+    return _edited(sitting, found, f"note {found.number} says {quoted(new)}", new)
+
+
+def _answers_it(sitting: Sitting, parse: Parse) -> bool:
+    """ "Answer the note she says yes"; "answer the note from the board" is of a letter."""
+    note, text = parse.args.get("note"), tuple(parse.args.get("text", ()))
+    bare = note is None or note == NoteNamed()
+    return _is_one(sitting, parse) and not (bare and text[:1] and text[0] in PREPOSITIONS)
 
 
 @command(
-    "(answer | reply to | respond to) note [number] {number} [(with | saying | colon | by saying)]"
+    "(answer | reply to) {note} [(with | saying | colon)] {text:words}",
+    "(answer [to] | reply to | respond to) {note} [(with | saying | colon | by saying | comma)]"
     " {text:words}",
-    "(answer | reply to) (the {position} | this | that | the) note (with | saying | colon)"
-    " {text:words}",
-    "(answer [to] | reply to | respond to | (write | put | say | add) under)"
-    " (<the_note> [number] {number} | [the] {position} (note | comment)) {text:words}",
-    Way(
-        "(answer | reply to | respond to | (add | write) (a reply | an answer) to)"
-        " (<the_note> | this note | that note) {text:words}",
-        when=_no_letter,
-    ),
-    "(add | append) to note [number] {number} {text:words}",
-    "(add | append) {text:words} to note [number] {number}",
+    "(add | write) (a reply | an answer) to {note} {text:words}",
+    "(write | put | say | add) under {note} {text:words}",
+    "under {note} (write | put | say | add) {text:words}",
+    "(add | append | put) {text:words} (to | under) {note}",
+    "(add | append) to {note} {text:words}",
+    "{note} [the | my] answer [is] {text:words}",
+    "(my | the | a | an) (answer | reply) to {note} [(is | colon | comma)] {text:words}",
     heard=1,
     example="answer note one they said yes",
     group="revising",
     annotates=True,
-    when=_there_are,
+    when=_answers_it,
 )
 def answer(
-    sitting: Sitting,
-    text: tuple[str, ...],
-    number: int | None = None,
-    position: int | None = None,
+    sitting: Sitting, text: tuple[str, ...], note: NoteNamed | None = None
 ) -> Done | Refusal:
-    """Put an answer under a note."""
-    note = _numbered(sitting, number if number is not None else position)
-    if isinstance(note, Refusal):
-        return note
-    new = f"{note.text}\n{written(sitting, text)}"
-    return _edited(sitting, note, f"note {note.number} is answered", new)
+    """Add to a margin note, on a line of its own."""
+    found = _called(sitting, note)
+    if isinstance(found, Refusal):
+        return found
+    new = f"{found.text}\n{written(sitting, text)}"
+    return _edited(sitting, found, f"note {found.number} is answered", new)
 
 
 @command(
-    "<settle> note [number] {number}",
-    "(tick | check) note [number] {number} off",
-    "(we | i) have (dealt with | settled | done | resolved) note [number] {number}",
-    "note [number] {number} (is | has been) (settled | done [with] | dealt with | finished [with]"
-    " | resolved | sorted [out] | taken care of)",
-    "<settle> (the {position} | this | that | the) note",
-    "(this | that | the) note is (settled | done | dealt with | finished | resolved)",
-    "mark (note [number] {number} | the {position} note | (this | that | the) note) [as]"
-    " (settled | done | resolved | dealt with)",
-    "the {position} note is (settled | done | dealt with | finished | resolved)",
+    "<settle> {note}",
+    "(tick | check | cross | sign) {note} off",
+    "(we | i | we've | i've) [have] [(now | just | already)] (dealt with | settled | done"
+    " | resolved | finished [with] | seen to | sorted [out] | taken care of) {note}",
+    "{note} (is | has been) [(now | all)] <dealt_with> [now]",
+    "(mark | put | set | count | make) {note} [down] [(as | to)] [being] <dealt_with>",
+    "that's {note} <dealt_with>",
     Way("(settle | resolve) (it | that)", when=_one_is_here),
     heard=1,
     example="settle note one",
     group="revising",
-    when=_there_are,
+    when=_is_one,
 )
-def settle(
-    sitting: Sitting, number: int | None = None, position: int | None = None
-) -> Done | Refusal:
-    """Mark a note as dealt with; it stays, paler."""
-    note = _numbered(sitting, number if number is not None else position)
-    if isinstance(note, Refusal):
-        return note
-    return _edited(sitting, note, f"note {note.number} is settled", settled=True)
+def settle(sitting: Sitting, note: NoteNamed | None = None) -> Done | Refusal:
+    """Mark a margin note as settled; it stays."""
+    found = _called(sitting, note)
+    if isinstance(found, Refusal):
+        return found
+    return _edited(sitting, found, f"note {found.number} is settled", settled=True)
 
 
 @command(
-    "(reopen | open) note [number] {number} again",
-    "(reopen | unsettle) note [number] {number}",
-    "note [number] {number} is (open | not settled | not done)",
-    "(reopen | unsettle) (this | that | the) note",
+    "(reopen | open) {note} again",
+    "(reopen | unsettle | unresolve | untick) {note}",
+    "open {note} up again",
+    "{note} (is | has) [(still | not [been] | yet)] open [(again | still | after all)]",
+    "{note} (is | has) (not [been] | not yet [been]) <dealt_with> [(after all | yet)]",
+    "{note} (isn't | hasn't been) <dealt_with> [(after all | yet)]",
+    "(make | put | mark | set | have | turn) {note} [back] [(as | to)] (open | unsettled"
+    " | not <dealt_with> | still open) [again]",
     heard=1,
     example="reopen note one",
     group="revising",
-    when=_there_are,
+    when=_is_one,
 )
-def reopen(sitting: Sitting, number: int | None = None) -> Done | Refusal:
-    """Open a note again that was settled."""
-    note = _numbered(sitting, number)
-    if isinstance(note, Refusal):
-        return note
-    return _edited(sitting, note, f"note {note.number} is open again", settled=False)
+def reopen(sitting: Sitting, note: NoteNamed | None = None) -> Done | Refusal:
+    """Take a margin note up again that was settled."""
+    found = _called(sitting, note)
+    if isinstance(found, Refusal):
+        return found
+    return _edited(sitting, found, f"note {found.number} is open again", settled=False)
 
 
 @command(
-    "<remove> note [number] {number}",
-    "<discard> note [number] {number}",
-    "(<remove> | <discard>) (the {position} | this | that | the) [margin] note",
-    "(<remove> | <discard>) the [margin] note (on | about | at | beside) {target}",
+    "<remove> {note}",
+    "(<discard> | forget) {note}",
+    "(<remove> | <discard>) the [margin] (note | comment | remark) (on | about | at | beside | by)"
+    " {target}",
     Way("(<remove> | <discard>) it", when=_one_is_here),
-    # Elsewhere such ways need a name or a number to be told from a sentence: here is a note.
-    "(this | that | the) [margin] (note | comment) (can | may | should) go [now]",
-    "(throw | take | put) (this | that | the) [margin] (note | comment) (away | out | off)",
-    "[(i'm | i am | we're | we are)] (done | finished) with (this | that | the) [margin] (note |"
-    " comment)",
-    heard=0,
+    "{note} (can | may | should | must | has to) [(all | now)] (go | come (off | out))"
+    " [(now | away | too)]",
+    "(throw | take | put | cross | strike) {note} (away | out | off)",
+    "[(i'm | i am | we're | we are)] (done | finished) with {note}",
+    "(we | i) (do not | don't | no longer) (need | want) {note} [<any_more>]",
+    "{note} is (not | no longer) (needed | wanted) [<any_more>]",
+    "no (need for | more of) {note} [<any_more>]",
+    heard=1,
     example="remove note one",
     group="revising",
-    when=_there_are,
+    when=_is_one,
 )
 def remove(
-    sitting: Sitting,
-    number: int | None = None,
-    position: int | None = None,
-    target: Places | None = None,
+    sitting: Sitting, note: NoteNamed | None = None, target: Places | None = None
 ) -> Done | Refusal:
-    """Take a note out of the margin; the text stays."""
+    """Take a margin note away; the text stays."""
     if target is not None:
         r = target.first
         every = notes_of(sitting.document)
         on = [n for n in every if n.range.start <= r.end and r.start <= n.range.end]
         if not on:
             return Refusal("No note stands there.")
-        number = on[0].number
-    note = _numbered(sitting, number if number is not None else position)
-    if isinstance(note, Refusal):
-        return note
-    after = sitting.edited(removed(note)).about([note.range])
-    return Done(after, f"note {note.number} is gone: {quoted(note.text)}")
+        note = NoteNamed(on[0].number)
+    found = _called(sitting, note)
+    if isinstance(found, Refusal):
+        return found
+    after = sitting.edited(removed(found)).about([found.range])
+    return Done(after, f"note {found.number} is gone: {quoted(found.text)}")
 
 
 CATALOGUE.table("settled", {"(settled | resolved | finished | done)": True})
+CATALOGUE.table(
+    "the_settled",
+    {
+        "(<dealt_with> [(notes | comments | ones)] | [margin] (notes | comments | remarks | ones)"
+        " (that are | which are | i have | i've | we have | we've | that have been | that i have)"
+        " [already] <dealt_with>)": True
+    },
+    heard=False,
+)
 
 
 @command(
     "(<remove> | <discard>) [(all | all the | the | my | all my)] [{settled}] [margin]"
     " (notes | comments)",
-    "(<remove> | <discard>) every [{settled}] [margin] (note | comment)",
+    "(<remove> | <discard>) every [{settled}] [margin] (note | comment | remark)",
+    "(<remove> | <discard> | forget) [all | all the | the | my | all my | all of the]"
+    " {settled:the_settled}",
+    "(take | put | throw | clear) [all | all the | the | my | all my] {settled:the_settled}"
+    " (away | out | off)",
+    "(<remove> | <discard> | forget) [all] [(the | my)] [margin] remarks",
+    "(take | throw | clear) (every | each) [margin] (note | comment | remark) (away | out | off)",
     "no [more] [{settled}] margin (notes | comments)",
     "(clear | empty) the margin [of (notes | comments)]",
     "(clear | take | throw) [all] (the | my) [margin] (notes | comments) (away | out | off)",

@@ -6,15 +6,17 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
-from nimble_lantern.core.commands.naming import given_name, taken
+from nimble_lantern.core.commands.naming import called_whole, given_name, owned, taken
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.storing import as_blocks, within_line
 from nimble_lantern.core.document.edits import DropBlocks, Edit, Splice
 from nimble_lantern.core.document.model import Anchor, Block, Kind, Piece, Position, Range
+from nimble_lantern.core.document.units import block_range, in_block
 from nimble_lantern.core.effects import ExportPassages
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
+from nimble_lantern.core.lexicon.closed import DETERMINERS
 from nimble_lantern.core.reviewing.passages import (
     BLANK,
     Passage,
@@ -31,11 +33,17 @@ from nimble_lantern.core.reviewing.passages import (
     with_passage,
 )
 from nimble_lantern.core.state import Done, Option, Question, Sitting, View
-from nimble_lantern.core.targets.model import Places, That, of_the_page
+from nimble_lantern.core.targets.model import Places, That, Unit, Words, of_the_page
 from nimble_lantern.core.targets.names import look_up
-from nimble_lantern.core.targets.words import normal
+from nimble_lantern.core.targets.words import exact, normal
 
-CATALOGUE.names("passage", of=lambda sitting: [p.name for p in sitting.passages], partial=True)
+
+def _names(sitting: Sitting) -> list[str]:
+    return [p.name for p in sitting.passages]
+
+
+CATALOGUE.names("passage", of=_names, partial=True)
+owned("passage")
 CATALOGUE.names("blank", of=lambda sitting: _blank_names(sitting), partial=True)
 CATALOGUE.table("use", {"(insert | put in | use | paste | drop in | call up)": True})
 CATALOGUE.table(
@@ -111,7 +119,11 @@ def _put(sitting: Sitting, passage: Passage) -> Done:
     Way("<use_else> {passage} (here | in here)", when=_exists),
     "(<use> | <use_else>) [(my | the)] {passage} passage [here]",
     "passage {passage}",
-    Way("[(the | my)] {passage} (here | goes here | comes here)", when=_exists),
+    Way("[(the | my)] {passage} (here | goes here | comes here | in here)", when=_exists),
+    Way(
+        "(let me have | give me | i want | i need) (the | my) {passage} (here | there)",
+        when=_exists,
+    ),
     Way("(close | end | finish) with (the | my) {passage}", when=_exists),
     Way("[the] {passage} passage", when=_exists),
     Way("{passage}", when=_by_name_alone),
@@ -154,8 +166,26 @@ def _of_what_is_here(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _of_a_part(sitting: Sitting, parse: Parse) -> bool:
-    """ "Keep the last sentence as thanks", and not "keep that as proof"."""
-    return of_the_page(parse.args.get("target")) and _named_short(sitting, parse)
+    """ "Keep the last sentence as thanks", and not "keep that as proof"; words that are a whole
+    sentence or paragraph are a part of the page too."""
+    target = parse.args.get("target")
+    if isinstance(target, Words) and not target.called:
+        plain_name = parse.args.get("text", ("the",))[0] not in DETERMINERS
+        return plain_name and _is_whole(sitting, target) and _named_short(sitting, parse)
+    return of_the_page(target) and _named_short(sitting, parse)
+
+
+def _is_whole(sitting: Sitting, target: Words) -> bool:
+    document = sitting.document
+    return len(target.words) > 1 and any(
+        document.count_words(r) == document.count_words(whole)
+        for r in exact(document, target.words)
+        for whole in (
+            block_range(document, r.start.block),
+            *in_block(document, r.start.block, Unit.SENTENCE.value),
+        )
+        if whole.start <= r.start and r.end <= whole.end
+    )
 
 
 def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
@@ -187,7 +217,33 @@ def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
         "(i want to | i'll | i will | i may | i might) (use | need) {target} again [so | and]"
         " (call it | keep it as | save it as) {text:words}",
     ),
-    Way("(keep | save | store | remember) {target} (as | under) {text:words}", when=_of_a_part),
+    *each(
+        _of_a_part,
+        "(keep | save | store | remember) {target} (as | under) {text:words}",
+        "[<wish>] {target} (as | to be | <shall> be) [(a | the)] passage [(called | named)]"
+        " {text:words}",
+        "(i'll | i will | i shall) (need | want) {target} again [so] (keep | save | store) (it |"
+        " them)"
+        " as {text:words}",
+        "(hang on to | hold on to | put by | put aside | set aside | keep | save | store) {target}"
+        " (and | comma) (call | name) (it | them | that) {text:words}",
+        "{target} (<shall> be | is to be) (kept | saved | stored | remembered) (as | under)"
+        " {text:words}",
+        "(i want | i'd like | i would like | i shall want | i need) {target} (again | for later"
+        " | another time | for next time) [(and | comma | so)] (call | name) (it | them | that)"
+        " {text:words}",
+        "(i want to | i'd like to | i would like to | i'll | i will | let me) (reuse | re use | use"
+        " again | keep for later | use more often) {target} [(and | comma | so)] (call | name)"
+        " (it |"
+        " them | that) {text:words}",
+    ),
+    *each(
+        _named_of_selection,
+        "(keep | save | store | remember) (what is | what's | the words) selected (as | under)"
+        " {text:words}",
+        "(i want to | i'd like to | i would like to | i'll | i will) (use | need | reuse)"
+        " (this | that | it) [again] [(and | comma | so)] (call | name) it {text:words}",
+    ),
     "(make | save | keep | add) a passage (called | named) {text:words}",
     "(call | name) (this | that | the selection | {target}) [the] passage {text:words}",
     heard=1,
@@ -214,9 +270,25 @@ def keep(sitting: Sitting, text: tuple[str, ...], target: Places | None = None) 
     return Done(after, f"{said}: {quoted(new.text)}")
 
 
+def _exists_and_a_part(sitting: Sitting, parse: Parse) -> bool:
+    return _exists(sitting, parse) and of_the_page(parse.args.get("target"))
+
+
 @command(
     "(change | set) the passage {passage} to ({target} | the selection)",
     "(change | update) the passage {passage}",
+    "(change | set | update | replace) (the | my) {passage} passage (to | with | by) {target}",
+    *each(
+        _exists_and_a_part,
+        "[from now on] [(the | my)] {passage} [passage] <shall> be {target} [from now on]",
+        "[from now on] (make | let) [(the | my)] {passage} [passage] [be] {target} [(instead | from"
+        " now on)]",
+        "(keep | save | store | use | take) {target} as [(the | my)] {passage} (instead | from now"
+        " on)",
+        "(keep | save | store | use | take) {target} for [(the | my)] {passage} [(instead | from"
+        " now"
+        " on)]",
+    ),
     heard=0,
     example="change the passage sign off to the last paragraph",
     group="writing",
@@ -231,6 +303,27 @@ def change(sitting: Sitting, passage: str, target: Places | None = None) -> Done
     "make {target} a blank",
     "(turn | change) {target} into a blank [(called | named | for | for the)] {text:words}",
     "(put | insert | leave | make) a blank [here] (called | named | for | for the) {text:words}",
+    "(make | turn | change) {target} [into] a (gap | field | blank) [(called | named | for | for"
+    " the"
+    " | and call it)] {text:words}",
+    "{target} (<shall> be | is) a (blank | gap | field) (called | named | for the | for)"
+    " {text:words}",
+    "(leave | make | put) a (blank | gap | field) (where it says | for | instead of | in the place"
+    " of | at) {target} (called | named | and call it) {text:words}",
+    "(where it says | instead of | in the place of | for) {target} (leave | make | put | i want) a"
+    " (blank | gap | field) (called | named | and call it) {text:words}",
+    "(put | insert | leave | make | add) a (gap | field) [here] (called | named) {text:words}",
+    "blank out {target} (and call it | as) {text:words}",
+    "(let | have) {target} be a (blank | gap | field) (called | named | for the) {text:words}",
+    "(replace | change | swap) {target} (with | by | for | to) a (blank | gap | field) (called |"
+    " named"
+    " | for [the]) {text:words}",
+    "(take | cut) {target} out and (leave | put | make) a (blank | gap | field) (called | named)"
+    " {text:words}",
+    "where {target} (stands | is) (i want | put | leave | make) a (blank | gap | field) (called |"
+    " named) {text:words}",
+    "[a] (blank | gap | field) (instead of | in place of | in the place of | for | where it says)"
+    " {target} (called | named) {text:words}",
     heard=0,
     example="make monday a blank called day",
     group="writing",
@@ -254,6 +347,23 @@ def make_blank(
     "make {target} a (pick | choice) (of | from | between) {options:words}",
     "make {target} a (pick | choice) (called | named) {text:words} (of | from | between)"
     " {options:words}",
+    "(make | turn | change) {target} [into] a (pick | choice | choose) (of | from | between |"
+    " among) {options:words}",
+    "{target} (<shall> be | is) a (pick | choice) (of | from | between | among) {options:words}",
+    "(let me | i want to | i'd like to | i will) (choose | pick) (between | from | among | one of)"
+    " {options:words} (for | instead of | in the place of | where it says) {target}",
+    "(instead of | where it says | in the place of | for) {target} (let me | i want to) (choose |"
+    " pick) (between | from | among) {options:words}",
+    "[(have | put | i want | make | give me)] a (choice | pick) (of | from | between)"
+    " {options:words} (for | instead of | in place of | in the place of) {target}",
+    "[i want to be able to] (choose | pick) [(between | from | among)] {options:words} for"
+    " {target}",
+    "(instead of | in place of | in the place of) {target} a (choice | pick) (of | from | between)"
+    " {options:words}",
+    "a (choice | pick) (of | from | between) {options:words} (for | instead of | where it says)"
+    " {target}",
+    "(offer | give) me (a choice of | a choice between | a pick of) {options:words} (for | instead"
+    " of | where it says) {target}",
     heard=0,
     example="make monday a pick of monday tuesday or friday",
     group="writing",
@@ -369,6 +479,18 @@ def _last_filled(sitting: Sitting) -> Position:
     return sitting.that[0].start if sitting.that else Position(0, 0)
 
 
+def _is_a_blank(sitting: Sitting, parse: Parse) -> bool:
+    """Whether an open blank has just this name: "the day is tuesday"."""
+    asked = parse.args.get("blank")
+    named = asked is not None and look_up(asked.words, _blank_names(sitting)) is not None
+    text = tuple(parse.args.get("text", ()))
+    return named and len(text) <= _MOST_WORDS_OF_A_BLANK and text[:1] not in (("of",), ("that",))
+
+
+_MOST_WORDS_OF_A_BLANK = 6
+"""Of what it is said to be: "the day is tuesday the third of june"."""
+
+
 @command(
     "(fill [in] | go to | select | do) [the] [blank] {blank} [(blank | gap)]",
     "[the] blank {blank}",
@@ -376,6 +498,18 @@ def _last_filled(sitting: Sitting) -> Position:
     "(fill [in] | complete) [the] [blank] {blank} [blank] (with | as) {text:words}",
     "(put | write | say | enter) {text:words} (in | into) [the] [blank] {blank} [blank]",
     "(fill | fill it | fill this | fill that | fill the blank) [in] with {text:words}",
+    *each(
+        _is_a_blank,
+        "[the] {blank} (was | shall be | must be | has to be) {text:words}",
+        "[(it's | it is)] {text:name_given} [goes in] (for | as) the {blank}",
+        "for [the] {blank} (i want | we want | it's | it is | we need) {text:words}",
+        "[(the | for the)] {blank} (is | <shall> be | will be | becomes | comes out as)"
+        " {text:words}",
+        "(put | write | say | enter | use | take) {text:words} (for | in for | in as | as) [the]"
+        " {blank}",
+        "for [the] {blank} (put | write | say | use | take | fill in | enter) {text:words}",
+        "make [the] {blank} {text:name_given}",
+    ),
     heard=1,
     example="fill in day with tuesday",
     group="writing",
@@ -403,7 +537,12 @@ def fill(
     "leave [the] [blank] {blank} [blank] out",
     "(leave out | omit) [the] [blank] {blank} [blank]",
     "(do not | don't) (want | need) (it | this | that) [one]",
-    Way("(nothing | empty | without [it])", when=_is_at_blank),
+    Way(
+        "(nothing | empty | without [it] | nothing (there | here | for (this | that) [one]) | none"
+        " | leave (it | that [one] | this [one] | the blank) (empty | off) | not needed | no"
+        " (need | thank you))",
+        when=_is_at_blank,
+    ),
     heard=1,
     example="leave it out",
     group="writing",
@@ -487,6 +626,10 @@ def want(sitting: Sitting, wanted: bool | None = None, sure: bool | None = None)
 
 @command(
     *frames.listed("[stored] passages"),
+    "(what | which) (passages | texts | bits of text | pieces [of text]) (have i | did i | do i"
+    " have) [(stored | kept | saved | got | store | keep | save)]",
+    "(list | show [me] | tell me | read [me]) (everything | all | what) [that] (i've | i have)"
+    " (stored | kept | saved)",
     "(show | list | read) [me] (the | my) (texts | bits | pieces | words) [that] i [have] (stored"
     " | kept | saved)",
     "open [my | the] passages",
@@ -509,7 +652,17 @@ def _are(sitting: Sitting) -> str:
     "(show | preview | read | look at) [me] [(the | my)] (passage {passage} | {passage} passage)",
     "what does [the] [passage] {passage} say",
     "what is in [the] passage {passage}",
-    Way("what is in [(the | my)] {passage}", when=_exists),
+    Way("(what is | what's) in [(the | my)] {passage}", when=_exists),
+    Way(
+        "(let me (see | hear) | show me | read [me] | tell me | preview | how does) [(the | my)]"
+        " {passage} [passage] [(go | read | sound)]",
+        when=_exists,
+    ),
+    Way(
+        "what (have i got | did i (put | write | keep | store)) (in | as | for) [(the | my)]"
+        " {passage} [passage]",
+        when=_exists,
+    ),
     heard=1,
     example="show the passage sign off",
     group="writing",
@@ -522,10 +675,8 @@ def preview(sitting: Sitting, passage: str) -> Done:
 
 @command(
     "(<remove> | <discard> | forget) [the] passage [called] {passage}",
-    "(<remove> | forget) {passage} from [(the | my)] passages",
-    "(<remove> | <discard> | forget) (the | my) {passage} passage",
-    "(we | i) (do not | don't) (need | want) (the | my) (passage {passage} | {passage} passage)"
-    " [<any_more>]",
+    *frames.unnamed("passage", "passage"),
+    *each(called_whole("passage", _names), *frames.unnamed_alone("passage")),
     heard=1,
     example="remove the passage sign off",
     group="writing",
@@ -538,6 +689,7 @@ def remove(sitting: Sitting, passage: str) -> Done:
 
 @command(
     "(rename | call) the passage {passage} [(to | as)] {text:words}",
+    *frames.renamed("passage", "passage"),
     heard=1,
     example="rename the passage sign off to farewell",
     group="writing",
@@ -569,15 +721,32 @@ def export(sitting: Sitting) -> Done | Refusal:
 CATALOGUE.table(
     "moment",
     {
-        "(today's date | the date [of today] | today as a date)": "date",
+        "(today's date | the date [(of today | today)] | today as a date)": "date",
         "the time [now]": "time",
         "(the document's name | the name of (the | this) document | the title)": "title",
     },
 )
 
 
+CATALOGUE.table(
+    "moment_of_day",
+    {
+        "(today's date | the date [(of today | today)])": "date",
+        "(the time [now] | the time of day | what time it is [now])": "time",
+    },
+    heard=False,
+)
+CATALOGUE.table("moment", {"what (time it is | the time is) [now]": "time"}, heard=False)
+
+
 @command(
     "(insert | put in | write | add | type | fill in) {moment} [here]",
+    "(put | set | pop | place | stick | enter | give me) {moment} (in | here | in here | at this"
+    " (place | spot) | there)",
+    "(<wish> | let me have) {moment:moment_of_day} (here | in here | written here | put in)",
+    "{moment:moment_of_day} (here | goes here | comes here | in here)",
+    "(what's | what is) {moment:moment_of_day} [(and)] (write | put) it (in | here | in here |"
+    " down)",
     heard=1,
     example="insert today's date",
     group="writing",

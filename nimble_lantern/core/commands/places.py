@@ -6,12 +6,12 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
-from nimble_lantern.core.commands.naming import given_name, short, taken
+from nimble_lantern.core.commands.naming import called_whole, given_name, owned, short, taken
 from nimble_lantern.core.commands.wording import label_at, many, quoted
 from nimble_lantern.core.document.edits import pin, unpin
 from nimble_lantern.core.document.model import Anchor, Document, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.targets.names import look_up
@@ -37,17 +37,23 @@ def _named(sitting: Sitting, name: str) -> Standing:
 
 
 CATALOGUE.names("place", of=_names)
+owned("place")
+_NOUN = "(place | marker | bookmark | spot)"
 
 
 @command(
     "(call | name | label) this (place | spot | point | bit | position) [as] {text:words}",
     "mark this (place | spot | point | bit | position) [as] {text:words}",
     "this (place | spot | point) is (called | named) {text:words}",
+    *frames.called("(place | spot | marker | bookmark)"),
     "(give | let) this (place | spot) [have] the name {text:words}",
-    "(remember | keep | mark | save) (this | the) (place | spot | point | position)"
-    " (as | and call it) {text:words}",
-    "(make | set | put | drop | leave) a (place | marker | bookmark | mark) [here]"
-    " (called | named | with the name) {text:words}",
+    "(remember | keep | mark | save | note | store) ((this | the) (place | spot | point | position)"
+    " | where (i am | we are) [now] | here) (as | under [the name] | and call it | by the name"
+    " [of])"
+    " {text:words}",
+    "(<wish> | make | set | put | drop | leave | add | stick | pin) a (place | marker | bookmark |"
+    " mark | place mark) [(here | in here)] (called | named | with the name | and call it)"
+    " {text:words}",
     "(call | name) [the place (at | of | where)] {target} the place {text:words}",
     "(call | name | mark) {target} as [the] place {text:words}",
     "bookmark (this | here) [as] {text:words}",
@@ -87,9 +93,16 @@ def _is_a_place(sitting: Sitting, parse: Parse) -> bool:
     Way("<go> [back] [to] [the] {place}", when=_is_a_place),
     "<go> [back] [to] the place [called | named | i called | marked] {place}",
     "(show | find) [me] the place [called] {place}",
+    f"(<go> [back] [to] | [back] to | show [me] | find [me] | where is) [the] {{place}} {_NOUN}",
+    f"[<go>] [back] to the {_NOUN} [(called | named | i called | marked)] {{place}}",
     Way("back to [the] {place}", when=_is_a_place),
-    Way("where is [the] {place}", when=_is_a_place),
-    "(write on | go on | continue) at [the place] {place}",
+    Way("(where is | where's) [the] {place}", when=_is_a_place),
+    Way(
+        "<go> [back] [to] where (i (said | put | marked | called it) | it is (called | marked)"
+        " | i have [got]) [the] {place}",
+        when=_is_a_place,
+    ),
+    "(write on | go on | continue | carry on) at [the place] {place}",
     heard=1,
     example="go to the place budget",
     group="moving",
@@ -104,7 +117,8 @@ def go_to(sitting: Sitting, place: str) -> Done:
 @command(
     "(forget | remove | delete | unname | drop) the (place | marker | bookmark) [called] {place}",
     "(forget | remove | unname) [the place] {place} as a place",
-    "(<remove> | <discard> | forget | take) [the] {place} (place | marker | bookmark) [away]",
+    *frames.unnamed("place", _NOUN),
+    *each(called_whole("place", _names), *frames.unnamed_alone("place")),
     heard=1,
     example="forget the place budget",
     group="moving",
@@ -117,7 +131,7 @@ def forget(sitting: Sitting, place: str) -> Done:
 
 @command(
     "(rename | call) the place {place} [(to | as)] {text:words}",
-    "call the place [called] {place} {text:words} (instead | now)",
+    *frames.renamed("place", _NOUN),
     heard=1,
     example="rename the place budget to costs",
     group="moving",
@@ -139,7 +153,11 @@ def _there_are(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
-    *frames.listed("[named] places"),
+    *frames.listed("[(named | marked)] (places | markers | bookmarks)"),
+    "where (have i (put | set | left | dropped | made) | did i (put | set | leave | drop | make))"
+    " [(the | my | any)] (places | markers | bookmarks | marks)",
+    "(what | which) (places | spots | bits) (have i | did i) (marked | mark | named | name | called"
+    " | call)",
     Way("where can i go [to]", when=_there_are),
     "number the places",
     heard=1,

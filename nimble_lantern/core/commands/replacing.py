@@ -90,6 +90,8 @@ def _from_what(words: tuple[str, ...]) -> bool:
         instead.words_there,
         "it (should | ought to) (say | read) {text:words} ([and] not | rather than | instead of)"
         " {target}",
+        "it <shall> (say | read | be) {text:words} where it (says | reads | has) {target}",
+        "where it (says | reads | has) {target} it <shall> (say | read | be) {text}",
         "{target} <shall> be changed to {text}",
         "{target} be changed to {text}",
         "where it (says | has | reads) {target} (put | write | say | make it | it (should | ought"
@@ -150,6 +152,8 @@ def _from_what(words: tuple[str, ...]) -> bool:
         "(i would | i'd) (prefer | sooner have) {text:words} (to | than) {target}",
         "(bump | raise | lower | up | bring | put) {target} [(up | down)] to {text}",
         "(i would | i'd) rather (say | put | write) {text:words} than {target}",
+        "(it ought to be | it has to be) {text:words} [and] not {target}",
+        "(his | her | the | their | my | your | its) name is {text:words} [and] not {target}",
         "(it | that) (was not | wasn't | isn't | is not) {target} (it | that) (was | is | should"
         " have been) {text}",
         "{target} becomes {text}",
@@ -185,7 +189,7 @@ def _from_what(words: tuple[str, ...]) -> bool:
     *each(
         instead.said_to_be_wrong,
         "{target} is (wrong | not right) i (meant | said | want | wanted) {text}",
-        "{target} is (wrong | not right) it (should (be | say | read) | is | must be) {text}",
+        "{target} is (wrong | not right) it (<shall> (be | say | read) | is | was) {text}",
         "{target} is (wrong | not right) (make it | put | change it to) {text}",
     ),
     *each(
@@ -193,8 +197,12 @@ def _from_what(words: tuple[str, ...]) -> bool:
         "<change> {target} [in] {text}",
         "for {target} (put | write | say) {text}",
         "(put | write | say) {text:words} for {target}",
-        "{text:words} (instead of | in place of | rather than) {target}",
     ),
+    Way(
+        "{text:words} (instead of | in place of | rather than) {target}",
+        when=instead.of_a_kind_or_names,
+    ),
+    Way("{text:words} for {target}", when=instead.day_for_day),
     *each(
         instead.by_letters,
         "spell {target} [as] {text}",

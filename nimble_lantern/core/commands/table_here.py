@@ -2,13 +2,16 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from functools import wraps
 from typing import Concatenate, NamedTuple, ParamSpec
 
+from nimble_lantern.core.commands.wording import many
+from nimble_lantern.core.composing.tabling import has_header, rebuilt, rows_of, shares_of
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
 from nimble_lantern.core.document.model import Block, Position, Range
 from nimble_lantern.core.document.tables import Table, table_at, tables
+from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.state import Done, Sitting
@@ -125,6 +128,45 @@ def headed_by(sitting: Sitting, words: tuple[str, ...], unit: Unit = Unit.COLUMN
     return Part(table, unit, [number])
 
 
+def reordered(sitting: Sitting, part: Part, order: list[int]) -> Done | Refusal:
+    """The rows or columns of a part's table in another order."""
+    table, rows = part.table, rows_of(sitting.document.blocks, part.table)
+    if order == sorted(order):
+        return Refusal("It stands there already.")
+    if part.unit is Unit.ROW:
+        after = rebuilt(sitting, table, [rows[n] for n in order])
+    else:
+        parts = shares_of(rows[0])
+        after = rebuilt(
+            sitting, table, [[row[n] for n in order] for row in rows],
+            shares=[parts[n] for n in order],
+        )  # fmt: skip
+    return Done(after.about(()), f"{many(len(part.numbers), part.unit.value)} moved")
+
+
+def cell_beside(sitting: Sitting, one: Range, other: Range, before: bool) -> Done | Refusal | None:
+    """Whole cells that are moved beside each other are rows, or columns by their headings; None
+    if they are no such cells."""
+    blocks = sitting.document.blocks
+    cells = [blocks[r.start.block].cell for r in (one, other)]
+    whole = all(r == block_range(sitting.document, r.start.block) for r in (one, other))
+    table = table_at(blocks, one.start.block)
+    if None in cells or not whole or table is None:
+        return None
+    a, b = (cell for cell in cells if cell is not None)
+    if table != table_at(blocks, other.start.block):
+        return None
+    if a.row == b.row == 0:
+        unit, count, n, m = Unit.COLUMN, table.columns, a.column, b.column
+    elif a.column == b.column:
+        unit, count, n, m = Unit.ROW, table.rows, a.row, b.row
+    else:
+        return None
+    order = [k for k in range(count) if k != n]
+    order.insert(order.index(m) + (not before) if m in order else n, n)
+    return reordered(sitting, Part(table, unit, [n]), order)
+
+
 def two_headings(sitting: Sitting, one: object, other: object) -> bool:
     """Whether two wordings are headings of this table, and the second stands nowhere else.
 
@@ -144,8 +186,12 @@ def two_headings(sitting: Sitting, one: object, other: object) -> bool:
 
 
 def heads_a_row(sitting: Sitting, parse: Parse) -> bool:
+    return heads_row(sitting, parse.args.get("words", ()))
+
+
+def heads_row(sitting: Sitting, words: tuple[str, ...]) -> bool:
+    """Whether a row of this table is called so."""
     table = here(sitting)
-    words = parse.args.get("words", ())
     return not isinstance(table, Refusal) and row_named(sitting, table, words) is not None
 
 
@@ -194,6 +240,36 @@ def fits_the_cell(sitting: Sitting, parse: Parse) -> bool:
 def _bare_number(words: tuple[str, ...]) -> bool:
     found = cardinal(words, 0)
     return found is not None and found[1] == len(words)
+
+
+def part_out(sitting: Sitting, target: Part) -> Done:
+    """Take rows or columns out of a table, with what they say."""
+    table, unit, numbers = target.table, target.unit, target.numbers
+    rows = rows_of(sitting.document.blocks, table)
+    gone = set(numbers)
+    size = table.rows if unit is Unit.ROW else table.columns
+    if len(gone) == size:
+        return whole_out(sitting, table)
+    if unit is Unit.ROW:
+        kept = [row for r, row in enumerate(rows) if r not in gone]
+        after = rebuilt(sitting, table, kept, header=has_header(rows) and 0 not in gone)
+    else:
+        kept = [[block for c, block in enumerate(row) if c not in gone] for row in rows]
+        parts = [s for c, s in enumerate(shares_of(rows[0])) if c not in gone]
+        after = rebuilt(sitting, table, kept, shares=parts)
+    what = many(len(gone), unit.value)
+    return Done(after.about(()), f"{what} taken out")
+
+
+def rows_covered(sitting: Sitting, ranges: Sequence[Range]) -> Part | None:
+    """The rows of a table that are covered from end to end by some ranges, and nothing else."""
+    document = sitting.document
+    table = table_at(document.blocks, ranges[0].start.block) if ranges else None
+    if table is None:
+        return None
+    rows = {table.row(document.blocks, n): n for n in range(table.rows)}
+    numbers = [rows[r] for r in ranges if r in rows]
+    return Part(table, Unit.ROW, numbers) if len(numbers) == len(ranges) else None
 
 
 def whole_out(sitting: Sitting, table: Table) -> Done:

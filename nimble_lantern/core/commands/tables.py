@@ -40,10 +40,13 @@ from nimble_lantern.core.document.model import (
     Range,
 )
 from nimble_lantern.core.document.tables import Table, next_table, outside, tables
+from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
+from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import CellNamed, Places, Unit, Units
+from nimble_lantern.core.targets.words import exact
 
 CATALOGUE.table(
     "make_table",
@@ -63,6 +66,9 @@ CATALOGUE.table("more", {"(a | another | one more | a new | a further | an extra
     "<make_table> table [<placed_here>] (with | of) {rows:number} (rows | row) [and | by]"
     " {columns:number} (columns | column)",
     "[<make_table>] {rows:number} by {columns:number} table",
+    "(a | an | one) [(small | little | new | empty)] table [of] {rows:number} by {columns:number}",
+    "[<make_table>] [a] (small | little | new | empty) table [of] {rows:number} by"
+    " {columns:number}",
     "<make_table> table [of] {rows:number} by {columns:number}",
     "[<make_table>] table [<placed_here>] (with | of) {columns:number} columns",
     "<make_table> table {columns:number} columns wide"
@@ -212,6 +218,14 @@ def next_row(sitting: Sitting, table: Table) -> Done | Refusal:
 
 
 CATALOGUE.table("ways", {"(down | below)": 1, "(up | above)": -1})
+CATALOGUE.table(
+    "ways",
+    {
+        "(underneath | down one | one down | down (a | one) (cell | row) | one below)": 1,
+        "(up one | one up | up (a | one) (cell | row) | one above)": -1,
+    },
+    heard=False,
+)
 
 
 @command(
@@ -277,6 +291,7 @@ def _in_this_row(a: int) -> CellNamed:
         "let me (fill in | write in | be in | go to | do) [the cell in] {named_cell}", when=there_is
     ),
     Way("[(in | into | to)] {crossed}", when=in_table),
+    Way("(put | place | take | get) me (in | into | at | on | to) {crossed}", when=there_is),
     Way("[(in | into | to | at | <go> [to | in | into])] {crossed:cell_named}", when=there_is),
     Way("<go> [to] where {crossed:row_named} (is | stands | comes)", when=there_is),
     heard=1,
@@ -329,7 +344,14 @@ def under(sitting: Sitting, table: Table, words: tuple[str, ...]) -> Done | Refu
     "<stop> [(the | this)] table",
     "end of [the] table",
     "(out of | leave | below | after | behind) the table",
-    "(go on | carry on | continue | write | go) (below | under | after | behind) [the] [table]",
+    "(go on | carry on | continue | write | go) [(writing | dictating)] (below | under | after"
+    " | behind | beneath | underneath) [the] [table]",
+    "(take | get | let) me out of (the | this) table",
+    "(i'm | i am | we're | we are | that's) (done | finished | through) with (the | this) table",
+    "(that's | that is) (the table done | all for the table | it for the table | the end of the"
+    " table)",
+    "(the | this) table is (done | finished | complete | full)",
+    "(back | on) to (ordinary | normal | plain) (text | writing)",
     Way("(that is | that's) the table [done]", when=in_table),
     heard=1,
     example="end table",
@@ -384,6 +406,13 @@ def _of_blocks(sitting: Sitting, parse: Parse) -> bool:
     "(make | turn | change | convert | put) {target} (into | in | to) a table",
     "(make | build) a table (of | from | out of) {target}",
     "make {target} a table",
+    "(<wish> | have | show | set out | lay out | set | put | write | arrange) {target} [out] (as"
+    " | in"
+    " [the form of]) a table",
+    "(<wish> | build | create) a table (of | from | out of) {target}",
+    "{target} (<shall> be | as | into | in) a table",
+    "(make | turn | change) {target} to a table",
+    "a table (of | from | out of) {target}",
     heard=0,
     example="turn the list into a table",
     group="format",
@@ -488,6 +517,56 @@ def _a_row_and_a_column(sitting: Sitting, parse: Parse) -> bool:
     return not isinstance(table, Refusal) and None not in _crossing(sitting, table, row, column)
 
 
+def _a_row_and_its_column(sitting: Sitting, parse: Parse) -> bool:
+    """ "Set lamp oil due to friday"; "nell's kitchen" is a cell by its owner."""
+    owned = parse.args.get("row", ("",))[-1].endswith("'s")
+    return not owned and _a_row_and_a_column(sitting, parse)
+
+
+def _without_alike(
+    text: tuple[str, ...], old: tuple[str, ...]
+) -> tuple[tuple[str, ...], tuple[str, ...]]:
+    """ "On thursday not on tuesday" is of the days."""
+    alike = text[:1] == old[:1] and text[:1] and text[0] in PREPOSITIONS and len(old) > 1
+    return (text[1:], old[1:]) if alike else (text, old)
+
+
+def _says_the_old(sitting: Sitting, parse: Parse) -> bool:
+    """ "Tom has eight tickets not seven", where Tom's cell under "Tickets" says so."""
+    table = here(sitting)
+    if isinstance(table, Refusal):
+        return False
+    row, column = (parse.args.get(slot, ()) for slot in ("row", "column"))
+    _, old = _without_alike(parse.args.get("text", ()), parse.args.get("old", ()))
+    r, c = _crossing(sitting, table, row, column)
+    if r is None or c is None:
+        return False
+    b = table.cell(r, c)
+    whole = block_range(sitting.document, b)
+    return any(found == whole for found in exact(sitting.document, old))
+
+
+def _old_in_row(
+    sitting: Sitting, table: Table, row: tuple[str, ...], old: tuple[str, ...]
+) -> int | None:
+    """The column in which this row says those words and nothing else, if there is but one."""
+    r = row_named(sitting, table, row)
+    if r is None:
+        return None
+    said = exact(sitting.document, old)
+    wholes = (block_range(sitting.document, table.cell(r, c)) for c in range(table.columns))
+    found = [c for c, whole in enumerate(wholes) if whole in said]
+    return found[0] if len(found) == 1 else None
+
+
+def _row_says_the_old(sitting: Sitting, parse: Parse) -> bool:
+    """ "Rope has twelve not fourteen", where one cell of its row says fourteen."""
+    table = here(sitting)
+    row = parse.args.get("row", ())
+    _, old = _without_alike(parse.args.get("text", ()), parse.args.get("old", ()))
+    return not isinstance(table, Refusal) and _old_in_row(sitting, table, row, old) is not None
+
+
 def _of_words(sitting: Sitting, parse: Parse) -> bool:
     """ "Put me in row two" is said of the writing place."""
     text = tuple(parse.args.get("text", ()))
@@ -511,7 +590,8 @@ def _crossing(
         when=_of_words,
     ),
     Way("(in | at) {crossed} (put | write | enter | say) {text}", when=_of_words_in_a_table),
-    Way("(put | write | enter) {text:words} (in | into | at) {crossed}", when=_of_words_in_a_table),
+    Way("(put | write | enter) {text:words} (in | into | at | for) {crossed}",
+        when=_of_words_in_a_table),
     Way("row {rows:number} column {columns:number} (is | says | should say) {text:words}",
         when=in_table),
     *each(_a_row_and_a_column,
@@ -519,10 +599,24 @@ def _crossing(
             " | for | on | at) [the] {column:words} [column]",
             "(in | for | under | at) [the] {column:words} [column] (put | write | enter | have)"
             " {text:words} (in | for | on | at) {row:words}",
+            "[the] {row:words} <shall> (have | get | be given) {text:words} [(in | under | for)]"
+            " [the]"
+            " {column:words} [column]",
             "(put | write | enter) {text:words} (under | in) [the] {column:words} [column] (in"
             " | for | on | at) {row:words}",
             "(set | make | change) [the] {column:words} (for | of) {row:words} (to | as | be)"
             " {text:words}",
+    ),
+    Way("(set | make | change) [the] {row:words} {column:words} (to | as | be) {text:words}",
+        when=_a_row_and_its_column),
+    Way("[the] {row:words} (has | have | is | are | gets | takes | needs | pays | costs | cost)"
+        " {text:words} not {old:words}", when=_row_says_the_old),
+    *each(_says_the_old,
+            "[the] {row:words} [(has | have | is | are | gets | takes | needs | pays)]"
+            " {column:words} {text:words} not {old:words}",
+            "[the] {row:words} (has | have | is | are | gets | takes | needs | pays) {text:words}"
+            " {column:words} not {old:words}",
+            "[the] {column:words} (for | of) {row:words} (is | are) {text:words} not {old:words}",
     ),
     heard=1,
     example="put noon in row two column three",
@@ -539,11 +633,14 @@ def put(
     crossed: Places | None = None,
     row: tuple[str, ...] = (),
     column: tuple[str, ...] = (),
+    old: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Write words into a cell, in the place of what it says."""
-    if row and column:
-        found = _crossing(sitting, table, row, column)
-        rows, columns = (-1 if n is None else n + 1 for n in found)
+    if row and (column or old):
+        text, old = _without_alike(text, old)
+        r, c = _crossing(sitting, table, row, column)
+        places = r, c if column else _old_in_row(sitting, table, row, old)
+        rows, columns = (-1 if n is None else n + 1 for n in places)
     if crossed is not None:
         cell = sitting.document.blocks[crossed.first.start.block].cell
         assert cell is not None
@@ -552,8 +649,8 @@ def put(
         return Refusal("There is no such cell.")
     b = table.cell(rows - 1, columns - 1)
     size = len(sitting.document.blocks[b].text)
-    r = Range(Position(b, 0), Position(b, size))
-    there = replace(sitting, selection=r if size else None, fresh=bool(size), caret=r.start)
+    said = Range(Position(b, 0), Position(b, size))
+    there = replace(sitting, selection=said if size else None, fresh=bool(size), caret=said.start)
     wrote = compose(there, text)
     after = replace(wrote.sitting, caret=sitting.caret if sitting.caret.block != b else
                     wrote.range.end)  # fmt: skip

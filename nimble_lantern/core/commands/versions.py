@@ -8,14 +8,21 @@ from datetime import datetime, time
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.history import version_after
-from nimble_lantern.core.commands.naming import day_meant, given_name, short, taken
+from nimble_lantern.core.commands.naming import (
+    called_whole,
+    day_meant,
+    given_name,
+    owned,
+    short,
+    taken,
+)
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.document import history
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit, Splice
 from nimble_lantern.core.document.history import Version
 from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
 from nimble_lantern.core.reviewing.comparing import (
     Change,
     Compared,
@@ -25,7 +32,8 @@ from nimble_lantern.core.reviewing.comparing import (
     taken_back,
 )
 from nimble_lantern.core.state import EXPORTED, Done, Milestone, Sitting, View
-from nimble_lantern.core.targets.model import Target, Unit, Units
+from nimble_lantern.core.targets.model import Places, Target, That, Unit, Units
+from nimble_lantern.core.targets.names import look_up
 from nimble_lantern.core.targets.resolve import resolve
 
 MOST = 200
@@ -40,6 +48,7 @@ def _milestone(sitting: Sitting, name: str) -> Milestone:
 
 
 CATALOGUE.names("version", of=_names)
+owned("version")
 
 
 def document_of(sitting: Sitting, version: Version | None) -> Document:
@@ -90,11 +99,18 @@ _CALLED = frozenset("version draft state place spot passage document letter as".
     " {text:words}",
     "(save | keep | store | remember | mark) how (it | this | everything) (is | stands | looks)"
     " [now] (as | and call it) {text:words}",
+    *frames.called("version"),
     "(call | name | label) the (present | current) (version | draft | state) {text:words}",
     "(call | name | label | mark | save | keep | store | remember) this as [the] version [called]"
     " {text:words}",
     "(save | keep | remember) (this | it | everything | the document | the letter | how it is now)"
     " as [the] version [called] {text:words}",
+    "(remember | keep | save | store | hold) (it | this | everything | the (letter | text |"
+    " document)) (like this | like that | as it is [now] | as it stands [now] | the way it is [now]"
+    " | as it is at the moment) (as | under [the name] | and call it) [the] {text:words}",
+    "(keep | save | store | hold on to) (it | this | the (letter | text | document)) (under [the"
+    " name] | by the name [of]) {text:words}",
+    "[this is] (my | our | the) {text:draft_name} (keep | save | remember | store) it",
     heard=1,
     example="call this version first draft",
     group="repair",
@@ -130,6 +146,8 @@ def show(sitting: Sitting) -> Done | Refusal:
     "(forget | remove | delete | unname) the (version | draft) [called] {version}",
     "(forget | unname) [the] version {version}",
     "<discard> the (version | draft) [called] {version}",
+    *frames.unnamed("version", "(version | draft | state | copy)"),
+    *each(called_whole("version", _names), *frames.unnamed_alone("version")),
     heard=1,
     example="forget the version first draft",
     group="repair",
@@ -142,6 +160,7 @@ def forget(sitting: Sitting, version: str) -> Done:
 
 @command(
     "(rename | call) the (version | draft) {version} [(to | as)] {text:words}",
+    *frames.renamed("version", "(version | draft)"),
     heard=1,
     example="rename the version first draft to spring letter",
     group="repair",
@@ -198,6 +217,16 @@ CATALOGUE.table(
     "<what_changed> (since | from | to | against | with | compared (to | with)) [the] [version]"
     " {version} [version]",
     "(put | show) (this | it) (beside | next to | against) [the] [version] {version}",
+    "(how does | how is | in what way does | where does | where is) (this | it) (differ | different"
+    " | changed) (from | to) [the] [version] {version}",
+    "(how | where | what) (has | did) (it | this | i) (changed | change) (since | from) [the]"
+    " [version] {version}",
+    "(look at | see | compare) [(the | my)] (changes | differences) (from | since | to | against)"
+    " [the] [version] {version}",
+    "(tell | show) me (how | where | what) (this | it) [(is | has)] (differs | different | changed)"
+    " (from | since) [the] [version] {version}",
+    "(anything | is anything | has anything) (new | different | changed) (since | from) [the]"
+    " [version] {version}",
     heard=2,
     example="compare with first draft",
     group="repair",
@@ -306,9 +335,16 @@ def said_of(change: Change) -> str:
 @command(
     "[<go>] [to] [the] {step} (change | difference)",
     "(show | read) [me] the {step} (change | difference)",
-    "[<go>] [to] [the] {position} (change | difference)",
+    "[(<go> | show [me] | read [me] | let me (see | hear))] [to] [the] {position} (change |"
+    " difference)",
     "[<go>] [to] [the] change [number] {number}",
-    Way("(next | the next one | on | and the next)", when=_compares),
+    Way(
+        "(next | [and] the (next | following) one | on | and the next [one] | [and] the one after"
+        " [(that | this)] | what else [(is there | [(is | has)] [been] changed | is different | did"
+        " i change | have i changed)] | go on | [and] then | [and] what next)",
+        when=_compares,
+    ),
+    Way("[and] <go> on to the {step} (one | change | difference)", when=_compares),
     heard=1,
     example="next change",
     group="repair",
@@ -336,11 +372,25 @@ def walk(
     return _at(sitting, looked, index)
 
 
+CATALOGUE.table("as_it_was", {"([to] (how | what | the way | as) it was [before])": True})
+
+
 @command(
-    "(take | put | turn | change) (this | that | the | it) [one] [change] back [(again | to (how |"
-    " what) it was | (as | how) it was [before])]",
-    "(take back | undo | revert | reverse | reject | refuse) (this | that | the) (one | change)",
-    "(take back | undo | revert) [the] change [number] {number}",
+    "(take | put | turn | change | set) (this | that | the | it) [one] [change] back [(again |"
+    " <as_it_was>)]",
+    "(leave | have | keep | i want | i'd like | i would like | make) (this | that | it) [one]"
+    " [change] [back] <as_it_was>",
+    "(take back | undo | revert | reverse | reject | refuse | drop | scrap | throw out | discard)"
+    " (this | that | the) (one | change)",
+    "(no | not | without) (this | that) (one | change)",
+    "(i don't | i do not | don't | do not) (want | like | need) (this | that | the) (one | change)"
+    " [<any_more>]",
+    "(this | that | the) change (can | should | must | has to) (go | come out | go back)",
+    "(this | that) [one | change] (was a mistake | was wrong | is wrong)",
+    "(it | this) was (better | right) before",
+    "that was better before",
+    "(take back | undo | revert | reverse | reject | drop) [the] change [number] {number}",
+    "(take | put | turn) [the] change [number] {number} back",
     "(as | how) it was",
     heard=1,
     example="take this one back",
@@ -363,6 +413,10 @@ def take_back(sitting: Sitting, number: int | None = None) -> Done | Refusal:
 
 @command(
     "(keep | leave | accept) (this | that | the) [one] [change]",
+    "(this | that) (change | one) (is (all right | right | good | fine | ok) | can stay | stays"
+    " | may stay)",
+    "(keep | leave) (this | that) (change | one) (in | as it is | that way | like that)",
+    "(i like | i want | yes keep) (this | that) (change | one)",
     heard=1,
     example="keep this one",
     group="repair",
@@ -378,7 +432,18 @@ def keep(sitting: Sitting) -> Done | Refusal:
     "(hide | close) the (changes | differences | comparison)",
     "[(go | get)] [me] back to [(the | my)] (normal [view] | writing | letter | text | page)",
     "(normal | ordinary | usual) view",
-    "(that is all | i am done | done)",
+    "(that is all | i am done | done | that's all | i'm done)",
+    "(that's | that is) enough [(comparing | of that | of this | changes)]",
+    "i've seen enough [of (this | that | these | the changes)]",
+    "(that'll | that will) do [(for | of) the (changes | comparison)]",
+    "(i | we) (do not | don't | no longer) (need | want) to see (the | any) (changes | differences)"
+    " [<any_more>]",
+    "(no more | enough [of]) (comparing | changes | the comparison | looking)",
+    "(go | get | take me | let me go | let's go | just) [back] [to] (just | only | the plain | the"
+    " ordinary | the normal) [(the | my)] (writing | letter | text | page | view)",
+    "back to (just | only) [(the | my)] (writing | letter | text | page)",
+    "(switch | turn) (comparing | the comparison) off",
+    "(stop | don't) (show | showing) [me] [the] (changes | differences)",
     heard=1,
     example="stop comparing",
     group="repair",
@@ -398,6 +463,22 @@ def stop(sitting: Sitting) -> Done:
     "i want [the] [version] {version} back",
     "(put | bring | get | have) [the] [(version | draft)] {version} back",
     "use [the] [(version | draft)] {version} (again | instead)",
+    "(i want | i'd like | i would like | give me | let me have | let's have | i need) [the]"
+    " [(version | draft)] {version} (again | back | instead)",
+    "(put | set | make | turn | have | get | take) (it | everything | this | the (text | document |"
+    " letter) | all of it) [back] [to] (how | what | the way | as | like) (it was | i had it | it"
+    " stood | it looked) (in | at | as) [the] [(version | draft)] {version}",
+    "(it | everything) (as | how | the way) it was in [the] [(version | draft)] {version} [again]",
+    "[(go | back)] to [the] [(version | draft)] {version} [again]",
+    "[go] back to (how | the way | what | as) it was in [the] [(version | draft)] {version}",
+    "(start | begin | go on) (again | over) from [the] [(version | draft)] {version}",
+    "(undo | throw away | drop | forget | scrap | take back) (everything | all | what) [that]"
+    " [(i | we)] [(have | has)] [(did | done | changed | wrote | written)] since [the] [(version"
+    " | draft)] {version}",
+    "[the] [(version | draft)] {version} was better [take me back] [to it]",
+    "(let's | let us | i will | i'll | we will | we'll) (go | stay) with [the] [(version | draft)]"
+    " {version} [(after all | instead)]",
+    "swap [it] back to [the] [(version | draft)] {version}",
     "take me back to [the] [version] {version} [version]",
     "i (liked | like | prefer | preferred) [the] {version} [better | more] (bring | get | take)"
     " (it | that) back",
@@ -432,6 +513,21 @@ def _old_part(target: Target) -> OldPart:
 _BLOCKS = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION, Unit.TABLE)
 
 
+def _stood_there(sitting: Sitting, parse: Parse) -> bool:
+    """Whether there is such a version, and such a part of it: "the difference from first draft"."""
+    part, named = parse.args.get("old_part"), parse.args.get("version")
+    name = look_up(named.words, _names(sitting)) if named else None
+    if part is None or name is None or isinstance(part.target, That):
+        return False
+    base = document_of(sitting, _milestone(sitting, name).version)
+    return not isinstance(_in_old(sitting, base, part), Refusal)
+
+
+def _in_old(sitting: Sitting, base: Document, part: OldPart) -> Places | Refusal:
+    then = replace(sitting, document=base, selection=None, that=(), caret=Position(0, 0))
+    return resolve(part.target, then)
+
+
 @command(
     "(bring back | restore | get [back] | take | fetch) {old_part} (from | of | out of | as [it"
     " was] in) [the] [version] {version}",
@@ -442,6 +538,29 @@ _BLOCKS = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION, Uni
     " {version}",
     "(bring back | restore) {old_part} (from | of) (the beginning | the start)",
     "use {old_part} (from | of | out of | as [it was] in) [the] [version] {version}",
+    *each(
+        _stood_there,
+        "(put | set | make | turn | get | have | i want | i'd like) {old_part} [back] [to] (how"
+        " | the"
+        " way | what | as | like) it was in [the] [(version | draft)] {version} [again]",
+        "{old_part} (as | how | the way | like) [it was] (in | from) [the] [(version | draft)]"
+        " {version} [again]",
+        "{old_part} <shall> be (as | how | the way | like) [it was] in [the] [(version | draft)]"
+        " {version} [again]",
+        "(bring | put | get | take | <wish>) {old_part} back (from | out of | to | as [it was]"
+        " in) [the]"
+        " [(version | draft)] {version}",
+        "(i (liked | like | prefer | preferred | want)) {old_part} (from | as it was in | the"
+        " way it was"
+        " in) [the] [(version | draft)] {version}",
+        "{old_part} (from | out of) [the] [(version | draft)] {version}",
+        "for {old_part} (use | take) [the] [one] [(from | in)] [the] [(version | draft)] {version}",
+        "(i want | i'd like | give me | let me have) {old_part} (from | out of | of) [the]"
+        " [(version |"
+        " draft)] {version} [(again | back)]",
+        "undo [everything] (in | to | of) {old_part} (back to | since) [the] [(version | draft)]"
+        " {version}",
+    ),
     heard=0,
     example="bring back the first paragraph from first draft",
     group="repair",
@@ -452,11 +571,12 @@ def bring_back_part(
     """Bring back a part of the text as it was in a named version."""
     kept = _milestone(sitting, version).version if version is not None else None
     base = document_of(sitting, kept)
-    then = replace(sitting, document=base, selection=None, that=(), caret=Position(0, 0))
-    there = resolve(old_part.target, then)
+    there = _in_old(sitting, base, old_part)
     if isinstance(there, Refusal):
         return there
     r = there.first
+    if version is not None and r == base.whole:
+        return bring_back(sitting, version)
     was = f"“{version}”" if version is not None else "the beginning"
     unit = old_part.target.unit if isinstance(old_part.target, Units) else None
     edit = _part(base, sitting.document, r, whole=unit in _BLOCKS)

@@ -84,7 +84,8 @@ CLASSES = {
     ),
     "go": WordClass(
         "(go | move | jump | take me | put <caret> | move <caret>)",
-        "(hop | head | get | come | (put | get | bring | move | place | set | pop | stick) me"
+        "(hop | head | get | come | go over | come over | (put | get | bring | move | place |"
+        " set | pop | stick) me"
         " [down | back | over] | hop over | back up | skip | <caret>"
         " | (place | position | set | bring | take | get | shift | push | nudge) <caret>)",
     ),

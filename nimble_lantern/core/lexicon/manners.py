@@ -57,7 +57,7 @@ MUSINGS = STATEMENTS + _phrases(
     "i want you to, i need to, i need you to, we need to, i would like you to, i'd like you to",
     "i should like you to, help me, help me to, how about we, how about i, what if we",
     "would you mind if we, would you mind if i, do you mind if we, do you mind if i, what if i",
-    "why don't we, why don't you, why don't i",
+    "why don't we, why don't you, why don't i, i'd rather, i would rather, i'd sooner",
 )
 """These, and what comes before a wish that somebody else may be asked as well."""
 TAILS = _phrases(
@@ -74,6 +74,34 @@ TAILS = _phrases(
     " quickly, again please, just now, for now, for the moment, for the time being",
 )
 """After a request, one after another: "for me please"."""
+WISHES = tuple(
+    (phrase, to)
+    for to, phrases in (
+        ((), _phrases("could, can, may, might, let, have, see that, make sure, make sure that")),
+        (
+            ("to",),
+            _phrases(
+                "i'd like, i would like, i want, i should like, i need, we want, i'd prefer, i"
+                " prefer"
+                ", we'd like, i wish, i would prefer"
+            ),
+        ),
+        (
+            ("show", "me"),
+            _phrases(
+                "can i see, could i see, may i see, can i hear, could i hear, may i hear, can we"
+                " see"
+                ", could we see, could i look at, can i look at, can i have a look at, could i"
+                " have a"
+                " look at"
+            ),
+        ),
+    )
+    for phrase in phrases
+)
+"""Before what is wished for, with what stands before its verb: "i'd like ... to be"."""
+BEING = frozenset("be say read have come go stand get become change swap look begin start".split())
+"""Verbs of how something is to be."""
 INSIDE = (
     ("please",), ("kindly",), ("for", "me"), ("if", "you", "would"), ("you", "know"),
     ("just",), ("only",), ("quite",),

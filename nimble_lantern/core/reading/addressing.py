@@ -11,7 +11,7 @@ from collections.abc import Sequence
 from typing import NamedTuple
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
-from nimble_lantern.core.lexicon.closed import CONTRACTIONS, LITTLE
+from nimble_lantern.core.lexicon.closed import CONTRACTIONS, LITTLE, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import (
     ASIDES,
     PLAIN_VERBS,
@@ -21,6 +21,7 @@ from nimble_lantern.core.lexicon.desk import (
 )
 from nimble_lantern.core.lexicon.manners import (
     ASKED_DOING,
+    BEING,
     FILLERS,
     INSIDE,
     LEADS,
@@ -28,6 +29,7 @@ from nimble_lantern.core.lexicon.manners import (
     STATEMENTS,
     TAILS,
     WHOLE,
+    WISHES,
 )
 from nimble_lantern.core.lexicon.meanings import MEANINGS
 from nimble_lantern.core.targets.model import is_target, of_the_page
@@ -81,6 +83,28 @@ def plainer_than(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     opened = whole._replace(words=_part_of(_in_full(whole.words)))
     found = {p.words: p for p in (opened, whole, inside, begun, Plainer(tailed), Plainer(bare))}
     return tuple(p for p in reversed(found.values()) if p.words and p.words != words)
+
+
+def as_wished(words: tuple[str, ...]) -> tuple[Plainer, ...]:
+    """A wish for how something should be, as one that says so, and one to see something.
+
+    "Could monday be a blank", "i'd like monday to be a blank": "monday should be a blank"; "can i
+    see my notes": "show me my notes".
+    """
+    words = _without_tails(tuple(w for w in words if w not in FILLERS))
+    found = []
+    for lead, to in WISHES:
+        if words[: len(lead)] != lead:
+            continue
+        rest = words[len(lead) :]
+        if to == ("show", "me"):
+            found.append((*to, *rest))
+            continue
+        size = len(to)
+        for i in range(1, len(rest) - size):
+            if rest[i : i + size] == to and rest[i + size] in BEING:
+                found.append((*rest[:i], "should", *rest[i + size :]))
+    return tuple(Plainer(w) for w in found if w[0] not in SUBJECT_PRONOUNS)
 
 
 def _in_full(words: tuple[str, ...]) -> tuple[str, ...]:

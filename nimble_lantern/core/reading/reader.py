@@ -15,9 +15,15 @@ from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.sentences import NEVER_LAST
-from nimble_lantern.core.reading.addressing import Plainer, of_what_is_selected, plainer_than
+from nimble_lantern.core.reading.addressing import (
+    Plainer,
+    as_wished,
+    of_what_is_selected,
+    plainer_than,
+)
 from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import apart
+from nimble_lantern.core.reading.housed import housed
 from nimble_lantern.core.reading.otherwise import otherwise, surely
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Beside, Places, That, Through, Words, is_target
@@ -60,7 +66,8 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     found = exactly(sitting, words, whole)
     if found.kind is Judged.COMMAND and found.parse and not found.parse.free:
         return found
-    asked = [_Asked(p, exactly(sitting, p.words, whole)) for p in plainer_than(words)]
+    plainer = (*plainer_than(words), *(as_wished(words) if whole else ()))
+    asked = [_Asked(p, exactly(sitting, p.words, whole)) for p in plainer]
     if found.kind is Judged.COMMAND:
         # In "replace the hut with the barn please" the courtesy is no part of the new words, nor
         # does "the sentence before please" go by a "please" of the page.
@@ -83,8 +90,9 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
             return verdict
     if whole and (named := _named_first(sitting, words, asked)) is not None:
         return named
-    if whole and (put := _in_order(sitting, words, asked) or _otherwise(sitting, words, asked)):
-        return put
+    for other in (_in_order, _otherwise, _housed) if whole else ():
+        if (put := other(sitting, words, asked)) is not None:
+            return put
     # Only where nothing fits exactly does it pay to look for what comes near.
     missed: list[Verdict] = []
     refused = found if found.kind is Judged.REFUSED else None
@@ -144,6 +152,16 @@ def _otherwise(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]
                 and surely(parse, said)
                 and plain.allows(parse)
             ):
+                return found
+    return None
+
+
+def _housed(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -> Verdict | None:
+    """A request about a row, a note, a version ..., all of whose words ask for one thing."""
+    for plain in (Plainer(words), *(a.plain for a in asked)):
+        for said in housed(sitting, plain.words):
+            found = exactly(sitting, said, whole=False)
+            if found.kind is Judged.COMMAND and found.parse and plain.allows(found.parse):
                 return found
     return None
 

@@ -75,9 +75,12 @@ def blanks_in(text: str) -> Iterator[Blank]:
 
 
 def choices_of(words: Sequence[str]) -> list[str]:
-    """Choices with "or" between them; without, each word is one."""
+    """Choices with "or" between them, or a last "and"; without, each word is one."""
     if "or" not in words:
-        return list(words)
+        if "and" not in words:
+            return list(words)
+        last = len(words) - 1 - words[::-1].index("and")
+        return choices_of((*words[:last], "or", *words[last + 1 :]))
     found: list[str] = []
     current: list[str] = []
     for word in (*words, "or"):

@@ -6,6 +6,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
 from nimble_lantern.core.lexicon.closed import DETERMINERS, PREPOSITIONS
 from nimble_lantern.core.targets.model import (
     Both,
+    CellAt,
     Crossing,
     Holding,
     Order,
@@ -15,6 +16,8 @@ from nimble_lantern.core.targets.model import (
     Units,
     Words,
     of_a_grid,
+    of_the_page,
+    unit_named,
 )
 
 CATALOGUE.table("tabled", {"row": Unit.ROW, "column": Unit.COLUMN})
@@ -32,6 +35,12 @@ def _bare(words: tuple[str, ...]) -> tuple[str, ...]:
 @rule("target", "[the] {unit:tabled} (called | headed | named | for | of) {words}")
 def _by_name(words: tuple[str, ...], unit: Unit) -> Tabled | None:
     return None if words[-1] in DETERMINERS else Tabled(unit, _bare(words))
+
+
+@rule("target", "{words:owner} line", heard=False)
+def _line_of(words: tuple[str, ...]) -> Tabled:
+    """ "Tom's line", in a table."""
+    return Tabled(Unit.ROW, _bare(words))
 
 
 @rule("target", "[the] column under {words}", heard=False)
@@ -60,6 +69,16 @@ def _two_by_name(a: tuple[str, ...], b: tuple[str, ...], unit: Unit) -> Both:
 def _under(words: tuple[str, ...]) -> Tabled:
     kept = words[:-1] if len(words) > 1 and words[-1] == "column" else words
     return Tabled(Unit.COLUMN, _bare(kept), below=True)
+
+
+@rule(
+    "target",
+    "(everything | all | all that is | what is | the (words | cells | entries)) (in | of) [the]"
+    " {words} {unit:tabled}",
+    heard=False,
+)
+def _all_of(words: tuple[str, ...], unit: Unit) -> Tabled:
+    return Tabled(unit, _bare(words))
 
 
 @rule(
@@ -169,6 +188,7 @@ def _row_that_begins(words: tuple[str, ...]) -> Tabled:
     "target",
     "[the] (headings | column headings | top row | headers) of (the | this) table",
     "[the] table (headings | headers)",
+    "the (column headings | headings of the columns | column heads | heading row | header row)",
     heard=False,
 )
 def _heading_cells() -> Units:
@@ -178,6 +198,13 @@ def _heading_cells() -> Units:
 @rule("crossed", "{target}", heard=False)
 def _crossed(target: Target) -> Target | None:
     return target if isinstance(target, Crossing) else None
+
+
+@rule("cell_part", "{target}", heard=False)
+def _cell_part(target: Target) -> Target | None:
+    """A cell, however it is named."""
+    cell = isinstance(target, Crossing | CellAt) or unit_named(target) is Unit.CELL
+    return target if cell and of_the_page(target) else None
 
 
 @rule("grid_part", "{target}", heard=False)

@@ -24,8 +24,22 @@ def near_tables(view: View) -> list[Table]:
 def _says(texts: Sequence[str], words: tuple[str, ...]) -> int | None:
     """Which of some cells says these words and no others."""
     wanted = normal(words)
-    said = (normal(tuple(text.lower().split())) for text in texts)
-    return next((i for i, words in enumerate(said) if words == wanted), None)
+    said = [normal(tuple(text.lower().split())) for text in texts]
+    for same in (tuple, singular):
+        found = [i for i, words in enumerate(said) if words and same(words) == same(wanted)]
+        if found and (same is tuple or len(found) == 1):
+            return found[0]
+    return None
+
+
+def singular(words: tuple[str, ...]) -> tuple[str, ...]:
+    """Words with the last one as one of its kind: "prices" as "price"."""
+    last = words[-1]
+    plural = len(last) > _LEAST_PLURAL and last.endswith("s") and not last.endswith("ss")
+    return (*words[:-1], last[:-1]) if plural else words
+
+
+_LEAST_PLURAL = 3
 
 
 def _index(texts: Sequence[str], words: tuple[str, ...]) -> int | None:

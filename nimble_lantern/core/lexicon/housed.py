@@ -1,0 +1,517 @@
+"""What people ask of the desk's own things and of parts of a page, in whatever order.
+
+Each phrase raises a sign, and the signs that are raised together tell what is asked: "total" asks
+for a sum, "total" and "below" for one that is written.  So no word order is held to.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Iterator
+from enum import Enum
+
+Phrase = tuple[str, ...]
+
+
+class Thing(Enum):
+    """The kinds of things that are spoken of."""
+
+    ROW = "row"
+    COLUMN = "column"
+    ROW_NAME = "name of a row"
+    COLUMN_NAME = "name of a column"
+    TABLE = "table"
+    NOTE = "note"
+    NOTES = "notes"
+    PASSAGE = "passage"
+    PASSAGES = "passages"
+    PLACE = "place"
+    PLACES = "places"
+    VERSION = "version"
+    VERSIONS = "versions"
+    CHANGE = "change"
+    PART = "part"
+    ITEM = "item"
+    WORDS = "words"
+
+
+def _phrases(text: str) -> tuple[Phrase, ...]:
+    return tuple(tuple(phrase.split()) for phrase in text.split(","))
+
+
+FILLING = frozenset(
+    _phrases(
+        """
+        the, a, an, to, of, it, its, in, into, from, on, at, for, be, please, kindly, just,
+        now, then, also, and, so, that, so that, this, there, here, all, whole, entire, again,
+        really, i, we, you, me, us, i'd, we'd, i'll, we'll, let's, can, could, may, might, shall,
+        should, must, will, would, ought, needs, need, wants, want, like, have, has, get, gets,
+        go, goes, come, comes, let, make, made, put, set, give, do, turn, take, bring, has to,
+        have to, ought to, is to, is to be, are to be, i want, i'd like, would like, it so, so it,
+        some, any, any more, anymore, any longer, by, up, too, as well, right, straight, my, our,
+        your, with, stand, stands, first of all, better, be so kind, would be, could be, thing,
+        one
+        """
+    )
+)
+"""Phrases that ask for nothing by themselves."""
+OF_THE_TABLE = frozenset(
+    _phrases(
+        "table, the table, rows, the rows, columns, column, row, numbers, figures, names, amounts"
+    )
+)
+"""Nor do these, of what stands in a table."""
+_SHARED = """
+delete_all: delete, deleted, remove, removed, erase, erased, gone, away, out, off, drop, dropped,
+  lose, scrap, scrapped, bin, discard, ditch, dump, strike, strike out, struck out, cross out, cut
+  out, rid, rid of, get rid of, done away with, do away with, is not needed, are not needed, not
+  needed, is no longer needed, no longer needed, do not need, don't need, do not want, don't want,
+  no need for, no longer need, not wanted, superfluous, throw, thrown, chuck, leave out, left out,
+  taken out, taken off, taken away, come out, come off, forget, forgotten, dispense with,
+  disappear, vanish, destroy, wipe out, can go, could go, may go, should go, must go, has to go,
+  have to go, needs to go, to go, deleting, removing, is one too many
+delete: @delete_all, no more, no, without
+read: what was in, remind me what says, remind me, what did i say in, read, read out, say, says,
+  aloud, out loud, what does say, what is in, what's in, what stands in, what, what does, what do,
+  what is, what's, tell, hear, listen to, what it says in, how does, show, see, look at, open,
+  display, stands, is in, speak
+show: show, list, see, look at, display, read, what, which, are there, how many, there are, what
+  are, where, where are, have names, do i have, have i got, i have, got, give me, open, view, all,
+  every, tell, please, find, what can i use, overview of, a list of
+empty: empty, emptied, blank, blank out, clear, cleared, clear out, wipe, wiped, nothing in, bare,
+  nothing, empty out, wipe clean, everything out of, what is in, what stands in, the contents of,
+  contents, everything
+twice: twice, again below, copy, a copy, another copy, copied, double, doubled, duplicate,
+  duplicated, repeat, repeated, once more, again underneath, another, like it, the same again, two
+  of, a second time, one more
+select: select, selected, mark, marked, pick, pick out, choose, grab, highlight and hold
+up: up, one up, up one, higher, one higher, a row up, up a row, one row up, up one row, a place
+  up, one place up, a row higher, one row higher, a place higher, one place higher, a line up,
+  further up, up by one, one further up
+down: down, one down, down one, lower, one lower, a row down, down a row, one row down, down one
+  row, a place down, one place down, a row lower, one row lower, further down, down by one, a
+  place lower, one place lower, one further down
+"""
+_OF_THINGS = """
+[row]
+delete: @delete
+empty: @empty
+twice: @twice
+select: @select
+read: @read
+up: @up
+down: @down
+first: first, top, top of the table, at the top, to the top, on top, uppermost, the first, first
+  row, the first row, in the first row, first place, above all the others, above all others, above
+  all the other rows, above the others, above the rest, before all the others, highest, before the
+  others, at the head, to the head, at the very top, to the very top, all the way up, at the
+  beginning, at the start, the beginning, the start
+last: last, bottom, bottom of the table, at the bottom, to the bottom, at the end, to the end, the
+  last, the last row, below all the others, below the others, under all the others, end, after all
+  the others, lowest, at the very bottom, to the very bottom, all the way down, at the foot, to
+  the foot, below the rest
+add: add a row, a row, another row, new row, a new row, one more row, one row more, an empty row,
+  an extra row, a further row, a blank row, row, insert a row, empty row, extra row, line, a line,
+  another line, one more line, add, insert, leave room for, make room for, room for, space for,
+  append
+below: below, under, beneath, underneath, after, behind, following, right below, right under, just
+  below, directly below, directly after, next after
+above: above, before, over, on top of, ahead of, in front of, right above, just above, directly
+  above, directly before, between the headings and
+delete = delete {}
+empty = empty {}
+delete empty = empty {}
+empty read = read {}
+twice = duplicate {}
+add twice = duplicate {}
+below twice = duplicate {}
+add below twice = duplicate {}
+select = select {}
+read = read {}
+up = move {} up
+down = move {} down
+first = move {} to the top
+last = move {} to the bottom
+add below = add a row after {}
+add above = add a row before {}
+
+[column]
+delete: @delete
+empty: @empty
+twice: @twice
+select: @select
+read: @read
+left: left, to the left, one left, further left, one to the left, a column to the left, one column
+  to the left, one place to the left, leftwards
+right: right, to the right, one right, further right, one to the right, a column to the right, one
+  column to the right, one place to the right, rightwards
+first: first, leftmost, the first, at the front, to the front, furthest left, all the way left, to
+  the far left, on the far left, before all the others, the first column, first column, at the
+  beginning, at the start, at the very left, to the very left
+last: last, rightmost, the last, at the end, to the end, furthest right, all the way right, to the
+  far right, on the far right, after all the others, the last column, last column
+wide: wider, broader, bigger, more room, more space, more width, widen, widened, stretch,
+  stretched, a bit wider, a little wider, is a bit narrow, is rather narrow, is too narrow, is too
+  small, is too tight, broaden, a bit broader, larger, a bit more room, some more room, extend,
+  too narrow
+narrow: narrower, thinner, smaller, less room, less space, less width, slimmer, a bit narrower, a
+  little narrower, is too wide, is too broad, is too big, shrink, squeeze, too wide
+total: total, sum, add up, added up, sum up, altogether, in all, in total, together, all told, how
+  much, how much is, how many, tell me the total, the sum, come to, comes to, amount to, amounts
+  to, total up, grand total, overall, adding up, what is the total, what's the total, what is the
+  sum, what's the sum, what does come to
+write: under, below, underneath, beneath, bottom, at the bottom, at the bottom of, at the foot, at
+  the foot of, at the end, at the end of, write, insert, under it, below it, row, in a row, in the
+  last row, a row for, line, enter, add a total, add the total, put the total, put a total, add a
+  sum
+sort: sort, sorted, order, ordered, arrange, arranged, in order of, in the order of, sort by,
+  order by, ordered by, sorted by, arrange by, arranged by, rank by, ranked by, sort on, sorted
+  on, by order of, according to, in order, in order by, sorting, put in order, rank, order of,
+  sequence, going by, list by
+falling: backwards, descending, in descending order, reverse, in reverse, in reverse order, the
+  other way round, the other way, from high to low, high to low, highest first, biggest first,
+  largest first, most first, the highest first, the biggest first, the largest first, the most
+  first, latest first, newest first, downwards, from big to small, big to small, from large to
+  small, large to small, from largest to smallest, from biggest to smallest, from highest to
+  lowest, highest at the top, biggest at the top, largest at the top, most at the top, the highest
+  at the top, with the highest at the top, with the biggest at the top, with the most at the top,
+  with the most first, with the highest first, with the biggest first, highest on top, biggest on
+  top, most on top, from z to a, z to a, starting with the highest, starting with the biggest,
+  starting with the most, from most to least, dearest first, reversed, turned round, upside down,
+  from last to first
+rising: ascending, in ascending order, from low to high, low to high, lowest first, smallest
+  first, least first, the lowest first, the smallest first, from small to large, small to large,
+  from small to big, small to big, from smallest to largest, from lowest to highest, from a to z,
+  a to z, alphabetically, alphabetical, in alphabetical order, alphabetical order, alphabetically
+  by, in alphabetic order, alphabetic order, by the alphabet, in the order of the alphabet,
+  upwards, numerically, in numerical order, numerical order, earliest first, oldest first,
+  cheapest first, starting with the smallest, starting with the lowest, from least to most,
+  smallest at the top, lowest at the top, fewest first, soonest first
+add: add a column, a column, another column, new column, a new column, one more column, one column
+  more, an empty column, an extra column, a further column, column, insert a column, extra column,
+  empty column, a blank column, add, insert, leave room for, make room for, room for, space for,
+  append
+before: before, in front of, left of, to the left of, on the left of, ahead of, just before, right
+  before, directly before
+after: after, behind, right of, to the right of, on the right of, next to, beside, just after,
+  right after, directly after, following
+ranged_right: right aligned, aligned on the right, aligned to the right, aligned right, align
+  right, flush right, on the right, to the right hand side, on the right hand side, right align,
+  against the right, right justified, ranged right, right hand side
+ranged_left: left aligned, aligned left, align left, flush left, on the left, to the left hand
+  side, on the left hand side, left align, against the left, left hand side
+centred: centred, centered, centre, center, in the middle, in the centre, in the center, middle,
+  central
+delete = delete {}
+empty = empty {}
+delete empty = empty {}
+empty read = read {}
+twice = duplicate {}
+add twice = duplicate {}
+select = select {}
+read = read {}
+left = move {} left
+right = move {} right
+first = move {} first
+last = move {} last
+wide = make {} wider
+narrow = make {} narrower
+total = what is the total of {}
+read total = what is the total of {}
+read total write = what is the total of {}
+total write = put the total under {}
+add total = put the total under {}
+add total write = put the total under {}
+sort = sort the table by {}
+rising = sort the table by {}
+rising sort = sort the table by {}
+falling = sort the table by {} backwards
+falling sort = sort the table by {} backwards
+add before = add a column before {}
+add after = add a column after {}
+ranged_right = align {} right
+ranged_left = align {} left
+centred = centre {}
+
+[table]
+delete: @delete
+text: as a, text, plain text, ordinary text, normal text, simple text, just text, plain writing,
+  ordinary writing, lines of text, plain lines, ordinary lines, to text, into text, apart,
+  dissolve, dissolved, undo, back to text, paragraphs, plain paragraphs, ordinary paragraphs,
+  flat, words only, only words, just words, instead of, convert, converted, change
+row: another row, new row, one more row, one row more, an empty row, an extra row, a further row,
+  a blank row, a row, row, add a row, insert a row, empty row, extra row, more row, another line,
+  one more line, an empty line, a line, line, new line in, one line more, a row more, longer by a
+  row, an additional row, a row added, rows, add
+column: another column, new column, one more column, one column more, an empty column, an extra
+  column, a further column, a blank column, a column, column, add a column, insert a column, empty
+  column, extra column, a column more, an additional column, a column added, add
+topmost: at the top, at the beginning, at the start, on top, to the top
+endmost: at the bottom, at the end, at the foot, on the bottom, at the very end, to the end, to
+  the bottom, on the end, bottom, end
+delete = delete the table
+text = turn the table into text
+delete text = turn the table into text
+row = add a row
+column = add a column
+row topmost = add a row at the top
+endmost row = add a row at the end
+column endmost = add a column at the end
+column topmost = add a column at the start
+
+[note]
+delete: @delete
+settle: settle, settled, resolve, resolved, close, closed, tick off, ticked off, check off, done,
+  is done, is settled, is finished, is dealt with, dealt with, finished, finish, complete,
+  completed, taken care of, is closed, seen to, as done, as settled, as finished, sorted, sorted
+  out, is resolved, is sorted, mark, mark as, is over, has been dealt with, has been done, have
+  dealt with, have done
+reopen: reopen, reopened, open again, open up again, is not done, is not finished, is not settled,
+  not done, not settled, not finished, unsettled, is open again, is still open, still open,
+  untick, unticked, undone, is not done yet, isn't done, isn't finished, isn't settled, not yet
+  done, not done yet, not dealt with, is not dealt with
+read: @read, go to, jump to, find, where is, where's
+delete = delete {}
+settle = settle {}
+reopen = reopen {}
+read = read {}
+- = read {}
+
+[notes]
+delete: @delete_all, clear, wipe, empty, clean
+show: @show
+delete = delete all notes
+show = show my notes
+- = show my notes
+
+[passage]
+delete: @delete
+read: @read, preview, sound
+insert: insert, add, write, type, paste, use, drop in, put in, pop in, finish with, end with,
+  close with, begin with, start with, enter, now, comes here, goes here, here, in here, stick in,
+  place, bring in, call up
+delete = remove the passage {}
+read = show the passage {}
+insert = insert the passage {}
+- = insert the passage {}
+
+[passages]
+show: @show, stored, kept, saved, what can i insert
+show = show my passages
+- = show my passages
+
+[place]
+delete: @delete, unmark, unname, is no place, as a place, no place
+go: where did i put, let me see, see, look at, go to, go, back to, back, jump, jump to, return,
+  return to, take me to, take me, where is, where's, find, visit, over to, on to, head for, move
+  to, show, go back to, continue at, carry on at, write on at
+delete = forget the place {}
+go = go to the place {}
+- = go to the place {}
+
+[places]
+show: @show, named, marked, can i go
+show = show my places
+- = show my places
+
+[version]
+delete: @delete
+back: back, bring back, restore, return to, load, take again, use, revert to, go back to, back to,
+  as it was in, the way it was in, again, instead, return, recover, fetch, reinstate, revert,
+  retrieve, how it was in, like it was in, prefer, put back, make it
+compare: compare, compared, compare with, difference, differences, different, changes, changed,
+  what, what changed, what has changed, what is different, since, with, against, to, from,
+  compared with, how, differ, differs, show, show me, this version, side by side, beside, next to,
+  what did i change, what have i changed, between this and, what is new, what's new, what's
+  different, what's changed, how does it differ, difference between this and, set against, has
+  changed, is it different, how is this different
+delete = forget the version {}
+back = bring back the version {}
+compare = compare with {}
+back compare = compare with {}
+
+[versions]
+show: @show, older, named, saved, kept, earlier
+show = show my versions
+- = show my versions
+
+[change]
+back: back, undo, undone, reject, rejected, revert, reverted, not, no, refuse, i don't want, i do
+  not want, don't want, do not want, i don't like, as it was, the way it was, how it was, to how
+  it was, reverse, cancel, discard, drop, as it was before, to what it was, away, out, without,
+  like before, like it was
+keep: keep, kept, accept, accepted, leave, stay, stays, is fine, is all right, is good, is right,
+  all right, fine, good, yes, leave in, approve, is ok, ok, can stay, may stay, as it is
+back = take this one back
+keep = keep this one
+
+[part]
+delete: @delete
+twice: twice, duplicate, a second time, double, another copy of, repeat, repeated
+larger: larger, bigger, a bigger, a larger, increase the size of, enlarge, enlarged, blow up,
+  grow, in a bigger size, in a larger size, a size up, one size up, is too small, too small
+smaller: smaller, a smaller, decrease the size of, reduce the size of, shrink, in a smaller size,
+  a size down, one size down, is too big, is too large, too big, too large
+start: start of, the start of, beginning of, the beginning of, front of, the front of, at the
+  start of, to the start of, at the beginning of, to the beginning of, before, in front of, ahead
+  of
+end: end of, the end of, at the end of, to the end of, behind, after, right after, just after
+delete = delete {}
+twice = duplicate {}
+larger = make {} larger
+smaller = make {} smaller
+start = go to the start of {}
+end = go to the end of {}
+
+[item]
+up: @up
+down: @down
+first: first, top, at the top, to the top, on top, uppermost, the first, first item, the first
+  item, above all the others, before all the others, at the head, to the head, at the head of the
+  list, at the top of the list, to the top of the list, to the head of the list, at the very top,
+  first on the list, first in the list, top of the list, at the beginning of the list, the first
+  on the list
+last: last, bottom, at the bottom, to the bottom, the last, last item, the last item, at the end
+  of the list, at the bottom of the list, to the bottom of the list, to the end of the list, last
+  on the list, last in the list, bottom of the list, below all the others, after all the others,
+  at the very end, at the very bottom
+up = move {} up
+down = move {} down
+first = move {} to the top of the list
+last = move {} to the end of the list
+
+[words]
+split: new paragraph, a new paragraph, fresh paragraph, a fresh paragraph, another paragraph, a
+  paragraph break, paragraph break, start a new paragraph, begin a new paragraph, paragraph, a
+  paragraph of its own, its own paragraph, the next paragraph, a separate paragraph
+at: where it says, start with, starting with, begin with, beginning with, start, begin, starts,
+  begins, break, before, cut, where it begins, from, opens, open, split
+split = new paragraph before {}
+at split = new paragraph before {}
+"""
+"""For each kind of thing its signs, with the phrases that raise them, and what signs together ask
+for in the plain way; "-" where nothing but courtesy is said."""
+
+
+def _entries(text: str) -> Iterator[str]:
+    """The lines of a text, each with those that go on from it."""
+    lines = [line for line in text.splitlines() if line.strip()]
+    starts = [n for n, line in enumerate(lines) if not line.startswith("  ")]
+    for start, end in zip(starts, [*starts[1:], len(lines)], strict=True):
+        yield " ".join(line.strip() for line in lines[start:end])
+
+
+_shared: dict[str, str] = {}
+
+
+def _in_full(text: str) -> str:
+    """Phrases with those that are kept under a name: "@delete, clear"."""
+    parts = (part.strip() for part in text.split(","))
+    return ", ".join(_shared[part[1:]] if part[:1] == "@" else part for part in parts)
+
+
+for _entry in _entries(_SHARED):
+    _sign, _text = _entry.split(": ", 1)
+    _shared[_sign] = _in_full(_text)
+SIGNS: dict[Thing, dict[str, tuple[Phrase, ...]]] = {}
+PLAINLY: dict[Thing, dict[frozenset[str], str]] = {}
+"""For each kind of thing: the phrases that raise a sign; and the plain way to say what is asked."""
+_thing = Thing.ROW
+for _entry in _entries(_OF_THINGS):
+    if _entry.startswith("["):
+        _thing = Thing(_entry[1:-1])
+        SIGNS[_thing], PLAINLY[_thing] = {}, {}
+    elif " = " in _entry:
+        _signs, _plain = _entry.split(" = ")
+        PLAINLY[_thing][frozenset(_signs.split()) - {"-"}] = _plain
+    else:
+        _sign, _text = _entry.split(": ", 1)
+        SIGNS[_thing][_sign] = _phrases(_in_full(_text))
+
+
+def _of_a_bare_name(
+    name: Thing, whole: Thing, left_out: set[str], told: Callable[[str, Phrase], bool]
+) -> None:
+    """What is asked of a row or column that is called by its words alone: only what plainly is."""
+    SIGNS[name] = {
+        sign: tuple(phrase for phrase in phrases if told(sign, phrase))
+        for sign, phrases in SIGNS[whole].items()
+        if sign not in left_out
+    }
+    PLAINLY[name] = {
+        signs: plain
+        for signs, plain in PLAINLY[whole].items()
+        if signs <= SIGNS[name].keys() and signs != {"read"}
+    }
+
+
+_of_a_bare_name(
+    Thing.ROW_NAME,
+    Thing.ROW,
+    set("delete empty twice select read".split()),
+    lambda sign, phrase: (
+        sign in ("below", "above")
+        or not set(phrase).isdisjoint("row rows table others rest".split())
+    ),
+)
+_of_a_bare_name(
+    Thing.COLUMN_NAME,
+    Thing.COLUMN,
+    set("delete empty twice select left right first last".split()),
+    lambda sign, phrase: (
+        not sign.startswith("ranged")
+        or not set(phrase).isdisjoint("aligned align flush ranged justified".split())
+    ),
+)
+
+BESIDE: dict[Phrase, int] = dict.fromkeys(
+    _phrases(
+        "before, in front of, left of, to the left of, on the left of, ahead of, above, over, on"
+        " top of,"
+        " just before, right before, just above, right above, so that it comes before, so it comes"
+        " before"
+    ),
+    -1,
+) | dict.fromkeys(
+    _phrases(
+        "after, behind, right of, to the right of, on the right of, below, under, beneath,"
+        " underneath,"
+        " just after, right after, just below, right below, following, so that it comes after"
+    ),
+    1,
+)
+"""Where one of two rows or columns goes: before the other (-1) or behind it (1)."""
+SHIFTING = frozenset(
+    _phrases("move, shift, place, put, be put, be moved, moved, drag, push, it, it comes, comes")
+)
+SWAPPING = frozenset(
+    _phrases(
+        "swap, swapped, between, trade places between, exchange, exchanged, switch, switched,"
+        " trade, the other way round, the other"
+        " way around, the other way about, change places, swap places, swap over, change over,"
+        " over,"
+        " round, around, reversed, change, in each other's place, trade places, turned round, turn"
+        " round, interchange, reverse"
+    )
+)
+"""Said of two, that each goes where the other is."""
+JOINING = frozenset(
+    _phrases(
+        "together, join, joined, into one, in one, merge, merged, combine, combined, one"
+        " paragraph, into"
+        " one paragraph, as one paragraph, one paragraph of, one sentence of, pull, run, as one,"
+        " a single"
+        " paragraph, into a single paragraph, no break between, no gap between, remove the break"
+        " between, take out the break between, delete the break between, no space between, unite"
+    )
+)
+"""Said of two, that they become one."""
+
+SAID: dict[Thing, dict[Phrase, tuple[str, ...]]] = {}
+"""For each kind of thing, the signs that each phrase may raise."""
+for _thing, _signed in SIGNS.items():
+    for _sign, _told in _signed.items():
+        for _phrase in dict.fromkeys(_told):
+            _raised = SAID.setdefault(_thing, {})
+            _raised[_phrase] = (*_raised.get(_phrase, ()), _sign)
+LONGEST = max(len(phrase) for said in SAID.values() for phrase in said)
+"""Words of a phrase."""

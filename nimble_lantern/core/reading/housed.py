@@ -1,0 +1,313 @@
+"""Requests about things there are here, in whatever order: "lamp oil row delete", "note one done".
+
+An utterance is the name of a row, a column, a note, a passage, a place, a version or a part of the
+page, and words around it.  If every one of these asks for something or fills in, and what they ask
+for together is one thing, it is put in the plain way, and then read as any other wording is.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+
+from nimble_lantern.core.document.model import Document, Kind
+from nimble_lantern.core.document.tables import tables
+from nimble_lantern.core.grammar.automaton import Match
+from nimble_lantern.core.grammar.catalogue import CATALOGUE
+from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, DETERMINERS, LITTLE
+from nimble_lantern.core.lexicon.desk import TRADE_NOUNS
+from nimble_lantern.core.lexicon.housed import (
+    BESIDE,
+    FILLING,
+    JOINING,
+    LONGEST,
+    OF_THE_TABLE,
+    PLAINLY,
+    SAID,
+    SHIFTING,
+    SWAPPING,
+    Phrase,
+    Thing,
+)
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.model import (
+    Order,
+    Unit,
+    Units,
+    Words,
+    of_a_grid,
+    of_the_page,
+    unit_named,
+)
+from nimble_lantern.core.targets.tabled import singular
+from nimble_lantern.core.targets.words import exact, normal
+
+_LONGEST = 14
+"""Words of a request."""
+_MOST_SAYINGS = 12
+_NEVER_LAST = ARTICLES_AND_OWNERS | {"and", "of", "to"}
+"""Words in no order at all are no request: "two item delete the"."""
+_LONG = 4
+"""Words that stand on the page in a run are named, and not by chance, if they are so many."""
+_NOTES = frozenset("note notes comment comments remark remarks".split())
+_PLURAL = {
+    "notes": Thing.NOTES, "comments": Thing.NOTES, "remarks": Thing.NOTES, "margin": Thing.NOTES,
+    "passages": Thing.PASSAGES, "places": Thing.PLACES, "markers": Thing.PLACES,
+    "bookmarks": Thing.PLACES, "versions": Thing.VERSIONS, "drafts": Thing.VERSIONS,
+}  # fmt: skip
+_NOUNS = {
+    Thing.PASSAGE: ("passage",),
+    Thing.PLACE: ("place", "marker", "bookmark", "mark", "spot"),
+    Thing.VERSION: ("version", "draft", "copy"),
+}
+"""What things with names are called by."""
+_UNIT = {
+    Thing.ROW: Unit.ROW, Thing.ROW_NAME: Unit.ROW,
+    Thing.COLUMN: Unit.COLUMN, Thing.COLUMN_NAME: Unit.COLUMN,
+}  # fmt: skip
+_BARE = {Thing.COLUMN: Thing.COLUMN_NAME, Thing.ROW: Thing.ROW_NAME}
+_OF_TWO = frozenset(("and", "with", "for")) | {phrase[-1] for phrase in BESIDE}
+_ANDS = (("and",), ("with",), ("and", "the"), ("with", "the"), ("for",))
+
+
+@dataclass(frozen=True, slots=True)
+class _Named:
+    """Where in an utterance a thing is named, and how the plain way calls it."""
+
+    start: int
+    end: int
+    thing: Thing
+    words: Phrase = ()
+
+
+_Signs = dict[frozenset[str], int]
+"""Signs that are raised together, and in how few phrases."""
+
+
+class _Around:
+    """What the words before and behind each place ask for, of each kind of thing."""
+
+    def __init__(self, words: Phrase) -> None:
+        self.words = words
+        self._kept: dict[Thing, tuple[list[_Signs], list[_Signs]]] = {}
+
+    def of(self, thing: Thing) -> tuple[list[_Signs], list[_Signs]]:
+        """For each place the signs that all words before it, and all from it on, may raise."""
+        if thing not in self._kept:
+            turned = _signs(self.words[::-1], thing, -1)
+            self._kept[thing] = _signs(self.words, thing, 1), turned[::-1]
+        return self._kept[thing]
+
+    def says(self, at: _Named) -> bool:
+        before, behind = self.of(at.thing)
+        return bool(before[at.start] and behind[at.end])
+
+
+def housed(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
+    """The plain ways to say a request about a thing that there is here; the longest name first."""
+    words = tuple(words)
+    if not 2 <= len(words) <= _LONGEST or words[-1] in _NEVER_LAST:
+        return
+    around = _Around(words)
+    made: dict[Phrase, None] = {}
+    named = sorted(_named(sitting, words, around), key=lambda n: n.start - n.end)
+    for at in named:
+        before, behind = around.of(at.thing)
+        if at.end - at.start == len(words):
+            continue
+        said: dict[frozenset[str], int] = {}
+        for left, few in before[at.start].items():
+            for right, more in behind[at.end].items():
+                signs = left | right
+                said[signs] = min(few + more, said.get(signs, few + more))
+        for signs in sorted(said, key=lambda signs: (said[signs], sorted(signs))):
+            plain = PLAINLY[at.thing].get(signs)
+            if plain is not None:
+                made[tuple(plain.format(" ".join(at.words)).split())] = None
+    for plain_words in _of_two(words, named):
+        made[plain_words] = None
+    yield from (m for m in made if m != words)
+
+
+def _signs(words: Phrase, thing: Thing, way: int) -> list[_Signs]:
+    """For each place the signs that all words before it may raise together; none if some of them
+    say nothing.  With `way` -1 the words are turned round."""
+    said, of_table = SAID[thing], thing in _UNIT
+    found: list[_Signs] = [{frozenset(): 0}]
+    for end in range(1, len(words) + 1):
+        here: _Signs = {}
+        for start in range(max(0, end - LONGEST), end):
+            if not found[start]:
+                continue
+            phrase = words[start:end][::way]
+            raised = [frozenset((sign,)) for sign in said.get(phrase, ())]
+            if phrase in FILLING or of_table and phrase in OF_THE_TABLE:
+                raised.append(frozenset())
+            for signs, few in found[start].items():
+                for more in raised:
+                    here[signs | more] = min(few + 1, here.get(signs | more, few + 1))
+        best = sorted(here, key=lambda signs: (here[signs], sorted(signs)))[:_MOST_SAYINGS]
+        found.append({signs: here[signs] for signs in best})
+    return found
+
+
+def _of_two(words: Phrase, named: Sequence[_Named]) -> Iterator[Phrase]:
+    """Two that are to stand beside each other, to change places, or to become one."""
+    kinds = (*_UNIT, Thing.PART, Thing.ITEM)
+    for a in (n for n in named if n.thing in kinds):
+        for b in (n for n in named if n.start >= a.end and n.thing in kinds):
+            if _UNIT.get(a.thing, a.thing) is not _UNIT.get(b.thing, b.thing):
+                continue
+            left, middle, right = words[: a.start], words[a.end : b.start], words[b.end :]
+            bare = not (_is_told_of(a) or _is_told_of(b))
+            items = a.thing is b.thing is Thing.ITEM
+            told = items or any(_tells(part, SHIFTING) for part in (left, middle))
+            for phrase, side in BESIDE.items() if told or not bare else ():
+                size = len(phrase)
+                at = (i for i in range(len(middle)) if middle[i : i + size] == phrase)
+                for i in at:
+                    rest = (left, middle[:i], middle[i + size :], right)
+                    if all(_says(part, SHIFTING) for part in rest):
+                        yield ("move", *a.words, "before" if side < 0 else "after", *b.words)
+            if middle in _ANDS:
+                for verb, phrases in (("swap", SWAPPING), ("join", JOINING)):
+                    told = any(_tells(part, phrases) for part in (left, right))
+                    if told and _says(left, phrases) and _says(right, phrases):
+                        yield (verb, *a.words, "and", *b.words)
+
+
+def _is_told_of(named: _Named) -> bool:
+    """Whether a thing is called what it is: "row two", and not by words that stand there."""
+    by_kind = named.thing in (Thing.ROW, Thing.COLUMN)
+    return by_kind or named.thing is Thing.PART and not TRADE_NOUNS.isdisjoint(named.words)
+
+
+def _says(words: Phrase, phrases: frozenset[Phrase]) -> bool:
+    """Whether all of these words are such phrases, or ask for nothing."""
+    reached = {0}
+    for end in range(1, len(words) + 1):
+        for start in range(max(0, end - LONGEST), end):
+            phrase = words[start:end]
+            if start in reached and (phrase in FILLING or phrase in phrases):
+                reached.add(end)
+    return len(words) in reached
+
+
+def _tells(words: Phrase, phrases: frozenset[Phrase]) -> bool:
+    return any(
+        words[i:j] in phrases
+        for i in range(len(words))
+        for j in range(i + 1, min(len(words), i + LONGEST) + 1)
+    )
+
+
+def _named(sitting: Sitting, words: Phrase, around: _Around) -> Iterator[_Named]:
+    """Every thing that is named in an utterance, with nothing round it but what may ask for it."""
+    document = sitting.document
+    yield from _on_the_page(sitting, words, around)
+    if any(block.cell for block in document.blocks):
+        yield from _of_tables(document, words)
+    if not _NOTES.isdisjoint(words):
+        match = Match(CATALOGUE.grammar, words)
+        for i in range(len(words)):
+            for reading in match.at("note", i):
+                yield _Named(i, reading.end, Thing.NOTE, words[i : reading.end])
+    for i, word in enumerate(words):
+        if word in _PLURAL:
+            yield _Named(i, i + 1, _PLURAL[word])
+    places = [str(a.data["name"]) for a in document.anchors.values() if a.kind == "place"]
+    yield from _by_name(words, Thing.PASSAGE, [p.name for p in sitting.passages])
+    yield from _by_name(words, Thing.PLACE, places)
+    yield from _by_name(words, Thing.VERSION, [m.name for m in sitting.milestones])
+    if sitting.compared is not None:
+        for i, word in enumerate(words):
+            if word in ("change", "difference", "one", "it", "that", "this"):
+                start = i - (i > 0 and words[i - 1] in DETERMINERS)
+                yield _Named(start, i + 1, Thing.CHANGE)
+
+
+def _on_the_page(sitting: Sitting, words: Phrase, around: _Around) -> Iterator[_Named]:
+    """Rows, columns and parts of the page by the grammar; items, and words that stand there."""
+    match = Match(CATALOGUE.grammar, words)
+    size = len(words)
+    two = not _OF_TWO.isdisjoint(words)
+    kinds: tuple[Thing, ...] = (Thing.PART, Thing.ITEM, Thing.WORDS)
+    if any(block.cell for block in sitting.document.blocks):
+        kinds += (Thing.ROW, Thing.COLUMN)
+    for i in range(size):
+        ends = [
+            j
+            for j in range(i + 1, size + 1)
+            if two or any(around.says(_Named(i, j, thing)) for thing in kinds)
+        ]
+        if not ends:
+            continue
+        for reading in match.at("target", i):
+            j, value = reading.end, reading.value
+            if of_a_grid(value) and not isinstance(value, Words):
+                thing = Thing.ROW if unit_named(value) is Unit.ROW else Thing.COLUMN
+                if words[j - 1] not in DETERMINERS:
+                    yield _Named(i, j, thing, words[i:j])
+            elif j in ends and of_the_page(value) and _is_told(value, words[i:j]):
+                yield _Named(i, j, Thing.PART, words[i:j])
+        for j in ends:
+            yield from _quoted(sitting.document, words, i, j)
+
+
+def _is_told(value: object, words: Phrase) -> bool:
+    """Whether a part of the page is named as such; not "this paragraph", too little to go by."""
+    here = isinstance(value, Units) and (value.order is Order.THIS or value.unit is Unit.DOCUMENT)
+    return not here and not TRADE_NOUNS.isdisjoint(words)
+
+
+def _quoted(document: Document, words: Phrase, i: int, j: int) -> Iterator[_Named]:
+    """Words of the page: an item of a list, a run of some, or a few that name where they stand."""
+    quoted = words[i:j]
+    if all(w in LITTLE for w in quoted) or words[i - 1 : i] in (("the",), ("a",)):
+        return
+    found = exact(document, quoted)
+    if not found:
+        return
+    yield _Named(i, j, Thing.WORDS, quoted)
+    items = [r for r in found if document.blocks[r.start.block].kind is Kind.ITEM]
+    if any(document.count_words(r) == len(document.blocks[r.start.block].words) for r in items):
+        yield _Named(i, j, Thing.ITEM, quoted)
+    if len(quoted) >= _LONG:
+        yield _Named(i, j, Thing.PART, quoted)
+
+
+def _by_name(words: Phrase, thing: Thing, names: Sequence[str]) -> Iterator[_Named]:
+    """Where a name stands, with what it is called by; a name of one word needs that."""
+    nouns = _NOUNS[thing]
+    for name in names:
+        said = normal(tuple(name.lower().split()))
+        said = said[1:] if said[:1] in (("the",), ("my",)) and len(said) > 1 else said
+        for i in range(len(words) - len(said) + 1):
+            j = i + len(said)
+            if normal(words[i:j]) != said:
+                continue
+            start = i
+            if i > 1 and words[i - 1] in ("called", "named") and words[i - 2] in nouns:
+                start = i - 2
+            elif i and words[i - 1] in nouns:
+                start = i - 1
+            end = j + (j < len(words) and words[j] in nouns)
+            if len(said) > 1 or end - start > len(said):
+                yield _Named(start, end, thing, said)
+
+
+def _of_tables(document: Document, words: Phrase) -> Iterator[_Named]:
+    """The table, and rows and columns by the words of their headings alone."""
+    for i, word in enumerate(words):
+        if word == "table":
+            yield _Named(i, i + 1, Thing.TABLE)
+    blocks = document.blocks
+    for table in tables(blocks):
+        heads = [blocks[table.cell(0, c)].text for c in range(table.columns)]
+        firsts = [blocks[table.cell(r, 0)].text for r in range(1, table.rows)]
+        for thing, texts in ((Thing.COLUMN, heads), (Thing.ROW, firsts)):
+            for text in texts:
+                said = normal(tuple(text.lower().split()))
+                for i in range(len(words) - len(said) + 1):
+                    if said and singular(normal(words[i : i + len(said)])) == singular(said):
+                        yield _Named(i, i + len(said), _BARE[thing], ("the", *said, thing.value))
