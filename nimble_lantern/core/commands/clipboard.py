@@ -158,6 +158,12 @@ def _parts_or_items(sitting: Sitting, parse: Parse) -> bool:
     )
 
 
+def _at_an_edge_of_a_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "The last sentence goes to the end of the first paragraph"; "the ferry goes to the end of
+    the quay" is a sentence."""
+    return of_the_page(parse.args.get("place")) and _parts_or_items(sitting, parse)
+
+
 def _quoted(sitting: Sitting, value: object) -> bool:
     """So many words as stand on the page are quoted from it."""
     long = isinstance(value, Words) and len(value.words) >= _LONG_ENOUGH
@@ -418,6 +424,13 @@ def _not_within_a_table(sitting: Sitting, parse: Parse) -> bool:
         when=_parts_or_items,
     ),
     Way("{target} to the [very] {edge:docedge} of {place:target}", when=_parts_or_items),
+    *each(
+        _at_an_edge_of_a_part,
+        "{target} (goes | <shall> (go | be | come | stand)) (to | at | on) the [very]"
+        " {edge:docedge} of {place:target}",
+        "{target} <shall> (come | be | stand) {edge:atedge} in {place:target}",
+        "(make | let | have) {target} [be] {edge:atedge} in {place:target}",
+    ),
     example="move the last item to the start of the list",
     group="revising",
     moves=True,

@@ -150,11 +150,11 @@ def renamed(slot: str, noun: str) -> tuple[str, ...]:
     )
 
 
-def unnamed(slot: str, noun: str) -> tuple[str, ...]:
+def unnamed(slot: str, noun: str, nouns: str) -> tuple[str, ...]:
     """A named thing is wanted no more: "i don't need the sign off passage any more"."""
     return _dropped(_thing(slot, noun)) + (
         f"(<remove> | <discard> | forget | take | strike) [(the | my)] {{{slot}}} (from | out of |"
-        f" off) (the | my) [list of] {noun}s",
+        f" off) (the | my) [list of] {nouns}",
     )
 
 

@@ -34,7 +34,8 @@ CATALOGUE.table(
         "(<adding> | <wish> | make [room for] | squeeze in | slip in | fit in | <put>) [(a | an"
         " | another | one | one more)] [(new | empty | blank | extra | further |"
         " additional)]": True,
-        "(another | one more | [a] new | an extra | a further | one extra | an additional | an"
+        "(empty | blank | another | one more | [a] new | an extra | a further | one extra | an"
+        " additional | an"
         " empty"
         " | an additional) [(new | empty | blank)]": True,
     },

@@ -128,6 +128,15 @@ def _wished(sitting: Sitting, parse: Parse) -> bool:
     return text[:1] != ("to",) and not someone and not moved and _plain_words(sitting, parse)
 
 
+def _not_there_yet(sitting: Sitting, parse: Parse) -> bool:
+    """ "Drop the old before boat" takes a word away that stands there."""
+    text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
+    if text[:1] != ("the",) or not isinstance(target, Words):
+        return True
+    pair = ((*text[1:], *target.words), (*target.words, *text[1:]))
+    return not any(places(sitting.document, words) for words in pair)
+
+
 def _no_part_of_a_table(sitting: Sitting, parse: Parse) -> bool:
     """ "There should be a row before nell" asks for a row, and not for that word."""
     return not set(parse.args.get("text", ())) & {"row", "column", "rows", "columns"}
@@ -265,12 +274,18 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
         when=_no_furniture,
     ),
     Way("[(a | the | another)] {text:words} <ahead_of> {target}", when=_a_mark_here),
+    Way(
+        "(i (forgot | left out | missed | missed out | want | need) | we need | there is | there's)"
+        " (a | the | another) {text:words} [missing] <ahead_of> {target}",
+        when=_a_mark,
+    ),
     Way("<put> <ahead_of> {target} the (word | words) {text}", when=_plain_words),
     Way("(prefix | precede) {target} with {text}", when=_quoted_or_part),
     Way("<exactly> <ahead_of> {target} (insert | put | add | write) {text}", when=_not_a_sentence),
     Way("(insert | add) <ahead_of> {target} {text}", when=_not_a_sentence),
     example="insert old before the ferry",
     group="revising",
+    when=_not_there_yet,
 )
 def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Done:
     """Put words in before a target.  The writing place stays where it is."""
@@ -326,6 +341,11 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
     Way("{target} (needs | wants) a {text}", when=_a_mark),
     Way("[(a | the | another)] {text:words} <behind> {target}", when=_a_mark_here),
     Way(
+        "(i (forgot | left out | missed | missed out | want | need) | we need | there is | there's)"
+        " (a | the | another) {text:words} [missing] <behind> {target}",
+        when=_a_mark,
+    ),
+    Way(
         "(tack | add | stick | put | append) {text:words} on <exactly> <behind> {target}",
         when=_plain_words,
     ),
@@ -337,6 +357,7 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
     Way("(insert | add) <behind> {target} {text}", when=_not_a_sentence),
     example="insert every day after the ferry",
     group="revising",
+    when=_not_there_yet,
 )
 def insert_after(sitting: Sitting, text: tuple[str, ...], target: Places) -> Done:
     """Put words in after a target.  The writing place stays where it is."""

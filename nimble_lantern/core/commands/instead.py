@@ -38,6 +38,7 @@ from nimble_lantern.core.targets.model import (
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.targets.words import exact, named_as_written, places
 from nimble_lantern.core.writing.cardinals import cardinal
+from nimble_lantern.core.writing.lexer import mark_named
 from nimble_lantern.core.writing.spelling import letter
 from nimble_lantern.core.writing.spoken import plain
 
@@ -59,9 +60,15 @@ def of_a_kind(sitting: Sitting, parse: Parse) -> bool:
 
 
 def of_a_kind_or_names(sitting: Sitting, parse: Parse) -> bool:
-    """ "Friday instead of monday", "wren castle instead of nell harker"."""
+    """ "Friday instead of monday", "wren castle instead of nell harker", "osric instead of tom"."""
     old, new = _said(parse)
-    return of_one_kind(old, new) or _name_for_name(sitting, old, _bare(new))
+    name = kind_of(old) == "name" and rare_as_names(new, 1) and words_there(sitting, parse)
+    return of_one_kind(old, new) or name or _name_for_name(sitting, old, _bare(new))
+
+
+def mark_for_mark(sitting: Sitting, parse: Parse) -> bool:
+    """ "A semicolon instead of the full stop after left"."""
+    return bool(mark_named(tuple(parse.args.get("text", ()))))
 
 
 def day_for_day(sitting: Sitting, parse: Parse) -> bool:
@@ -280,7 +287,8 @@ def a_part_of_it(sitting: Sitting, parse: Parse) -> bool:
 
 def no_things_there(sitting: Sitting, parse: Parse) -> bool:
     """ "Slow becomes quick everywhere"; "the ferry is now late everywhere" is a sentence."""
-    return words_there(sitting, parse) and not as_things(parse.args.get("target"))
+    look = _a_way_to_be(tuple(parse.args.get("text", ())))
+    return words_there(sitting, parse) and not look and not as_things(parse.args.get("target"))
 
 
 def by_letters(sitting: Sitting, parse: Parse) -> bool:
@@ -367,8 +375,13 @@ def _behind_the_same_words(
             new = text[size:]
             # "Ring ida marlowe not tom fenwick": name for name, one word is enough.
             alike = of_one_kind(new, old) or _names(document, [r], new, len(old))
+            alike = alike or _with_more(old, new)
             enough = size >= _LEAST_SAME or alike
-            if enough and len(new) <= len(old) + _MORE_NEW and before[-size:] == text[:size]:
+            same = before[-size:] == text[:size]
+            # "Breakfast at ten not seven", where breakfast is at seven.
+            short = alike and before[-1:] == text[size - 1 : size]
+            same = same or short and set(text[:size]) <= set(before[-2 * size :])
+            if enough and len(new) <= len(old) + _MORE_NEW and same:
                 found.append((r, new))
                 break
     return found

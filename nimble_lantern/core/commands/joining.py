@@ -27,7 +27,7 @@ from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import CAPITALISED
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import Order, Places, That, Unit, Units, Words
-from nimble_lantern.core.targets.resolve import nth_like
+from nimble_lantern.core.targets.resolve import nth_like, resolve
 
 CATALOGUE.table("neighbour", {"(previous | last | one before)": -1, "(next | following)": 1})
 
@@ -82,6 +82,9 @@ def joined(sitting: Sitting, first: int, last: int) -> Sitting:
     "[<into>] (one | a single) paragraph",
     "[there should be] (no | without a) [paragraph] (break | gap) between {target}",
     "(take | leave) out the [paragraph] (break | gap) between {target}",
+    "(<wish> | have | let | get) {target} [to be] (together | joined | in one [paragraph] | as"
+    " one)",
+    "{target} (together | as one paragraph | in one paragraph | into one)",
     "<remove> the [paragraph] (break | gap) between {target}",
     "(join | add) (this | the) paragraph (to | with) the {neighbour} [(paragraph | one)]",
     example="join the last two paragraphs",
@@ -180,6 +183,35 @@ def _named_part(sitting: Sitting, parse: Parse) -> bool:
     return _whole(sitting, parse) and isinstance(part, Units) and part.order is not Order.THIS
 
 
+CATALOGUE.table(
+    "unbroken",
+    {"(no | without a | <remove> the | <discard> the | take out the | leave out the)": True},
+    heard=False,
+)
+
+
+def _may_be_joined(sitting: Sitting, parse: Parse) -> bool:
+    """ "No break before breakfast", where a paragraph begins so."""
+    found = resolve(parse.args["target"], sitting)
+    return isinstance(found, Places) and found.first.start.offset == 0 < found.first.start.block
+
+
+@command(
+    "<unbroken> [(paragraph | line)] (break | gap) (before | in front of | above) {target}",
+    heard=0,
+    example="no break before the last paragraph",
+    group="revising",
+    when=_may_be_joined,
+)
+def unbroken(sitting: Sitting, target: Places) -> Done | Refusal:
+    """Join the paragraph that begins with a target to the one before."""
+    b = target.first.start.block
+    if any(sitting.document.blocks[n].cell for n in (b - 1, b)):
+        return Refusal("Cells of a table stay apart.")
+    after = joined(sitting, b - 1, b)
+    return Done(after.about([units.block_range(after.document, b - 1)]), "joined two paragraphs")
+
+
 @command(
     "(join | combine | unite | merge) {first:part} (to | with | and | onto) {second:part}",
     "(join | combine | unite | merge) {first:part} (to | with | and | onto) the {position} [one]",
@@ -223,6 +255,16 @@ def join_to(
     "break [the paragraph] at {target}",
     "(start | begin) a [new] paragraph at {target}",
     "(put | insert | add | make | start | begin) [a] paragraph break {side:beside} {target}",
+    Way(
+        "(put | insert | add | make | have | i want | i'd like) a [(line | new)] break"
+        " {side:beside} {target}",
+        when=names_no_thing,
+    ),
+    "a [(new | fresh | separate)] paragraph (from | at | starting with | beginning with) {target}"
+    " [(on | onwards)]",
+    "{target} <shall> (start | begin | open) a [(new | fresh | separate)] paragraph",
+    "{target} <shall> be (a paragraph of its own | its own paragraph | a (new | separate)"
+    " paragraph)",
     "(put | insert | add) new paragraph {side:beside} {target}",
     example="new paragraph before the last sentence",
     group="revising",

@@ -219,7 +219,7 @@ def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
     ),
     *each(
         _of_a_part,
-        "(keep | save | store | remember) {target} (as | under) {text:words}",
+        "(keep | save | store | remember) {target} (as | under [the name [of]]) {text:words}",
         "[<wish>] {target} (as | to be | <shall> be) [(a | the)] passage [(called | named)]"
         " {text:words}",
         "(i'll | i will | i shall) (need | want) {target} again [so] (keep | save | store) (it |"
@@ -675,7 +675,7 @@ def preview(sitting: Sitting, passage: str) -> Done:
 
 @command(
     "(<remove> | <discard> | forget) [the] passage [called] {passage}",
-    *frames.unnamed("passage", "passage"),
+    *frames.unnamed("passage", "passage", "passages"),
     *each(called_whole("passage", _names), *frames.unnamed_alone("passage")),
     heard=1,
     example="remove the passage sign off",

@@ -117,7 +117,7 @@ def go_to(sitting: Sitting, place: str) -> Done:
 @command(
     "(forget | remove | delete | unname | drop) the (place | marker | bookmark) [called] {place}",
     "(forget | remove | unname) [the place] {place} as a place",
-    *frames.unnamed("place", _NOUN),
+    *frames.unnamed("place", _NOUN, "(places | markers | bookmarks)"),
     *each(called_whole("place", _names), *frames.unnamed_alone("place")),
     heard=1,
     example="forget the place budget",

@@ -204,6 +204,12 @@ def _from_what(words: tuple[str, ...]) -> bool:
     ),
     Way("{text:words} for {target}", when=instead.day_for_day),
     *each(
+        instead.mark_for_mark,
+        "[(a | an)] {text:words} (instead of | in place of | for) {target:a_mark}",
+        "(make | turn) {target:a_mark} [into] [(a | an)] {text}",
+        "{target:a_mark} <shall> (be | become) [(a | an)] {text}",
+    ),
+    *each(
         instead.by_letters,
         "spell {target} [as] {text}",
         "{target} (is | should be | must be) (spelt | spelled) {text}",

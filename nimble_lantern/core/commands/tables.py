@@ -74,8 +74,12 @@ CATALOGUE.table("more", {"(a | another | one more | a new | a further | an extra
     "<make_table> table {columns:number} columns wide"
     " [and {rows:number} rows (deep | high | long)]",
     "<make_table> table [<placed_here>] (with | of) {rows:number} rows",
-    "[a] table (with | of) {columns:number} (columns | column) and {rows:number} (rows | row)",
-    "[a] table (with | of) {rows:number} (rows | row) and {columns:number} (columns | column)",
+    "[a] table (with | of) {columns:number} (columns | column) (and | by) {rows:number} (rows |"
+    " row)",
+    "[a] table (with | of) {rows:number} (rows | row) (and | by) {columns:number} (columns |"
+    " column)",
+    "<make_table> table {rows:number} [(rows | row)] (deep | high | long | down) [and]"
+    " {columns:number} [(columns | column)] (wide | across)",
     "<make_table> {columns:number} column table [(with | of) {rows:number} rows]",
     "<make_table> {columns:number} column [(and | by)] {rows:number} row table",
     "<make_table> table [<placed_here>]",
@@ -157,7 +161,7 @@ def _at(sitting: Sitting, table: Table, row: int, column: int) -> Done:
     "[the] next cell",
     "(go | move) (on | to the right | right) [one] [cell]",
     Way("(next [one] | across [one] | one (across | on | along | to the right))", when=in_table),
-    Way("[<go>] [on] [to] the next (cell | one)", when=in_table),
+    Way("[<go>] [on] [to] the next [(cell | one)]", when=in_table),
     Way("one cell (on | along | further)", when=in_table),
     heard=1,
     example="next cell",

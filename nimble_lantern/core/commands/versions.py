@@ -146,7 +146,7 @@ def show(sitting: Sitting) -> Done | Refusal:
     "(forget | remove | delete | unname) the (version | draft) [called] {version}",
     "(forget | unname) [the] version {version}",
     "<discard> the (version | draft) [called] {version}",
-    *frames.unnamed("version", "(version | draft | state | copy)"),
+    *frames.unnamed("version", "(version | draft | state | copy)", "(versions | drafts)"),
     *each(called_whole("version", _names), *frames.unnamed_alone("version")),
     heard=1,
     example="forget the version first draft",

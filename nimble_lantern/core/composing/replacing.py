@@ -31,6 +31,7 @@ from nimble_lantern.core.document.model import (
 )
 from nimble_lantern.core.lexicon.closed import ARTICLES, LITTLE
 from nimble_lantern.core.lexicon.frequency import zipf
+from nimble_lantern.core.lexicon.names import GIVEN
 from nimble_lantern.core.state import Marks, Sitting
 from nimble_lantern.core.writing.capitals import AsHeard, AsItStands, capitalised, starts_sentence
 from nimble_lantern.core.writing.cardinals import TENS, UNITS, cardinal
@@ -91,9 +92,11 @@ def rare_as_names(words: Sequence[str], size: int) -> bool:
         return False
     if len(words) == 1:
         return zipf(words[0]) < _RARE
-    return zipf(words[0]) < _RARER and not words[-1].endswith("s") and not set(words) & LITTLE
+    first = words[0] in _GIVEN or zipf(words[0]) < _RARER
+    return first and not words[-1].endswith("s") and not set(words) & LITTLE
 
 
+_GIVEN = frozenset(GIVEN.split())
 _RARE, _RARER = 4.0, 4.5
 """On wordfreq's Zipf scale: of one word, and of the first of several."""
 

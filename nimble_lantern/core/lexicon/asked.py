@@ -80,7 +80,8 @@ _LOOKS = {
         "superscript": "superscript, raised, a superscript, superscripted",
         "subscript": "subscript, lowered, a subscript, subscripted",
         "highlighted": "highlighted, highlight, highlighting, highlighter",
-        "highlighted in yellow": "highlighting in yellow, yellow highlighter, yellow highlighting"
+        "highlighted in yellow": "yellow marker, highlighting in yellow, yellow highlighter"
+        ", yellow highlighting"
         ", yellow highlight, highlighted in yellow, highlighted yellow, highlight yellow"
         ", highlight in yellow"
         ", marked in yellow, marked yellow",

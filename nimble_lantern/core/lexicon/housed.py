@@ -32,6 +32,7 @@ class Thing(Enum):
     PART = "part"
     ITEM = "item"
     WORDS = "words"
+    RUN = "run of words"
 
 
 def _phrases(text: str) -> tuple[Phrase, ...]:
@@ -194,9 +195,10 @@ before: before, in front of, left of, to the left of, on the left of, ahead of, 
   before, directly before
 after: after, behind, right of, to the right of, on the right of, next to, beside, just after,
   right after, directly after, following
-ranged_right: right aligned, aligned on the right, aligned to the right, aligned right, align
-  right, flush right, on the right, to the right hand side, on the right hand side, right align,
-  against the right, right justified, ranged right, right hand side
+ranged_right: line up on the right, lined up on the right, right aligned, aligned on the right,
+  aligned to the right, aligned right, align right, flush right, on the right, to the right hand
+  side, on the right hand side, right align, against the right, right justified, ranged right,
+  right hand side
 ranged_left: left aligned, aligned left, align left, flush left, on the left, to the left hand
   side, on the left hand side, left align, against the left, left hand side
 centred: centred, centered, centre, center, in the middle, in the centre, in the center, middle,
@@ -387,6 +389,10 @@ at: where it says, start with, starting with, begin with, beginning with, start,
   begins, break, before, cut, where it begins, from, opens, open, split
 split = new paragraph before {}
 at split = new paragraph before {}
+
+[run of words]
+delete: @delete
+delete = delete {}
 """
 """For each kind of thing its signs, with the phrases that raise them, and what signs together ask
 for in the plain way; "-" where nothing but courtesy is said."""
@@ -459,7 +465,7 @@ _of_a_bare_name(
     set("delete empty twice select left right first last".split()),
     lambda sign, phrase: (
         not sign.startswith("ranged")
-        or not set(phrase).isdisjoint("aligned align flush ranged justified".split())
+        or not set(phrase).isdisjoint("aligned align flush ranged justified lined line".split())
     ),
 )
 

@@ -44,6 +44,13 @@ _MUSED, _STATED = frozenset(MUSINGS), frozenset(STATEMENTS)
 _LOOKS = ("marks.", "case.")
 
 
+_NOT_THERE = frozenset(
+    "full comma question exclamation colon semicolon dash hyphen mark space gap break new bracket"
+    " quote quotes paragraph line stop period apostrophe ellipsis slash".split()
+)
+"""After "no", what is not wanted: "no full stop after boat"."""
+
+
 class Plainer(NamedTuple):
     """Words without what was said around them; `mused` if they may have been said to somebody else,
     `stated` if that makes a statement of them.
@@ -104,7 +111,7 @@ def as_wished(words: tuple[str, ...]) -> tuple[Plainer, ...]:
         for i in range(1, len(rest) - size):
             if rest[i : i + size] == to and rest[i + size] in BEING:
                 found.append((*rest[:i], "should", *rest[i + size :]))
-    return tuple(Plainer(w) for w in found if w[0] not in SUBJECT_PRONOUNS)
+    return tuple(Plainer(w) for w in found if w[0] not in SUBJECT_PRONOUNS - {"there"})
 
 
 def _in_full(words: tuple[str, ...]) -> tuple[str, ...]:
@@ -199,7 +206,7 @@ def _without_leads(words: tuple[str, ...]) -> Plainer:
     while words:
         leads = (lead for lead in _LEADS.get(words[0], ()) if words[: len(lead)] == lead)
         lead = next((lead for lead in leads if len(lead) < len(words)), None)
-        if lead is None:
+        if lead is None or lead == ("no",) and words[1] in _NOT_THERE:
             break
         mused, stated = mused or lead in _MUSED, stated or lead in _STATED
         words = words[len(lead) :]

@@ -67,6 +67,10 @@ _UNIT = {
 }  # fmt: skip
 _BARE = {Thing.COLUMN: Thing.COLUMN_NAME, Thing.ROW: Thing.ROW_NAME}
 _OF_TWO = frozenset(("and", "with", "for")) | {phrase[-1] for phrase in BESIDE}
+_TOLD_OF_TWO = (
+    {w for phrases in (SWAPPING, JOINING, SHIFTING) for phrase in phrases for w in phrase} - LITTLE
+) | set("row rows column columns paragraph paragraphs sentence sentences item items line".split())
+_QUOTED = (Thing.RUN, Thing.ITEM, Thing.WORDS)
 _ANDS = (("and",), ("with",), ("and", "the"), ("with", "the"), ("for",))
 
 
@@ -228,30 +232,37 @@ def _named(sitting: Sitting, words: Phrase, around: _Around) -> Iterator[_Named]
 
 def _on_the_page(sitting: Sitting, words: Phrase, around: _Around) -> Iterator[_Named]:
     """Rows, columns and parts of the page by the grammar; items, and words that stand there."""
-    match = Match(CATALOGUE.grammar, words)
-    size = len(words)
-    two = not _OF_TWO.isdisjoint(words)
-    kinds: tuple[Thing, ...] = (Thing.PART, Thing.ITEM, Thing.WORDS)
-    if any(block.cell for block in sitting.document.blocks):
-        kinds += (Thing.ROW, Thing.COLUMN)
+    size, blocks = len(words), sitting.document.blocks
+    items = any(block.kind is Kind.ITEM for block in blocks)
+    grid = any(block.cell for block in blocks)
+    told = not TRADE_NOUNS.isdisjoint(words)
+    kinds = [Thing.RUN] + [
+        thing
+        for thing, there in (
+            (Thing.PART, told), (Thing.ITEM, items), (Thing.WORDS, "paragraph" in words),
+            (Thing.ROW, grid), (Thing.COLUMN, grid),
+        )
+        if there
+    ]  # fmt: skip
+    two = not _OF_TWO.isdisjoint(words) and (items or not _TOLD_OF_TWO.isdisjoint(words))
+    match = Match(CATALOGUE.grammar, words) if told or grid else None
     for i in range(size):
-        ends = [
-            j
+        ends = {
+            j: [thing for thing in kinds if two or around.says(_Named(i, j, thing))]
             for j in range(i + 1, size + 1)
-            if two or any(around.says(_Named(i, j, thing)) for thing in kinds)
-        ]
-        if not ends:
-            continue
-        for reading in match.at("target", i):
+        }
+        for reading in match.at("target", i) if match and any(ends.values()) else ():
             j, value = reading.end, reading.value
             if of_a_grid(value) and not isinstance(value, Words):
                 thing = Thing.ROW if unit_named(value) is Unit.ROW else Thing.COLUMN
                 if words[j - 1] not in DETERMINERS:
                     yield _Named(i, j, thing, words[i:j])
-            elif j in ends and of_the_page(value) and _is_told(value, words[i:j]):
+            elif Thing.PART in ends[j] and of_the_page(value) and _is_told(value, words[i:j]):
                 yield _Named(i, j, Thing.PART, words[i:j])
-        for j in ends:
-            yield from _quoted(sitting.document, words, i, j)
+        for j, things in ends.items():
+            if any(thing in _QUOTED and (thing is not Thing.RUN or j - i >= _LONG)
+                   for thing in things):  # fmt: skip
+                yield from _quoted(sitting.document, words, i, j)
 
 
 def _is_told(value: object, words: Phrase) -> bool:
@@ -273,7 +284,7 @@ def _quoted(document: Document, words: Phrase, i: int, j: int) -> Iterator[_Name
     if any(document.count_words(r) == len(document.blocks[r.start.block].words) for r in items):
         yield _Named(i, j, Thing.ITEM, quoted)
     if len(quoted) >= _LONG:
-        yield _Named(i, j, Thing.PART, quoted)
+        yield _Named(i, j, Thing.RUN, quoted)
 
 
 def _by_name(words: Phrase, thing: Thing, names: Sequence[str]) -> Iterator[_Named]:

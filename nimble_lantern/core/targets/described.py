@@ -121,6 +121,17 @@ def _sign_before(sign: str, beside: Any) -> Sign:
     return Sign(sign, None, 1, Words(beside) if isinstance(beside, tuple) else beside, True)
 
 
+@rule("adjoining", "{target}", heard=False)
+def _adjoining_alone(target: Target) -> Adjoining | None:
+    return target if isinstance(target, Adjoining) else None
+
+
+@rule("a_mark", "{target}", heard=False)
+def _a_mark_beside(target: Target) -> Sign | None:
+    """A mark beside words: it stands there, or nothing is named."""
+    return target if isinstance(target, Sign) and target.beside is not None else None
+
+
 CATALOGUE.table(
     "adjoins",
     {"[(right | just)] (after | behind)": True, "[(right | just)] (before | in front of)": False},

@@ -26,7 +26,8 @@ def said(line: str) -> tuple[str, ...]:
 NAMES = {
     Thing.ROW: "row two", Thing.COLUMN: "the price column", Thing.ROW_NAME: "the tern row",
     Thing.COLUMN_NAME: "the price column", Thing.NOTE: "note one", Thing.PART: "the last sentence",
-    Thing.ITEM: "soap", Thing.WORDS: "rails", Thing.PASSAGE: "sign off", Thing.PLACE: "budget",
+    Thing.ITEM: "soap", Thing.WORDS: "rails", Thing.RUN: "two rails have come loose",
+    Thing.PASSAGE: "sign off", Thing.PLACE: "budget",
     Thing.VERSION: "first draft",
 }  # fmt: skip
 
@@ -101,6 +102,28 @@ class AnyOrder(DeskCase):
         desk.hears("the tern costs forty not fifty")
         self.assertIn("| Tern | 6 | 45 |", desk.markdown)
         self.assertIn("Forty not", desk.markdown.replace("40 not", "Forty not"))
+
+    def test_what_is_not_wanted_is_not_put_there(self) -> None:
+        text = "Wipe your boots at the door. The kettle is on the left. Please sit.\n\nTea is free."
+        for line, wanted in (
+            ("no full stop after left", "on the left Please sit."),
+            ("no break before tea", "Please sit. Tea is free."),
+            ("put a break before please", "left.\n\nPlease sit."),
+            ("a semicolon instead of the full stop after left", "on the left; Please sit."),
+            ("new paragraph where it says please", "left.\n\nPlease sit."),
+        ):
+            desk = self.desk(text)
+            desk.hears(line)
+            self.assertIn(wanted, desk.markdown, line)
+            desk.hears("undo that")
+            self.assertEqual(desk.markdown.strip(), text, line)
+
+    def test_a_look_is_no_word_and_a_word_that_stands_there_is_not_put_there(self) -> None:
+        text = "Cakes are four pounds each. Please take one, please."
+        for line in ("please should be capitalised throughout", "drop the each after pounds"):
+            desk = self.desk(text)
+            desk.hears(line)
+            self.assertTrue(desk.markdown.lower().startswith(text.lower()), line)
 
     def test_nothing_is_done_where_a_word_says_something_else(self) -> None:
         for text, line in (
