@@ -42,15 +42,18 @@ def _phrases(text: str) -> tuple[Phrase, ...]:
 FILLING = frozenset(
     _phrases(
         """
-        the, a, an, to, of, it, its, in, into, from, on, at, for, be, please, kindly, just,
-        now, then, also, and, so, that, so that, this, there, here, all, whole, entire, again,
-        really, i, we, you, me, us, i'd, we'd, i'll, we'll, let's, can, could, may, might, shall,
-        should, must, will, would, ought, needs, need, wants, want, like, have, has, get, gets,
-        go, goes, come, comes, let, make, made, put, set, give, do, turn, take, bring, has to,
-        have to, ought to, is to, is to be, are to be, i want, i'd like, would like, it so, so it,
-        some, any, any more, anymore, any longer, by, up, too, as well, right, straight, my, our,
-        your, with, stand, stands, first of all, better, be so kind, would be, could be, thing,
-        one
+        the, a, an, of, it, its, in, into, from, on, at, for, be, please, kindly, just, now, then,
+        also, and, so, that, so that, this, there, here, all, whole, entire, again, really, let's,
+        can, could, may, might, shall, should, must, will, would, ought, needs, need, wants, want,
+        like, get, gets, go, goes, come, comes, let, make, made, put, set, give, turn, take,
+        bring, has to, ought to, is to, is to be, are to be, i want, i'd like, would like, it so,
+        so it, some, any, any more, anymore, any longer, by, too, as well, right, straight,
+        my, our, your, with, stand, stands, first of all, better, be so kind, would be, could be,
+        thing, one, to, have, has, can you, could you, would you, will you, can we, could we, can
+        i, could i, may i, we want, i need, we need, i want to, we want to, i need to, we need to,
+        i'd like to, i would like to, we'd like, we'd like to, let me, let us, give me, show me,
+        for me, for us, i will, i'll, we will, we'll, do you think you could, i wish, would you
+        mind, i think, we do, i do
         """
     )
 )
@@ -62,15 +65,15 @@ OF_THE_TABLE = frozenset(
 )
 """Nor do these, of what stands in a table."""
 _SHARED = """
-delete_all: delete, deleted, remove, removed, erase, erased, gone, away, out, off, drop, dropped,
-  lose, scrap, scrapped, bin, discard, ditch, dump, strike, strike out, struck out, cross out, cut
-  out, rid, rid of, get rid of, done away with, do away with, is not needed, are not needed, not
-  needed, is no longer needed, no longer needed, do not need, don't need, do not want, don't want,
-  no need for, no longer need, not wanted, superfluous, throw, thrown, chuck, leave out, left out,
-  taken out, taken off, taken away, come out, come off, forget, forgotten, dispense with,
-  disappear, vanish, destroy, wipe out, can go, could go, may go, should go, must go, has to go,
-  have to go, needs to go, to go, deleting, removing, is one too many
-delete: @delete_all, no more, no, without
+delete: no need for, delete, deleted, remove, removed, erase, erased, drop, dropped, lose, scrap,
+  scrapped, bin, discard, ditch, dump, strike, strike out, struck out, cross out, cut out, rid,
+  rid of, get rid of, done away with, do away with, not needed, no longer needed, do not need,
+  don't need, do not want, don't want, no longer need, not wanted, superfluous, throw, thrown,
+  chuck, leave out, left out, taken out, taken off, taken away, dispense with, destroy, wipe out,
+  have to go, deleting, removing
+leaving: out, off, away, gone, can go, could go, may go, should go, must go, has to go, needs to
+  go, can come out, come out, come off, disappear, vanish, is not needed, are not needed, is no
+  longer needed, is one too many, to go
 read: what was in, remind me what says, remind me, what did i say in, read, read out, say, says,
   aloud, out loud, what does say, what is in, what's in, what stands in, what, what does, what do,
   what is, what's, tell, hear, listen to, what it says in, how does, show, see, look at, open,
@@ -79,11 +82,13 @@ show: show, list, see, look at, display, read, what, which, are there, how many,
   are, where, where are, have names, do i have, have i got, i have, got, give me, open, view, all,
   every, tell, please, find, what can i use, overview of, a list of
 empty: empty, emptied, blank, blank out, clear, cleared, clear out, wipe, wiped, nothing in, bare,
-  nothing, empty out, wipe clean, everything out of, what is in, what stands in, the contents of,
-  contents, everything
+  nothing, empty out, wipe clean
 twice: twice, again below, copy, a copy, another copy, copied, double, doubled, duplicate,
   duplicated, repeat, repeated, once more, again underneath, another, like it, the same again, two
   of, a second time, one more
+all: what is in, what stands in, what it says in, the contents of, contents, everything,
+  everything in, everything out of, all the words, all the words in, the words in, the words of,
+  out of
 select: select, selected, mark, marked, pick, pick out, choose, grab, highlight and hold
 up: up, one up, up one, higher, one higher, a row up, up a row, one row up, up one row, a place
   up, one place up, a row higher, one row higher, a place higher, one place higher, a line up,
@@ -95,7 +100,9 @@ down: down, one down, down one, lower, one lower, a row down, down a row, one ro
 _OF_THINGS = """
 [row]
 delete: @delete
+leaving: @leaving
 empty: @empty
+all: @all
 twice: @twice
 select: @select
 read: @read
@@ -120,8 +127,10 @@ above: above, before, over, on top of, ahead of, in front of, right above, just 
   above, directly before, between the headings and
 delete = delete {}
 empty = empty {}
-delete empty = empty {}
-empty read = read {}
+all empty = empty {}
+all delete = empty {}
+all delete empty = empty {}
+all read = read {}
 twice = duplicate {}
 add twice = duplicate {}
 below twice = duplicate {}
@@ -137,7 +146,9 @@ add above = add a row before {}
 
 [column]
 delete: @delete
+leaving: @leaving
 empty: @empty
+all: @all
 twice: @twice
 select: @select
 read: @read
@@ -205,8 +216,10 @@ centred: centred, centered, centre, center, in the middle, in the centre, in the
   central
 delete = delete {}
 empty = empty {}
-delete empty = empty {}
-empty read = read {}
+all empty = empty {}
+all delete = empty {}
+all delete empty = empty {}
+all read = read {}
 twice = duplicate {}
 add twice = duplicate {}
 select = select {}
@@ -235,24 +248,30 @@ ranged_left = align {} left
 centred = centre {}
 
 [table]
+leaving: @leaving
 delete: @delete
+not: no, without, instead of, instead of a, no more, not
+into: change, convert, converted, turn, back to, undo
 text: as a, text, plain text, ordinary text, normal text, simple text, just text, plain writing,
   ordinary writing, lines of text, plain lines, ordinary lines, to text, into text, apart,
-  dissolve, dissolved, undo, back to text, paragraphs, plain paragraphs, ordinary paragraphs,
-  flat, words only, only words, just words, instead of, convert, converted, change
+  dissolve, dissolved, back to text, paragraphs, plain paragraphs, ordinary paragraphs, flat,
+  words only, only words, just words
 row: another row, new row, one more row, one row more, an empty row, an extra row, a further row,
   a blank row, a row, row, add a row, insert a row, empty row, extra row, more row, another line,
-  one more line, an empty line, a line, line, new line in, one line more, a row more, longer by a
-  row, an additional row, a row added, rows, add
+  one more line, an empty line, new line in, one line more, a row more, longer by a row, an
+  additional row, a row added, rows
 column: another column, new column, one more column, one column more, an empty column, an extra
   column, a further column, a blank column, a column, column, add a column, insert a column, empty
-  column, extra column, a column more, an additional column, a column added, add
+  column, extra column, a column more, an additional column, a column added
 topmost: at the top, at the beginning, at the start, on top, to the top
 endmost: at the bottom, at the end, at the foot, on the bottom, at the very end, to the end, to
   the bottom, on the end, bottom, end
 delete = delete the table
+into text = turn the table into text
 text = turn the table into text
+not text = turn the table into text
 delete text = turn the table into text
+delete into text = turn the table into text
 row = add a row
 column = add a column
 row topmost = add a row at the top
@@ -262,11 +281,12 @@ column topmost = add a column at the start
 
 [note]
 delete: @delete
+leaving: @leaving
 settle: settle, settled, resolve, resolved, close, closed, tick off, ticked off, check off, done,
   is done, is settled, is finished, is dealt with, dealt with, finished, finish, complete,
   completed, taken care of, is closed, seen to, as done, as settled, as finished, sorted, sorted
-  out, is resolved, is sorted, mark, mark as, is over, has been dealt with, has been done, have
-  dealt with, have done
+  out, is resolved, is sorted, is over, has been dealt with, has been done, have dealt with, have
+  done
 reopen: reopen, reopened, open again, open up again, is not done, is not finished, is not settled,
   not done, not settled, not finished, unsettled, is open again, is still open, still open,
   untick, unticked, undone, is not done yet, isn't done, isn't finished, isn't settled, not yet
@@ -279,7 +299,8 @@ read = read {}
 - = read {}
 
 [notes]
-delete: @delete_all, clear, wipe, empty, clean
+leaving: @leaving
+delete: @delete, clear, wipe, empty, clean
 show: @show
 delete = delete all notes
 show = show my notes
@@ -287,13 +308,16 @@ show = show my notes
 
 [passage]
 delete: @delete
+leaving: @leaving
 read: @read, preview, sound
 insert: insert, add, write, type, paste, use, drop in, put in, pop in, finish with, end with,
-  close with, begin with, start with, enter, now, comes here, goes here, here, in here, stick in,
-  place, bring in, call up
+  close with, begin with, start with, enter, stick in, place, bring in, call up
+here: here, in here, comes here, goes here, now, there, in there
 delete = remove the passage {}
 read = show the passage {}
+here insert = insert the passage {}
 insert = insert the passage {}
+here = insert the passage {}
 - = insert the passage {}
 
 [passages]
@@ -302,6 +326,7 @@ show = show my passages
 - = show my passages
 
 [place]
+leaving: @leaving
 delete: @delete, unmark, unname, is no place, as a place, no place
 go: where did i put, let me see, see, look at, go to, go, back to, back, jump, jump to, return,
   return to, take me to, take me, where is, where's, find, visit, over to, on to, head for, move
@@ -317,9 +342,10 @@ show = show my places
 
 [version]
 delete: @delete
+leaving: @leaving
 back: back, bring back, restore, return to, load, take again, use, revert to, go back to, back to,
-  as it was in, the way it was in, again, instead, return, recover, fetch, reinstate, revert,
-  retrieve, how it was in, like it was in, prefer, put back, make it
+  as it was in, the way it was in, again, return, recover, fetch, reinstate, revert, retrieve, how
+  it was in, like it was in, put back
 compare: compare, compared, compare with, difference, differences, different, changes, changed,
   what, what changed, what has changed, what is different, since, with, against, to, from,
   compared with, how, differ, differs, show, show me, this version, side by side, beside, next to,
@@ -348,6 +374,7 @@ keep = keep this one
 
 [part]
 delete: @delete
+leaving: @leaving
 twice: twice, duplicate, a second time, double, another copy of, repeat, repeated
 larger: larger, bigger, a bigger, a larger, increase the size of, enlarge, enlarged, blow up,
   grow, in a bigger size, in a larger size, a size up, one size up, is too small, too small
@@ -392,6 +419,7 @@ at split = new paragraph before {}
 
 [run of words]
 delete: @delete
+leaving: @leaving
 delete = delete {}
 """
 """For each kind of thing its signs, with the phrases that raise them, and what signs together ask
@@ -453,7 +481,7 @@ def _of_a_bare_name(
 _of_a_bare_name(
     Thing.ROW_NAME,
     Thing.ROW,
-    set("delete empty twice select read".split()),
+    set("delete leaving empty all twice select read".split()),
     lambda sign, phrase: (
         sign in ("below", "above")
         or not set(phrase).isdisjoint("row rows table others rest".split())
@@ -462,7 +490,7 @@ _of_a_bare_name(
 _of_a_bare_name(
     Thing.COLUMN_NAME,
     Thing.COLUMN,
-    set("delete empty twice select left right first last".split()),
+    set("delete leaving empty all twice select left right first last".split()),
     lambda sign, phrase: (
         not sign.startswith("ranged")
         or not set(phrase).isdisjoint("aligned align flush ranged justified lined line".split())
@@ -519,5 +547,18 @@ for _thing, _signed in SIGNS.items():
         for _phrase in dict.fromkeys(_told):
             _raised = SAID.setdefault(_thing, {})
             _raised[_phrase] = (*_raised.get(_phrase, ()), _sign)
+COURTESY = frozenset(
+    "please kindly the my a and here now there in then comes goes give me show let us see".split()
+)
+"""All that may stand round a name that asks for something by itself."""
+AFTER_LEAVING = COURTESY | frozenset(
+    "again too as well for me us of table page can could may".split()
+)
+"""All that may stand behind a thing with what says that it leaves: "row two out of the table"."""
+STAYING = frozenset("make made put set give bring turn stand stands show".split())
+PARTICLES = frozenset("out off away".split())
+"""After the first, the second take nothing away: "put the last sentence off"."""
+BLANKS = frozenset("blank empty bare clear nothing".split())
+"""With an article they are things: "the blank in row two"."""
 LONGEST = max(len(phrase) for said in SAID.values() for phrase in said)
 """Words of a phrase."""

@@ -17,14 +17,20 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, DETERMINERS, LITTLE
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS
 from nimble_lantern.core.lexicon.housed import (
+    AFTER_LEAVING,
     BESIDE,
+    BLANKS,
+    COURTESY,
     FILLING,
     JOINING,
     LONGEST,
     OF_THE_TABLE,
+    PARTICLES,
     PLAINLY,
     SAID,
     SHIFTING,
+    SIGNS,
+    STAYING,
     SWAPPING,
     Phrase,
     Thing,
@@ -65,6 +71,7 @@ _UNIT = {
     Thing.ROW: Unit.ROW, Thing.ROW_NAME: Unit.ROW,
     Thing.COLUMN: Unit.COLUMN, Thing.COLUMN_NAME: Unit.COLUMN,
 }  # fmt: skip
+_LEAVING = {w for phrase in SIGNS[Thing.PART]["leaving"] for w in phrase}
 _BARE = {Thing.COLUMN: Thing.COLUMN_NAME, Thing.ROW: Thing.ROW_NAME}
 _OF_TWO = frozenset(("and", "with", "for")) | {phrase[-1] for phrase in BESIDE}
 _TOLD_OF_TWO = (
@@ -122,15 +129,40 @@ def housed(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
         said: dict[frozenset[str], int] = {}
         for left, few in before[at.start].items():
             for right, more in behind[at.end].items():
+                if "leaving" in left:
+                    continue  # "row two can go", and not "we can go to row two"
                 signs = left | right
+                if "leaving" in right:
+                    if not _leaves(words[: at.start], words[at.end :]):
+                        continue
+                    signs = signs - {"leaving"} | {"delete"}
                 said[signs] = min(few + more, said.get(signs, few + more))
         for signs in sorted(said, key=lambda signs: (said[signs], sorted(signs))):
             plain = PLAINLY[at.thing].get(signs)
-            if plain is not None:
+            if plain is not None and _is_asked(signs, words[: at.start], words[at.end :]):
                 made[tuple(plain.format(" ".join(at.words)).split())] = None
     for plain_words in _of_two(words, named):
         made[plain_words] = None
     yield from (m for m in made if m != words)
+
+
+def _is_asked(signs: frozenset[str], left: Phrase, right: Phrase) -> bool:
+    """Whether the words round a thing do ask, and are not only such as may."""
+    outside = frozenset((*left, *right))
+    if signs <= {"here"}:
+        return outside <= COURTESY
+    if "empty" in signs:
+        thing = left[:1] in (("the",), ("a",)) and not BLANKS.isdisjoint(left)
+        return not thing and outside.isdisjoint(("a", "an", "has", "have"))
+    return True
+
+
+def _leaves(left: Phrase, right: Phrase) -> bool:
+    """ "Row two out of the table, please", and not "out to the right" nor "put row two off"."""
+    if not all(word in AFTER_LEAVING or word in _LEAVING for word in right):
+        return False
+    told = not (set(right) & _LEAVING <= PARTICLES | COURTESY)
+    return told or STAYING.isdisjoint(left)
 
 
 def _signs(words: Phrase, thing: Thing, way: int) -> list[_Signs]:

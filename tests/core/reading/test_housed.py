@@ -49,7 +49,7 @@ class Lexicon(DeskCase):
         for thing, signs in SIGNS.items():
             used = frozenset().union(*PLAINLY[thing])
             with self.subTest(thing):
-                self.assertLessEqual(signs.keys() - used, {"read", "below", "above"})
+                self.assertLessEqual(signs.keys() - used, {"read", "below", "above", "leaving"})
 
 
 class AnyOrder(DeskCase):
@@ -124,6 +124,32 @@ class AnyOrder(DeskCase):
             desk = self.desk(text)
             desk.hears(line)
             self.assertTrue(desk.markdown.lower().startswith(text.lower()), line)
+
+    def test_nothing_is_taken_away_that_only_comes_near_it(self) -> None:
+        for line in (
+            "make the last sentence stand out", "put the last sentence off", "no last sentence yet",
+            "bring the second paragraph out", "go out of the last paragraph", "get out of row two",
+            "take row two out to the right", "the blank in row two", "row two has a blank",
+            "what is in row two", "the contents of row two", "clear up the price column",
+            "change the table", "convert the table", "no table", "undo the table",
+            "the last sentence is off", "cut to the last sentence", "lead me out of row two",
+        ):  # fmt: skip
+            desk = self.desk(HIRE + " He rows.\n\nThe end.")
+            before = desk.markdown.split()
+            desk.hears(line)
+            left = desk.markdown.split()
+            self.assertTrue(all(left.count(word) >= before.count(word) for word in before), line)
+
+    def test_a_name_alone_asks_only_with_courtesy(self) -> None:
+        for line, done in (
+            ("my short ending please", True), ("we write the short ending now", False),
+            ("we have to go to first draft", False), ("first draft can go", True),
+        ):  # fmt: skip
+            desk = self.desk(HIRE)
+            desk.hears("keep the last paragraph as short ending", "call this version first draft",
+                       "go to the end of the document")  # fmt: skip
+            heard = desk.hears(line)
+            self.assertEqual(str(heard.read_as) == "command", done, line)
 
     def test_nothing_is_done_where_a_word_says_something_else(self) -> None:
         for text, line in (
