@@ -538,6 +538,7 @@ def settle(sitting: Sitting, note: NoteNamed | None = None) -> Done | Refusal:
     "(reopen | open) {note} again",
     "(reopen | unsettle | unresolve | untick) {note}",
     "open {note} up again",
+    Way("(reopen it | open it [up] again)", when=_one_is_here),
     "{note} (is | has) [(still | not [been] | yet)] open [(again | still | after all)]",
     "{note} (is | has) (not [been] | not yet [been]) <dealt_with> [(after all | yet)]",
     "{note} (isn't | hasn't been) <dealt_with> [(after all | yet)]",

@@ -100,6 +100,10 @@ _CALLED = frozenset("version draft state place spot passage document letter as".
     "(save | keep | store | remember | mark) how (it | this | everything) (is | stands | looks)"
     " [now] (as | and call it) {text:words}",
     *frames.called("version"),
+    "(keep | save | make | take | store) a (version | copy | snapshot) of (this | it | the"
+    " (letter |"
+    " text | document)) [as it is] [now] (as | called | named | under [the name] | and call it)"
+    " {text:words}",
     "(call | name | label) the (present | current) (version | draft | state) {text:words}",
     "(call | name | label | mark | save | keep | store | remember) this as [the] version [called]"
     " {text:words}",
