@@ -135,18 +135,32 @@ def called(noun: str) -> tuple[str, ...]:
 
 def renamed(slot: str, noun: str) -> tuple[str, ...]:
     """A named thing gets another name: "the place budget should be called costs"."""
-    it = f"({_thing(slot, noun)} | [(the | my)] {{{slot}}})"
+    thing = _thing(slot, noun)
+    it = f"({thing} | [(the | my)] {{{slot}}})"
     last = "[(instead | from now on | now | from here on)]"
     return (
-        f"(rename | call | name) {it} [(to | as | into)] {{text:words}} {last}",
+        f"rename {it} [(to | as | into)] {{text:words}} {last}",
+        f"(call | name) {thing} [(to | as | into)] {{text:words}} {last}",
+        f"(call | name) {it} {{text:words}} (instead | from now on | from here on)",
         f"(let | have) {it} be [now] (called | named | renamed) {{text:words}} {last}",
-        f"{it} (<shall> be | is [to be] | gets) [now] (called | named | renamed [(to | as)])"
-        f" {{text:words}} {last}",
+        f"{it} <shall> be [now] (called | named | renamed [(to | as)]) {{text:words}} {last}",
+        f"{thing} (is [to be] | gets) [now] (called | named | renamed [(to | as)]) {{text:words}}"
+        f" {last}",
         f"(change | alter) the name of {it} (to | into) {{text:words}}",
         f"(change | alter) {{{slot}:owned_{slot}}} name (to | into) {{text:words}}",
         f"(give | let) {it} [have] (the name | another name | a new name) {{text:words}}",
         f"<wish> {it} [to be] (called | named | renamed) {{text:words}}",
         f"the name of {it} (<shall> be | is [now]) {{text:words}}",
+    )
+
+
+def renamed_alone(slot: str) -> tuple[str, ...]:
+    """The same of the name alone, which has to be unmistakable: "call first draft spring letter";
+    "call nell tomorrow" gives no name."""
+    it = f"[(the | my)] {{{slot}}}"
+    return (
+        f"(call | name) {it} [(to | as)] {{text:words}}",
+        f"{it} (is [to be] | gets) [now] (called | named | renamed [(to | as)]) {{text:words}}",
     )
 
 

@@ -371,6 +371,8 @@ def _behind_the_same_words(
     for r in places(document, old):
         left = document.blocks[r.start.block].text[: r.start.offset]
         before = tuple(plain(word) for word in left.split())
+        ended = max((n for n, word in enumerate(left.split()) if word[-1] in ".?!"), default=-1)
+        clause = frozenset(before[ended + 1 :])
         for size in range(len(text) - 1, 0, -1):
             new = text[size:]
             # "Ring ida marlowe not tom fenwick": name for name, one word is enough.
@@ -380,7 +382,7 @@ def _behind_the_same_words(
             same = before[-size:] == text[:size]
             # "Breakfast at ten not seven", where breakfast is at seven.
             short = alike and before[-1:] == text[size - 1 : size]
-            same = same or short and set(text[:size]) <= set(before[-2 * size :])
+            same = same or short and clause.issuperset(text[:size])
             if enough and len(new) <= len(old) + _MORE_NEW and same:
                 found.append((r, new))
                 break

@@ -51,9 +51,14 @@ def next_item(sitting: Sitting) -> Done:
 @command("<stop> [(the | this)] list", "end of [the] list", "(out of | no more) [the] list",
          "[the] list [is] (over | finished | done)",
          "(that is | that's | this is) the end of [(the | this)] list",
-         "[(i'm | i am | we're | we are | that's)] (done | finished) with (the | this) list",
-         "(that is | that's) (the list [done] | all (on | of | for) the list | it for the list)",
-         "no more (items | bullets | bullet points | points) [(now | on the list | in the list)]",
+         *each(
+             _in_a_list,
+             "[(i'm | i am | we're | we are | that's)] (done | finished) with (the | this) list",
+             "(that is | that's) (the list [done] | all (on | of | for) the list | it for the"
+             " list)",
+             "no more (items | bullets | bullet points | points) [(now | on the list | in the"
+             " list)]",
+         ),
          "(go on | carry on | continue | write) (after | below | under | outside | behind) the"
          " list",
          "(take | get | let) me out of (the | this) list",

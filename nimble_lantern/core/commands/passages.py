@@ -690,6 +690,7 @@ def remove(sitting: Sitting, passage: str) -> Done:
 @command(
     "(rename | call) the passage {passage} [(to | as)] {text:words}",
     *frames.renamed("passage", "passage"),
+    *each(called_whole("passage", _names), *frames.renamed_alone("passage")),
     heard=1,
     example="rename the passage sign off to farewell",
     group="writing",

@@ -132,6 +132,7 @@ def forget(sitting: Sitting, place: str) -> Done:
 @command(
     "(rename | call) the place {place} [(to | as)] {text:words}",
     *frames.renamed("place", _NOUN),
+    *each(called_whole("place", _names), *frames.renamed_alone("place")),
     heard=1,
     example="rename the place budget to costs",
     group="moving",

@@ -354,8 +354,8 @@ def under(sitting: Sitting, table: Table, words: tuple[str, ...]) -> Done | Refu
     "(i'm | i am | we're | we are | that's) (done | finished | through) with (the | this) table",
     "(that's | that is) (the table done | all for the table | it for the table | the end of the"
     " table)",
-    "(the | this) table is (done | finished | complete | full)",
-    "(back | on) to (ordinary | normal | plain) (text | writing)",
+    Way("(the | this) table is (done | finished | complete | full)", when=in_table),
+    Way("(back | on) to (ordinary | normal | plain) (text | writing)", when=in_table),
     Way("(that is | that's) the table [done]", when=in_table),
     heard=1,
     example="end table",

@@ -165,6 +165,7 @@ def forget(sitting: Sitting, version: str) -> Done:
 @command(
     "(rename | call) the (version | draft) {version} [(to | as)] {text:words}",
     *frames.renamed("version", "(version | draft)"),
+    *each(called_whole("version", _names), *frames.renamed_alone("version")),
     heard=1,
     example="rename the version first draft to spring letter",
     group="repair",
