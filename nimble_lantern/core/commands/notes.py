@@ -3,17 +3,28 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from itertools import pairwise
 
 from nimble_lantern.core.commands import frames
+from nimble_lantern.core.commands.note_here import (
+    NoteNamed,
+    by_number,
+    called,
+    current,
+    is_one,
+    of_note,
+    one_is_here,
+    that_says,
+    there_are,
+)
 from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import many, named, quoted
 from nimble_lantern.core.composing.placing import manner_of
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.reviewing.notes import Note, added, changed, notes_of, removed
@@ -36,31 +47,6 @@ def written(sitting: Sitting, words: Sequence[str], left: str = "") -> str:
         kept.pop(0)
     place = Place(left=left)
     return write(kept, place, manner_of(sitting, left)).text.strip()
-
-
-def _there_are(sitting: Sitting, parse: Parse) -> bool:
-    return bool(notes_of(sitting.document))
-
-
-def _one_is_here(sitting: Sitting, parse: Parse) -> bool:
-    """Whether "it" may be a note: one was just made, walked to or read."""
-    return _current(sitting) is not None and _last_was_a_note(sitting)
-
-
-def _last_was_a_note(sitting: Sitting) -> bool:
-    last = sitting.trail[-1] if sitting.trail else None
-    return last is not None and (last.command or "").startswith("notes.")
-
-
-def _current(sitting: Sitting) -> Note | None:
-    """The note of the words that are selected or spoken of; else the one at the writing place."""
-    found = notes_of(sitting.document)
-    for r in (sitting.selection, *sitting.that):
-        for note in found:
-            if r is not None and note.range == r:
-                return note
-    here = sitting.caret
-    return next((n for n in found if n.range.start <= here <= n.range.end), None)
 
 
 def _add(sitting: Sitting, r: Range, words: Sequence[str]) -> Done | Refusal:
@@ -211,97 +197,6 @@ def add_here(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     return _add(sitting, Range(sitting.caret, sitting.caret), text)
 
 
-@dataclass(frozen=True, slots=True)
-class NoteNamed:
-    """A note as it was called: by its number (0: the one that is here), or by words it has."""
-
-    number: int = 0
-    about: tuple[str, ...] = ()
-
-
-@rule("note", "note [number] {number}")
-def _note_n(number: int) -> NoteNamed | None:
-    return NoteNamed(number) if number > 0 else None
-
-
-@rule("note", "[the] [margin] (comment | remark) [number] {number}", heard=False)
-@rule("note", "the [margin] note [number] {number}", heard=False)
-def _remark_n(number: int) -> NoteNamed | None:
-    return NoteNamed(number) if number > 0 else None
-
-
-@rule("note", "(this | that | the) note")
-@rule("note", "(this | that | the) [margin] (comment | remark)", heard=False)
-@rule("note", "(this | that | the) margin note", heard=False)
-def _note_here() -> NoteNamed:
-    return NoteNamed()
-
-
-@rule("note", "the {position} note")
-@rule("note", "the {position} [margin] (comment | remark)", heard=False)
-@rule("note", "the {position} (one | of the [margin] (notes | comments))", heard=False)
-def _note_nth(position: int) -> NoteNamed:
-    return NoteNamed(position)
-
-
-@rule(
-    "note",
-    "(the | my | that) last [margin] (note | comment | remark)",
-    "the last of the [margin] (notes | comments | remarks)",
-    heard=False,
-)
-def _last_note() -> NoteNamed:
-    return NoteNamed(-1)
-
-
-@rule(
-    "note",
-    "(the | my | that) [margin] (note | comment | remark) (about | that says | saying | with"
-    " | that mentions | mentioning | which says | that (tells | reminds) (me | us) to | to)"
-    " {words}",
-    heard=False,
-)
-def _note_about(words: tuple[str, ...]) -> NoteNamed:
-    return NoteNamed(about=words)
-
-
-def _called(sitting: Sitting, note: NoteNamed | None) -> Note | Refusal:
-    """The note that is called so; without a number, the one that is here, or the only one."""
-    found = notes_of(sitting.document)
-    if not found:
-        return Refusal("There are no margin notes.", "", "“Margin note” and its words make one.")
-    if note is not None and note.about:
-        return _that_says(found, note.about)
-    number = note.number if note is not None else 0
-    if number == 0:
-        here = _current(sitting)
-        if here is not None:
-            return here
-        if len(found) == 1:
-            return found[0]
-        return Refusal(f"There are {len(found)} notes.", "", "Say which: “note two”.")
-    if number == -1:
-        return found[-1]
-    if not 1 <= number <= len(found):
-        return Refusal(f"There is no note {number}.", "", f"There are {many(len(found), 'note')}.")
-    return found[number - 1]
-
-
-def _that_says(found: Sequence[Note], words: Sequence[str]) -> Note | Refusal:
-    """The first note that has all of these words; "a" and "the" may be missing."""
-    wanted = [w for w in words if w not in ("the", "a", "an")]
-    said = [n for n in found if wanted and all(w in n.text.lower() for w in wanted)]
-    return said[0] if said else Refusal(f"No note says “{' '.join(words)}”.")
-
-
-def _is_one(sitting: Sitting, parse: Parse) -> bool:
-    """Whether what is called by its words is a note: "the note to nell can go" may be a letter."""
-    note = parse.args.get("note")
-    if not notes_of(sitting.document):
-        return False
-    return not (note and note.about and isinstance(_called(sitting, note), Refusal))
-
-
 def _shown(sitting: Sitting, note: Note) -> Done:
     after = replace(sitting.about([note.range]), selection=note.range, fresh=False, question=None)
     settled = ", settled" if note.settled else ""
@@ -309,17 +204,12 @@ def _shown(sitting: Sitting, note: Note) -> Done:
     return Done(after, f"note {note.number}{settled}, on {where}: {quoted(note.text)}")
 
 
-def _by_number(sitting: Sitting, parse: Parse) -> bool:
-    note = parse.args.get("note")
-    return note is not None and note.number != 0 and _is_one(sitting, parse)
-
-
 @command(
     "(read | go to | show [me] | jump to | see | open) {note}",
-    Way("find {note}", when=_by_number),
+    Way("find {note}", when=by_number),
     "(what (does | is) | tell me) {note} [say]",
-    Way("[the] note [number] {number}", when=_there_are),
-    Way("{note}", when=_by_number),
+    Way("[the] note [number] {number}", when=there_are),
+    Way("{note}", when=by_number),
     "read [me] {note} [(out | aloud | to me)]",
     "(what's | what is) [in | on] {note}",
     "what (did i (write | say | put) | have i (written | said | put) | do i say | is written) in"
@@ -333,13 +223,13 @@ def _by_number(sitting: Sitting, parse: Parse) -> bool:
     heard=1,
     example="read note one",
     group="revising",
-    when=_is_one,
+    when=is_one,
 )
 def show(
     sitting: Sitting, note: NoteNamed | None = None, number: int | None = None
 ) -> Done | Refusal:
     """Read a margin note, and select the words it stands beside."""
-    found = _called(sitting, note or NoteNamed(number or 0))
+    found = called(sitting, note or NoteNamed(number or 0))
     return found if isinstance(found, Refusal) else _shown(sitting, found)
 
 
@@ -359,12 +249,12 @@ CATALOGUE.table("step", {"(next | following)": 1, "(previous | last | earlier)":
     heard=1,
     example="next note",
     group="revising",
-    when=_there_are,
+    when=there_are,
 )
 def walk(sitting: Sitting, step: int) -> Done | Refusal:
     """Walk through the notes, one after another; at an end, on from the other."""
     found = notes_of(sitting.document)
-    here = _current(sitting)
+    here = current(sitting)
     if here is not None:
         index = (here.number - 1 + step) % len(found)
     else:
@@ -417,18 +307,18 @@ def list_notes(sitting: Sitting) -> Done | Refusal:
     heard=1,
     example="find the note about the ferry company",
     group="revising",
-    when=_there_are,
+    when=there_are,
 )
 def find(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     """Go to the first margin note that has these words."""
-    found = _that_says(notes_of(sitting.document), text)
+    found = that_says(notes_of(sitting.document), text)
     return found if isinstance(found, Refusal) else _shown(sitting, found)
 
 
 def _new_words(sitting: Sitting, parse: Parse) -> bool:
     """ "Change the note to a higher one" is of music, and tells no words of a note."""
     text = tuple(parse.args.get("text", ()))
-    return _there_are(sitting, parse) and text[-1:] not in (("one",), ("ones",))
+    return there_are(sitting, parse) and text[-1:] not in (("one",), ("ones",))
 
 
 def _edited(sitting: Sitting, note: Note, said: str, text: str | None = None,
@@ -466,22 +356,18 @@ CATALOGUE.table(
     annotates=True,
     when=_new_words,
 )
-def change(
-    sitting: Sitting, text: tuple[str, ...], note: NoteNamed | None = None
-) -> Done | Refusal:
+@of_note
+def change(sitting: Sitting, note: Note, text: tuple[str, ...]) -> Done | Refusal:
     """Let a margin note say something else."""
-    found = _called(sitting, note)
-    if isinstance(found, Refusal):
-        return found
     new = written(sitting, text)
-    return _edited(sitting, found, f"note {found.number} says {quoted(new)}", new)
+    return _edited(sitting, note, f"note {note.number} says {quoted(new)}", new)
 
 
 def _answers_it(sitting: Sitting, parse: Parse) -> bool:
     """ "Answer the note she says yes"; "answer the note from the board" is of a letter."""
     note, text = parse.args.get("note"), tuple(parse.args.get("text", ()))
     bare = note is None or note == NoteNamed()
-    return _is_one(sitting, parse) and not (bare and text[:1] and text[0] in PREPOSITIONS)
+    return is_one(sitting, parse) and not (bare and text[:1] and text[0] in PREPOSITIONS)
 
 
 @command(
@@ -501,15 +387,11 @@ def _answers_it(sitting: Sitting, parse: Parse) -> bool:
     annotates=True,
     when=_answers_it,
 )
-def answer(
-    sitting: Sitting, text: tuple[str, ...], note: NoteNamed | None = None
-) -> Done | Refusal:
+@of_note
+def answer(sitting: Sitting, note: Note, text: tuple[str, ...]) -> Done | Refusal:
     """Add to a margin note, on a line of its own."""
-    found = _called(sitting, note)
-    if isinstance(found, Refusal):
-        return found
-    new = f"{found.text}\n{written(sitting, text)}"
-    return _edited(sitting, found, f"note {found.number} is answered", new)
+    new = f"{note.text}\n{written(sitting, text)}"
+    return _edited(sitting, note, f"note {note.number} is answered", new)
 
 
 @command(
@@ -520,25 +402,23 @@ def answer(
     "{note} (is | has been) [(now | all)] <dealt_with> [now]",
     "(mark | put | set | count | make) {note} [down] [(as | to)] [being] <dealt_with>",
     "that's {note} <dealt_with>",
-    Way("(settle | resolve) (it | that)", when=_one_is_here),
+    Way("(settle | resolve) (it | that)", when=one_is_here),
     heard=1,
     example="settle note one",
     group="revising",
-    when=_is_one,
+    when=is_one,
 )
-def settle(sitting: Sitting, note: NoteNamed | None = None) -> Done | Refusal:
+@of_note
+def settle(sitting: Sitting, note: Note) -> Done | Refusal:
     """Mark a margin note as settled; it stays."""
-    found = _called(sitting, note)
-    if isinstance(found, Refusal):
-        return found
-    return _edited(sitting, found, f"note {found.number} is settled", settled=True)
+    return _edited(sitting, note, f"note {note.number} is settled", settled=True)
 
 
 @command(
     "(reopen | open) {note} again",
     "(reopen | unsettle | unresolve | untick) {note}",
     "open {note} up again",
-    Way("(reopen it | open it [up] again)", when=_one_is_here),
+    Way("(reopen it | open it [up] again)", when=one_is_here),
     "{note} (is | has) [(still | not [been] | yet)] open [(again | still | after all)]",
     "{note} (is | has) (not [been] | not yet [been]) <dealt_with> [(after all | yet)]",
     "{note} (isn't | hasn't been) <dealt_with> [(after all | yet)]",
@@ -547,14 +427,12 @@ def settle(sitting: Sitting, note: NoteNamed | None = None) -> Done | Refusal:
     heard=1,
     example="reopen note one",
     group="revising",
-    when=_is_one,
+    when=is_one,
 )
-def reopen(sitting: Sitting, note: NoteNamed | None = None) -> Done | Refusal:
+@of_note
+def reopen(sitting: Sitting, note: Note) -> Done | Refusal:
     """Take a margin note up again that was settled."""
-    found = _called(sitting, note)
-    if isinstance(found, Refusal):
-        return found
-    return _edited(sitting, found, f"note {found.number} is open again", settled=False)
+    return _edited(sitting, note, f"note {note.number} is open again", settled=False)
 
 
 @command(
@@ -562,7 +440,7 @@ def reopen(sitting: Sitting, note: NoteNamed | None = None) -> Done | Refusal:
     "(<discard> | forget) {note}",
     "(<remove> | <discard>) the [margin] (note | comment | remark) (on | about | at | beside | by)"
     " {target}",
-    Way("(<remove> | <discard>) it", when=_one_is_here),
+    Way("(<remove> | <discard>) it", when=one_is_here),
     "{note} (can | may | should | must | has to) [(all | now)] (go | come (off | out))"
     " [(now | away | too)]",
     "(throw | take | put | cross | strike) {note} (away | out | off)",
@@ -573,7 +451,7 @@ def reopen(sitting: Sitting, note: NoteNamed | None = None) -> Done | Refusal:
     heard=1,
     example="remove note one",
     group="revising",
-    when=_is_one,
+    when=is_one,
 )
 def remove(
     sitting: Sitting, note: NoteNamed | None = None, target: Places | None = None
@@ -586,7 +464,7 @@ def remove(
         if not on:
             return Refusal("No note stands there.")
         note = NoteNamed(on[0].number)
-    found = _called(sitting, note)
+    found = called(sitting, note)
     if isinstance(found, Refusal):
         return found
     after = sitting.edited(removed(found)).about([found.range])
@@ -622,7 +500,7 @@ CATALOGUE.table(
     heard=1,
     example="remove the settled notes",
     group="revising",
-    when=_there_are,
+    when=there_are,
 )
 def remove_all(sitting: Sitting, settled: bool = False) -> Done | Refusal:
     """Take all notes out, or those that are settled."""

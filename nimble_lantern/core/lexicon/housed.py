@@ -89,7 +89,7 @@ twice: twice, again below, copy, a copy, another copy, copied, double, doubled, 
 all: what is in, what stands in, what it says in, the contents of, contents, everything,
   everything in, everything out of, all the words, all the words in, the words in, the words of,
   out of
-select: select, selected, mark, marked, pick, pick out, choose, grab, highlight and hold
+select: select, selected, mark, marked, pick, pick out, choose, grab
 up: up, one up, up one, higher, one higher, a row up, up a row, one row up, up one row, a place
   up, one place up, a row higher, one row higher, a place higher, one place higher, a line up,
   further up, up by one, one further up
@@ -98,7 +98,7 @@ down: down, one down, down one, lower, one lower, a row down, down a row, one ro
   place lower, one place lower, one further down
 """
 _OF_THINGS = """
-[row]
+[row, column]
 delete: @delete
 leaving: @leaving
 empty: @empty
@@ -106,6 +106,18 @@ all: @all
 twice: @twice
 select: @select
 read: @read
+delete = delete {}
+empty = empty {}
+all empty = empty {}
+all delete = empty {}
+all delete empty = empty {}
+all read = read {}
+twice = duplicate {}
+add twice = duplicate {}
+select = select {}
+read = read {}
+
+[row]
 up: @up
 down: @down
 first: first, top, top of the table, at the top, to the top, on top, uppermost, the first, first
@@ -124,19 +136,9 @@ add: add a row, a row, another row, new row, a new row, one more row, one row mo
 below: below, under, beneath, underneath, after, behind, following, right below, right under, just
   below, directly below, directly after, next after
 above: above, before, over, on top of, ahead of, in front of, right above, just above, directly
-  above, directly before, between the headings and
-delete = delete {}
-empty = empty {}
-all empty = empty {}
-all delete = empty {}
-all delete empty = empty {}
-all read = read {}
-twice = duplicate {}
-add twice = duplicate {}
+  above, directly before
 below twice = duplicate {}
 add below twice = duplicate {}
-select = select {}
-read = read {}
 up = move {} up
 down = move {} down
 first = move {} to the top
@@ -145,13 +147,6 @@ add below = add a row after {}
 add above = add a row before {}
 
 [column]
-delete: @delete
-leaving: @leaving
-empty: @empty
-all: @all
-twice: @twice
-select: @select
-read: @read
 left: left, to the left, one left, further left, one to the left, a column to the left, one column
   to the left, one place to the left, leftwards
 right: right, to the right, one right, further right, one to the right, a column to the right, one
@@ -214,16 +209,6 @@ ranged_left: left aligned, aligned left, align left, flush left, on the left, to
   side, on the left hand side, left align, against the left, left hand side
 centred: centred, centered, centre, center, in the middle, in the centre, in the center, middle,
   central
-delete = delete {}
-empty = empty {}
-all empty = empty {}
-all delete = empty {}
-all delete empty = empty {}
-all read = read {}
-twice = duplicate {}
-add twice = duplicate {}
-select = select {}
-read = read {}
 left = move {} left
 right = move {} right
 first = move {} first
@@ -449,17 +434,18 @@ for _entry in _entries(_SHARED):
 SIGNS: dict[Thing, dict[str, tuple[Phrase, ...]]] = {}
 PLAINLY: dict[Thing, dict[frozenset[str], str]] = {}
 """For each kind of thing: the phrases that raise a sign; and the plain way to say what is asked."""
-_thing = Thing.ROW
+_things: list[Thing] = []
 for _entry in _entries(_OF_THINGS):
     if _entry.startswith("["):
-        _thing = Thing(_entry[1:-1])
-        SIGNS[_thing], PLAINLY[_thing] = {}, {}
+        _things = [Thing(name) for name in _entry[1:-1].split(", ")]
     elif " = " in _entry:
         _signs, _plain = _entry.split(" = ")
-        PLAINLY[_thing][frozenset(_signs.split()) - {"-"}] = _plain
+        for _thing in _things:
+            PLAINLY.setdefault(_thing, {})[frozenset(_signs.split()) - {"-"}] = _plain
     else:
         _sign, _text = _entry.split(": ", 1)
-        SIGNS[_thing][_sign] = _phrases(_in_full(_text))
+        for _thing in _things:
+            SIGNS.setdefault(_thing, {})[_sign] = _phrases(_in_full(_text))
 
 
 def _of_a_bare_name(
@@ -497,47 +483,31 @@ _of_a_bare_name(
     ),
 )
 
-BESIDE: dict[Phrase, int] = dict.fromkeys(
-    _phrases(
-        "before, in front of, left of, to the left of, on the left of, ahead of, above, over, on"
-        " top of,"
-        " just before, right before, just above, right above, so that it comes before, so it comes"
-        " before"
-    ),
-    -1,
-) | dict.fromkeys(
-    _phrases(
-        "after, behind, right of, to the right of, on the right of, below, under, beneath,"
-        " underneath,"
-        " just after, right after, just below, right below, following, so that it comes after"
-    ),
-    1,
-)
+_OF_TWO = """
+before: before, in front of, left of, to the left of, on the left of, ahead of, above, over, on
+  top of, just before, right before, just above, right above, so that it comes before, so it comes
+  before
+after: after, behind, right of, to the right of, on the right of, below, under, beneath,
+  underneath, just after, right after, just below, right below, following, so that it comes after
+shifting: move, shift, place, put, be put, be moved, moved, drag, push, it, it comes, comes
+swapping: swap, swapped, between, trade places between, exchange, exchanged, switch, switched,
+  trade, the other way round, the other way around, the other way about, change places, swap
+  places, swap over, change over, over, round, around, reversed, change, in each other's place,
+  trade places, turned round, turn round, interchange, reverse
+joining: together, join, joined, into one, in one, merge, merged, combine, combined, one
+  paragraph, into one paragraph, as one paragraph, one paragraph of, one sentence of, pull, run,
+  as one, a single paragraph, into a single paragraph, no break between, no gap between, remove
+  the break between, take out the break between, delete the break between, no space between, unite
+"""
+_two = dict(entry.split(": ", 1) for entry in _entries(_OF_TWO))
+BESIDE: dict[Phrase, int] = {
+    phrase: side for side, sign in ((-1, "before"), (1, "after")) for phrase in _phrases(_two[sign])
+}
 """Where one of two rows or columns goes: before the other (-1) or behind it (1)."""
-SHIFTING = frozenset(
-    _phrases("move, shift, place, put, be put, be moved, moved, drag, push, it, it comes, comes")
-)
-SWAPPING = frozenset(
-    _phrases(
-        "swap, swapped, between, trade places between, exchange, exchanged, switch, switched,"
-        " trade, the other way round, the other"
-        " way around, the other way about, change places, swap places, swap over, change over,"
-        " over,"
-        " round, around, reversed, change, in each other's place, trade places, turned round, turn"
-        " round, interchange, reverse"
-    )
-)
+SHIFTING = frozenset(_phrases(_two["shifting"]))
+SWAPPING = frozenset(_phrases(_two["swapping"]))
 """Said of two, that each goes where the other is."""
-JOINING = frozenset(
-    _phrases(
-        "together, join, joined, into one, in one, merge, merged, combine, combined, one"
-        " paragraph, into"
-        " one paragraph, as one paragraph, one paragraph of, one sentence of, pull, run, as one,"
-        " a single"
-        " paragraph, into a single paragraph, no break between, no gap between, remove the break"
-        " between, take out the break between, delete the break between, no space between, unite"
-    )
-)
+JOINING = frozenset(_phrases(_two["joining"]))
 """Said of two, that they become one."""
 
 SAID: dict[Thing, dict[Phrase, tuple[str, ...]]] = {}
