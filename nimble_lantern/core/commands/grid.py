@@ -233,8 +233,6 @@ def _words_alone(sitting: Sitting, parse: Parse) -> bool:
     "(wipe | clear | remove | take | delete | throw) [out] (what is | what's | what (stands | it"
     " says) | everything | all [that is] | the words | the contents | the text) (in | from | out of"
     " | of | for) {target:grid_part} [(out | away)]",
-    "(wipe | clear | empty | blank) [out] (the | all the | all | every) (cells | cell) (of | in)"
-    " {target:grid_part}",
     "[(i want | put | have | leave)] nothing in {target:grid_part}",
     "(empty | clear | wipe | blank) [out] {target:cell_part} [(out | clean)]",
     *frames.standing("{target:cell_part}", "<blank_out>"),
@@ -285,12 +283,6 @@ def _two_headings(sitting: Sitting, parse: Parse) -> bool:
     "{target:grid_part} (goes | belongs | <shall> (come | go | be)) {steps:ending}",
     "{target:row_named} <shall> be {steps:first_row}",
     Way("(<shift> | <set_down> | push | bring) {target:row_named} {steps}", when=_row_there),
-    Way("{target:row_named} {steps:step_by_rows}", when=_row_there),
-    Way(
-        "{target:grid_part} <shall> (come | go | be | stand) {side} [the] {words} [row]",
-        when=heads_a_row,
-    ),
-    Way("(<shift> | <set_down>) {target:grid_part} {side} [the] {words} [row]", when=heads_a_row),
     "(push | bring) {target:grid_part} ({steps} | {steps:ending})",
     "(push | bring | get) {target:grid_part} {side} {goal:grid_part}",
     Way(
@@ -298,11 +290,6 @@ def _two_headings(sitting: Sitting, parse: Parse) -> bool:
         when=_two_headings,
     ),
     "{target:grid_part} {steps}",
-    Way(
-        "[the] {name:words} <shall> (come | go | be | stand) [(right | straight | just)] {side}"
-        " [the] {words} [column]",
-        when=_two_headings,
-    ),
     "(<shift> | <set_down>) {target:row_named} {steps:ending_of_table}",
     Way("[(<shift> | <set_down>)] {target:grid_part} {side} [the] {words}", when=heads_a_column),
     Way(
@@ -354,8 +341,6 @@ def move(
     "(duplicate | double | repeat | copy) {target:grid_part} (below | underneath | beneath |"
     " again |"
     " once more | under it | below it)",
-    "{target:grid_part} (twice | again | once more)",
-    "<wish> {target:grid_part} (twice | again | once more)",
     "(another | one more) copy of {target:grid_part}",
     "make (a copy | another copy) of {target:grid_part}",
     "copy {target:grid_part} (below | beside | next to) it",
@@ -485,18 +470,7 @@ _CALLED_BESIDES = frozenset("column name names number numbers figure figures val
     "(sort | order | arrange | put | list) [(them | the rows | everything | the table)] (by | in"
     " order of | in the order of | according to | on) (what they | the (name | names | number |"
     " amount | value) of [the] | how much they | how many) {words} [{falling}]",
-    "(put | get | have | list) (them | the rows | everything | it) in (the order of | order of |"
-    " order by) [the] {words} [{falling}]",
-    Way("{falling} (by | on) [the] {words} [column]", when=heads_a_column),
-    Way(
-        "(put | have | arrange | get) [the] {words} (in order [{falling}] | {falling})",
-        when=heads_a_column,
-    ),
     Way("[the] rows (by | in order of) [the] {words} [{falling}]", when=heads_a_column),
-    Way(
-        "{falling:extreme} [(number | amount | count) of] {words} (on top | first | at the top)",
-        when=heads_a_column,
-    ),
     Way("(put | get | list | arrange) [the] {words} (in | into) {falling}", when=heads_a_column),
     Way("(put | get | list | arrange) [the] {words} {falling}", when=heads_a_column),
     Way(
@@ -560,11 +534,8 @@ def _one_column(sitting: Sitting, parse: Parse) -> bool:
         "{target} {wide:too_wide}",
         "(let | have) {target} have {wide:more_room}",
         "{target} (needs | wants | could do with | <shall> have) {wide:more_room}",
-        "{wide:more_room} (for | in) {target}",
         "{wide:widen} {target} [(a bit | a little)]",
     ),
-    "(give | let) {target:column_named} [have] {wide:more_room}",
-    "{wide:more_room} for {target:column_named}",
     "{target:column_named} (needs | wants | could do with | <shall> have) {wide:more_room}",
     "(make | set | get) {target:column_named} {wide}",
     Way("{target} <shall> be {wide}", when=_one_column),
@@ -700,23 +671,10 @@ def tell_total(
     ),
     *each(
         _one_column,
-        "(<put> | <wish>) [in] (the | a) (total | sum) [in] (at the (bottom | foot | end) of |"
-        " under"
-        " | below | underneath | beneath | for | in | to) {target}",
-        "(total | add up | sum [up]) {target} and (write | put) it (in | below | underneath | under"
-        " it | at the bottom | there)",
         "(a | the) (total | sum) (under | below | at the (bottom | foot | end) of) {target}",
         "{target} (needs | wants | could do with | <shall> have) a (total | sum) [(under it | at"
         " the"
         " bottom | below [it])]",
-    ),
-    *each(
-        heads_a_column,
-        "(<put> | <wish>) [in] (the | a) (total | sum) [in] (at the (bottom | foot | end) of |"
-        " under"
-        " | below | underneath | beneath | for) [the] {words}",
-        "(total | add up | sum [up]) [the] {words} and (write | put) it (in | below | underneath"
-        " | under it | at the bottom | there)",
     ),
     heard=0,
     example="put the total under column two",

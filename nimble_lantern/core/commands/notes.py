@@ -216,7 +216,6 @@ def _shown(sitting: Sitting, note: Note) -> Done:
     " {note}",
     "(let me (hear | see | have) | tell me | show me) [(what is in | what's in)] {note}",
     "(tell me | let me hear | show me) what (is | i wrote | i said) in {note}",
-    "(where is | where's | where does | where do i find) {note} [(belong | stand)]",
     "<go> [to] [where] {note} [(is | stands | belongs)]",
     "(take me to | show me | go to) what {note} is (about | on)",
     "how does {note} (go | read)",

@@ -96,7 +96,6 @@ def _is_a_place(sitting: Sitting, parse: Parse) -> bool:
     f"(<go> [back] [to] | [back] to | show [me] | find [me] | where is) [the] {{place}} {_NOUN}",
     f"[<go>] [back] to the {_NOUN} [(called | named | i called | marked)] {{place}}",
     Way("back to [the] {place}", when=_is_a_place),
-    Way("(where is | where's) [the] {place}", when=_is_a_place),
     Way(
         "<go> [back] [to] where (i (said | put | marked | called it) | it is (called | marked)"
         " | i have [got]) [the] {place}",

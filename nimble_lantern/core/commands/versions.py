@@ -222,12 +222,6 @@ CATALOGUE.table(
     "<what_changed> (since | from | to | against | with | compared (to | with)) [the] [version]"
     " {version} [version]",
     "(put | show) (this | it) (beside | next to | against) [the] [version] {version}",
-    "(how does | how is | in what way does | where does | where is) (this | it) (differ | different"
-    " | changed) (from | to) [the] [version] {version}",
-    "(how | where | what) (has | did) (it | this | i) (changed | change) (since | from) [the]"
-    " [version] {version}",
-    "(look at | see | compare) [(the | my)] (changes | differences) (from | since | to | against)"
-    " [the] [version] {version}",
     "(tell | show) me (how | where | what) (this | it) [(is | has)] (differs | different | changed)"
     " (from | since) [the] [version] {version}",
     "(anything | is anything | has anything) (new | different | changed) (since | from) [the]"
@@ -391,7 +385,6 @@ CATALOGUE.table("as_it_was", {"([to] (how | what | the way | as) it was [before]
     "(i don't | i do not | don't | do not) (want | like | need) (this | that | the) (one | change)"
     " [<any_more>]",
     "(this | that | the) change (can | should | must | has to) (go | come out | go back)",
-    "(this | that) [one | change] (was a mistake | was wrong | is wrong)",
     "(it | this) was (better | right) before",
     "that was better before",
     "(take back | undo | revert | reverse | reject | drop) [the] change [number] {number}",
@@ -418,8 +411,6 @@ def take_back(sitting: Sitting, number: int | None = None) -> Done | Refusal:
 
 @command(
     "(keep | leave | accept) (this | that | the) [one] [change]",
-    "(this | that) (change | one) (is (all right | right | good | fine | ok) | can stay | stays"
-    " | may stay)",
     "(keep | leave) (this | that) (change | one) (in | as it is | that way | like that)",
     "(i like | i want | yes keep) (this | that) (change | one)",
     heard=1,
@@ -470,10 +461,6 @@ def stop(sitting: Sitting) -> Done:
     "use [the] [(version | draft)] {version} (again | instead)",
     "(i want | i'd like | i would like | give me | let me have | let's have | i need) [the]"
     " [(version | draft)] {version} (again | back | instead)",
-    "(put | set | make | turn | have | get | take) (it | everything | this | the (text | document |"
-    " letter) | all of it) [back] [to] (how | what | the way | as | like) (it was | i had it | it"
-    " stood | it looked) (in | at | as) [the] [(version | draft)] {version}",
-    "(it | everything) (as | how | the way) it was in [the] [(version | draft)] {version} [again]",
     "[(go | back)] to [the] [(version | draft)] {version} [again]",
     "[go] back to (how | the way | what | as) it was in [the] [(version | draft)] {version}",
     "(start | begin | go on) (again | over) from [the] [(version | draft)] {version}",
