@@ -8,9 +8,8 @@ from dataclasses import replace
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.learning import taken_for
-from nimble_lantern.core.reading import nearest, reader
+from nimble_lantern.core.reading import nearest, reader, worded
 from nimble_lantern.core.reading.addressing import barest, wordings
-from nimble_lantern.core.reading.instead import instead
 from nimble_lantern.core.state import Help, Option, Question, Sitting
 from nimble_lantern.core.turn import Turn, held_back
 
@@ -47,14 +46,12 @@ def _heard_instead(turn: Turn) -> list[nearest.Offer]:
 def _other_words(sitting: Sitting, words: Sequence[str]) -> list[nearest.Offer]:
     """The replacement that a statement may ask for: "visitors should be guests"."""
     near = nearest.round_here(sitting)
-    found = instead(near, barest(words))
-    if found is None:
-        return []
-    said = ("replace", *found[0], "with", *found[1])
-    verdict = reader.exactly(near, said, whole=False)
-    if verdict.kind is not Judged.COMMAND or verdict.parse is None:
-        return []
-    return [nearest.Offer(said, verdict.parse.command.name, 1.0, True, found[0], False)]
+    for asked in worded.maybe_instead(near, barest(words)):
+        verdict = reader.exactly(near, asked.words, whole=False)
+        if verdict.kind is Judged.COMMAND and verdict.parse is not None:
+            command = verdict.parse.command.name
+            return [nearest.Offer(asked.words, command, 1.0, True, asked.old, False)]
+    return []
 
 
 def _question(found: Sequence[nearest.Offer], about: int) -> Question:

@@ -1,4 +1,4 @@
-"""Requests in any order of words, each with the plain one that they mean (`any_order.txt`)."""
+"""Requests in any order of words, each with the plain one it means; and sentences near them."""
 
 from __future__ import annotations
 
@@ -8,11 +8,10 @@ from pathlib import Path
 from tests.corpus.plainly import Said
 
 
-def in_any_order() -> Iterator[Said]:
+def in_any_order(name: str = "any_order.txt") -> Iterator[Said]:
+    """The wordings of a file: "% page", "= plain wording | said before", "- another wording"."""
     page, before, plain = "", (), ""
-    path = Path(__file__).with_name("any_order.txt")
-    for line in path.read_text(encoding="utf-8").splitlines():
-        mark, rest = line[:2], line[2:]
+    for mark, rest in _lines(name):
         if mark == "% ":
             page = rest.replace("\\n", "\n")
         elif mark == "= ":
@@ -20,3 +19,18 @@ def in_any_order() -> Iterator[Said]:
             before = tuple(filter(None, said.split(" / ")))
         elif mark == "- ":
             yield Said(page, before, plain, rest)
+
+
+def near_them(name: str) -> Iterator[tuple[str, str]]:
+    """Pages, and sentences to be written on them."""
+    page = ""
+    for mark, rest in _lines(name):
+        if mark == "% ":
+            page = rest.replace("\\n", "\n")
+        elif mark == "- ":
+            yield page, rest
+
+
+def _lines(name: str) -> Iterator[tuple[str, str]]:
+    text = Path(__file__).with_name(name).read_text(encoding="utf-8")
+    return ((line[:2], line[2:]) for line in text.splitlines())

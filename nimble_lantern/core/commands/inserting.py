@@ -22,6 +22,8 @@ from nimble_lantern.core.lexicon.closed import (
 )
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.lexicon.manners import BEING
+from nimble_lantern.core.lexicon.names import MONTHS
+from nimble_lantern.core.lexicon.sentences import ASKS, SUBORDINATE
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import (
     Order,
@@ -53,14 +55,26 @@ def _beside(sitting: Sitting, target: Places, text: tuple[str, ...], before: boo
 
 def bare_word(text: tuple[str, ...]) -> tuple[str, ...]:
     """ "Stick a not before open" puts "not" there, and so does "the word not"."""
-    if len(text) == 2 and text[0] in ("a", "an") and text[1] in LITTLE | OF_DEGREE_AND_TIME:
+    if len(text) == 2 and text[0] in ("a", "an") and text[1] in _NO_THING:
         return text[1:]
     if len(text) == 3 and text[:2] == ("the", "word") or text[:2] == ("the", "words"):
         return text[2:] or text
     return text
 
 
-def _plain_words(sitting: Sitting, parse: Parse) -> bool:
+_NO_THING = (
+    LITTLE
+    | OF_DEGREE_AND_TIME
+    | ASKS
+    | SUBORDINATE
+    | frozenset(
+        "please some any many much more most both each every few other no yes thanks well several"
+        " because although though".split()
+    )
+)
+
+
+def plain_words(sitting: Sitting, parse: Parse) -> bool:
     """Whether the words to be put in are words: "a bullet" and "me" are said of the page.
 
     "Put a bench in front of the stair" says where a thing goes.
@@ -85,16 +99,16 @@ def _no_thing(sitting: Sitting, parse: Parse) -> bool:
     """ "Add with kind regards at the end", and not "add a little salt at the end"."""
     text = tuple(parse.args.get("text", ()))
     ended = any(text[-len(stop) :] == stop for stop in STOPS)
-    return _plain_words(sitting, parse) and (ended or bare_mark(text)[0] not in DETERMINERS)
+    return plain_words(sitting, parse) and (ended or bare_mark(text)[0] not in DETERMINERS)
 
 
 def _a_word_or_two(sitting: Sitting, parse: Parse) -> bool:
     """ "Very goes before cold"; "the song goes after the speech" is a sentence."""
     text = tuple(parse.args.get("text", ()))
-    return _plain_words(sitting, parse) and len(text) <= 2 and text[0] not in DETERMINERS
+    return plain_words(sitting, parse) and len(text) <= 2 and text[0] not in DETERMINERS
 
 
-def _a_word_of_the_text(sitting: Sitting, parse: Parse) -> bool:
+def a_word_of_the_text(sitting: Sitting, parse: Parse) -> bool:
     """ "Somebody should come before the lamp" speaks of the lamp, and not of the word."""
     words = no_thing(Words(tuple(parse.args.get("text", ()))))
     things = as_things(parse.args.get("target")) and not words
@@ -107,7 +121,7 @@ _OF_THE_CLOCK = frozenset(("half", "quarter"))
 _NEARNESS = frozenset("just right immediately straight directly there in to".split())
 
 
-def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
+def not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
     """ "After the ferry put every day", and not "after the show put the chairs away full stop".
 
     New words that reach past themselves, with a stop or with what a verb takes, make a sentence of
@@ -118,6 +132,18 @@ def _not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
     return not ended and len(text) <= _MOST_PUT and not (set(text[1:]) & _REACHING)
 
 
+def _not_in_a_time(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put in old before boat"; "put in summer before open" has that "in" as well."""
+    text = tuple(parse.args.get("text", ()))
+    return not (text and text[-1] in _SEASONS) and plain_words(sitting, parse)
+
+
+_SEASONS = frozenset(MONTHS) | frozenset(
+    "spring summer autumn winter advance time full future general person turn town fact all short"
+    " morning afternoon evening morning end meantime".split()
+)
+
+
 def _wished(sitting: Sitting, parse: Parse) -> bool:
     """ "I would like please before reply", and not "i would like to go on after reply" nor "i would
     like you to stay after reply"."""
@@ -125,7 +151,7 @@ def _wished(sitting: Sitting, parse: Parse) -> bool:
     someone = len(text) > 1 and text[0] in SUBJECT_PRONOUNS
     # "I'd like the fee to come before the boat."
     moved = "to" in text and text[-1] in BEING
-    return text[:1] != ("to",) and not someone and not moved and _plain_words(sitting, parse)
+    return text[:1] != ("to",) and not someone and not moved and plain_words(sitting, parse)
 
 
 def _not_there_yet(sitting: Sitting, parse: Parse) -> bool:
@@ -144,7 +170,7 @@ def _no_part_of_a_table(sitting: Sitting, parse: Parse) -> bool:
 
 def _left_out(sitting: Sitting, parse: Parse) -> bool:
     """ "I left out old before boat"; "i left out the key before the storm" is a sentence."""
-    return _quoted_and_short(sitting, parse) and _a_word_of_the_text(sitting, parse)
+    return _quoted_and_short(sitting, parse) and a_word_of_the_text(sitting, parse)
 
 
 def _left_out_ways(side: str) -> tuple[str, ...]:
@@ -194,12 +220,12 @@ def _quoted_and_short(sitting: Sitting, parse: Parse) -> bool:
 
 def _quoted_words(sitting: Sitting, parse: Parse) -> bool:
     quoted = named_as_written(sitting.document, parse.args.get("target"))
-    return quoted and _plain_words(sitting, parse)
+    return quoted and plain_words(sitting, parse)
 
 
 def _quoted_or_part(sitting: Sitting, parse: Parse) -> bool:
     """ "Follow the last sentence with of course"; "follow the path with care" tells."""
-    part = of_the_page(parse.args.get("target")) and _plain_words(sitting, parse)
+    part = of_the_page(parse.args.get("target")) and plain_words(sitting, parse)
     return part or _quoted_words(sitting, parse)
 
 
@@ -222,22 +248,22 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
     if not isinstance(target, Units) or target.unit not in _PROSE:
         return False
     told = target.order is not Order.THIS or bool(mark_named(bare_mark(text)))
-    return told and _plain_words(sitting, parse)
+    return told and plain_words(sitting, parse)
 
 
 @command(
     Way(
         "<put> [(the word | the words)] {text:words} <exactly> <ahead_of> {target}",
-        when=_plain_words,
+        when=plain_words,
     ),
     Way(
         "(pop | stick | slip | squeeze | slot | put | get | bung | shove)"
         " [(the word | the words)] {text:words} in <exactly> <ahead_of> {target}",
-        when=_plain_words,
+        when=plain_words,
     ),
     Way(
         "<ahead_of> {target} [you] (insert | put [in] | add | write [in] | type | say) {text}",
-        when=_not_a_sentence,
+        when=not_a_sentence,
     ),
     Way(
         "there <shall> be [a | an] {text:words} <exactly> <ahead_of> {target}",
@@ -245,7 +271,7 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way(
         "<exactly> <ahead_of> {target} (it | that) <shall> (say | read | have) {text:words}",
-        when=_plain_words,
+        when=plain_words,
     ),
     Way(
         "<exactly> <ahead_of> {target} there <shall> be [a | an] {text:words}",
@@ -254,21 +280,21 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
     Way(
         "(put | pop | stick | write | add | squeeze | slip | slot) in {text:words} <exactly>"
         " <ahead_of> {target}",
-        when=_plain_words,
+        when=_not_in_a_time,
     ),
     Way(
         "{text:words} (goes | belongs | <shall> (go | come | stand | be)) <exactly> <ahead_of>"
         " {target}",
-        when=_a_word_of_the_text,
+        when=a_word_of_the_text,
     ),
     Way("<wish> {text:words} <exactly> <ahead_of> {target}", when=_wished),
     *each(_left_out, *_left_out_ways("ahead_of")),
     Way(
         "(it | there | that) <shall> (say | read | have) {text:words} <exactly> <ahead_of>"
         " {target}",
-        when=_plain_words,
+        when=plain_words,
     ),
-    Way("<ahead_of> {target} (i want | i'd like | i would like) {text}", when=_not_a_sentence),
+    Way("<ahead_of> {target} (i want | i'd like | i would like) {text}", when=not_a_sentence),
     Way(
         "{target} (needs | wants | <shall> have) [a | an] {text:words} <ahead_of> it",
         when=_no_furniture,
@@ -279,10 +305,10 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
         " (a | the | another) {text:words} [missing] <ahead_of> {target}",
         when=_a_mark,
     ),
-    Way("<put> <ahead_of> {target} the (word | words) {text}", when=_plain_words),
+    Way("<put> <ahead_of> {target} the (word | words) {text}", when=plain_words),
     Way("(prefix | precede) {target} with {text}", when=_quoted_or_part),
-    Way("<exactly> <ahead_of> {target} (insert | put | add | write) {text}", when=_not_a_sentence),
-    Way("(insert | add) <ahead_of> {target} {text}", when=_not_a_sentence),
+    Way("<exactly> <ahead_of> {target} (insert | put | add | write) {text}", when=not_a_sentence),
+    Way("(insert | add) <ahead_of> {target} {text}", when=not_a_sentence),
     example="insert old before the ferry",
     group="revising",
     when=_not_there_yet,
@@ -294,16 +320,16 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
 
 @command(
     Way(
-        "<put> [(the word | the words)] {text:words} <exactly> <behind> {target}", when=_plain_words
+        "<put> [(the word | the words)] {text:words} <exactly> <behind> {target}", when=plain_words
     ),
     Way(
         "(pop | stick | slip | squeeze | slot | put | get | bung | shove)"
         " [(the word | the words)] {text:words} in <exactly> <behind> {target}",
-        when=_plain_words,
+        when=plain_words,
     ),
     Way(
         "<behind> {target} [you] (insert | put [in] | add | write [in] | type | say) {text}",
-        when=_not_a_sentence,
+        when=not_a_sentence,
     ),
     Way(
         "there <shall> be [a | an] {text:words} <exactly> <behind> {target}",
@@ -311,7 +337,7 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
     ),
     Way(
         "<exactly> <behind> {target} (it | that) <shall> (say | read | have) {text:words}",
-        when=_plain_words,
+        when=plain_words,
     ),
     Way(
         "<exactly> <behind> {target} there <shall> be [a | an] {text:words}",
@@ -320,20 +346,20 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
     Way(
         "(put | pop | stick | write | add | squeeze | slip | slot) in {text:words} <exactly>"
         " <behind> {target}",
-        when=_plain_words,
+        when=_not_in_a_time,
     ),
     Way(
         "{text:words} (goes | belongs | <shall> (go | come | stand | be)) <exactly> <behind>"
         " {target}",
-        when=_a_word_of_the_text,
+        when=a_word_of_the_text,
     ),
     Way("<wish> {text:words} <exactly> <behind> {target}", when=_wished),
     *each(_left_out, *_left_out_ways("behind")),
     Way(
         "(it | there | that) <shall> (say | read | have) {text:words} <exactly> <behind> {target}",
-        when=_plain_words,
+        when=plain_words,
     ),
-    Way("<behind> {target} (i want | i'd like | i would like) {text}", when=_not_a_sentence),
+    Way("<behind> {target} (i want | i'd like | i would like) {text}", when=not_a_sentence),
     Way(
         "{target} (needs | wants | <shall> have) [a | an] {text:words} <behind> it",
         when=_no_furniture,
@@ -347,14 +373,14 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
     ),
     Way(
         "(tack | add | stick | put | append) {text:words} on <exactly> <behind> {target}",
-        when=_plain_words,
+        when=plain_words,
     ),
     Way("<behind> {target} (comes | goes | should come) {text}", when=_a_word_or_two),
     Way("{target} <shall> be followed by {text}", when=_quoted_words),
     Way("follow {target} with {text}", when=_quoted_or_part),
-    Way("<put> <behind> {target} the (word | words) {text}", when=_plain_words),
-    Way("<exactly> <behind> {target} (insert | put | add | write) {text}", when=_not_a_sentence),
-    Way("(insert | add) <behind> {target} {text}", when=_not_a_sentence),
+    Way("<put> <behind> {target} the (word | words) {text}", when=plain_words),
+    Way("<exactly> <behind> {target} (insert | put | add | write) {text}", when=not_a_sentence),
+    Way("(insert | add) <behind> {target} {text}", when=not_a_sentence),
     example="insert every day after the ferry",
     group="revising",
     when=_not_there_yet,
@@ -409,7 +435,7 @@ CATALOGUE.table("opening", {"(end | finish)": False, "(start | begin)": True})
 @command(
     Way("<put> {text:words} (at | to | on | in) {inner} of {target}", when=_in_prose),
     Way("(at | to | on) {inner} of {target} (insert | put | add | write) {text}", when=_in_prose),
-    Way("{inner:joining} {text:words} to {target}", when=_plain_words),
+    Way("{inner:joining} {text:words} to {target}", when=plain_words),
     Way("{target} <shall> {inner:opening} with {text}", when=_in_prose),
     Way("{inner:opening} {target} with {text}", when=_in_prose),
     example="add every day at the end of the first paragraph",
@@ -426,6 +452,9 @@ def insert_inside(
     "(insert | write [on] | type | continue | carry on | go on) [(something | words | text)]"
     " <exactly> <ahead_of> {target}",
     "(add | put | say) (something | words | text) <exactly> <ahead_of> {target}",
+    "(add | write | put | insert | type) [(a bit | some)] (something | more | text | words) (at"
+    " | to)"
+    " the [very] (start | beginning) of {target}",
     example="insert before the last sentence", group="revising")  # fmt: skip
 def write_before(sitting: Sitting, target: Places) -> Done:
     """The next thing you say goes in before a target; then writing goes on where it stopped."""
@@ -438,6 +467,9 @@ def write_before(sitting: Sitting, target: Places) -> Done:
     "(insert | write [on] | type | continue | carry on | go on) [(something | words | text)]"
     " <exactly> <behind> {target}",
     "(add | put | say) (something | words | text) <exactly> <behind> {target}",
+    "(add | write | put | insert | type) [(a bit | some)] (something | more | text | words) (at"
+    " | to)"
+    " the [very] (end | close) of {target}",
     example="insert after the last sentence", group="revising")  # fmt: skip
 def write_after(sitting: Sitting, target: Places) -> Done:
     """The next thing you say goes in after a target; then writing goes on where it stopped."""

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 
 from nimble_lantern.core.composing.replacing import (
     STOPS,
@@ -97,10 +97,10 @@ def _called(parse: Parse, new: tuple[str, ...]) -> bool:
     target = parse.args.get("target")
     said = isinstance(target, Words) and target.called
     few = 0 < len(new) <= _FEW_WORDS and not set(new) & (VERBS | SUBJECT_PRONOUNS | PARTS)
-    return said and few and not _a_way_to_be(new)
+    return said and few and not a_way_to_be(new)
 
 
-def _a_way_to_be(new: tuple[str, ...]) -> bool:
+def a_way_to_be(new: tuple[str, ...]) -> bool:
     """ "Bold", "at the top", "gone": what a word may be instead of another word."""
     made = CATALOGUE.parses(("make", "it", *new))
     looks = any(p.command.group == "format" or p.command.name.startswith("case.") for p in made)
@@ -287,7 +287,7 @@ def a_part_of_it(sitting: Sitting, parse: Parse) -> bool:
 
 def no_things_there(sitting: Sitting, parse: Parse) -> bool:
     """ "Slow becomes quick everywhere"; "the ferry is now late everywhere" is a sentence."""
-    look = _a_way_to_be(tuple(parse.args.get("text", ())))
+    look = a_way_to_be(tuple(parse.args.get("text", ())))
     return words_there(sitting, parse) and not look and not as_things(parse.args.get("target"))
 
 
@@ -375,6 +375,8 @@ def _behind_the_same_words(
         clause = frozenset(before[ended + 1 :])
         for size in range(len(text) - 1, 0, -1):
             new = text[size:]
+            if _cuts_a_number(text, size):
+                continue
             # "Ring ida marlowe not tom fenwick": name for name, one word is enough.
             alike = of_one_kind(new, old) or _names(document, [r], new, len(old))
             alike = alike or _with_more(old, new)
@@ -401,6 +403,8 @@ def _before_the_same_words(
         after = tuple(map(plain, document.blocks[r.end.block].text[r.end.offset :].split()))
         for size in range(1, len(text)):
             new = text[:size]
+            if _cuts_a_number(text, size):
+                continue
             alike = of_one_kind(new, old) or len(text) - size >= _LEAST_SAME
             if alike and size <= len(old) + 1 and after[: len(text) - size] == text[size:]:
                 found.append((r, new))
@@ -408,11 +412,105 @@ def _before_the_same_words(
     return found
 
 
+def _between_the_same_words(
+    document: Document, text: tuple[str, ...], old: tuple[str, ...]
+) -> list[tuple[Range, tuple[str, ...]]]:
+    """Where old words stand among some words that are said again, with others in their place.
+
+    "Tom has eight tickets not seven"; a little word may come first that does not stand there: "it
+    has been dark since may not june".
+    """
+    found = []
+    for r in places(document, old):
+        left = document.blocks[r.start.block].text[: r.start.offset]
+        right = document.blocks[r.end.block].text[r.end.offset :]
+        before, after = tuple(map(plain, left.split())), tuple(map(plain, right.split()))
+        same = [
+            (i, j)
+            for i in range(len(text))
+            for j in range(i + 1, min(len(text), i + len(old) + _MORE_NEW) + 1)
+            if after[: len(text) - j] == text[j:]
+            and not (_cuts_a_number(text, i) or _cuts_a_number(text, j))
+            and _ends_alike(before, text[:i]) + len(text) - j >= _LEAST_SAME
+            and (of_one_kind(text[i:j], old) or _ends_alike(before, text[:i]) >= _LEAST_SAME)
+        ]
+        if same:
+            i, j = min(same, key=lambda span: span[1] - span[0])
+            found.append((r, text[i:j]))
+    return found
+
+
+def _cuts_a_number(text: tuple[str, ...], at: int) -> bool:
+    """Whether words are parted within a number: "one hundred | and twenty"."""
+    numbers = (cardinal(text, i) for i in range(max(0, at - _LONGEST_NUMBER), at))
+    return any(number is not None and number[1] > at for number in numbers)
+
+
+_LONGEST_NUMBER = 6
+
+
+def _of_the_same_sentence(
+    document: Document, text: tuple[str, ...], old: tuple[str, ...]
+) -> list[tuple[Range, tuple[str, ...]]]:
+    """Where old words stand in a sentence that has all that is spoken of, with others alike.
+
+    "Tickets are eight pounds not seven pounds", where tickets cost that.
+    """
+    found = []
+    for r in places(document, old):
+        about = _sentence_round(document, r)
+        after = tuple(map(plain, document.blocks[r.end.block].text[r.end.offset :].split()))
+        for i, j in _by_length(len(text), len(old) + _MORE_NEW):
+            new, rest = text[i:j], {*text[:i], *text[j:]} - _SAYING - {*old}
+            number = kind_of(old) == kind_of(new) == "number"
+            if _cuts_a_number(text, i) or _cuts_a_number(text, j):
+                continue
+            if not (of_one_kind(new, old) or _names(document, [r], new, len(old))):
+                continue
+            if rest and about.issuperset(rest):
+                # "Five pounds not four", where it is at four pounds.
+                size = next((n for n in range(j - i) if after[: j - i - n] == new[n:]), j - i)
+                found.append((r, new[:size] if number and size else new))
+                break
+    return found
+
+
+_SAYING = DULL | VERBS | PREPOSITIONS | frozenset("now o'clock it's that's really also".split())
+"""They say nothing of what is spoken of."""
+
+
+def _by_length(size: int, most: int) -> Iterator[tuple[int, int]]:
+    """The stretches of so many words, the longest first."""
+    for length in range(min(size, most), 0, -1):
+        for i in range(size - length + 1):
+            yield i, i + length
+
+
+def _sentence_round(document: Document, r: Range) -> frozenset[str]:
+    """The words of the sentence that a place is in."""
+    text = document.blocks[r.start.block].text
+    start = max(text.rfind(stop, 0, r.start.offset) for stop in ".?!") + 1
+    ends = [end for stop in ".?!" if (end := text.find(stop, r.end.offset)) >= 0]
+    return frozenset(map(plain, text[start : min(ends, default=len(text))].split()))
+
+
+def _ends_alike(before: tuple[str, ...], said: tuple[str, ...]) -> int:
+    """How many words stand before a place and are said again; 0 if more than a little word of
+    those said does not stand there."""
+    same = 0
+    while same < min(len(before), len(said)) and before[-1 - same] == said[-1 - same]:
+        same += 1
+    rest = said[: len(said) - same]
+    return same if len(rest) <= 1 and set(rest) <= LITTLE | SUBJECT_PRONOUNS else 0
+
+
 def beside_the_same_words(
     document: Document, text: tuple[str, ...], old: tuple[str, ...]
 ) -> list[tuple[Range, tuple[str, ...]]]:
     behind = _behind_the_same_words(document, text, old)
     found = behind or _before_the_same_words(document, text, old)
+    found = found or _between_the_same_words(document, text, old)
+    found = found or _of_the_same_sentence(document, text, old)
     if not found and len(old) > 1 and old[0] in PREPOSITIONS | DETERMINERS and old[0] in text:
         # "Closed from tuesday not from monday".
         return beside_the_same_words(document, text, old[1:])

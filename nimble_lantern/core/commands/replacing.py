@@ -90,8 +90,8 @@ def _from_what(words: tuple[str, ...]) -> bool:
         instead.words_there,
         "it (should | ought to) (say | read) {text:words} ([and] not | rather than | instead of)"
         " {target}",
-        "it <shall> (say | read | be) {text:words} where it (says | reads | has) {target}",
-        "where it (says | reads | has) {target} it <shall> (say | read | be) {text}",
+        "it <shall> (say | read | be) {text:words} where it [now] (says | reads | has) {target}",
+        "where it [now] (says | reads | has) {target} it <shall> (say | read | be) {text}",
         "{target} <shall> be changed to {text}",
         "{target} be changed to {text}",
         "where it (says | has | reads) {target} (put | write | say | make it | it (should | ought"
@@ -261,8 +261,8 @@ def replace_with(
 @command(
     Way("{text:words} where it says {old:words}", when=instead.one_beside_the_same_words),
     Way(
-        "[(it should be | it's | it is | make it)] {text:words} ([and] not | rather than | instead"
-        " of) {old:words}",
+        "[(it should be | it's | it is | make it)] {text:words} ([(and | so)] not [(at | on)] |"
+        " rather than | instead of | no longer) {old:words}",
         when=instead.one_beside_the_same_words,
     ),
     heard=0,
@@ -282,6 +282,10 @@ def rather_than(sitting: Sitting, text: tuple[str, ...], old: tuple[str, ...]) -
         when=instead.plainly_fuller,
     ),
     Way("make it (say | read) {text:words}", when=instead.plainly_fuller),
+    Way(
+        "{text:words} it (should | ought to | must) (say | read | be)",
+        when=instead.plainly_fuller,
+    ),
     *each(
         instead.of_another_number,
         "(it | that) (should | ought to | must) be {text:words}",

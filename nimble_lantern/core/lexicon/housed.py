@@ -35,12 +35,13 @@ class Thing(Enum):
     RUN = "run of words"
 
 
-def _phrases(text: str) -> tuple[Phrase, ...]:
+def phrases(text: str) -> tuple[Phrase, ...]:
+    """The phrases of a text, parted by commas, as words."""
     return tuple(tuple(phrase.split()) for phrase in text.split(","))
 
 
 FILLING = frozenset(
-    _phrases(
+    phrases(
         """
         the, a, an, of, it, its, in, into, from, on, at, for, be, please, kindly, just, now, then,
         also, and, so, that, so that, this, there, here, all, whole, entire, again, really, let's,
@@ -59,7 +60,7 @@ FILLING = frozenset(
 )
 """Phrases that ask for nothing by themselves."""
 OF_THE_TABLE = frozenset(
-    _phrases(
+    phrases(
         "table, the table, rows, the rows, columns, column, row, numbers, figures, names, amounts"
     )
 )
@@ -377,17 +378,23 @@ start = go to the start of {}
 end = go to the end of {}
 
 [item]
+off: off the list, from the list, out of the list, off, strike off, cross off, off my list, not on
+  the list, take off, taken off, done and off the list, get off the list, leave off the list
+delete: delete, remove, drop, cross out, strike, get rid of, scrap, erase, cross, scratch
+off = delete {}
+off delete = delete {}
 up: @up
 down: @down
 first: first, top, at the top, to the top, on top, uppermost, the first, first item, the first
   item, above all the others, before all the others, at the head, to the head, at the head of the
   list, at the top of the list, to the top of the list, to the head of the list, at the very top,
-  first on the list, first in the list, top of the list, at the beginning of the list, the first
-  on the list
+  first on the list, first in the list, top of the list, as the first item, as the first one, as
+  item one, as number one, as the first point, as the first, at the beginning of the list, the
+  first on the list
 last: last, bottom, at the bottom, to the bottom, the last, last item, the last item, at the end
   of the list, at the bottom of the list, to the bottom of the list, to the end of the list, last
-  on the list, last in the list, bottom of the list, below all the others, after all the others,
-  at the very end, at the very bottom
+  on the list, last in the list, bottom of the list, as the last item, as the last one, as the
+  last point, below all the others, after all the others, at the very end, at the very bottom
 up = move {} up
 down = move {} down
 first = move {} to the top of the list
@@ -406,12 +413,143 @@ at split = new paragraph before {}
 delete: @delete
 leaving: @leaving
 delete = delete {}
+
+[part, run of words]
+shift: move, shift, carry, drag, transfer, relocate, moved, up, down, back, forward
+topmost: at the very top, at the very beginning, at the very start, right at the top, right at the
+  beginning, right at the start, to the very top, to the very beginning, to the very start, right
+  to the top, all the way to the top, first of all, before everything, before everything else,
+  above everything, above everything else, at the start of the document, at the beginning of the
+  document, to the start of the document, to the beginning of the document, at the top of the
+  document, to the top of the document, at the start of the letter, at the beginning of the
+  letter, at the top of the letter, to the top of the letter, to the beginning of the letter, to
+  the start of the letter, at the top of the page, to the top of the page, at the top of the text,
+  start the document with, begin the document with, start the letter with, begin the letter with,
+  open the letter with, open the document with, ahead of everything, ahead of everything else
+endmost: at the very end, at the very bottom, right at the end, right at the bottom, to the very
+  end, to the very bottom, right to the end, all the way to the bottom, all the way to the end,
+  all the way down, last of all, after everything, after everything else, below everything, below
+  everything else, at the end of the document, to the end of the document, at the bottom of the
+  document, to the bottom of the document, at the end of the letter, to the end of the letter, at
+  the bottom of the letter, to the bottom of the letter, at the foot of the letter, to the foot of
+  the letter, at the bottom of the page, to the bottom of the page, at the end of the text, end
+  the document with, end the letter with, finish the letter with, close the letter with, finish
+  the document with, behind everything else
+opening: at the start of the paragraph, at the beginning of the paragraph, to the start of the
+  paragraph, to the beginning of the paragraph, to the front of the paragraph, at the front of the
+  paragraph, to the front of its paragraph, to the start of its paragraph, at the start of its
+  paragraph, to the beginning of its paragraph, at the beginning of its paragraph, first in the
+  paragraph, first in its paragraph, open the paragraph, opens the paragraph, open its paragraph,
+  opens its paragraph, start the paragraph, starts the paragraph, start the paragraph with, begin
+  the paragraph with, open the paragraph with, at the head of the paragraph
+closing: at the end of the paragraph, to the end of the paragraph, to the end of its paragraph, at
+  the end of its paragraph, last in the paragraph, last in its paragraph, close the paragraph,
+  close its paragraph, end the paragraph, end its paragraph, ends the paragraph, closes the
+  paragraph, end the paragraph with, finish the paragraph with, close the paragraph with, finish
+  the paragraph, at the foot of the paragraph, at the bottom of the paragraph, to the bottom of
+  the paragraph
+topmost = move {} to the beginning of the document
+shift topmost = move {} to the beginning of the document
+endmost = move {} to the end of the document
+endmost shift = move {} to the end of the document
+opening = move {} to the start of the paragraph
+opening shift = move {} to the start of the paragraph
+closing = move {} to the end of the paragraph
+closing shift = move {} to the end of the paragraph
+
+[part, run of words, words]
+cursor: cursor, the cursor, caret, the caret, pointer, the pointer, insertion point, the insertion
+  point, take me, take me to, get me, get me to, put me, move me, go and stand, i'd like to be, i
+  would like to be, i want to be, i want to stand, i want to write, i'd like to write, i want to
+  go on, back up to, back to, jump, jump to, let me stand, let me be, i should be, i'd like to
+  continue, continue, carry on, move back to, set me, bring me, bring me to, lead me, lead me to
+ahead: before, in front of, just before, just in front of, right before, right in front of, ahead
+  of, directly before, the start of, start of, the beginning of, beginning of, at the start of, to
+  the start of, at the beginning of, to the beginning of, where starts, where begins
+beyond: after, behind, just after, right after, just behind, right behind, directly after, the end
+  of, end of, at the end of, to the end of, the close of, at the close of, past
+ahead cursor = go to before {}
+beyond cursor = go to after {}
+
+[part, run of words]
+select: select, selected, mark, pick, pick out, choose, get hold of, grab, take hold of, hold of,
+  work on, i want to change, i'd like to change, i want to work on, catch, i'd like to work on,
+  mark out
+not_wanted: i don't want, i do not want, i no longer want, i don't need, i do not need, i no
+  longer need, we don't want, we do not want, we don't need, we do not need, we no longer need, we
+  no longer want
+bold: bold, in bold, bold letters, in bold letters, bold type, in bold type, bolded, thick
+  letters, in thick letters, heavy type, in heavy type, in heavy letters, heavy letters, heavy
+  print, in heavy print, thick print, in thick print, in thick type, thick type, bold print, in
+  bold print, in bold face, boldface, in dark letters, in fat letters, fat letters
+italic: italic, italics, in italic, in italics, italicised, italicized, slanted, slanting,
+  sloping, in slanted letters, in slanting letters, in sloping letters, sloped, in italic letters,
+  in slanting type, slanting type, in slanted type, in sloping type, in slanting print, in leaning
+  letters, leaning, in italic type, in sloping print
+underlined: underlined, underline, a line under, a line beneath, a line below, a line underneath,
+  line under, line beneath, draw, underlining, under line, an underline, an underline under, a
+  line under it, a line beneath it, draw a line under, draw a line beneath, draw a line below
+struck: struck through, a line through, line through, strike through, strikethrough, cross
+  through, crossed through, with a line through it, a line through it
+highlighted: highlighted, highlight, with a highlight, a highlight, a highlight on, highlighting,
+  marked with the highlighter, with the highlighter, highlighter over, the highlighter over
+shouted: all capitals, in capitals, all in capitals, in capital letters, all in capital letters,
+  in block capitals, block capitals, in upper case, upper case, in big letters, in block letters,
+  all caps, in all caps, shout, in caps
+quoted: in quotes, in quotation marks, quotation marks round, quotation marks around, quotes
+  round, quotes around, quotes about, in inverted commas, inverted commas round, inverted commas
+  around, between quotes, between quotation marks, between inverted commas, quotation marks about
+bracketed: in brackets, brackets round, brackets around, brackets about, between brackets, in
+  parentheses, parentheses round, parentheses around, inside brackets, bracketed
+select = select {}
+not_wanted = delete {}
+bold = bold {}
+italic = italicise {}
+underlined = underline {}
+struck = strike through {}
+highlighted = highlight {}
+shouted = put {} in capitals
+quoted = put {} in quotes
+bracketed = put {} in brackets
+
+[part]
+centre: centred, centered, centre, center, in the centre, in the center, in the middle, to the
+  middle, to the centre, in the middle of the page, in the centre of the page, middle of the page,
+  on the middle, sit in the middle, sit in the centre
+rightward: right aligned, aligned right, flush right, on the right, on the right hand side, to the
+  right hand side, ranged right, against the right edge, at the right edge
+leftward: left aligned, aligned left, flush left, on the left, on the left hand side, to the left
+  hand side, ranged left, against the left edge, at the left edge
+heading: as a heading, a heading, heading, as heading, serve as a heading, the heading, into a
+  heading, a title, as a title, a headline, as a headline, a subheading as such
+sorted: sort, sorted, alphabetical, alphabetically, in alphabetical order, in order of the
+  alphabet, by the alphabet, from a to z, a to z, into alphabetical order, by letter, alphabetic,
+  in alphabetic order, into order, by alphabet, alphabetise, alphabetize, alphabetised
+numbers: numbers, with numbers, numbered, number, numbers instead of bullets, numbers instead of
+  dots, numbers rather than bullets, as a numbered list, a numbered list, numerals, numbering,
+  numbers not bullets, have numbers, carry numbers, with numbers instead of bullets
+bullets: bullets, with bullets, bulleted, bullet points, with bullet points, dots, with dots, as a
+  bulleted list, a bulleted list, bullets instead of numbers, dots instead of numbers, bullet
+  points instead of numbers, bullets rather than numbers, as bullets, as bullet points, into
+  bullet points, into bullets, into points, as points, with points
+parted: split, break, break up, divide, cut up, separate
+items: a list, as a list, into a list, list, in a list, as list, list items, as list items
+centre = centre {}
+rightward = align {} right
+leftward = align {} left
+heading = make {} a heading
+sorted = sort {}
+numbers = make {} a numbered list
+bullets = make {} a bulleted list
+bullets parted = make {} a bulleted list
+items parted = make {} a list
+items = make {} a list
 """
 """For each kind of thing its signs, with the phrases that raise them, and what signs together ask
 for in the plain way; "-" where nothing but courtesy is said."""
 
 
-def _entries(text: str) -> Iterator[str]:
+def entries(text: str) -> Iterator[str]:
     """The lines of a text, each with those that go on from it."""
     lines = [line for line in text.splitlines() if line.strip()]
     starts = [n for n, line in enumerate(lines) if not line.startswith("  ")]
@@ -428,14 +566,14 @@ def _in_full(text: str) -> str:
     return ", ".join(_shared[part[1:]] if part[:1] == "@" else part for part in parts)
 
 
-for _entry in _entries(_SHARED):
+for _entry in entries(_SHARED):
     _sign, _text = _entry.split(": ", 1)
     _shared[_sign] = _in_full(_text)
 SIGNS: dict[Thing, dict[str, tuple[Phrase, ...]]] = {}
 PLAINLY: dict[Thing, dict[frozenset[str], str]] = {}
 """For each kind of thing: the phrases that raise a sign; and the plain way to say what is asked."""
 _things: list[Thing] = []
-for _entry in _entries(_OF_THINGS):
+for _entry in entries(_OF_THINGS):
     if _entry.startswith("["):
         _things = [Thing(name) for name in _entry[1:-1].split(", ")]
     elif " = " in _entry:
@@ -445,7 +583,7 @@ for _entry in _entries(_OF_THINGS):
     else:
         _sign, _text = _entry.split(": ", 1)
         for _thing in _things:
-            SIGNS.setdefault(_thing, {})[_sign] = _phrases(_in_full(_text))
+            SIGNS.setdefault(_thing, {})[_sign] = phrases(_in_full(_text))
 
 
 def _of_a_bare_name(
@@ -453,8 +591,8 @@ def _of_a_bare_name(
 ) -> None:
     """What is asked of a row or column that is called by its words alone: only what plainly is."""
     SIGNS[name] = {
-        sign: tuple(phrase for phrase in phrases if told(sign, phrase))
-        for sign, phrases in SIGNS[whole].items()
+        sign: tuple(phrase for phrase in raising if told(sign, phrase))
+        for sign, raising in SIGNS[whole].items()
         if sign not in left_out
     }
     PLAINLY[name] = {
@@ -483,6 +621,14 @@ _of_a_bare_name(
     ),
 )
 
+LOOKS = frozenset("bold italic underlined struck highlighted shouted quoted bracketed".split())
+SIGNS[Thing.WORDS] |= {
+    look: tuple(phrase for phrase in SIGNS[Thing.RUN][look] if len(phrase) > 1) for look in LOOKS
+}
+PLAINLY[Thing.WORDS] |= {
+    signs: plain for signs, plain in PLAINLY[Thing.RUN].items() if signs <= LOOKS
+}
+
 _OF_TWO = """
 before: before, in front of, left of, to the left of, on the left of, ahead of, above, over, on
   top of, just before, right before, just above, right above, so that it comes before, so it comes
@@ -499,15 +645,15 @@ joining: together, join, joined, into one, in one, merge, merged, combine, combi
   as one, a single paragraph, into a single paragraph, no break between, no gap between, remove
   the break between, take out the break between, delete the break between, no space between, unite
 """
-_two = dict(entry.split(": ", 1) for entry in _entries(_OF_TWO))
+_two = dict(entry.split(": ", 1) for entry in entries(_OF_TWO))
 BESIDE: dict[Phrase, int] = {
-    phrase: side for side, sign in ((-1, "before"), (1, "after")) for phrase in _phrases(_two[sign])
+    phrase: side for side, sign in ((-1, "before"), (1, "after")) for phrase in phrases(_two[sign])
 }
 """Where one of two rows or columns goes: before the other (-1) or behind it (1)."""
-SHIFTING = frozenset(_phrases(_two["shifting"]))
-SWAPPING = frozenset(_phrases(_two["swapping"]))
+SHIFTING = frozenset(phrases(_two["shifting"]))
+SWAPPING = frozenset(phrases(_two["swapping"]))
 """Said of two, that each goes where the other is."""
-JOINING = frozenset(_phrases(_two["joining"]))
+JOINING = frozenset(phrases(_two["joining"]))
 """Said of two, that they become one."""
 
 SAID: dict[Thing, dict[Phrase, tuple[str, ...]]] = {}
@@ -530,5 +676,14 @@ PARTICLES = frozenset("out off away".split())
 """After the first, the second take nothing away: "put the last sentence off"."""
 BLANKS = frozenset("blank empty bare clear nothing".split())
 """With an article they are things: "the blank in row two"."""
+EDGES = frozenset("topmost endmost opening closing".split())
+ASKING = frozenset(
+    "should must ought put bring take move have let please goes belongs needs wants like".split()
+)
+"""Without one of these, words of the page with where they are tell: "at the very end nobody"
+" came"."""
+FIRST_SAID = frozenset("start begin open end finish close".split())
+"""They ask as well, where they are said first: "start the letter with"."""
+OF_THE_CURSOR = frozenset("cursor caret pointer insertion".split())
 LONGEST = max(len(phrase) for said in SAID.values() for phrase in said)
 """Words of a phrase."""

@@ -114,6 +114,66 @@ def as_wished(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     return tuple(Plainer(w) for w in found if w[0] not in SUBJECT_PRONOUNS - {"there"})
 
 
+def in_parts(words: tuple[str, ...]) -> tuple[Plainer, ...]:
+    """Parts of a page named in full where a part that was named before tells what they are.
+
+    "The second paragraph should follow the third" goes on with "paragraph", and "begin paragraph
+    two with its last sentence" with "the last sentence of paragraph two".
+    """
+    said = of_the_whole(_with_units(words))
+    return () if said == words else (Plainer(said),)
+
+
+def _with_units(words: tuple[str, ...]) -> tuple[str, ...]:
+    units = [w.removesuffix("s") for w in words if w.removesuffix("s") in _UNITS]
+    if len(set(units)) != 1:
+        return words
+    said: list[str] = []
+    for i, word in enumerate(words):
+        if word == "one" and words[i - 1] in _COUNTS and words[i - 2 : i - 1] == ("the",):
+            said.append(units[0])
+            continue
+        said.append(word)
+        counted = word in _COUNTS and words[i - 1] == "the"
+        follows = words[i + 1] if i + 1 < len(words) else ""
+        if counted and follows not in ("one", "and") and follows not in TRADE_NOUNS:
+            said.append(units[0])
+    return tuple(said)
+
+
+def of_the_whole(words: tuple[str, ...]) -> tuple[str, ...]:
+    """What is spoken of as "its" or "that paragraph", by the name it was called before."""
+    for i, word in enumerate(words):
+        unit = words[i + 1] if word == "that" and i + 1 < len(words) else ""
+        named = _counted(words[:i], unit) if word == "its" or unit in _UNITS else None
+        if named is None:
+            continue
+        if unit:
+            return (*words[:i], *named, *words[i + 2 :])
+        ends = range(i + 2, min(len(words), i + 4) + 1)
+        end = next((j for j in ends if words[j - 1] in TRADE_NOUNS | _EDGES), None)
+        if end is not None:
+            return (*words[:i], "the", *words[i + 1 : end], "of", *named, *words[end:])
+    return words
+
+
+def _counted(words: tuple[str, ...], unit: str) -> tuple[str, ...] | None:
+    """The part that was counted last: "the third paragraph", "paragraph three"."""
+    for i in range(len(words) - 1, -1, -1):
+        if words[i] not in _UNITS or unit and words[i] != unit:
+            continue
+        if i > 1 and words[i - 1] in _COUNTS and words[i - 2] == "the":
+            return words[i - 2 : i + 1]
+        if number := cardinal(words, i + 1):
+            return words[i : number[1]]
+    return None
+
+
+_UNITS = frozenset("paragraph sentence line item row column".split())
+_COUNTS = frozenset("first second third fourth fifth sixth seventh eighth ninth tenth last".split())
+_EDGES = frozenset("end start beginning".split())
+
+
 def _in_full(words: tuple[str, ...]) -> tuple[str, ...]:
     """ "What's new" is asked as "what is new"."""
     return tuple(full for w in words for full in CONTRACTIONS.get(w, (w,)))

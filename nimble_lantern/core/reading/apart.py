@@ -26,11 +26,15 @@ from nimble_lantern.core.targets.words import exact
 
 _INSIDE = frozenset(("in", "within", "inside", "on", "from"))
 _IT = frozenset(("it", "that", "them", "this", "those", "these"))
-_STATING = frozenset("is are was were isn't aren't has have should wants needs".split())
-_LONGEST_STATED = 4
-_LONGEST = 14
+_STATING = frozenset(
+    "is are was were isn't aren't has have should wants needs says sounds reads seems looks goes"
+    " comes belongs doesn't does".split()
+)
+_LONGEST_STATED = 8
+_LONGEST = 16
 _LONGEST_PLACE = 8
 _LONGEST_WHEREVER = 4
+_LONG = 4
 """Words of a request, of the place that is named first, and of "wherever it stands"."""
 
 
@@ -106,18 +110,20 @@ def _inside(value: object, place: Target) -> object:
 def _spoken_of(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
     """ "The second item delete it", "the second item is done with delete it"."""
     said = [n for n, word in enumerate(words) if n and word in _STATING]
-    for cut in range(1, min(_LONGEST_PLACE, len(words) - 1) + 1):
+    for cut in range(1, min(_LONGEST_PLACE + _LONGEST_STATED, len(words) - 1) + 1):
         rest = words[cut:]
         if not _IT & set(rest) or rest[0] in _IT:
             continue
+        rest = _begun(rest)
         parses = [p for p in CATALOGUE.parses(rest) if any(_is_it(v) for v in p.args.values())]
         named = {cut, *(n for n in said if cut - _LONGEST_STATED <= n < cut)} if parses else set()
         # "The quay was wet ... italicise that" is a sentence, and a request about it.
         places = [
             place
             for end in sorted(named)
+            if end <= _LONGEST_PLACE
             for place in _targets(words[:end], "target")
-            if end == cut or of_the_page(place)
+            if end == cut or of_the_page(place) or _long_run(document, place)
         ]
         for place in places:
             for parse in parses:
@@ -126,13 +132,22 @@ def _spoken_of(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
                     yield replace(parse, args=args)
 
 
+def _begun(words: tuple[str, ...]) -> tuple[str, ...]:
+    """Without what a request goes on with after a statement: "so make it bold"."""
+    start = next((i for i, w in enumerate(words) if w not in _GOING_ON), 0)
+    return words[start:]
+
+
+_GOING_ON = frozenset("so please and then just kindly therefore".split())
+
+
 def _is_it(value: object) -> bool:
     return isinstance(value, That)
 
 
 def _sure(document: Document, place: Target, parse: Parse, verb: str) -> bool:
     """Words are spoken of if they stand there; they are taken away only if called words."""
-    if of_the_page(place):
+    if of_the_page(place) or _long_run(document, place):
         return True
     stands = isinstance(place, Words) and bool(exact(document, place.words))
     words = place.words if isinstance(place, Words) else ()
@@ -140,6 +155,12 @@ def _sure(document: Document, place: Target, parse: Parse, verb: str) -> bool:
     if stands and outright and len(words) > 1 and words[0] in PREPOSITIONS and not parse.free:
         return True  # no thing is called "at half past nine"
     return stands and not parse.free and not parse.command.traits.destructive
+
+
+def _long_run(document: Document, place: Target) -> bool:
+    """Whether so many words are named as they stand that it is not by chance."""
+    long = isinstance(place, Words) and len(place.words) >= _LONG
+    return long and isinstance(place, Words) and bool(exact(document, place.words))
 
 
 def _targets(words: tuple[str, ...], rule: str) -> Iterator[Target]:

@@ -10,7 +10,7 @@ from __future__ import annotations
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
-from nimble_lantern.core.document.model import Document, Kind
+from nimble_lantern.core.document.model import Document, Kind, Range
 from nimble_lantern.core.document.tables import tables
 from nimble_lantern.core.grammar.automaton import Match
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
@@ -18,12 +18,16 @@ from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, DETERMINERS,
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS
 from nimble_lantern.core.lexicon.housed import (
     AFTER_LEAVING,
+    ASKING,
     BESIDE,
     BLANKS,
     COURTESY,
+    EDGES,
     FILLING,
+    FIRST_SAID,
     JOINING,
     LONGEST,
+    OF_THE_CURSOR,
     OF_THE_TABLE,
     PARTICLES,
     PLAINLY,
@@ -46,7 +50,7 @@ from nimble_lantern.core.targets.model import (
     unit_named,
 )
 from nimble_lantern.core.targets.tabled import singular
-from nimble_lantern.core.targets.words import exact, normal
+from nimble_lantern.core.targets.words import exact, normal, told_by_words_there
 
 _LONGEST = 14
 """Words of a request."""
@@ -55,6 +59,7 @@ _NEVER_LAST = ARTICLES_AND_OWNERS | {"and", "of", "to"}
 """Words in no order at all are no request: "two item delete the"."""
 _LONG = 4
 """Words that stand on the page in a run are named, and not by chance, if they are so many."""
+_STOPS = frozenset(".?!")
 _NOTES = frozenset("note notes comment comments remark remarks".split())
 _PLURAL = {
     "notes": Thing.NOTES, "comments": Thing.NOTES, "remarks": Thing.NOTES, "margin": Thing.NOTES,
@@ -89,8 +94,11 @@ class _Named:
     end: int
     thing: Thing
     words: Phrase = ()
+    here: bool = False
+    """Whether it is the one the caret is in: nothing of that is taken away unasked."""
 
 
+_OFTEN_ONE = (Unit.HEADING, Unit.LIST)
 _Signs = dict[frozenset[str], int]
 """Signs that are raised together, and in how few phrases."""
 
@@ -139,16 +147,23 @@ def housed(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
                 said[signs] = min(few + more, said.get(signs, few + more))
         for signs in sorted(said, key=lambda signs: (said[signs], sorted(signs))):
             plain = PLAINLY[at.thing].get(signs)
-            if plain is not None and _is_asked(signs, words[: at.start], words[at.end :]):
+            taken = at.here and plain is not None and plain.startswith("delete")
+            if plain is None or taken:
+                continue
+            if _is_asked(at, signs, words[: at.start], words[at.end :]):
                 made[tuple(plain.format(" ".join(at.words)).split())] = None
     for plain_words in _of_two(words, named):
         made[plain_words] = None
     yield from (m for m in made if m != words)
 
 
-def _is_asked(signs: frozenset[str], left: Phrase, right: Phrase) -> bool:
+def _is_asked(at: _Named, signs: frozenset[str], left: Phrase, right: Phrase) -> bool:
     """Whether the words round a thing do ask, and are not only such as may."""
     outside = frozenset((*left, *right))
+    if at.thing is Thing.RUN and signs and signs <= EDGES:
+        return not (outside.isdisjoint(ASKING) and FIRST_SAID.isdisjoint(left[:1]))
+    if "cursor" in signs and at.thing is Thing.WORDS and at.words[0] in DETERMINERS:
+        return not outside.isdisjoint(OF_THE_CURSOR)
     if signs <= {"here"}:
         return outside <= COURTESY
     if "empty" in signs:
@@ -205,9 +220,13 @@ def _of_two(words: Phrase, named: Sequence[_Named]) -> Iterator[Phrase]:
                     rest = (left, middle[:i], middle[i + size :], right)
                     if all(_says(part, SHIFTING) for part in rest):
                         yield ("move", *a.words, "before" if side < 0 else "after", *b.words)
-            if middle in _ANDS:
+            linked = middle in _ANDS
+            swapped = middle[-1:] == ("with",) and _tells(middle[:-1], SWAPPING)
+            swapped = swapped and _says(middle[:-1], SWAPPING)
+            if linked or swapped:
                 for verb, phrases in (("swap", SWAPPING), ("join", JOINING)):
                     told = any(_tells(part, phrases) for part in (left, right))
+                    told = told if linked else verb == "swap"
                     if told and _says(left, phrases) and _says(right, phrases):
                         yield (verb, *a.words, "and", *b.words)
 
@@ -289,18 +308,22 @@ def _on_the_page(sitting: Sitting, words: Phrase, around: _Around) -> Iterator[_
                 thing = Thing.ROW if unit_named(value) is Unit.ROW else Thing.COLUMN
                 if words[j - 1] not in DETERMINERS:
                     yield _Named(i, j, thing, words[i:j])
-            elif Thing.PART in ends[j] and of_the_page(value) and _is_told(value, words[i:j]):
-                yield _Named(i, j, Thing.PART, words[i:j])
+            elif Thing.PART in ends[j] and _is_told(sitting.document, value, words[i:j]):
+                here = isinstance(value, Units) and value.order is Order.THIS
+                yield _Named(i, j, Thing.PART, words[i:j], here)
         for j, things in ends.items():
-            if any(thing in _QUOTED and (thing is not Thing.RUN or j - i >= _LONG)
-                   for thing in things):  # fmt: skip
+            if Thing.ITEM in things and words[i] == "the" and words[j - 1] == "one":
+                yield from _the_one(sitting.document, words[i + 1 : j - 1], i, j)
+            if any(thing in _QUOTED and (thing is not Thing.RUN or j - i > 1) for thing in things):
                 yield from _quoted(sitting.document, words, i, j)
 
 
-def _is_told(value: object, words: Phrase) -> bool:
+def _is_told(document: Document, value: object, words: Phrase) -> bool:
     """Whether a part of the page is named as such; not "this paragraph", too little to go by."""
     here = isinstance(value, Units) and (value.order is Order.THIS or value.unit is Unit.DOCUMENT)
-    return not here and not TRADE_NOUNS.isdisjoint(words)
+    only = isinstance(value, Units) and value.unit in _OFTEN_ONE and words[0] == "the"
+    told = (only or not here) and not TRADE_NOUNS.isdisjoint(words)
+    return told and of_the_page(value) and told_by_words_there(document, value)
 
 
 def _quoted(document: Document, words: Phrase, i: int, j: int) -> Iterator[_Named]:
@@ -315,8 +338,24 @@ def _quoted(document: Document, words: Phrase, i: int, j: int) -> Iterator[_Name
     items = [r for r in found if document.blocks[r.start.block].kind is Kind.ITEM]
     if any(document.count_words(r) == len(document.blocks[r.start.block].words) for r in items):
         yield _Named(i, j, Thing.ITEM, quoted)
-    if len(quoted) >= _LONG:
+    if len(quoted) >= _LONG or any(_is_a_sentence(document, r) for r in found):
         yield _Named(i, j, Thing.RUN, quoted)
+
+
+def _the_one(document: Document, words: Phrase, i: int, j: int) -> Iterator[_Named]:
+    """ "The coastguard one": the one item that has such words."""
+    if not words or all(w in LITTLE for w in words):
+        return
+    found = {r.start.block for r in exact(document, words)}
+    if len(found) == 1 and document.blocks[found.pop()].kind is Kind.ITEM:
+        yield _Named(i, j, Thing.ITEM, ("the", "item", "about", *words))
+
+
+def _is_a_sentence(document: Document, there: Range) -> bool:
+    """Whether words are all of a sentence that stands in a paragraph with others."""
+    text = document.blocks[there.start.block].text
+    before, behind = text[: there.start.offset].rstrip(), text[there.end.offset :].lstrip("”’)\"'")
+    return behind[:1] in _STOPS and (not before or before[-1] in _STOPS)
 
 
 def _by_name(words: Phrase, thing: Thing, names: Sequence[str]) -> Iterator[_Named]:

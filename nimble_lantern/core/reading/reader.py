@@ -18,6 +18,8 @@ from nimble_lantern.core.lexicon.sentences import NEVER_LAST
 from nimble_lantern.core.reading.addressing import (
     Plainer,
     as_wished,
+    in_parts,
+    of_the_whole,
     of_what_is_selected,
     plainer_than,
 )
@@ -25,6 +27,8 @@ from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import apart
 from nimble_lantern.core.reading.housed import housed
 from nimble_lantern.core.reading.otherwise import otherwise, surely
+from nimble_lantern.core.reading.worded import surely as surely_worded
+from nimble_lantern.core.reading.worded import worded
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Beside, Places, That, Through, Words, is_target
 from nimble_lantern.core.targets.names import look_up
@@ -64,9 +68,14 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     """
     words = tuple(words)
     found = exactly(sitting, words, whole)
+    if whole and found.kind is not Judged.TEXT and (in_full := of_the_whole(words)) != words:
+        # "That paragraph", after one was named, is no longer the one with the caret.
+        return judge(sitting, in_full, whole, forced)
     if found.kind is Judged.COMMAND and found.parse and not found.parse.free:
         return found
-    plainer = (*plainer_than(words), *(as_wished(words) if whole else ()))
+    plainer = plainer_than(words)
+    if whole:
+        plainer += (*as_wished(words), *in_parts(plainer[-1].words if plainer else words))
     asked = [_Asked(p, exactly(sitting, p.words, whole)) for p in plainer]
     if found.kind is Judged.COMMAND:
         # In "replace the hut with the barn please" the courtesy is no part of the new words, nor
@@ -90,7 +99,7 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
             return verdict
     if whole and (named := _named_first(sitting, words, asked)) is not None:
         return named
-    for other in (_in_order, _otherwise, _housed) if whole else ():
+    for other in (_in_order, _otherwise, _housed, _worded) if whole else ():
         if (put := other(sitting, words, asked)) is not None:
             return put
     # Only where nothing fits exactly does it pay to look for what comes near.
@@ -162,6 +171,17 @@ def _housed(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -
         for said in housed(sitting, plain.words):
             found = exactly(sitting, said, whole=False)
             if found.kind is Judged.COMMAND and found.parse and plain.allows(found.parse):
+                return found
+    return None
+
+
+def _worded(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -> Verdict | None:
+    """A request for words in the place of others or beside them, all said round those asking it."""
+    for plain in (Plainer(words), *(a.plain for a in asked)):
+        for said in worded(sitting, plain.words):
+            found = exactly(sitting, said.words, whole=False)
+            parse = found.parse
+            if found.kind is Judged.COMMAND and parse and surely_worded(sitting, parse, said):
                 return found
     return None
 

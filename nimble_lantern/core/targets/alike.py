@@ -49,6 +49,10 @@ def kind_of(words: Sequence[str]) -> str:
     bare = tuple(w for w in words if w not in DETERMINERS)
     if not bare:
         return ""
+    if _clock(bare):
+        return "clock"
+    if _date(bare):
+        return "date"
     number, rest = _number(bare)
     if number and len(rest) <= 1:
         return "number"
@@ -60,17 +64,49 @@ def kind_of(words: Sequence[str]) -> str:
     return next((kind for kind, known in _KINDS.items() if bare[0].lower() in known), "")
 
 
+_PAST_THE_HOUR = frozenset((("half", "past"), ("quarter", "past"), ("quarter", "to")))
+
+
+def _clock(words: tuple[str, ...]) -> bool:
+    """Whether words tell a time by the hour before or after it: "half past eight", "ten to two"."""
+    if words[:2] in _PAST_THE_HOUR:
+        return bool(_hour(words[2:]))
+    minutes = cardinal(words, 0)
+    if not minutes or words[minutes[1] : minutes[1] + 1] not in (("past",), ("to",)):
+        return False
+    return bool(_hour(words[minutes[1] + 1 :]))
+
+
+def _hour(words: tuple[str, ...]) -> bool:
+    hour = cardinal(words, 0) if words else None
+    return hour is not None and hour[1] == len(words) and 0 < hour[0] <= _TWELVE_HOURS
+
+
+def _date(words: tuple[str, ...]) -> bool:
+    """Whether words tell a day of a month: "fourth of june", "june the fourth", "june four"."""
+    bare = tuple(w for w in words if w not in ("of", "the"))
+    if not bare:
+        return False
+    for i, month in ((-1, bare[-1]), (0, bare[0])):
+        day = bare[:-1] if i else bare[1:]
+        if month in MONTHS and day:
+            found = ordinal(day, 0) or cardinal(day, 0)
+            return found is not None and found[1] == len(day)
+    return False
+
+
 def of_one_kind(some: Sequence[str], others: Sequence[str]) -> bool:
-    """Whether both are days, both are numbers ...; noon is an hour like eleven."""
+    """Whether both are days, both are numbers ...; noon and half past two are hours like eleven."""
     kind = kind_of(some)
     return bool(kind) and kind == kind_of(others) or _two_hours(some, others)
 
 
 def _two_hours(some: Sequence[str], others: Sequence[str]) -> bool:
     for one, other in ((some, others), (others, some)):
-        hour = cardinal(other, 0)
-        if len(one) == 1 and one[0].lower() in _TWELVE and hour and hour[1] == len(other):
-            return 0 < hour[0] <= _TWELVE_HOURS
+        told = len(one) == 1 and one[0].lower() in _TWELVE or kind_of(one) == "clock"
+        bare = tuple(w for w in other if w != "o'clock")
+        if told and (_hour(bare) or bare[:1] and bare[0].lower() in _TWELVE):
+            return True
     return False
 
 

@@ -10,9 +10,9 @@ from rapidfuzz import fuzz, process
 
 from nimble_lantern.core.document.changes import changed
 from nimble_lantern.core.document.model import Block, Document, Kind, Position, Range
-from nimble_lantern.core.lexicon.closed import DETERMINERS, SLIGHT
+from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE, SLIGHT
 from nimble_lantern.core.lexicon.names import MONTHS
-from nimble_lantern.core.targets.model import Words, as_things
+from nimble_lantern.core.targets.model import Holding, Words, as_things
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.writing.cardinals import in_words
 from nimble_lantern.core.writing.spoken import Forms, ordinal_forms, plain, spoken_forms
@@ -172,6 +172,15 @@ def named_as_written(document: Document, target: object) -> bool:
     rope", which may be said to somebody."""
     stands = isinstance(target, Words) and not as_things(target)
     return stands and isinstance(target, Words) and bool(exact(document, target.words))
+
+
+def told_by_words_there(document: Document, target: object) -> bool:
+    """Whether the words by which a part is told apart all stand somewhere: "the rails sentence"."""
+    named = target.words if isinstance(target, Holding) else target
+    if not isinstance(named, Words):
+        return True
+    telling = [w for w in named.words if w not in LITTLE]
+    return all(places(document, (w,), either_number=True) for w in telling or named.words)
 
 
 def in_a_list(document: Document, target: object) -> bool:
