@@ -18,7 +18,7 @@ from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.measures import names_a_sort
 from nimble_lantern.core.targets.model import Places, Unit, Units, Words, of_a_grid, of_the_page
 from nimble_lantern.core.targets.resolve import nth_like
-from nimble_lantern.core.targets.words import in_a_list, named_as_written, places
+from nimble_lantern.core.targets.words import a_long_run, in_a_list, named_as_written, places
 
 _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
 
@@ -410,6 +410,35 @@ def move_by(sitting: Sitting, target: Places, upward: int, number: int = 1) -> D
     return Done(after.about([whole]), f"moved {quoted(after.document.text(whole))}")
 
 
+def _a_part_or_quoted(sitting: Sitting, parse: Parse) -> bool:
+    """ "Nobody should be first in the paragraph" may be said of people."""
+    target = parse.args.get("target")
+    return of_the_page(target) or a_long_run(sitting.document, target)
+
+
+@command(
+    "<shift> {target} (to | at) the [very] {edge:docedge} of (its | the | that) [own] paragraph",
+    *each(
+        _a_part_or_quoted,
+        "<set_down> {target} (to | at) the [very] {edge:docedge} of (its | the | that) [own]"
+        " paragraph",
+        "{target} to the [very] {edge:docedge} of (its | the | that) [own] paragraph",
+        "{target} (goes | <shall> (go | be | come | stand)) (to | at | on) the [very]"
+        " {edge:docedge} of (its | the | that) [own] paragraph",
+        "{target} <shall> (come | be | stand) {edge:atedge} in (its | the | that) [own] paragraph",
+        "(make | let | have) {target} [be] {edge:atedge} in (its | the | that) [own] paragraph",
+    ),
+    heard=0,
+    example="move the last sentence to the start of its paragraph",
+    group="revising",
+    moves=True,
+)
+def move_in_its_paragraph(sitting: Sitting, target: Places, edge: str) -> Done | Refusal:
+    """Move a target to the start or the end of the paragraph that it stands in."""
+    whole = units.block_range(sitting.document, target.first.start.block)
+    return move_to_edge(sitting, target, Places((whole,), unit=Unit.PARAGRAPH), edge)
+
+
 def _not_within_a_table(sitting: Sitting, parse: Parse) -> bool:
     """Rows and columns keep their cells where they are moved in their table."""
     place = parse.args.get("place")
@@ -439,7 +468,7 @@ def _not_within_a_table(sitting: Sitting, parse: Parse) -> bool:
 def move_to_edge(sitting: Sitting, target: Places, place: Places, edge: str) -> Done | Refusal:
     """Move a target to the start or the end of another."""
     whole = target.unit in _WHOLE
-    source = target.first
+    source = _whole_sentence(sitting, target.first)
     inside = sitting.document.blocks[source.start.block].kind is Kind.ITEM
     if not whole and inside and place.unit is Unit.LIST:
         source, whole = units.block_range(sitting.document, source.start.block), True

@@ -25,7 +25,7 @@ from nimble_lantern.core.targets.model import (
     of_the_page,
 )
 from nimble_lantern.core.targets.resolve import resolve
-from nimble_lantern.core.targets.words import in_a_list
+from nimble_lantern.core.targets.words import a_long_run, in_a_list
 
 
 def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
@@ -68,6 +68,7 @@ def _plainly_named(sitting: Sitting, parse: Parse) -> bool:
 def _out(sitting: Sitting, parse: Parse) -> bool:
     """ "Take that out" is said of what was just written, and "take the boat out" of a boat."""
     told = isinstance(parse.args.get("target"), That) or _of_the_page(sitting, parse)
+    told = told or a_long_run(sitting.document, parse.args.get("target"))
     return told or _no_object(sitting, parse)
 
 

@@ -452,6 +452,8 @@ def insert_inside(
     "(insert | write [on] | type | continue | carry on | go on) [(something | words | text)]"
     " <exactly> <ahead_of> {target}",
     "(add | put | say) (something | words | text) <exactly> <ahead_of> {target}",
+    "[(add | put | insert | write | i need | we need | i want)] (a | another | one more | an extra"
+    " | a new | a further) sentence <exactly> <ahead_of> {target}",
     "(add | write | put | insert | type) [(a bit | some)] (something | more | text | words) (at"
     " | to)"
     " the [very] (start | beginning) of {target}",
@@ -467,6 +469,8 @@ def write_before(sitting: Sitting, target: Places) -> Done:
     "(insert | write [on] | type | continue | carry on | go on) [(something | words | text)]"
     " <exactly> <behind> {target}",
     "(add | put | say) (something | words | text) <exactly> <behind> {target}",
+    "[(add | put | insert | write | i need | we need | i want)] (a | another | one more | an extra"
+    " | a new | a further) sentence <exactly> <behind> {target}",
     "(add | write | put | insert | type) [(a bit | some)] (something | more | text | words) (at"
     " | to)"
     " the [very] (end | close) of {target}",

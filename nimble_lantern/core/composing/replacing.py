@@ -79,7 +79,8 @@ def a_name(document: Document, r: Range) -> bool:
     text = document.text(r)
     words = text.split(" ")
     left = document.blocks[r.start.block].text[: r.start.offset]
-    told = len(words) > 1 or not starts_sentence(left)
+    rare = text.lower() in _GIVEN or zipf(text.lower()) < _RARE
+    told = len(words) > 1 or rare or not starts_sentence(left)
     return told and all(w.isalpha() and w[0].isupper() and not w.isupper() for w in words)
 
 
@@ -94,6 +95,14 @@ def rare_as_names(words: Sequence[str], size: int) -> bool:
         return zipf(words[0]) < _RARE
     first = words[0] in _GIVEN or zipf(words[0]) < _RARER
     return first and not words[-1].endswith("s") and not set(words) & LITTLE
+
+
+def _as_names(words: Sequence[str], old: list[str]) -> bool:
+    """Whether words are names where they take a name's place, or that name has another beside it:
+    "Osric Bellamy" for "Osric"."""
+    size = len(old)
+    more = len(words) == size + 1 and [*words[:size]] == old and rare_as_names(words[size:], 1)
+    return more or rare_as_names(words, size)
 
 
 _GIVEN = frozenset(GIVEN.split())
@@ -136,7 +145,7 @@ def replace_range(
     manner = manner_for(sitting, place, words)
     if exactly:
         manner = replace(manner, names=(AsItStands(words[0]),))
-    if not exactly and a_name(sitting.document, r) and rare_as_names(words, len(old.split())):
+    if not exactly and a_name(sitting.document, r) and _as_names(words, old.lower().split()):
         manner = replace(manner, names=(*manner.names, AsHeard(tuple(map(capitalised, words)))))
     written = write(words, place, manner)
     if len(written.parts) == 1 and isinstance(written.parts[0], str) and not written.trim:

@@ -435,27 +435,23 @@ endmost: at the very end, at the very bottom, right at the end, right at the bot
   the letter, at the bottom of the page, to the bottom of the page, at the end of the text, end
   the document with, end the letter with, finish the letter with, close the letter with, finish
   the document with, behind everything else
-opening: at the start of the paragraph, at the beginning of the paragraph, to the start of the
-  paragraph, to the beginning of the paragraph, to the front of the paragraph, at the front of the
-  paragraph, to the front of its paragraph, to the start of its paragraph, at the start of its
-  paragraph, to the beginning of its paragraph, at the beginning of its paragraph, first in the
-  paragraph, first in its paragraph, open the paragraph, opens the paragraph, open its paragraph,
-  opens its paragraph, start the paragraph, starts the paragraph, start the paragraph with, begin
-  the paragraph with, open the paragraph with, at the head of the paragraph
-closing: at the end of the paragraph, to the end of the paragraph, to the end of its paragraph, at
-  the end of its paragraph, last in the paragraph, last in its paragraph, close the paragraph,
-  close its paragraph, end the paragraph, end its paragraph, ends the paragraph, closes the
-  paragraph, end the paragraph with, finish the paragraph with, close the paragraph with, finish
-  the paragraph, at the foot of the paragraph, at the bottom of the paragraph, to the bottom of
-  the paragraph
+opening: at the start of ~ paragraph, at the beginning of ~ paragraph, to the start of ~
+  paragraph, to the beginning of ~ paragraph, to the front of ~ paragraph, at the front of ~
+  paragraph, first in ~ paragraph, open ~ paragraph, opens ~ paragraph, start ~ paragraph, starts
+  ~ paragraph, start ~ paragraph with, begin ~ paragraph with, open ~ paragraph with, at the head
+  of ~ paragraph
+closing: at the end of ~ paragraph, to the end of ~ paragraph, last in ~ paragraph, close ~
+  paragraph, end ~ paragraph, ends ~ paragraph, closes ~ paragraph, end ~ paragraph with, finish ~
+  paragraph with, close ~ paragraph with, finish ~ paragraph, at the foot of ~ paragraph, at the
+  bottom of ~ paragraph, to the bottom of ~ paragraph
 topmost = move {} to the beginning of the document
 shift topmost = move {} to the beginning of the document
 endmost = move {} to the end of the document
 endmost shift = move {} to the end of the document
-opening = move {} to the start of the paragraph
-opening shift = move {} to the start of the paragraph
-closing = move {} to the end of the paragraph
-closing shift = move {} to the end of the paragraph
+opening = move {} to the start of its paragraph
+opening shift = move {} to the start of its paragraph
+closing = move {} to the end of its paragraph
+closing shift = move {} to the end of its paragraph
 
 [part, run of words, words]
 cursor: cursor, the cursor, caret, the caret, pointer, the pointer, insertion point, the insertion
@@ -494,8 +490,8 @@ struck: struck through, a line through, line through, strike through, strikethro
 highlighted: highlighted, highlight, with a highlight, a highlight, a highlight on, highlighting,
   marked with the highlighter, with the highlighter, highlighter over, the highlighter over
 shouted: all capitals, in capitals, all in capitals, in capital letters, all in capital letters,
-  in block capitals, block capitals, in upper case, upper case, in big letters, in block letters,
-  all caps, in all caps, shout, in caps
+  in block capitals, block capitals, in upper case, upper case, in big letters, with big letters,
+  with capital letters, with capitals, in block letters, all caps, in all caps, shout, in caps
 quoted: in quotes, in quotation marks, quotation marks round, quotation marks around, quotes
   round, quotes around, quotes about, in inverted commas, inverted commas round, inverted commas
   around, between quotes, between quotation marks, between inverted commas, quotation marks about
@@ -561,9 +557,17 @@ _shared: dict[str, str] = {}
 
 
 def _in_full(text: str) -> str:
-    """Phrases with those that are kept under a name: "@delete, clear"."""
+    """Phrases with those that are kept under a name: "@delete, clear"; and "its" for "the" or
+    "that" where a "~" says so: "last in ~ paragraph"."""
     parts = (part.strip() for part in text.split(","))
-    return ", ".join(_shared[part[1:]] if part[:1] == "@" else part for part in parts)
+    full = ", ".join(_shared[part[1:]] if part[:1] == "@" else part for part in parts)
+    each = (part.strip() for part in full.split(","))
+    return ", ".join(
+        part.replace("~", word) for part in each for word in (_WHOSE if "~" in part else ("",))
+    )
+
+
+_WHOSE = ("the", "its", "that", "this")
 
 
 for _entry in entries(_SHARED):

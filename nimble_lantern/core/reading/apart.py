@@ -22,7 +22,7 @@ from nimble_lantern.core.targets.model import (
     is_target,
     of_the_page,
 )
-from nimble_lantern.core.targets.words import exact
+from nimble_lantern.core.targets.words import a_long_run, exact
 
 _INSIDE = frozenset(("in", "within", "inside", "on", "from"))
 _IT = frozenset(("it", "that", "them", "this", "those", "these"))
@@ -34,7 +34,6 @@ _LONGEST_STATED = 8
 _LONGEST = 16
 _LONGEST_PLACE = 8
 _LONGEST_WHEREVER = 4
-_LONG = 4
 """Words of a request, of the place that is named first, and of "wherever it stands"."""
 
 
@@ -46,7 +45,8 @@ def apart(document: Document, words: Sequence[str]) -> Iterator[Parse]:
     if words[:1] and words[0] in _INSIDE:
         yield from _scoped(words)
     elif _IT & set(words[1:]):
-        yield from _spoken_of(document, words)
+        lead = next((lead for lead in _AS_FOR if words[: len(lead)] == lead), ())
+        yield from _spoken_of(document, words[len(lead) :])
     elif TRADE_NOUNS & set(words):
         yield from _place_first(words)
         yield from _everywhere(words)
@@ -123,7 +123,7 @@ def _spoken_of(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
             for end in sorted(named)
             if end <= _LONGEST_PLACE
             for place in _targets(words[:end], "target")
-            if end == cut or of_the_page(place) or _long_run(document, place)
+            if end == cut or of_the_page(place) or a_long_run(document, place)
         ]
         for place in places:
             for parse in parses:
@@ -141,13 +141,24 @@ def _begun(words: tuple[str, ...]) -> tuple[str, ...]:
 _GOING_ON = frozenset("so please and then just kindly therefore".split())
 
 
+_AS_FOR = tuple(
+    tuple(lead.split())
+    for lead in (
+        "i don't like", "i do not like", "i'm not happy with", "i am not happy with", "as for",
+        "as to", "about", "concerning", "i'm not sure about", "i am not sure about", "look at",
+        "you see", "see", "there is", "there's", "where it says", "i hate",
+    )
+)  # fmt: skip
+"""Before a place that is then spoken of: "i don't like the last sentence, take it out"."""
+
+
 def _is_it(value: object) -> bool:
     return isinstance(value, That)
 
 
 def _sure(document: Document, place: Target, parse: Parse, verb: str) -> bool:
     """Words are spoken of if they stand there; they are taken away only if called words."""
-    if of_the_page(place) or _long_run(document, place):
+    if of_the_page(place) or a_long_run(document, place):
         return True
     stands = isinstance(place, Words) and bool(exact(document, place.words))
     words = place.words if isinstance(place, Words) else ()
@@ -155,12 +166,6 @@ def _sure(document: Document, place: Target, parse: Parse, verb: str) -> bool:
     if stands and outright and len(words) > 1 and words[0] in PREPOSITIONS and not parse.free:
         return True  # no thing is called "at half past nine"
     return stands and not parse.free and not parse.command.traits.destructive
-
-
-def _long_run(document: Document, place: Target) -> bool:
-    """Whether so many words are named as they stand that it is not by chance."""
-    long = isinstance(place, Words) and len(place.words) >= _LONG
-    return long and isinstance(place, Words) and bool(exact(document, place.words))
 
 
 def _targets(words: tuple[str, ...], rule: str) -> Iterator[Target]:

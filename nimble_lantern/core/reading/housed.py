@@ -50,15 +50,13 @@ from nimble_lantern.core.targets.model import (
     unit_named,
 )
 from nimble_lantern.core.targets.tabled import singular
-from nimble_lantern.core.targets.words import exact, normal, told_by_words_there
+from nimble_lantern.core.targets.words import LONG_RUN, exact, normal, told_by_words_there
 
 _LONGEST = 14
 """Words of a request."""
 _MOST_SAYINGS = 12
 _NEVER_LAST = ARTICLES_AND_OWNERS | {"and", "of", "to"}
 """Words in no order at all are no request: "two item delete the"."""
-_LONG = 4
-"""Words that stand on the page in a run are named, and not by chance, if they are so many."""
 _STOPS = frozenset(".?!")
 _NOTES = frozenset("note notes comment comments remark remarks".split())
 _PLURAL = {
@@ -338,7 +336,7 @@ def _quoted(document: Document, words: Phrase, i: int, j: int) -> Iterator[_Name
     items = [r for r in found if document.blocks[r.start.block].kind is Kind.ITEM]
     if any(document.count_words(r) == len(document.blocks[r.start.block].words) for r in items):
         yield _Named(i, j, Thing.ITEM, quoted)
-    if len(quoted) >= _LONG or any(_is_a_sentence(document, r) for r in found):
+    if len(quoted) >= LONG_RUN or any(_is_a_sentence(document, r) for r in found):
         yield _Named(i, j, Thing.RUN, quoted)
 
 
@@ -352,10 +350,11 @@ def _the_one(document: Document, words: Phrase, i: int, j: int) -> Iterator[_Nam
 
 
 def _is_a_sentence(document: Document, there: Range) -> bool:
-    """Whether words are all of a sentence that stands in a paragraph with others."""
-    text = document.blocks[there.start.block].text
-    before, behind = text[: there.start.offset].rstrip(), text[there.end.offset :].lstrip("”’)\"'")
-    return behind[:1] in _STOPS and (not before or before[-1] in _STOPS)
+    """Whether words are all of a sentence, but for its stop."""
+    block = document.blocks[there.start.block]
+    closed = block.text[there.end.offset : there.end.offset + 1]
+    sentence = there.start.offset, there.end.offset + len(closed)
+    return closed in _STOPS and sentence in block.sentences
 
 
 def _by_name(words: Phrase, thing: Thing, names: Sequence[str]) -> Iterator[_Named]:

@@ -28,14 +28,12 @@ from nimble_lantern.core.lexicon.worded import JOBS, LONGEST, REPLACING, Job, Su
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import of_the_page
-from nimble_lantern.core.targets.words import exact, named_as_written, told_by_words_there
+from nimble_lantern.core.targets.words import LONG_RUN, exact, named_as_written, told_by_words_there
 from nimble_lantern.core.writing.cardinals import cardinal
 
 _LONGEST = 16
 """Words of a request."""
 _MOST_OLD, _MOST_NEW, _MOST_PART = 6, 5, 9
-_LONG = 4
-"""Words that stand on the page in a run are named, and not by chance, if they are so many."""
 
 
 _ACTING = frozenset("go stand sit wait stop start stay come get let do don't".split())
@@ -197,7 +195,7 @@ def _parts(sitting: Sitting, words: Phrase) -> frozenset[_Span]:
                 b.kind is Kind.ITEM and len(b.words) == sitting.document.count_words(r)
                 for b, r in zip(items, there, strict=True)
             )
-            if whole or j - i >= _LONG:
+            if whole or j - i >= LONG_RUN:
                 found.add((i, j))
     return frozenset(found)
 

@@ -22,6 +22,7 @@ from nimble_lantern.core.writing.cardinals import cardinal, ordinal
 
 _KINDS: dict[str, frozenset[str]] = {
     "day": frozenset(DAYS) | frozenset("today tomorrow yesterday tonight".split()),
+    "days": frozenset(f"{day}s" for day in DAYS),
     "month": frozenset(MONTHS),
     "colour": frozenset(COLOURS),
     "hour": frozenset("morning noon midday afternoon evening night midnight dawn dusk".split()),

@@ -10,7 +10,7 @@ from rapidfuzz import fuzz, process
 
 from nimble_lantern.core.document.changes import changed
 from nimble_lantern.core.document.model import Block, Document, Kind, Position, Range
-from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE, SLIGHT
+from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE, PREPOSITIONS, SLIGHT
 from nimble_lantern.core.lexicon.names import MONTHS
 from nimble_lantern.core.targets.model import Holding, Words, as_things
 from nimble_lantern.core.targets.sounds import phrase_key
@@ -174,6 +174,16 @@ def named_as_written(document: Document, target: object) -> bool:
     return stands and isinstance(target, Words) and bool(exact(document, target.words))
 
 
+LONG_RUN = 4
+"""Words that stand on the page in a run are named, and not by chance, if they are so many."""
+
+
+def a_long_run(document: Document, target: object) -> bool:
+    """Whether so many words are named as they stand that it is not by chance."""
+    long = isinstance(target, Words) and len(target.words) >= LONG_RUN
+    return long and isinstance(target, Words) and bool(exact(document, target.words))
+
+
 def told_by_words_there(document: Document, target: object) -> bool:
     """Whether the words by which a part is told apart all stand somewhere: "the rails sentence"."""
     named = target.words if isinstance(target, Holding) else target
@@ -270,6 +280,9 @@ def near(document: Document, words: Sequence[str], around: Position, most: int =
     ranked = process.extract(
         wanted, phrases, scorer=fuzz.ratio, limit=most * 10, score_cutoff=SPELLED_LEAST
     )
+    # Of "village hall with big letters" the "with" is not the "at" behind those words.
+    last = wanted.rpartition(" ")[2]
+    ranked = [row for row in ranked if last not in PREPOSITIONS or row[0].endswith(last)]
     heard = [(phrase, _likeness(wanted, phrase), at) for phrase, _, at in ranked]
     heard = sorted((row for row in heard if row[1] >= NEAR_LEAST), key=lambda row: -row[1])
     found: dict[str, Near] = {}

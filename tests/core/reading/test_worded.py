@@ -124,3 +124,22 @@ class AnyWords(DeskCase):
             desk = self.desk(OUTING)
             desk.hears(line)
             self.assertIn("The post is rusty.", desk.markdown, line)
+
+    def test_a_sentence_goes_to_an_edge_of_its_own_paragraph(self) -> None:
+        for line in (
+            "move nobody came to the start of its paragraph",
+            "the last sentence should come first in its paragraph",
+        ):
+            desk = self.desk(OUTING)
+            desk.hears("go to the start of the document", line)
+            self.assertIn("Nobody came. The post is rusty.", desk.markdown, line)
+
+    def test_a_name_that_is_said_in_full_keeps_its_capitals(self) -> None:
+        desk = self.desk("Osric will come.")
+        desk.hears("osric should be osric bellamy")
+        self.assertEqual(desk.markdown.strip(), "Osric Bellamy will come.")
+
+    def test_a_preposition_is_not_taken_for_another_of_the_page(self) -> None:
+        desk = self.desk("We meet in the village hall at three.")
+        desk.hears("village hall with big letters")
+        self.assertIn("VILLAGE HALL at", desk.markdown)
