@@ -83,8 +83,8 @@ def plain_words(sitting: Sitting, parse: Parse) -> bool:
     thing = isinstance(target, Words) and not target.called and target.words[:1] == ("the",)
     if thing and text and bare_mark(text)[0] in DETERMINERS:
         return False
-    if two_headings(sitting, text, target):
-        return False
+    if two_headings(sitting, text, target) or text == ("on",):
+        return False  # "write on at the end of the last paragraph"
     if text and text[0] in SUBJECT_PRONOUNS and len(text) == 1:
         return False
     if set(text) <= _OF_LISTS and of_the_page(parse.args.get("target")):

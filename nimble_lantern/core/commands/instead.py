@@ -298,8 +298,8 @@ def by_letters(sitting: Sitting, parse: Parse) -> bool:
 
 
 def plain_words(sitting: Sitting, parse: Parse) -> bool:
-    """Whether the new words are words, and not "the third paragraph"."""
-    return not set(parse.args.get("text", ())) & TRADE_NOUNS
+    """Whether the new words are words, and not "the third paragraph", nor "a where b is and b"."""
+    return not set(parse.args.get("text", ())) & (TRADE_NOUNS | {"where"})
 
 
 def named_there(sitting: Sitting, parse: Parse) -> bool:

@@ -8,6 +8,7 @@ whatever the size of the catalogue; what a rule finds at a place is found once a
 from __future__ import annotations
 
 from collections.abc import Callable, Iterator, Sequence
+from contextvars import ContextVar
 from dataclasses import dataclass, field
 from typing import Any
 
@@ -142,6 +143,9 @@ def _tell_needs(states: list[State]) -> None:
             state.needs = frozenset(state.words).union(*(states[to].needs or () for to in behind))
 
 
+_MOST_RECENT = 32
+
+
 class Grammar:
     """Rules by name.  Rules are added, then the first match compiles those it needs."""
 
@@ -150,6 +154,9 @@ class Grammar:
         self.terminals: dict[str, Terminal] = {}
         self._compiled: dict[tuple[str, bool], list[State]] = {}
         self._patterns: dict[tuple[str, str], str] = {}
+        self._begin: dict[str, frozenset[str] | None] = {}
+        # Of each thread its own: what is found at a place is kept before it is all found.
+        self._recent: ContextVar[dict[tuple[str, ...], Match]] = ContextVar("recent")
 
     def add(
         self,
@@ -167,6 +174,41 @@ class Grammar:
         self._patterns[key] = pattern
         self.productions.setdefault(rule, []).append(Production(pattern, build, owner, heard, when))
         self._compiled.clear()
+        self._begin.clear()
+        self._recent.set({})
+
+    def begin(self, rule: str) -> frozenset[str] | None:
+        """The words that a rule can begin with; None where any may, or none is needed."""
+        if rule not in self._begin:
+            self._begin[rule] = self._beginning(rule, frozenset())
+        return self._begin[rule]
+
+    def _beginning(self, rule: str, within: frozenset[str]) -> frozenset[str] | None:
+        if rule in self.terminals:
+            return None
+        first = self.states(rule)[0]
+        words = set(first.words)
+        for name, _, _ in first.slots:
+            if name == rule or name in within:
+                continue  # what it begins with is told where it stands first
+            begun = self._beginning(name, within | {rule})
+            if begun is None:
+                return None
+            words |= begun
+        return None if first.accepts else frozenset(words)
+
+    def match(self, words: Words) -> Match:
+        """The matching of an utterance: it is read by several rules, one after another."""
+        recent = self._recent.get(None)
+        if recent is None:
+            recent = {}
+            self._recent.set(recent)
+        key = tuple(words)
+        found = recent.pop(key, None) or Match(self, key)
+        if len(recent) >= _MOST_RECENT:
+            del recent[next(iter(recent))]
+        recent[key] = found
+        return found
 
     def states(self, rule: str, heard_only: bool = False) -> list[State]:
         """The automaton of a rule, compiled once; perhaps only of what recognisers listen for."""
@@ -188,7 +230,7 @@ class Grammar:
 
     def parses(self, rule: str, words: Words) -> list[Found]:
         """Every reading of all of `words`, fewest free words first."""
-        whole = [f for f in Match(self, words).at(rule, 0) if f.end == len(words)]
+        whole = [f for f in self.match(words).at(rule, 0) if f.end == len(words)]
         return sorted(whole, key=lambda f: f.free)
 
 
@@ -203,10 +245,13 @@ class Match:
 
     def at(self, rule: str, start: int) -> list[Found]:
         key = (rule, start)
-        if key not in self._kept:
-            self._kept[key] = []
-            self._kept[key] = list(self._find(rule, start))
-        return self._kept[key]
+        found = self._kept.get(key)
+        if found is None:
+            found = self._kept[key] = []
+            begin = self.grammar.begin(rule)
+            if begin is None or start < len(self.words) and self.words[start] in begin:
+                found = self._kept[key] = list(self._find(rule, start))
+        return found
 
     def _find(self, rule: str, start: int) -> Iterator[Found]:
         terminal = self.grammar.terminals.get(rule)

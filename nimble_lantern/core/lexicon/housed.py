@@ -53,8 +53,8 @@ FILLING = frozenset(
         thing, one, to, have, has, can you, could you, would you, will you, can we, could we, can
         i, could i, may i, we want, i need, we need, i want to, we want to, i need to, we need to,
         i'd like to, i would like to, we'd like, we'd like to, let me, let us, give me, show me,
-        for me, for us, i will, i'll, we will, we'll, do you think you could, i wish, would you
-        mind, i think, we do, i do
+        for me, for us, do you think you could, i wish, would you
+        mind, i think
         """
     )
 )

@@ -2,8 +2,9 @@
 beside them, in whatever order.
 
 "Old" are the words of the page, "new" those to be put there.  A phrase stands directly before or
-behind either, or anywhere else.  One with a "!" speaks of a text and of nothing else: "where it
-says", "the word"; one with a "?" may as well be said of the world: "is better than".
+behind either, or anywhere else; "asking" are those of a request that names the old words first.
+One with a "!" speaks of a text and of nothing else: "where it says", "the word"; one with a "?" may
+as well be said of the world: "is better than".
 """
 
 from __future__ import annotations
@@ -17,6 +18,7 @@ from nimble_lantern.core.lexicon.housed import FILLING, Phrase, entries
 class Zone(Enum):
     """Where phrases stand."""
 
+    ASKING = "asking"
     OLD = "old"
     BEHIND_OLD = "behind old"
     NEW = "new"
@@ -55,22 +57,23 @@ class Job:
 
 
 _REPLACING = """
+asking: !strike out, !cross out, !scratch out, scratch, strike, cross, !replace, swap out,
+  exchange, switch, swap, change, !correct, fix, alter, turn, i put, i said, i wrote, i have put,
+  i have said, i have written, !it says, !it said, !it reads, !the word, !the words, update,
+  revise, edit, reword, up, raise, lower, put, bring, put up, the price from, the number from, the
+  time from, the date from, to replace, out with, take out, take away
 old: instead of, in place of, rather than, not, and not, but not, no not, in exchange for, !where
   it says, !where i wrote, !where i said, !where i put, !where i have, !where it reads, !where it
   now says, !where it now reads, !where it still says, !where we have, !where there is, !where you
-  see, !where you read, out with, take out, take away, and take out, and take away, !strike out,
-  !cross out, !scratch out, scratch, strike, cross, !replace, swap out, exchange, switch, swap,
-  change, !correct, fix, alter, turn, i put, i said, i wrote, i have put, i have said, i have
-  written, !it says, !it said, !it reads, !the word, !the words, ?better than, ?would be better
-  than, ?is better than, ?was better than, ?fits better than, ?sounds better than, ?sounds nicer
-  than, ?sounds right not, ?looks better than, ?is right not, ?reads better than, is nicer than,
-  ?would be nicer than, ?would be clearer than, ?is clearer than, !should stand where, !should be
-  where, !goes where, !belongs where, !should go where, !has to stand where, !ought to stand
-  where, !must stand where, !comes where, should replace, is to replace, must replace, has to
-  replace, should take the place of, takes the place of, to take the place of, and drop, and
-  remove, and delete, and lose, !and scrap, update, revise, edit, reword, up, raise, lower, put,
-  bring, put up, the price from, the number from, the time from, the date from, as a substitute
-  for, as a replacement for, to replace, ?for
+  see, !where you read, and take out, and take away, instead of the word, in place of the word,
+  rather than the word, not the word, !and strike out, !and cross out, ?better than, ?would be
+  better than, ?is better than, ?was better than, ?fits better than, ?sounds better than, ?sounds
+  nicer than, ?looks better than, ?reads better than, ?is nicer than, ?would be nicer than, ?would
+  be clearer than, ?is clearer than, !should stand where, !should be where, !goes where, !belongs
+  where, !should go where, !has to stand where, !ought to stand where, !must stand where, !comes
+  where, should replace, is to replace, must replace, has to replace, should take the place of,
+  takes the place of, to take the place of, and drop, and remove, and delete, and lose, !and
+  scrap, as a substitute for, as a replacement for
 behind old: is wrong, was wrong, !is the wrong word, !was the wrong word, !is the wrong name, !is
   not the right word, !isn't the right word, !is not what i meant, is not right, isn't right, is
   not correct, is incorrect, isn't correct, out, is a mistake, was a mistake, !was misheard, is no
@@ -90,10 +93,10 @@ new: to, up to, down to, into, with, by, make, should be, ought to be, must be, 
   !no that is, !no that should be, !no it should be, turned into, be turned into, changed to, be
   changed to, be changed into, !be replaced by, !be replaced with, !replaced by, !replaced with,
   !changing to, !changing into, !correcting to, be corrected to, !corrected to, swapped for, be
-  swapped for, ?for, !the word, !the words, !the right word is, !the correct word is, !the new
-  word is, the right one is, in with, give me, take, stick in, !pop in, !slot in, and in with,
-  there should be, there ought to be, there must be, !have it say, !let it say, !let it read,
-  actually, rather, better
+  swapped for, !the word, !the words, !the right word is, !the correct word is, !the new word is,
+  the right one is, in with, give me, take, stick in, !pop in, !slot in, and in with, there should
+  be, there ought to be, there must be, !have it say, !let it say, !let it read, actually, rather,
+  better
 behind new: instead, !is the right word, is right, is correct, is better, would be better, would
   be right, fits better, sounds better, reads better, was meant, !was what i meant, is what i
   meant, is what i want, is what i wanted, in its place, in its stead, there, !in there, out of
@@ -112,15 +115,15 @@ new: put, place, set, pop, stick, slip, squeeze, fit, work, get, tack, !add, !in
   forgotten, i have forgotten, i've forgotten, we forgot, there should be, there ought to be,
   there must be, there has to be, there is, there's, we need, i need, we want, i want, i would
   like, i'd like, !it should say, !it should read, it should have, !it must say, !it ought to say,
-  have, also, i want to have, i'd like to have, move, shift, bring, carry, push, drag, leave room
-  for, give me, let's have, we should have, we could have, could we have, can we have, include,
-  enter, to have, needs, wants, could do with, let, should have, ought to have, must have, comes,
-  goes, should come, must come, follows
-behind new: ?goes, ?comes, belongs, should go, should come, should stand, should be, must go, must
-  come, must stand, must be, has to go, has to come, has to stand, has to be, ought to go, ought
-  to come, ought to stand, ought to be, needs to go, needs to come, needs to be, wants to go,
-  wants to come, wants to be, is to go, is to come, is to stand, to come, to go, to stand, to be,
-  is missing, missing, !is left out, was left out, was forgotten, standing, in, on, in there,
+  ?have, also, i want to have, i'd like to have, move, shift, bring, carry, push, drag, ?leave
+  room for, ?give me, ?let's have, ?we should have, ?we could have, ?could we have, ?can we have,
+  ?include, enter, to have, ?needs, ?wants, ?could do with, ?let, ?should have, ?ought to have,
+  ?must have, ?comes, ?goes, ?should come, ?must come, ?follows
+behind new: ?goes, ?comes, belongs, should go, ?should come, should stand, should be, must go,
+  must come, must stand, must be, has to go, has to come, has to stand, has to be, ought to go,
+  ought to come, ought to stand, ought to be, needs to go, needs to come, needs to be, wants to
+  go, wants to come, wants to be, is to go, is to come, is to stand, to come, to go, to stand, to
+  be, is missing, missing, !is left out, was left out, was forgotten, standing, in, on, in there,
   there, forward, back, down, up, over, along, further down, further up, so it comes, so that it
   comes, so it's, so it is, so it stands, so that it's, so that it is, ?come, ?stand, ?go, ?be,
   put, placed, moved, be put, be placed, be moved, should be moved, has to be moved, must be

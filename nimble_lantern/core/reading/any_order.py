@@ -11,7 +11,6 @@ from __future__ import annotations
 from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
 
-from nimble_lantern.core.grammar.automaton import Match
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.lexicon.asked import LONGEST, LOOKS, ROLES, Looks, Phrase, Role
 from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE
@@ -46,7 +45,7 @@ def in_order(words: Sequence[str]) -> Iterator[tuple[str, ...]]:
         return
     size = len(words)
     before, behind = _before(words), _behind(words)
-    match = Match(CATALOGUE.grammar, words)
+    match = CATALOGUE.grammar.match(words)
     spans = [(i, j) for i in range(size) for j in range(i + 1, size + 1) if before[i] and behind[j]]
     made: dict[tuple[str, ...], None] = {}
     for i, j in sorted(spans, key=lambda span: span[0] - span[1]):

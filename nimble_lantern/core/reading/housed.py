@@ -12,7 +12,6 @@ from dataclasses import dataclass
 
 from nimble_lantern.core.document.model import Document, Kind, Range
 from nimble_lantern.core.document.tables import tables
-from nimble_lantern.core.grammar.automaton import Match
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, DETERMINERS, LITTLE
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS
@@ -158,6 +157,8 @@ def housed(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
 def _is_asked(at: _Named, signs: frozenset[str], left: Phrase, right: Phrase) -> bool:
     """Whether the words round a thing do ask, and are not only such as may."""
     outside = frozenset((*left, *right))
+    if left[:1] in (("come",), ("comes",), ("goes",)):
+        return False  # "we will come, underline the last word"
     if at.thing is Thing.RUN and signs and signs <= EDGES:
         return not (outside.isdisjoint(ASKING) and FIRST_SAID.isdisjoint(left[:1]))
     if "cursor" in signs and at.thing is Thing.WORDS and at.words[0] in DETERMINERS:
@@ -261,7 +262,7 @@ def _named(sitting: Sitting, words: Phrase, around: _Around) -> Iterator[_Named]
     if any(block.cell for block in document.blocks):
         yield from _of_tables(document, words)
     if not _NOTES.isdisjoint(words):
-        match = Match(CATALOGUE.grammar, words)
+        match = CATALOGUE.grammar.match(words)
         for i in range(len(words)):
             for reading in match.at("note", i):
                 yield _Named(i, reading.end, Thing.NOTE, words[i : reading.end])
@@ -294,7 +295,7 @@ def _on_the_page(sitting: Sitting, words: Phrase, around: _Around) -> Iterator[_
         if there
     ]  # fmt: skip
     two = not _OF_TWO.isdisjoint(words) and (items or not _TOLD_OF_TWO.isdisjoint(words))
-    match = Match(CATALOGUE.grammar, words) if told or grid else None
+    match = CATALOGUE.grammar.match(words) if told or grid else None
     for i in range(size):
         ends = {
             j: [thing for thing in kinds if two or around.says(_Named(i, j, thing))]

@@ -19,7 +19,6 @@ from typing import Any
 from nimble_lantern.core.document.layout import LineIndex
 from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.grammar import notation
-from nimble_lantern.core.grammar.automaton import Match
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.closed import LITTLE, SUBJECT_PRONOUNS
@@ -230,7 +229,7 @@ def _readings(sitting: Sitting, words: tuple[str, ...]) -> Iterator[_Heard]:
 def _spans(sitting: Sitting, words: tuple[str, ...]) -> list[tuple[int, int]]:
     """Where words stand that name a target of this page, the most telling first."""
     found: list[tuple[float, int, int]] = []
-    match = Match(CATALOGUE.grammar, words)
+    match = CATALOGUE.grammar.match(words)
     for i in range(len(words)):
         tried: dict[Any, bool] = {}
         for reading in match.at("target", i):

@@ -12,7 +12,6 @@ from typing import NamedTuple
 
 from nimble_lantern.core.commands import inserting, instead
 from nimble_lantern.core.document.model import Kind
-from nimble_lantern.core.grammar.automaton import Match
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
 from nimble_lantern.core.lexicon.closed import (
     AUXILIARIES,
@@ -40,6 +39,8 @@ _ACTING = frozenset("go stand sit wait stop start stay come get let do don't".sp
 """First, they are no word that is put somewhere, but something to be done."""
 
 
+_OF_TWO = frozenset(("where", "instead", "whereas"))
+"""Among the new words they speak of others: "lunch where jacket is and jacket where lunch is"."""
 _TO = frozenset("to with by into in up down".split())
 _BEING = frozenset("is was are were isn't aren't sounds looks".split())
 _LONGEST_REASON = 5
@@ -50,6 +51,7 @@ _WRITING = frozenset("put write say use".split())
 class Asked(NamedTuple):
     """A request in the plain way, and how plainly it is one."""
 
+    job: Job
     words: Phrase
     old: Phrase
     new: Phrase
@@ -58,9 +60,14 @@ class Asked(NamedTuple):
     """Whether words or a place in a text are named: "the word", "where it says"."""
     thing: bool
     """Whether the old words are named as a thing is: "the ferry"."""
+    shifted: bool
+    """Whether a part is named as such, or is said to go somewhere."""
 
 
 _OF_WORDS = frozenset("word words where".split())
+_SHIFTING = frozenset(
+    "move shift bring carry push drag belongs belong goes come stand moved placed".split()
+)
 
 
 class _Round:
@@ -144,12 +151,19 @@ def worded(sitting: Sitting, words: Sequence[str]) -> list[Asked]:
                 long = m - k > _MOST_NEW and job.words and not moving
                 if new == old or long or not _stands_at(sitting, job.side, new, old):
                     continue
+                if moving and not job.words and _whole_paragraph(new):
+                    moving = "join {old} and {new}"  # "add paragraph three to paragraph two"
                 said = (moving or job.plain).format(old=" ".join(old), new=" ".join(new))
                 plain = tuple(said.split())
                 if plain != words and plain not in found:
                     thing = not DETERMINERS.isdisjoint(words[max(0, i - 1) : i + 1])
-                    found[plain] = Asked(plain, old, new, sure, of_words, thing)
+                    shifted = not TRADE_NOUNS.isdisjoint(new) or not _SHIFTING.isdisjoint(words)
+                    found[plain] = Asked(job, plain, old, new, sure, of_words, thing, shifted)
     return sorted(found.values(), key=lambda a: (-a.sure, len(a.new), -len(a.old)))
+
+
+def _whole_paragraph(words: Phrase) -> bool:
+    return "paragraph" in words and TRADE_NOUNS & set(words) == {"paragraph"}
 
 
 def _stands_at(sitting: Sitting, side: int, words: Phrase, others: Phrase) -> bool:
@@ -177,7 +191,7 @@ def _parts(sitting: Sitting, words: Phrase) -> frozenset[_Span]:
     """Where a part of the page is named: "the last sentence", an item, or many words of it."""
     found = set()
     if not TRADE_NOUNS.isdisjoint(words):
-        match = Match(CATALOGUE.grammar, words)
+        match = CATALOGUE.grammar.match(words)
         for i in range(len(words)):
             for reading in match.at("target", i):
                 said = words[i : reading.end]
@@ -211,9 +225,11 @@ def _new_behind(
 ) -> Iterator[tuple[int, int, Sure]]:
     """ "Jetty should be pier", "before the tower put stone"."""
     (i, j), size = old, len(words)
-    before = around.ending(0, i, Zone.OLD) if beside else around.any(0, i, Zone.OLD)
+    before = around.ending(0, i, Zone.OLD)
+    if not beside:
+        before = around.any(0, i, Zone.ASKING, Zone.OLD)
     # "Five to six" is a time; "from five to six" is none where a verb asks for it.
-    asked = beside or around.ending(0, i, Zone.OLD) is not None
+    asked = beside or around.ending(0, i, Zone.OLD, Zone.ASKING) is not None
     for k in range(j + 1, size) if before is not None else ():
         if not asked and _TO.issuperset(words[j:k]):
             continue
@@ -253,6 +269,8 @@ def _new_before(
         # "Very before dark" is no request, "very should come before dark" is.
         says_so = not beside or not AUXILIARIES.isdisjoint(words[m:i])
         says_so = says_so or m + 1 < i and around.begins(m, i, Zone.BEHIND_NEW)
+        # "Have tea in before noon" begins with no new word.
+        says_so = says_so and not around.begins(0, m, Zone.NEW)
         for k in range(max(0, m - _MOST_PART), m):
             before = around.ending(0, k, Zone.NEW) if k else Sure.PLAIN if says_so else None
             if before is not None and behind is not None:
@@ -269,7 +287,7 @@ def maybe_instead(sitting: Sitting, words: Sequence[str]) -> Iterator[Asked]:
         # "The ferry should be late" speaks of a thing.
         thing = asked.thing or old[0] in SUBJECT_PRONOUNS
         few = len(new) <= len(old) + 2 and _NO_WORDS_INSTEAD.isdisjoint(new)
-        if asked.words[0] == "replace" and not thing and few and not exact(sitting.document, new):
+        if asked.job is REPLACING and not thing and few and not exact(sitting.document, new):
             yield asked
 
 
@@ -283,15 +301,16 @@ _NO_WORDS_INSTEAD = (
 
 def surely(sitting: Sitting, parse: Parse, asked: Asked) -> bool:
     """Whether a request put so is one, and is not said to somebody else."""
-    name = parse.command.name
-    if name in ("clipboard.move", "clipboard.move_to_edge", "deleting.delete"):
-        return True
-    if name == "replacing.replace_with":
+    if asked.job is REPLACING:
         return _surely_replaces(sitting, parse, asked)
-    if name == "inserting.insert_inside":
-        begins = asked.sure is Sure.TOLD or asked.new[0] not in DETERMINERS | PREPOSITIONS | LITTLE
-        return begins and inserting.plain_words(sitting, parse)
-    return name.startswith("inserting.insert_") and _surely_inserts(sitting, parse, asked)
+    if asked.job.side:
+        return True  # the words stand side by side
+    if not parse.args.get("text"):
+        return asked.shifted  # a part of the page is moved, or joined to another
+    if asked.job.words:
+        return _surely_inserts(sitting, parse, asked)
+    begins = asked.sure is Sure.TOLD or asked.new[0] not in DETERMINERS | PREPOSITIONS | LITTLE
+    return begins and inserting.plain_words(sitting, parse)
 
 
 def _surely_replaces(sitting: Sitting, parse: Parse, asked: Asked) -> bool:
@@ -302,8 +321,11 @@ def _surely_replaces(sitting: Sitting, parse: Parse, asked: Asked) -> bool:
     counted = _all_number(asked.old) and kind_of(asked.new) == "number"
     if asked.sure is not Sure.TOLD and counted and not _all_number(asked.new):
         return False  # "three people not two", where it is at two
-    if SUBJECT_PRONOUNS & set(asked.new) or instead.a_way_to_be(asked.new):
+    if (SUBJECT_PRONOUNS | _OF_TWO) & set(asked.new) or instead.a_way_to_be(asked.new):
         return False
+    things = asked.thing and kind_of(asked.old) == "number" and not _all_number(asked.old)
+    if things and asked.old[-1:] != asked.new[-1:]:
+        return False  # "the two men should be one" is a wish of the letter's
     if instead.much_alike(sitting, parse):
         return True
     few = len(asked.new) <= len(asked.old) + 2 and VERBS.isdisjoint(asked.new)
@@ -322,7 +344,7 @@ def _surely_inserts(sitting: Sitting, parse: Parse, asked: Asked) -> bool:
     """A word or two beside words that are no thing, or some if it is told that words are meant."""
     if parse.args.get("text") != asked.new or not inserting.plain_words(sitting, parse):
         return False
-    if asked.new[-1] in HANGING or asked.new[0] in _ACTING or asked.sure is Sure.DOUBTFUL:
+    if asked.new[-1] in HANGING or asked.new[0] in _ACTING | {"to"} or asked.sure is Sure.DOUBTFUL:
         return False
     if asked.sure is Sure.TOLD:
         return inserting.not_a_sentence(sitting, parse)

@@ -28,7 +28,7 @@ class Guesses(DeskCase):
             ("start slipway with a capitol", "start slipway with a capital"),
             ("mauve matches to the top", "move matches to the top"),
             ("put so upon the list", "put soap on the list"),
-            ("at the word old just before slipway", "add the word old just before slipway"),
+            ("hat old just before slipway", "add old just before slipway"),
         ):
             self.assertEqual(self.guessed(said)[:1], [meant])
 
