@@ -452,11 +452,10 @@ def insert_inside(
     "(insert | write [on] | type | continue | carry on | go on) [(something | words | text)]"
     " <exactly> <ahead_of> {target}",
     "(add | put | say) (something | words | text) <exactly> <ahead_of> {target}",
-    "[(add | put | insert | write | i need | we need | i want)] (a | another | one more | an extra"
+    "(add | put | insert | write | i need | we need | i want) (a | another | one more | an extra"
     " | a new | a further) sentence <exactly> <ahead_of> {target}",
-    "(add | write | put | insert | type) [(a bit | some)] (something | more | text | words) (at"
-    " | to)"
-    " the [very] (start | beginning) of {target}",
+    "(add | write | put | insert | type) [(a bit | some)] (something | more | text | words)"
+    " (at | to) the [very] (start | beginning) of {target}",
     example="insert before the last sentence", group="revising")  # fmt: skip
 def write_before(sitting: Sitting, target: Places) -> Done:
     """The next thing you say goes in before a target; then writing goes on where it stopped."""
@@ -469,11 +468,10 @@ def write_before(sitting: Sitting, target: Places) -> Done:
     "(insert | write [on] | type | continue | carry on | go on) [(something | words | text)]"
     " <exactly> <behind> {target}",
     "(add | put | say) (something | words | text) <exactly> <behind> {target}",
-    "[(add | put | insert | write | i need | we need | i want)] (a | another | one more | an extra"
+    "(add | put | insert | write | i need | we need | i want) (a | another | one more | an extra"
     " | a new | a further) sentence <exactly> <behind> {target}",
-    "(add | write | put | insert | type) [(a bit | some)] (something | more | text | words) (at"
-    " | to)"
-    " the [very] (end | close) of {target}",
+    "(add | write | put | insert | type) [(a bit | some)] (something | more | text | words)"
+    " (at | to) the [very] (end | close) of {target}",
     example="insert after the last sentence", group="revising")  # fmt: skip
 def write_after(sitting: Sitting, target: Places) -> Done:
     """The next thing you say goes in after a target; then writing goes on where it stopped."""

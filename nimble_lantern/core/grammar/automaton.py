@@ -143,6 +143,8 @@ def _tell_needs(states: list[State]) -> None:
             state.needs = frozenset(state.words).union(*(states[to].needs or () for to in behind))
 
 
+_recent: ContextVar[dict[tuple[Grammar, tuple[str, ...]], Match]] = ContextVar("recent")
+"""The last matches, the oldest first; of each thread its own, as a match is kept while it grows."""
 _MOST_RECENT = 32
 
 
@@ -155,8 +157,6 @@ class Grammar:
         self._compiled: dict[tuple[str, bool], list[State]] = {}
         self._patterns: dict[tuple[str, str], str] = {}
         self._begin: dict[str, frozenset[str] | None] = {}
-        # Of each thread its own: what is found at a place is kept before it is all found.
-        self._recent: ContextVar[dict[tuple[str, ...], Match]] = ContextVar("recent")
 
     def add(
         self,
@@ -175,7 +175,7 @@ class Grammar:
         self.productions.setdefault(rule, []).append(Production(pattern, build, owner, heard, when))
         self._compiled.clear()
         self._begin.clear()
-        self._recent.set({})
+        _recent.set({})
 
     def begin(self, rule: str) -> frozenset[str] | None:
         """The words that a rule can begin with; None where any may, or none is needed."""
@@ -199,12 +199,12 @@ class Grammar:
 
     def match(self, words: Words) -> Match:
         """The matching of an utterance: it is read by several rules, one after another."""
-        recent = self._recent.get(None)
+        recent = _recent.get(None)
         if recent is None:
             recent = {}
-            self._recent.set(recent)
-        key = tuple(words)
-        found = recent.pop(key, None) or Match(self, key)
+            _recent.set(recent)
+        key = self, tuple(words)
+        found = recent.pop(key, None) or Match(self, key[1])
         if len(recent) >= _MOST_RECENT:
             del recent[next(iter(recent))]
         recent[key] = found
