@@ -18,6 +18,7 @@ from nimble_lantern.core.lexicon.closed import (
     DETERMINERS,
     LITTLE,
     OF_DEGREE_AND_TIME,
+    OWNERS,
     SUBJECT_PRONOUNS,
 )
 from nimble_lantern.core.lexicon.desk import PARTS
@@ -62,6 +63,7 @@ def bare_word(text: tuple[str, ...]) -> tuple[str, ...]:
     return text
 
 
+_WORN = frozenset("on off out up down away in".split())
 _NO_THING = (
     LITTLE
     | OF_DEGREE_AND_TIME
@@ -85,6 +87,8 @@ def plain_words(sitting: Sitting, parse: Parse) -> bool:
         return False
     if two_headings(sitting, text, target) or text == ("on",):
         return False  # "write on at the end of the last paragraph"
+    if text[:1] and text[0] in _WORN and text[1:2] and text[1] in OWNERS:
+        return False  # "put on my shoes before noon"
     if text and text[0] in SUBJECT_PRONOUNS and len(text) == 1:
         return False
     if set(text) <= _OF_LISTS and of_the_page(parse.args.get("target")):

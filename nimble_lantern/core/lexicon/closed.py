@@ -9,6 +9,8 @@ from __future__ import annotations
 ARTICLES = ("the", "a", "an")
 ARTICLES_AND_OWNERS = frozenset("a an the every each another my your our their its".split())
 """After one a mark's name is the word: "came to a full stop"."""
+OWNERS = frozenset("my your his her its our their".split())
+"""Before what somebody has."""
 DETERMINERS = frozenset("the a an this that these those my our your his her their its".split())
 """May stand before words of the page that are named: "bold the ferry"."""
 SLIGHT = frozenset("the a an and or of to in on at by for from with it is as".split())

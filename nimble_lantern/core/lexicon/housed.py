@@ -680,6 +680,10 @@ PARTICLES = frozenset("out off away".split())
 """After the first, the second take nothing away: "put the last sentence off"."""
 BLANKS = frozenset("blank empty bare clear nothing".split())
 """With an article they are things: "the blank in row two"."""
+TAKING = frozenset(
+    "delete deleted remove removed erase erased rid strike cut dropped leave".split()
+)
+"""Of words that take away, those that are said of a text."""
 EDGES = frozenset("topmost endmost opening closing".split())
 ASKING = frozenset(
     "should must ought put bring take move have let please goes belongs needs wants like".split()

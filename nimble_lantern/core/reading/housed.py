@@ -35,9 +35,11 @@ from nimble_lantern.core.lexicon.housed import (
     SIGNS,
     STAYING,
     SWAPPING,
+    TAKING,
     Phrase,
     Thing,
 )
+from nimble_lantern.core.lexicon.manners import TAILS
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import (
     Order,
@@ -159,6 +161,10 @@ def _is_asked(at: _Named, signs: frozenset[str], left: Phrase, right: Phrase) ->
     outside = frozenset((*left, *right))
     if left[:1] in (("come",), ("comes",), ("goes",)):
         return False  # "we will come, underline the last word"
+    short = at.thing is Thing.RUN and len(at.words) < LONG_RUN
+    takes = not signs.isdisjoint(("delete", "leaving", "not_wanted"))
+    if short and takes and TAKING.isdisjoint(outside):
+        return False  # a short sentence may be said again: "i don't want to thank you"
     if at.thing is Thing.RUN and signs and signs <= EDGES:
         return not (outside.isdisjoint(ASKING) and FIRST_SAID.isdisjoint(left[:1]))
     if "cursor" in signs and at.thing is Thing.WORDS and at.words[0] in DETERMINERS:
@@ -337,7 +343,8 @@ def _quoted(document: Document, words: Phrase, i: int, j: int) -> Iterator[_Name
     items = [r for r in found if document.blocks[r.start.block].kind is Kind.ITEM]
     if any(document.count_words(r) == len(document.blocks[r.start.block].words) for r in items):
         yield _Named(i, j, Thing.ITEM, quoted)
-    if len(quoted) >= LONG_RUN or any(_is_a_sentence(document, r) for r in found):
+    short = quoted not in TAILS and any(_is_a_sentence(document, r) for r in found)
+    if len(quoted) >= LONG_RUN or short:
         yield _Named(i, j, Thing.RUN, quoted)
 
 

@@ -181,7 +181,8 @@ def _worded(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -
         for said in worded(sitting, plain.words):
             found = exactly(sitting, said.words, whole=False)
             parse = found.parse
-            if found.kind is Judged.COMMAND and parse and surely_worded(sitting, parse, said):
+            asks = parse and plain.allows(parse) and surely_worded(sitting, parse, said)
+            if found.kind is Judged.COMMAND and asks:
                 return found
     return None
 

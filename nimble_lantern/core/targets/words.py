@@ -283,6 +283,9 @@ def near(document: Document, words: Sequence[str], around: Position, most: int =
     # Of "village hall with big letters" the "with" is not the "at" behind those words.
     last = wanted.rpartition(" ")[2]
     ranked = [row for row in ranked if last not in PREPOSITIONS or row[0].endswith(last)]
+    if wanted.startswith("to "):
+        # "I don't want to thank you" goes on with a verb.
+        ranked = [row for row in ranked if row[0].startswith("to ")]
     heard = [(phrase, _likeness(wanted, phrase), at) for phrase, _, at in ranked]
     heard = sorted((row for row in heard if row[1] >= NEAR_LEAST), key=lambda row: -row[1])
     found: dict[str, Near] = {}

@@ -143,3 +143,18 @@ class AnyWords(DeskCase):
         desk = self.desk("We meet in the village hall at three.")
         desk.hears("village hall with big letters")
         self.assertIn("VILLAGE HALL at", desk.markdown)
+
+    def test_a_short_sentence_may_be_said_again(self) -> None:
+        page = "Thank you. We wait. The tower opens at noon."
+        for line in (
+            "thank you out there", "i don't want to thank you", "no thank you not today",
+            "you could put tea before noon", "let me put on my shoes before noon",
+            "i will write a word before noon", "what if we put tea before noon",
+        ):  # fmt: skip
+            desk = self.desk(page)
+            desk.hears("go to the end of the document")
+            self.assertEqual(str(desk.hears(line).read_as), "text", line)
+            self.assertTrue(desk.markdown.startswith(page), line)
+        desk = self.desk(page)
+        desk.hears("we wait has to be deleted")
+        self.assertNotIn("We wait", desk.markdown)
