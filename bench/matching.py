@@ -5,6 +5,7 @@ from __future__ import annotations
 import statistics
 import time
 from collections.abc import Iterator
+from contextvars import Context
 
 from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.commands import CATALOGUE
@@ -25,7 +26,8 @@ def run() -> Iterator[Figure]:
         words = line.split()
         began = time.process_time()
         for _ in range(ROUNDS):
-            CATALOGUE.parses(words)
+            # In a context of its own nothing is known of the words.
+            Context().run(CATALOGUE.parses, words)
         times.append((time.process_time() - began) / ROUNDS * 1e3)
     yield Figure("matching_median", statistics.median(times), "ms")
     yield Figure("matching_worst", max(times), "ms")
