@@ -54,7 +54,7 @@ FILLING = frozenset(
         i, could i, may i, we want, i need, we need, i want to, we want to, i need to, we need to,
         i'd like to, i would like to, we'd like, we'd like to, let me, let us, give me, show me,
         for me, for us, do you think you could, i wish, would you
-        mind, i think
+        mind, i think, i do, we do
         """
     )
 )
