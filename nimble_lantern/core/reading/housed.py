@@ -56,7 +56,7 @@ from nimble_lantern.core.targets.words import LONG_RUN, exact, normal, told_by_w
 _LONGEST = 14
 """Words of a request."""
 _MOST_SAYINGS = 12
-_NEVER_LAST = ARTICLES_AND_OWNERS | {"and", "of", "to"}
+_NEVER_LAST = ARTICLES_AND_OWNERS | {"and", "into", "of", "to"}
 """Words in no order at all are no request: "two item delete the"."""
 _STOPS = frozenset(".?!")
 _NOTES = frozenset("note notes comment comments remark remarks".split())
