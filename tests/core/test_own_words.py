@@ -286,7 +286,9 @@ def jumbles(draw: st.DrawFn) -> str:
 class Jumbled(unittest.TestCase):
     @settings(max_examples=TRIED, deadline=None, suppress_health_check=[HealthCheck.too_slow])
     @example(from_markdown("The crew met on Monday."), "change the one to ferry note ask company")
-    @example(from_markdown("| a | b |\n| --- | --- |\n| c | d |\n\nEnd."), "text table the turn into")
+    @example(
+        from_markdown("| a | b |\n| --- | --- |\n| c | d |\n\nEnd."), "text table the turn into"
+    )
     @given(st.one_of(documents, st.just(from_markdown(LETTER))), jumbles())
     def test_no_jumble_that_is_no_command_changes_what_stood_there(self, first, said) -> None:  # type: ignore[no-untyped-def]
         sitting = Sitting(document=first, caret=first.end, wrote=first.end)

@@ -161,6 +161,9 @@ def _is_asked(at: _Named, signs: frozenset[str], left: Phrase, right: Phrase) ->
     outside = frozenset((*left, *right))
     if left[:1] in (("come",), ("comes",), ("goes",)):
         return False  # "we will come, underline the last word"
+    jumbled = left[-1:] and left[-1] not in DETERMINERS | {"no", "of"}
+    if at.thing is Thing.TABLE and "text" in signs and jumbled:
+        return False  # "text table the turn into" is said in no order at all
     short = at.thing is Thing.RUN and len(at.words) < LONG_RUN
     takes = not signs.isdisjoint(("delete", "leaving", "not_wanted"))
     if short and takes and TAKING.isdisjoint(outside):
