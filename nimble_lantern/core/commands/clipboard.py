@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import replace
 
 from nimble_lantern.core.commands.table_here import cell_beside, two_headings
@@ -18,7 +19,7 @@ from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.measures import names_a_sort
 from nimble_lantern.core.targets.model import Places, Unit, Units, Words, of_a_grid, of_the_page
 from nimble_lantern.core.targets.resolve import nth_like
-from nimble_lantern.core.targets.words import a_long_run, in_a_list, named_as_written, places
+from nimble_lantern.core.targets.words import in_a_list, named_as_written, places
 
 _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
 
@@ -410,24 +411,24 @@ def move_by(sitting: Sitting, target: Places, upward: int, number: int = 1) -> D
     return Done(after.about([whole]), f"moved {quoted(after.document.text(whole))}")
 
 
-def _a_part_or_quoted(sitting: Sitting, parse: Parse) -> bool:
-    """ "Nobody should be first in the paragraph" may be said of people."""
-    target = parse.args.get("target")
-    return of_the_page(target) or a_long_run(sitting.document, target)
+def _to_an_edge(of_what: str, stands: Callable[[Sitting, Parse], bool]) -> tuple[Way | str, ...]:
+    """The ways to move a target to the edge of something: "its paragraph", "{place:target}"."""
+    at_the_edge = "the [very] {edge:docedge} of " + of_what
+    return (
+        f"<shift> {{target}} (to | at) {at_the_edge}",
+        Way(f"<set_down> {{target}} (to | at) {at_the_edge}", when=_parts_or_items),
+        Way(f"{{target}} to {at_the_edge}", when=_parts_or_items),
+        *each(
+            stands,
+            f"{{target}} (goes | <shall> (go | be | come | stand)) (to | at | on) {at_the_edge}",
+            f"{{target}} <shall> (come | be | stand) {{edge:atedge}} in {of_what}",
+            f"(make | let | have) {{target}} [be] {{edge:atedge}} in {of_what}",
+        ),
+    )
 
 
 @command(
-    "<shift> {target} (to | at) the [very] {edge:docedge} of (its | the | that) [own] paragraph",
-    *each(
-        _a_part_or_quoted,
-        "<set_down> {target} (to | at) the [very] {edge:docedge} of (its | the | that) [own]"
-        " paragraph",
-        "{target} to the [very] {edge:docedge} of (its | the | that) [own] paragraph",
-        "{target} (goes | <shall> (go | be | come | stand)) (to | at | on) the [very]"
-        " {edge:docedge} of (its | the | that) [own] paragraph",
-        "{target} <shall> (come | be | stand) {edge:atedge} in (its | the | that) [own] paragraph",
-        "(make | let | have) {target} [be] {edge:atedge} in (its | the | that) [own] paragraph",
-    ),
+    *_to_an_edge("(its | the | that) [own] paragraph", _parts_or_items),
     heard=0,
     example="move the last sentence to the start of its paragraph",
     group="revising",
@@ -447,19 +448,7 @@ def _not_within_a_table(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
-    "<shift> {target} (to | at) the [very] {edge:docedge} of {place:target}",
-    Way(
-        "<set_down> {target} (to | at) the [very] {edge:docedge} of {place:target}",
-        when=_parts_or_items,
-    ),
-    Way("{target} to the [very] {edge:docedge} of {place:target}", when=_parts_or_items),
-    *each(
-        _at_an_edge_of_a_part,
-        "{target} (goes | <shall> (go | be | come | stand)) (to | at | on) the [very]"
-        " {edge:docedge} of {place:target}",
-        "{target} <shall> (come | be | stand) {edge:atedge} in {place:target}",
-        "(make | let | have) {target} [be] {edge:atedge} in {place:target}",
-    ),
+    *_to_an_edge("{place:target}", _at_an_edge_of_a_part),
     example="move the last item to the start of the list",
     group="revising",
     moves=True,

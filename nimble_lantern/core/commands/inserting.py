@@ -70,10 +70,10 @@ _NO_THING = (
     | ASKS
     | SUBORDINATE
     | frozenset(
-        "please some any many much more most both each every few other no yes thanks well several"
-        " because although though".split()
+        "please some any many much more most both each every few other no yes thanks well".split()
     )
 )
+"""Words that no thing is called by: "a please" is that word."""
 
 
 def plain_words(sitting: Sitting, parse: Parse) -> bool:
@@ -139,13 +139,14 @@ def not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
 def _not_in_a_time(sitting: Sitting, parse: Parse) -> bool:
     """ "Put in old before boat"; "put in summer before open" has that "in" as well."""
     text = tuple(parse.args.get("text", ()))
-    return not (text and text[-1] in _SEASONS) and plain_words(sitting, parse)
+    return not (text and text[-1] in _AFTER_IN) and plain_words(sitting, parse)
 
 
-_SEASONS = frozenset(MONTHS) | frozenset(
-    "spring summer autumn winter advance time full future general person turn town fact all short"
-    " morning afternoon evening morning end meantime".split()
+_AFTER_IN = frozenset(MONTHS) | frozenset(
+    "spring summer autumn winter morning afternoon evening end meantime advance time full future"
+    " general person turn town fact all short".split()
 )
+"""Last of what begins with "in"."""
 
 
 def _wished(sitting: Sitting, parse: Parse) -> bool:

@@ -391,27 +391,6 @@ def _behind_the_same_words(
     return found
 
 
-def _before_the_same_words(
-    document: Document, text: tuple[str, ...], old: tuple[str, ...]
-) -> list[tuple[Range, tuple[str, ...]]]:
-    """Where old words stand before the last of some words, and the others of these.
-
-    "Three maps not two": of one kind, or before as many words as are said behind others.
-    """
-    found = []
-    for r in places(document, old):
-        after = tuple(map(plain, document.blocks[r.end.block].text[r.end.offset :].split()))
-        for size in range(1, len(text)):
-            new = text[:size]
-            if _cuts_a_number(text, size):
-                continue
-            alike = of_one_kind(new, old) or len(text) - size >= _LEAST_SAME
-            if alike and size <= len(old) + 1 and after[: len(text) - size] == text[size:]:
-                found.append((r, new))
-                break
-    return found
-
-
 def _between_the_same_words(
     document: Document, text: tuple[str, ...], old: tuple[str, ...]
 ) -> list[tuple[Range, tuple[str, ...]]]:
@@ -431,8 +410,8 @@ def _between_the_same_words(
             for j in range(i + 1, min(len(text), i + len(old) + _MORE_NEW) + 1)
             if after[: len(text) - j] == text[j:]
             and not (_cuts_a_number(text, i) or _cuts_a_number(text, j))
-            and _ends_alike(before, text[:i]) + len(text) - j >= _LEAST_SAME
-            and (of_one_kind(text[i:j], old) or _ends_alike(before, text[:i]) >= _LEAST_SAME)
+            and max(_ends_alike(before, text[:i]), len(text) - j)
+            >= (1 if of_one_kind(text[i:j], old) else _LEAST_SAME)
         ]
         if same:
             i, j = min(same, key=lambda span: span[1] - span[0])
@@ -488,10 +467,9 @@ def _by_length(size: int, most: int) -> Iterator[tuple[int, int]]:
 
 def _sentence_round(document: Document, r: Range) -> frozenset[str]:
     """The words of the sentence that a place is in."""
-    text = document.blocks[r.start.block].text
-    start = max(text.rfind(stop, 0, r.start.offset) for stop in ".?!") + 1
-    ends = [end for stop in ".?!" if (end := text.find(stop, r.end.offset)) >= 0]
-    return frozenset(map(plain, text[start : min(ends, default=len(text))].split()))
+    block = document.blocks[r.start.block]
+    within = (block.text[i:j] for i, j in block.sentences if i <= r.start.offset < j)
+    return frozenset(plain(word.rstrip(".?!")) for word in next(within, "").split())
 
 
 def _ends_alike(before: tuple[str, ...], said: tuple[str, ...]) -> int:
@@ -507,8 +485,7 @@ def _ends_alike(before: tuple[str, ...], said: tuple[str, ...]) -> int:
 def beside_the_same_words(
     document: Document, text: tuple[str, ...], old: tuple[str, ...]
 ) -> list[tuple[Range, tuple[str, ...]]]:
-    behind = _behind_the_same_words(document, text, old)
-    found = behind or _before_the_same_words(document, text, old)
+    found = _behind_the_same_words(document, text, old)
     found = found or _between_the_same_words(document, text, old)
     found = found or _of_the_same_sentence(document, text, old)
     if not found and len(old) > 1 and old[0] in PREPOSITIONS | DETERMINERS and old[0] in text:

@@ -66,6 +66,13 @@ OF_THE_TABLE = frozenset(
 )
 """Nor do these, of what stands in a table."""
 _SHARED = """
+before: before, in front of, ahead of, just before, right before, directly before, immediately
+  before, straight before, just in front of, right in front of
+after: after, behind, following, just after, right after, directly after, immediately after,
+  straight after, just behind, right behind
+above: above, over, on top of, just above, right above, directly above
+below: below, under, beneath, underneath, just below, right below, just under, right under,
+  directly below
 delete: no need for, delete, deleted, remove, removed, erase, erased, drop, dropped, lose, scrap,
   scrapped, bin, discard, ditch, dump, strike, strike out, struck out, cross out, cut out, rid,
   rid of, get rid of, done away with, do away with, not needed, no longer needed, do not need,
@@ -134,10 +141,8 @@ add: add a row, a row, another row, new row, a new row, one more row, one row mo
   an extra row, a further row, a blank row, row, insert a row, empty row, extra row, line, a line,
   another line, one more line, add, insert, leave room for, make room for, room for, space for,
   append
-below: below, under, beneath, underneath, after, behind, following, right below, right under, just
-  below, directly below, directly after, next after
-above: above, before, over, on top of, ahead of, in front of, right above, just above, directly
-  above, directly before
+below: @below, @after, next after
+above: @above, @before
 below twice = duplicate {}
 add below twice = duplicate {}
 up = move {} up
@@ -198,10 +203,8 @@ add: add a column, a column, another column, new column, a new column, one more 
   more, an empty column, an extra column, a further column, column, insert a column, extra column,
   empty column, a blank column, add, insert, leave room for, make room for, room for, space for,
   append
-before: before, in front of, left of, to the left of, on the left of, ahead of, just before, right
-  before, directly before
-after: after, behind, right of, to the right of, on the right of, next to, beside, just after,
-  right after, directly after, following
+before: @before, left of, to the left of, on the left of
+after: @after, right of, to the right of, on the right of, next to, beside
 ranged_right: line up on the right, lined up on the right, right aligned, aligned on the right,
   aligned to the right, aligned right, align right, flush right, on the right, to the right hand
   side, on the right hand side, right align, against the right, right justified, ranged right,
@@ -366,10 +369,9 @@ larger: larger, bigger, a bigger, a larger, increase the size of, enlarge, enlar
   grow, in a bigger size, in a larger size, a size up, one size up, is too small, too small
 smaller: smaller, a smaller, decrease the size of, reduce the size of, shrink, in a smaller size,
   a size down, one size down, is too big, is too large, too big, too large
-start: start of, the start of, beginning of, the beginning of, front of, the front of, at the
-  start of, to the start of, at the beginning of, to the beginning of, before, in front of, ahead
-  of
-end: end of, the end of, at the end of, to the end of, behind, after, right after, just after
+start: @before, start of, the start of, beginning of, the beginning of, front of, the front of, at
+  the start of, to the start of, at the beginning of, to the beginning of
+end: @after, end of, the end of, at the end of, to the end of
 delete = delete {}
 twice = duplicate {}
 larger = make {} larger
@@ -459,11 +461,10 @@ cursor: cursor, the cursor, caret, the caret, pointer, the pointer, insertion po
   would like to be, i want to be, i want to stand, i want to write, i'd like to write, i want to
   go on, back up to, back to, jump, jump to, let me stand, let me be, i should be, i'd like to
   continue, continue, carry on, move back to, set me, bring me, bring me to, lead me, lead me to
-ahead: before, in front of, just before, just in front of, right before, right in front of, ahead
-  of, directly before, the start of, start of, the beginning of, beginning of, at the start of, to
-  the start of, at the beginning of, to the beginning of, where starts, where begins
-beyond: after, behind, just after, right after, just behind, right behind, directly after, the end
-  of, end of, at the end of, to the end of, the close of, at the close of, past
+ahead: @before, the start of, start of, the beginning of, beginning of, at the start of, to the
+  start of, at the beginning of, to the beginning of, where starts, where begins
+beyond: @after, the end of, end of, at the end of, to the end of, the close of, at the close of,
+  past
 ahead cursor = go to before {}
 beyond cursor = go to after {}
 
@@ -556,7 +557,7 @@ def entries(text: str) -> Iterator[str]:
 _shared: dict[str, str] = {}
 
 
-def _in_full(text: str) -> str:
+def in_full(text: str) -> str:
     """Phrases with those that are kept under a name: "@delete, clear"; and "its" for "the" or
     "that" where a "~" says so: "last in ~ paragraph"."""
     parts = (part.strip() for part in text.split(","))
@@ -572,7 +573,7 @@ _WHOSE = ("the", "its", "that", "this")
 
 for _entry in entries(_SHARED):
     _sign, _text = _entry.split(": ", 1)
-    _shared[_sign] = _in_full(_text)
+    _shared[_sign] = in_full(_text)
 SIGNS: dict[Thing, dict[str, tuple[Phrase, ...]]] = {}
 PLAINLY: dict[Thing, dict[frozenset[str], str]] = {}
 """For each kind of thing: the phrases that raise a sign; and the plain way to say what is asked."""
@@ -587,7 +588,7 @@ for _entry in entries(_OF_THINGS):
     else:
         _sign, _text = _entry.split(": ", 1)
         for _thing in _things:
-            SIGNS.setdefault(_thing, {})[_sign] = phrases(_in_full(_text))
+            SIGNS.setdefault(_thing, {})[_sign] = phrases(in_full(_text))
 
 
 def _of_a_bare_name(
@@ -634,11 +635,9 @@ PLAINLY[Thing.WORDS] |= {
 }
 
 _OF_TWO = """
-before: before, in front of, left of, to the left of, on the left of, ahead of, above, over, on
-  top of, just before, right before, just above, right above, so that it comes before, so it comes
-  before
-after: after, behind, right of, to the right of, on the right of, below, under, beneath,
-  underneath, just after, right after, just below, right below, following, so that it comes after
+before: @before, @above, left of, to the left of, on the left of, so that it comes before, so it
+  comes before
+after: @after, @below, right of, to the right of, on the right of, so that it comes after
 shifting: move, shift, place, put, be put, be moved, moved, drag, push, it, it comes, comes
 swapping: swap, swapped, between, trade places between, exchange, exchanged, switch, switched,
   trade, the other way round, the other way around, the other way about, change places, swap
@@ -649,7 +648,7 @@ joining: together, join, joined, into one, in one, merge, merged, combine, combi
   as one, a single paragraph, into a single paragraph, no break between, no gap between, remove
   the break between, take out the break between, delete the break between, no space between, unite
 """
-_two = dict(entry.split(": ", 1) for entry in entries(_OF_TWO))
+_two = {sign: in_full(text) for sign, _, text in (e.partition(": ") for e in entries(_OF_TWO))}
 BESIDE: dict[Phrase, int] = {
     phrase: side for side, sign in ((-1, "before"), (1, "after")) for phrase in phrases(_two[sign])
 }

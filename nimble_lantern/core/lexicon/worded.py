@@ -12,7 +12,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from enum import Enum, IntEnum
 
-from nimble_lantern.core.lexicon.housed import FILLING, Phrase, entries
+from nimble_lantern.core.lexicon.housed import FILLING, Phrase, entries, in_full
 
 
 class Zone(Enum):
@@ -49,6 +49,8 @@ class Job:
     plain: str
     moving: str = ""
     """The plain way if the new words are themselves a part of the page."""
+    joining: str = ""
+    """That for a whole paragraph where one is added to: "add paragraph three to paragraph two"."""
     words: bool = True
     parts: bool = True
     """Whether the old ones may be words of the page, or a part of it: "the last sentence"."""
@@ -137,13 +139,11 @@ new: drop, delete, remove, lose, cut, take out, strike out, cross out, no, witho
   get rid of, leave out, omit, scrap, erase, i don't want, i don't need, we don't need, we don't
   want, no need for, i do not want, forget, skip, the word, dispense with
 behind new: is not needed, isn't needed, is not necessary, isn't necessary, is unnecessary, is
-  superfluous, can go, could go, should go, must go, has to go, may go, needs to go, ought to go,
-  is wrong, is too much, is one too many, can be dropped, should be dropped, can be left out,
-  should be left out, should be removed, must be removed, should be deleted, can be deleted, is
-  not wanted, isn't wanted, is not right, doesn't belong, does not belong, should not stand,
-  should not be, need not be, should not come, needn't be, mustn't be, must not be, goes, out,
-  gone, away, is no longer needed, is surplus, should come out, must come out, has to come out,
-  can come out, comes out, need not stand, is redundant
+  superfluous, is wrong, is too much, is one too many, can be dropped, should be dropped, can be
+  left out, should be left out, should be removed, must be removed, should be deleted, can be
+  deleted, is not wanted, isn't wanted, is not right, doesn't belong, does not belong, should not
+  stand, should not be, need not be, needn't be, mustn't be, must not be, out, gone, away, is no
+  longer needed, is surplus, need not stand, is redundant
 round: please, word, too, also, sorry, i think
 """
 _INSIDE = """
@@ -171,28 +171,25 @@ _EDGES = {
 }
 _SIDES = {
     "before": (
-        "before, ahead of, in front of, just before, right before, immediately before, directly"
-        " before, straight before, just in front of, right in front of, to before, at the front"
-        " of, on the front of, before the word, before the words, in front of the word, in front"
-        " of the words, ahead of the word, up before, above, over, on top of, to the front of"
+        "@before, @above, to before, at the front of, on the front of, to the front of, up before,"
+        " before the word, before the words, in front of the word, in front of the words, ahead of"
+        " the word"
     ),
     "after": (
-        "after, behind, just after, right after, immediately after, directly after, straight"
-        " after, just behind, right behind, to after, at the back of, after the word, after the"
-        " words, behind the word, behind the words, following, below, under, underneath, beneath,"
-        " ?should follow, ?must follow, ?to follow, ?follow, ?follows, ?has to follow, ?ought to"
-        " follow"
+        "@after, @below, to after, at the back of, after the word, after the words, behind the"
+        " word, behind the words, ?should follow, ?must follow, ?to follow, ?follow, ?follows, ?has"
+        " to follow, ?ought to follow"
     ),
 }
 
 
 def _round(text: str, old: str = "") -> dict[Phrase, tuple[frozenset[Zone], Sure]]:
-    """Where each phrase of a text may stand; `old` are those before the old words, if told"
-    " apart."""
+    """Where each phrase may stand; `old` are those before the old words, if they stand apart."""
     said = dict.fromkeys(FILLING, (frozenset((Zone.ROUND,)), Sure.PLAIN))
     told = dict(entry.split(": ", 1) for entry in entries(text))
     for zone in Zone:
-        for part in (old if zone is Zone.OLD and old else told.get(zone.value, "")).split(","):
+        own = old if zone is Zone.OLD and old else told.get(zone.value, "")
+        for part in in_full(own).split(","):
             sure = _SIGNED.get(part.strip()[:1], Sure.PLAIN)
             if phrase := tuple(part.strip(" \n!?").split()):
                 zones, before = said.get(phrase, (frozenset(), sure))
@@ -214,6 +211,7 @@ _INSIDE_JOBS = [
         _round(_INSIDE, old),
         f"add {{new}} at the {edge} of {{old}}",
         f"move {{new}} to the {edge} of {{old}}",
+        "join {old} and {new}" if edge == "end" else "",
         words=False,
     )
     for edge, old in _EDGES.items()

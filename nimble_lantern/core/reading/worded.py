@@ -30,15 +30,16 @@ from nimble_lantern.core.targets.model import of_the_page
 from nimble_lantern.core.targets.words import LONG_RUN, exact, named_as_written, told_by_words_there
 from nimble_lantern.core.writing.cardinals import cardinal
 
+_Span = tuple[int, int]
 _LONGEST = 16
 """Words of a request."""
 _MOST_OLD, _MOST_NEW, _MOST_PART = 6, 5, 9
-
-
-_ACTING = frozenset("go stand sit wait stop start stay come get let do don't".split())
+_OF_WORDS = frozenset("word words where".split())
+_SHIFTING = frozenset(
+    "move shift bring carry push drag belongs belong goes come stand moved placed".split()
+)
+_ACTING = frozenset("go stand sit wait stop start stay come get let do don't to".split())
 """First, they are no word that is put somewhere, but something to be done."""
-
-
 _OF_TWO = frozenset(("where", "instead", "whereas"))
 """Among the new words they speak of others: "lunch where jacket is and jacket where lunch is"."""
 _TO = frozenset("to with by into in up down".split())
@@ -46,6 +47,7 @@ _BEING = frozenset("is was are were isn't aren't sounds looks".split())
 _LONGEST_REASON = 5
 _INSTEAD = frozenset((("make", "it"), ("make", "that"), ("change", "to"), ("put", "in")))
 _WRITING = frozenset("put write say use".split())
+"""After a reason, they ask for what follows."""
 
 
 class Asked(NamedTuple):
@@ -62,12 +64,6 @@ class Asked(NamedTuple):
     """Whether the old words are named as a thing is: "the ferry"."""
     shifted: bool
     """Whether a part is named as such, or is said to go somewhere."""
-
-
-_OF_WORDS = frozenset("word words where".split())
-_SHIFTING = frozenset(
-    "move shift bring carry push drag belongs belong goes come stand moved placed".split()
-)
 
 
 class _Round:
@@ -147,32 +143,29 @@ def worded(sitting: Sitting, words: Sequence[str]) -> list[Asked]:
         for i, j in (*(stand if job.words else ()), *(parts if job.parts else ())):
             for k, m, sure in _new(around, words, (i, j), job):
                 new, old = words[k:m], words[i:j]
-                moving = job.moving if (k, m) in parts else ""
-                long = m - k > _MOST_NEW and job.words and not moving
-                if new == old or long or not _stands_at(sitting, job.side, new, old):
+                way = _plain_way(job, new, (k, m) in parts)
+                if new == old or not _stands_at(sitting, job.side, new, old):
                     continue
-                if moving and not job.words and _whole_paragraph(new):
-                    moving = "join {old} and {new}"  # "add paragraph three to paragraph two"
-                said = (moving or job.plain).format(old=" ".join(old), new=" ".join(new))
-                plain = tuple(said.split())
-                if plain != words and plain not in found:
+                plain = tuple(way.format(old=" ".join(old), new=" ".join(new)).split())
+                if plain and plain != words and plain not in found:
                     thing = not DETERMINERS.isdisjoint(words[max(0, i - 1) : i + 1])
                     shifted = not TRADE_NOUNS.isdisjoint(new) or not _SHIFTING.isdisjoint(words)
                     found[plain] = Asked(job, plain, old, new, sure, of_words, thing, shifted)
     return sorted(found.values(), key=lambda a: (-a.sure, len(a.new), -len(a.old)))
 
 
-def _whole_paragraph(words: Phrase) -> bool:
-    return "paragraph" in words and TRADE_NOUNS & set(words) == {"paragraph"}
+def _plain_way(job: Job, new: Phrase, part: bool) -> str:
+    """How a request is said plainly; "" if so many new words, or such a part, make none."""
+    if part and job.moving:
+        paragraph = TRADE_NOUNS & set(new) == {"paragraph"} and not job.words
+        return job.joining if paragraph else job.moving
+    return job.plain if len(new) <= _MOST_NEW or not job.words else ""
 
 
 def _stands_at(sitting: Sitting, side: int, words: Phrase, others: Phrase) -> bool:
     """Whether words stand directly before others on the page (-1), or behind them (1)."""
     beside = (*words, *others) if side < 0 else (*others, *words)
     return not side or bool(exact(sitting.document, beside))
-
-
-_Span = tuple[int, int]
 
 
 def _stand(sitting: Sitting, words: Phrase) -> list[_Span]:
@@ -304,7 +297,7 @@ def surely(sitting: Sitting, parse: Parse, asked: Asked) -> bool:
     if asked.job is REPLACING:
         return _surely_replaces(sitting, parse, asked)
     if asked.job.side:
-        return True  # the words stand side by side
+        return asked.sure is not Sure.DOUBTFUL  # "jacket should follow warm" drops nothing
     if not parse.args.get("text"):
         return asked.shifted  # a part of the page is moved, or joined to another
     if asked.job.words:
@@ -344,7 +337,7 @@ def _surely_inserts(sitting: Sitting, parse: Parse, asked: Asked) -> bool:
     """A word or two beside words that are no thing, or some if it is told that words are meant."""
     if parse.args.get("text") != asked.new or not inserting.plain_words(sitting, parse):
         return False
-    if asked.new[-1] in HANGING or asked.new[0] in _ACTING | {"to"} or asked.sure is Sure.DOUBTFUL:
+    if asked.new[-1] in HANGING or asked.new[0] in _ACTING or asked.sure is Sure.DOUBTFUL:
         return False
     if asked.sure is Sure.TOLD:
         return inserting.not_a_sentence(sitting, parse)
