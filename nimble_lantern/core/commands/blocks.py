@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from nimble_lantern.core.commands import frames
+from nimble_lantern.core.commands.table_here import column_headed
 from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.document import units
@@ -444,7 +445,9 @@ def _just_aligned(sitting: Sitting, parse: Parse) -> bool:
 def align(
     sitting: Sitting, target: Places | None = None, alignment: str = "centre"
 ) -> Done | Refusal:
-    """Set paragraphs left, centred or right."""
+    """Set paragraphs left, centred or right; of a heading of a table, its column."""
+    if target is not None:
+        target = column_headed(sitting.document, target)
     return _become(sitting, target, f"set {alignment}", align=alignment)
 
 

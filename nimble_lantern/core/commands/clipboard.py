@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import replace
 
-from nimble_lantern.core.commands.table_here import cell_beside, two_headings
+from nimble_lantern.core.commands.table_here import cell_beside, row_moved_by, two_headings
 from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import named, quoted, words_in
 from nimble_lantern.core.composing.moving import paste_at, relocate
@@ -395,6 +395,8 @@ CATALOGUE.table("upward", {"(up | higher)": -1, "(down | lower)": 1})
 )
 def move_by(sitting: Sitting, target: Places, upward: int, number: int = 1) -> Done | Refusal:
     """Move paragraphs or items up or down among their neighbours."""
+    if (row := row_moved_by(sitting, target.first, upward * number)) is not None:
+        return row
     first, last = target.first.start.block, target.first.end.block
     goal = first + upward * number
     if goal < 0 or goal + last - first >= len(sitting.document.blocks) or not number:

@@ -143,14 +143,16 @@ def renamed(slot: str, noun: str) -> tuple[str, ...]:
         f"(call | name) {thing} [(to | as | into)] {{text:words}} {last}",
         f"(call | name) {it} {{text:words}} (instead | from now on | from here on)",
         f"(let | have) {it} be [now] (called | named | renamed) {{text:words}} {last}",
-        f"{it} <shall> be [now] (called | named | renamed [(to | as)]) {{text:words}} {last}",
+        f"{it} <shall> be [now] (called | named | known as | renamed [(to | as)]) {{text:words}}"
+        f" {last}",
+        f"<wish> {it} [to be] (known as | called | named) {{text:words}} {last}",
         f"{thing} (is [to be] | gets) [now] (called | named | renamed [(to | as)]) {{text:words}}"
         f" {last}",
         f"(change | alter) the name of {it} (to | into) {{text:words}}",
         f"(change | alter) {{{slot}:owned_{slot}}} name (to | into) {{text:words}}",
         f"(give | let) {it} [have] (the name | another name | a new name) {{text:words}}",
-        f"<wish> {it} [to be] (called | named | renamed) {{text:words}}",
         f"the name of {it} (<shall> be | is [now]) {{text:words}}",
+        f"{thing} is {{text:words}} (now | from now on | from here on)",
     )
 
 
@@ -160,7 +162,8 @@ def renamed_alone(slot: str) -> tuple[str, ...]:
     it = f"[(the | my)] {{{slot}}}"
     return (
         f"(call | name) {it} [(to | as)] {{text:words}}",
-        f"{it} (is [to be] | gets) [now] (called | named | renamed [(to | as)]) {{text:words}}",
+        f"{it} ([is] [to be] | gets) [now] (called | named | renamed [(to | as)]) {{text:words}}",
+        f"{it} is (now | from now on) {{text:words}}",
     )
 
 

@@ -54,6 +54,20 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "(<adding> | make) [(a | another | one more)] [new] {grid} [{ended}]",
+    "[(a | one | another)] {grid} {ended}",
+    "<add_one> {grid} (here | just here | [over] there)",
+    "<wish> {number} [(more | extra | new | empty | further)] {grid} [{ended}]",
+    "{number} (more | extra | new | empty | further) {grid} [{ended}]",
+    Way(
+        "[(<wish> | <adding>)] {number} [(more | extra | new | empty | further)] {grid} {side}"
+        " {target}",
+        when=_of_grid,
+    ),
+    Way(
+        "[(<wish> | <adding>)] {number} [(more | extra | new | empty | further)] {grid:a_row}"
+        " {side} [the] {words} [row]",
+        when=heads_a_row,
+    ),
     "[(<wish> | <begin> | <put>)] (another | one more | a new | a further | an extra) {grid}"
     " [{ended}]",
     "<wish> a {grid} [{ended}]",
@@ -87,7 +101,7 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     ),
     "<add_one> column (called | named | headed) {words}",
     "<add_one> column for {words:name_given}",
-    "<add_one> column (called | named | for | headed | with [(a | the) heading]) {words} [(at the"
+    "<add_one> column (called | named | for | headed | with (a | the) heading) {words} [(at the"
     " top | as (a | its | the) heading)]",
     "<add_one> {words} column (as well | too | in | (to | in) the table)",
     "(new | another | one more | an extra | add | add a | insert | insert a) column"
@@ -273,7 +287,8 @@ def _two_headings(sitting: Sitting, parse: Parse) -> bool:
     Way("<shift> [the] {words} ({steps} | {steps:ending})", when=heads_a_column),
     "(<shift> | <set_down>) {target:grid_part} {side} {goal:grid_part}",
     Way(
-        "(<shift> | <set_down>) [the] {name:words} {side} [the] {words} [column] [in the table]",
+        "(<shift> | <set_down> | have) [the] {name:words} {side} [the] {words} [column] [in the"
+        " table]",
         when=_two_headings,
     ),
     "{target:grid_part} {side} {goal:grid_part}",
@@ -397,6 +412,9 @@ def heading_row(sitting: Sitting) -> Done | Refusal:
     " [row]",
     "[the] (first | top) row (normal | ordinary | like the (others | rest))",
     "(no | without) (headings | headers) (in | for) <the_table>",
+    "(no | without) [a] (header | headings | headers)",
+    "(i | we) (do not | don't) want the (first | top) row [to be] [(treated | used | seen | shown |"
+    " formatted)] [as] (a | the) (heading | header | headings) [row]",
     "(take | get) the (heading | header) row (off | away)",
     "the (first | top) row <shall> be (normal | ordinary | like the (others | rest) | an ordinary"
     " row)",
@@ -435,6 +453,23 @@ def _sortable(sitting: Sitting, parse: Parse) -> bool:
     return named or len(words) == 1
 
 
+def _by_price(sitting: Sitting, parse: Parse) -> bool:
+    table = here(sitting)
+    return not isinstance(table, Refusal) and _priced(sitting, table) is not None
+
+
+def _priced(sitting: Sitting, table: Table) -> int | None:
+    """The one column whose heading is a price's: what "the cheapest" is told of."""
+    heads = [sitting.document.blocks[table.cell(0, c)] for c in range(table.columns)]
+    priced = [
+        c for c, head in enumerate(heads) if not _PRICES.isdisjoint(head.text.lower().split())
+    ]
+    return priced[0] if len(priced) == 1 else None
+
+
+_PRICES = frozenset("price prices cost costs fee fees charge fare each amount rate rent".split())
+
+
 def _sorted_by(sitting: Sitting, table: Table, words: tuple[str, ...]) -> int | None:
     """The column that is named, without what it is called besides: "item names"."""
     column = column_named(sitting, table, words)
@@ -458,8 +493,8 @@ _CALLED_BESIDES = frozenset("column name names number numbers figure figures val
     "(sort | order | arrange) by [the] {words} [(column | numbers | figures)] [{falling}]",
     "(sort | order | arrange) by column {number} [{falling}]",
     Way(
-        "(sort | order | arrange) (the | this) (table | rows) by [the] (number | amount | count) of"
-        " {words} [{falling}]",
+        "(sort | order | arrange) ((the | this) (table | rows) | it | them) by [the] (number |"
+        " amount | count) of {words} [{falling}]",
         when=heads_a_column,
     ),
     "(sort | order | arrange) by the {position} column [{falling}]",
@@ -482,6 +517,9 @@ _CALLED_BESIDES = frozenset("column name names number numbers figure figures val
         "(put | set) (the | this) (table | rows) in {words} order [{falling}]", when=heads_a_column
     ),
     Way("[the] {words} [column] (in order [{falling}] | {falling})", when=heads_a_column),
+    Way("by [the] {words} [{falling}]", when=heads_a_column),
+    Way("[(put | have | <wish> | list | sort [it])] [the] {dearest:priced}", when=_by_price),
+    Way("<wish> (it | them | the table) sorted {dearest:priced}", when=_by_price),
     Way("(sort | order | arrange) [the] {words} {falling}", when=heads_a_column),
     Way(
         "<wish> (the | this) (table | rows) (sorted | ordered | in order) [by | of] [the] {words}"
@@ -501,10 +539,13 @@ def sort(
     number: int | None = None,
     position: int | None = None,
     falling: bool = False,
+    dearest: bool | None = None,
 ) -> Done | Refusal:
     """Sort the rows of a table by a column: numbers, dates and words each in their order."""
     if words is not None:
         column = _sorted_by(sitting, table, words)
+    elif dearest is not None:
+        column, falling = _priced(sitting, table), dearest
     else:
         column = (number or position or 1) - 1
     if column is None or not 0 <= column < table.columns:

@@ -27,16 +27,16 @@ CATALOGUE.table("outermost", {"(last | bottom)": 1, "(first | top)": -1}, heard=
 CATALOGUE.table("the_table", {"(the | this | that) table": True})
 CATALOGUE.table("adding", {"(add | append | insert | put [in])": True})
 CATALOGUE.table("grid", {"(row | rows)": Unit.ROW, "(column | columns)": Unit.COLUMN})
-CATALOGUE.table("a_row", {"(row | line | more)": Unit.ROW})
+CATALOGUE.table("a_row", {"(row | rows | line | lines | more)": Unit.ROW})
 CATALOGUE.table(
     "add_one",
     {
-        "(<adding> | <wish> | make [room for] | squeeze in | slip in | fit in | <put>) [(a | an"
+        "(<adding> | <wish> | leave [me] | make [room for] | squeeze in | slip in | fit in | <put>)"
+        " [(a | an"
         " | another | one | one more)] [(new | empty | blank | extra | further |"
         " additional)]": True,
-        "(empty | blank | another | one more | [a] new | an extra | a further | one extra | an"
-        " additional | an"
-        " empty"
+        "(extra | empty | blank | another | one more | [a] new | an extra | a further | one extra"
+        " | an additional | an empty"
         " | an additional) [(new | empty | blank)]": True,
     },
 )
@@ -113,6 +113,16 @@ CATALOGUE.table(
         "(smallest | lowest | least | fewest | earliest | oldest)": False,
         "(largest | biggest | highest | greatest | most | latest | newest)": True,
     },
+)
+CATALOGUE.table(
+    "priced",
+    {
+        "[with] [the] cheapest (first | at the top | on top)": False,
+        "[from] [the] cheapest to [the] (dearest | most expensive | priciest)": False,
+        "[with] [the] (dearest | most expensive | priciest) (first | at the top | on top)": True,
+        "[from] [the] (dearest | most expensive | priciest) to [the] cheapest": True,
+    },
+    heard=False,
 )
 CATALOGUE.table(
     "wide",

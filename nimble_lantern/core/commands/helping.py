@@ -12,6 +12,8 @@ from nimble_lantern.core.lexicon.manners import ASKED_DOING
 from nimble_lantern.core.lexicon.meanings import MEANINGS
 from nimble_lantern.core.state import Done, Help, Option, Question, Sitting
 
+_SEEN = frozenset("see hear have get look".split())
+"""What somebody asks to have, and not how: "can i see the versions"."""
 _THINGS = frozenset("table tables passage passages note notes version versions".split())
 
 
@@ -20,6 +22,8 @@ def _of_the_trade(sitting: Sitting, parse: Parse) -> bool:
     words = as_asked(parse.args.get("words", ()))
     trade = TRADE_NOUNS | TRADE_VERBS
     telling = [w for w in words if w in trade or w.removesuffix("s") in trade or w in _THINGS]
+    if words[:1] and words[0] in _SEEN:
+        return False
     verb = bool(words) and (words[0] in PLAIN_VERBS or words[0] in MEANINGS)
     return bool(telling) and (verb or len(telling) * 2 >= len(words))
 

@@ -11,6 +11,7 @@ from nimble_lantern.core.composing.replacing import (
 )
 from nimble_lantern.core.document.model import Document, Range
 from nimble_lantern.core.document.styles import COLOURS
+from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
 from nimble_lantern.core.lexicon.closed import (
     DETERMINERS,
@@ -155,6 +156,17 @@ def alike_or_a_part(sitting: Sitting, parse: Parse) -> bool:
     if _becomes(target, text):
         return False
     return of_the_page(target) or much_alike(sitting, parse)
+
+
+def alike_or_words_for_a_part(sitting: Sitting, parse: Parse) -> bool:
+    """The same, but what a part is made into is no text if it tells of a thing: "make the last
+    paragraph into something i can use again"."""
+    text = tuple(parse.args.get("text", ("a",)))
+    told = text[0] in DETERMINERS or text[0] in _SOMETHING
+    return alike_or_a_part(sitting, parse) and (not told or much_alike(sitting, parse))
+
+
+_SOMETHING = frozenset(("something", "anything"))
 
 
 def no_sentence(sitting: Sitting, parse: Parse) -> bool:
@@ -442,7 +454,7 @@ def _of_the_same_sentence(
         for i, j in _by_length(len(text), len(old) + _MORE_NEW):
             new, rest = text[i:j], {*text[:i], *text[j:]} - _SAYING - {*old}
             number = kind_of(old) == kind_of(new) == "number"
-            if _cuts_a_number(text, i) or _cuts_a_number(text, j):
+            if _cuts_a_number(text, i) or _cuts_a_number(text, j) or new[-1] in PREPOSITIONS:
                 continue
             if not (of_one_kind(new, old) or _names(document, [r], new, len(old))):
                 continue
@@ -466,8 +478,13 @@ def _by_length(size: int, most: int) -> Iterator[tuple[int, int]]:
 
 
 def _sentence_round(document: Document, r: Range) -> frozenset[str]:
-    """The words of the sentence that a place is in."""
+    """The words of the sentence that a place is in; of a cell, those of its row and its heading."""
     block = document.blocks[r.start.block]
+    table = table_at(document.blocks, r.start.block)
+    if block.cell is not None and table is not None:
+        row = [table.cell(block.cell.row, column) for column in range(table.columns)]
+        cells = (document.blocks[b] for b in (*row, table.cell(0, block.cell.column)))
+        return frozenset(plain(word) for cell in cells for word in cell.text.split())
     within = (block.text[i:j] for i, j in block.sentences if i <= r.start.offset < j)
     return frozenset(plain(word.rstrip(".?!")) for word in next(within, "").split())
 

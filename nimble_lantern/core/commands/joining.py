@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from nimble_lantern.core.commands.table_here import head_two, headed_cells
 from nimble_lantern.core.commands.when import names_no_thing
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.moving import paste_at
@@ -19,14 +20,12 @@ from nimble_lantern.core.document.edits import (
     delete,
 )
 from nimble_lantern.core.document.model import Document, Format, Kind, Piece, Position, Range
-from nimble_lantern.core.document.tables import table_at
-from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import CAPITALISED
 from nimble_lantern.core.state import Done, Option, Question, Sitting
-from nimble_lantern.core.targets.model import Order, Places, That, Unit, Units, Words
+from nimble_lantern.core.targets.model import Both, Order, Places, That, Unit, Units, Words
 from nimble_lantern.core.targets.resolve import nth_like, resolve
 
 CATALOGUE.table("neighbour", {"(previous | last | one before)": -1, "(next | following)": 1})
@@ -54,6 +53,11 @@ def _of_two(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     if isinstance(target, That) and sitting.selection is None:
         return len(sitting.that) > 1
+    a, b = parse.args.get("a"), parse.args.get("b")
+    if isinstance(target, Both):
+        a, b = target.first, target.second
+    if isinstance(a, Words) and isinstance(b, Words) and head_two(sitting, a.words, b.words):
+        return False  # their columns change places
     return not isinstance(target, Words) or "and" in target.words
 
 
@@ -379,7 +383,7 @@ def _cells_of(
     if target is not None and target.unit is None and len(target.ranges) == 2:
         # "Shelf and fee the other way round", of headings.
         a, b = (replace(target, ranges=(r,)) for r in target.ranges)
-        if _headed(document, a) and _headed(document, b):
+        if len(headed_cells(document, a)) == len(headed_cells(document, b)) > 0:
             target = None
     if target is not None:
         blocks = [n for r in target.ranges for n in range(r.start.block, r.end.block + 1)]
@@ -392,9 +396,9 @@ def _cells_of(
             ones, others = blocks[:half], blocks[half:]
     else:
         assert a is not None and b is not None
-        headed = _headed(document, a), _headed(document, b)
+        headed = headed_cells(document, a), headed_cells(document, b)
         if headed[0] and headed[1]:
-            # "Swap kitchen and boat" is said of those columns.
+            # "Swap kitchen and boat" is said of those columns, "swap monday and friday" of rows.
             return list(zip(*headed, strict=True))
         ones, others = (
             [n for r in places.ranges for n in range(r.start.block, r.end.block + 1)]
@@ -406,17 +410,6 @@ def _cells_of(
     if not all(block.cell for block in every) or len(ones) != len(others):
         return Refusal("Only rows with rows, and columns with columns, can change places.")
     return list(zip(ones, others, strict=True))
-
-
-def _headed(document: Document, places: Places) -> list[int]:
-    """The cells of the column whose heading stands at a place, heading included; none elsewhere."""
-    b = places.first.start.block
-    cell, table = document.blocks[b].cell, table_at(document.blocks, b)
-    if cell is None or table is None or not cell.header:
-        return []
-    if places.ranges != (block_range(document, b),):
-        return []
-    return [table.cell(row, cell.column) for row in range(table.rows)]
 
 
 def _cells_swapped(sitting: Sitting, pairs: Pairs) -> Done:

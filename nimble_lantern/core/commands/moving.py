@@ -11,7 +11,7 @@ from nimble_lantern.core.document import units
 from nimble_lantern.core.document.layout import edges
 from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit
 
@@ -186,8 +186,15 @@ def back(
     return _moved(sitting, number or counted[0], counted[1], -1)
 
 
+def _not_by_cells(sitting: Sitting, parse: Parse) -> bool:
+    """ "One cell down", "down a row" in a table are of its cells."""
+    counted = parse.args.get("counted")
+    cells = isinstance(counted, tuple) and counted[0] == 1 and counted[1] in (Unit.CELL, Unit.ROW)
+    return not (cells and sitting.document.blocks[sitting.writing_place.block].cell)
+
+
 @command("<go> up [by] {counted}", "<go> up [{number}]", "up {counted}", "{counted} up",
-         example="go up two lines", group="moving")  # fmt: skip
+         example="go up two lines", group="moving", when=_not_by_cells)  # fmt: skip
 def up(
     sitting: Sitting, counted: tuple[int, Unit] = (1, Unit.LINE), number: int | None = None
 ) -> Done | Refusal:
@@ -197,7 +204,7 @@ def up(
 
 @command("<go> down [by] {counted}", "<go> down [{number}]",
          "down {counted}", "{counted} down", example="go down three lines",
-         group="moving")  # fmt: skip
+         group="moving", when=_not_by_cells)  # fmt: skip
 def down(
     sitting: Sitting, counted: tuple[int, Unit] = (1, Unit.LINE), number: int | None = None
 ) -> Done | Refusal:

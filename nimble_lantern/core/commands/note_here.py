@@ -10,8 +10,11 @@ from typing import Concatenate, ParamSpec
 from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, rule
+from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL
+from nimble_lantern.core.lexicon.sentences import ASKS, VERBS
 from nimble_lantern.core.reviewing.notes import Note, notes_of
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.writing.spoken import plain
 
 P = ParamSpec("P")
 
@@ -47,6 +50,7 @@ class NoteNamed:
 
     number: int = 0
     about: tuple[str, ...] = ()
+    """Words that it says, or that it stands beside."""
 
 
 @rule("note", "note [number] {number}")
@@ -67,7 +71,7 @@ def _note_here() -> NoteNamed:
     return NoteNamed()
 
 
-@rule("note", "the {position} note")
+@rule("note", "[(the | that | this)] {position} note")
 @rule("note", "the {position} [margin] (comment | remark)", heard=False)
 @rule("note", "the {position} (one | of the [margin] (notes | comments))", heard=False)
 def _note_nth(position: int) -> NoteNamed:
@@ -95,13 +99,32 @@ def _note_about(words: tuple[str, ...]) -> NoteNamed:
     return NoteNamed(about=words)
 
 
+@rule(
+    "note",
+    "(the | my | that) [margin] (note | comment | remark) (on | at | by | beside | next to)"
+    " {words}",
+    heard=False,
+)
+@rule("note", "(note | comment) (on | about | by) {words}", heard=False)
+def _note_beside(words: tuple[str, ...]) -> NoteNamed:
+    return NoteNamed(about=words)
+
+
+@rule("note", "[the] {words} (note | comment)", heard=False)
+def _note_so_called(words: tuple[str, ...]) -> NoteNamed | None:
+    """ "The cats note", and not "remind me what note"."""
+    dull = VERBS | DULL | ASKS | {"note", "comment"}
+    return NoteNamed(about=words) if len(words) <= 3 and dull.isdisjoint(words) else None
+
+
 def called(sitting: Sitting, note: NoteNamed | None) -> Note | Refusal:
     """The note that is called so; without a number, the one that is here, or the only one."""
     found = notes_of(sitting.document)
     if not found:
         return Refusal("There are no margin notes.", "", "“Margin note” and its words make one.")
     if note is not None and note.about:
-        return that_says(found, note.about)
+        said = that_says(found, note.about)
+        return said if isinstance(said, Note) else _beside(sitting, found, note.about) or said
     number = note.number if note is not None else 0
     if number == 0:
         here = current(sitting)
@@ -115,6 +138,16 @@ def called(sitting: Sitting, note: NoteNamed | None) -> Note | Refusal:
     if not 1 <= number <= len(found):
         return Refusal(f"There is no note {number}.", "", f"There are {many(len(found), 'note')}.")
     return found[number - 1]
+
+
+def _beside(sitting: Sitting, found: Sequence[Note], words: Sequence[str]) -> Note | None:
+    """The first note that stands on these words, or on a sentence or so with them."""
+    text = [plain(w) for w in words if w not in DETERMINERS]
+    for note in found:
+        there = [plain(w) for w in sitting.document.text(note.range).split()]
+        if text and any(there[i : i + len(text)] == text for i in range(len(there))):
+            return note
+    return None
 
 
 def that_says(found: Sequence[Note], words: Sequence[str]) -> Note | Refusal:
@@ -135,6 +168,12 @@ def is_one(sitting: Sitting, parse: Parse) -> bool:
 def by_number(sitting: Sitting, parse: Parse) -> bool:
     note = parse.args.get("note")
     return note is not None and note.number != 0 and is_one(sitting, parse)
+
+
+def by_number_or_words(sitting: Sitting, parse: Parse) -> bool:
+    """Whether a note is named by no more than it takes: "note two", "the slipway note"."""
+    note = parse.args.get("note")
+    return note is not None and bool(note.number or note.about) and is_one(sitting, parse)
 
 
 def of_note(

@@ -10,17 +10,18 @@ from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.note_here import (
     NoteNamed,
     by_number,
+    by_number_or_words,
     called,
     current,
     is_one,
     of_note,
     one_is_here,
-    that_says,
     there_are,
 )
 from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import many, named, quoted
 from nimble_lantern.core.composing.placing import manner_of
+from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
@@ -70,7 +71,7 @@ def _whole_words(sitting: Sitting, parse: Parse) -> bool:
     if not isinstance(target, Words):
         return True
     words = target.words
-    if set(text[:1]) & PARTS:
+    if set(text[:1]) & PARTS or set(text) <= _COURTESY or text in _LEAVING:
         return False
     if words[-1] in DETERMINERS | PREPOSITIONS | _ORDERS or set(words) <= DULL:
         return False
@@ -85,6 +86,9 @@ def _words_or_part(sitting: Sitting, parse: Parse) -> bool:
     return _whole_words(sitting, parse) and (several or of_the_page(target))
 
 
+_LEAVING = (("out",), ("off",), ("away",), ("gone",), ("done",))
+"""Behind a note they ask for something else: "the bell note out"."""
+_COURTESY = frozenset("please thanks thank you".split())
 _ORDERS = frozenset("last first next previous second third this that".split())
 
 
@@ -100,7 +104,7 @@ _ORDERS = frozenset("last first next previous second third this that".split())
     ),
     Way(
         "(next to | beside | by | at | on) {target} (make | add | put | leave | place) <a_note>"
-        " {text:words}",
+        " [to] {text:words}",
         when=_words_or_part,
     ),
     "[margin] (note | comment) (on | for | at | to) {target} (saying | that says | which says"
@@ -154,7 +158,15 @@ _ORDERS = frozenset("last first next previous second third this that".split())
     Way("(remind me | remember) (at | on) {target} to {text:words}", when=names_a_part),
     Way("remind me (about | at | on | by | for) {target} [to] {text:words}", when=names_a_part),
     Way("for {target} <a_note> {text:words}", when=names_a_part),
-    Way("{target} (gets | <shall> have) <a_note> {text:words}", when=_words_or_part),
+    Way(
+        "{target} (gets | needs | wants | could do with | <shall> have) <a_note> {text:words}",
+        when=_words_or_part,
+    ),
+    Way(
+        "(put | write | add) {text:words} (beside | next to | at | by | on | against) {target}"
+        " (as a [margin] (note | comment) | in the margin)",
+        when=_words_or_part,
+    ),
     Way("mark {target} with <a_note> [(saying | that says)] {text:words}", when=_words_or_part),
     Way("remind me to {text:words} (at | on | beside | by) {target}", when=names_a_part),
     "annotate {target} [with] {text:words}",
@@ -184,6 +196,9 @@ def add(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refus
     " | colon) {text:words}",
     "(make | add | leave) (a note | a note to (self | myself)) (to | that) {text:words}",
     "remind me here to {text:words}",
+    "remind me in the margin (to | that) {text:words}",
+    "(make | add | leave | put | write) a [margin] (note | remark | comment) [right] here"
+    " {text:words}",
     heard=1,
     example="margin note check with the ferry company",
     group="revising",
@@ -209,7 +224,7 @@ def _shown(sitting: Sitting, note: Note) -> Done:
     Way("find {note}", when=by_number),
     "(what (does | is) | tell me) {note} [say]",
     Way("[the] note [number] {number}", when=there_are),
-    Way("{note}", when=by_number),
+    Way("{note}", when=by_number_or_words),
     "read [me] {note} [(out | aloud | to me)]",
     "(what's | what is) [in | on] {note}",
     "what (did i (write | say | put) | have i (written | said | put) | do i say | is written) in"
@@ -243,8 +258,10 @@ CATALOGUE.table("step", {"(next | following)": 1, "(previous | last | earlier)":
     " | remark)",
     "[and] [<go>] [on] [to] the {step} [margin] (note | comment | remark)",
     "[<go>] [to] [the] {step} open [margin] note",
-    "[<go>] [(back | on)] [to] the [margin] (note | comment) {step:beside_it}",
-    "<go> {step:ways_along} (a | one) [margin] (note | comment)",
+    "[<go>] [(back | on)] [to] the [margin] (note | comment) {step:beside_it} [(this | that)]"
+    " [one]",
+    "[<go>] {step:ways_along} (a | one) [margin] (note | comment)",
+    "(a | one) [margin] (note | comment) {step:ways_along}",
     heard=1,
     example="next note",
     group="revising",
@@ -297,12 +314,17 @@ def list_notes(sitting: Sitting) -> Done | Refusal:
 
 @command(
     "find the note (about | with | that says | that mentions | on | saying) {text:words}",
+    "(which | what) [of (the | my)] (note | notes | comment | comments) (was | is) (it | that)"
+    " (that (mentions | mentioned | says | said | is about | was about) | about | with)"
+    " {text:words}",
     "(which | what) [of (the | my)] (note | notes | comment | comments) (is [there] about | is"
     " there on | says [something (about | of)] | mentions | speaks of | is on) {text:words}",
     "(go to | show [me] | read | where is | where's | take me to | let me see | find [me])"
     " (the | my) [margin] (note | comment | remark) (about | that says | with | that mentions | on"
     " | saying | mentioning) {text:words}",
     "(is there | have i) a note (about | on) {text:words}",
+    "what (did i (say | write | note | put) | have i (said | written | noted | put)) (about | on"
+    " | at | for | by) {text:words} in the margin",
     heard=1,
     example="find the note about the ferry company",
     group="revising",
@@ -310,7 +332,7 @@ def list_notes(sitting: Sitting) -> Done | Refusal:
 )
 def find(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     """Go to the first margin note that has these words."""
-    found = that_says(notes_of(sitting.document), text)
+    found = called(sitting, NoteNamed(about=tuple(text)))
     return found if isinstance(found, Refusal) else _shown(sitting, found)
 
 
@@ -439,6 +461,7 @@ def reopen(sitting: Sitting, note: Note) -> Done | Refusal:
     "(<discard> | forget) {note}",
     "(<remove> | <discard>) the [margin] (note | comment | remark) (on | about | at | beside | by)"
     " {target}",
+    "(take | get | pull) (the | my) [margin] (note | comment | remark) (off | from) {target}",
     Way("(<remove> | <discard>) it", when=one_is_here),
     "{note} (can | may | should | must | has to) [(all | now)] (go | come (off | out))"
     " [(now | away | too)]",
@@ -493,6 +516,7 @@ CATALOGUE.table(
     "(<remove> | <discard> | forget) [all] [(the | my)] [margin] remarks",
     "(take | throw | clear) (every | each) [margin] (note | comment | remark) (away | out | off)",
     "no [more] [{settled}] margin (notes | comments)",
+    "no more [{settled}] notes",
     "(clear | empty) the margin [of (notes | comments)]",
     "(clear | take | throw) [all] (the | my) [margin] (notes | comments) (away | out | off)",
     "all [the] [margin] (notes | comments) (away | out | off | gone)",
@@ -507,3 +531,42 @@ def remove_all(sitting: Sitting, settled: bool = False) -> Done | Refusal:
     if not found:
         return Refusal("No note is settled.")
     return Done(sitting.edited(removed(*found)), f"{many(len(found), 'note')} taken out")
+
+
+@command(
+    "(settle | resolve | tick off | close) (all | every one of) [(the | my)] [margin] notes",
+    "(settle | resolve | tick off | close) every [margin] note",
+    heard=1,
+    example="settle all notes",
+    group="revising",
+    when=there_are,
+)
+def settle_all(sitting: Sitting) -> Done | Refusal:
+    """Mark all margin notes as settled; they stay."""
+    return _all_set(sitting, True)
+
+
+@command(
+    "(reopen | open | unsettle) (all | every one of) [(the | my)] [margin] notes [again]",
+    "(reopen | unsettle) every [margin] note",
+    heard=1,
+    example="reopen all notes",
+    group="revising",
+    when=there_are,
+)
+def reopen_all(sitting: Sitting) -> Done | Refusal:
+    """Take all margin notes up again that were settled."""
+    return _all_set(sitting, False)
+
+
+def _all_set(sitting: Sitting, settled: bool) -> Done | Refusal:
+    found = [n for n in notes_of(sitting.document) if n.settled is not settled]
+    if not found:
+        return Refusal("All notes are settled." if settled else "No note is settled.")
+    edit = Edit()
+    now = sitting.document
+    for note in found:
+        step = changed(now, note, None, settled)
+        edit, now = edit.then(step), step.apply(now)
+    how = "settled" if settled else "open again"
+    return Done(sitting.edited(edit), f"{many(len(found), 'note')} {how}")

@@ -16,7 +16,8 @@ from nimble_lantern.core.document.units import block_range, in_block
 from nimble_lantern.core.effects import ExportPassages
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
-from nimble_lantern.core.lexicon.closed import DETERMINERS
+from nimble_lantern.core.lexicon.closed import DETERMINERS, PREPOSITIONS
+from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.reviewing.passages import (
     BLANK,
     Passage,
@@ -127,6 +128,10 @@ def _put(sitting: Sitting, passage: Passage) -> Done:
     Way("(close | end | finish) with (the | my) {passage}", when=_exists),
     Way("[the] {passage} passage", when=_exists),
     Way("{passage}", when=_by_name_alone),
+    Way(
+        "(drop | stick | pop | slip) (my | the) {passage} (in | in here | here | in there)",
+        when=_exists,
+    ),
     Way("<wish> (my | the) {passage} [(here | there | in here | in)]", when=_exists),
     "<use> passage number {number}",
     Way("(put | insert | add) (my | the) {passage} at the [very] {edge:docedge}", when=_exists),
@@ -239,12 +244,22 @@ def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
     ),
     *each(
         _named_of_selection,
-        "(keep | save | store | remember) (what is | what's | the words) selected (as | under)"
+        "(keep | save | store | remember) (what is | what's | the words | what (i | i have | i've)"
+        " | the words i) selected (as | under) {text:words}",
+        "(keep | save | store | remember) (it | this | that) (and call it | as | under [the name])"
         " {text:words}",
+        "(keep | save | store) as [a] [new] passage [(called | named)] {text:words}",
+        "new passage {text:name_given}",
         "(i want to | i'd like to | i would like to | i'll | i will) (use | need | reuse)"
         " (this | that | it) [again] [(and | comma | so)] (call | name) it {text:words}",
     ),
     "(make | save | keep | add) a passage (called | named) {text:words}",
+    Way(
+        "(make | save | keep | create) a passage (called | named) {text:words} (out of | from | of"
+        " | with) {target}",
+        when=_of_what_is_here,
+    ),
+    Way("{target} (keep | save | store | remember) as {text:words}", when=_of_a_part),
     "(call | name) (this | that | the selection | {target}) [the] passage {text:words}",
     heard=1,
     example="keep this as sign off",
@@ -298,8 +313,17 @@ def change(sitting: Sitting, passage: str, target: Places | None = None) -> Done
     return keep(sitting, tuple(passage.split()), target)
 
 
+def _is_a_blanks_name(sitting: Sitting, parse: Parse) -> bool:
+    """ "Month", and not "month that i fill in"."""
+    words = tuple(parse.args.get("text") or ())
+    return not {"that", "which", "i"} & set(words) and len(words) <= _MOST_WORDS_OF_A_BLANK
+
+
 @command(
     "make {target} a blank [(called | named | for | for the)] {text:words}",
+    "(make | turn | <wish>) {target} [(to be | into)] a (blank | gap | field) (called | named)"
+    " {text:words} (that i fill in | to fill in | to be filled in | for me to fill in)",
+    "{target} as a (blank | gap | field) [(called | named | for)] {text:name_given}",
     "make {target} a blank",
     "(turn | change) {target} into a blank [(called | named | for | for the)] {text:words}",
     "(put | insert | leave | make) a blank [here] (called | named | for | for the) {text:words}",
@@ -313,6 +337,11 @@ def change(sitting: Sitting, passage: str, target: Places | None = None) -> Done
     "(where it says | instead of | in the place of | for) {target} (leave | make | put | i want) a"
     " (blank | gap | field) (called | named | and call it) {text:words}",
     "(put | insert | leave | make | add) a (gap | field) [here] (called | named) {text:words}",
+    "(leave | make | put | insert | <wish>) a (blank | gap | field) (called | named) {text:words}"
+    " (where it says | instead of | in place of | in the place of | for) {target}",
+    "(instead of | in place of | in the place of) {target} a (blank | gap | field) (called | named)"
+    " {text:words}",
+    "{target} <shall> be (left blank | a blank) (and | to be) (called | named) {text:words}",
     "blank out {target} (and call it | as) {text:words}",
     "(let | have) {target} be a (blank | gap | field) (called | named | for the) {text:words}",
     "(replace | change | swap) {target} (with | by | for | to) a (blank | gap | field) (called |"
@@ -327,6 +356,7 @@ def change(sitting: Sitting, passage: str, target: Places | None = None) -> Done
     heard=0,
     example="make monday a blank called day",
     group="writing",
+    when=_is_a_blanks_name,
 )
 def make_blank(
     sitting: Sitting, target: Places | None = None, text: tuple[str, ...] | None = None
@@ -343,13 +373,24 @@ def make_blank(
     return _blank(now, r, f"[{name}]", f"{quoted(name)} is a blank")
 
 
+def _among_them(sitting: Sitting, parse: Parse) -> bool:
+    """Whether words are one of those to choose from: "give may a choice of may june or july"."""
+    target, options = parse.args.get("target"), tuple(parse.args.get("options", ()))
+    size = len(target.words) if isinstance(target, Words) else 0
+    each = (options[i : i + size] for i in range(len(options))) if size else ()
+    return isinstance(target, Words) and target.words in each
+
+
 @command(
     "make {target} a (pick | choice) (of | from | between) {options:words}",
+    Way("give {target} a (pick | choice) (of | from | between) {options:words}", when=_among_them),
     "make {target} a (pick | choice) (called | named) {text:words} (of | from | between)"
     " {options:words}",
     "(make | turn | change) {target} [into] a (pick | choice | choose) (of | from | between |"
     " among) {options:words}",
-    "{target} (<shall> be | is) a (pick | choice) (of | from | between | among) {options:words}",
+    "{target} (<shall> be | is | can be | could be) a (pick | choice) (of | from | between | among)"
+    " {options:words}",
+    "(pick | choice) for {target} (of | from | between | among) {options:words}",
     "(let me | i want to | i'd like to | i will) (choose | pick) (between | from | among | one of)"
     " {options:words} (for | instead of | in the place of | where it says) {target}",
     "(instead of | where it says | in the place of | for) {target} (let me | i want to) (choose |"
@@ -451,6 +492,7 @@ def _next(sitting: Sitting, at: Position) -> Done:
     "[<go>] [to] [the] {position} (blank | gap | field)",
     "[<go>] [to] the last (blank | gap | field)",
     "(fill | complete) [in] [the] (next | following) (blank | gap | field)",
+    "(where is | where's) the {step} (blank | gap | field) [to (fill [in] | be filled [in])]",
     Way("(next [one] | go on | on | the next one)", when=_was_at_blank),
     Way("(skip | leave) (it | this [one] | that [one] | this blank) [for now]", when=_is_at_blank),
     heard=1,
@@ -487,6 +529,12 @@ def _is_a_blank(sitting: Sitting, parse: Parse) -> bool:
     return named and len(text) <= _MOST_WORDS_OF_A_BLANK and text[:1] not in (("of",), ("that",))
 
 
+def _is_a_bare_value(sitting: Sitting, parse: Parse) -> bool:
+    """ "April for month"."""
+    words = tuple(parse.args.get("text", ()))
+    return _is_a_blank(sitting, parse) and VERBS.isdisjoint(words) and words[-1] not in PREPOSITIONS
+
+
 _MOST_WORDS_OF_A_BLANK = 6
 """Of what it is said to be: "the day is tuesday the third of june"."""
 
@@ -507,9 +555,12 @@ _MOST_WORDS_OF_A_BLANK = 6
         " {text:words}",
         "(put | write | say | enter | use | take) {text:words} (for | in for | in as | as) [the]"
         " {blank}",
+        "{text:name_given} goes (in | into | in for) [the] {blank}",
+        "(in | into) [the] [blank] {blank} (put | write | say | enter | goes) {text:words}",
         "for [the] {blank} (put | write | say | use | take | fill in | enter) {text:words}",
         "make [the] {blank} {text:name_given}",
     ),
+    Way("{text:name_given} for [the] {blank}", when=_is_a_bare_value),
     heard=1,
     example="fill in day with tuesday",
     group="writing",
@@ -541,6 +592,11 @@ def fill(
         "(nothing | empty | without [it] | nothing (there | here | for (this | that) [one]) | none"
         " | leave (it | that [one] | this [one] | the blank) (empty | off) | not needed | no"
         " (need | thank you))",
+        when=_is_at_blank,
+    ),
+    Way(
+        "(i don't | i do not | don't) want anything (here | there | in (this | that) [one] | in it)"
+        " [leave it (empty | out | blank)]",
         when=_is_at_blank,
     ),
     heard=1,
@@ -579,9 +635,22 @@ def _without(sitting: Sitting, r: Range, name: str) -> Done:
     return Done(there.sitting, f"{quoted(name)} is left out{more}")
 
 
-@command("pick {text:words} for the blank", heard=1,
+def _choices(sitting: Sitting) -> Sequence[str]:
+    pair = _here(sitting)
+    return [str(o) for o in (pair[0].data.get("options") or ())] if pair else ()
+
+
+CATALOGUE.names("choice", of=_choices)
+
+
+@command(
+    "pick {text:words} for the blank",
+    "[(take | use | i want | let's (take | have) | it's | make it | put)] {choice}",
+    heard=1,
     example="pick friday for the blank",
-         group="writing", when=_is_at_blank)  # fmt: skip
+    group="writing",
+    when=_is_at_blank,
+)
 def pick(
     sitting: Sitting, choice: str | None = None, text: tuple[str, ...] | None = None
 ) -> Done | Refusal:
@@ -649,7 +718,8 @@ def _are(sitting: Sitting) -> str:
 
 
 @command(
-    "(show | preview | read | look at) [me] [(the | my)] (passage {passage} | {passage} passage)",
+    "(show | preview | read | see | hear | look at) [me] [(the | my)] (passage {passage}"
+    " | {passage} passage)",
     "what does [the] [passage] {passage} say",
     "what is in [the] passage {passage}",
     Way("(what is | what's) in [(the | my)] {passage}", when=_exists),
@@ -707,6 +777,9 @@ def rename(sitting: Sitting, passage: str, text: tuple[str, ...]) -> Done | Refu
 
 @command(
     "(export | save) [all] [(my | the)] passages [(as | to) (markdown | a file)]",
+    "(write | put | send | get | save) [(all | all of)] (my | the) passages (to | in | into | as) a"
+    " file",
+    "[all] [(my | the)] passages (to | into | as) (a file | markdown)",
     heard=1,
     example="export my passages",
     group="writing",
@@ -725,6 +798,8 @@ CATALOGUE.table(
         "(today's date | the date [(of today | today)] | today as a date)": "date",
         "the time [now]": "time",
         "(the document's name | the name of (the | this) document | the title)": "title",
+        "([the] (document | letter) name | the name of (the | this) (letter | page | list | notice)"
+        " | the (letter's | page's) name)": "title",
     },
 )
 
@@ -734,6 +809,8 @@ CATALOGUE.table(
     {
         "(today's date | the date [(of today | today)])": "date",
         "(the time [now] | the time of day | what time it is [now])": "time",
+        "([the] (document | letter | document's | letter's) name | the name of (the | this)"
+        " (document | letter | page | list | notice))": "title",
     },
     heard=False,
 )
@@ -744,7 +821,7 @@ CATALOGUE.table("moment", {"what (time it is | the time is) [now]": "time"}, hea
     "(insert | put in | write | add | type | fill in) {moment} [here]",
     "(put | set | pop | place | stick | enter | give me) {moment} (in | here | in here | at this"
     " (place | spot) | there)",
-    "(<wish> | let me have) {moment:moment_of_day} (here | in here | written here | put in)",
+    "(<wish> | let me have) {moment:moment_of_day} [written] (here | in here | put in)",
     "{moment:moment_of_day} (here | goes here | comes here | in here)",
     "(what's | what is) {moment:moment_of_day} [(and)] (write | put) it (in | here | in here |"
     " down)",

@@ -12,8 +12,9 @@ from nimble_lantern.core.document.edits import pin, unpin
 from nimble_lantern.core.document.model import Anchor, Document, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
+from nimble_lantern.core.lexicon.closed import DETERMINERS
 from nimble_lantern.core.state import Done, Option, Question, Sitting
-from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.targets.model import Places, Units
 from nimble_lantern.core.targets.names import look_up
 
 PLACE = "place"
@@ -41,6 +42,22 @@ owned("place")
 _NOUN = "(place | marker | bookmark | spot)"
 
 
+def _is_a_name(sitting: Sitting, parse: Parse) -> bool:
+    """ "Mark this as rail", and not "as done", nor "as a heading"."""
+    words = tuple(parse.args.get("text", ()))
+    return words[0] not in DETERMINERS and _NO_NAMES.isdisjoint(words)
+
+
+def _names_a_part(sitting: Sitting, parse: Parse) -> bool:
+    return isinstance(parse.args.get("target"), Units) and _is_a_name(sitting, parse)
+
+
+_NO_NAMES = frozenset(
+    "done settled finished read unread important urgent paid private bold italic red yellow green"
+    " blue new old wrong right correct heading list item comment note resolved closed".split()
+)
+
+
 @command(
     "(call | name | label) this (place | spot | point | bit | position) [as] {text:words}",
     "mark this (place | spot | point | bit | position) [as] {text:words}",
@@ -56,7 +73,20 @@ _NOUN = "(place | marker | bookmark | spot)"
     " {text:words}",
     "(call | name) [the place (at | of | where)] {target} the place {text:words}",
     "(call | name | mark) {target} as [the] place {text:words}",
+    "(put | set | make | drop | leave | add) a (place | marker | bookmark) (called | named)"
+    " {text:words}"
+    " (at | on | by | before) {target}",
+    "(put | set | make | drop | leave | add) a (place | marker | bookmark) (at | on | by | before)"
+    " {target} (called | named | and call it) {text:words}",
+    *each(
+        _names_a_part,
+        "(mark | name | label | bookmark) {target} [as] {text:name_given}",
+        "call {target} {text:name_given}",
+    ),
     "bookmark (this | here) [as] {text:words}",
+    "(call | name) here {text:name_given}",
+    "(let | <wish>) this (place | spot | point) [to] be (known as | called | named) {text:words}",
+    Way("mark this as {text:words}", when=_is_a_name),
     "(i want to | i may | i might | i'll | i will | let me) come back (here | to this"
     " [place | spot]) [later] [(and | so)] (call | name) (it | this) {text:words}",
     heard=1,
@@ -95,7 +125,8 @@ def _is_a_place(sitting: Sitting, parse: Parse) -> bool:
     "(show | find) [me] the place [called] {place}",
     f"(<go> [back] [to] | [back] to | show [me] | find [me] | where is) [the] {{place}} {_NOUN}",
     f"[<go>] [back] to the {_NOUN} [(called | named | i called | marked)] {{place}}",
-    Way("back to [the] {place}", when=_is_a_place),
+    Way("(back | over | on | off) to [the] {place}", when=_is_a_place),
+    Way("where did i put [the] {place}", when=_is_a_place),
     Way(
         "<go> [back] [to] where (i (said | put | marked | called it) | it is (called | marked)"
         " | i have [got]) [the] {place}",
@@ -118,6 +149,13 @@ def go_to(sitting: Sitting, place: str) -> Done:
     "(forget | remove | unname) [the place] {place} as a place",
     *frames.unnamed("place", _NOUN, "(places | markers | bookmarks)"),
     *each(called_whole("place", _names), *frames.unnamed_alone("place")),
+    *each(
+        _is_a_place,
+        "(unmark | unname) [the] {place}",
+        "(take | remove | drop | delete | forget) the name {place} [(off | away | out)]",
+        f"{{place}} is (not | no longer) a {_NOUN} [<any_more>]",
+        f"[(i | we)] (do not | don't) (need | want) {{place}} [<any_more>] as a {_NOUN}",
+    ),
     heard=1,
     example="forget the place budget",
     group="moving",

@@ -138,7 +138,6 @@ def _from_what(words: tuple[str, ...]) -> bool:
     ),
     *each(
         instead.alike_or_a_part,
-        "(make | turn) {target} into {text}",
         "(make | let | have) {target} (read | say) {text}",
         "(fix | switch | exchange | trade | alter | change) {target} (to | for) {text}",
         "(put | use | have | <wish>) {text:words} (instead of | in place of | rather than)"
@@ -179,6 +178,7 @@ def _from_what(words: tuple[str, ...]) -> bool:
     Way("(overwrite | replace) [it | that] (with | by) {text}", when=instead.of_what_is_selected),
     Way("(change | turn) [it | that] (to | into) {text}", when=instead.of_what_is_selected),
     *each(instead.quoted_and_few, "(exchange | switch) {target} (for | with) {text}"),
+    Way("(make | turn) {target} into {text}", when=instead.alike_or_words_for_a_part),
     Way("turn {target} into {text}", when=instead.plain_and_few),
     Way("put {text:words} there [instead]", when=instead.of_what_is_selected),
     Way(

@@ -3,13 +3,14 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
+from dataclasses import replace
 from functools import wraps
 from typing import Concatenate, NamedTuple, ParamSpec
 
 from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.composing.tabling import has_header, rebuilt, rows_of, shares_of
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
-from nimble_lantern.core.document.model import Block, Position, Range
+from nimble_lantern.core.document.model import Block, Document, Position, Range
 from nimble_lantern.core.document.tables import Table, table_at, tables
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
@@ -144,6 +145,43 @@ def reordered(sitting: Sitting, part: Part, order: list[int]) -> Done | Refusal:
     return Done(after.about(()), f"{many(len(part.numbers), part.unit.value)} moved")
 
 
+def row_moved_by(sitting: Sitting, r: Range, steps: int) -> Done | Refusal | None:
+    """The row of a whole cell moved up or down; None if it is no such cell, or heads columns."""
+    blocks = sitting.document.blocks
+    cell, table = blocks[r.start.block].cell, table_at(blocks, r.start.block)
+    whole = r == block_range(sitting.document, r.start.block)
+    if cell is None or table is None or cell.row == 0 or not whole:
+        return None
+    order = [n for n in range(table.rows) if n != cell.row]
+    first = 1 if has_header(rows_of(blocks, table)) else 0
+    order.insert(min(max(first, cell.row + steps), len(order)), cell.row)
+    return reordered(sitting, Part(table, Unit.ROW, [cell.row]), order)
+
+
+def headed_cells(document: Document, places: Places) -> list[int]:
+    """The cells of the column whose heading stands at a place, or of the row that begins there;
+    none elsewhere."""
+    b = places.first.start.block
+    cell, table = document.blocks[b].cell, table_at(document.blocks, b)
+    if cell is None or table is None or places.ranges != (block_range(document, b),):
+        return []
+    if cell.header:
+        return [table.cell(row, cell.column) for row in range(table.rows)]
+    heading = document.blocks[table.first].cell
+    if cell.column or heading is None or not heading.header:
+        return []
+    return [table.cell(cell.row, column) for column in range(table.columns)]
+
+
+def column_headed(document: Document, places: Places) -> Places:
+    """The column of a heading, where a place is one and is called by its words."""
+    heading = document.blocks[places.first.start.block].cell
+    if places.unit is not None or heading is None or not heading.header:
+        return places
+    ranges = tuple(block_range(document, b) for b in headed_cells(document, places))
+    return replace(places, ranges=ranges) if ranges else places
+
+
 def cell_beside(sitting: Sitting, one: Range, other: Range, before: bool) -> Done | Refusal | None:
     """Whole cells that are moved beside each other are rows, or columns by their headings; None
     if they are no such cells."""
@@ -165,6 +203,15 @@ def cell_beside(sitting: Sitting, one: Range, other: Range, before: bool) -> Don
     order = [k for k in range(count) if k != n]
     order.insert(order.index(m) + (not before) if m in order else n, n)
     return reordered(sitting, Part(table, unit, [n]), order)
+
+
+def head_two(sitting: Sitting, one: tuple[str, ...], other: tuple[str, ...]) -> bool:
+    """Whether two wordings head two columns of this table."""
+    table = here(sitting)
+    if isinstance(table, Refusal):
+        return False
+    columns = {column_named(sitting, table, words) for words in (one, other)}
+    return len(columns) == 2 and None not in columns
 
 
 def two_headings(sitting: Sitting, one: object, other: object) -> bool:

@@ -62,7 +62,7 @@ CATALOGUE.table("more", {"(a | another | one more | a new | a further | an extra
 
 @command(
     "<make_table> table [<placed_here>] (with | of) {columns:number} (columns | column) [and | by]"
-    " {rows:number} (rows | row)",
+    " {rows:number} (rows | row) [in it]",
     "<make_table> table [<placed_here>] (with | of) {rows:number} (rows | row) [and | by]"
     " {columns:number} (columns | column)",
     "[<make_table>] {rows:number} by {columns:number} table",
@@ -159,10 +159,12 @@ def _at(sitting: Sitting, table: Table, row: int, column: int) -> Done:
 
 @command(
     "[the] next cell",
+    "[and] [<go>] [on] (to | into) [the] next (cell | box | field)",
     "(go | move) (on | to the right | right) [one] [cell]",
     Way("(next [one] | across [one] | one (across | on | along | to the right))", when=in_table),
     Way("[<go>] [on] [to] the next [(cell | one)]", when=in_table),
-    Way("one cell (on | along | further)", when=in_table),
+    Way("(one | a) cell (on | along | further | to the right)", when=in_table),
+    "[<go>] [on] [to] the cell after [(this | that) [one]]",
     heard=1,
     example="next cell",
     group="format",
@@ -181,7 +183,8 @@ def next_cell(sitting: Sitting, table: Table) -> Done | Refusal:
 
 @command(
     "[<go>] [back] [to] [the] (previous | last) cell",
-    "the cell before [(this | that) [one]]",
+    "[<go>] [back] [to] the cell before [(this | that) [one]]",
+    "(one | a) cell (back | before | to the left)",
     Way("(previous [one] | go back [one])", when=in_table),
     Way("[<go>] back (one | a) cell", when=in_table),
     Way("one (back | to the left)", when=in_table),
@@ -204,6 +207,7 @@ def previous_cell(sitting: Sitting, table: Table) -> Done | Refusal:
 @command(
     "[<go>] [(on | down)] [to] [the] (next | new | another | following) row",
     "(begin | start) (a | the) (new | next) row",
+    "[<go>] [on] [to] the row after [(this | that) [one]]",
     heard=1,
     example="next row",
     group="format",
@@ -235,7 +239,8 @@ CATALOGUE.table(
 @command(
     Way("[<go>] {ways} [(a | one)] [(cell | row)]", when=in_table),
     Way("[<go>] one [(cell | row)] {ways}", when=in_table),
-    "[<go>] [to] the cell {ways}",
+    "[<go>] [to] [the] cell {ways}",
+    Way("the one {ways}", when=in_table),
     Way("[<go>] [to] [the] next row (same column | below)", when=in_table),
     heard=1,
     example="the cell below",
@@ -277,6 +282,7 @@ def _of_a_row(a: int, b: int) -> CellNamed:
     return CellNamed(b, a)
 
 
+@rule("named_cell", "[the] {a:position} column (of | in) [the] {b:position} row", heard=False)
 @rule("named_cell", "column {a:number} [and] row {b:number}")
 @rule("named_cell", "the {a:position} column [and] the {b:position} row")
 def _by_column(a: int, b: int) -> CellNamed:
@@ -289,7 +295,7 @@ def _in_this_row(a: int) -> CellNamed:
 
 
 @command(
-    Way("[(in | into | go to | <go> [to])] [the cell in] {named_cell}", when=there_is),
+    Way("[(in | into | go to | go into | <go> [to])] [the cell in] {named_cell}", when=there_is),
     Way("(write | speak | go on) in [the cell in] {named_cell}", when=there_is),
     Way(
         "let me (fill in | write in | be in | go to | do) [the cell in] {named_cell}", when=there_is
@@ -352,11 +358,14 @@ def under(sitting: Sitting, table: Table, words: tuple[str, ...]) -> Done | Refu
     " | behind | beneath | underneath) [the] [table]",
     "(take | get | let) me out of (the | this) table",
     "(i'm | i am | we're | we are | that's) (done | finished | through) with (the | this) table",
+    "(i've | i have | we've | we have) (done | finished) [with] (the | this) table",
     "(that's | that is) (the table done | all for the table | it for the table | the end of the"
     " table)",
     Way("(the | this) table is (done | finished | complete | full)", when=in_table),
     Way("(back | on) to (ordinary | normal | plain) (text | writing)", when=in_table),
-    Way("(that is | that's) the table [done]", when=in_table),
+    Way("(that is | that's) the table [(done | finished | complete)]", when=in_table),
+    "(that is | that's) the table (done | finished | complete) (go | carry) on (below | under |"
+    " underneath | after) (it | the table)",
     heard=1,
     example="end table",
     group="format",
@@ -379,6 +388,7 @@ CATALOGUE.table("scrap", {"(drop | scrap | lose | bin | ditch | throw (out | awa
 @command(
     "(<remove> | <scrap>) (the | this | that) [whole] table",
     "(<remove> | <scrap>) the {position} table",
+    "(no | no more | not have a) table",
     "(take | throw) (the | this | that) [whole] table (out | away)",
     "(the | this | that) [whole] table (can | could | must | should | has to) (go | come out)",
     "(we | i) (do not | don't) (need | want) (the | this | that) table [<any_more>]",
@@ -406,6 +416,10 @@ def _of_blocks(sitting: Sitting, parse: Parse) -> bool:
     return not isinstance(target, Units) or target.unit is not Unit.TABLE
 
 
+def _of_a_part(sitting: Sitting, parse: Parse) -> bool:
+    return isinstance(parse.args.get("target"), Units)
+
+
 @command(
     "(make | turn | change | convert | put) {target} (into | in | to) a table",
     "(make | build) a table (of | from | out of) {target}",
@@ -417,6 +431,7 @@ def _of_blocks(sitting: Sitting, parse: Parse) -> bool:
     "{target} (<shall> be | as | into | in) a table",
     "(make | turn | change) {target} to a table",
     "a table (of | from | out of) {target}",
+    Way("{target} to table", when=_of_a_part),
     heard=0,
     example="turn the list into a table",
     group="format",
@@ -600,7 +615,7 @@ def _crossing(
         when=in_table),
     *each(_a_row_and_a_column,
             "(in | for | on | at) {row:words} (put | write | enter | have) {text:words} (under | in"
-            " | for | on | at) [the] {column:words} [column]",
+            " | for | on | at | as) [the] {column:words} [column]",
             "(in | for | under | at) [the] {column:words} [column] (put | write | enter | have)"
             " {text:words} (in | for | on | at) {row:words}",
             "[the] {row:words} <shall> (have | get | be given) {text:words} [(in | under | for)]"

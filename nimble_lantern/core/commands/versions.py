@@ -115,6 +115,13 @@ _CALLED = frozenset("version draft state place spot passage document letter as".
     "(keep | save | store | hold on to) (it | this | the (letter | text | document)) (under [the"
     " name] | by the name [of]) {text:words}",
     "[this is] (my | our | the) {text:draft_name} (keep | save | remember | store) it",
+    "(call | name | freeze) (how it is | it as it is | the way it is | how it stands) [now] [as]"
+    " {text:words}",
+    "freeze (it | this) [(here | now | as it is)] as {text:words}",
+    "(keep | save | make | take) a copy of (it | this | everything) (like this | like that | as it"
+    " is [now]) [and] (called | named | as | call it) {text:words}",
+    "(keep | save | store | remember) (how (it | this | everything) is | the way (it | this) is)"
+    " [now] (under [the name] | by the name [of] | called | named) {text:words}",
     heard=1,
     example="call this version first draft",
     group="repair",
@@ -207,7 +214,8 @@ CATALOGUE.table(
         " | written)": True,
         "[(show [me] | what are | let me see | see)] [all] [(the | my)]"
         " (changes | differences | edits) [[(i | we) [have]] made]": True,
-        "how (is (this | it) different | does (this | it) (differ | compare))": True,
+        "how (is (this | it) different | does (this | it) (differ | compare) | (this | it) (is"
+        " different | differs | compares))": True,
         "how has (this | it) changed": True,
     },
     heard=False,
@@ -215,6 +223,8 @@ CATALOGUE.table(
 
 
 @command(
+    "(check | hold | set | measure) (this | it | the (text | document | letter)) (against | beside"
+    " | next to) [the] [version] {version}",
     "compare [(this | it | the (text | document | letter))] (with | to | against) [the] [version]"
     " {version}",
     "(what | show [me] what) [has] changed (since | from | after) [the] [version] {version}",
@@ -344,6 +354,9 @@ def said_of(change: Change) -> str:
         when=_compares,
     ),
     Way("[and] <go> on to the {step} (one | change | difference)", when=_compares),
+    "[<go>] [back] [to] [the] (change | difference) {step:beside_it} [(this | that)] [one]",
+    "(one | a) (change | difference) {step:ways_along}",
+    "<go> {step:ways_along} (one | a) (change | difference)",
     heard=1,
     example="next change",
     group="repair",
@@ -456,6 +469,7 @@ def stop(sitting: Sitting) -> Done:
     "(bring | put | take) (it | everything | the (text | document | letter)) back to [the]"
     " [version] {version}",
     "make it [(like | as)] [it was in] [the] [version] {version} again",
+    "<wish> it (like | as | how | the way) it was in [the] [version] {version} [again]",
     "i want [the] [version] {version} back",
     "(put | bring | get | have) [the] [(version | draft)] {version} back",
     "use [the] [(version | draft)] {version} (again | instead)",
@@ -467,7 +481,9 @@ def stop(sitting: Sitting) -> Done:
     "(undo | throw away | drop | forget | scrap | take back) (everything | all | what) [that]"
     " [(i | we)] [(have | has)] [(did | done | changed | wrote | written)] since [the] [(version"
     " | draft)] {version}",
-    "[the] [(version | draft)] {version} was better [take me back] [to it]",
+    "[the] (version | draft) {version} was better [take me back] [to it]",
+    "[the] {version} was better take me back [to it]",
+    Way("[the] {version} was better", when=called_whole("version", _names)),
     "(let's | let us | i will | i'll | we will | we'll) (go | stay) with [the] [(version | draft)]"
     " {version} [(after all | instead)]",
     "swap [it] back to [the] [(version | draft)] {version}",
@@ -545,7 +561,8 @@ def _in_old(sitting: Sitting, base: Document, part: OldPart) -> Places | Refusal
         "(i (liked | like | prefer | preferred | want)) {old_part} (from | as it was in | the"
         " way it was"
         " in) [the] [(version | draft)] {version}",
-        "{old_part} (from | out of) [the] [(version | draft)] {version}",
+        "{old_part} [back] (from | out of) [the] [(version | draft)] {version} [back]",
+        "[<wish>] {version:owned_version} {old_part} [back]",
         "for {old_part} (use | take) [the] [one] [(from | in)] [the] [(version | draft)] {version}",
         "(i want | i'd like | give me | let me have) {old_part} (from | out of | of) [the]"
         " [(version |"

@@ -60,7 +60,7 @@ CLASSES = {
         " | let us have | have | can we have | could we have | might we have | may i have"
         " | could i have | can i have | might i have | i'd like to see | i want to see"
         " | i would like to see | how about | what about | i fancy | could do with | let's see"
-        " | we could do with)",
+        " | we could do with | i could do with | i would prefer | i'd prefer)",
     ),
     "adopt": WordClass(
         "(use | switch to)",

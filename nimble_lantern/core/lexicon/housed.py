@@ -9,6 +9,8 @@ from __future__ import annotations
 from collections.abc import Callable, Iterator
 from enum import Enum
 
+from nimble_lantern.core.lexicon.asked import COLOURS
+
 Phrase = tuple[str, ...]
 
 
@@ -29,6 +31,7 @@ class Thing(Enum):
     VERSION = "version"
     VERSIONS = "versions"
     CHANGE = "change"
+    COLUMNS = "columns"
     PART = "part"
     ITEM = "item"
     WORDS = "words"
@@ -54,7 +57,10 @@ FILLING = frozenset(
         i, could i, may i, we want, i need, we need, i want to, we want to, i need to, we need to,
         i'd like to, i would like to, we'd like, we'd like to, let me, let us, give me, show me,
         for me, for us, do you think you could, i wish, would you
-        mind, i think, i do, we do
+        mind, i think, i do, we do, i, we, you, me, us, i've, i have, we have, i've got, i have got,
+        we've got, we have got, got, those, these, them, they, their, all of, only, still, already,
+        actually, after all, in there, in here, of here, a bit, a little, for now, of mine, of ours,
+        somewhere, somehow, myself, ourselves, either, both
         """
     )
 )
@@ -73,31 +79,54 @@ after: after, behind, following, just after, right after, directly after, immedi
 above: above, over, on top of, just above, right above, directly above
 below: below, under, beneath, underneath, just below, right below, just under, right under,
   directly below
-delete: no need for, delete, deleted, remove, removed, erase, erased, drop, dropped, lose, scrap,
-  scrapped, bin, discard, ditch, dump, strike, strike out, struck out, cross out, cut out, rid,
-  rid of, get rid of, done away with, do away with, not needed, no longer needed, do not need,
-  don't need, do not want, don't want, no longer need, not wanted, superfluous, throw, thrown,
-  chuck, leave out, left out, taken out, taken off, taken away, dispense with, destroy, wipe out,
-  have to go, deleting, removing
-leaving: out, off, away, gone, can go, could go, may go, should go, must go, has to go, needs to
-  go, can come out, come out, come off, disappear, vanish, is not needed, are not needed, is no
-  longer needed, is one too many, to go
+delete: is no use, is of no use, is no longer any use, is not any use, is useless, i don't want, i
+  do not want, we don't want, we do not want, i don't need, i do not need, we don't need, we do
+  not need, i no longer need, we no longer need, do without, no need for, delete, deleted, remove,
+  removed, erase, erased, drop, dropped, lose, scrap, scrapped, bin, discard, ditch, dump, strike,
+  strike out, struck out, cross out, cut out, rid, rid of, get rid of, done away with, do away
+  with, not needed, no longer needed, do not need, don't need, do not want, don't want, no longer
+  need, not wanted, superfluous, throw, thrown, chuck, leave out, left out, taken out, taken off,
+  taken away, dispense with, destroy, wipe out, have to go, deleting, removing
+leaving: can all go, should all go, must all go, could all go, should not be in here, should not
+  be here, shouldn't be in here, shouldn't be here, shouldn't be in there, does not belong here,
+  doesn't belong here, does not belong in here, doesn't belong in here, doesn't belong in the
+  table, should not be in the table, shouldn't be in the table, out, off, away, gone, can go,
+  could go, may go, should go, must go, has to go, needs to go, can come out, come out, come off,
+  disappear, vanish, is not needed, are not needed, is no longer needed, is one too many, to go
 read: what was in, remind me what says, remind me, what did i say in, read, read out, say, says,
   aloud, out loud, what does say, what is in, what's in, what stands in, what, what does, what do,
   what is, what's, tell, hear, listen to, what it says in, how does, show, see, look at, open,
   display, stands, is in, speak
-show: show, list, see, look at, display, read, what, which, are there, how many, there are, what
-  are, where, where are, have names, do i have, have i got, i have, got, give me, open, view, all,
-  every, tell, please, find, what can i use, overview of, a list of
+show: look through, go through, run through, the names of, names of, show, list, see, look at,
+  display, read, what, which, are there, how many, there are, what are, where, where are, have
+  names, do i have, have i got, i have, got, give me, open, view, all, every, tell, please, find,
+  what can i use, overview of, a list of
 empty: empty, emptied, blank, blank out, clear, cleared, clear out, wipe, wiped, nothing in, bare,
   nothing, empty out, wipe clean
-twice: twice, again below, copy, a copy, another copy, copied, double, doubled, duplicate,
-  duplicated, repeat, repeated, once more, again underneath, another, like it, the same again, two
-  of, a second time, one more
+twice: the same as, same as, just like, in twice, underneath, twice, again below, copy, a copy,
+  another copy, copied, double, doubled, duplicate, duplicated, repeat, repeated, once more, again
+  underneath, another, like it, the same again, two of, a second time, one more
 all: what is in, what stands in, what it says in, the contents of, contents, everything,
   everything in, everything out of, all the words, all the words in, the words in, the words of,
   out of
 select: select, selected, mark, marked, pick, pick out, choose, grab
+settle: settle, settled, resolve, resolved, close, closed, tick off, ticked off, check off, done,
+  is done, is settled, is finished, is dealt with, dealt with, finished, finish, complete,
+  completed, taken care of, is closed, seen to, as done, as settled, as finished, sorted, sorted
+  out, is resolved, is sorted, is over, has been dealt with, has been done, have dealt with, have
+  done
+reopen: reopen, reopened, open again, open up again, is not done, is not finished, is not settled,
+  not done, not settled, not finished, unsettled, is open again, is still open, still open,
+  untick, unticked, undone, is not done yet, isn't done, isn't finished, isn't settled, not yet
+  done, not done yet, not dealt with, is not dealt with
+more_room: more room in, more space in, some more room in, a bit more room in, stretch out, there
+  is not enough room for, not enough room for, not enough space for, there is no room for, no room
+  for, no room in, is not wide enough, not wide enough, is too tight, too tight, is cramped,
+  cramped, too cramped, is squashed, squashed, too squashed, is squeezed
+less_room: takes up too much room, takes up too much space, take up too much room, take up too
+  much space, takes too much room, takes too much space, too much room, too much space, less wide,
+  not so wide, not as wide, is wider than it need be, has too much room, has too much space,
+  wastes space, wastes room, slim, slim down, tighten
 up: up, one up, up one, higher, one higher, a row up, up a row, one row up, up one row, a place
   up, one place up, a row higher, one row higher, a place higher, one place higher, a line up,
   further up, up by one, one further up
@@ -128,11 +157,12 @@ read = read {}
 [row]
 up: @up
 down: @down
-first: first, top, top of the table, at the top, to the top, on top, uppermost, the first, first
-  row, the first row, in the first row, first place, above all the others, above all others, above
-  all the other rows, above the others, above the rest, before all the others, highest, before the
-  others, at the head, to the head, at the very top, to the very top, all the way up, at the
-  beginning, at the start, the beginning, the start
+first: first under the heading, under the heading, right under the heading, first under the
+  headings, first, top, top of the table, at the top, to the top, on top, uppermost, the first,
+  first row, the first row, in the first row, first place, above all the others, above all others,
+  above all the other rows, above the others, above the rest, before all the others, highest,
+  before the others, at the head, to the head, at the very top, to the very top, all the way up,
+  at the beginning, at the start, the beginning, the start
 last: last, bottom, bottom of the table, at the bottom, to the bottom, at the end, to the end, the
   last, the last row, below all the others, below the others, under all the others, end, after all
   the others, lowest, at the very bottom, to the very bottom, all the way down, at the foot, to
@@ -162,24 +192,27 @@ first: first, leftmost, the first, at the front, to the front, furthest left, al
   beginning, at the start, at the very left, to the very left
 last: last, rightmost, the last, at the end, to the end, furthest right, all the way right, to the
   far right, on the far right, after all the others, the last column, last column
-wide: wider, broader, bigger, more room, more space, more width, widen, widened, stretch,
-  stretched, a bit wider, a little wider, is a bit narrow, is rather narrow, is too narrow, is too
-  small, is too tight, broaden, a bit broader, larger, a bit more room, some more room, extend,
-  too narrow
-narrow: narrower, thinner, smaller, less room, less space, less width, slimmer, a bit narrower, a
-  little narrower, is too wide, is too broad, is too big, shrink, squeeze, too wide
-total: total, sum, add up, added up, sum up, altogether, in all, in total, together, all told, how
-  much, how much is, how many, tell me the total, the sum, come to, comes to, amount to, amounts
-  to, total up, grand total, overall, adding up, what is the total, what's the total, what is the
-  sum, what's the sum, what does come to
+wide: @more_room, wider, broader, bigger, more room, more space, more width, widen, widened,
+  stretch, stretched, a bit wider, a little wider, is a bit narrow, is rather narrow, is too
+  narrow, is too small, is too tight, broaden, a bit broader, larger, a bit more room, some more
+  room, extend, too narrow
+narrow: @less_room, narrower, thinner, smaller, less room, less space, less width, slimmer, a bit
+  narrower, a little narrower, is too wide, is too broad, is too big, shrink, squeeze, too wide
+total: is that, is that altogether, is that in all, does that make, do they come to, a total for,
+  a total of, count up, count, counted up, total for, what we, did we, total, sum, do we have,
+  have we got, are there, do i have, there are, have i got, add up, added up, sum up, altogether,
+  in all, in total, together, all told, how much, how much is, how many, tell me the total, the
+  sum, come to, comes to, amount to, amounts to, total up, grand total, overall, adding up, what
+  is the total, what's the total, what is the sum, what's the sum, what does come to
 write: under, below, underneath, beneath, bottom, at the bottom, at the bottom of, at the foot, at
   the foot of, at the end, at the end of, write, insert, under it, below it, row, in a row, in the
   last row, a row for, line, enter, add a total, add the total, put the total, put a total, add a
   sum
-sort: sort, sorted, order, ordered, arrange, arranged, in order of, in the order of, sort by,
-  order by, ordered by, sorted by, arrange by, arranged by, rank by, ranked by, sort on, sorted
-  on, by order of, according to, in order, in order by, sorting, put in order, rank, order of,
-  sequence, going by, list by
+sort: go by, goes by, by the number of, order of the number of, how many, by how many, sort,
+  sorted, order, ordered, arrange, arranged, in order of, in the order of, sort by, order by,
+  ordered by, sorted by, arrange by, arranged by, rank by, ranked by, sort on, sorted on, by order
+  of, according to, in order, in order by, sorting, put in order, rank, order of, sequence, going
+  by, list by
 falling: backwards, descending, in descending order, reverse, in reverse, in reverse order, the
   other way round, the other way, from high to low, high to low, highest first, biggest first,
   largest first, most first, the highest first, the biggest first, the largest first, the most
@@ -205,12 +238,13 @@ add: add a column, a column, another column, new column, a new column, one more 
   append
 before: @before, left of, to the left of, on the left of
 after: @after, right of, to the right of, on the right of, next to, beside
-ranged_right: line up on the right, lined up on the right, right aligned, aligned on the right,
-  aligned to the right, aligned right, align right, flush right, on the right, to the right hand
-  side, on the right hand side, right align, against the right, right justified, ranged right,
-  right hand side
-ranged_left: left aligned, aligned left, align left, flush left, on the left, to the left hand
-  side, on the left hand side, left align, against the left, left hand side
+ranged_right: lined up at the right, up on the right, up against the right, line up on the right,
+  lined up on the right, right aligned, aligned on the right, aligned to the right, aligned right,
+  align right, flush right, on the right, to the right hand side, on the right hand side, right
+  align, against the right, right justified, ranged right, right hand side
+ranged_left: up on the left, up against the left, lined up at the left, left aligned, aligned
+  left, align left, flush left, on the left, to the left hand side, on the left hand side, left
+  align, against the left, left hand side
 centred: centred, centered, centre, center, in the middle, in the centre, in the center, middle,
   central
 left = move {} left
@@ -239,12 +273,13 @@ centred = centre {}
 [table]
 leaving: @leaving
 delete: @delete
-not: no, without, instead of, instead of a, no more, not
+not: no, without, instead of, instead of a, no more, not, let's not have, not have, rather not
+  have
 into: change, convert, converted, turn, back to, undo
-text: as a, text, plain text, ordinary text, normal text, simple text, just text, plain writing,
-  ordinary writing, lines of text, plain lines, ordinary lines, to text, into text, apart,
-  dissolve, dissolved, back to text, paragraphs, plain paragraphs, ordinary paragraphs, flat,
-  words only, only words, just words
+text: as a, text, lines, just plain lines, just lines, plain text, ordinary text, normal text,
+  simple text, just text, plain writing, ordinary writing, lines of text, plain lines, ordinary
+  lines, to text, into text, apart, dissolve, dissolved, back to text, paragraphs, plain
+  paragraphs, ordinary paragraphs, flat, words only, only words, just words
 row: another row, new row, one more row, one row more, an empty row, an extra row, a further row,
   a blank row, a row, row, add a row, insert a row, empty row, extra row, more row, another line,
   one more line, an empty line, new line in, one line more, a row more, longer by a row, an
@@ -268,18 +303,19 @@ endmost row = add a row at the end
 column endmost = add a column at the end
 column topmost = add a column at the start
 
+[columns]
+even: same width, the same width, of the same width, as wide as each other, as wide as one
+  another, equally wide, equal, equal width, of equal width, even, evened out, even out, evenly,
+  out evenly, space out, space, spaced, spread, spread out, share the room equally, equal size,
+  same size, the same size, one width, of one width, match, all alike, alike, regular, no wider
+  than each other
+even = make the columns equally wide
+
 [note]
 delete: @delete
 leaving: @leaving
-settle: settle, settled, resolve, resolved, close, closed, tick off, ticked off, check off, done,
-  is done, is settled, is finished, is dealt with, dealt with, finished, finish, complete,
-  completed, taken care of, is closed, seen to, as done, as settled, as finished, sorted, sorted
-  out, is resolved, is sorted, is over, has been dealt with, has been done, have dealt with, have
-  done
-reopen: reopen, reopened, open again, open up again, is not done, is not finished, is not settled,
-  not done, not settled, not finished, unsettled, is open again, is still open, still open,
-  untick, unticked, undone, is not done yet, isn't done, isn't finished, isn't settled, not yet
-  done, not done yet, not dealt with, is not dealt with
+settle: @settle
+reopen: @reopen
 read: @read, go to, jump to, find, where is, where's
 delete = delete {}
 settle = settle {}
@@ -291,8 +327,19 @@ read = read {}
 leaving: @leaving
 delete: @delete, clear, wipe, empty, clean
 show: @show
+settle: @settle, i have done, i have done everything in, i have finished, i have settled, i have
+  finished everything in, everything in
+those: that are, that i have, which are
+reopen: @reopen
 delete = delete all notes
+delete settle = remove the settled notes
+delete settle those = remove the settled notes
+settle those = show my notes
+settle show those = show my notes
 show = show my notes
+settle = settle all notes
+reopen = reopen all notes
+settle show = show my notes
 - = show my notes
 
 [passage]
@@ -352,12 +399,15 @@ show = show my versions
 - = show my versions
 
 [change]
-back: back, undo, undone, reject, rejected, revert, reverted, not, no, refuse, i don't want, i do
-  not want, don't want, do not want, i don't like, as it was, the way it was, how it was, to how
-  it was, reverse, cancel, discard, drop, as it was before, to what it was, away, out, without,
-  like before, like it was
-keep: keep, kept, accept, accepted, leave, stay, stays, is fine, is all right, is good, is right,
-  all right, fine, good, yes, leave in, approve, is ok, ok, can stay, may stay, as it is
+back: was a mistake, was wrong, liked better before, like better before, better before, was better
+  before, back, undo, undone, reject, rejected, revert, reverted, not, no, refuse, i don't want, i
+  do not want, don't want, do not want, i don't like, as it was, the way it was, how it was, to
+  how it was, reverse, cancel, discard, drop, as it was before, to what it was, away, out,
+  without, like before, like it was
+keep: i am happy with, i am fine with, happy with, am happy with, fine with, am fine with, content
+  with, like, i like, keep, kept, accept, accepted, leave, stay, stays, is fine, is all right, is
+  good, is right, all right, fine, good, yes, leave in, approve, is ok, ok, can stay, may stay, as
+  it is
 back = take this one back
 keep = keep this one
 
@@ -475,6 +525,10 @@ select: select, selected, mark, pick, pick out, choose, get hold of, grab, take 
 not_wanted: i don't want, i do not want, i no longer want, i don't need, i do not need, i no
   longer need, we don't want, we do not want, we don't need, we do not need, we no longer need, we
   no longer want
+select = select {}
+not_wanted = delete {}
+
+[part, run of words, row, column]
 bold: bold, in bold, bold letters, in bold letters, bold type, in bold type, bolded, thick
   letters, in thick letters, heavy type, in heavy type, in heavy letters, heavy letters, heavy
   print, in heavy print, thick print, in thick print, in thick type, thick type, bold print, in
@@ -498,8 +552,6 @@ quoted: in quotes, in quotation marks, quotation marks round, quotation marks ar
   around, between quotes, between quotation marks, between inverted commas, quotation marks about
 bracketed: in brackets, brackets round, brackets around, brackets about, between brackets, in
   parentheses, parentheses round, parentheses around, inside brackets, bracketed
-select = select {}
-not_wanted = delete {}
 bold = bold {}
 italic = italicise {}
 underlined = underline {}
@@ -591,6 +643,12 @@ for _entry in entries(_OF_THINGS):
             SIGNS.setdefault(_thing, {})[_sign] = phrases(in_full(_text))
 
 
+_AT_AN_END = phrases(
+    "at the top, to the top, at the very top, at the bottom, to the bottom, at the very bottom"
+)
+LOOKS = frozenset("bold italic underlined struck highlighted shouted quoted bracketed".split())
+
+
 def _of_a_bare_name(
     name: Thing, whole: Thing, left_out: set[str], told: Callable[[str, Phrase], bool]
 ) -> None:
@@ -607,12 +665,25 @@ def _of_a_bare_name(
     }
 
 
+for _thing in (Thing.ROW, Thing.COLUMN, Thing.PART):
+    for _colour in COLOURS:
+        SIGNS[_thing][_colour] = phrases(
+            f"{_colour}, in {_colour}, {_colour} letters, in {_colour} letters, colour {_colour},"
+            f" {_colour} ink, in {_colour} ink, some {_colour}, some {_colour} on, {_colour} on"
+        )
+        PLAINLY[_thing][frozenset((_colour,))] = f"make {{}} {_colour}"
+    SIGNS[_thing]["yellow"] += phrases("yellow marker, yellow marker on, a yellow marker on")
+    for _asked in (("yellow",), ("yellow", "highlighted"), ("yellow", "select")):
+        PLAINLY[_thing][frozenset(_asked)] = "highlight {} in yellow"
+
 _of_a_bare_name(
     Thing.ROW_NAME,
     Thing.ROW,
-    set("delete leaving empty all twice select read".split()),
+    set("empty all select read".split()) | LOOKS | set(COLOURS),
     lambda sign, phrase: (
-        sign in ("below", "above")
+        sign in ("below", "above", "delete", "leaving", "twice")
+        or sign in ("first", "last")
+        and phrase in _AT_AN_END
         or not set(phrase).isdisjoint("row rows table others rest".split())
     ),
 )
@@ -626,7 +697,6 @@ _of_a_bare_name(
     ),
 )
 
-LOOKS = frozenset("bold italic underlined struck highlighted shouted quoted bracketed".split())
 SIGNS[Thing.WORDS] |= {
     look: tuple(phrase for phrase in SIGNS[Thing.RUN][look] if len(phrase) > 1) for look in LOOKS
 }
@@ -638,11 +708,14 @@ _OF_TWO = """
 before: @before, @above, left of, to the left of, on the left of, so that it comes before, so it
   comes before
 after: @after, @below, right of, to the right of, on the right of, so that it comes after
-shifting: move, shift, place, put, be put, be moved, moved, drag, push, it, it comes, comes
-swapping: swap, swapped, between, trade places between, exchange, exchanged, switch, switched,
-  trade, the other way round, the other way around, the other way about, change places, swap
-  places, swap over, change over, over, round, around, reversed, change, in each other's place,
-  trade places, turned round, turn round, interchange, reverse
+shifting: belongs, belong, belongs right, move, shift, place, put, be put, be moved, moved, drag,
+  push, it, it comes, comes
+swapping: are in the wrong order, in the wrong order, are the wrong way round, the wrong way
+  round, are the wrong way about, the wrong way about, wrong way round, swap, swapped, between,
+  trade places between, exchange, exchanged, switch, switched, trade, the other way round, the
+  other way around, the other way about, change places, swap places, swap over, change over, over,
+  round, around, reversed, change, in each other's place, trade places, turned round, turn round,
+  interchange, reverse
 joining: together, join, joined, into one, in one, merge, merged, combine, combined, one
   paragraph, into one paragraph, as one paragraph, one paragraph of, one sentence of, pull, run,
   as one, a single paragraph, into a single paragraph, no break between, no gap between, remove
@@ -671,7 +744,7 @@ COURTESY = frozenset(
 )
 """All that may stand round a name that asks for something by itself."""
 AFTER_LEAVING = COURTESY | frozenset(
-    "again too as well for me us of table page can could may".split()
+    "again too as well for me us of table page can could may any more anymore longer".split()
 )
 """All that may stand behind a thing with what says that it leaves: "row two out of the table"."""
 STAYING = frozenset("make made put set give bring turn stand stands show".split())

@@ -36,6 +36,10 @@ LEADS = _phrases(
     "i beg your pardon, beg your pardon, pardon, excuse me, pardon me, yes, yes please, all right",
     "tell you what, ooh, right so, why not, oh right, that was wrong, that was a mistake,"
     " that's a mistake, my mistake, that's wrong, that is wrong, that's not right, never mind",
+    "forget all this and, forget all that and, forget this and, forget that and, i was wrong"
+    ", i changed my mind, i've changed my mind, i have changed my mind",
+    "i didn't mean to go here, i did not mean to go here, i didn't want to go here, not here"
+    ", i didn't mean to do that, i didn't mean to, i don't want to be here",
     "that's not what i wanted, that is not what i wanted, that's not what i meant, that's not it",
     "oops, whoops, correction",
     "where were we, you know what, i tell you what, ah yes, oh yes, yes well, nah, nope, i like to",
@@ -71,7 +75,7 @@ TAILS = _phrases(
     " it's not needed, it is not needed, i don't like it, it's wrong, it is wrong",
     "completely, entirely, altogether, that is, there please, again, once more",
     "there, up there, down there, then, after all, i think, will you please, can you please,"
-    " quickly, again please, just now, for now, for the moment, for the time being",
+    " quickly, just now, for now, for the moment, for the time being",
 )
 """After a request, one after another: "for me please"."""
 WISHES = tuple(

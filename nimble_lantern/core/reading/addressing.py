@@ -7,7 +7,7 @@ page, "we should remove the boat" of a harbour.
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from typing import NamedTuple
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
@@ -42,11 +42,13 @@ _LEADS = {first: tuple(p for p in _BEFORE if p[0] == first) for first, *_ in _BE
 _TAILS = {last: tuple(p for p in TAILS if p[-1] == last) for *_, last in TAILS}
 _MUSED, _STATED = frozenset(MUSINGS), frozenset(STATEMENTS)
 _LOOKS = ("marks.", "case.")
+_HOUSED = ("grid.", "tables.", "notes.", "passages.", "places.", "versions.", "joining.swap")
 
 
 _NOT_THERE = frozenset(
     "full comma question exclamation colon semicolon dash hyphen mark space gap break new bracket"
-    " quote quotes paragraph line stop period apostrophe ellipsis slash".split()
+    " quote quotes paragraph line stop period apostrophe ellipsis slash passage passages note notes"
+    " table version place row rows column columns".split()
 )
 """After "no", what is not wanted: "no full stop after boat"."""
 
@@ -62,6 +64,8 @@ class Plainer(NamedTuple):
     mused: bool = False
     inside: bool = False
     stated: bool = False
+    reasoned: bool = False
+    """Whether a reason was given for it: then it must be told of the page or the desk's things."""
 
     def allows(self, parse: Parse) -> bool:
         """Whether a command may be done that was spoken so: nothing is written, moved or removed
@@ -70,25 +74,51 @@ class Plainer(NamedTuple):
         A statement must be of parts of the page or of looks: "i will come back"
         and "we can find the lamp" are written.
         """
+        if self.reasoned or parse.command.name.endswith(".rename"):
+            return self._of_the_desk(parse)
         traits = parse.command.traits
-        writes = any(isinstance(value, tuple) for value in parse.args.values())
+        writes = _writes(parse)
         told = not self.stated or parse.command.name.startswith(_LOOKS)
         if not self.mused or told and not (traits.destructive or traits.moves or writes):
             return True
-        targets = [v for v in parse.args.values() if is_target(v)]
-        return bool(targets) and all(of_the_page(t) for t in targets)
+        return self._of_the_desk(parse) if not writes else _of_the_page(parse)
+
+    def _of_the_desk(self, parse: Parse) -> bool:
+        housed = parse.command.name.startswith(_HOUSED)
+        if parse.command.name in _OF_THE_HOUSE:
+            return True
+        return not _writes(parse) and (housed or _of_the_page(parse))
+
+
+def _of_the_page(parse: Parse) -> bool:
+    targets = [value for value in parse.args.values() if is_target(value)]
+    return bool(targets) and all(of_the_page(t) for t in targets)
+
+
+def _writes(parse: Parse) -> bool:
+    """Whether some of the words would be written; those of a table may be headings."""
+    slots = {slot for slot, value in parse.args.items() if isinstance(value, tuple)}
+    return bool(slots - _HEADINGS if parse.command.name.startswith("grid.") else slots)
+
+
+_HEADINGS = {"words", "name", "other"}
+_OF_THE_HOUSE = frozenset(
+    "notes.change notes.answer places.rename versions.rename passages.rename passages.keep".split()
+)
+"""What they write is a name, or a note's, and no word of the letter."""
 
 
 def plainer_than(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     """The words without hesitation, without what comes after a request, then without what comes
     before: "no bullets please" is "no bullets" before it is "bullets"."""
     bare = _said_once(tuple(w for w in words if w not in FILLERS))
-    tailed = _without_tails(bare)
+    *longer, tailed = _without_tails(bare)
     begun = _without_leads(tailed)
     inside = begun._replace(words=_without(begun.words, INSIDE), inside=True)
     whole = inside._replace(words=_without(inside.words, WHOLE))
     opened = whole._replace(words=_part_of(_in_full(whole.words)))
-    found = {p.words: p for p in (opened, whole, inside, begun, Plainer(tailed), Plainer(bare))}
+    less = (Plainer(w) for w in (tailed, *reversed(longer), _in_full(bare), bare))
+    found = {p.words: p for p in (opened, whole, inside, begun, *less)}
     return tuple(p for p in reversed(found.values()) if p.words and p.words != words)
 
 
@@ -98,7 +128,7 @@ def as_wished(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     "Could monday be a blank", "i'd like monday to be a blank": "monday should be a blank"; "can i
     see my notes": "show me my notes".
     """
-    words = _without_tails(tuple(w for w in words if w not in FILLERS))
+    *_, words = _without_tails(tuple(w for w in words if w not in FILLERS))
     found = []
     for lead, to in WISHES:
         if words[: len(lead)] != lead:
@@ -114,6 +144,28 @@ def as_wished(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     return tuple(Plainer(w) for w in found if w[0] not in SUBJECT_PRONOUNS - {"there"})
 
 
+def reasoned(words: tuple[str, ...], selected: bool = False) -> tuple[Plainer, ...]:
+    """A request without the reason that is given for it.
+
+    "I've forgotten one so i need another row below row two", "mark row two so people notice".
+    """
+    found: dict[tuple[str, ...], None] = {}
+    for i in range(2, len(words) - 1):
+        rest = words[i + 1 :]
+        points = not _POINTING.isdisjoint(rest) and not selected
+        if words[i] == "so" and rest[0] not in _NO_REASON and not points:
+            found |= dict.fromkeys((rest, *(p.words for p in plainer_than(rest))))
+        if words[i] in _REASONS and words[i - 1] not in _NO_REASON:
+            found |= dict.fromkeys((words[:i], *(p.words for p in plainer_than(words[:i]))))
+    return tuple(Plainer(w, mused=True, reasoned=True) for w in found if len(w) > 1)
+
+
+_POINTING = frozenset("it that this them those these both all".split())
+"""In what is asked for a reason, they may speak of what the reason names."""
+_REASONS = frozenset("so because since".split())
+_NO_REASON = frozenset("that much many far long as are is was do did and or not if just".split())
+
+
 def in_parts(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     """Parts of a page named in full where a part that was named before tells what they are.
 
@@ -121,7 +173,48 @@ def in_parts(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     two with its last sentence" with "the last sentence of paragraph two".
     """
     said = of_the_whole(_with_units(words))
-    return () if said == words else (Plainer(said),)
+    found = [said] if said != words else []
+    return tuple(Plainer(w) for w in (*found, *_each_named(words), *_changing_places(words)))
+
+
+def _each_named(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
+    """ "The monday and tuesday rows", "rows two and three": each with its noun."""
+    for i, word in enumerate(words):
+        unit = word.removesuffix("s")
+        if unit == word or unit not in _UNITS:
+            continue
+        one = cardinal(words, i + 1)
+        if one and words[one[1] : one[1] + 1] == ("and",):
+            yield (*words[:i], unit, *words[i + 1 : one[1]], "and", unit, *words[one[1] + 1 :])
+        link = next((n for n in range(i - 2, max(0, i - 4) - 1, -1) if words[n] == "and"), 0)
+        for start in range(max(0, link - _MOST_NAME), link):
+            first, second = _the(words[start:link]), _the(words[link + 1 : i])
+            yield (*words[:start], *first, unit, "and", *second, unit, *words[i + 1 :])
+
+
+def _the(words: tuple[str, ...]) -> tuple[str, ...]:
+    return words if words[0] == "the" else ("the", *words)
+
+
+_THERE = frozenset("is are was stands goes go should".split())
+"""Of one of two that change places: "left goes where price is"."""
+_MOST_NAME = 3
+"""Words of one of two things that are named with one noun."""
+
+
+def _changing_places(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
+    """ "Put left where price is and price where left is" has them swapped."""
+    bare = tuple(w for w in words if w not in _THERE)
+    wheres = [i for i, word in enumerate(bare) if word == "where"]
+    if len(wheres) != 2 or "and" not in bare[wheres[0] : wheres[1]]:
+        return
+    one, other = wheres
+    link = bare.index("and", one)
+    here, there = bare[link + 1 : other], bare[one + 1 : link]
+    first = bare[max(0, one - len(bare[other + 1 :])) : one]
+    if first and first == bare[other + 1 :] and here == there and one - len(first) <= 2:
+        yield ("swap", "the", *first, "column", "and", "the", *there, "column")
+        yield ("swap", *first, "and", *there)
 
 
 def _with_units(words: tuple[str, ...]) -> tuple[str, ...]:
@@ -281,12 +374,15 @@ def _without_leads(words: tuple[str, ...]) -> Plainer:
     return Plainer(words, mused, stated=stated)
 
 
-def _without_tails(words: tuple[str, ...]) -> tuple[str, ...]:
-    """Without what comes after a request: "delete it for me please" is "delete it"."""
+def _without_tails(words: tuple[str, ...]) -> tuple[tuple[str, ...], ...]:
+    """Without what comes after a request, one after another: "delete it for me please" is "delete
+    it for me" and "delete it"; at least the words themselves."""
+    found = [words]
     while words:
         tails = (tail for tail in _TAILS.get(words[-1], ()) if words[-len(tail) :] == tail)
         tail = next((tail for tail in tails if len(tail) < len(words)), None)
         if tail is None:
             break
         words = words[: -len(tail)]
-    return words
+        found.append(words)
+    return tuple(found)

@@ -11,7 +11,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
-from nimble_lantern.core.lexicon.closed import PREPOSITIONS
+from nimble_lantern.core.lexicon.closed import PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.targets.model import (
     Order,
@@ -112,8 +112,8 @@ def _spoken_of(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
     said = [n for n, word in enumerate(words) if n and word in _STATING]
     for cut in range(1, min(_LONGEST_PLACE + _LONGEST_STATED, len(words) - 1) + 1):
         rest = words[cut:]
-        if not _IT & set(rest) or rest[0] in _IT:
-            continue
+        if not _IT & set(rest) or rest[0] in _IT or words[cut - 1] in SUBJECT_PRONOUNS:
+            continue  # "the last two paragraphs were long so we cut them"
         rest = _begun(rest)
         parses = [p for p in CATALOGUE.parses(rest) if any(_is_it(v) for v in p.args.values())]
         named = {cut, *(n for n in said if cut - _LONGEST_STATED <= n < cut)} if parses else set()

@@ -8,12 +8,21 @@ for together is one thing, it is put in the plain way, and then read as any othe
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
+from itertools import pairwise
 
+from nimble_lantern.core.commands.note_here import called
 from nimble_lantern.core.document.model import Document, Kind, Range
 from nimble_lantern.core.document.tables import tables
+from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
-from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, DETERMINERS, LITTLE
+from nimble_lantern.core.lexicon.closed import (
+    ARTICLES_AND_OWNERS,
+    DETERMINERS,
+    LITTLE,
+    PREPOSITIONS,
+    SUBJECT_PRONOUNS,
+)
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS
 from nimble_lantern.core.lexicon.housed import (
     AFTER_LEAVING,
@@ -41,6 +50,7 @@ from nimble_lantern.core.lexicon.housed import (
 )
 from nimble_lantern.core.lexicon.manners import TAILS
 from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import (
     Order,
     Unit,
@@ -50,20 +60,29 @@ from nimble_lantern.core.targets.model import (
     of_the_page,
     unit_named,
 )
-from nimble_lantern.core.targets.tabled import singular
+from nimble_lantern.core.targets.tabled import column_of, row_of, singular
 from nimble_lantern.core.targets.words import LONG_RUN, exact, normal, told_by_words_there
 
 _LONGEST = 14
 """Words of a request."""
 _MOST_SAYINGS = 12
-_NEVER_LAST = ARTICLES_AND_OWNERS | {"and", "into", "of", "to"}
+_NEVER_LAST = ARTICLES_AND_OWNERS | {"and", "into", "of", "to", "turn"}
 """Words in no order at all are no request: "two item delete the"."""
+_NO_NOUN = PREPOSITIONS | frozenset(
+    "the into turn make delete remove put take get give bring add insert convert".split()
+)
+_OF_ANY_TABLE = frozenset("row column topmost endmost".split())
+_OF_A_ROW = frozenset("delete leaving twice".split())
+_ENDS = frozenset("first last".split())
+_IN_A_TABLE = frozenset("row rows table underneath below".split())
 _STOPS = frozenset(".?!")
 _NOTES = frozenset("note notes comment comments remark remarks".split())
+_SETTLED = frozenset("settled finished resolved done".split())
 _PLURAL = {
     "notes": Thing.NOTES, "comments": Thing.NOTES, "remarks": Thing.NOTES, "margin": Thing.NOTES,
     "passages": Thing.PASSAGES, "places": Thing.PLACES, "markers": Thing.PLACES,
-    "bookmarks": Thing.PLACES, "versions": Thing.VERSIONS, "drafts": Thing.VERSIONS,
+    "bookmarks": Thing.PLACES, "marks": Thing.PLACES, "spots": Thing.PLACES,
+    "versions": Thing.VERSIONS, "drafts": Thing.VERSIONS,
 }  # fmt: skip
 _NOUNS = {
     Thing.PASSAGE: ("passage",),
@@ -71,11 +90,21 @@ _NOUNS = {
     Thing.VERSION: ("version", "draft", "copy"),
 }
 """What things with names are called by."""
+_ANY = (("a",), ("an",), ("another",))
+_IT = frozenset("it that this them those these both".split())
+_ONE, _BOTH = frozenset(("it", "that", "this")), frozenset(("them", "those", "these", "both"))
+_GOING_ON = frozenset("so and then please but".split())
+_LONGEST_TOLD = 20
 _UNIT = {
     Thing.ROW: Unit.ROW, Thing.ROW_NAME: Unit.ROW,
     Thing.COLUMN: Unit.COLUMN, Thing.COLUMN_NAME: Unit.COLUMN,
 }  # fmt: skip
 _LEAVING = {w for phrase in SIGNS[Thing.PART]["leaving"] for w in phrase}
+_WHOLE_OF = {Thing.ROW_NAME: Thing.ROW, Thing.COLUMN_NAME: Thing.COLUMN}
+_CALLED = {thing.value: thing for thing in (Thing.ROW, Thing.COLUMN, Thing.TABLE, Thing.NOTE)} | {
+    noun: thing for thing, nouns in _NOUNS.items() for noun in nouns
+}
+"""What is said behind "that", of which thing."""
 _BARE = {Thing.COLUMN: Thing.COLUMN_NAME, Thing.ROW: Thing.ROW_NAME}
 _OF_TWO = frozenset(("and", "with", "for")) | {phrase[-1] for phrase in BESIDE}
 _TOLD_OF_TWO = (
@@ -124,7 +153,7 @@ class _Around:
 def housed(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
     """The plain ways to say a request about a thing that there is here; the longest name first."""
     words = tuple(words)
-    if not 2 <= len(words) <= _LONGEST or words[-1] in _NEVER_LAST:
+    if not 2 <= len(words) <= _LONGEST or words[-1] in _NEVER_LAST or _misplaced(words):
         return
     around = _Around(words)
     made: dict[Phrase, None] = {}
@@ -151,9 +180,80 @@ def housed(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
                 continue
             if _is_asked(at, signs, words[: at.start], words[at.end :]):
                 made[tuple(plain.format(" ".join(at.words)).split())] = None
-    for plain_words in _of_two(words, named):
+    for plain_words in (*_of_two(words, named), *_of_a_cell(sitting, words, named)):
         made[plain_words] = None
     yield from (m for m in made if m != words)
+
+
+def _misplaced(words: Phrase) -> bool:
+    """Whether an article stands before what has none: "text table the turn into"."""
+    return any(a == "the" and b in _NO_NOUN for a, b in pairwise(words))
+
+
+def told_before(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
+    """Requests that speak of a thing as "it" or "that column", by what it was called before.
+
+    "Nobody needs to know the seats so take that column away" asks to take the seats column away.
+    """
+    spoken = [i for i, word in enumerate(words) if word in _IT and i > 2]
+    if not spoken or len(words) > _LONGEST_TOLD or not _has_things(sitting):
+        return
+    cuts = [
+        i
+        for i in range(2, spoken[-1])
+        if words[i - 1] not in SUBJECT_PRONOUNS
+        and (words[i - 1] in _GOING_ON or words[i] not in LITTLE and CATALOGUE.may_begin(words[i]))
+    ]
+    named = list(_named(sitting, words[: cuts[-1]], None)) if cuts else []
+    if any(at.thing is Thing.PART for at in named):
+        return  # "i liked the first sentence better in first draft can i have that back"
+    things = [
+        (at, name, _BOTH if at.thing is Thing.NOTES else _ONE)
+        for at in named
+        if (name := _called(at)) and words[at.start - 1 : at.start] not in _ANY
+    ]
+    things += [
+        (replace(a, end=b.end), (*one, "and", *other), _BOTH)
+        for a, one, _ in things
+        for b, other, _ in things
+        if a.thing in _UNIT and a.thing is b.thing and words[a.end : b.start] in _ANDS
+    ]
+    for cut in cuts:
+        for at, name, its in things:
+            for i in (i for i in spoken if at.end <= cut < i and words[i] in its):
+                end = i + 1 + (words[i + 1 : i + 2] == ("one",))
+                noun = words[i + 1].removesuffix("s") if i + 1 < len(words) else ""
+                if noun in _CALLED:
+                    if _CALLED[noun] is not _WHOLE_OF.get(at.thing, at.thing):
+                        continue
+                    end = i + 2
+                elif not _is_called(words[at.start : at.end], at.thing):
+                    continue
+                yield (*words[cut:i], *name, *words[end:])
+
+
+def _has_things(sitting: Sitting) -> bool:
+    document = sitting.document
+    held = sitting.passages or sitting.milestones or document.anchors
+    return bool(held) or any(block.cell for block in document.blocks)
+
+
+def _called(at: _Named) -> Phrase:
+    """The plain name of a thing of the house; () for parts and words of the text."""
+    if at.thing in _NOUNS:
+        return ("the", at.thing.value, *at.words)
+    if at.thing is Thing.TABLE:
+        return ("the", "table")
+    if at.thing is Thing.NOTES:
+        return ("all", *at.words)
+    bare = at.thing is Thing.NOTE and len(at.words) <= 2 and at.words[-1] in _NOTES
+    return at.words if at.thing in (*_UNIT, Thing.NOTE) and not bare else ()
+
+
+def _is_called(words: Phrase, thing: Thing) -> bool:
+    """Whether a thing is called what it is, and not by a name alone that may be a word."""
+    nouns = _NOUNS.get(thing, (thing.value,))
+    return not {word.removesuffix("s") for word in words}.isdisjoint(nouns)
 
 
 def _is_asked(at: _Named, signs: frozenset[str], left: Phrase, right: Phrase) -> bool:
@@ -161,9 +261,23 @@ def _is_asked(at: _Named, signs: frozenset[str], left: Phrase, right: Phrase) ->
     outside = frozenset((*left, *right))
     if left[:1] in (("come",), ("comes",), ("goes",)):
         return False  # "we will come, underline the last word"
-    jumbled = left[-1:] and left[-1] not in DETERMINERS | {"no", "of"}
-    if at.thing is Thing.TABLE and "text" in signs and jumbled:
-        return False  # "text table the turn into" is said in no order at all
+    if (
+        at.thing is Thing.ROW_NAME
+        and not signs.isdisjoint(_OF_A_ROW)
+        and _IN_A_TABLE.isdisjoint(outside)
+    ):
+        return False  # what stands in a table may be spoken of: "delete march"
+    if at.thing is Thing.ROW_NAME and signs <= _ENDS and ASKING.isdisjoint(outside):
+        return False
+    if (
+        at.thing is Thing.TABLE
+        and signs
+        and signs <= _OF_ANY_TABLE
+        and left[-1:] in (("a",), ("an",))
+    ):
+        return False  # "start a table with two columns and five rows"
+    if at.thing is Thing.TABLE and "text" in signs and "into" in left[-2:]:
+        return False  # "turn the text into the table"
     short = at.thing is Thing.RUN and len(at.words) < LONG_RUN
     takes = not signs.isdisjoint(("delete", "leaving", "not_wanted"))
     if short and takes and TAKING.isdisjoint(outside):
@@ -239,6 +353,54 @@ def _of_two(words: Phrase, named: Sequence[_Named]) -> Iterator[Phrase]:
                         yield (verb, *a.words, "and", *b.words)
 
 
+def _of_a_cell(sitting: Sitting, words: Phrase, named: Sequence[_Named]) -> Iterator[Phrase]:
+    """What a cell is to say, after its row and column and nothing else: "wick price three"."""
+    rows = [n for n in named if n.thing is Thing.ROW_NAME]
+    columns = [n for n in named if n.thing is Thing.COLUMN_NAME]
+    for row in rows:
+        for column in columns:
+            first, second = sorted((row, column), key=lambda n: n.start)
+            between, text = words[first.end : second.start], words[second.end :]
+            beside = not between or first is column and between in _OF_THE_ROW
+            new = 0 < len(text) <= _MOST_OF_A_CELL and text[0] not in LITTLE
+            told = beside and new and words[: first.start] in ((), ("the",))
+            if told and (kind_of(text) == "number" or not _holds_a_number(sitting, row, column)):
+                yield ("set", *row.words[:-1], *column.words[1:-1], "to", *text)
+    for row, column, text in _told_of_a_cell(words, named):
+        yield ("set", *row.words[:-1], *column.words[1:-1], "to", *text)
+
+
+def _holds_a_number(sitting: Sitting, row: _Named, column: _Named) -> bool:
+    """ "Rope left over" puts no word into a column of numbers."""
+    blocks = sitting.document.blocks
+    for table in tables(blocks):
+        r, c = row_of(blocks, table, row.words[1:-1]), column_of(blocks, table, column.words[1:-1])
+        if r is not None and c is not None:
+            return kind_of(tuple(blocks[table.cell(r, c)].text.lower().split())) == "number"
+    return True
+
+
+def _told_of_a_cell(
+    words: Phrase, named: Sequence[_Named]
+) -> Iterator[tuple[_Named, _Named, Phrase]]:
+    """ "January should be five tins"."""
+    for row in (n for n in named if n.thing is Thing.ROW_NAME):
+        for column in (n for n in named if n.thing is Thing.COLUMN_NAME):
+            first, second = sorted((row, column), key=lambda n: n.start)
+            parts = words[: first.start], words[first.end : second.start], words[second.end :]
+            said = [w for part in parts for w in part]
+            number = tuple(w for w in said if w not in _OF_CELLS)
+            together = any(number and number == p[-len(number) :] for p in parts)
+            if together and not _ASKED_OF_CELLS.isdisjoint(said) and kind_of(number) == "number":
+                yield row, column, number
+
+
+_OF_CELLS = LITTLE | frozenset("should must has needs set put make change".split())
+_ASKED_OF_CELLS = frozenset("should must needs set put make change".split())
+_OF_THE_ROW = (("for",), ("for", "the"), ("of",), ("of", "the"))
+_MOST_OF_A_CELL = 2
+
+
 def _is_told_of(named: _Named) -> bool:
     """Whether a thing is called what it is: "row two", and not by words that stand there."""
     by_kind = named.thing in (Thing.ROW, Thing.COLUMN)
@@ -264,8 +426,9 @@ def _tells(words: Phrase, phrases: frozenset[Phrase]) -> bool:
     )
 
 
-def _named(sitting: Sitting, words: Phrase, around: _Around) -> Iterator[_Named]:
-    """Every thing that is named in an utterance, with nothing round it but what may ask for it."""
+def _named(sitting: Sitting, words: Phrase, around: _Around | None) -> Iterator[_Named]:
+    """Every thing that is named in an utterance; if it is known what may be said `around` one,
+    with nothing round it but what may ask for it."""
     document = sitting.document
     yield from _on_the_page(sitting, words, around)
     if any(block.cell for block in document.blocks):
@@ -274,10 +437,13 @@ def _named(sitting: Sitting, words: Phrase, around: _Around) -> Iterator[_Named]
         match = CATALOGUE.grammar.match(words)
         for i in range(len(words)):
             for reading in match.at("note", i):
+                if isinstance(called(sitting, reading.value), Refusal):
+                    continue
                 yield _Named(i, reading.end, Thing.NOTE, words[i : reading.end])
     for i, word in enumerate(words):
         if word in _PLURAL:
-            yield _Named(i, i + 1, _PLURAL[word])
+            settled = words[i - 1 : i] if i and words[i - 1] in _SETTLED else ()
+            yield _Named(i, i + 1, _PLURAL[word], (*settled, word))
     places = [str(a.data["name"]) for a in document.anchors.values() if a.kind == "place"]
     yield from _by_name(words, Thing.PASSAGE, [p.name for p in sitting.passages])
     yield from _by_name(words, Thing.PLACE, places)
@@ -289,7 +455,7 @@ def _named(sitting: Sitting, words: Phrase, around: _Around) -> Iterator[_Named]
                 yield _Named(start, i + 1, Thing.CHANGE)
 
 
-def _on_the_page(sitting: Sitting, words: Phrase, around: _Around) -> Iterator[_Named]:
+def _on_the_page(sitting: Sitting, words: Phrase, around: _Around | None) -> Iterator[_Named]:
     """Rows, columns and parts of the page by the grammar; items, and words that stand there."""
     size, blocks = len(words), sitting.document.blocks
     items = any(block.kind is Kind.ITEM for block in blocks)
@@ -307,7 +473,11 @@ def _on_the_page(sitting: Sitting, words: Phrase, around: _Around) -> Iterator[_
     match = CATALOGUE.grammar.match(words) if told or grid else None
     for i in range(size):
         ends = {
-            j: [thing for thing in kinds if two or around.says(_Named(i, j, thing))]
+            j: [
+                thing
+                for thing in kinds
+                if two or around is None or around.says(_Named(i, j, thing))
+            ]
             for j in range(i + 1, size + 1)
         }
         for reading in match.at("target", i) if match and any(ends.values()) else ():
@@ -393,6 +563,8 @@ def _of_tables(document: Document, words: Phrase) -> Iterator[_Named]:
     for i, word in enumerate(words):
         if word == "table":
             yield _Named(i, i + 1, Thing.TABLE)
+        if word == "columns":
+            yield _Named(i, i + 1, Thing.COLUMNS)
     blocks = document.blocks
     for table in tables(blocks):
         heads = [blocks[table.cell(0, c)].text for c in range(table.columns)]
@@ -401,5 +573,9 @@ def _of_tables(document: Document, words: Phrase) -> Iterator[_Named]:
             for text in texts:
                 said = normal(tuple(text.lower().split()))
                 for i in range(len(words) - len(said) + 1):
-                    if said and singular(normal(words[i : i + len(said)])) == singular(said):
-                        yield _Named(i, i + len(said), _BARE[thing], ("the", *said, thing.value))
+                    j = i + len(said)
+                    if not said or singular(normal(words[i:j])) != singular(said):
+                        continue
+                    yield _Named(i, j, _BARE[thing], ("the", *said, thing.value))
+                    if thing is Thing.ROW and words[j : j + 1] == ("one",):
+                        yield _Named(i, j + 1, thing, ("the", *said, thing.value))

@@ -22,10 +22,11 @@ from nimble_lantern.core.reading.addressing import (
     of_the_whole,
     of_what_is_selected,
     plainer_than,
+    reasoned,
 )
 from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import apart
-from nimble_lantern.core.reading.housed import housed
+from nimble_lantern.core.reading.housed import housed, told_before
 from nimble_lantern.core.reading.otherwise import otherwise, surely
 from nimble_lantern.core.reading.worded import surely as surely_worded
 from nimble_lantern.core.reading.worded import worded
@@ -75,7 +76,8 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
         return found
     plainer = plainer_than(words)
     if whole:
-        plainer += (*as_wished(words), *in_parts(plainer[-1].words if plainer else words))
+        plainest = plainer[-1].words if plainer else words
+        plainer += (*as_wished(words), *in_parts(plainest))
     asked = [_Asked(p, exactly(sitting, p.words, whole)) for p in plainer]
     if found.kind is Judged.COMMAND:
         # In "replace the hut with the barn please" the courtesy is no part of the new words, nor
@@ -99,7 +101,7 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
             return verdict
     if whole and (named := _named_first(sitting, words, asked)) is not None:
         return named
-    for other in (_in_order, _otherwise, _housed, _worded) if whole else ():
+    for other in (_in_order, _otherwise, _housed, _worded, _reasoned) if whole else ():
         if (put := other(sitting, words, asked)) is not None:
             return put
     # Only where nothing fits exactly does it pay to look for what comes near.
@@ -170,9 +172,15 @@ def _housed(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -
     for plain in (Plainer(words), *(a.plain for a in asked)):
         for said in housed(sitting, plain.words):
             found = exactly(sitting, said, whole=False)
-            if found.kind is Judged.COMMAND and found.parse and plain.allows(found.parse):
+            parse = found.parse
+            done = found.kind is Judged.COMMAND and parse and plain.allows(parse)
+            if done and parse and not parse.command.name.startswith(_OF_WORDS):
                 return found
     return None
+
+
+_OF_WORDS = ("replacing.", "inserting.", "writing.")
+"""What is asked of a thing of the house is none of these: "put the total under paid"."""
 
 
 def _worded(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -> Verdict | None:
@@ -184,6 +192,23 @@ def _worded(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -
             asks = parse and plain.allows(parse) and surely_worded(sitting, parse, said)
             if found.kind is Judged.COMMAND and asks:
                 return found
+    return None
+
+
+def _reasoned(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -> Verdict | None:
+    """A request that a reason is given for, or that goes on from a thing that was named in one."""
+    told = (
+        Plainer(said, mused=True, reasoned=True)
+        for w in (words, *(p.words for p in in_parts(words)))
+        for said in told_before(sitting, w)
+    )
+    selected = sitting.selection is not None and sitting.fresh
+    for plain in (*told, *reasoned(words, selected)):
+        found = exactly(sitting, plain.words, whole=False)
+        if found.kind is Judged.COMMAND and found.parse and plain.allows(found.parse):
+            return found
+        if (housed := _housed(sitting, plain.words, [_Asked(plain, found)])) is not None:
+            return housed
     return None
 
 

@@ -298,12 +298,18 @@ def surely(sitting: Sitting, parse: Parse, asked: Asked) -> bool:
         return _surely_replaces(sitting, parse, asked)
     if asked.job.side:
         return asked.sure is not Sure.DOUBTFUL  # "jacket should follow warm" drops nothing
+    if _of_two_rows(sitting, asked):
+        return False  # "rope belongs under soap" is said of their rows
     if not parse.args.get("text"):
         return asked.shifted  # a part of the page is moved, or joined to another
     if asked.job.words:
         return _surely_inserts(sitting, parse, asked)
     begins = asked.sure is Sure.TOLD or asked.new[0] not in DETERMINERS | PREPOSITIONS | LITTLE
     return begins and inserting.plain_words(sitting, parse)
+
+
+def _of_two_rows(sitting: Sitting, asked: Asked) -> bool:
+    return all(_is_a_cell(sitting, words) for words in (asked.new, asked.old))
 
 
 def _surely_replaces(sitting: Sitting, parse: Parse, asked: Asked) -> bool:
@@ -321,11 +327,22 @@ def _surely_replaces(sitting: Sitting, parse: Parse, asked: Asked) -> bool:
         return False  # "the two men should be one" is a wish of the letter's
     if instead.much_alike(sitting, parse):
         return True
+    alike = kind_of(asked.new) == kind_of(asked.old)
+    if asked.sure is Sure.PLAIN and alike and _is_a_cell(sitting, asked.old):
+        return len(asked.new) <= len(asked.old) + 1 and VERBS.isdisjoint(asked.new)
     few = len(asked.new) <= len(asked.old) + 2 and VERBS.isdisjoint(asked.new)
     if asked.of_words:
         return asked.sure is Sure.TOLD and few
     told = asked.sure is Sure.TOLD and not asked.thing
     return told and instead.plainly_there(sitting, parse)
+
+
+def _is_a_cell(sitting: Sitting, words: Phrase) -> bool:
+    """Whether words are all that a cell says, and stand nowhere else: "cord not rope"."""
+    document = sitting.document
+    found = exact(document, words)
+    blocks = [document.blocks[r.start.block] for r in found]
+    return len(found) == 1 and blocks[0].cell is not None and len(blocks[0].words) == len(words)
 
 
 def _all_number(words: Phrase) -> bool:

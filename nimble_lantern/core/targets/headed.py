@@ -59,6 +59,19 @@ def _two_by_name(a: tuple[str, ...], b: tuple[str, ...], unit: Unit) -> Both:
     return Both(Tabled(unit, _bare(a)), Tabled(unit, _bare(b)))
 
 
+@rule(
+    "target",
+    "[the] {a:words} {unit:tabled} and [the] {b:words} {same:tabled}",
+    "both [the] {a:words} {unit:tabled} and [the] {b:words} {same:tabled}",
+    heard=False,
+)
+def _two_each_by_name(
+    a: tuple[str, ...], b: tuple[str, ...], unit: Unit, same: Unit
+) -> Both | None:
+    """ "The soap row and the wick row"."""
+    return Both(Tabled(unit, _bare(a)), Tabled(unit, _bare(b))) if unit is same else None
+
+
 @rule("target", "(every | each | all the) (cell | cells) (under | below | in) {words}", heard=False)
 @rule(
     "target",
@@ -132,6 +145,11 @@ def _owner(words: tuple[str, ...]) -> tuple[str, ...] | None:
 
 @rule(
     "cell_named",
+    "[the] {b:words} (cell | entry | box) (of | for | in) {a:words} [row]",
+    heard=False,
+)
+@rule(
+    "cell_named",
     "(the | [in] the) cell (where | of | for) {a:words} (and | under) {b:words} [(meet | cross)]",
     "[in] {a:owner} row [and] [the] {b:words} column",
     "[in] {a:owner} row (under | below) [the] {b:words}",
@@ -188,6 +206,7 @@ def _row_that_begins(words: tuple[str, ...]) -> Tabled:
     "target",
     "[the] (headings | column headings | top row | headers) of (the | this) table",
     "[the] table (headings | headers)",
+    "[(the | all the)] (column | columns) (names | titles | headers | headings)",
     "the (column headings | headings of the columns | column heads | heading row | header row)",
     heard=False,
 )

@@ -251,7 +251,9 @@ def of_the_page(value: object) -> bool:
         return of_the_page(value.first) and of_the_page(value.last)
     if isinstance(value, Crossing):
         return not value.owned
-    return is_target(value) and not isinstance(value, That | Both)
+    if isinstance(value, Both):
+        return of_the_page(value.first) and of_the_page(value.second)
+    return is_target(value) and not isinstance(value, That)
 
 
 def no_thing(value: object) -> bool:
@@ -281,6 +283,9 @@ def of_a_grid(value: object) -> bool:
 
 def unit_named(value: object) -> Unit | None:
     """Of which unit a target is, where it names one: "the last row", "the column about boats"."""
+    if isinstance(value, Both):
+        unit = unit_named(value.first)
+        return unit if unit is unit_named(value.second) else None
     return value.unit if isinstance(value, Units | Tabled | Holding | Beside) else None
 
 

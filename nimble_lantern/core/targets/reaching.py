@@ -106,7 +106,8 @@ def _both(target: Both, view: View, near: bool) -> Answer:
         if answer.ask:
             return Refusal("Those words stand in several places.", "", "Say them one by one.")
     assert isinstance(first, Places) and isinstance(second, Places)
-    return Places(tuple(units.disjoint((*first.ranges, *second.ranges))))
+    unit = first.unit if first.unit is second.unit else None
+    return Places(tuple(units.disjoint((*first.ranges, *second.ranges))), unit=unit)
 
 
 @finds(Beside)
