@@ -10,6 +10,7 @@ from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.learning import taken_for
 from nimble_lantern.core.reading import nearest, reader, worded
 from nimble_lantern.core.reading.addressing import barest, wordings
+from nimble_lantern.core.reading.nearly import nearly
 from nimble_lantern.core.state import Help, Option, Question, Sitting
 from nimble_lantern.core.turn import Turn, held_back
 
@@ -24,7 +25,7 @@ def offered(turn: Turn, words: Sequence[str], near: Sequence[nearest.Offer]) -> 
     if held_back(before) is not None:
         return
     # They are read where the words are not yet written: those would name themselves.
-    found = _heard_instead(turn) or _other_words(before, words)
+    found = _heard_instead(turn) or _other_words(before, words) or _of_the_house(before, words)
     if not found and nearest.addressed(before, words):
         found = list(near)
     if found and found[0].likeness >= _LEAST_UNASKED:
@@ -52,6 +53,18 @@ def _other_words(sitting: Sitting, words: Sequence[str]) -> list[nearest.Offer]:
             command = verdict.parse.command.name
             return [nearest.Offer(asked.words, command, 1.0, True, asked.old, False)]
     return []
+
+
+def _of_the_house(sitting: Sitting, words: Sequence[str]) -> list[nearest.Offer]:
+    """What may be asked of a row, a note, a version ..., though some of the words say nothing."""
+    found: dict[str, nearest.Offer] = {}
+    for said in nearly(sitting, barest(words)):
+        verdict = reader.exactly(sitting, said, whole=False)
+        if verdict.kind is Judged.COMMAND and verdict.parse is not None:
+            command = verdict.parse.command
+            offer = nearest.Offer(said, command.name, 1.0, command.traits.destructive)
+            found.setdefault(command.name, offer)
+    return list(found.values())[: nearest.MOST_OFFERS]
 
 
 def _question(found: Sequence[nearest.Offer], about: int) -> Question:

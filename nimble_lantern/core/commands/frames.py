@@ -71,6 +71,18 @@ def listed(things: str) -> tuple[str, ...]:
     )
 
 
+def walked(noun: str) -> tuple[str, ...]:
+    """One after another is gone to: "next note", "and the change after that", "back a blank"."""
+    return (
+        f"[and] [<go>] [(on | back)] [to] [the] {{step}} {noun}",
+        f"[and] (show [me] | read [me] | take me to | bring me to | let me (see | hear) | what is"
+        f" | what's | where is | where's | <wish> | skip to | jump to) the {{step}} {noun}",
+        f"[and] [<go>] [(back | on)] [to] [the] {noun} {{step:beside_it}} [(this | that)] [one]",
+        f"[<go>] {{step:ways_along}} (a | one) {noun}",
+        f"one {noun} {{step:ways_along}}",
+    )
+
+
 def unmade(adjective: str) -> tuple[str, ...]:
     """A target is so no more: "make the title not bold", "the title needn't be a heading"."""
     return (
@@ -152,7 +164,7 @@ def renamed(slot: str, noun: str) -> tuple[str, ...]:
         f"(change | alter) {{{slot}:owned_{slot}}} name (to | into) {{text:words}}",
         f"(give | let) {it} [have] (the name | another name | a new name) {{text:words}}",
         f"the name of {it} (<shall> be | is [now]) {{text:words}}",
-        f"{thing} is {{text:words}} (now | from now on | from here on)",
+        f"{thing} is {{text:words}} (from now on | from here on)",
     )
 
 
@@ -163,7 +175,7 @@ def renamed_alone(slot: str) -> tuple[str, ...]:
     return (
         f"(call | name) {it} [(to | as)] {{text:words}}",
         f"{it} ([is] [to be] | gets) [now] (called | named | renamed [(to | as)]) {{text:words}}",
-        f"{it} is (now | from now on) {{text:words}}",
+        f"{it} is from now on {{text:words}}",
     )
 
 

@@ -15,6 +15,7 @@ from nimble_lantern.core.commands.table_here import (
     heads_a_row,
     heads_row,
     here,
+    in_table,
     of_part,
     of_table,
     part_of,
@@ -63,10 +64,11 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
         " {target}",
         when=_of_grid,
     ),
-    Way(
-        "[(<wish> | <adding>)] {number} [(more | extra | new | empty | further)] {grid:a_row}"
-        " {side} [the] {words} [row]",
-        when=heads_a_row,
+    *each(
+        heads_a_row,
+        "(<wish> | <adding>) {number} [(more | extra | new | empty | further)] {grid:a_row} {side}"
+        " [the] {words} [row]",
+        "{number} (more | extra | new | empty | further) {grid:a_row} {side} [the] {words} [row]",
     ),
     "[(<wish> | <begin> | <put>)] (another | one more | a new | a further | an extra) {grid}"
     " [{ended}]",
@@ -470,6 +472,11 @@ def _priced(sitting: Sitting, table: Table) -> int | None:
 _PRICES = frozenset("price prices cost costs fee fees charge fare each amount rate rent".split())
 
 
+def _in_its_table(sitting: Sitting, parse: Parse) -> bool:
+    """ "By price", said in the table; elsewhere that may go on a sentence."""
+    return in_table(sitting, parse) and heads_a_column(sitting, parse)
+
+
 def _sorted_by(sitting: Sitting, table: Table, words: tuple[str, ...]) -> int | None:
     """The column that is named, without what it is called besides: "item names"."""
     column = column_named(sitting, table, words)
@@ -517,7 +524,7 @@ _CALLED_BESIDES = frozenset("column name names number numbers figure figures val
         "(put | set) (the | this) (table | rows) in {words} order [{falling}]", when=heads_a_column
     ),
     Way("[the] {words} [column] (in order [{falling}] | {falling})", when=heads_a_column),
-    Way("by [the] {words} [{falling}]", when=heads_a_column),
+    Way("by [the] {words} [{falling}]", when=_in_its_table),
     Way("[(put | have | <wish> | list | sort [it])] [the] {dearest:priced}", when=_by_price),
     Way("<wish> (it | them | the table) sorted {dearest:priced}", when=_by_price),
     Way("(sort | order | arrange) [the] {words} {falling}", when=heads_a_column),

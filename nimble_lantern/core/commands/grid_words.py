@@ -18,9 +18,9 @@ CATALOGUE.table(
 CATALOGUE.table(
     "ended",
     {
-        "(at | on | to | onto) the [very] (end | bottom | foot | right [hand side])"
+        "(at | on | to | onto) the [(very | far)] (end | bottom | foot | right [hand side])"
         " [of <the_table>]": 1,
-        "(at | on | to) the [very] (start | top | left [hand side]) [of <the_table>]": -1,
+        "(at | on | to) the [(very | far)] (start | top | left [hand side]) [of <the_table>]": -1,
     },
 )
 CATALOGUE.table("outermost", {"(last | bottom)": 1, "(first | top)": -1}, heard=False)

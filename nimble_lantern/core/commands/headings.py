@@ -62,7 +62,7 @@ def _heads_two(sitting: Sitting, parse: Parse) -> bool:
     "(swap | exchange | switch) [the] {name:words} (and | with) [the] {words} [columns]",
     "[the] {name:words} and [the] {words} (swapped | the other way round)",
     heard=0,
-    example="swap boat and guide",
+    example="boat and guide swapped",
     group="format",
     when=_heads_two,
     moves=True,

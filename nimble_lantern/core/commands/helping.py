@@ -12,7 +12,7 @@ from nimble_lantern.core.lexicon.manners import ASKED_DOING
 from nimble_lantern.core.lexicon.meanings import MEANINGS
 from nimble_lantern.core.state import Done, Help, Option, Question, Sitting
 
-_SEEN = frozenset("see hear have get look".split())
+_SEEN = frozenset(("see", "hear"))
 """What somebody asks to have, and not how: "can i see the versions"."""
 _THINGS = frozenset("table tables passage passages note notes version versions".split())
 

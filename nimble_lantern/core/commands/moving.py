@@ -57,6 +57,7 @@ def to_end(sitting: Sitting) -> Done:
     "<go> [back] [up | down] to {target}",
     "<go> to the (place | spot | bit | point) <ahead_of> {target}",
     "(<go> | be | start writing) [to] where {target} (starts | begins | started | began)",
+    "(<go> | (put | take | get | bring) me) [to] where it (says | has | reads) {target}",
     "(i want | i need | i'd like) [to] (be | write | go) <exactly> <ahead_of> {target}",
     Way(
         "(i want | i need | i'd like | let me) [to] (be | write | go | carry on | go on | continue)"

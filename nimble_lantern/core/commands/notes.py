@@ -199,6 +199,7 @@ def add(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refus
     "remind me in the margin (to | that) {text:words}",
     "(make | add | leave | put | write) a [margin] (note | remark | comment) [right] here"
     " {text:words}",
+    "(comment | remark) here {text:words}",
     heard=1,
     example="margin note check with the ferry company",
     group="revising",
@@ -253,15 +254,9 @@ CATALOGUE.table("step", {"(next | following)": 1, "(previous | last | earlier)":
 
 
 @command(
-    "[<go>] [to] [the] {step} [margin] (note | comment)",
-    "(show | read | take me to | let me (see | hear)) [me] the {step} [margin] (note | comment"
-    " | remark)",
-    "[and] [<go>] [on] [to] the {step} [margin] (note | comment | remark)",
+    *frames.walked("[margin] (note | comment | remark)"),
+    Way("[and] the one {step:beside_it} [(this | that)]", when=one_is_here),
     "[<go>] [to] [the] {step} open [margin] note",
-    "[<go>] [(back | on)] [to] the [margin] (note | comment) {step:beside_it} [(this | that)]"
-    " [one]",
-    "[<go>] {step:ways_along} (a | one) [margin] (note | comment)",
-    "(a | one) [margin] (note | comment) {step:ways_along}",
     heard=1,
     example="next note",
     group="revising",
@@ -312,6 +307,11 @@ def list_notes(sitting: Sitting) -> Done | Refusal:
     return Done(replace(sitting, question=asked), said)
 
 
+def _is_said(sitting: Sitting, parse: Parse) -> bool:
+    found = called(sitting, NoteNamed(about=tuple(parse.args.get("text", ()))))
+    return not isinstance(found, Refusal)
+
+
 @command(
     "find the note (about | with | that says | that mentions | on | saying) {text:words}",
     "(which | what) [of (the | my)] (note | notes | comment | comments) (was | is) (it | that)"
@@ -323,6 +323,11 @@ def list_notes(sitting: Sitting) -> Done | Refusal:
     " (the | my) [margin] (note | comment | remark) (about | that says | with | that mentions | on"
     " | saying | mentioning) {text:words}",
     "(is there | have i) a note (about | on) {text:words}",
+    Way(
+        "(what is | what's) (written | noted | said) (beside | next to | by | on | at)"
+        " {text:words}",
+        when=_is_said,
+    ),
     "what (did i (say | write | note | put) | have i (said | written | noted | put)) (about | on"
     " | at | for | by) {text:words} in the margin",
     heard=1,

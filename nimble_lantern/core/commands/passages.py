@@ -71,6 +71,13 @@ def _exists(sitting: Sitting, parse: Parse) -> bool:
     return asked is not None and look_up(asked.words, names, partial=True) is not None
 
 
+def _in_full(sitting: Sitting, parse: Parse) -> bool:
+    """Whether a passage has just this name: "see the short ending" is none."""
+    asked = parse.args.get("passage")
+    names = (normal(tuple(p.name.lower().split())) for p in sitting.passages)
+    return asked is not None and normal(asked.words) in names
+
+
 def _by_name_alone(sitting: Sitting, parse: Parse) -> bool:
     """Whether the name alone is unmistakable: all of it is said, and it has several words."""
     asked = parse.args.get("passage")
@@ -126,8 +133,9 @@ def _put(sitting: Sitting, passage: Passage) -> Done:
         when=_exists,
     ),
     Way("(close | end | finish) with (the | my) {passage}", when=_exists),
-    Way("[the] {passage} passage", when=_exists),
+    Way("[the] {passage} passage", when=_in_full),
     Way("{passage}", when=_by_name_alone),
+    Way("(let me have | give me | i want | i need) {passage} here", when=_by_name_alone),
     Way(
         "(drop | stick | pop | slip) (my | the) {passage} (in | in here | here | in there)",
         when=_exists,
@@ -373,6 +381,10 @@ def make_blank(
     return _blank(now, r, f"[{name}]", f"{quoted(name)} is a blank")
 
 
+def _several(sitting: Sitting, parse: Parse) -> bool:
+    return "or" in parse.args.get("options", ())
+
+
 def _among_them(sitting: Sitting, parse: Parse) -> bool:
     """Whether words are one of those to choose from: "give may a choice of may june or july"."""
     target, options = parse.args.get("target"), tuple(parse.args.get("options", ()))
@@ -390,6 +402,9 @@ def _among_them(sitting: Sitting, parse: Parse) -> bool:
     " among) {options:words}",
     "{target} (<shall> be | is | can be | could be) a (pick | choice) (of | from | between | among)"
     " {options:words}",
+    Way(
+        "(offer | give me) {options:words} (instead of | in place of | for) {target}", when=_several
+    ),
     "(pick | choice) for {target} (of | from | between | among) {options:words}",
     "(let me | i want to | i'd like to | i will) (choose | pick) (between | from | among | one of)"
     " {options:words} (for | instead of | in the place of | where it says) {target}",
@@ -487,12 +502,13 @@ def _next(sitting: Sitting, at: Position) -> Done:
 
 
 @command(
-    "[(<go> | go on | move on | on)] [to] [the] {step} (blank | gap | field)",
-    "[<go>] [back] [to] the (blank | gap | field) {step:beside_it}",
+    "[(show me | where is | where's)] (what is | what's) (still | left) (blank | empty | open"
+    " | to fill in | to be filled in)",
+    *frames.walked("(blank | gap | field) [to (fill [in] | be filled [in])]"),
+    "[(go on | move on | on)] [to] [the] {step} (blank | gap | field)",
     "[<go>] [to] [the] {position} (blank | gap | field)",
     "[<go>] [to] the last (blank | gap | field)",
     "(fill | complete) [in] [the] (next | following) (blank | gap | field)",
-    "(where is | where's) the {step} (blank | gap | field) [to (fill [in] | be filled [in])]",
     Way("(next [one] | go on | on | the next one)", when=_was_at_blank),
     Way("(skip | leave) (it | this [one] | that [one] | this blank) [for now]", when=_is_at_blank),
     heard=1,
@@ -645,7 +661,8 @@ CATALOGUE.names("choice", of=_choices)
 
 @command(
     "pick {text:words} for the blank",
-    "[(take | use | i want | let's (take | have) | it's | make it | put)] {choice}",
+    "(take | use | i want | let's (take | have) | it's | make it | put) {choice}",
+    Way("{choice}", when=_is_at_blank),
     heard=1,
     example="pick friday for the blank",
     group="writing",

@@ -270,7 +270,7 @@ def fits_the_cell(sitting: Sitting, parse: Parse) -> bool:
     what is called somebody's is a cell if such a thing stands there."""
     cells = [v for v in parse.args.values() if isinstance(v, Crossing)]
     text = tuple(parse.args.get("text", ()))
-    if cells and text in OF_THE_SPEAKER:
+    if text in OF_THE_SPEAKER or _of_another_cell(sitting, parse.args.get("target"), text):
         return False
     for cell in (c for c in cells if c.owned and text):
         found = resolve(cell, sitting)
@@ -282,6 +282,16 @@ def fits_the_cell(sitting: Sitting, parse: Parse) -> bool:
         if there and len(there) == 1 and kind_of(text) == "number" and not _bare_number(text):
             return False  # "nell's kitchen has ten pans"
     return True
+
+
+def _of_another_cell(sitting: Sitting, target: object, text: tuple[str, ...]) -> bool:
+    """ "Change cliff to twenty places", of a row and a column, takes the place of no name."""
+    table = here(sitting)
+    if not isinstance(target, Words) or isinstance(table, Refusal) or len(text) < 2:
+        return False
+    row = row_named(sitting, table, target.words)
+    headed = column_named(sitting, table, text[-1:]) is not None
+    return row is not None and headed and _bare_number(text[:-1])
 
 
 def _bare_number(words: tuple[str, ...]) -> bool:

@@ -388,7 +388,7 @@ CATALOGUE.table("scrap", {"(drop | scrap | lose | bin | ditch | throw (out | awa
 @command(
     "(<remove> | <scrap>) (the | this | that) [whole] table",
     "(<remove> | <scrap>) the {position} table",
-    "(no | no more | not have a) table",
+    "(no more | not have a) table",
     "(take | throw) (the | this | that) [whole] table (out | away)",
     "(the | this | that) [whole] table (can | could | must | should | has to) (go | come out)",
     "(we | i) (do not | don't) (need | want) (the | this | that) table [<any_more>]",

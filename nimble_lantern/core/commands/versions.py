@@ -118,6 +118,8 @@ _CALLED = frozenset("version draft state place spot passage document letter as".
     "(call | name | freeze) (how it is | it as it is | the way it is | how it stands) [now] [as]"
     " {text:words}",
     "freeze (it | this) [(here | now | as it is)] as {text:words}",
+    "(i'm | i am) (calling | naming | saving | keeping) this [version] [as] {text:words}",
+    "put this away as [the] [version] {text:words}",
     "(keep | save | make | take) a copy of (it | this | everything) (like this | like that | as it"
     " is [now]) [and] (called | named | as | call it) {text:words}",
     "(keep | save | store | remember) (how (it | this | everything) is | the way (it | this) is)"
@@ -342,8 +344,7 @@ def said_of(change: Change) -> str:
 
 
 @command(
-    "[<go>] [to] [the] {step} (change | difference)",
-    "(show | read) [me] the {step} (change | difference)",
+    *frames.walked("(change | difference)"),
     "[(<go> | show [me] | read [me] | let me (see | hear))] [to] [the] {position} (change |"
     " difference)",
     "[<go>] [to] [the] change [number] {number}",
@@ -354,9 +355,6 @@ def said_of(change: Change) -> str:
         when=_compares,
     ),
     Way("[and] <go> on to the {step} (one | change | difference)", when=_compares),
-    "[<go>] [back] [to] [the] (change | difference) {step:beside_it} [(this | that)] [one]",
-    "(one | a) (change | difference) {step:ways_along}",
-    "<go> {step:ways_along} (one | a) (change | difference)",
     heard=1,
     example="next change",
     group="repair",
@@ -471,6 +469,10 @@ def stop(sitting: Sitting) -> Done:
     "make it [(like | as)] [it was in] [the] [version] {version} again",
     "<wish> it (like | as | how | the way) it was in [the] [version] {version} [again]",
     "i want [the] [version] {version} back",
+    "(<wish> | bring back | get | bring | restore) {version:owned_version} (version | draft)"
+    " [back]",
+    "(drop | forget | scrap | undo | throw away | discard) [all] [(my | the | these)] changes and"
+    " (return | go back | go) to [the] [version] {version}",
     "(put | bring | get | have) [the] [(version | draft)] {version} back",
     "use [the] [(version | draft)] {version} (again | instead)",
     "(i want | i'd like | i would like | give me | let me have | let's have | i need) [the]"

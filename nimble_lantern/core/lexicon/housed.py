@@ -57,10 +57,10 @@ FILLING = frozenset(
         i, could i, may i, we want, i need, we need, i want to, we want to, i need to, we need to,
         i'd like to, i would like to, we'd like, we'd like to, let me, let us, give me, show me,
         for me, for us, do you think you could, i wish, would you
-        mind, i think, i do, we do, i, we, you, me, us, i've, i have, we have, i've got, i have got,
-        we've got, we have got, got, those, these, them, they, their, all of, only, still, already,
-        actually, after all, in there, in here, of here, a bit, a little, for now, of mine, of ours,
-        somewhere, somehow, myself, ourselves, either, both
+        mind, i think, i do, we do, me, us, i've got, i have got, we've got, we have got, got,
+        those, these, them, their, all of, only, still, already, actually, after all, in there,
+        in here, of here, a bit, a little, for now, of mine, of ours, somewhere, somehow, either,
+        both
         """
     )
 )
@@ -79,14 +79,15 @@ after: after, behind, following, just after, right after, directly after, immedi
 above: above, over, on top of, just above, right above, directly above
 below: below, under, beneath, underneath, just below, right below, just under, right under,
   directly below
-delete: is no use, is of no use, is no longer any use, is not any use, is useless, i don't want, i
-  do not want, we don't want, we do not want, i don't need, i do not need, we don't need, we do
-  not need, i no longer need, we no longer need, do without, no need for, delete, deleted, remove,
-  removed, erase, erased, drop, dropped, lose, scrap, scrapped, bin, discard, ditch, dump, strike,
-  strike out, struck out, cross out, cut out, rid, rid of, get rid of, done away with, do away
-  with, not needed, no longer needed, do not need, don't need, do not want, don't want, no longer
-  need, not wanted, superfluous, throw, thrown, chuck, leave out, left out, taken out, taken off,
-  taken away, dispense with, destroy, wipe out, have to go, deleting, removing
+delete: no use for, have no use for, i have no use for, we have no use for, is no use, is of no
+  use, is no longer any use, is not any use, is useless, i don't want, i do not want, we don't
+  want, we do not want, i don't need, i do not need, we don't need, we do not need, i no longer
+  need, we no longer need, do without, no need for, delete, deleted, remove, removed, erase,
+  erased, drop, dropped, lose, scrap, scrapped, bin, discard, ditch, dump, strike, strike out,
+  struck out, cross out, cut out, rid, rid of, get rid of, done away with, do away with, not
+  needed, no longer needed, do not need, don't need, do not want, don't want, no longer need, not
+  wanted, superfluous, throw, thrown, chuck, leave out, left out, taken out, taken off, taken
+  away, dispense with, destroy, wipe out, have to go, deleting, removing
 leaving: can all go, should all go, must all go, could all go, should not be in here, should not
   be here, shouldn't be in here, shouldn't be here, shouldn't be in there, does not belong here,
   doesn't belong here, does not belong in here, doesn't belong in here, doesn't belong in the
@@ -110,11 +111,11 @@ all: what is in, what stands in, what it says in, the contents of, contents, eve
   everything in, everything out of, all the words, all the words in, the words in, the words of,
   out of
 select: select, selected, mark, marked, pick, pick out, choose, grab
-settle: settle, settled, resolve, resolved, close, closed, tick off, ticked off, check off, done,
-  is done, is settled, is finished, is dealt with, dealt with, finished, finish, complete,
-  completed, taken care of, is closed, seen to, as done, as settled, as finished, sorted, sorted
-  out, is resolved, is sorted, is over, has been dealt with, has been done, have dealt with, have
-  done
+settle: is no longer open, is not open any more, i did what says, i have done what says, settle,
+  settled, resolve, resolved, close, closed, tick off, ticked off, check off, done, is done, is
+  settled, is finished, is dealt with, dealt with, finished, finish, complete, completed, taken
+  care of, is closed, seen to, as done, as settled, as finished, sorted, sorted out, is resolved,
+  is sorted, is over, has been dealt with, has been done, have dealt with, have done
 reopen: reopen, reopened, open again, open up again, is not done, is not finished, is not settled,
   not done, not settled, not finished, unsettled, is open again, is still open, still open,
   untick, unticked, undone, is not done yet, isn't done, isn't finished, isn't settled, not yet
@@ -123,10 +124,12 @@ more_room: more room in, more space in, some more room in, a bit more room in, s
   is not enough room for, not enough room for, not enough space for, there is no room for, no room
   for, no room in, is not wide enough, not wide enough, is too tight, too tight, is cramped,
   cramped, too cramped, is squashed, squashed, too squashed, is squeezed
-less_room: takes up too much room, takes up too much space, take up too much room, take up too
-  much space, takes too much room, takes too much space, too much room, too much space, less wide,
-  not so wide, not as wide, is wider than it need be, has too much room, has too much space,
-  wastes space, wastes room, slim, slim down, tighten
+less_room: does not need so much room, doesn't need so much room, does not need that much room,
+  does not need so much space, doesn't need so much space, needs less room, needs less space,
+  squeeze up, pull in, tighten up, close up, takes up too much room, takes up too much space, take
+  up too much room, take up too much space, takes too much room, takes too much space, too much
+  room, too much space, less wide, not so wide, not as wide, is wider than it need be, has too
+  much room, has too much space, wastes space, wastes room, slim, slim down, tighten
 up: up, one up, up one, higher, one higher, a row up, up a row, one row up, up one row, a place
   up, one place up, a row higher, one row higher, a place higher, one place higher, a line up,
   further up, up by one, one further up
@@ -199,11 +202,11 @@ wide: @more_room, wider, broader, bigger, more room, more space, more width, wid
 narrow: @less_room, narrower, thinner, smaller, less room, less space, less width, slimmer, a bit
   narrower, a little narrower, is too wide, is too broad, is too big, shrink, squeeze, too wide
 total: is that, is that altogether, is that in all, does that make, do they come to, a total for,
-  a total of, count up, count, counted up, total for, what we, did we, total, sum, do we have,
-  have we got, are there, do i have, there are, have i got, add up, added up, sum up, altogether,
-  in all, in total, together, all told, how much, how much is, how many, tell me the total, the
-  sum, come to, comes to, amount to, amounts to, total up, grand total, overall, adding up, what
-  is the total, what's the total, what is the sum, what's the sum, what does come to
+  a total of, count up, counted up, total for, what we, did we, total, sum, do we have, have we
+  got, are there, do i have, there are, have i got, add up, added up, sum up, altogether, in all,
+  in total, together, all told, how much, how much is, how many, tell me the total, the sum, come
+  to, comes to, amount to, amounts to, total up, grand total, overall, adding up, what is the
+  total, what's the total, what is the sum, what's the sum, what does come to
 write: under, below, underneath, beneath, bottom, at the bottom, at the bottom of, at the foot, at
   the foot of, at the end, at the end of, write, insert, under it, below it, row, in a row, in the
   last row, a row for, line, enter, add a total, add the total, put the total, put a total, add a
@@ -280,10 +283,10 @@ text: as a, text, lines, just plain lines, just lines, plain text, ordinary text
   simple text, just text, plain writing, ordinary writing, lines of text, plain lines, ordinary
   lines, to text, into text, apart, dissolve, dissolved, back to text, paragraphs, plain
   paragraphs, ordinary paragraphs, flat, words only, only words, just words
-row: another row, new row, one more row, one row more, an empty row, an extra row, a further row,
-  a blank row, a row, row, add a row, insert a row, empty row, extra row, more row, another line,
-  one more line, an empty line, new line in, one line more, a row more, longer by a row, an
-  additional row, a row added, rows
+row: one more, another one, another row, new row, one more row, one row more, an empty row, an
+  extra row, a further row, a blank row, a row, row, add a row, insert a row, empty row, extra
+  row, more row, another line, one more line, an empty line, new line in, one line more, a row
+  more, longer by a row, an additional row, a row added, rows
 column: another column, new column, one more column, one column more, an empty column, an extra
   column, a further column, a blank column, a column, column, add a column, insert a column, empty
   column, extra column, a column more, an additional column, a column added
@@ -399,11 +402,11 @@ show = show my versions
 - = show my versions
 
 [change]
-back: was a mistake, was wrong, liked better before, like better before, better before, was better
-  before, back, undo, undone, reject, rejected, revert, reverted, not, no, refuse, i don't want, i
-  do not want, don't want, do not want, i don't like, as it was, the way it was, how it was, to
-  how it was, reverse, cancel, discard, drop, as it was before, to what it was, away, out,
-  without, like before, like it was
+back: did not mean, didn't mean, i did not mean, i didn't mean, was a mistake, was wrong, liked
+  better before, like better before, better before, was better before, back, undo, undone, reject,
+  rejected, revert, reverted, not, no, refuse, i don't want, i do not want, don't want, do not
+  want, i don't like, as it was, the way it was, how it was, to how it was, reverse, cancel,
+  discard, drop, as it was before, to what it was, away, out, without, like before, like it was
 keep: i am happy with, i am fine with, happy with, am happy with, fine with, am fine with, content
   with, like, i like, keep, kept, accept, accepted, leave, stay, stays, is fine, is all right, is
   good, is right, all right, fine, good, yes, leave in, approve, is ok, ok, can stay, may stay, as
@@ -665,6 +668,11 @@ def _of_a_bare_name(
     }
 
 
+for _thing in (Thing.ROW, Thing.COLUMN):
+    # "A line under the wood row" is another row.
+    SIGNS[_thing]["underlined"] = tuple(
+        phrase for phrase in SIGNS[_thing]["underlined"] if any("underlin" in w for w in phrase)
+    )
 for _thing in (Thing.ROW, Thing.COLUMN, Thing.PART):
     for _colour in COLOURS:
         SIGNS[_thing][_colour] = phrases(
@@ -758,7 +766,8 @@ TAKING = frozenset(
 """Of words that take away, those that are said of a text."""
 EDGES = frozenset("topmost endmost opening closing".split())
 ASKING = frozenset(
-    "should must ought put bring take move have let please goes belongs needs wants like".split()
+    "should must ought put bring take move have let please goes belongs needs want wants"
+    " like".split()
 )
 """Without one of these, words of the page with where they are tell: "at the very end nobody"
 " came"."""

@@ -42,7 +42,8 @@ _LEADS = {first: tuple(p for p in _BEFORE if p[0] == first) for first, *_ in _BE
 _TAILS = {last: tuple(p for p in TAILS if p[-1] == last) for *_, last in TAILS}
 _MUSED, _STATED = frozenset(MUSINGS), frozenset(STATEMENTS)
 _LOOKS = ("marks.", "case.")
-_HOUSED = ("grid.", "tables.", "notes.", "passages.", "places.", "versions.", "joining.swap")
+_SHOWING = (*_LOOKS, "faces.", "selecting.")
+_HOUSED = ("grid.", "tables.", "notes.", "passages.", "places.", "versions.", "headings.")
 
 
 _NOT_THERE = frozenset(
@@ -66,6 +67,8 @@ class Plainer(NamedTuple):
     stated: bool = False
     reasoned: bool = False
     """Whether a reason was given for it: then it must be told of the page or the desk's things."""
+    behind: bool = False
+    """Whether that came behind: "mark row two so people notice" is of looks, or goes on."""
 
     def allows(self, parse: Parse) -> bool:
         """Whether a command may be done that was spoken so: nothing is written, moved or removed
@@ -74,6 +77,8 @@ class Plainer(NamedTuple):
         A statement must be of parts of the page or of looks: "i will come back"
         and "we can find the lamp" are written.
         """
+        if self.behind and not parse.command.name.startswith(_SHOWING):
+            return False
         if self.reasoned or parse.command.name.endswith(".rename"):
             return self._of_the_desk(parse)
         traits = parse.command.traits
@@ -81,12 +86,16 @@ class Plainer(NamedTuple):
         told = not self.stated or parse.command.name.startswith(_LOOKS)
         if not self.mused or told and not (traits.destructive or traits.moves or writes):
             return True
-        return self._of_the_desk(parse) if not writes else _of_the_page(parse)
+        two_headings = not writes and {"name", "words"} <= parse.args.keys()
+        return two_headings or _of_the_page(parse)
 
     def _of_the_desk(self, parse: Parse) -> bool:
-        housed = parse.command.name.startswith(_HOUSED)
-        if parse.command.name in _OF_THE_HOUSE:
+        command = parse.command
+        if command.traits.annotates or command.name.endswith(_NAMING):
             return True
+        housed = command.name.startswith(_HOUSED) and (
+            "words" not in parse.args or "name" in parse.args
+        )
         return not _writes(parse) and (housed or _of_the_page(parse))
 
 
@@ -102,10 +111,8 @@ def _writes(parse: Parse) -> bool:
 
 
 _HEADINGS = {"words", "name", "other"}
-_OF_THE_HOUSE = frozenset(
-    "notes.change notes.answer places.rename versions.rename passages.rename passages.keep".split()
-)
-"""What they write is a name, or a note's, and no word of the letter."""
+_NAMING = (".rename", ".keep")
+"""What these write is a name, and no word of the letter."""
 
 
 def plainer_than(words: tuple[str, ...]) -> tuple[Plainer, ...]:
@@ -117,9 +124,11 @@ def plainer_than(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     inside = begun._replace(words=_without(begun.words, INSIDE), inside=True)
     whole = inside._replace(words=_without(inside.words, WHOLE))
     opened = whole._replace(words=_part_of(_in_full(whole.words)))
-    less = (Plainer(w) for w in (tailed, *reversed(longer), _in_full(bare), bare))
+    less = (Plainer(w) for w in (tailed, *reversed(longer), bare))
     found = {p.words: p for p in (opened, whole, inside, begun, *less)}
-    return tuple(p for p in reversed(found.values()) if p.words and p.words != words)
+    full = Plainer(_in_full(tailed))
+    plainer = [*reversed(found.values()), *([full] if full.words not in found else [])]
+    return tuple(p for p in plainer if p.words and p.words != words)
 
 
 def as_wished(words: tuple[str, ...]) -> tuple[Plainer, ...]:
@@ -150,19 +159,24 @@ def reasoned(words: tuple[str, ...], selected: bool = False) -> tuple[Plainer, .
     "I've forgotten one so i need another row below row two", "mark row two so people notice".
     """
     found: dict[tuple[str, ...], None] = {}
+    shown: dict[tuple[str, ...], None] = {}
     for i in range(2, len(words) - 1):
         rest = words[i + 1 :]
         points = not _POINTING.isdisjoint(rest) and not selected
         if words[i] == "so" and rest[0] not in _NO_REASON and not points:
             found |= dict.fromkeys((rest, *(p.words for p in plainer_than(rest))))
         if words[i] in _REASONS and words[i - 1] not in _NO_REASON:
-            found |= dict.fromkeys((words[:i], *(p.words for p in plainer_than(words[:i]))))
-    return tuple(Plainer(w, mused=True, reasoned=True) for w in found if len(w) > 1)
+            shown |= dict.fromkeys((words[:i], *(p.words for p in plainer_than(words[:i]))))
+    return tuple(
+        Plainer(w, mused=True, reasoned=True, behind=w in shown and w not in found)
+        for w in (*found, *shown)
+        if len(w) > 1
+    )
 
 
 _POINTING = frozenset("it that this them those these both all".split())
 """In what is asked for a reason, they may speak of what the reason names."""
-_REASONS = frozenset("so because since".split())
+_REASONS = frozenset(("so", "because"))
 _NO_REASON = frozenset("that much many far long as are is was do did and or not if just".split())
 
 

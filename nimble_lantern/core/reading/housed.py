@@ -100,7 +100,7 @@ _UNIT = {
     Thing.COLUMN: Unit.COLUMN, Thing.COLUMN_NAME: Unit.COLUMN,
 }  # fmt: skip
 _LEAVING = {w for phrase in SIGNS[Thing.PART]["leaving"] for w in phrase}
-_WHOLE_OF = {Thing.ROW_NAME: Thing.ROW, Thing.COLUMN_NAME: Thing.COLUMN}
+WHOLE_OF = {Thing.ROW_NAME: Thing.ROW, Thing.COLUMN_NAME: Thing.COLUMN}
 _CALLED = {thing.value: thing for thing in (Thing.ROW, Thing.COLUMN, Thing.TABLE, Thing.NOTE)} | {
     noun: thing for thing, nouns in _NOUNS.items() for noun in nouns
 }
@@ -115,7 +115,7 @@ _ANDS = (("and",), ("with",), ("and", "the"), ("with", "the"), ("for",))
 
 
 @dataclass(frozen=True, slots=True)
-class _Named:
+class Named:
     """Where in an utterance a thing is named, and how the plain way calls it."""
 
     start: int
@@ -131,37 +131,36 @@ _Signs = dict[frozenset[str], int]
 """Signs that are raised together, and in how few phrases."""
 
 
-class _Around:
-    """What the words before and behind each place ask for, of each kind of thing."""
+class Around:
+    """What the words before and behind each place ask for, of each kind of thing.
 
-    def __init__(self, words: Phrase) -> None:
+    With `skipping`, words that say nothing may be left out, at a cost: to be offered, not done.
+    """
+
+    def __init__(self, words: Phrase, skipping: bool = False) -> None:
         self.words = words
+        self.skipping = skipping
         self._kept: dict[Thing, tuple[list[_Signs], list[_Signs]]] = {}
 
     def of(self, thing: Thing) -> tuple[list[_Signs], list[_Signs]]:
         """For each place the signs that all words before it, and all from it on, may raise."""
+        thing = self.kind(thing)
         if thing not in self._kept:
-            turned = _signs(self.words[::-1], thing, -1)
-            self._kept[thing] = _signs(self.words, thing, 1), turned[::-1]
+            turned = _signs(self.words[::-1], thing, -1, self.skipping)
+            self._kept[thing] = _signs(self.words, thing, 1, self.skipping), turned[::-1]
         return self._kept[thing]
 
-    def says(self, at: _Named) -> bool:
+    def kind(self, thing: Thing) -> Thing:
+        """A bare name is as good as a whole one where what is asked is only offered."""
+        return WHOLE_OF.get(thing, thing) if self.skipping else thing
+
+    def says(self, at: Named) -> bool:
         before, behind = self.of(at.thing)
         return bool(before[at.start] and behind[at.end])
 
-
-def housed(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
-    """The plain ways to say a request about a thing that there is here; the longest name first."""
-    words = tuple(words)
-    if not 2 <= len(words) <= _LONGEST or words[-1] in _NEVER_LAST or _misplaced(words):
-        return
-    around = _Around(words)
-    made: dict[Phrase, None] = {}
-    named = sorted(_named(sitting, words, around), key=lambda n: n.start - n.end)
-    for at in named:
-        before, behind = around.of(at.thing)
-        if at.end - at.start == len(words):
-            continue
+    def told_of(self, at: Named) -> dict[frozenset[str], int]:
+        """The signs that may be raised round a thing, and at what cost."""
+        before, behind = self.of(at.thing)
         said: dict[frozenset[str], int] = {}
         for left, few in before[at.start].items():
             for right, more in behind[at.end].items():
@@ -169,16 +168,31 @@ def housed(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
                     continue  # "row two can go", and not "we can go to row two"
                 signs = left | right
                 if "leaving" in right:
-                    if not _leaves(words[: at.start], words[at.end :]):
+                    if not leaves(self.words[: at.start], self.words[at.end :]):
                         continue
                     signs = signs - {"leaving"} | {"delete"}
                 said[signs] = min(few + more, said.get(signs, few + more))
+        return said
+
+
+def housed(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
+    """The plain ways to say a request about a thing that there is here; the longest name first."""
+    words = tuple(words)
+    if not 2 <= len(words) <= _LONGEST or words[-1] in _NEVER_LAST or _misplaced(words):
+        return
+    around = Around(words)
+    made: dict[Phrase, None] = {}
+    named = sorted(named_in(sitting, words, around), key=lambda n: n.start - n.end)
+    for at in named:
+        if at.end - at.start == len(words):
+            continue
+        said = around.told_of(at)
         for signs in sorted(said, key=lambda signs: (said[signs], sorted(signs))):
             plain = PLAINLY[at.thing].get(signs)
             taken = at.here and plain is not None and plain.startswith("delete")
             if plain is None or taken:
                 continue
-            if _is_asked(at, signs, words[: at.start], words[at.end :]):
+            if is_asked(at, signs, words[: at.start], words[at.end :]):
                 made[tuple(plain.format(" ".join(at.words)).split())] = None
     for plain_words in (*_of_two(words, named), *_of_a_cell(sitting, words, named)):
         made[plain_words] = None
@@ -204,7 +218,7 @@ def told_before(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
         if words[i - 1] not in SUBJECT_PRONOUNS
         and (words[i - 1] in _GOING_ON or words[i] not in LITTLE and CATALOGUE.may_begin(words[i]))
     ]
-    named = list(_named(sitting, words[: cuts[-1]], None)) if cuts else []
+    named = list(named_in(sitting, words[: cuts[-1]], None)) if cuts else []
     if any(at.thing is Thing.PART for at in named):
         return  # "i liked the first sentence better in first draft can i have that back"
     things = [
@@ -224,7 +238,7 @@ def told_before(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
                 end = i + 1 + (words[i + 1 : i + 2] == ("one",))
                 noun = words[i + 1].removesuffix("s") if i + 1 < len(words) else ""
                 if noun in _CALLED:
-                    if _CALLED[noun] is not _WHOLE_OF.get(at.thing, at.thing):
+                    if _CALLED[noun] is not WHOLE_OF.get(at.thing, at.thing):
                         continue
                     end = i + 2
                 elif not _is_called(words[at.start : at.end], at.thing):
@@ -238,7 +252,7 @@ def _has_things(sitting: Sitting) -> bool:
     return bool(held) or any(block.cell for block in document.blocks)
 
 
-def _called(at: _Named) -> Phrase:
+def _called(at: Named) -> Phrase:
     """The plain name of a thing of the house; () for parts and words of the text."""
     if at.thing in _NOUNS:
         return ("the", at.thing.value, *at.words)
@@ -256,7 +270,7 @@ def _is_called(words: Phrase, thing: Thing) -> bool:
     return not {word.removesuffix("s") for word in words}.isdisjoint(nouns)
 
 
-def _is_asked(at: _Named, signs: frozenset[str], left: Phrase, right: Phrase) -> bool:
+def is_asked(at: Named, signs: frozenset[str], left: Phrase, right: Phrase) -> bool:
     """Whether the words round a thing do ask, and are not only such as may."""
     outside = frozenset((*left, *right))
     if left[:1] in (("come",), ("comes",), ("goes",)):
@@ -267,7 +281,8 @@ def _is_asked(at: _Named, signs: frozenset[str], left: Phrase, right: Phrase) ->
         and _IN_A_TABLE.isdisjoint(outside)
     ):
         return False  # what stands in a table may be spoken of: "delete march"
-    if at.thing is Thing.ROW_NAME and signs <= _ENDS and ASKING.isdisjoint(outside):
+    in_order = at.thing is Thing.ROW_NAME and bool(signs) and signs <= _ENDS
+    if in_order and ASKING.isdisjoint(outside) and _IN_A_TABLE.isdisjoint(outside):
         return False
     if (
         at.thing is Thing.TABLE
@@ -294,7 +309,7 @@ def _is_asked(at: _Named, signs: frozenset[str], left: Phrase, right: Phrase) ->
     return True
 
 
-def _leaves(left: Phrase, right: Phrase) -> bool:
+def leaves(left: Phrase, right: Phrase) -> bool:
     """ "Row two out of the table, please", and not "out to the right" nor "put row two off"."""
     if not all(word in AFTER_LEAVING or word in _LEAVING for word in right):
         return False
@@ -302,7 +317,7 @@ def _leaves(left: Phrase, right: Phrase) -> bool:
     return told or STAYING.isdisjoint(left)
 
 
-def _signs(words: Phrase, thing: Thing, way: int) -> list[_Signs]:
+def _signs(words: Phrase, thing: Thing, way: int, skipping: bool) -> list[_Signs]:
     """For each place the signs that all words before it may raise together; none if some of them
     say nothing.  With `way` -1 the words are turned round."""
     said, of_table = SAID[thing], thing in _UNIT
@@ -316,15 +331,23 @@ def _signs(words: Phrase, thing: Thing, way: int) -> list[_Signs]:
             raised = [frozenset((sign,)) for sign in said.get(phrase, ())]
             if phrase in FILLING or of_table and phrase in OF_THE_TABLE:
                 raised.append(frozenset())
+            cost = 1
+            if skipping and not raised and start == end - 1:
+                cost = _SKIPPED_LITTLE if words[start] in LITTLE else SKIPPED
+                raised.append(frozenset())
             for signs, few in found[start].items():
                 for more in raised:
-                    here[signs | more] = min(few + 1, here.get(signs | more, few + 1))
+                    here[signs | more] = min(few + cost, here.get(signs | more, few + cost))
         best = sorted(here, key=lambda signs: (here[signs], sorted(signs)))[:_MOST_SAYINGS]
         found.append({signs: here[signs] for signs in best})
     return found
 
 
-def _of_two(words: Phrase, named: Sequence[_Named]) -> Iterator[Phrase]:
+SKIPPED, _SKIPPED_LITTLE = 10, 3
+"""What it costs to leave out a word that says nothing here, or a little one."""
+
+
+def _of_two(words: Phrase, named: Sequence[Named]) -> Iterator[Phrase]:
     """Two that are to stand beside each other, to change places, or to become one."""
     kinds = (*_UNIT, Thing.PART, Thing.ITEM)
     for a in (n for n in named if n.thing in kinds):
@@ -353,7 +376,7 @@ def _of_two(words: Phrase, named: Sequence[_Named]) -> Iterator[Phrase]:
                         yield (verb, *a.words, "and", *b.words)
 
 
-def _of_a_cell(sitting: Sitting, words: Phrase, named: Sequence[_Named]) -> Iterator[Phrase]:
+def _of_a_cell(sitting: Sitting, words: Phrase, named: Sequence[Named]) -> Iterator[Phrase]:
     """What a cell is to say, after its row and column and nothing else: "wick price three"."""
     rows = [n for n in named if n.thing is Thing.ROW_NAME]
     columns = [n for n in named if n.thing is Thing.COLUMN_NAME]
@@ -370,7 +393,7 @@ def _of_a_cell(sitting: Sitting, words: Phrase, named: Sequence[_Named]) -> Iter
         yield ("set", *row.words[:-1], *column.words[1:-1], "to", *text)
 
 
-def _holds_a_number(sitting: Sitting, row: _Named, column: _Named) -> bool:
+def _holds_a_number(sitting: Sitting, row: Named, column: Named) -> bool:
     """ "Rope left over" puts no word into a column of numbers."""
     blocks = sitting.document.blocks
     for table in tables(blocks):
@@ -380,9 +403,7 @@ def _holds_a_number(sitting: Sitting, row: _Named, column: _Named) -> bool:
     return True
 
 
-def _told_of_a_cell(
-    words: Phrase, named: Sequence[_Named]
-) -> Iterator[tuple[_Named, _Named, Phrase]]:
+def _told_of_a_cell(words: Phrase, named: Sequence[Named]) -> Iterator[tuple[Named, Named, Phrase]]:
     """ "January should be five tins"."""
     for row in (n for n in named if n.thing is Thing.ROW_NAME):
         for column in (n for n in named if n.thing is Thing.COLUMN_NAME):
@@ -401,7 +422,7 @@ _OF_THE_ROW = (("for",), ("for", "the"), ("of",), ("of", "the"))
 _MOST_OF_A_CELL = 2
 
 
-def _is_told_of(named: _Named) -> bool:
+def _is_told_of(named: Named) -> bool:
     """Whether a thing is called what it is: "row two", and not by words that stand there."""
     by_kind = named.thing in (Thing.ROW, Thing.COLUMN)
     return by_kind or named.thing is Thing.PART and not TRADE_NOUNS.isdisjoint(named.words)
@@ -426,7 +447,7 @@ def _tells(words: Phrase, phrases: frozenset[Phrase]) -> bool:
     )
 
 
-def _named(sitting: Sitting, words: Phrase, around: _Around | None) -> Iterator[_Named]:
+def named_in(sitting: Sitting, words: Phrase, around: Around | None) -> Iterator[Named]:
     """Every thing that is named in an utterance; if it is known what may be said `around` one,
     with nothing round it but what may ask for it."""
     document = sitting.document
@@ -439,11 +460,11 @@ def _named(sitting: Sitting, words: Phrase, around: _Around | None) -> Iterator[
             for reading in match.at("note", i):
                 if isinstance(called(sitting, reading.value), Refusal):
                     continue
-                yield _Named(i, reading.end, Thing.NOTE, words[i : reading.end])
+                yield Named(i, reading.end, Thing.NOTE, words[i : reading.end])
     for i, word in enumerate(words):
         if word in _PLURAL:
             settled = words[i - 1 : i] if i and words[i - 1] in _SETTLED else ()
-            yield _Named(i, i + 1, _PLURAL[word], (*settled, word))
+            yield Named(i, i + 1, _PLURAL[word], (*settled, word))
     places = [str(a.data["name"]) for a in document.anchors.values() if a.kind == "place"]
     yield from _by_name(words, Thing.PASSAGE, [p.name for p in sitting.passages])
     yield from _by_name(words, Thing.PLACE, places)
@@ -452,10 +473,10 @@ def _named(sitting: Sitting, words: Phrase, around: _Around | None) -> Iterator[
         for i, word in enumerate(words):
             if word in ("change", "difference", "one", "it", "that", "this"):
                 start = i - (i > 0 and words[i - 1] in DETERMINERS)
-                yield _Named(start, i + 1, Thing.CHANGE)
+                yield Named(start, i + 1, Thing.CHANGE)
 
 
-def _on_the_page(sitting: Sitting, words: Phrase, around: _Around | None) -> Iterator[_Named]:
+def _on_the_page(sitting: Sitting, words: Phrase, around: Around | None) -> Iterator[Named]:
     """Rows, columns and parts of the page by the grammar; items, and words that stand there."""
     size, blocks = len(words), sitting.document.blocks
     items = any(block.kind is Kind.ITEM for block in blocks)
@@ -474,9 +495,7 @@ def _on_the_page(sitting: Sitting, words: Phrase, around: _Around | None) -> Ite
     for i in range(size):
         ends = {
             j: [
-                thing
-                for thing in kinds
-                if two or around is None or around.says(_Named(i, j, thing))
+                thing for thing in kinds if two or around is None or around.says(Named(i, j, thing))
             ]
             for j in range(i + 1, size + 1)
         }
@@ -485,10 +504,10 @@ def _on_the_page(sitting: Sitting, words: Phrase, around: _Around | None) -> Ite
             if of_a_grid(value) and not isinstance(value, Words):
                 thing = Thing.ROW if unit_named(value) is Unit.ROW else Thing.COLUMN
                 if words[j - 1] not in DETERMINERS:
-                    yield _Named(i, j, thing, words[i:j])
+                    yield Named(i, j, thing, words[i:j])
             elif Thing.PART in ends[j] and _is_told(sitting.document, value, words[i:j]):
                 here = isinstance(value, Units) and value.order is Order.THIS
-                yield _Named(i, j, Thing.PART, words[i:j], here)
+                yield Named(i, j, Thing.PART, words[i:j], here)
         for j, things in ends.items():
             if Thing.ITEM in things and words[i] == "the" and words[j - 1] == "one":
                 yield from _the_one(sitting.document, words[i + 1 : j - 1], i, j)
@@ -504,7 +523,7 @@ def _is_told(document: Document, value: object, words: Phrase) -> bool:
     return told and of_the_page(value) and told_by_words_there(document, value)
 
 
-def _quoted(document: Document, words: Phrase, i: int, j: int) -> Iterator[_Named]:
+def _quoted(document: Document, words: Phrase, i: int, j: int) -> Iterator[Named]:
     """Words of the page: an item of a list, a run of some, or a few that name where they stand."""
     quoted = words[i:j]
     if all(w in LITTLE for w in quoted) or words[i - 1 : i] in (("the",), ("a",)):
@@ -512,22 +531,22 @@ def _quoted(document: Document, words: Phrase, i: int, j: int) -> Iterator[_Name
     found = exact(document, quoted)
     if not found:
         return
-    yield _Named(i, j, Thing.WORDS, quoted)
+    yield Named(i, j, Thing.WORDS, quoted)
     items = [r for r in found if document.blocks[r.start.block].kind is Kind.ITEM]
     if any(document.count_words(r) == len(document.blocks[r.start.block].words) for r in items):
-        yield _Named(i, j, Thing.ITEM, quoted)
+        yield Named(i, j, Thing.ITEM, quoted)
     short = quoted not in TAILS and any(_is_a_sentence(document, r) for r in found)
     if len(quoted) >= LONG_RUN or short:
-        yield _Named(i, j, Thing.RUN, quoted)
+        yield Named(i, j, Thing.RUN, quoted)
 
 
-def _the_one(document: Document, words: Phrase, i: int, j: int) -> Iterator[_Named]:
+def _the_one(document: Document, words: Phrase, i: int, j: int) -> Iterator[Named]:
     """ "The coastguard one": the one item that has such words."""
     if not words or all(w in LITTLE for w in words):
         return
     found = {r.start.block for r in exact(document, words)}
     if len(found) == 1 and document.blocks[found.pop()].kind is Kind.ITEM:
-        yield _Named(i, j, Thing.ITEM, ("the", "item", "about", *words))
+        yield Named(i, j, Thing.ITEM, ("the", "item", "about", *words))
 
 
 def _is_a_sentence(document: Document, there: Range) -> bool:
@@ -538,7 +557,7 @@ def _is_a_sentence(document: Document, there: Range) -> bool:
     return closed in _STOPS and sentence in block.sentences
 
 
-def _by_name(words: Phrase, thing: Thing, names: Sequence[str]) -> Iterator[_Named]:
+def _by_name(words: Phrase, thing: Thing, names: Sequence[str]) -> Iterator[Named]:
     """Where a name stands, with what it is called by; a name of one word needs that."""
     nouns = _NOUNS[thing]
     for name in names:
@@ -555,19 +574,20 @@ def _by_name(words: Phrase, thing: Thing, names: Sequence[str]) -> Iterator[_Nam
                 start = i - 1
             end = j + (j < len(words) and words[j] in nouns)
             if len(said) > 1 or end - start > len(said):
-                yield _Named(start, end, thing, said)
+                yield Named(start, end, thing, said)
 
 
-def _of_tables(document: Document, words: Phrase) -> Iterator[_Named]:
+def _of_tables(document: Document, words: Phrase) -> Iterator[Named]:
     """The table, and rows and columns by the words of their headings alone."""
     for i, word in enumerate(words):
         if word == "table":
-            yield _Named(i, i + 1, Thing.TABLE)
+            yield Named(i, i + 1, Thing.TABLE)
         if word == "columns":
-            yield _Named(i, i + 1, Thing.COLUMNS)
+            yield Named(i, i + 1, Thing.COLUMNS)
     blocks = document.blocks
     for table in tables(blocks):
         heads = [blocks[table.cell(0, c)].text for c in range(table.columns)]
+        kind = normal(tuple(heads[0].lower().split()))
         firsts = [blocks[table.cell(r, 0)].text for r in range(1, table.rows)]
         for thing, texts in ((Thing.COLUMN, heads), (Thing.ROW, firsts)):
             for text in texts:
@@ -576,6 +596,6 @@ def _of_tables(document: Document, words: Phrase) -> Iterator[_Named]:
                     j = i + len(said)
                     if not said or singular(normal(words[i:j])) != singular(said):
                         continue
-                    yield _Named(i, j, _BARE[thing], ("the", *said, thing.value))
-                    if thing is Thing.ROW and words[j : j + 1] == ("one",):
-                        yield _Named(i, j + 1, thing, ("the", *said, thing.value))
+                    yield Named(i, j, _BARE[thing], ("the", *said, thing.value))
+                    if thing is Thing.ROW and words[j : j + 1] in (("one",), kind):
+                        yield Named(i, j + 1, thing, ("the", *said, thing.value))

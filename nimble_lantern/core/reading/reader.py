@@ -89,6 +89,8 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
             if _on_the_page(found.parse) and words[: len(plain.words)] != plain.words:
                 continue  # "no entry in capitals" names those words
             fewer = len(words) - len(plain.words)
+            if fewer <= 0:
+                continue
             if _ends_the_text(words, found, fewer) or _begins_the_text(words, found):
                 continue
             if same.kind is Judged.COMMAND and _swallowed(sitting, found, same, fewer):

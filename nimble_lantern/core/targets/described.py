@@ -181,6 +181,19 @@ def _two_of_a_unit(a: tuple[Order, int], b: tuple[Order, int], unit: Unit) -> Bo
 
 
 @rule(
+    "target",
+    "{unit:units} {a:number} and {b:number}",
+    "{unit} {a:number} and {b:number}",
+    heard=False,
+)
+def _two_by_number(a: int, b: int, unit: Unit) -> Both | None:
+    """ "Paragraphs two and four", and not what stands between them."""
+    if not a > 0 or not b > 0 or a == b or b == a + 1:
+        return None
+    return Both(Units(unit, Order.NTH, 1, a), Units(unit, Order.NTH, 1, b))
+
+
+@rule(
     "pair_of",
     "[the] {a:nthorder} {unit} (with | for) [the] {b:nthorder} [one | {unit}]",
     heard=False,

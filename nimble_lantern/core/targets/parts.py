@@ -298,11 +298,14 @@ def _numbered(unit: Unit, number: int) -> Units | None:
     "part",
     "{units} {a:number} (to | through | until) {b:number}",
     "{units:unit} {a:number} (to | through | until) {units:unit} {b:number}",
-    "{units} {a:number} and {b:number}",
-    "{units:unit} {a:number} and {b:number}",
 )
 def _span_of_units(units: Unit, a: int, b: int) -> Units | None:
     return Units(units, Order.NTH, b - a + 1, a) if 0 < a < b else None
+
+
+@rule("part", "{units} {a:number} and {b:number}", "{units:unit} {a:number} and {b:number}")
+def _two_side_by_side(units: Unit, a: int, b: int) -> Units | None:
+    return Units(units, Order.NTH, 2, a) if 0 < a == b - 1 else None
 
 
 @rule("part", "[the] {a:position} (to | through) [the] {b:position} {unit}", heard=False)
