@@ -45,7 +45,9 @@ def _whole(connection: sqlite3.Connection, path: Path) -> None:
 def restorable(path: Path) -> None:
     """BadInput in one sentence for a file that is no whole backup of a desk."""
     try:
-        if path.open("rb").read(len(_MAGIC)) != _MAGIC:
+        with path.open("rb") as file:
+            begun = file.read(len(_MAGIC))
+        if begun != _MAGIC:
             raise BadInput(f"{path} is no backup of a desk; name one made by “lantern backup”.")
         with closing(sqlite3.connect(f"file:{path}?mode=ro", uri=True)) as source:
             _whole(source, path)

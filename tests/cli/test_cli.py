@@ -10,14 +10,39 @@ import subprocess
 import sys
 import tempfile
 import unittest
+from collections.abc import Sequence
 from pathlib import Path
+from typing import NoReturn
 from unittest import mock
 
 from nimble_lantern.cli import main
 from nimble_lantern.engines.builtin.files import pcm_of
 from nimble_lantern.engines.pcm import rms
+from nimble_lantern.playing import run_case
 from nimble_lantern.shell import LiveDesk
 from tests.speaking import speak
+
+
+def setUpModule() -> None:
+    run_case({"id": "", "say": ["go to the end"]})
+
+
+def _become(*argv: str, streams: Sequence[int]) -> NoReturn:
+    status = 1
+    try:
+        for n, stream in enumerate(streams):
+            os.dup2(stream, n)
+        sys.stdin, sys.stdout, sys.stderr = (
+            io.TextIOWrapper(io.FileIO(n, mode, closefd=False)) for n, mode in enumerate("rww")
+        )
+        sys.argv = list(argv)
+        main()
+    except SystemExit as done:
+        status = done.code if isinstance(done.code, int) else 1
+    finally:
+        sys.stdout.flush()
+        sys.stderr.flush()
+        os._exit(status)
 
 
 class CommandCase(unittest.TestCase):
@@ -34,8 +59,27 @@ class CommandCase(unittest.TestCase):
         return str(path)
 
     def run_lantern(self, *args: str, stdin: str = "") -> subprocess.CompletedProcess[str]:
+        """Run a command in a copy of this process, which has the grammar made already."""
+        with contextlib.ExitStack() as open_files:
+            streams = [open_files.enter_context(tempfile.TemporaryFile()) for _ in range(3)]
+            streams[0].write(stdin.encode())
+            streams[0].seek(0)
+            child = os.fork()
+            if not child:
+                _become("lantern", *args, streams=[file.fileno() for file in streams])
+            status = os.waitstatus_to_exitcode(os.waitpid(child, 0)[1])
+            said = []
+            for file in streams[1:]:
+                file.seek(0)
+                said.append(file.read().decode())
+        return subprocess.CompletedProcess(args, status, *said)
+
+    def printed_alone(self, *args: str) -> str:
+        """What a command prints in a new process, as at a shell."""
         command = [sys.executable, "-m", "nimble_lantern.cli", *args]
-        return subprocess.run(command, input=stdin, capture_output=True, text=True, timeout=300)
+        done = subprocess.run(command, capture_output=True, text=True, timeout=300)
+        self.assertEqual((done.returncode, done.stderr), (0, ""))
+        return done.stdout
 
     def printed(self, *args: str, stdin: str = "") -> str:
         done = self.run_lantern(*args, stdin=stdin)
@@ -78,6 +122,7 @@ class Perform(CommandCase):
             "s.txt", "# a comment\nthe tide is high full stop\n(pause 1.5)\nbold high\n"
         )
         self.assertEqual(self.printed("perform", script), "The tide is **high**.\n")
+        self.assertEqual(self.printed_alone("perform", script), "The tide is **high**.\n")
         done = self.run_lantern("perform", "-", "--out", "text", stdin="the tide ... bold the tide")
         self.assertEqual((done.returncode, done.stdout), (0, "The tide\n"))
         self.assertEqual(done.stderr, "Plain text has no bold: it is left out 1 time.\n")
@@ -264,7 +309,7 @@ class Hear(CommandCase):
     def test_any_usual_wav_is_heard(self) -> None:
         wav = speak(self.folder / "s.wav", ["bold the harbour"], "awb", rate=44_100, channels=2)
         start = self.file("d.md", "We wrote to the harbour board.")
-        printed = self.printed("hear", str(wav), "--start", start)
+        printed = self.printed_alone("hear", str(wav), "--start", start)
         self.assertEqual(printed, "We wrote to **the harbour** board.\n")
 
     def test_silence_writes_nothing(self) -> None:

@@ -286,12 +286,12 @@ def fits_the_cell(sitting: Sitting, parse: Parse) -> bool:
 
 def _of_another_cell(sitting: Sitting, target: object, text: tuple[str, ...]) -> bool:
     """ "Change cliff to twenty places", of a row and a column, takes the place of no name."""
-    table = here(sitting)
-    if not isinstance(target, Words) or isinstance(table, Refusal) or len(text) < 2:
+    if not isinstance(target, Words) or not _bare_number(text[:-1]):
         return False
-    row = row_named(sitting, table, target.words)
-    headed = column_named(sitting, table, text[-1:]) is not None
-    return row is not None and headed and _bare_number(text[:-1])
+    table = here(sitting)
+    if isinstance(table, Refusal) or column_named(sitting, table, text[-1:]) is None:
+        return False
+    return row_named(sitting, table, target.words) is not None
 
 
 def _bare_number(words: tuple[str, ...]) -> bool:

@@ -210,7 +210,7 @@ def told_before(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
     "Nobody needs to know the seats so take that column away" asks to take the seats column away.
     """
     spoken = [i for i, word in enumerate(words) if word in _IT and i > 2]
-    if not spoken or len(words) > _LONGEST_TOLD or not _has_things(sitting):
+    if not spoken or len(words) > _LONGEST_TOLD or not has_things(sitting):
         return
     cuts = [
         i
@@ -246,7 +246,7 @@ def told_before(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
                 yield (*words[cut:i], *name, *words[end:])
 
 
-def _has_things(sitting: Sitting) -> bool:
+def has_things(sitting: Sitting) -> bool:
     document = sitting.document
     held = sitting.passages or sitting.milestones or document.anchors
     return bool(held) or any(block.cell for block in document.blocks)
@@ -491,7 +491,9 @@ def _on_the_page(sitting: Sitting, words: Phrase, around: Around | None) -> Iter
         if there
     ]  # fmt: skip
     two = not _OF_TWO.isdisjoint(words) and (items or not _TOLD_OF_TWO.isdisjoint(words))
-    match = CATALOGUE.grammar.match(words) if told or grid else None
+    if around is not None and around.skipping:
+        kinds, two = [thing for thing in kinds if thing in _UNIT], False
+    match = CATALOGUE.grammar.match(words) if (told or grid) and kinds else None
     for i in range(size):
         ends = {
             j: [

@@ -8,22 +8,27 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from nimble_lantern.core.lexicon.housed import PLAINLY, Phrase, Thing
-from nimble_lantern.core.reading.housed import SKIPPED, Around, Named, named_in
+from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.lexicon.housed import PLAINLY, SAID, Phrase, Thing
+from nimble_lantern.core.reading.housed import SKIPPED, Around, Named, has_things, named_in
 from nimble_lantern.core.state import Sitting
 
 _MOST_COST = 3 * SKIPPED
 _LONGEST = 14
-_MOST = 6
+_MOST = 3
 """Words of an utterance, and wordings that are looked at."""
 _THINGS = frozenset(Thing) - {Thing.PART, Thing.ITEM, Thing.WORDS, Thing.RUN, Thing.CHANGE}
 """What is asked of a part of the page has to be said in full: prose comes too near it."""
+
+_TELLING = {w for thing in _THINGS for phrase in SAID[thing] for w in phrase} - LITTLE
+"""Without one of these, nothing is asked."""
 
 
 def nearly(sitting: Sitting, words: Sequence[str]) -> list[Phrase]:
     """The plain ways to say what may be asked, the likeliest first."""
     words = tuple(words)
-    if not 2 <= len(words) <= _LONGEST:
+    told = 2 <= len(words) <= _LONGEST and not _TELLING.isdisjoint(words)
+    if not told or not has_things(sitting):
         return []
     around = Around(words, skipping=True)
     found: dict[Phrase, tuple[int, int]] = {}
