@@ -460,6 +460,14 @@ def _by_price(sitting: Sitting, parse: Parse) -> bool:
     return not isinstance(table, Refusal) and _priced(sitting, table) is not None
 
 
+def _priced_rows(sitting: Sitting, parse: Parse) -> bool:
+    """ "The dearest job first", where each row is a job."""
+    table = here(sitting)
+    words = tuple(parse.args.get("words", ()))
+    rows = not isinstance(table, Refusal) and column_named(sitting, table, words) == 0
+    return rows and _by_price(sitting, parse)
+
+
 def _priced(sitting: Sitting, table: Table) -> int | None:
     """The one column whose heading is a price's: what "the cheapest" is told of."""
     heads = [sitting.document.blocks[table.cell(0, c)] for c in range(table.columns)]
@@ -527,6 +535,7 @@ _CALLED_BESIDES = frozenset("column name names number numbers figure figures val
     Way("by [the] {words} [{falling}]", when=_in_its_table),
     Way("[(put | have | <wish> | list | sort [it])] [the] {dearest:priced}", when=_by_price),
     Way("<wish> (it | them | the table) sorted {dearest:priced}", when=_by_price),
+    Way("[(<wish> | put)] the {dearest:price} {words} (first | at the top)", when=_priced_rows),
     Way("(sort | order | arrange) [the] {words} {falling}", when=heads_a_column),
     Way(
         "<wish> (the | this) (table | rows) (sorted | ordered | in order) [by | of] [the] {words}"
@@ -549,10 +558,10 @@ def sort(
     dearest: bool | None = None,
 ) -> Done | Refusal:
     """Sort the rows of a table by a column: numbers, dates and words each in their order."""
-    if words is not None:
-        column = _sorted_by(sitting, table, words)
-    elif dearest is not None:
+    if dearest is not None:
         column, falling = _priced(sitting, table), dearest
+    elif words is not None:
+        column = _sorted_by(sitting, table, words)
     else:
         column = (number or position or 1) - 1
     if column is None or not 0 <= column < table.columns:

@@ -114,6 +114,7 @@ CATALOGUE.table(
         "(largest | biggest | highest | greatest | most | latest | newest)": True,
     },
 )
+CATALOGUE.table("price", {"cheapest": False, "(dearest | most expensive)": True}, heard=False)
 CATALOGUE.table(
     "priced",
     {

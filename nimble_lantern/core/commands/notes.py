@@ -26,7 +26,7 @@ from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
-from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, PREPOSITIONS
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, DETERMINERS, DULL, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.reviewing.notes import Note, added, changed, notes_of, removed
 from nimble_lantern.core.state import Done, Option, Question, Sitting
@@ -73,10 +73,17 @@ def _whole_words(sitting: Sitting, parse: Parse) -> bool:
     words = target.words
     if set(text[:1]) & PARTS or set(text) <= _COURTESY or text in _LEAVING:
         return False
+    if text[:1] and text[0] in AUXILIARIES and _is_said_of(sitting, target.words):
+        return False
     if words[-1] in DETERMINERS | PREPOSITIONS | _ORDERS or set(words) <= DULL:
         return False
     ordered = any(a in _ORDERS and b in PARTS for a, b in pairwise(words))
     return target.called or not ordered and not set(words) <= PARTS | DULL | _ORDERS
+
+
+def _is_said_of(sitting: Sitting, words: tuple[str, ...]) -> bool:
+    """Whether there is a note so called: then "the oil store note is settled" speaks of that."""
+    return isinstance(called(sitting, NoteNamed(about=words)), Note)
 
 
 def _words_or_part(sitting: Sitting, parse: Parse) -> bool:
@@ -235,6 +242,7 @@ def _shown(sitting: Sitting, note: Note) -> Done:
     "<go> [to] [where] {note} [(is | stands | belongs)]",
     "(take me to | show me | go to) what {note} is (about | on)",
     "how does {note} (go | read)",
+    "(what is | what's) {note} (about | for | saying)",
     heard=1,
     example="read note one",
     group="revising",

@@ -34,6 +34,7 @@ from nimble_lantern.core.reviewing.passages import (
     with_passage,
 )
 from nimble_lantern.core.state import Done, Option, Question, Sitting, View
+from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import Places, That, Unit, Words, of_the_page
 from nimble_lantern.core.targets.names import look_up
 from nimble_lantern.core.targets.words import exact, normal
@@ -542,7 +543,13 @@ def _is_a_blank(sitting: Sitting, parse: Parse) -> bool:
     asked = parse.args.get("blank")
     named = asked is not None and look_up(asked.words, _blank_names(sitting)) is not None
     text = tuple(parse.args.get("text", ()))
+    if asked is not None and len(text) == 1 and not kind_of(text) and asked.words[-1] in _OF_KINDS:
+        return False  # "the day is long"
     return named and len(text) <= _MOST_WORDS_OF_A_BLANK and text[:1] not in (("of",), ("that",))
+
+
+_OF_KINDS = frozenset("day date month time number price hour".split())
+"""Blanks whose one word is of a kind that is known."""
 
 
 def _is_a_bare_value(sitting: Sitting, parse: Parse) -> bool:

@@ -445,7 +445,7 @@ def keep(sitting: Sitting) -> Done | Refusal:
     "(that'll | that will) do [(for | of) the (changes | comparison)]",
     "(i | we) (do not | don't | no longer) (need | want) to see (the | any) (changes | differences)"
     " [<any_more>]",
-    "(no more | enough [of]) (comparing | changes | the comparison | looking)",
+    "(no more | enough [of]) [the] (comparing | changes | the comparison | looking)",
     "(go | get | take me | let me go | let's go | just) [back] [to] (just | only | the plain | the"
     " ordinary | the normal) [(the | my)] (writing | letter | text | page | view)",
     "back to (just | only) [(the | my)] (writing | letter | text | page)",

@@ -17,14 +17,17 @@ from nimble_lantern.core.targets.model import (
     Order,
     Target,
     That,
+    Unit,
     Units,
     Words,
     is_target,
     of_the_page,
+    unit_named,
 )
 from nimble_lantern.core.targets.words import a_long_run, exact
 
 _INSIDE = frozenset(("in", "within", "inside", "on", "from"))
+_OF_A_TABLE = (Unit.TABLE, Unit.ROW, Unit.COLUMN)
 _IT = frozenset(("it", "that", "them", "this", "those", "these"))
 _STATING = frozenset(
     "is are was were isn't aren't has have should wants needs says sounds reads seems looks goes"
@@ -127,6 +130,8 @@ def _spoken_of(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
         ]
         for place in places:
             for parse in parses:
+                if parse.free and unit_named(place) in _OF_A_TABLE:
+                    continue  # "the table is too long so turn it into text"
                 if _sure(document, place, parse, rest[0]):
                     args = {k: place if _is_it(v) else v for k, v in parse.args.items()}
                     yield replace(parse, args=args)

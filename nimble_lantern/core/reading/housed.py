@@ -8,7 +8,7 @@ for together is one thing, it is put in the plain way, and then read as any othe
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from itertools import pairwise
 
 from nimble_lantern.core.commands.note_here import called
@@ -21,7 +21,6 @@ from nimble_lantern.core.lexicon.closed import (
     DETERMINERS,
     LITTLE,
     PREPOSITIONS,
-    SUBJECT_PRONOUNS,
 )
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS
 from nimble_lantern.core.lexicon.housed import (
@@ -52,6 +51,7 @@ from nimble_lantern.core.lexicon.manners import TAILS
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import (
+    Beside,
     Order,
     Unit,
     Units,
@@ -76,7 +76,7 @@ _OF_A_ROW = frozenset("delete leaving twice".split())
 _ENDS = frozenset("first last".split())
 _IN_A_TABLE = frozenset("row rows table underneath below".split())
 _STOPS = frozenset(".?!")
-_NOTES = frozenset("note notes comment comments remark remarks".split())
+NOTES = frozenset("note notes comment comments remark remarks".split())
 _SETTLED = frozenset("settled finished resolved done".split())
 _PLURAL = {
     "notes": Thing.NOTES, "comments": Thing.NOTES, "remarks": Thing.NOTES, "margin": Thing.NOTES,
@@ -84,34 +84,26 @@ _PLURAL = {
     "bookmarks": Thing.PLACES, "marks": Thing.PLACES, "spots": Thing.PLACES,
     "versions": Thing.VERSIONS, "drafts": Thing.VERSIONS,
 }  # fmt: skip
-_NOUNS = {
+NOUNS = {
     Thing.PASSAGE: ("passage",),
     Thing.PLACE: ("place", "marker", "bookmark", "mark", "spot"),
     Thing.VERSION: ("version", "draft", "copy"),
 }
 """What things with names are called by."""
-_ANY = (("a",), ("an",), ("another",))
-_IT = frozenset("it that this them those these both".split())
-_ONE, _BOTH = frozenset(("it", "that", "this")), frozenset(("them", "those", "these", "both"))
-_GOING_ON = frozenset("so and then please but".split())
-_LONGEST_TOLD = 20
-_UNIT = {
+ANY = (("a",), ("an",), ("another",))
+UNIT = {
     Thing.ROW: Unit.ROW, Thing.ROW_NAME: Unit.ROW,
     Thing.COLUMN: Unit.COLUMN, Thing.COLUMN_NAME: Unit.COLUMN,
 }  # fmt: skip
 _LEAVING = {w for phrase in SIGNS[Thing.PART]["leaving"] for w in phrase}
-WHOLE_OF = {Thing.ROW_NAME: Thing.ROW, Thing.COLUMN_NAME: Thing.COLUMN}
-_CALLED = {thing.value: thing for thing in (Thing.ROW, Thing.COLUMN, Thing.TABLE, Thing.NOTE)} | {
-    noun: thing for thing, nouns in _NOUNS.items() for noun in nouns
-}
-"""What is said behind "that", of which thing."""
 _BARE = {Thing.COLUMN: Thing.COLUMN_NAME, Thing.ROW: Thing.ROW_NAME}
+WHOLE_OF = {bare: whole for whole, bare in _BARE.items()}
 _OF_TWO = frozenset(("and", "with", "for")) | {phrase[-1] for phrase in BESIDE}
 _TOLD_OF_TWO = (
     {w for phrases in (SWAPPING, JOINING, SHIFTING) for phrase in phrases for w in phrase} - LITTLE
 ) | set("row rows column columns paragraph paragraphs sentence sentences item items line".split())
 _QUOTED = (Thing.RUN, Thing.ITEM, Thing.WORDS)
-_ANDS = (("and",), ("with",), ("and", "the"), ("with", "the"), ("for",))
+ANDS = (("and",), ("with",), ("and", "the"), ("with", "the"), ("for",))
 
 
 @dataclass(frozen=True, slots=True)
@@ -204,70 +196,10 @@ def _misplaced(words: Phrase) -> bool:
     return any(a == "the" and b in _NO_NOUN for a, b in pairwise(words))
 
 
-def told_before(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
-    """Requests that speak of a thing as "it" or "that column", by what it was called before.
-
-    "Nobody needs to know the seats so take that column away" asks to take the seats column away.
-    """
-    spoken = [i for i, word in enumerate(words) if word in _IT and i > 2]
-    if not spoken or len(words) > _LONGEST_TOLD or not has_things(sitting):
-        return
-    cuts = [
-        i
-        for i in range(2, spoken[-1])
-        if words[i - 1] not in SUBJECT_PRONOUNS
-        and (words[i - 1] in _GOING_ON or words[i] not in LITTLE and CATALOGUE.may_begin(words[i]))
-    ]
-    named = list(named_in(sitting, words[: cuts[-1]], None)) if cuts else []
-    if any(at.thing is Thing.PART for at in named):
-        return  # "i liked the first sentence better in first draft can i have that back"
-    things = [
-        (at, name, _BOTH if at.thing is Thing.NOTES else _ONE)
-        for at in named
-        if (name := _called(at)) and words[at.start - 1 : at.start] not in _ANY
-    ]
-    things += [
-        (replace(a, end=b.end), (*one, "and", *other), _BOTH)
-        for a, one, _ in things
-        for b, other, _ in things
-        if a.thing in _UNIT and a.thing is b.thing and words[a.end : b.start] in _ANDS
-    ]
-    for cut in cuts:
-        for at, name, its in things:
-            for i in (i for i in spoken if at.end <= cut < i and words[i] in its):
-                end = i + 1 + (words[i + 1 : i + 2] == ("one",))
-                noun = words[i + 1].removesuffix("s") if i + 1 < len(words) else ""
-                if noun in _CALLED:
-                    if _CALLED[noun] is not WHOLE_OF.get(at.thing, at.thing):
-                        continue
-                    end = i + 2
-                elif not _is_called(words[at.start : at.end], at.thing):
-                    continue
-                yield (*words[cut:i], *name, *words[end:])
-
-
 def has_things(sitting: Sitting) -> bool:
     document = sitting.document
     held = sitting.passages or sitting.milestones or document.anchors
     return bool(held) or any(block.cell for block in document.blocks)
-
-
-def _called(at: Named) -> Phrase:
-    """The plain name of a thing of the house; () for parts and words of the text."""
-    if at.thing in _NOUNS:
-        return ("the", at.thing.value, *at.words)
-    if at.thing is Thing.TABLE:
-        return ("the", "table")
-    if at.thing is Thing.NOTES:
-        return ("all", *at.words)
-    bare = at.thing is Thing.NOTE and len(at.words) <= 2 and at.words[-1] in _NOTES
-    return at.words if at.thing in (*_UNIT, Thing.NOTE) and not bare else ()
-
-
-def _is_called(words: Phrase, thing: Thing) -> bool:
-    """Whether a thing is called what it is, and not by a name alone that may be a word."""
-    nouns = _NOUNS.get(thing, (thing.value,))
-    return not {word.removesuffix("s") for word in words}.isdisjoint(nouns)
 
 
 def is_asked(at: Named, signs: frozenset[str], left: Phrase, right: Phrase) -> bool:
@@ -320,7 +252,7 @@ def leaves(left: Phrase, right: Phrase) -> bool:
 def _signs(words: Phrase, thing: Thing, way: int, skipping: bool) -> list[_Signs]:
     """For each place the signs that all words before it may raise together; none if some of them
     say nothing.  With `way` -1 the words are turned round."""
-    said, of_table = SAID[thing], thing in _UNIT
+    said, of_table = SAID[thing], thing in UNIT
     found: list[_Signs] = [{frozenset(): 0}]
     for end in range(1, len(words) + 1):
         here: _Signs = {}
@@ -349,10 +281,10 @@ SKIPPED, _SKIPPED_LITTLE = 10, 3
 
 def _of_two(words: Phrase, named: Sequence[Named]) -> Iterator[Phrase]:
     """Two that are to stand beside each other, to change places, or to become one."""
-    kinds = (*_UNIT, Thing.PART, Thing.ITEM)
+    kinds = (*UNIT, Thing.PART, Thing.ITEM)
     for a in (n for n in named if n.thing in kinds):
         for b in (n for n in named if n.start >= a.end and n.thing in kinds):
-            if _UNIT.get(a.thing, a.thing) is not _UNIT.get(b.thing, b.thing):
+            if UNIT.get(a.thing, a.thing) is not UNIT.get(b.thing, b.thing):
                 continue
             left, middle, right = words[: a.start], words[a.end : b.start], words[b.end :]
             bare = not (_is_told_of(a) or _is_told_of(b))
@@ -365,7 +297,7 @@ def _of_two(words: Phrase, named: Sequence[Named]) -> Iterator[Phrase]:
                     rest = (left, middle[:i], middle[i + size :], right)
                     if all(_says(part, SHIFTING) for part in rest):
                         yield ("move", *a.words, "before" if side < 0 else "after", *b.words)
-            linked = middle in _ANDS
+            linked = middle in ANDS
             swapped = middle[-1:] == ("with",) and _tells(middle[:-1], SWAPPING)
             swapped = swapped and _says(middle[:-1], SWAPPING)
             if linked or swapped:
@@ -454,7 +386,7 @@ def named_in(sitting: Sitting, words: Phrase, around: Around | None) -> Iterator
     yield from _on_the_page(sitting, words, around)
     if any(block.cell for block in document.blocks):
         yield from _of_tables(document, words)
-    if not _NOTES.isdisjoint(words):
+    if not NOTES.isdisjoint(words):
         match = CATALOGUE.grammar.match(words)
         for i in range(len(words)):
             for reading in match.at("note", i):
@@ -492,7 +424,7 @@ def _on_the_page(sitting: Sitting, words: Phrase, around: Around | None) -> Iter
     ]  # fmt: skip
     two = not _OF_TWO.isdisjoint(words) and (items or not _TOLD_OF_TWO.isdisjoint(words))
     if around is not None and around.skipping:
-        kinds, two = [thing for thing in kinds if thing in _UNIT], False
+        kinds, two = [thing for thing in kinds if thing in UNIT], False
     match = CATALOGUE.grammar.match(words) if (told or grid) and kinds else None
     for i in range(size):
         ends = {
@@ -505,7 +437,9 @@ def _on_the_page(sitting: Sitting, words: Phrase, around: Around | None) -> Iter
             j, value = reading.end, reading.value
             if of_a_grid(value) and not isinstance(value, Words):
                 thing = Thing.ROW if unit_named(value) is Unit.ROW else Thing.COLUMN
-                if words[j - 1] not in DETERMINERS:
+                # "Another row under paint" speaks of no row that stands there.
+                new = isinstance(value, Beside) and words[i] not in DETERMINERS
+                if words[j - 1] not in DETERMINERS and not new:
                     yield Named(i, j, thing, words[i:j])
             elif Thing.PART in ends[j] and _is_told(sitting.document, value, words[i:j]):
                 here = isinstance(value, Units) and value.order is Order.THIS
@@ -561,7 +495,7 @@ def _is_a_sentence(document: Document, there: Range) -> bool:
 
 def _by_name(words: Phrase, thing: Thing, names: Sequence[str]) -> Iterator[Named]:
     """Where a name stands, with what it is called by; a name of one word needs that."""
-    nouns = _NOUNS[thing]
+    nouns = NOUNS[thing]
     for name in names:
         said = normal(tuple(name.lower().split()))
         said = said[1:] if said[:1] in (("the",), ("my",)) and len(said) > 1 else said

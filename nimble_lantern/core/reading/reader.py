@@ -26,8 +26,9 @@ from nimble_lantern.core.reading.addressing import (
 )
 from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import apart
-from nimble_lantern.core.reading.housed import housed, told_before
+from nimble_lantern.core.reading.housed import housed
 from nimble_lantern.core.reading.otherwise import otherwise, surely
+from nimble_lantern.core.reading.told_before import told_before
 from nimble_lantern.core.reading.worded import surely as surely_worded
 from nimble_lantern.core.reading.worded import worded
 from nimble_lantern.core.state import Sitting
