@@ -7,9 +7,15 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from functools import lru_cache
 from pathlib import Path
-from typing import Any
 
-from nimble_lantern.playing import run_case
+from nimble_lantern.core.effects import Effect
+from nimble_lantern.core.reading.hearing import from_line
+from nimble_lantern.core.reviewing.passages import of_document
+from nimble_lantern.core.sitting import Heard, Outcome, advance
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.formats import from_markdown
+from nimble_lantern.formats.report import sitting_data
+from nimble_lantern.playing import desk_with
 from tests.corpus.house_world import L, N, P, S, T, V
 
 _PAGES: dict[str, tuple[str, list[str]]] = {"T": (T, []), "L": (L, []), "N": (L, N), "V": (L, V)}
@@ -26,26 +32,29 @@ class Said:
 
     def holds(self) -> bool:
         """Whether it leaves all as the plain wording does, by the same command or another."""
-        found = _played(self.page, self.before, self.wording)
-        wanted = _wanted(self.page, self.before, self.plain)
-        return found["trail"][-1]["read_as"] == "command" and wanted == _left(found)
+        found, wanted = (
+            advance(_prepared(self.page, self.before), Heard(from_line(said)))
+            for said in (self.wording, self.plain)
+        )
+        command = found.entry is not None and found.entry.read_as == "command"
+        return command and _left(found) == _left(wanted)
 
 
-def _played(page: str, before: tuple[str, ...], said: str) -> dict[str, Any]:
+@lru_cache(maxsize=8)
+def _prepared(page: str, before: tuple[str, ...]) -> Sitting:
+    passages = [of_document(name, from_markdown(text)) for name, text in P.items()]
+    others = {title: from_markdown(text) for title, text in S.items()}
     document, first = _PAGES.get(page, (page, []))
-    says = [*first, *before, said]
-    given = {"settings": {}, "passages": P, "shelf": S}
-    return run_case({"id": "", "doc": document, "say": says, **given})
+    desk = desk_with(from_markdown(document), {}, None, others, None, passages)
+    for line in (*first, *before):
+        desk.hear(from_line(line))
+    return desk.sitting
 
 
-@lru_cache
-def _wanted(page: str, before: tuple[str, ...], plain: str) -> str:
-    return _left(_played(page, before, plain))
-
-
-def _left(played: dict[str, Any]) -> str:
-    kept = {name: value for name, value in played["result"].items() if name != "trail"}
-    return json.dumps(kept, sort_keys=True, default=str)
+def _left(outcome: Outcome) -> tuple[str, tuple[Effect, ...]]:
+    """What is left of the desk, and what is asked of the world outside."""
+    kept = {name: value for name, value in sitting_data(outcome.sitting).items() if name != "trail"}
+    return json.dumps(kept, sort_keys=True, default=str), outcome.effects
 
 
 def wordings() -> Iterator[Said]:
