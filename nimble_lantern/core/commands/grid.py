@@ -58,7 +58,7 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     "[(a | one | another)] {grid} {ended}",
     "<add_one> {grid} (here | just here | [over] there)",
     "<wish> {number} [(more | extra | new | empty | further)] {grid} [{ended}]",
-    "{number} (more | extra | new | empty | further) {grid} [{ended}]",
+    "{number} (more | extra | further) {grid} [{ended}]",
     Way(
         "[(<wish> | <adding>)] {number} [(more | extra | new | empty | further)] {grid} {side}"
         " {target}",

@@ -25,7 +25,7 @@ from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import AUXILIARIES, DETERMINERS, DULL, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.reviewing.notes import Note, added, changed, notes_of, removed
@@ -189,6 +189,12 @@ def add(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refus
     return _add(sitting, target.first, text)
 
 
+def _tells_itself(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make a note here check the price", and not "leave a note here for nell"."""
+    first = parse.args.get("text", ("",))[0]
+    return first not in PREPOSITIONS and first not in ("if", "when", "and", "or", "that", "before")
+
+
 @command(
     "(margin note | note in the margin) [here] {text:words}",
     "(add | put | make | write | leave) (a margin note | a note in the margin | a comment) [here]"
@@ -204,9 +210,12 @@ def add(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refus
     "(make | add | leave) (a note | a note to (self | myself)) (to | that) {text:words}",
     "remind me here to {text:words}",
     "remind me in the margin (to | that) {text:words}",
-    "(make | add | leave | put | write) a [margin] (note | remark | comment) [right] here"
-    " {text:words}",
-    "(comment | remark) here {text:words}",
+    *each(
+        _tells_itself,
+        "(make | add | leave | put | write) a [margin] (note | remark | comment) [right] here"
+        " {text:words}",
+        "(comment | remark) here {text:words}",
+    ),
     heard=1,
     example="margin note check with the ferry company",
     group="revising",

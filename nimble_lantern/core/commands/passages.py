@@ -212,7 +212,8 @@ def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
     "(make | turn) {target} (a | into a) passage [(called | named | and call it)] {text:words}",
     "(save | keep | call) this passage [as] {text:words}",
     Way(
-        "(keep | save | store | remember) this (as | under [the name] | by the name) {text:words}",
+        "(keep | save | store | remember) this (as | under the name [of] | by the name [of])"
+        " {text:words}",
         when=_named_short,
     ),
     Way("(keep | save | store | remember) (that | the selection) as {text:words}",

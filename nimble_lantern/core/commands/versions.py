@@ -23,6 +23,7 @@ from nimble_lantern.core.document.history import Version
 from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
+from nimble_lantern.core.lexicon.closed import DETERMINERS
 from nimble_lantern.core.reviewing.comparing import (
     Change,
     Compared,
@@ -76,6 +77,12 @@ def _version(words: tuple[str, ...]) -> tuple[str, ...] | None:
     return words if words[0] not in _CALLED else None
 
 
+def _begins_as_a_name(sitting: Sitting, parse: Parse) -> bool:
+    """ "Keep this under evening", and not "under the stairs"."""
+    words = tuple(parse.args.get("text", ()))
+    return words[0] not in DETERMINERS and len(words) <= 6
+
+
 _CALLED = frozenset("version draft state place spot passage document letter as".split())
 
 
@@ -112,14 +119,17 @@ _CALLED = frozenset("version draft state place spot passage document letter as".
     "(remember | keep | save | store | hold) (it | this | everything | the (letter | text |"
     " document)) (like this | like that | as it is [now] | as it stands [now] | the way it is [now]"
     " | as it is at the moment) (as | under [the name] | and call it) [the] {text:words}",
-    "(keep | save | store | hold on to) (it | this | the (letter | text | document)) (under [the"
-    " name] | by the name [of]) {text:words}",
+    Way(
+        "(keep | save | store | hold on to) (it | this | the (letter | text | document)) (under"
+        " [the name] | by the name [of]) {text:words}",
+        when=_begins_as_a_name,
+    ),
     "[this is] (my | our | the) {text:draft_name} (keep | save | remember | store) it",
     "(call | name | freeze) (how it is | it as it is | the way it is | how it stands) [now] [as]"
     " {text:words}",
-    "freeze (it | this) [(here | now | as it is)] as {text:words}",
-    "(i'm | i am) (calling | naming | saving | keeping) this [version] [as] {text:words}",
-    "put this away as [the] [version] {text:words}",
+    "freeze (it | this) (here | now | as it is) as {text:words}",
+    "(i'm | i am) (calling | naming | saving | keeping) this (version [as] | as) {text:words}",
+    "put this away as [the] version {text:words}",
     "(keep | save | make | take) a copy of (it | this | everything) (like this | like that | as it"
     " is [now]) [and] (called | named | as | call it) {text:words}",
     "(keep | save | store | remember) (how (it | this | everything) is | the way (it | this) is)"

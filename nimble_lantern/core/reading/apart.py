@@ -27,6 +27,8 @@ from nimble_lantern.core.targets.model import (
 from nimble_lantern.core.targets.words import a_long_run, exact
 
 _INSIDE = frozenset(("in", "within", "inside", "on", "from"))
+_OF_A_ROOM = (("the", "table"), ("the", "row"), ("the", "column"))
+"""Said with a reason they may stand in a room: "the row was long so cut it"."""
 _OF_A_TABLE = (Unit.TABLE, Unit.ROW, Unit.COLUMN)
 _IT = frozenset(("it", "that", "them", "this", "those", "these"))
 _STATING = frozenset(
@@ -124,7 +126,7 @@ def _spoken_of(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
         places = [
             place
             for end in sorted(named)
-            if end <= _LONGEST_PLACE
+            if end <= _LONGEST_PLACE and words[:end] not in _OF_A_ROOM
             for place in _targets(words[:end], "target")
             if end == cut or of_the_page(place) or a_long_run(document, place)
         ]

@@ -172,13 +172,17 @@ def _otherwise(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]
 
 def _housed(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -> Verdict | None:
     """A request about a row, a note, a version ..., all of whose words ask for one thing."""
-    for plain in (Plainer(words), *(a.plain for a in asked)):
-        for said in housed(sitting, plain.words):
-            found = exactly(sitting, said, whole=False)
-            parse = found.parse
-            done = found.kind is Judged.COMMAND and parse and plain.allows(parse)
-            if done and parse and not parse.command.name.startswith(_OF_WORDS):
-                return found
+    found = (_housed_as(sitting, p) for p in (Plainer(words), *(a.plain for a in asked)))
+    return next((verdict for verdict in found if verdict is not None), None)
+
+
+def _housed_as(sitting: Sitting, plain: Plainer) -> Verdict | None:
+    for said in housed(sitting, plain.words):
+        found = exactly(sitting, said, whole=False)
+        parse = found.parse
+        done = found.kind is Judged.COMMAND and parse and plain.allows(parse)
+        if done and parse and not parse.command.name.startswith(_OF_WORDS):
+            return found
     return None
 
 
@@ -210,8 +214,8 @@ def _reasoned(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked])
         found = exactly(sitting, plain.words, whole=False)
         if found.kind is Judged.COMMAND and found.parse and plain.allows(found.parse):
             return found
-        if (housed := _housed(sitting, plain.words, [_Asked(plain, found)])) is not None:
-            return housed
+        if (put := _housed_as(sitting, plain)) is not None:
+            return put
     return None
 
 

@@ -81,8 +81,10 @@ def _called(at: Named) -> Phrase:
         return ("the", "table")
     if at.thing is Thing.NOTES:
         return ("all", *at.words)
-    bare = at.thing is Thing.NOTE and len(at.words) <= 2 and at.words[-1] in NOTES
-    return at.words if at.thing in (*UNIT, Thing.NOTE) and not bare else ()
+    if at.thing not in (*UNIT, Thing.NOTE):
+        return ()
+    bare = len(at.words) <= 2 and at.words[-1] in NOTES | {"row", "column"}
+    return () if bare else at.words
 
 
 def _is_called(words: Phrase, thing: Thing) -> bool:
