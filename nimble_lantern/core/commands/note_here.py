@@ -9,11 +9,13 @@ from typing import Concatenate, ParamSpec
 
 from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, rule
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, rule
 from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL
 from nimble_lantern.core.lexicon.sentences import ASKS, VERBS
 from nimble_lantern.core.reviewing.notes import Note, notes_of
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.writing.spoken import plain
 
 P = ParamSpec("P")
@@ -141,12 +143,18 @@ def called(sitting: Sitting, note: NoteNamed | None) -> Note | Refusal:
 
 
 def _beside(sitting: Sitting, found: Sequence[Note], words: Sequence[str]) -> Note | None:
-    """The first note that stands on these words, or on a sentence or so with them."""
+    """The first note that stands on these words, on a sentence or so with them, or on a part."""
     text = [plain(w) for w in words if w not in DETERMINERS]
     for note in found:
         there = [plain(w) for w in sitting.document.text(note.range).split()]
         if text and any(there[i : i + len(text)] == text for i in range(len(there))):
             return note
+    for part in CATALOGUE.grammar.parses("part", tuple(words)):
+        place = resolve(part.value, sitting)
+        if isinstance(place, Places):
+            r = place.first
+            on = (n for n in found if n.range.start < r.end and r.start < n.range.end)
+            return next(on, None)
     return None
 
 

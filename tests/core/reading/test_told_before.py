@@ -136,6 +136,9 @@ class ToldBefore(DeskCase):
         self.assertIn("settled", desk.hears("settle all notes").summary)
         self.assertIn("two notes", desk.hears("reopen all notes").summary)
         self.assertIn("North", desk.hears("take the note off slipway").summary)
+        desk.hears("note on the last paragraph colon who is that")
+        self.assertIn("Who is", desk.hears("what does the note on the last paragraph say").summary)
+        self.assertIn("settled", desk.hears("the note on the last paragraph is done").summary)
 
     def test_no_is_never_left_out_before_a_thing(self) -> None:
         desk = self.desk(LETTER)
