@@ -76,6 +76,11 @@ class Driver:
         ]
 
 
+def said(line: str) -> tuple[str, ...]:
+    """An utterance, as its words."""
+    return tuple(line.split())
+
+
 class DeskCase(unittest.TestCase):
     """A test that reads as a script."""
 

@@ -36,35 +36,37 @@ def _heard_instead(turn: Turn) -> list[nearest.Offer]:
     """The command that another engine heard in the same sound, where it can be done."""
     if not turn.meant:
         return []
-    verdict = reader.exactly(turn.sitting, turn.meant, whole=False)
-    if verdict.kind is not Judged.COMMAND or verdict.parse is None:
-        return []
-    command = verdict.parse.command
+    offer = _as_offer(turn.sitting, turn.meant)
     # What was misheard is no wording of the speaker's.
-    return [nearest.Offer(turn.meant, command.name, 1.0, command.traits.destructive, (), False)]
+    return [replace(offer, learns=False)] if offer else []
 
 
 def _other_words(sitting: Sitting, words: Sequence[str]) -> list[nearest.Offer]:
     """The replacement that a statement may ask for: "visitors should be guests"."""
     near = nearest.round_here(sitting)
     for asked in worded.maybe_instead(near, barest(words)):
-        verdict = reader.exactly(near, asked.words, whole=False)
-        if verdict.kind is Judged.COMMAND and verdict.parse is not None:
-            command = verdict.parse.command.name
-            return [nearest.Offer(asked.words, command, 1.0, True, asked.old, False)]
+        if offer := _as_offer(near, asked.words):
+            return [replace(offer, destructive=True, names=asked.old, learns=False)]
     return []
 
 
 def _of_the_house(sitting: Sitting, words: Sequence[str]) -> list[nearest.Offer]:
     """What may be asked of a row, a note, a version ..., though some of the words say nothing."""
+    made = (_as_offer(sitting, said) for said in nearly(sitting, barest(words)))
     found: dict[str, nearest.Offer] = {}
-    for said in nearly(sitting, barest(words)):
-        verdict = reader.exactly(sitting, said, whole=False)
-        if verdict.kind is Judged.COMMAND and verdict.parse is not None:
-            command = verdict.parse.command
-            offer = nearest.Offer(said, command.name, 1.0, command.traits.destructive)
-            found.setdefault(command.name, offer)
-    return list(found.values())[: nearest.MOST_OFFERS]
+    for offer in made:
+        if offer:
+            found.setdefault(offer.command, offer)
+    return list(found.values())
+
+
+def _as_offer(sitting: Sitting, words: tuple[str, ...]) -> nearest.Offer | None:
+    """Words that are a command which can be done here, as an offer."""
+    verdict = reader.exactly(sitting, words, whole=False)
+    if verdict.kind is not Judged.COMMAND or verdict.parse is None:
+        return None
+    command = verdict.parse.command
+    return nearest.Offer(words, command.name, 1.0, command.traits.destructive)
 
 
 def _question(found: Sequence[nearest.Offer], about: int) -> Question:

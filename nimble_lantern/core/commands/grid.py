@@ -6,16 +6,23 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
+from nimble_lantern.core.commands.sorted_here import (
+    by_price,
+    in_its_table,
+    priced,
+    priced_rows,
+    sortable,
+    sorted_by,
+)
 from nimble_lantern.core.commands.table_here import (
     Part,
     cell_here,
-    column_named,
     headed_by,
     heads_a_column,
     heads_a_row,
     heads_row,
     here,
-    in_table,
+    moved_by,
     of_part,
     of_table,
     part_of,
@@ -68,7 +75,7 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
         heads_a_row,
         "(<wish> | <adding>) {number} [(more | extra | new | empty | further)] {grid:a_row} {side}"
         " [the] {words} [row]",
-        "{number} (more | extra | new | empty | further) {grid:a_row} {side} [the] {words} [row]",
+        "{number} (more | extra | further) {grid:a_row} {side} [the] {words} [row]",
     ),
     "[(<wish> | <begin> | <put>)] (another | one more | a new | a further | an extra) {grid}"
     " [{ended}]",
@@ -334,21 +341,17 @@ def move(
     if isinstance(found, Refusal):
         return found
     table, unit, numbers = found.table, found.unit, found.numbers
-    rows = rows_of(sitting.document.blocks, table)
-    heads = has_header(rows)
-    first = 1 if unit is Unit.ROW and heads and 0 not in numbers else 0
+    if goal is None and not (words and (name or target is not None)):
+        return moved_by(sitting, found, steps)
+    there = part_of(sitting, goal) if goal is not None else headed_by(sitting, words, unit)
+    if isinstance(there, Refusal):
+        return there
+    if there.table != table or there.unit is not unit or there.numbers[0] in numbers:
+        return Refusal("Rows go beside rows, and columns beside columns.")
     size = table.rows if unit is Unit.ROW else table.columns
     order = [n for n in range(size) if n not in numbers]
-    if goal is not None or words and (name or target is not None):
-        there = part_of(sitting, goal) if goal is not None else headed_by(sitting, words, unit)
-        if isinstance(there, Refusal):
-            return there
-        if there.table != table or there.unit is not unit or there.numbers[0] in numbers:
-            return Refusal("Rows go beside rows, and columns beside columns.")
-        beside = there.numbers[0] if side < 0 else there.numbers[-1]
-        at = order.index(beside) + (1 if side > 0 else 0)
-    else:
-        at = min(max(first, numbers[0] + steps), len(order))
+    beside = there.numbers[0] if side < 0 else there.numbers[-1]
+    at = order.index(beside) + (1 if side > 0 else 0)
     order[at:at] = numbers
     return reordered(sitting, found, order)
 
@@ -445,57 +448,6 @@ def _headed(sitting: Sitting, header: bool) -> Done | Refusal:
     return Done(sitting.edited(Edit(tuple(steps))), said)
 
 
-def _sortable(sitting: Sitting, parse: Parse) -> bool:
-    """Whether there is such a column; a short name that there is not is refused."""
-    words = parse.args.get("words")
-    if not there_is(sitting, parse) or words is None:
-        return there_is(sitting, parse)
-    table = here(sitting)
-    named = not isinstance(table, Refusal) and _sorted_by(sitting, table, words) is not None
-    return named or len(words) == 1
-
-
-def _by_price(sitting: Sitting, parse: Parse) -> bool:
-    table = here(sitting)
-    return not isinstance(table, Refusal) and _priced(sitting, table) is not None
-
-
-def _priced_rows(sitting: Sitting, parse: Parse) -> bool:
-    """ "The dearest job first", where each row is a job."""
-    table = here(sitting)
-    words = tuple(parse.args.get("words", ()))
-    rows = not isinstance(table, Refusal) and column_named(sitting, table, words) == 0
-    return rows and _by_price(sitting, parse)
-
-
-def _priced(sitting: Sitting, table: Table) -> int | None:
-    """The one column whose heading is a price's: what "the cheapest" is told of."""
-    heads = [sitting.document.blocks[table.cell(0, c)] for c in range(table.columns)]
-    priced = [
-        c for c, head in enumerate(heads) if not _PRICES.isdisjoint(head.text.lower().split())
-    ]
-    return priced[0] if len(priced) == 1 else None
-
-
-_PRICES = frozenset("price prices cost costs fee fees charge fare each amount rate rent".split())
-
-
-def _in_its_table(sitting: Sitting, parse: Parse) -> bool:
-    """ "By price", said in the table; elsewhere that may go on a sentence."""
-    return in_table(sitting, parse) and heads_a_column(sitting, parse)
-
-
-def _sorted_by(sitting: Sitting, table: Table, words: tuple[str, ...]) -> int | None:
-    """The column that is named, without what it is called besides: "item names"."""
-    column = column_named(sitting, table, words)
-    if column is None and len(words) > 1 and words[-1] in _CALLED_BESIDES:
-        return column_named(sitting, table, words[:-1])
-    return column
-
-
-_CALLED_BESIDES = frozenset("column name names number numbers figure figures value values".split())
-
-
 @command(
     "(sort | order | arrange) [(the | this)] (table | rows | it) (by | on) [the] {words}"
     " [(column | numbers | figures)] [{falling}]",
@@ -532,10 +484,10 @@ _CALLED_BESIDES = frozenset("column name names number numbers figure figures val
         "(put | set) (the | this) (table | rows) in {words} order [{falling}]", when=heads_a_column
     ),
     Way("[the] {words} [column] (in order [{falling}] | {falling})", when=heads_a_column),
-    Way("by [the] {words} [{falling}]", when=_in_its_table),
-    Way("[(put | have | <wish> | list | sort [it])] [the] {dearest:priced}", when=_by_price),
-    Way("<wish> (it | them | the table) sorted {dearest:priced}", when=_by_price),
-    Way("[(<wish> | put)] the {dearest:price} {words} (first | at the top)", when=_priced_rows),
+    Way("by [the] {words} [{falling}]", when=in_its_table),
+    Way("[(put | have | <wish> | list | sort [it])] [the] {dearest:priced}", when=by_price),
+    Way("<wish> (it | them | the table) sorted {dearest:priced}", when=by_price),
+    Way("[(<wish> | put)] the {dearest:price} {words} (first | at the top)", when=priced_rows),
     Way("(sort | order | arrange) [the] {words} {falling}", when=heads_a_column),
     Way(
         "<wish> (the | this) (table | rows) (sorted | ordered | in order) [by | of] [the] {words}"
@@ -545,7 +497,7 @@ _CALLED_BESIDES = frozenset("column name names number numbers figure figures val
     heard=1,
     example="sort the table by the first column",
     group="format",
-    when=_sortable,
+    when=sortable,
 )
 @of_table
 def sort(
@@ -559,9 +511,9 @@ def sort(
 ) -> Done | Refusal:
     """Sort the rows of a table by a column: numbers, dates and words each in their order."""
     if dearest is not None:
-        column, falling = _priced(sitting, table), dearest
+        column, falling = priced(sitting, table), dearest
     elif words is not None:
-        column = _sorted_by(sitting, table, words)
+        column = sorted_by(sitting, table, words)
     else:
         column = (number or position or 1) - 1
     if column is None or not 0 <= column < table.columns:

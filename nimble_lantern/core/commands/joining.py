@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from nimble_lantern.core.commands.table_here import head_two, headed_cells
+from nimble_lantern.core.commands.table_here import head_two, headed, headed_cells
 from nimble_lantern.core.commands.when import names_no_thing
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.moving import paste_at
@@ -21,7 +21,7 @@ from nimble_lantern.core.document.edits import (
 )
 from nimble_lantern.core.document.model import Document, Format, Kind, Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import CAPITALISED
 from nimble_lantern.core.state import Done, Option, Question, Sitting
@@ -59,6 +59,10 @@ def _of_two(sitting: Sitting, parse: Parse) -> bool:
     if isinstance(a, Words) and isinstance(b, Words) and head_two(sitting, a.words, b.words):
         return False  # their columns change places
     return not isinstance(target, Words) or "and" in target.words
+
+
+def _heads_two(sitting: Sitting, parse: Parse) -> bool:
+    return head_two(sitting, parse.args.get("name", ()), parse.args.get("words", ()))
 
 
 def joined(sitting: Sitting, first: int, last: int) -> Sitting:
@@ -337,6 +341,11 @@ def split_part(
     "(change | reverse | swap | turn round) the order of {target}",
     "reverse {target}",
     "put {a:target} where {b:target} is",
+    *each(
+        _heads_two,
+        "(swap | exchange | switch) [the] {name:words} (and | with) [the] {words} [columns]",
+        "[the] {name:words} and [the] {words} (swapped | the other way round)",
+    ),
     Way("{target} <shall> (change | swap | exchange) places", when=names_no_thing),
     Way("(let | have | make) {target} (change | swap | exchange) places", when=names_no_thing),
     Way("(change | exchange) {a:part} (for | with) {b:part}", when=_two_parts),
@@ -350,8 +359,12 @@ def swap(
     target: Places | None = None,
     a: Places | None = None,
     b: Places | None = None,
+    name: tuple[str, ...] = (),
+    words: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Put two targets in each other's place, or turn round the order of two things."""
+    if words:
+        a, b = headed(sitting, name), headed(sitting, words)
     cells = _cells_of(sitting.document, target, a, b)
     if isinstance(cells, Refusal):
         return cells

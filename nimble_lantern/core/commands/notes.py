@@ -325,8 +325,7 @@ def list_notes(sitting: Sitting) -> Done | Refusal:
 
 
 def _is_said(sitting: Sitting, parse: Parse) -> bool:
-    found = called(sitting, NoteNamed(about=tuple(parse.args.get("text", ()))))
-    return not isinstance(found, Refusal)
+    return _is_said_of(sitting, tuple(parse.args.get("text", ())))
 
 
 @command(
@@ -555,40 +554,32 @@ def remove_all(sitting: Sitting, settled: bool = False) -> Done | Refusal:
     return Done(sitting.edited(removed(*found)), f"{many(len(found), 'note')} taken out")
 
 
+CATALOGUE.table(
+    "settling",
+    {
+        "(settle | resolve | tick off | close)": True,
+        "(reopen | open | unsettle)": False,
+    },
+)
+
+
 @command(
-    "(settle | resolve | tick off | close) (all | every one of) [(the | my)] [margin] notes",
-    "(settle | resolve | tick off | close) every [margin] note",
+    "{settling} (all | every one of) [(the | my)] [margin] notes [again]",
+    "{settling} every [margin] note [again]",
     heard=1,
     example="settle all notes",
     group="revising",
     when=there_are,
 )
-def settle_all(sitting: Sitting) -> Done | Refusal:
-    """Mark all margin notes as settled; they stay."""
-    return _all_set(sitting, True)
-
-
-@command(
-    "(reopen | open | unsettle) (all | every one of) [(the | my)] [margin] notes [again]",
-    "(reopen | unsettle) every [margin] note",
-    heard=1,
-    example="reopen all notes",
-    group="revising",
-    when=there_are,
-)
-def reopen_all(sitting: Sitting) -> Done | Refusal:
-    """Take all margin notes up again that were settled."""
-    return _all_set(sitting, False)
-
-
-def _all_set(sitting: Sitting, settled: bool) -> Done | Refusal:
-    found = [n for n in notes_of(sitting.document) if n.settled is not settled]
+def settle_all(sitting: Sitting, settling: bool) -> Done | Refusal:
+    """Mark all margin notes as settled, or take them all up again; they stay."""
+    found = [n for n in notes_of(sitting.document) if n.settled is not settling]
     if not found:
-        return Refusal("All notes are settled." if settled else "No note is settled.")
+        return Refusal("All notes are settled." if settling else "No note is settled.")
     edit = Edit()
     now = sitting.document
     for note in found:
-        step = changed(now, note, None, settled)
+        step = changed(now, note, None, settling)
         edit, now = edit.then(step), step.apply(now)
-    how = "settled" if settled else "open again"
+    how = "settled" if settling else "open again"
     return Done(sitting.edited(edit), f"{many(len(found), 'note')} {how}")

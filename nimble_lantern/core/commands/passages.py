@@ -2,24 +2,42 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.naming import called_whole, given_name, owned, taken
+from nimble_lantern.core.commands.passage_here import (
+    among_them,
+    blank_here,
+    blank_names,
+    blanks_open,
+    by_name_alone,
+    choices_here,
+    exists,
+    exists_and_a_part,
+    exists_any,
+    in_full,
+    is_a_bare_value,
+    is_a_blank,
+    is_a_blanks_name,
+    is_at_blank,
+    named_of_selection,
+    named_short,
+    of_a_part,
+    of_what_is_here,
+    passage_names,
+    several,
+    was_at_blank,
+)
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.storing import as_blocks, within_line
 from nimble_lantern.core.document.edits import DropBlocks, Edit, Splice
 from nimble_lantern.core.document.model import Anchor, Block, Kind, Piece, Position, Range
-from nimble_lantern.core.document.units import block_range, in_block
 from nimble_lantern.core.effects import ExportPassages
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
-from nimble_lantern.core.lexicon.closed import DETERMINERS, PREPOSITIONS
-from nimble_lantern.core.lexicon.sentences import VERBS
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Way, command, each
 from nimble_lantern.core.reviewing.passages import (
-    BLANK,
     Passage,
     choices_of,
     date_text,
@@ -34,19 +52,12 @@ from nimble_lantern.core.reviewing.passages import (
     with_passage,
 )
 from nimble_lantern.core.state import Done, Option, Question, Sitting, View
-from nimble_lantern.core.targets.alike import kind_of
-from nimble_lantern.core.targets.model import Places, That, Unit, Words, of_the_page
+from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.targets.names import look_up
-from nimble_lantern.core.targets.words import exact, normal
 
-
-def _names(sitting: Sitting) -> list[str]:
-    return [p.name for p in sitting.passages]
-
-
-CATALOGUE.names("passage", of=_names, partial=True)
+CATALOGUE.names("passage", of=passage_names, partial=True)
 owned("passage")
-CATALOGUE.names("blank", of=lambda sitting: _blank_names(sitting), partial=True)
+CATALOGUE.names("blank", of=lambda sitting: blank_names(sitting), partial=True)
 CATALOGUE.table("use", {"(insert | put in | use | paste | drop in | call up)": True})
 CATALOGUE.table(
     "use_else",
@@ -56,42 +67,6 @@ CATALOGUE.table(
     },
 )
 MOST_SHOWN = 200
-
-
-def _blank_names(sitting: Sitting) -> Sequence[str]:
-    return [str(anchor.data["name"]) for anchor, _ in open_blanks(sitting.document)]
-
-
-def _exists_any(sitting: Sitting, parse: Parse) -> bool:
-    return bool(sitting.passages)
-
-
-def _exists(sitting: Sitting, parse: Parse) -> bool:
-    asked = parse.args.get("passage")
-    names = [p.name for p in sitting.passages]
-    return asked is not None and look_up(asked.words, names, partial=True) is not None
-
-
-def _in_full(sitting: Sitting, parse: Parse) -> bool:
-    """Whether a passage has just this name: "see the short ending" is none."""
-    asked = parse.args.get("passage")
-    names = (normal(tuple(p.name.lower().split())) for p in sitting.passages)
-    return asked is not None and normal(asked.words) in names
-
-
-def _by_name_alone(sitting: Sitting, parse: Parse) -> bool:
-    """Whether the name alone is unmistakable: all of it is said, and it has several words."""
-    asked = parse.args.get("passage")
-    if asked is None or not sitting.passages:
-        return False
-    said = normal(asked.words)
-    bare = said[1:] if said[:1] in (("the",), ("my",)) else said
-    for passage in sitting.passages:
-        name = normal(tuple(passage.name.lower().split()))
-        of_it = name[1:] if name[:1] in (("the",), ("my",)) else name
-        if bare == of_it:
-            return len(name) > 1 or len(said) > 1
-    return False
 
 
 def _put(sitting: Sitting, passage: Passage) -> Done:
@@ -124,27 +99,27 @@ def _put(sitting: Sitting, passage: Passage) -> Done:
     "<use> [(my | the)] passage {passage}",
     "<use> [my] {passage} [here]",
     "<use_else> [(my | the)] passage {passage} [here]",
-    Way("<use_else> (my | the | in my) {passage} [(here | in here | in)]", when=_exists),
-    Way("<use_else> {passage} (here | in here)", when=_exists),
+    Way("<use_else> (my | the | in my) {passage} [(here | in here | in)]", when=exists),
+    Way("<use_else> {passage} (here | in here)", when=exists),
     "(<use> | <use_else>) [(my | the)] {passage} passage [here]",
     "passage {passage}",
-    Way("[(the | my)] {passage} (here | goes here | comes here | in here)", when=_exists),
+    Way("[(the | my)] {passage} (here | goes here | comes here | in here)", when=exists),
     Way(
         "(let me have | give me | i want | i need) (the | my) {passage} (here | there)",
-        when=_exists,
+        when=exists,
     ),
-    Way("(close | end | finish) with (the | my) {passage}", when=_exists),
-    Way("[the] {passage} passage", when=_in_full),
-    Way("{passage}", when=_by_name_alone),
-    Way("(let me have | give me | i want | i need) {passage} here", when=_by_name_alone),
+    Way("(close | end | finish) with (the | my) {passage}", when=exists),
+    Way("[the] {passage} passage", when=in_full),
+    Way("{passage}", when=by_name_alone),
+    Way("(let me have | give me | i want | i need) {passage} here", when=by_name_alone),
     Way(
         "(drop | stick | pop | slip) (my | the) {passage} (in | in here | here | in there)",
-        when=_exists,
+        when=exists,
     ),
-    Way("<wish> (my | the) {passage} [(here | there | in here | in)]", when=_exists),
+    Way("<wish> (my | the) {passage} [(here | there | in here | in)]", when=exists),
     "<use> passage number {number}",
-    Way("(put | insert | add) (my | the) {passage} at the [very] {edge:docedge}", when=_exists),
-    Way("(my | the) {passage} at the [very] {edge:docedge}", when=_exists),
+    Way("(put | insert | add) (my | the) {passage} at the [very] {edge:docedge}", when=exists),
+    Way("(my | the) {passage} at the [very] {edge:docedge}", when=exists),
     heard=3,
     example="insert sign off",
     group="writing",
@@ -167,45 +142,6 @@ def call(
     return _put(replace(sitting, view=View.DESK), named(sitting.passages, passage))
 
 
-def _named_short(sitting: Sitting, parse: Parse) -> bool:
-    """ "Keep this as sign off", and not "keep this as dry as you can"."""
-    words = parse.args.get("text", ())
-    return len(words) <= 5 and not set(words) & {"as", "a", "an", "possible", "well", "is"}
-
-
-def _of_what_is_here(sitting: Sitting, parse: Parse) -> bool:
-    """ "Save the last sentence for later as ..."; "save the boat for later" is of no part."""
-    target = parse.args.get("target", That())
-    return (isinstance(target, That) or of_the_page(target)) and _named_short(sitting, parse)
-
-
-def _of_a_part(sitting: Sitting, parse: Parse) -> bool:
-    """ "Keep the last sentence as thanks", and not "keep that as proof"; words that are a whole
-    sentence or paragraph are a part of the page too."""
-    target = parse.args.get("target")
-    if isinstance(target, Words) and not target.called:
-        plain_name = parse.args.get("text", ("the",))[0] not in DETERMINERS
-        return plain_name and _is_whole(sitting, target) and _named_short(sitting, parse)
-    return of_the_page(target) and _named_short(sitting, parse)
-
-
-def _is_whole(sitting: Sitting, target: Words) -> bool:
-    document = sitting.document
-    return len(target.words) > 1 and any(
-        document.count_words(r) == document.count_words(whole)
-        for r in exact(document, target.words)
-        for whole in (
-            block_range(document, r.start.block),
-            *in_block(document, r.start.block, Unit.SENTENCE.value),
-        )
-        if whole.start <= r.start and r.end <= whole.end
-    )
-
-
-def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
-    return sitting.selection is not None and _named_short(sitting, parse)
-
-
 @command(
     "(keep | save | store | remember | make | put away) ({target} | the selection) (as | into)"
     " [(a | the)] passage [(called | named)] {text:words}",
@@ -214,15 +150,15 @@ def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
     Way(
         "(keep | save | store | remember) this (as | under the name [of] | by the name [of])"
         " {text:words}",
-        when=_named_short,
+        when=named_short,
     ),
     Way("(keep | save | store | remember) (that | the selection) as {text:words}",
-        when=_named_of_selection),
+        when=named_of_selection),
     "(add | put | take) {target} (to | into | among | in) (my | the) passages (as | called | under)"
     " {text:words}",
     "make a passage (of | from | out of) {target} [and] (called | named | call it) {text:words}",
     *each(
-        _of_what_is_here,
+        of_what_is_here,
         "(keep | save | store | remember) ({target} | the selection)"
         " (for (later | next time | another time | again) | so [that] i can use it (again | later))"
         " (as | [and] call it | under the name [of] | called) {text:words}",
@@ -233,7 +169,7 @@ def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
         " (call it | keep it as | save it as) {text:words}",
     ),
     *each(
-        _of_a_part,
+        of_a_part,
         "(keep | save | store | remember) {target} (as | under [the name [of]]) {text:words}",
         "[<wish>] {target} (as | to be | <shall> be) [(a | the)] passage [(called | named)]"
         " {text:words}",
@@ -253,7 +189,7 @@ def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
         " them | that) {text:words}",
     ),
     *each(
-        _named_of_selection,
+        named_of_selection,
         "(keep | save | store | remember) (what is | what's | the words | what (i | i have | i've)"
         " | the words i) selected (as | under) {text:words}",
         "(keep | save | store | remember) (it | this | that) (and call it | as | under [the name])"
@@ -267,9 +203,9 @@ def _named_of_selection(sitting: Sitting, parse: Parse) -> bool:
     Way(
         "(make | save | keep | create) a passage (called | named) {text:words} (out of | from | of"
         " | with) {target}",
-        when=_of_what_is_here,
+        when=of_what_is_here,
     ),
-    Way("{target} (keep | save | store | remember) as {text:words}", when=_of_a_part),
+    Way("{target} (keep | save | store | remember) as {text:words}", when=of_a_part),
     "(call | name) (this | that | the selection | {target}) [the] passage {text:words}",
     heard=1,
     example="keep this as sign off",
@@ -295,16 +231,12 @@ def keep(sitting: Sitting, text: tuple[str, ...], target: Places | None = None) 
     return Done(after, f"{said}: {quoted(new.text)}")
 
 
-def _exists_and_a_part(sitting: Sitting, parse: Parse) -> bool:
-    return _exists(sitting, parse) and of_the_page(parse.args.get("target"))
-
-
 @command(
     "(change | set) the passage {passage} to ({target} | the selection)",
     "(change | update) the passage {passage}",
     "(change | set | update | replace) (the | my) {passage} passage (to | with | by) {target}",
     *each(
-        _exists_and_a_part,
+        exists_and_a_part,
         "[from now on] [(the | my)] {passage} [passage] <shall> be {target} [from now on]",
         "[from now on] (make | let) [(the | my)] {passage} [passage] [be] {target} [(instead | from"
         " now on)]",
@@ -321,12 +253,6 @@ def _exists_and_a_part(sitting: Sitting, parse: Parse) -> bool:
 def change(sitting: Sitting, passage: str, target: Places | None = None) -> Done | Refusal:
     """Let a passage say something else: what is named, selected, or was just said."""
     return keep(sitting, tuple(passage.split()), target)
-
-
-def _is_a_blanks_name(sitting: Sitting, parse: Parse) -> bool:
-    """ "Month", and not "month that i fill in"."""
-    words = tuple(parse.args.get("text") or ())
-    return not {"that", "which", "i"} & set(words) and len(words) <= _MOST_WORDS_OF_A_BLANK
 
 
 @command(
@@ -366,7 +292,7 @@ def _is_a_blanks_name(sitting: Sitting, parse: Parse) -> bool:
     heard=0,
     example="make monday a blank called day",
     group="writing",
-    when=_is_a_blanks_name,
+    when=is_a_blanks_name,
 )
 def make_blank(
     sitting: Sitting, target: Places | None = None, text: tuple[str, ...] | None = None
@@ -383,21 +309,9 @@ def make_blank(
     return _blank(now, r, f"[{name}]", f"{quoted(name)} is a blank")
 
 
-def _several(sitting: Sitting, parse: Parse) -> bool:
-    return "or" in parse.args.get("options", ())
-
-
-def _among_them(sitting: Sitting, parse: Parse) -> bool:
-    """Whether words are one of those to choose from: "give may a choice of may june or july"."""
-    target, options = parse.args.get("target"), tuple(parse.args.get("options", ()))
-    size = len(target.words) if isinstance(target, Words) else 0
-    each = (options[i : i + size] for i in range(len(options))) if size else ()
-    return isinstance(target, Words) and target.words in each
-
-
 @command(
     "make {target} a (pick | choice) (of | from | between) {options:words}",
-    Way("give {target} a (pick | choice) (of | from | between) {options:words}", when=_among_them),
+    Way("give {target} a (pick | choice) (of | from | between) {options:words}", when=among_them),
     "make {target} a (pick | choice) (called | named) {text:words} (of | from | between)"
     " {options:words}",
     "(make | turn | change) {target} [into] a (pick | choice | choose) (of | from | between |"
@@ -405,7 +319,7 @@ def _among_them(sitting: Sitting, parse: Parse) -> bool:
     "{target} (<shall> be | is | can be | could be) a (pick | choice) (of | from | between | among)"
     " {options:words}",
     Way(
-        "(offer | give me) {options:words} (instead of | in place of | for) {target}", when=_several
+        "(offer | give me) {options:words} (instead of | in place of | for) {target}", when=several
     ),
     "(pick | choice) for {target} (of | from | between | among) {options:words}",
     "(let me | i want to | i'd like to | i will) (choose | pick) (between | from | among | one of)"
@@ -450,10 +364,6 @@ def _blank(sitting: Sitting, r: Range, text: str, said: str) -> Done:
     return Done(after.about([Range(r.start, Position(b, start + len(text)))]), said)
 
 
-def _blanks_open(sitting: Sitting, parse: Parse) -> bool:
-    return bool(open_blanks(sitting.document))
-
-
 def _at_blank(sitting: Sitting, anchor: Anchor, r: Range) -> Done:
     """With a blank selected; where there is something to choose, that is asked."""
     after = replace(sitting.about([r]), selection=r, fresh=True, insertion=None, question=None)
@@ -474,25 +384,6 @@ def _at_blank(sitting: Sitting, anchor: Anchor, r: Range) -> Done:
     return Done(after, f"say {quoted(name)}")
 
 
-def _here(sitting: Sitting) -> tuple[Anchor, Range] | None:
-    """The blank that is selected."""
-    held = sitting.selection
-    return next(((a, r) for a, r in open_blanks(sitting.document) if r == held), None)
-
-
-def _is_at_blank(sitting: Sitting, parse: Parse) -> bool:
-    return _here(sitting) is not None
-
-
-def _was_at_blank(sitting: Sitting, parse: Parse) -> bool:
-    """At a blank, or a moment after one was filled: then "next" is said of blanks."""
-    if _here(sitting) is not None:
-        return True
-    document = sitting.document
-    filled_now = (r for a, r in document.anchored(BLANK) if document.text(r) != a.data.get("text"))
-    return any(r.start <= t.start and t.end <= r.end for r in filled_now for t in sitting.that)
-
-
 def _next(sitting: Sitting, at: Position) -> Done:
     """On to the next blank from a place; after the last, the first; else back to writing."""
     found = open_blanks(sitting.document)
@@ -511,12 +402,12 @@ def _next(sitting: Sitting, at: Position) -> Done:
     "[<go>] [to] [the] {position} (blank | gap | field)",
     "[<go>] [to] the last (blank | gap | field)",
     "(fill | complete) [in] [the] (next | following) (blank | gap | field)",
-    Way("(next [one] | go on | on | the next one)", when=_was_at_blank),
-    Way("(skip | leave) (it | this [one] | that [one] | this blank) [for now]", when=_is_at_blank),
+    Way("(next [one] | go on | on | the next one)", when=was_at_blank),
+    Way("(skip | leave) (it | this [one] | that [one] | this blank) [for now]", when=is_at_blank),
     heard=1,
     example="next blank",
     group="writing",
-    when=_blanks_open,
+    when=blanks_open,
 )
 def walk(sitting: Sitting, step: int = 1, position: int | None = None) -> Done | Refusal:
     """Go on to the next blank of a passage; what is said then fills it."""
@@ -526,7 +417,7 @@ def walk(sitting: Sitting, step: int = 1, position: int | None = None) -> Done |
             return Refusal(f"There are {many(len(found), 'blank')}.")
         return _at_blank(sitting, *found[position - 1])
     here = sitting.selection.start if sitting.selection else _last_filled(sitting)
-    current = _here(sitting)
+    current = blank_here(sitting)
     if step > 0:
         at = current[1].end if current else here
         return _next(sitting, at)
@@ -539,30 +430,6 @@ def _last_filled(sitting: Sitting) -> Position:
     return sitting.that[0].start if sitting.that else Position(0, 0)
 
 
-def _is_a_blank(sitting: Sitting, parse: Parse) -> bool:
-    """Whether an open blank has just this name: "the day is tuesday"."""
-    asked = parse.args.get("blank")
-    named = asked is not None and look_up(asked.words, _blank_names(sitting)) is not None
-    text = tuple(parse.args.get("text", ()))
-    if asked is not None and len(text) == 1 and not kind_of(text) and asked.words[-1] in _OF_KINDS:
-        return False  # "the day is long"
-    return named and len(text) <= _MOST_WORDS_OF_A_BLANK and text[:1] not in (("of",), ("that",))
-
-
-_OF_KINDS = frozenset("day date month time number price hour".split())
-"""Blanks whose one word is of a kind that is known."""
-
-
-def _is_a_bare_value(sitting: Sitting, parse: Parse) -> bool:
-    """ "April for month"."""
-    words = tuple(parse.args.get("text", ()))
-    return _is_a_blank(sitting, parse) and VERBS.isdisjoint(words) and words[-1] not in PREPOSITIONS
-
-
-_MOST_WORDS_OF_A_BLANK = 6
-"""Of what it is said to be: "the day is tuesday the third of june"."""
-
-
 @command(
     "(fill [in] | go to | select | do) [the] [blank] {blank} [(blank | gap)]",
     "[the] blank {blank}",
@@ -571,7 +438,7 @@ _MOST_WORDS_OF_A_BLANK = 6
     "(put | write | say | enter) {text:words} (in | into) [the] [blank] {blank} [blank]",
     "(fill | fill it | fill this | fill that | fill the blank) [in] with {text:words}",
     *each(
-        _is_a_blank,
+        is_a_blank,
         "[the] {blank} (was | shall be | must be | has to be) {text:words}",
         "[(it's | it is)] {text:name_given} [goes in] (for | as) the {blank}",
         "for [the] {blank} (i want | we want | it's | it is | we need) {text:words}",
@@ -584,11 +451,11 @@ _MOST_WORDS_OF_A_BLANK = 6
         "for [the] {blank} (put | write | say | use | take | fill in | enter) {text:words}",
         "make [the] {blank} {text:name_given}",
     ),
-    Way("{text:name_given} for [the] {blank}", when=_is_a_bare_value),
+    Way("{text:name_given} for [the] {blank}", when=is_a_bare_value),
     heard=1,
     example="fill in day with tuesday",
     group="writing",
-    when=_blanks_open,
+    when=blanks_open,
 )
 def fill(
     sitting: Sitting, blank: str | None = None, text: tuple[str, ...] | None = None
@@ -596,7 +463,7 @@ def fill(
     """Go to a blank by its name, or fill it at once."""
     found = open_blanks(sitting.document)
     if blank is None:
-        pair = _here(sitting) or found[0]
+        pair = blank_here(sitting) or found[0]
     else:
         pair = next(p for p in found if p[0].data["name"] == blank)
     shown = _at_blank(sitting, *pair)
@@ -616,22 +483,22 @@ def fill(
         "(nothing | empty | without [it] | nothing (there | here | for (this | that) [one]) | none"
         " | leave (it | that [one] | this [one] | the blank) (empty | off) | not needed | no"
         " (need | thank you))",
-        when=_is_at_blank,
+        when=is_at_blank,
     ),
     Way(
         "(i don't | i do not | don't) want anything (here | there | in (this | that) [one] | in it)"
         " [leave it (empty | out | blank)]",
-        when=_is_at_blank,
+        when=is_at_blank,
     ),
     heard=1,
     example="leave it out",
     group="writing",
-    when=_blanks_open,
+    when=blanks_open,
 )
 def leave(sitting: Sitting, blank: str | None = None) -> Done | Refusal:
     """Take a blank out with the space it would leave, and go on to the next."""
     found = open_blanks(sitting.document)
-    pair = _here(sitting)
+    pair = blank_here(sitting)
     if blank is not None:
         pair = next(p for p in found if p[0].data["name"] == blank)
     if pair is None and len(found) == 1:
@@ -659,28 +526,23 @@ def _without(sitting: Sitting, r: Range, name: str) -> Done:
     return Done(there.sitting, f"{quoted(name)} is left out{more}")
 
 
-def _choices(sitting: Sitting) -> Sequence[str]:
-    pair = _here(sitting)
-    return [str(o) for o in (pair[0].data.get("options") or ())] if pair else ()
-
-
-CATALOGUE.names("choice", of=_choices)
+CATALOGUE.names("choice", of=choices_here)
 
 
 @command(
     "pick {text:words} for the blank",
     "(take | use | i want | let's (take | have) | it's | make it | put) {choice}",
-    Way("{choice}", when=_is_at_blank),
+    Way("{choice}", when=is_at_blank),
     heard=1,
     example="pick friday for the blank",
     group="writing",
-    when=_is_at_blank,
+    when=is_at_blank,
 )
 def pick(
     sitting: Sitting, choice: str | None = None, text: tuple[str, ...] | None = None
 ) -> Done | Refusal:
     """Fill a blank with one of its choices, and go on to the next."""
-    pair = _here(sitting)
+    pair = blank_here(sitting)
     if pair is None:
         return Refusal("No blank is selected.", "", "“Next blank” goes to one.")
     anchor, r = pair
@@ -706,10 +568,10 @@ def _filled(sitting: Sitting, r: Range, text: str, name: str) -> Done:
 
 @command("(with it | keep it in | leave it in | put it in | i want it)", heard=1,
     example="leave it in",
-         group="writing", when=_is_at_blank)  # fmt: skip
+         group="writing", when=is_at_blank)  # fmt: skip
 def want(sitting: Sitting, wanted: bool | None = None, sure: bool | None = None) -> Done | Refusal:
     """Keep a part of a passage that appears only if it is wanted."""
-    pair = _here(sitting)
+    pair = blank_here(sitting)
     if pair is None or pair[0].data.get("part") is None:
         return Refusal("Nothing is asked about here.")
     anchor, r = pair
@@ -727,7 +589,7 @@ def want(sitting: Sitting, wanted: bool | None = None, sure: bool | None = None)
     "(show | list | read) [me] (the | my) (texts | bits | pieces | words) [that] i [have] (stored"
     " | kept | saved)",
     "open [my | the] passages",
-    Way("what can i (insert | put in)", when=_exists_any),
+    Way("what can i (insert | put in)", when=exists_any),
     heard=1,
     example="show my passages",
     group="writing",
@@ -747,16 +609,16 @@ def _are(sitting: Sitting) -> str:
     " | {passage} passage)",
     "what does [the] [passage] {passage} say",
     "what is in [the] passage {passage}",
-    Way("(what is | what's) in [(the | my)] {passage}", when=_exists),
+    Way("(what is | what's) in [(the | my)] {passage}", when=exists),
     Way(
         "(let me (see | hear) | show me | read [me] | tell me | preview | how does) [(the | my)]"
         " {passage} [passage] [(go | read | sound)]",
-        when=_exists,
+        when=exists,
     ),
     Way(
         "what (have i got | did i (put | write | keep | store)) (in | as | for) [(the | my)]"
         " {passage} [passage]",
-        when=_exists,
+        when=exists,
     ),
     heard=1,
     example="show the passage sign off",
@@ -771,7 +633,7 @@ def preview(sitting: Sitting, passage: str) -> Done:
 @command(
     "(<remove> | <discard> | forget) [the] passage [called] {passage}",
     *frames.unnamed("passage", "passage", "passages"),
-    *each(called_whole("passage", _names), *frames.unnamed_alone("passage")),
+    *each(called_whole("passage", passage_names), *frames.unnamed_alone("passage")),
     heard=1,
     example="remove the passage sign off",
     group="writing",
@@ -785,7 +647,7 @@ def remove(sitting: Sitting, passage: str) -> Done:
 @command(
     "(rename | call) the passage {passage} [(to | as)] {text:words}",
     *frames.renamed("passage", "passage"),
-    *each(called_whole("passage", _names), *frames.renamed_alone("passage")),
+    *each(called_whole("passage", passage_names), *frames.renamed_alone("passage")),
     heard=1,
     example="rename the passage sign off to farewell",
     group="writing",
@@ -817,14 +679,16 @@ def export(sitting: Sitting) -> Done | Refusal:
     return Done(sitting, f"{count} put into the outbox", (ExportPassages(),))
 
 
+_NAME_OF_IT = (
+    "([the] (document | letter | document's | letter's | page's) name | the name of (the | this)"
+    " (document | letter | page | list | notice))"
+)
 CATALOGUE.table(
     "moment",
     {
         "(today's date | the date [(of today | today)] | today as a date)": "date",
         "the time [now]": "time",
-        "(the document's name | the name of (the | this) document | the title)": "title",
-        "([the] (document | letter) name | the name of (the | this) (letter | page | list | notice)"
-        " | the (letter's | page's) name)": "title",
+        f"({_NAME_OF_IT} | the title)": "title",
     },
 )
 
@@ -834,8 +698,7 @@ CATALOGUE.table(
     {
         "(today's date | the date [(of today | today)])": "date",
         "(the time [now] | the time of day | what time it is [now])": "time",
-        "([the] (document | letter | document's | letter's) name | the name of (the | this)"
-        " (document | letter | page | list | notice))": "title",
+        _NAME_OF_IT: "title",
     },
     heard=False,
 )
@@ -863,7 +726,7 @@ def moment(sitting: Sitting, moment: str) -> Done | Refusal:
     else:
         made = date_text if moment == "date" else time_text
         text = made(sitting.now, sitting.settings.dialect)
-    pair = _here(sitting)
+    pair = blank_here(sitting)
     if pair is not None:
         return _filled(sitting, pair[1], text, str(pair[0].data["name"]))
     return _put(sitting, Passage(text, ((Piece(text), Block().format),)))

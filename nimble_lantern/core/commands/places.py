@@ -12,7 +12,6 @@ from nimble_lantern.core.document.edits import pin, unpin
 from nimble_lantern.core.document.model import Anchor, Document, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
-from nimble_lantern.core.lexicon.closed import DETERMINERS
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import Places, Units
 from nimble_lantern.core.targets.names import look_up
@@ -44,8 +43,7 @@ _NOUN = "(place | marker | bookmark | spot)"
 
 def _is_a_name(sitting: Sitting, parse: Parse) -> bool:
     """ "Mark this as rail", and not "as done", nor "as a heading"."""
-    words = tuple(parse.args.get("text", ()))
-    return words[0] not in DETERMINERS and _NO_NAMES.isdisjoint(words)
+    return _NO_NAMES.isdisjoint(parse.args.get("text", ()))
 
 
 def _names_a_part(sitting: Sitting, parse: Parse) -> bool:
@@ -86,7 +84,7 @@ _NO_NAMES = frozenset(
     "bookmark (this | here) [as] {text:words}",
     "(call | name) here {text:name_given}",
     "(let | <wish>) this (place | spot | point) [to] be (known as | called | named) {text:words}",
-    Way("mark this as {text:words}", when=_is_a_name),
+    Way("mark this as {text:name_given}", when=_is_a_name),
     "(i want to | i may | i might | i'll | i will | let me) come back (here | to this"
     " [place | spot]) [later] [(and | so)] (call | name) (it | this) {text:words}",
     heard=1,

@@ -8,6 +8,8 @@ from functools import wraps
 from typing import Concatenate, NamedTuple, ParamSpec
 
 from nimble_lantern.core.commands.wording import many
+from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.composing.placing import Wrote
 from nimble_lantern.core.composing.tabling import has_header, rebuilt, rows_of, shares_of
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
 from nimble_lantern.core.document.model import Block, Document, Position, Range
@@ -145,6 +147,32 @@ def reordered(sitting: Sitting, part: Part, order: list[int]) -> Done | Refusal:
     return Done(after.about(()), f"{many(len(part.numbers), part.unit.value)} moved")
 
 
+def written_in(sitting: Sitting, b: int, text: Sequence[str]) -> Wrote:
+    """Words written over what a cell says; the caret stays, unless it stood in there."""
+    said = block_range(sitting.document, b)
+    there = replace(
+        sitting,
+        selection=None if said.empty else said,
+        fresh=not said.empty,
+        caret=said.start,
+    )
+    wrote = compose(there, text)
+    away = sitting.caret.block != b
+    after = replace(wrote.sitting, caret=sitting.caret if away else wrote.range.end)
+    return replace(wrote, sitting=after)
+
+
+def moved_by(sitting: Sitting, part: Part, steps: int) -> Done | Refusal:
+    """Rows or columns so many places on, or back where it is negative; no row over a heading."""
+    rows = rows_of(sitting.document.blocks, part.table)
+    size = part.table.rows if part.unit is Unit.ROW else part.table.columns
+    heads = part.unit is Unit.ROW and has_header(rows) and 0 not in part.numbers
+    order = [n for n in range(size) if n not in part.numbers]
+    at = min(max(1 if heads else 0, part.numbers[0] + steps), len(order))
+    order[at:at] = part.numbers
+    return reordered(sitting, part, order)
+
+
 def row_moved_by(sitting: Sitting, r: Range, steps: int) -> Done | Refusal | None:
     """The row of a whole cell moved up or down; None if it is no such cell, or heads columns."""
     blocks = sitting.document.blocks
@@ -152,10 +180,7 @@ def row_moved_by(sitting: Sitting, r: Range, steps: int) -> Done | Refusal | Non
     whole = r == block_range(sitting.document, r.start.block)
     if cell is None or table is None or cell.row == 0 or not whole:
         return None
-    order = [n for n in range(table.rows) if n != cell.row]
-    first = 1 if has_header(rows_of(blocks, table)) else 0
-    order.insert(min(max(first, cell.row + steps), len(order)), cell.row)
-    return reordered(sitting, Part(table, Unit.ROW, [cell.row]), order)
+    return moved_by(sitting, Part(table, Unit.ROW, [cell.row]), steps)
 
 
 def headed_cells(document: Document, places: Places) -> list[int]:
@@ -203,6 +228,15 @@ def cell_beside(sitting: Sitting, one: Range, other: Range, before: bool) -> Don
     order = [k for k in range(count) if k != n]
     order.insert(order.index(m) + (not before) if m in order else n, n)
     return reordered(sitting, Part(table, unit, [n]), order)
+
+
+def headed(sitting: Sitting, words: tuple[str, ...]) -> Places | None:
+    """The heading of this table that says these words."""
+    part = headed_by(sitting, words)
+    if isinstance(part, Refusal):
+        return None
+    b = part.table.cell(0, part.numbers[0])
+    return Places((block_range(sitting.document, b),))
 
 
 def head_two(sitting: Sitting, one: tuple[str, ...], other: tuple[str, ...]) -> bool:

@@ -18,9 +18,9 @@ from nimble_lantern.core.commands.table_here import (
     table_of,
     there_is,
     whole_out,
+    written_in,
 )
 from nimble_lantern.core.commands.wording import many, quoted
-from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.tabling import (
     MOST_CELLS,
     Rows,
@@ -37,7 +37,6 @@ from nimble_lantern.core.document.model import (
     Kind,
     Piece,
     Position,
-    Range,
 )
 from nimble_lantern.core.document.tables import Table, next_table, outside, tables
 from nimble_lantern.core.document.units import block_range
@@ -666,11 +665,5 @@ def put(
         rows, columns = cell.row + 1, cell.column + 1
     if not (1 <= rows <= table.rows and 1 <= columns <= table.columns):
         return Refusal("There is no such cell.")
-    b = table.cell(rows - 1, columns - 1)
-    size = len(sitting.document.blocks[b].text)
-    said = Range(Position(b, 0), Position(b, size))
-    there = replace(sitting, selection=said if size else None, fresh=bool(size), caret=said.start)
-    wrote = compose(there, text)
-    after = replace(wrote.sitting, caret=sitting.caret if sitting.caret.block != b else
-                    wrote.range.end)  # fmt: skip
-    return Done(after, f"row {rows}, column {columns}: {quoted(wrote.text)}")
+    wrote = written_in(sitting, table.cell(rows - 1, columns - 1), text)
+    return Done(wrote.sitting, f"row {rows}, column {columns}: {quoted(wrote.text)}")

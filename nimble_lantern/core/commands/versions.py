@@ -23,7 +23,6 @@ from nimble_lantern.core.document.history import Version
 from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
-from nimble_lantern.core.lexicon.closed import DETERMINERS
 from nimble_lantern.core.reviewing.comparing import (
     Change,
     Compared,
@@ -77,12 +76,6 @@ def _version(words: tuple[str, ...]) -> tuple[str, ...] | None:
     return words if words[0] not in _CALLED else None
 
 
-def _begins_as_a_name(sitting: Sitting, parse: Parse) -> bool:
-    """ "Keep this under evening", and not "under the stairs"."""
-    words = tuple(parse.args.get("text", ()))
-    return words[0] not in DETERMINERS and len(words) <= 6
-
-
 _CALLED = frozenset("version draft state place spot passage document letter as".split())
 
 
@@ -119,11 +112,8 @@ _CALLED = frozenset("version draft state place spot passage document letter as".
     "(remember | keep | save | store | hold) (it | this | everything | the (letter | text |"
     " document)) (like this | like that | as it is [now] | as it stands [now] | the way it is [now]"
     " | as it is at the moment) (as | under [the name] | and call it) [the] {text:words}",
-    Way(
-        "(keep | save | store | hold on to) (it | this | the (letter | text | document)) (under"
-        " [the name] | by the name [of]) {text:words}",
-        when=_begins_as_a_name,
-    ),
+    "(keep | save | store | hold on to) (it | this | the (letter | text | document)) (under [the"
+    " name] | by the name [of]) {text:name_given}",
     "[this is] (my | our | the) {text:draft_name} (keep | save | remember | store) it",
     "(call | name | freeze) (how it is | it as it is | the way it is | how it stands) [now] [as]"
     " {text:words}",

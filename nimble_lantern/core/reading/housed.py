@@ -216,12 +216,7 @@ def is_asked(at: Named, signs: frozenset[str], left: Phrase, right: Phrase) -> b
     in_order = at.thing is Thing.ROW_NAME and bool(signs) and signs <= _ENDS
     if in_order and ASKING.isdisjoint(outside) and _IN_A_TABLE.isdisjoint(outside):
         return False
-    if (
-        at.thing is Thing.TABLE
-        and signs
-        and signs <= _OF_ANY_TABLE
-        and left[-1:] in (("a",), ("an",))
-    ):
+    if at.thing is Thing.TABLE and signs and signs <= _OF_ANY_TABLE and left[-1:] in ANY:
         return False  # "start a table with two columns and five rows"
     if at.thing is Thing.TABLE and "text" in signs and "into" in left[-2:]:
         return False  # "turn the text into the table"

@@ -6,7 +6,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.lexicon.housed import PLAINLY, SAID, SIGNS, Thing
 from nimble_lantern.core.reading.addressing import as_wished
 from tests.corpus.any_order import in_any_order
-from tests.desk import DeskCase
+from tests.desk import DeskCase, said
 
 HIRE = (
     "# Boat hire\n\n| Boat | Seats | Price | Free |\n| --- | --- | --- | --- |\n"
@@ -17,10 +17,6 @@ NOTICE = (
     "# Notice\n\nThe path is closed. Two rails have come loose. Take the inland road.\n\n"
     "- bread\n- lamp oil\n- soap"
 )
-
-
-def said(line: str) -> tuple[str, ...]:
-    return tuple(line.split())
 
 
 NAMES = {

@@ -6,7 +6,7 @@ from nimble_lantern.core.reading.addressing import in_parts, reasoned
 from nimble_lantern.core.reading.nearly import nearly
 from nimble_lantern.core.reading.told_before import told_before
 from tests.corpus.any_order import in_any_order, near_them
-from tests.desk import DeskCase
+from tests.desk import DeskCase, said
 
 OIL = (
     "# Oil for the lamp\n\n| Month | Tins | Paid |\n| --- | --- | --- |\n| January | 4 | 36 |\n"
@@ -16,10 +16,6 @@ LETTER = (
     "# To the office\n\nDear Osric,\n\nThe new bell came on Friday. It is too loud.\n\n"
     "We could hang it by the old slipway. Nobody sleeps there.\n\nYours,\n\nIda Marlowe"
 )
-
-
-def said(line: str) -> tuple[str, ...]:
-    return tuple(line.split())
 
 
 class OfTheHouse(DeskCase):

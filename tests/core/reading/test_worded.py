@@ -10,17 +10,13 @@ from nimble_lantern.core.reading.addressing import in_parts, of_the_whole
 from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.core.sitting import Heard, advance
 from tests.corpus.any_order import in_any_order, near_them
-from tests.desk import DeskCase
+from tests.desk import DeskCase, said
 
 OUTING = (
     "# Outing\n\nWe meet at the slipway at nine. Bring a packed lunch and a warm jacket.\n\n"
     "Tickets cost seven pounds. Children travel free. Tom Fenwick sells them until Friday.\n\n"
     "The post is rusty. Nobody came."
 )
-
-
-def said(line: str) -> tuple[str, ...]:
-    return tuple(line.split())
 
 
 class Lexicon(DeskCase):

@@ -1,0 +1,66 @@
+"""By which column of a table a request sorts its rows."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.commands.table_here import (
+    column_named,
+    heads_a_column,
+    here,
+    in_table,
+    there_is,
+)
+from nimble_lantern.core.document.tables import Table
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.state import Sitting
+
+
+def sortable(sitting: Sitting, parse: Parse) -> bool:
+    """Whether there is such a column; a short name that there is not is refused."""
+    words = parse.args.get("words")
+    if not there_is(sitting, parse) or words is None:
+        return there_is(sitting, parse)
+    table = here(sitting)
+    named = not isinstance(table, Refusal) and sorted_by(sitting, table, words) is not None
+    return named or len(words) == 1
+
+
+def by_price(sitting: Sitting, parse: Parse) -> bool:
+    table = here(sitting)
+    return not isinstance(table, Refusal) and priced(sitting, table) is not None
+
+
+def priced_rows(sitting: Sitting, parse: Parse) -> bool:
+    """ "The dearest job first", where each row is a job."""
+    table = here(sitting)
+    words = tuple(parse.args.get("words", ()))
+    rows = not isinstance(table, Refusal) and column_named(sitting, table, words) == 0
+    return rows and by_price(sitting, parse)
+
+
+def priced(sitting: Sitting, table: Table) -> int | None:
+    """The one column whose heading is a price's: what "the cheapest" is told of."""
+    heads = [sitting.document.blocks[table.cell(0, c)] for c in range(table.columns)]
+    priced = [
+        c for c, head in enumerate(heads) if not _PRICES.isdisjoint(head.text.lower().split())
+    ]
+    return priced[0] if len(priced) == 1 else None
+
+
+_PRICES = frozenset("price prices cost costs fee fees charge fare each amount rate rent".split())
+
+
+def in_its_table(sitting: Sitting, parse: Parse) -> bool:
+    """ "By price", said in the table; elsewhere that may go on a sentence."""
+    return in_table(sitting, parse) and heads_a_column(sitting, parse)
+
+
+def sorted_by(sitting: Sitting, table: Table, words: tuple[str, ...]) -> int | None:
+    """The column that is named, without what it is called besides: "item names"."""
+    column = column_named(sitting, table, words)
+    if column is None and len(words) > 1 and words[-1] in _CALLED_BESIDES:
+        return column_named(sitting, table, words[:-1])
+    return column
+
+
+_CALLED_BESIDES = frozenset("column name names number numbers figure figures value values".split())
