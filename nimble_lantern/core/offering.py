@@ -8,9 +8,8 @@ from dataclasses import replace
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.learning import taken_for
-from nimble_lantern.core.reading import nearest, reader, worded
+from nimble_lantern.core.reading import intents, nearest, reader, worded
 from nimble_lantern.core.reading.addressing import barest, wordings
-from nimble_lantern.core.reading.nearly import nearly
 from nimble_lantern.core.state import Help, Option, Question, Sitting
 from nimble_lantern.core.turn import Turn, held_back
 
@@ -18,18 +17,28 @@ _LEAST_UNASKED = 0.8
 """Of what was said, what the best offer has to cover to be shown beside a text unasked."""
 
 
-def offered(turn: Turn, words: Sequence[str], near: Sequence[nearest.Offer]) -> None:
+def offered(
+    turn: Turn,
+    words: Sequence[str],
+    near: Sequence[nearest.Offer],
+    likely: Sequence[intents.Likened],
+) -> None:
     """Beside an utterance that is written, offer what it may have been meant for: the commands
     that come near, if nothing is known better."""
     before = turn.sitting
     if held_back(before) is not None:
         return
     # They are read where the words are not yet written: those would name themselves.
-    found = _heard_instead(turn) or _other_words(before, words) or _of_the_house(before, words)
+    found = _heard_instead(turn) or _no_two(*_likened(likely), *_other_words(before, words))
     if not found and nearest.addressed(before, words):
         found = list(near)
     if found and found[0].likeness >= _LEAST_UNASKED:
         turn.offers = _question(found, turn.sitting.number)
+
+
+def _no_two(*offers: nearest.Offer) -> list[nearest.Offer]:
+    """As many as are shown, each wording once."""
+    return list({offer.words: offer for offer in offers}.values())[: nearest.MOST_OFFERS]
 
 
 def _heard_instead(turn: Turn) -> list[nearest.Offer]:
@@ -50,14 +59,12 @@ def _other_words(sitting: Sitting, words: Sequence[str]) -> list[nearest.Offer]:
     return []
 
 
-def _of_the_house(sitting: Sitting, words: Sequence[str]) -> list[nearest.Offer]:
-    """What may be asked of a row, a note, a version ..., though some of the words say nothing."""
-    made = (_as_offer(sitting, said) for said in nearly(sitting, barest(words)))
-    found: dict[str, nearest.Offer] = {}
-    for offer in made:
-        if offer:
-            found.setdefault(offer.command, offer)
-    return list(found.values())
+def _likened(likely: Sequence[intents.Likened]) -> list[nearest.Offer]:
+    """What other wordings like this one have asked for."""
+    return [
+        nearest.Offer(like.words, like.command, 1.0, like.destructive, like.names)
+        for like in likely
+    ]
 
 
 def _as_offer(sitting: Sitting, words: tuple[str, ...]) -> nearest.Offer | None:
@@ -79,7 +86,12 @@ def _question(found: Sequence[nearest.Offer], about: int) -> Question:
 
 def meant_as_command(sitting: Sitting, words: Sequence[str], number: int) -> Question | None:
     """What may be offered where the speaker says that utterance `number` was a command."""
-    found = nearest.offers(sitting, words)
+    here = nearest.round_here(sitting)
+    likely = intents.likened(here, barest(words)) if len(words) <= intents.LONGEST else []
+    near = nearest.offers(sitting, words)
+    likely = [like for like in likely if like.odds >= intents.LEAST_TAKEN]
+    sure = [offer for offer in near[:1] if offer.likeness >= _LEAST_UNASKED]
+    found = _no_two(*sure, *_likened(likely), *near)
     return _question(found, number) if found else None
 
 

@@ -149,8 +149,8 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         # An answer is not spoken into a text, nor kept until its end.
         after = replace(after, aloud=replace(aloud, waiting=True))
         turn.effects.insert(0, ReadAloud(()))
-    if after.document is not before.document:
-        # What was changed, or undone, is looked at.
+    if after.document is not before.document and after.view is before.view:
+        # What was changed, or undone, is looked at; unless something else was asked for.
         after = replace(after, view=View.DESK)
     final = replace(
         after,

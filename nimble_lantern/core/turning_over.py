@@ -53,9 +53,11 @@ def _last(turn: Turn, how: Turned, asked: TurnOver) -> None:
         _leave_again(turn, entry)
         return
     walk = history.go_to(now.history, now.document, now.caret, before.history.head)
+    # What was undone before it can still be done again.
+    ahead = before.history.ahead or walk.history.ahead
     turn.sitting = replace(
         before,
-        history=walk.history,
+        history=replace(walk.history, ahead=ahead),
         number=now.number,
         trail=now.trail,
         lamp=now.lamp,

@@ -21,8 +21,8 @@ from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.lexicon.manners import FILLERS
 from nimble_lantern.core.mending.tray import as_named, letters_heard, letters_of
 from nimble_lantern.core.offering import answer_help, learned_words, offered
-from nimble_lantern.core.reading import nearest, reader
-from nimble_lantern.core.reading.addressing import wordings
+from nimble_lantern.core.reading import intents, nearest, reader
+from nimble_lantern.core.reading.addressing import barest, wordings
 from nimble_lantern.core.reading.hearing import Hearing, Might
 from nimble_lantern.core.state import (
     Done,
@@ -91,19 +91,30 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
         i = end
     if text:
         if len(text) == len(parts) == 1:
-            near = [] if held_back(turn.sitting) else nearest.asked(turn.sitting, words)
-            if _taken_for(turn, words, near):
+            held = held_back(turn.sitting) is not None
+            near = [] if held else nearest.asked(turn.sitting, words)
+            here = nearest.round_here(turn.sitting)
+            likely = [] if held else intents.asked(here, barest(words))
+            if _taken_for(turn, words, near, likely):
                 return
-            offered(turn, words, near)
+            offered(turn, words, near, likely)
         turn.write(text)
         if turn.offers is not None and turn.kinds[-1:] == [ReadAs.TEXT]:
             turn.sitting = replace(turn.sitting, question=turn.offers)
             turn.summaries.append("or say a number for what was meant")
 
 
-def _taken_for(turn: Turn, words: tuple[str, ...], near: Sequence[nearest.Offer]) -> bool:
+def _taken_for(
+    turn: Turn,
+    words: tuple[str, ...],
+    near: Sequence[nearest.Offer],
+    likely: Sequence[intents.Likened],
+) -> bool:
     """Do a harmless command that can only be meant, and tell how it was taken."""
     said = nearest.surely(near, words)
+    one = intents.surely(likely)
+    if said is None and one is not None and nearest.harmless(one.command):
+        said = one.words
     verdict = reader.judge(turn.sitting, said, whole=False) if said else None
     if said is None or verdict is None or verdict.kind is not Judged.COMMAND:
         return False

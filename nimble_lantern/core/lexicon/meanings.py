@@ -13,7 +13,7 @@ _GROUPS = (
     "move shift relocate transfer reposition drag hoist nudge push pull slide bump",
     "change replace alter swap switch amend modify edit revise substitute adjust rewrite fix mend"
     " correct",
-    "select mark choose grab pick capture catch hold lasso tag designate isolate",
+    "select mark choose grab pick capture lasso tag designate isolate",
     "go move jump hop skip navigate return leap travel scoot zip nip dash",
     "caret cursor pointer marker position place spot point",
     "start beginning top front head outset opening",

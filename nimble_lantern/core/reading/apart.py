@@ -119,6 +119,8 @@ def _spoken_of(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
         rest = words[cut:]
         if not _IT & set(rest) or rest[0] in _IT or words[cut - 1] in SUBJECT_PRONOUNS:
             continue  # "the last two paragraphs were long so we cut them"
+        if rest[0] == "not" and words[cut - 1] in _STATING:
+            continue  # "the paragraph is not that long"
         rest = _begun(rest)
         parses = [p for p in CATALOGUE.parses(rest) if any(_is_it(v) for v in p.args.values())]
         named = {cut, *(n for n in said if cut - _LONGEST_STATED <= n < cut)} if parses else set()

@@ -124,27 +124,18 @@ _Signs = dict[frozenset[str], int]
 
 
 class Around:
-    """What the words before and behind each place ask for, of each kind of thing.
+    """What the words before and behind each place ask for, of each kind of thing."""
 
-    With `skipping`, words that say nothing may be left out, at a cost: to be offered, not done.
-    """
-
-    def __init__(self, words: Phrase, skipping: bool = False) -> None:
+    def __init__(self, words: Phrase) -> None:
         self.words = words
-        self.skipping = skipping
         self._kept: dict[Thing, tuple[list[_Signs], list[_Signs]]] = {}
 
     def of(self, thing: Thing) -> tuple[list[_Signs], list[_Signs]]:
         """For each place the signs that all words before it, and all from it on, may raise."""
-        thing = self.kind(thing)
         if thing not in self._kept:
-            turned = _signs(self.words[::-1], thing, -1, self.skipping)
-            self._kept[thing] = _signs(self.words, thing, 1, self.skipping), turned[::-1]
+            turned = _signs(self.words[::-1], thing, -1)
+            self._kept[thing] = _signs(self.words, thing, 1), turned[::-1]
         return self._kept[thing]
-
-    def kind(self, thing: Thing) -> Thing:
-        """A bare name is as good as a whole one where what is asked is only offered."""
-        return WHOLE_OF.get(thing, thing) if self.skipping else thing
 
     def says(self, at: Named) -> bool:
         before, behind = self.of(at.thing)
@@ -193,7 +184,12 @@ def housed(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
 
 def _misplaced(words: Phrase) -> bool:
     """Whether an article stands before what has none: "text table the turn into"."""
-    return any(a == "the" and b in _NO_NOUN for a, b in pairwise(words))
+    told = [word for word in words if word not in _BETWEEN]
+    return any(a == "the" and b in _NO_NOUN for a, b in pairwise(told))
+
+
+_BETWEEN = frozenset(("only", "whole", "very", "just"))
+"""What may stand between an article and its noun: "the only row"."""
 
 
 def has_things(sitting: Sitting) -> bool:
@@ -244,7 +240,7 @@ def leaves(left: Phrase, right: Phrase) -> bool:
     return told or STAYING.isdisjoint(left)
 
 
-def _signs(words: Phrase, thing: Thing, way: int, skipping: bool) -> list[_Signs]:
+def _signs(words: Phrase, thing: Thing, way: int) -> list[_Signs]:
     """For each place the signs that all words before it may raise together; none if some of them
     say nothing.  With `way` -1 the words are turned round."""
     said, of_table = SAID[thing], thing in UNIT
@@ -258,20 +254,12 @@ def _signs(words: Phrase, thing: Thing, way: int, skipping: bool) -> list[_Signs
             raised = [frozenset((sign,)) for sign in said.get(phrase, ())]
             if phrase in FILLING or of_table and phrase in OF_THE_TABLE:
                 raised.append(frozenset())
-            cost = 1
-            if skipping and not raised and start == end - 1:
-                cost = _SKIPPED_LITTLE if words[start] in LITTLE else SKIPPED
-                raised.append(frozenset())
             for signs, few in found[start].items():
                 for more in raised:
-                    here[signs | more] = min(few + cost, here.get(signs | more, few + cost))
+                    here[signs | more] = min(few + 1, here.get(signs | more, few + 1))
         best = sorted(here, key=lambda signs: (here[signs], sorted(signs)))[:_MOST_SAYINGS]
         found.append({signs: here[signs] for signs in best})
     return found
-
-
-SKIPPED, _SKIPPED_LITTLE = 10, 3
-"""What it costs to leave out a word that says nothing here, or a little one."""
 
 
 def _of_two(words: Phrase, named: Sequence[Named]) -> Iterator[Phrase]:
@@ -418,8 +406,6 @@ def _on_the_page(sitting: Sitting, words: Phrase, around: Around | None) -> Iter
         if there
     ]  # fmt: skip
     two = not _OF_TWO.isdisjoint(words) and (items or not _TOLD_OF_TWO.isdisjoint(words))
-    if around is not None and around.skipping:
-        kinds, two = [thing for thing in kinds if thing in UNIT], False
     match = CATALOGUE.grammar.match(words) if (told or grid) and kinds else None
     for i in range(size):
         ends = {

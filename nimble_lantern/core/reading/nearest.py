@@ -131,7 +131,7 @@ def surely(found: Sequence[Offer], words: Sequence[str]) -> tuple[str, ...] | No
     "Delete" and its like are never done so: they are offered.
     """
     bare = barest(words)
-    if not found or found[0].likeness < _SURE_LIKE or not _harmless(found[0].command):
+    if not found or found[0].likeness < _SURE_LIKE or not harmless(found[0].command):
         return None
     if found[1:] and found[1].likeness > found[0].likeness - _FARTHER / 2:
         return None
@@ -139,17 +139,24 @@ def surely(found: Sequence[Offer], words: Sequence[str]) -> tuple[str, ...] | No
     return said if _tells_the_same(bare, said) else None
 
 
-def _harmless(name: str) -> bool:
+def harmless(name: str) -> bool:
     """Whether a command takes no text away and writes none."""
     command = CATALOGUE.commands[name]
     traits = command.traits
     changes = traits.destructive or traits.writes or traits.walks or traits.moves
     writes = any(slot in pattern for pattern in command.patterns for slot in _WRITTEN)
-    return name.split(".")[0] in _LOOKED_AT and not changes and not writes
+    family, _, asked = name.partition(".")
+    looks = family in _LOOKED_AT or asked in _SHOWN
+    return looks and not changes and not writes
 
 
-_LOOKED_AT = frozenset("marks faces blocks selecting moving looking".split())
-"""Families that only go somewhere, select, or change how words look."""
+_LOOKED_AT = frozenset("marks faces blocks selecting moving looking aloud".split())
+"""Families that only go somewhere, select, read, or change how words look."""
+_SHOWN = frozenset(
+    "show list_places list_notes preview compare_with changed_since tell_total width even go_to"
+    " walk show_shelf show_settings show_away which_document".split()
+)
+"""What only shows something, of whichever family."""
 _WRITTEN = ("{text", "{words", "{letter")
 _SURE_LIKE = 0.85
 

@@ -1,0 +1,1 @@
+"""What is run by those who build the desk."""
