@@ -7,6 +7,7 @@ sentences that come near them, the weights that tell whether something is said t
 
 from __future__ import annotations
 
+import hashlib
 import math
 import random
 import sys
@@ -18,6 +19,7 @@ from typing import NamedTuple
 
 from nimble_lantern.core.grammar.catalogue import Named
 from nimble_lantern.core.kinds import Judged
+from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, TRADE_VERBS
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.addressing import barest
 from nimble_lantern.core.reading.hearing import from_line
@@ -34,10 +36,22 @@ from tests.corpus.corpora import reading_cases, sample_sentences
 from tests.corpus.plainly import Said
 from tests.corpus.revising import page_of, tasks
 
-LEXICON = Path(__file__).parents[1] / "nimble_lantern" / "core" / "lexicon"
+_ROOT = Path(__file__).parents[1]
+LEXICON = _ROOT / "nimble_lantern" / "core" / "lexicon"
 _SETS = "any_order of_the_house any_words free_words"
 _NEAR = "near_the_words near_the_house near_the_tables near_the_desk"
 _LINES = "near_the_margin near_the_letters near_the_stores of_the_world"
+_TASKS = "paraphrases.tsv revisions.tsv"
+SOURCES = [
+    _ROOT / "tests" / "corpus" / name
+    for name in (
+        *(f"{name}.txt" for name in f"{_SETS} {_NEAR} {_LINES} ways".split()),
+        *_TASKS.split(),
+        "reading.tsv",
+    )
+]
+"""What is learned from, besides the sample letters."""
+_VERBS = PLAIN_VERBS | TRADE_VERBS
 _FIRST = ("passage", "place", "version")
 _FROM_TO = "from {part} to {part}"
 _EPOCHS, _RATE, _SHRINK, _LEAST = 12, 0.15, 1e-4, 0.05
@@ -57,7 +71,7 @@ def wordings() -> Iterator[Said]:
     """Every wording of the corpora with the plain one."""
     for name in _SETS.split():
         yield from in_any_order(f"{name}.txt")
-    for name in ("paraphrases.tsv", "revisions.tsv"):
+    for name in _TASKS.split():
         for task in tasks(name):
             page = page_of(task.start)
             for way in task.ways[1:]:
@@ -76,9 +90,9 @@ def sentences() -> Iterator[tuple[Sitting, str]]:
     """Sentences that are to be written, with the desk that they are said to."""
     for name in _NEAR.split():
         yield from ((_before(page, ()), line) for page, line in near_them(f"{name}.txt"))
-    folder = Path(__file__).parents[1] / "tests" / "corpus"
     for name in _LINES.split():
-        for line in (folder / f"{name}.txt").read_text(encoding="utf-8").splitlines():
+        path = _ROOT / "tests" / "corpus" / f"{name}.txt"
+        for line in path.read_text(encoding="utf-8").splitlines():
             if line and line[0] not in "#%":
                 yield _before(PAGE, ()), line.removeprefix("- ")
     # Their words stand in some of these letters.
@@ -131,7 +145,9 @@ def request_of(sitting: Sitting, plain: str) -> Asked | None:
     found.sort(key=lambda f: (f.kind not in _FIRST, f.start - f.end, f.kind == "number"))
     for filler in found:
         another = words[filler.start - 1 : filler.start] in (("a",), ("an",), ("another",))
-        if filler.kind not in ("row", "column") or not another:
+        alone = filler.kind == "part" and filler.end == 1
+        verb = filler.start == 0 and (words[0] in _VERBS or alone)
+        if not verb and (filler.kind not in ("row", "column") or not another):
             put(filler.start, filler.end, filler.kind)
     plainly: list[str] = []
     i = 0
@@ -189,7 +205,11 @@ def weights(told: list[set[str]], text: list[set[str]]) -> dict[str, float]:
 def learned(said: Iterator[Said]) -> tuple[str, str]:
     """The two files."""
     rows = known(said)
-    out = ["# Wordings by the request they make; written by `python -m tools.learn_wordings`."]
+    digest = hashlib.sha256(b"".join(path.read_bytes() for path in SOURCES)).hexdigest()
+    out = [
+        "# Wordings by the request they make; written by `python -m tools.learn_wordings`.",
+        f"# The corpora: {digest[:16]}",
+    ]
     last = ("", "")
     for row in rows:
         if row[:2] != last:

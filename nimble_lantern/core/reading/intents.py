@@ -19,14 +19,17 @@ from importlib.resources import files
 from itertools import pairwise, product
 from typing import Any, NamedTuple
 
-from nimble_lantern.core.document.styles import COLOURS
+from nimble_lantern.core.grammar.catalogue import Command
 from nimble_lantern.core.kinds import Judged
+from nimble_lantern.core.lexicon.asked import COLOURS
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.meanings import MEANINGS
 from nimble_lantern.core.reading import reader
+from nimble_lantern.core.reading.nearest import harmless
 from nimble_lantern.core.reading.slots import Filler, Phrase, fillers, names
-from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.targets.words import normal
 from nimble_lantern.core.writing.cardinals import cardinal, ordinal
 
@@ -38,7 +41,7 @@ NUMBER, COLOUR, ON_THE_PAGE, UNKNOWN = "N", "C", "X", "U"
 _OWN = {"passage": "P", "place": "L", "version": "V"}
 _KEPT = LITTLE | TRADE_NOUNS | TRADE_VERBS | frozenset("row column table note last first".split())
 """Words that are kept although they stand on the page: they tell what is asked."""
-_SMOOTHED, _PRIOR, _OF_A_PAIR, _OF_THE_WORDING = 1.0, 0.6, 0.5, 0.5
+_SMOOTHED, _PRIOR, _OF_A_PAIR, _OF_THE_WORDING = 1.0, 0.6, 0.3, 0.5
 _FARTHEST, _MOST_REQUESTS, _MOST_FILLED, _MOST_TRIED = 8.0, 30, 14, 20
 _LONGEST_NEW = 8
 
@@ -196,16 +199,17 @@ def asked(sitting: Sitting, words: Sequence[str]) -> list[Likened]:
         return []
     said = addressed(told)
     found = likened(sitting, words, said) if said >= LEAST_ADDRESSED else []
-    sure = found and said + found[0].odds * _WORTH >= LEAST_TOLD
-    return found if sure else []
+    if not found or said + found[0].odds * _WORTH < LEAST_TOLD:
+        return []
+    return [one for one in found if one.odds >= LEAST_ODDS]
 
 
 _NOTHING = LITTLE | {NUMBER, COLOUR, ON_THE_PAGE}
 """Tokens that ask for nothing by themselves."""
 LEAST_ADDRESSED, LEAST_TOLD, _WORTH = 0.5, 1.0, 0.25
 """From which on something is offered: of 240 sentences of prose on two pages, one reaches it."""
-LEAST_TAKEN = -8.0
-"""From which on something is offered for what is told to be a command."""
+LEAST_ODDS = -9.0
+"""Below it, nothing that is known comes near."""
 SURELY_ADDRESSED, SURE_ODDS, SURE_LEAD = 2.5, 3.0, 2.0
 """From which on, and by how much likelier than the next, only one thing can be meant."""
 
@@ -237,7 +241,7 @@ def likened(
         reverse=True,
     )
     found: list[Likened] = []
-    done: list[tuple[str, Any]] = []
+    done: list[tuple[object, ...]] = []
     tried: set[Phrase] = set()
     for way in ways:
         enough = len(found) == most or len(tried) == _MOST_TRIED
@@ -250,12 +254,24 @@ def likened(
         if verdict.kind is not Judged.COMMAND or verdict.parse is None:
             continue
         command = verdict.parse.command
-        comes_to = (command.name, verdict.args)
+        comes_to = _comes_to(sitting, command, verdict.args or {})
         if command.name == way.command and comes_to not in done:
             done.append(comes_to)
             destroys = command.traits.destructive
             found.append(Likened(way.words, way.command, way.odds, told, destroys, way.names))
     return found
+
+
+def _comes_to(sitting: Sitting, command: Command, args: dict[str, Any]) -> tuple[object, ...]:
+    """What is told of two commands that do the same: what they leave, or where they would ask."""
+    asks = any(isinstance(value, Places) and value.ask for value in args.values())
+    if asks or not harmless(command.name):
+        return command.name, args
+    answer = command.handler(sitting, **args)
+    if not isinstance(answer, Done):
+        return command.name, args
+    left = answer.sitting
+    return left.document, left.caret, left.selection, left.view, answer.summary
 
 
 class _Filled(NamedTuple):

@@ -9,8 +9,8 @@ from __future__ import annotations
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
-from nimble_lantern.core.document.styles import COLOURS
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
+from nimble_lantern.core.lexicon.asked import COLOURS
 from nimble_lantern.core.lexicon.closed import AUXILIARIES, DULL, LITTLE
 from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, SPOKEN_OF, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.housed import Thing
