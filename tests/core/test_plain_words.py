@@ -35,6 +35,16 @@ class PlainWords(DeskCase):
             "the stair has thirty six steps not thirty eight",
         )  # fmt: skip
 
+    def test_thanks_that_stand_on_the_page_are_no_courtesy(self) -> None:
+        page = "The path is steep. Many thanks to all. Come soon."
+        self.assertBecomes(
+            page.replace("thanks to", "thanks, to"), page, "put a comma after many thanks"
+        )
+        self.assertBecomes(
+            "The path is steep. Many thanks", page, "delete everything after many thanks"
+        )
+        self.assertBecomes(page.replace("path ", ""), page, "delete path thanks")
+
     def test_a_name_in_a_names_place_has_its_capitals(self) -> None:
         for said, name in (
             ("change nell harker to wren castle", "Wren Castle"),

@@ -83,6 +83,16 @@ class ColumnsByName(DeskCase):
                 assert cell is not None
                 self.assertEqual((cell.row, cell.column), (1, 2))
 
+    def test_a_cell_by_the_number_of_its_row(self) -> None:
+        page = "| Boat | Oars |\n| --- | --- |\n| Gull | 4 |\n| Tern | 2 |"
+        wanted = Driver(page)
+        wanted.hears("set row three column two to six")
+        self.assertBecomes(
+            wanted.markdown, page,
+            "put six in the oars of row three", "change the oars of the third row to six",
+            "change the oars of the last row to six", "put six in the oars of tern",
+        )  # fmt: skip
+
     def test_cells_and_rows_beside_others(self) -> None:
         for line, bold in (
             ("bold the cell below ida", ["Nell"]),

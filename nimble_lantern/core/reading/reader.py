@@ -32,7 +32,15 @@ from nimble_lantern.core.reading.told_before import told_before
 from nimble_lantern.core.reading.worded import surely as surely_worded
 from nimble_lantern.core.reading.worded import worded
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.targets.model import Beside, Places, That, Through, Words, is_target
+from nimble_lantern.core.targets.model import (
+    Beside,
+    Beyond,
+    Places,
+    That,
+    Through,
+    Words,
+    is_target,
+)
 from nimble_lantern.core.targets.names import look_up
 from nimble_lantern.core.targets.names import near as near_names
 from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
@@ -93,6 +101,8 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
             if fewer <= 0:
                 continue
             if _ends_the_text(words, found, fewer) or _begins_the_text(words, found):
+                continue
+            if _thanks_on_the_page(found.parse, words[-fewer:]):
                 continue
             if same.kind is Judged.COMMAND and _swallowed(sitting, found, same, fewer):
                 return same
@@ -291,6 +301,15 @@ def _ends_the_text(words: tuple[str, ...], found: Verdict, fewer: int) -> bool:
     return least is not None and any(len(text) >= least for text in texts)
 
 
+def _thanks_on_the_page(parse: Parse | None, last: tuple[str, ...]) -> bool:
+    """Whether thanks are half of two words that stand there: "a comma after many thanks"."""
+    values = parse.args.values() if parse else ()
+    named = (v.goal if isinstance(v, Beyond) else v for v in values)
+    told = any(isinstance(v, Words) and v.words[1:] == last for v in named)
+    return told and not _THANKS.isdisjoint(last)
+
+
+_THANKS = frozenset("thanks thank".split())
 _ALSO_TEXT = {
     ("now",): 4, ("again",): 2, ("once", "more"): 3,
     ("completely",): 2, ("entirely",): 2, ("altogether",): 2,

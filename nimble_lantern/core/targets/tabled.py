@@ -12,6 +12,7 @@ from nimble_lantern.core.targets.finding import Absent, Answer, View, finds, ref
 from nimble_lantern.core.targets.model import Crossing, Places, Tabled, Unit
 from nimble_lantern.core.targets.names import look_up
 from nimble_lantern.core.targets.words import normal
+from nimble_lantern.core.writing.cardinals import cardinal, ordinal
 
 
 def near_tables(view: View) -> list[Table]:
@@ -102,6 +103,20 @@ def _tabled(target: Tabled, view: View, near: bool) -> Answer:
     return Refusal(f"No {target.unit.value} is called “{' '.join(target.words)}”.")
 
 
+def _numbered(words: tuple[str, ...], unit: Unit, count: int) -> int | None:
+    """The index of "row two", "the second row" or "the last row", of so many."""
+    bare = words[1:] if words[:1] == ("the",) else words
+    if len(bare) < 2 or unit.value not in (bare[0], bare[-1]):
+        return None
+    named = bare[0] == unit.value
+    said = bare[1:] if named else bare[:-1]
+    if said == ("last",):
+        return count - 1
+    found = cardinal(said, 0) if named else ordinal(said, 0)
+    whole = found is not None and found[1] == len(said) and 1 <= found[0] <= count
+    return found[0] - 1 if found and whole else None
+
+
 @finds(Crossing)
 def _cross(target: Crossing, view: View, near: bool) -> Answer:
     blocks = view.document.blocks
@@ -109,7 +124,10 @@ def _cross(target: Crossing, view: View, near: bool) -> Answer:
     if not every:
         return Absent("There is no table here.")
     for table in every:
-        r, c = row_of(blocks, table, target.row), column_of(blocks, table, target.column)
+        r = _numbered(target.row, Unit.ROW, table.rows)
+        r = row_of(blocks, table, target.row) if r is None else r
+        c = _numbered(target.column, Unit.COLUMN, table.columns)
+        c = column_of(blocks, table, target.column) if c is None else c
         if r is not None and c is not None:
             b = table.cell(r, c)
             held: Range = block_range(view.document, b)
