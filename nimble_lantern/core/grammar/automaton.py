@@ -240,17 +240,17 @@ class Match:
     def __init__(self, grammar: Grammar, words: Words) -> None:
         self.grammar = grammar
         self.words = words
-        self._kept: dict[tuple[str, int], list[Found]] = {}
+        self._kept: list[dict[str, list[Found]]] = [{} for _ in range(len(words) + 1)]
         self._ahead = [frozenset(words[i:]) for i in range(len(words) + 1)]
 
     def at(self, rule: str, start: int) -> list[Found]:
-        key = (rule, start)
-        found = self._kept.get(key)
+        here = self._kept[start]
+        found = here.get(rule)
         if found is None:
-            found = self._kept[key] = []
+            found = here[rule] = []
             begin = self.grammar.begin(rule)
             if begin is None or start < len(self.words) and self.words[start] in begin:
-                found = self._kept[key] = list(self._find(rule, start))
+                found = here[rule] = list(self._find(rule, start))
         return found
 
     def _find(self, rule: str, start: int) -> Iterator[Found]:
@@ -260,7 +260,7 @@ class Match:
                 yield Found(end, value, free)
             return
         states, words, size = self.grammar.states(rule), self.words, len(self.words)
-        ahead = self._ahead
+        ahead, kept = self._ahead, self._kept
         todo: list[tuple[int, int, tuple[tuple[str, Any], ...], int]] = [(0, start, (), 0)]
         while todo:
             number, i, captures, free = todo.pop()
@@ -269,15 +269,20 @@ class Match:
                 value = production.build(**dict(captures))
                 if value is not None:
                     yield Found(i, value, free, production)
-            if i < size:
-                to = state.words.get(words[i])
-                if to is not None:
-                    todo.append((to, i + 1, captures, free))
-                for name, capture, to in state.slots:
-                    needs = states[to].needs
-                    if needs is not None and needs.isdisjoint(ahead[i + 1]):
-                        # Whatever fills the slot, what has to come behind it does not.
-                        continue
-                    for found in self.at(name, i):
-                        kept = (*captures, (capture, found.value)) if capture else captures
-                        todo.append((to, found.end, kept, free + found.free))
+            if i == size:
+                continue
+            to = state.words.get(words[i])
+            if to is not None:
+                todo.append((to, i + 1, captures, free))
+            if not state.slots:
+                continue
+            here, behind = kept[i], ahead[i + 1]
+            for name, capture, to in state.slots:
+                needs = states[to].needs
+                if needs is not None and needs.isdisjoint(behind):
+                    # Whatever fills the slot, what has to come behind it does not.
+                    continue
+                found = here.get(name)
+                for reading in self.at(name, i) if found is None else found:
+                    held = (*captures, (capture, reading.value)) if capture else captures
+                    todo.append((to, reading.end, held, free + reading.free))
