@@ -21,6 +21,7 @@ from functools import partial
 from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.errors import BadInput, LanternError
 from nimble_lantern.core.kinds import Lamp, ReadAs
+from nimble_lantern.core.reading import intents
 from nimble_lantern.core.reading.decision import is_command
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
 from nimble_lantern.core.reading.homophones import guesses
@@ -284,6 +285,7 @@ class Listener:
 
     def warm(self) -> None:
         """Start the engines before anybody speaks; pages may come meanwhile."""
+        intents.make_ready()
         self._ready()
         if self._larger is not None and self._desk.sitting.settings.engine in WITH_LARGER:
             self._larger.warm()

@@ -143,6 +143,12 @@ def _weights() -> Mapping[str, float]:
     return {name: float(weight) for name, _, weight in rows}
 
 
+def make_ready() -> None:
+    """Read what is known, before the first utterance needs it: about a tenth of a second."""
+    known()
+    _weights()
+
+
 def _lines(name: str) -> list[str]:
     text = files("nimble_lantern.core.lexicon").joinpath(name).read_text(encoding="utf-8")
     return [line for line in text.splitlines() if line and not line.startswith("#")]
