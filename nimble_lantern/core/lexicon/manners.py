@@ -44,6 +44,8 @@ LEADS = _phrases(
     "oops, whoops, correction",
     "where were we, you know what, i tell you what, ah yes, oh yes, yes well, nah, nope, i like to",
     "let's see, let me see, now let's see, well now, i don't suppose you could, right let's see",
+    "in fact, come to think of it, on second thoughts, on second thought, no that's silly,"
+    " that's silly, hang on a minute, by the way, while we are at it, while you are at it",
     "next, first, also, again, quickly, simply, perhaps, maybe, hey, hello, computer, desk",
 )
 """Before a request, one after another: "okay now could you please just"."""

@@ -79,6 +79,8 @@ class Plainer(NamedTuple):
         """
         if self.behind and not parse.command.name.startswith(_SHOWING):
             return False
+        if self.behind and self.words[0] in TRADE_VERBS and not _writes(parse):
+            return True  # "bold three hundred pounds so she sees it"
         if self.reasoned and parse.command.traits.destructive and not parse.args:
             return False  # "the table is old so throw it out"
         if self.reasoned or parse.command.name.endswith(".rename"):

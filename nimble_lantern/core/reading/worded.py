@@ -292,10 +292,15 @@ _NO_WORDS_INSTEAD = (
 )
 
 
+_WISHING = frozenset("i i'd i'll i'm i've we we'd we'll we're we've".split())
+
+
 def surely(sitting: Sitting, parse: Parse, asked: Asked) -> bool:
     """Whether a request put so is one, and is not said to somebody else."""
     if asked.job is REPLACING:
         return _surely_replaces(sitting, parse, asked)
+    if asked.new and asked.new[0] in _WISHING:
+        return False  # "i'd rather not have the last sentence in there"
     if asked.job.side:
         return asked.sure is not Sure.DOUBTFUL  # "jacket should follow warm" drops nothing
     if _of_two_rows(sitting, asked):
