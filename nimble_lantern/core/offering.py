@@ -29,9 +29,10 @@ def offered(
     if held_back(before) is not None:
         return
     # They are read where the words are not yet written: those would name themselves.
-    found = _heard_instead(turn) or _no_two(*_likened(likely), *_other_words(before, words))
-    if not found and nearest.addressed(before, words):
-        found = list(near)
+    found = _heard_instead(turn) or _no_two(*_other_words(before, words), *_likened(likely))
+    if nearest.addressed(before, words):
+        besides = (o for o in near if not found or o.likeness >= _LEAST_UNASKED)
+        found = _no_two(*found, *besides)
     if found and found[0].likeness >= _LEAST_UNASKED:
         turn.offers = _question(found, turn.sitting.number)
 

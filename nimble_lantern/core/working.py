@@ -113,7 +113,8 @@ def _taken_for(
     """Do a harmless command that can only be meant, and tell how it was taken."""
     said = nearest.surely(near, words)
     one = intents.surely(likely)
-    if said is None and one is not None and nearest.harmless(one.command):
+    alone = len({offer.command for offer in near}) < 2
+    if said is None and one is not None and alone and nearest.harmless(one.command):
         said = one.words
     verdict = reader.judge(turn.sitting, said, whole=False) if said else None
     if said is None or verdict is None or verdict.kind is not Judged.COMMAND:

@@ -212,7 +212,7 @@ def asked(sitting: Sitting, words: Sequence[str]) -> list[Likened]:
 
 _NOTHING = LITTLE | {NUMBER, COLOUR, ON_THE_PAGE}
 """Tokens that ask for nothing by themselves."""
-LEAST_ADDRESSED, LEAST_TOLD, _WORTH = 0.5, 1.0, 0.25
+LEAST_ADDRESSED, LEAST_TOLD, _WORTH = 0.5, 2.5, 0.25
 """From which on something is offered: of 240 sentences of prose on two pages, one reaches it."""
 LEAST_ODDS = -9.0
 """Below it, nothing that is known comes near."""
