@@ -17,7 +17,7 @@ from nimble_lantern.core.state import Sitting
 from nimble_lantern.formats import from_markdown
 from tests.core.strategies import documents
 
-EXAMPLES_TRIED = int(os.environ.get("LANTERN_FUZZ", "600"))
+EXAMPLES_TRIED = int(os.environ.get("LANTERN_FUZZ", "300"))
 """Some four events each; LANTERN_FUZZ=25000 plays a hundred thousand, which takes half an hour."""
 EXAMPLES = sorted(c.example for c in CATALOGUE.commands.values())
 WORDS = (

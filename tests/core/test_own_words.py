@@ -21,11 +21,9 @@ from nimble_lantern.core.reading.addressing import wordings
 from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.core.sitting import Heard, Outcome, advance
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.demo import sample_documents
 from nimble_lantern.formats import from_markdown, to_markdown
 from nimble_lantern.store import states
 from tests.core.strategies import documents
-from tests.corpus.corpora import reading_cases, sample_sentences
 
 OF_THE_WORLD = Path(__file__).parent.parent / "corpus" / "of_the_world.txt"
 """Sentences of letters that begin as requests do: "we can lose the boat"."""
@@ -257,17 +255,6 @@ class NearACommand(unittest.TestCase):
         self.assertIsNone(new.taken("pop it before hob".split()))
         whole = wording(("sesame",), ("undo", "that"), ())
         self.assertEqual(whole, Wording(("sesame",), ("undo", "that")))
-
-    def test_prose_is_seldom_offered_anything(self) -> None:
-        said = sample_sentences() + [c.said for c in reading_cases() if c.read_as == "text"]
-        shown = []
-        for _, document in sample_documents():
-            sitting = Sitting(document=document, caret=document.end, wrote=document.end)
-            for line in said:
-                after_it = advance(sitting, Heard(from_line(line))).sitting
-                if after_it.question is not None and after_it.question.beside:
-                    shown.append(line)
-        self.assertLessEqual(len(shown), len(said) * 6 / 200, shown)
 
 
 WORDS = sorted({w for c in CATALOGUE.commands.values() for w in c.example.split()})

@@ -28,7 +28,7 @@ from nimble_lantern.core.document.model import (
 from nimble_lantern.core.errors import EditError
 from tests.core.strategies import documents, edited
 
-MANY = settings(max_examples=500, deadline=None)
+MANY = settings(max_examples=300, deadline=None)
 
 
 def positions(document: Document) -> list[Position]:

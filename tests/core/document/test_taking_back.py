@@ -26,7 +26,7 @@ def head(history: History) -> Version:
 
 
 class Laws(unittest.TestCase):
-    @settings(max_examples=600, deadline=None)
+    @settings(max_examples=300, deadline=None)
     @given(st.data())
     def test_the_newest_change_can_always_be_taken_back(self, data: st.DataObject) -> None:
         document = data.draw(documents)
@@ -36,7 +36,7 @@ class Laws(unittest.TestCase):
         assert back is not None
         self.assertEqual(back.apply(after), document)
 
-    @settings(max_examples=600, deadline=None)
+    @settings(max_examples=300, deadline=None)
     @given(st.data())
     def test_a_change_elsewhere_afterwards_stays(self, data: st.DataObject) -> None:
         """One change in the first half, another in the second: without the first, the second."""

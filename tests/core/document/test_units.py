@@ -81,7 +81,7 @@ class Blocks(unittest.TestCase):
 
 
 class Changes(unittest.TestCase):
-    @settings(max_examples=300, deadline=None)
+    @settings(max_examples=150, deadline=None)
     @given(edited())
     def test_only_what_differs_is_named(self, case: tuple[Document, Edit]) -> None:
         document, edit = case
