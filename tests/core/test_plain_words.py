@@ -35,6 +35,26 @@ class PlainWords(DeskCase):
             "the stair has thirty six steps not thirty eight",
         )  # fmt: skip
 
+    def test_a_thing_to_be_made_or_exchanged_is_not_written_beside_words(self) -> None:
+        page = "The path is steep. Dogs stay on a lead.\n\n- oil\n- rope\n\nSee you there"
+        for line in (
+            "i need one more line in the list after oil",
+            "lead should be followed by a comma and not a full stop",
+            "there's no full stop after see you there put one",
+            "i'd rather not have the first sentence in there",
+            "the path is not that long",
+        ):
+            desk = self.desk(page)
+            desk.hears(line)
+            self.assertTrue(desk.markdown.startswith(page), desk.markdown)
+        table = "| Crew | Fee |\n| --- | --- |\n| Otters | 30 |\n| Newts | 20 |\n\nPay."
+        desk = self.desk(table)
+        desk.hears("let the fees stand on the right of their column")
+        self.assertTrue(desk.markdown.startswith("| Crew | Fee |"), desk.markdown)
+        wanted = Driver(table)
+        wanted.hears("add a row before newts")
+        self.assertBecomes(wanted.markdown, table, "there has to be an empty line before newts")
+
     def test_thanks_that_stand_on_the_page_are_no_courtesy(self) -> None:
         page = "The path is steep. Many thanks to all. Come soon."
         self.assertBecomes(

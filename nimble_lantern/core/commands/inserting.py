@@ -38,6 +38,7 @@ from nimble_lantern.core.targets.model import (
 )
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import named_as_written, places
+from nimble_lantern.core.writing.cardinals import cardinal
 from nimble_lantern.core.writing.lexer import mark_named
 
 _MOST_PUT = 4
@@ -91,6 +92,8 @@ def plain_words(sitting: Sitting, parse: Parse) -> bool:
         return False  # "put on my shoes before noon"
     if text and text[0] in SUBJECT_PRONOUNS and len(text) == 1:
         return False
+    if _a_new_thing(text) or _one_mark_for_another(text):
+        return False
     if set(text) <= _OF_LISTS and of_the_page(parse.args.get("target")):
         # "Put numbers in front of the paragraphs" makes a list of them.
         return False
@@ -119,6 +122,25 @@ def a_word_of_the_text(sitting: Sitting, parse: Parse) -> bool:
     return not things and _a_word_or_two(sitting, parse)
 
 
+def _a_new_thing(text: tuple[str, ...]) -> bool:
+    """ "One more line in the list", "empty line": a thing to be made, and no words."""
+    end = next((i for i, word in enumerate(text) if i and word in _THERE), len(text))
+    *told, thing = text[:end] or ("",)
+    return bool(told) and thing in _MADE and all(w in _ANOTHER or cardinal((w,), 0) for w in told)
+
+
+_THERE = frozenset("in on to at".split())
+_MADE = frozenset("line lines row rows item items bullet bullets point points column".split())
+_ANOTHER = frozenset("a an the another more new empty blank extra further spare fresh".split())
+
+
+def _one_mark_for_another(text: tuple[str, ...]) -> bool:
+    """ "A comma and not a full stop" is no text, nor "a comma instead of the full stop"."""
+    marks = (mark_named(text[1:size]) for size in (2, 3) if not _BUT.isdisjoint(text[size:][:2]))
+    return text[:1] in (("a",), ("an",)) and any(marks)
+
+
+_BUT = frozenset("not instead rather".split())
 _OF_LISTS = frozenset("number numbers bullet bullets point points a the".split())
 _OF_THE_CLOCK = frozenset(("half", "quarter"))
 """Before "past", they are a time: "half past two" is no place after "two"."""
@@ -132,6 +154,8 @@ def not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
     it all.
     """
     text = tuple(parse.args.get("text", ()))
+    if _a_new_thing(text):
+        return False
     ended = any(text[-len(stop) :] == stop for stop in STOPS)
     return not ended and len(text) <= _MOST_PUT and not (set(text[1:]) & _REACHING)
 
@@ -170,6 +194,8 @@ def _not_there_yet(sitting: Sitting, parse: Parse) -> bool:
 
 def _no_part_of_a_table(sitting: Sitting, parse: Parse) -> bool:
     """ "There should be a row before nell" asks for a row, and not for that word."""
+    if _a_new_thing(tuple(parse.args.get("text", ()))):
+        return False
     return not set(parse.args.get("text", ())) & {"row", "column", "rows", "columns"}
 
 

@@ -71,6 +71,8 @@ _NEVER_LAST = ARTICLES_AND_OWNERS | {"and", "into", "of", "to", "turn"}
 _NO_NOUN = PREPOSITIONS | frozenset(
     "the into turn make delete remove put take get give bring add insert convert".split()
 )
+_OWNED = frozenset("their its his her the this that".split())
+_GRID = frozenset("row column".split())
 _OF_ANY_TABLE = frozenset("row column topmost endmost".split())
 _OF_A_ROW = frozenset("delete leaving twice".split())
 _ENDS = frozenset("first last".split())
@@ -216,6 +218,10 @@ def is_asked(at: Named, signs: frozenset[str], left: Phrase, right: Phrase) -> b
         return False  # "start a table with two columns and five rows"
     if at.thing is Thing.TABLE and "text" in signs and "into" in left[-2:]:
         return False  # "turn the text into the table"
+    if "add" in signs and any(
+        a in _OWNED and b in _GRID for a, b in (*pairwise(left), *pairwise(right))
+    ):
+        return False  # "let the fees stand on the right of their column"
     short = at.thing is Thing.RUN and len(at.words) < LONG_RUN
     takes = not signs.isdisjoint(("delete", "leaving", "not_wanted"))
     if short and takes and TAKING.isdisjoint(outside):

@@ -119,11 +119,11 @@ class AsItComes(DeskCase):
 
     def test_what_was_taken_is_known_from_then_on_with_another_name(self) -> None:
         desk = self.desk(PICNIC)
-        desk.hears("would you kindly lose kite")
+        desk.hears("kite is not wanted here so be rid of it")
         labels = [o.label for o in desk.sitting.question.options]  # type: ignore[union-attr]
         desk.hears(("one", "two", "three")[labels.index("delete kite")])
         self.assertNotIn("kite", desk.markdown)
-        desk.hears("would you kindly lose blanket")
+        desk.hears("blanket is not wanted here so be rid of it")
         self.assertNotIn("blanket", desk.markdown)
 
     def test_what_only_shows_is_done_at_once_and_told(self) -> None:
