@@ -4,11 +4,13 @@ from __future__ import annotations
 
 import statistics
 import time
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 
 from bench._world import document
 from nimble_lantern.benchmarks import Figure
-from nimble_lantern.core.reading.nearest import offers
+from nimble_lantern.core.reading.addressing import barest
+from nimble_lantern.core.reading.intents import asked, make_ready
+from nimble_lantern.core.reading.nearest import offers, round_here
 from nimble_lantern.core.state import Sitting
 
 SIZES = (1_000, 100_000)
@@ -23,22 +25,30 @@ SAID = (
 )  # fmt: skip
 
 
+WAYS: dict[str, Callable[[Sitting, tuple[str, ...]], object]] = {
+    "nearest": offers,
+    "likened": lambda desk, said: asked(round_here(desk), barest(said)),
+}
+
+
 def run() -> Iterator[Figure]:
     desks = {}
+    make_ready()
     for size in SIZES:
         text = document(size)
         desks[size] = Sitting(document=text, caret=text.end, wrote=text.end)
-    times: dict[int, list[float]] = {size: [] for size in SIZES}
+    times: dict[tuple[str, int], list[float]] = {(way, n): [] for way in WAYS for n in SIZES}
     for n in range(ROUNDS + 1):
         for said in SAID:
-            for size, desk in desks.items():
-                start = time.process_time()
-                offers(desk, said.split())
-                if n:
-                    times[size].append((time.process_time() - start) * 1e3)
-    base = statistics.median(times[SIZES[0]])
-    for size, found in times.items():
-        against = f"nearest_{SIZES[0]}_median"
+            for way, look in WAYS.items():
+                for size, desk in desks.items():
+                    start = time.process_time()
+                    look(desk, tuple(said.split()))
+                    if n:
+                        times[way, size].append((time.process_time() - start) * 1e3)
+    for (way, size), found in times.items():
+        base = statistics.median(times[way, SIZES[0]])
+        against = f"{way}_{SIZES[0]}_median"
         median = statistics.median(found)
-        yield Figure(f"nearest_{size}_median", median, "ms", against, median / base)
-        yield Figure(f"nearest_{size}_worst", max(found), "ms")
+        yield Figure(f"{way}_{size}_median", median, "ms", against, median / base)
+        yield Figure(f"{way}_{size}_worst", max(found), "ms")

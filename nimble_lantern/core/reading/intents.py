@@ -42,7 +42,9 @@ _OWN = {"passage": "P", "place": "L", "version": "V"}
 _KEPT = LITTLE | TRADE_NOUNS | TRADE_VERBS | frozenset("row column table note last first".split())
 """Words that are kept although they stand on the page: they tell what is asked."""
 _SMOOTHED, _PRIOR, _OF_A_PAIR, _OF_THE_WORDING = 1.0, 0.6, 0.3, 0.5
-_FARTHEST, _MOST_REQUESTS, _MOST_FILLED, _MOST_TRIED = 8.0, 30, 14, 20
+_FARTHEST, _MOST_REQUESTS, _MOST_TRIED = 8.0, 30, 20
+_MOST_FILLED, _MANY, _MOST_OF_MANY = 14, 3, 6
+"""Ways to fill a slot that are looked at; and where there are many slots."""
 _LONGEST_NEW = 8
 
 
@@ -292,10 +294,12 @@ class _Filled(NamedTuple):
 def _filled(
     request: Request, words: Phrase, said: Phrase, named: Sequence[Filler]
 ) -> Iterator[_Filled]:
-    """A request with its slots filled from an utterance, in each likely way: what is
-    said and has no part in it speaks against it."""
+    """A request with its slots filled from an utterance, in each likely way: what is said and has
+    no part in it speaks against it."""
     parts = request.wording.split()
-    choices = [_choices(part, words, named) for part in parts if part.startswith("{")]
+    slots = [part for part in parts if part.startswith("{")]
+    most = _MOST_FILLED if len(slots) < _MANY else _MOST_OF_MANY
+    choices = [_choices(slot, words, named)[:most] for slot in slots]
     told = known().of_commands[request.command]
     found: list[_Filled] = []
     for chosen in product(*choices):
@@ -309,8 +313,8 @@ def _filled(
         for i, word in enumerate(words):
             if i not in taken and word not in LITTLE and not told[word]:
                 fit -= _LEFT_OUT if said[i] == ON_THE_PAGE else _UNHEARD
-        slots = iter(chosen)
-        plain = [(next(slots)[1].words if p.startswith("{") else (p,)) for p in parts]
+        fills = iter(chosen)
+        plain = [(next(fills)[1].words if p.startswith("{") else (p,)) for p in parts]
         about = chosen[0][1].words if len(chosen) == 1 else ()
         spoken = tuple(word for phrase in plain for word in phrase)
         found.append(_Filled(fit, spoken, about, request.command))
@@ -333,7 +337,7 @@ def _choices(slot: str, words: Phrase, named: Sequence[Filler]) -> list[tuple[fl
             found.append((size, filler))
         elif slot == "{part}" and filler.kind in ("row", "column"):
             found.append((size - _OF_ANOTHER_KIND, filler))
-    return sorted(found, key=lambda row: -row[0])[:_MOST_FILLED]
+    return sorted(found, key=lambda row: -row[0])
 
 
 def _new(words: Phrase) -> Iterator[tuple[float, Filler]]:

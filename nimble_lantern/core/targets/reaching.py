@@ -119,8 +119,10 @@ def _beside(target: Beside, view: View, near: bool) -> Answer:
     if unit is Unit.COLUMN or target.upright and unit is Unit.CELL:
         return next_in_table(goal.first, view, unit, 1 if target.after else -1)
     found: list[Range] = []
+    little = unit in (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE)
+    all_units = [] if little else all_within(unit, view, document.whole)
     for r in goal.ranges:
-        if unit in (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE):
+        if little:
             every = (
                 (u for u in units.forward(document, unit.value, r.end))
                 if target.after
@@ -128,10 +130,9 @@ def _beside(target: Beside, view: View, near: bool) -> Answer:
             )
             beside = next(every, None)
         else:
-            all_units = all_within(unit, view, document.whole)
-            after = [u for u in all_units if u.start > r.end]
-            before = [u for u in all_units if u.end < r.start]
-            beside = next(iter(after if target.after else before[::-1]), None)
+            after = (u for u in all_units if u.start > r.end)
+            before = (u for u in reversed(all_units) if u.end < r.start)
+            beside = next(after if target.after else before, None)
         if beside is not None and beside not in found:
             found.append(beside)
     if not found:
