@@ -48,6 +48,13 @@ class PlainWords(DeskCase):
             desk.hears(line)
             self.assertTrue(desk.markdown.startswith(page), desk.markdown)
         table = "| Crew | Fee |\n| --- | --- |\n| Otters | 30 |\n| Newts | 20 |\n\nPay."
+        for line in (
+            "i'd like the otters to be louder", "bring ninety coins and not thirty",
+            "the newts should be fed",
+        ):  # fmt: skip
+            desk = self.desk(table)
+            desk.hears(line)
+            self.assertTrue(desk.markdown.startswith(table[:60]), desk.markdown)
         desk = self.desk(table)
         desk.hears("let the fees stand on the right of their column")
         self.assertTrue(desk.markdown.startswith("| Crew | Fee |"), desk.markdown)

@@ -14,6 +14,7 @@ from nimble_lantern.core.document.styles import COLOURS
 from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
 from nimble_lantern.core.lexicon.closed import (
+    AUXILIARIES,
     DETERMINERS,
     DULL,
     LITTLE,
@@ -37,7 +38,7 @@ from nimble_lantern.core.targets.model import (
     of_the_page,
 )
 from nimble_lantern.core.targets.sounds import phrase_key
-from nimble_lantern.core.targets.words import exact, named_as_written, places
+from nimble_lantern.core.targets.words import exact, index_of, named_as_written, places
 from nimble_lantern.core.writing.cardinals import cardinal
 from nimble_lantern.core.writing.lexer import mark_named
 from nimble_lantern.core.writing.spelling import letter
@@ -88,8 +89,9 @@ def much_alike(sitting: Sitting, parse: Parse) -> bool:
         # "The two men should be one" is a wish of the letter's.
         return False
     alike = 1 < len(old) == len(new) and bool(set(old) & set(new))
-    alike = alike or _called(parse, new) or _name_for_name(sitting, old, new)
-    more = _with_more(old, new) and not as_things(parse.args.get("target"))
+    thing = as_things(parse.args.get("target"))  # "i'd like the pie to be hot"
+    alike = alike or _called(parse, new) or not thing and _name_for_name(sitting, old, new)
+    more = _with_more(old, new) and not thing
     return of_one_kind(old, new) or alike or more
 
 
@@ -517,7 +519,12 @@ _LEAST_SAME, _MORE_NEW = 2, 3
 
 def one_beside_the_same_words(sitting: Sitting, parse: Parse) -> bool:
     text, old = tuple(parse.args.get("text", ())), tuple(parse.args.get("old", ()))
-    return len(beside_the_same_words(sitting.document, text, old)) == 1
+    found = beside_the_same_words(sitting.document, text, old)
+    if len(found) != 1:
+        return False
+    # "Bring nine plates and not fourteen" is said to somebody, unless it says "bring" there.
+    there = sitting.document.blocks[found[0][0].start.block]
+    return text[0] not in VERBS - AUXILIARIES or text[0] in index_of(there).vocabulary
 
 
 def fuller(document: Document, text: tuple[str, ...]) -> Range | None:

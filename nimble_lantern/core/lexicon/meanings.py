@@ -18,7 +18,7 @@ _GROUPS = (
     "caret cursor pointer marker position place spot point",
     "start beginning top front head outset opening",
     "end bottom finish close tail conclusion foot",
-    "bold thick heavy strong dark thicker bolder fat",
+    "bold thick heavy strong dark bolder fat",
     "italic italics slanted slanting slanty sloping sloped leaning cursive",
     "underline underlined underscore underscored",
     "highlight highlighted mark shade shaded fluorescent marker",

@@ -333,7 +333,7 @@ def _surely_replaces(sitting: Sitting, parse: Parse, asked: Asked) -> bool:
     if instead.much_alike(sitting, parse):
         return True
     alike = kind_of(asked.new) == kind_of(asked.old)
-    if asked.sure is Sure.PLAIN and alike and _is_a_cell(sitting, asked.old):
+    if asked.sure is Sure.PLAIN and alike and not asked.thing and _is_a_cell(sitting, asked.old):
         return len(asked.new) <= len(asked.old) + 1 and VERBS.isdisjoint(asked.new)
     few = len(asked.new) <= len(asked.old) + 2 and VERBS.isdisjoint(asked.new)
     if asked.of_words:
