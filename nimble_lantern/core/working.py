@@ -90,6 +90,7 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
         obey(turn, verdict, [w for p in parts[i:end] for w in p])
         i = end
     if text:
+        asks = False
         if len(text) == len(parts) == 1:
             held = held_back(turn.sitting) is not None
             near = [] if held else nearest.asked(turn.sitting, words)
@@ -98,10 +99,15 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
             if _taken_for(turn, words, near, likely):
                 return
             offered(turn, words, near, likely)
+            asks = not held and intents.plainly_addressed(here, barest(words))
         turn.write(text)
-        if turn.offers is not None and turn.kinds[-1:] == [ReadAs.TEXT]:
+        if turn.kinds[-1:] != [ReadAs.TEXT]:
+            return
+        if turn.offers is not None:
             turn.sitting = replace(turn.sitting, question=turn.offers)
             turn.summaries.append("or say a number for what was meant")
+        elif asks:
+            turn.summaries.append("if the desk was meant, say “that was a command”")
 
 
 def _taken_for(

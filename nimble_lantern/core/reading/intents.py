@@ -212,10 +212,19 @@ def asked(sitting: Sitting, words: Sequence[str]) -> list[Likened]:
     return [one for one in found if one.odds >= LEAST_ODDS]
 
 
+def plainly_addressed(sitting: Sitting, words: Sequence[str]) -> bool:
+    """Whether an utterance that nothing is known of was said to the desk all the same."""
+    told = known().meant(tokens(sitting, words))
+    fits = 2 < len(words) <= LONGEST and not all(token in _NOTHING for token in told)
+    return fits and addressed(told) >= PLAINLY_ADDRESSED
+
+
 _NOTHING = LITTLE | {NUMBER, COLOUR, ON_THE_PAGE}
 """Tokens that ask for nothing by themselves."""
 LEAST_ADDRESSED, LEAST_TOLD, _WORTH = 0.5, 2.5, 0.25
 """From which on something is offered: of 240 sentences of prose on two pages, one reaches it."""
+PLAINLY_ADDRESSED = 4.0
+"""From which on somebody is told how to take the words out again; no prose reaches it."""
 LEAST_ODDS = -9.0
 """Below it, nothing that is known comes near."""
 SURELY_ADDRESSED, SURE_ODDS, SURE_LEAD = 2.5, 3.0, 2.0

@@ -132,6 +132,16 @@ class AsItComes(DeskCase):
         self.assertEqual(entry.read_as, "command")
         self.assertIn("words", entry.summary)
 
+    def test_what_was_surely_asked_and_is_not_known_can_be_taken_out_again(self) -> None:
+        desk = self.desk(PICNIC)
+        page = desk.markdown
+        entry = desk.hears("take me right up to where the letter begins")
+        self.assertEqual(entry.read_as, "text")
+        self.assertIn("that was a command", entry.summary)
+        desk.hears("that was a command")
+        self.assertEqual(desk.markdown, page)
+        self.assertNotIn("command", desk.hears("the river was higher in spring").summary)
+
     def test_what_was_undone_before_an_offer_is_what_redo_brings_back(self) -> None:
         desk = self.desk(PICNIC)
         desk.hears("delete the last sentence")
@@ -161,6 +171,6 @@ class AsItComes(DeskCase):
             assert after.entry is not None
             self.assertEqual(after.entry.read_as, "text", line)
             count += 1
-            if after.sitting.question is not None:
+            if after.sitting.question is not None or "was a command" in after.entry.summary:
                 shown.append(line)
         self.assertLessEqual(len(shown), count / 50, shown)
