@@ -196,7 +196,8 @@ def _command_at(
                 continue
             if command.traits.destructive and end < len(parts):
                 continue
-            if verdict.parse and verdict.parse.args.get("text") == ("one",):
+            one = verdict.parse is not None and verdict.parse.args.get("text") == ("one",)
+            if one and command.name.startswith("inserting."):
                 continue  # "there's no full stop after boat put one"
         return end, verdict
     return None
