@@ -90,7 +90,7 @@ VIEWS: tuple[tuple[str, tuple[str, ...]], ...] = (
     ),
     (
         "desk-offer",
-        ("open letter to the harbour board", "shove the pointer behind the lease somewhere"),
+        ("open letter to the harbour board", "nobody reads the second paragraph so out with it"),
     ),
     ("desk-learned", ("one", "what have you learned")),
     ("desk-help", ("none of these", "how do i get rid of a heading")),

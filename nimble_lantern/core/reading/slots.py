@@ -11,7 +11,7 @@ from dataclasses import dataclass
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.lexicon.asked import COLOURS
-from nimble_lantern.core.lexicon.closed import AUXILIARIES, DULL, LITTLE
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, DETERMINERS, DULL, LITTLE
 from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, SPOKEN_OF, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.housed import Thing
 from nimble_lantern.core.reading.housed import named_in
@@ -72,7 +72,19 @@ def fillers(sitting: Sitting, words: Sequence[str]) -> list[Filler]:
         *_numbers_and_colours(words),
     ):
         found.setdefault((filler.start, filler.end, filler.kind), filler)
-    return list(found.values())
+    return [f for f in found.values() if not any(_is_more_of(o, f, words) for o in found.values())]
+
+
+def _is_more_of(other: Filler, filler: Filler, words: Phrase) -> bool:
+    """Whether another names the same and more: "the harbour", "the last paragraph"."""
+    ends_alike = other.kind == filler.kind and other.end == filler.end
+    if not ends_alike or other.start >= filler.start:
+        return False
+    article = other.start == filler.start - 1 and words[other.start] in DETERMINERS
+    return article or words[filler.start : filler.end] in _UNITS
+
+
+_UNITS = frozenset((unit.value,) for unit in Unit)
 
 
 def names(sitting: Sitting) -> Iterator[tuple[str, Phrase]]:
