@@ -33,6 +33,7 @@ HARBOUR = (
     " wants oil.\n\nThe tide was high."
 )
 TRIED = int(os.environ.get("LANTERN_FUZZ", "600"))
+"""The same jumbles in every run; with LANTERN_FUZZ others, as many as it says."""
 LETTER = (
     "The crew met on Monday. Hob Tarrow read the log (it was short). The oil costs forty"
     " pounds.\n\n"
@@ -271,7 +272,12 @@ def jumbles(draw: st.DrawFn) -> str:
 
 
 class Jumbled(unittest.TestCase):
-    @settings(max_examples=TRIED, deadline=None, suppress_health_check=[HealthCheck.too_slow])
+    @settings(
+        max_examples=TRIED,
+        deadline=None,
+        derandomize="LANTERN_FUZZ" not in os.environ,
+        suppress_health_check=[HealthCheck.too_slow],
+    )
     @example(from_markdown("The crew met on Monday."), "change the one to ferry note ask company")
     @example(
         from_markdown("| a | b |\n| --- | --- |\n| c | d |\n\nEnd."), "text table the turn into"
