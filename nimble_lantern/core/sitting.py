@@ -140,7 +140,7 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
     entry = _entry(before, after, turn, decision.heard)
     shown = after.view if after.view is not before.view else None
     if after.settings.answers_aloud and (
-        said := answer(before, after, entry, _listed(after, shown))
+        said := answer(before, after, entry, _listed(after, shown), turn.asks)
     ):
         turn.effects.append(Say(said))
         entry = replace(entry, effects=(*entry.effects, Say.effect))

@@ -37,6 +37,7 @@ class Turn:
     summaries: list[str] = field(default_factory=list)
     versions: list[Version] = field(default_factory=list)
     offers: Question | None = None  # beside what is written
+    asks: bool = False  # what is written was said to the desk, and nothing is offered
     meant: tuple[str, ...] = ()  # a command that may have been spoken instead of it
     doubted: Doubted = ()  # words that were not heard well
     hearing: Hearing | None = None

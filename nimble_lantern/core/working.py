@@ -90,23 +90,22 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
         obey(turn, verdict, [w for p in parts[i:end] for w in p])
         i = end
     if text:
-        asks = False
         if len(text) == len(parts) == 1:
             held = held_back(turn.sitting) is not None
             near = [] if held else nearest.asked(turn.sitting, words)
             here = nearest.round_here(turn.sitting)
-            likely = [] if held else intents.asked(here, barest(words))
+            likely = intents.NOTHING if held else intents.asked(here, barest(words))
             if _taken_for(turn, words, near, likely):
                 return
-            offered(turn, words, near, likely)
-            asks = not held and intents.plainly_addressed(here, barest(words))
+            offered(turn, words, near, likely.requests)
+            turn.asks = likely.plainly and turn.offers is None
         turn.write(text)
         if turn.kinds[-1:] != [ReadAs.TEXT]:
-            return
-        if turn.offers is not None:
+            turn.asks = False
+        elif turn.offers is not None:
             turn.sitting = replace(turn.sitting, question=turn.offers)
             turn.summaries.append("or say a number for what was meant")
-        elif asks:
+        elif turn.asks:
             turn.summaries.append("if the desk was meant, say “that was a command”")
 
 
@@ -114,11 +113,11 @@ def _taken_for(
     turn: Turn,
     words: tuple[str, ...],
     near: Sequence[nearest.Offer],
-    likely: Sequence[intents.Likened],
+    likely: intents.Asked,
 ) -> bool:
     """Do a harmless command that can only be meant, and tell how it was taken."""
     said = nearest.surely(near, words)
-    one = intents.surely(likely)
+    one = likely.surely
     alone = len({offer.command for offer in near}) < 2
     if said is None and one is not None and alone and nearest.harmless(one.command):
         said = one.words
@@ -196,9 +195,6 @@ def _command_at(
                 continue
             if command.traits.destructive and end < len(parts):
                 continue
-            one = verdict.parse is not None and verdict.parse.args.get("text") == ("one",)
-            if one and command.name.startswith("inserting."):
-                continue  # "there's no full stop after boat put one"
         return end, verdict
     return None
 

@@ -78,6 +78,7 @@ def open_document(sitting: Sitting, document: str) -> Done:
     "what (have i | did i) (written | write) so far [besides this]",
     example="show the shelf",
     group="desk",
+    shows=True,
 )
 def show_shelf(sitting: Sitting) -> Done:
     """Show all your documents."""

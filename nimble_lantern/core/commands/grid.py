@@ -555,6 +555,7 @@ def _one_column(sitting: Sitting, parse: Parse) -> bool:
     heard=0,
     example="make the first column wider",
     group="format",
+    shows=True,
     when=there_is,
 )
 @of_part
@@ -598,6 +599,7 @@ def _shared(sitting: Sitting, table: Table, parts: Sequence[float]) -> tuple[Ref
     heard=1,
     example="make the columns equally wide",
     group="format",
+    shows=True,
     when=there_is,
 )
 @of_table
@@ -653,6 +655,7 @@ def _summed(
     heard=0,
     example="what is the total of column two",
     group="format",
+    shows=True,
     when=there_is,
 )
 def tell_total(

@@ -154,8 +154,8 @@ def not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
     it all.
     """
     text = tuple(parse.args.get("text", ()))
-    if _a_new_thing(text):
-        return False
+    if _a_new_thing(text) or text == ("one",):
+        return False  # "there's no full stop after boat, after boat put one"
     ended = any(text[-len(stop) :] == stop for stop in STOPS)
     return not ended and len(text) <= _MOST_PUT and not (set(text[1:]) & _REACHING)
 

@@ -255,6 +255,7 @@ def _shown(sitting: Sitting, note: Note) -> Done:
     heard=1,
     example="read note one",
     group="revising",
+    shows=True,
     when=is_one,
 )
 def show(
@@ -277,6 +278,7 @@ CATALOGUE.table("step", {"(next | following)": 1, "(previous | last | earlier)":
     heard=1,
     example="next note",
     group="revising",
+    shows=True,
     when=there_are,
 )
 def walk(sitting: Sitting, step: int) -> Done | Refusal:
@@ -304,6 +306,7 @@ def walk(sitting: Sitting, step: int) -> Done | Refusal:
     heard=1,
     example="show my notes",
     group="revising",
+    shows=True,
 )
 def list_notes(sitting: Sitting) -> Done | Refusal:
     """List the margin notes, to go to by number."""

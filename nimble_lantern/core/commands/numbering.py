@@ -20,6 +20,7 @@ MOST = 30
     heard=1,
     example="show the numbers",
     group="choosing",
+    shows=True,
 )
 def show(sitting: Sitting) -> Numbers:
     """Put numbers on everything that can be said or pressed here; a number does it."""

@@ -407,6 +407,7 @@ def _next(sitting: Sitting, at: Position) -> Done:
     heard=1,
     example="next blank",
     group="writing",
+    shows=True,
     when=blanks_open,
 )
 def walk(sitting: Sitting, step: int = 1, position: int | None = None) -> Done | Refusal:
@@ -593,6 +594,7 @@ def want(sitting: Sitting, wanted: bool | None = None, sure: bool | None = None)
     heard=1,
     example="show my passages",
     group="writing",
+    shows=True,
 )
 def show(sitting: Sitting) -> Done:
     """Show the passages; a number or a name writes one."""
@@ -623,6 +625,7 @@ def _are(sitting: Sitting) -> str:
     heard=1,
     example="show the passage sign off",
     group="writing",
+    shows=True,
 )
 def preview(sitting: Sitting, passage: str) -> Done:
     """Tell what a passage says, without writing it."""

@@ -135,6 +135,7 @@ def _is_a_place(sitting: Sitting, parse: Parse) -> bool:
     heard=1,
     example="go to the place budget",
     group="moving",
+    shows=True,
 )
 def go_to(sitting: Sitting, place: str) -> Done:
     """Go to a named place."""
@@ -200,6 +201,7 @@ def _there_are(sitting: Sitting, parse: Parse) -> bool:
     heard=1,
     example="show my places",
     group="moving",
+    shows=True,
 )
 def list_places(sitting: Sitting) -> Done | Refusal:
     """List the named places with their words, to go to by number."""

@@ -34,6 +34,7 @@ def _at_lessons(sitting: Sitting, parse: Parse) -> bool:
     heard=1,
     example="show the lessons",
     group="desk",
+    shows=True,
 )
 def show(sitting: Sitting) -> Done:
     """Show the lessons: ten of about two minutes, and a page to read aloud."""

@@ -134,6 +134,7 @@ def fetch_ears(sitting: Sitting) -> Done:
     "how is the desk set",
     example="show the settings",
     group="desk",
+    shows=True,
 )
 def show_settings(sitting: Sitting) -> Done:
     """Show how the desk is set, and what to say to set it otherwise."""

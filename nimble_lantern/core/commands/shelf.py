@@ -294,6 +294,7 @@ def listed(names: Sequence[str], most: int = 9) -> str:
     heard=1,
     example="what is put away",
     group="desk",
+    shows=True,
 )
 def show_away(sitting: Sitting) -> Done:
     """Tell which documents are put away."""
@@ -308,6 +309,7 @@ def show_away(sitting: Sitting) -> Done:
     heard=1,
     example="which document is this",
     group="desk",
+    shows=True,
 )
 def which_document(sitting: Sitting) -> Done:
     """Tell the name of the document on the desk, and how long it is."""

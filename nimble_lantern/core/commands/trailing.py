@@ -37,6 +37,7 @@ def _screens(sitting: Sitting) -> int:
     heard=1,
     example="show more of the trail",
     group="repair",
+    shows=True,
 )
 def show(sitting: Sitting) -> Done:
     """Show more of the trail: what was said, how it was read, and what it did."""

@@ -142,6 +142,7 @@ def call(sitting: Sitting, text: tuple[str, ...]) -> Done:
     heard=1,
     example="show my versions",
     group="repair",
+    shows=True,
 )
 def show(sitting: Sitting) -> Done | Refusal:
     """List the named versions: when each was kept, and how long it was."""
@@ -241,6 +242,7 @@ CATALOGUE.table(
     heard=2,
     example="compare with first draft",
     group="repair",
+    shows=True,
 )
 def compare_with(
     sitting: Sitting, version: str | None = None, number: int | None = None
@@ -275,6 +277,7 @@ CATALOGUE.table(
     heard=1,
     example="show what changed since twelve",
     group="repair",
+    shows=True,
 )
 def changed_since(
     sitting: Sitting,
@@ -358,6 +361,7 @@ def said_of(change: Change) -> str:
     heard=1,
     example="next change",
     group="repair",
+    shows=True,
     when=_compares,
 )
 def walk(

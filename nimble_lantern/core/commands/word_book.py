@@ -232,6 +232,7 @@ def allow(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     "(what | which) words do you know",
     example="show the word book",
     group="desk",
+    shows=True,
 )
 def show(sitting: Sitting) -> Done:
     """Show the word book: your own words, how they are spoken, and what was corrected."""

@@ -77,6 +77,7 @@ class Traits:
     hushes: bool = False
     widens: bool = False
     annotates: bool = False
+    shows: bool = False
 
 
 @dataclass(frozen=True)
@@ -170,6 +171,7 @@ class Catalogue:
         hushes: bool = False,
         widens: bool = False,
         annotates: bool = False,
+        shows: bool = False,
     ) -> Callable[[Handler], Handler]:
         """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help.
 
@@ -196,6 +198,7 @@ class Catalogue:
         hushes           ends or halts reading, and is heard in the middle of it
         widens           is said of what was just selected before it is said of anything else
         annotates        writes beside the text, and none of what is said into it
+        shows            only shows something, or goes there: it may be taken from what is like it
         leaves           leaves whatever is open: a question, a dialog, the spelling of a word
         corrects         puts right what was misheard: counted in the speaker's own figures
         here             with nothing selected, "this" is the paragraph of the writing place
@@ -203,7 +206,7 @@ class Catalogue:
         traits = Traits(
             when, destructive, while_resting, while_text_only, walks, in_text, writes, answers,
             keeps_question or answers, every_place, moves, of_blocks, here, spells, corrects,
-            leaves, of_rows, reads, ends_reading, hushes, widens, annotates,
+            leaves, of_rows, reads, ends_reading, hushes, widens, annotates, shows,
         )  # fmt: skip
 
         def register(handler: Handler) -> Handler:

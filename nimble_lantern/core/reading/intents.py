@@ -55,8 +55,6 @@ class Likened:
     words: Phrase
     command: str
     odds: float
-    addressed: float
-    """The log odds that it was said to the desk at all."""
     destructive: bool
     names: Phrase = ()
     """Its words that name the one thing that it is about."""
@@ -200,23 +198,41 @@ _USUAL, _MOST_STRANGE = 3, 4
 """From how many wordings on a word is the desk's; and how many others are counted."""
 
 
-def asked(sitting: Sitting, words: Sequence[str]) -> list[Likened]:
+@dataclass(frozen=True, slots=True)
+class Asked:
+    """What an utterance is likely to ask for, and the log odds that it was said to the desk."""
+
+    addressed: float
+    requests: tuple[Likened, ...] = ()
+
+    @property
+    def plainly(self) -> bool:
+        """Whether it was said to the desk, whatever it asks for."""
+        return self.addressed >= PLAINLY_ADDRESSED
+
+    @property
+    def surely(self) -> Likened | None:
+        """The one request that can only be meant."""
+        if not self.requests or self.addressed < SURELY_ADDRESSED:
+            return None
+        first, *others = self.requests
+        lead = first.odds - others[0].odds if others else math.inf
+        return first if first.odds >= SURE_ODDS and lead >= SURE_LEAD else None
+
+
+NOTHING = Asked(-math.inf)
+
+
+def asked(sitting: Sitting, words: Sequence[str]) -> Asked:
     """What an utterance is likely to ask for; nothing of one that may as well be a sentence."""
     told = known().meant(tokens(sitting, words))
     if not 2 <= len(words) <= LONGEST or all(token in _NOTHING for token in told):
-        return []
+        return NOTHING
     said = addressed(told)
-    found = likened(sitting, words, said) if said >= LEAST_ADDRESSED else []
+    found = likened(sitting, words) if said >= LEAST_ADDRESSED else []
     if not found or said + found[0].odds * _WORTH < LEAST_TOLD:
-        return []
-    return [one for one in found if one.odds >= LEAST_ODDS]
-
-
-def plainly_addressed(sitting: Sitting, words: Sequence[str]) -> bool:
-    """Whether an utterance that nothing is known of was said to the desk all the same."""
-    told = known().meant(tokens(sitting, words))
-    fits = 2 < len(words) <= LONGEST and not all(token in _NOTHING for token in told)
-    return fits and addressed(told) >= PLAINLY_ADDRESSED
+        return Asked(said)
+    return Asked(said, tuple(one for one in found if one.odds >= LEAST_ODDS))
 
 
 _NOTHING = LITTLE | {NUMBER, COLOUR, ON_THE_PAGE}
@@ -231,17 +247,7 @@ SURELY_ADDRESSED, SURE_ODDS, SURE_LEAD = 2.5, 3.0, 2.0
 """From which on, and by how much likelier than the next, only one thing can be meant."""
 
 
-def surely(found: Sequence[Likened]) -> Likened | None:
-    """The one request that can only be meant."""
-    if not found or found[0].addressed < SURELY_ADDRESSED or found[0].odds < SURE_ODDS:
-        return None
-    lead = found[0].odds - found[1].odds if found[1:] else math.inf
-    return found[0] if lead >= SURE_LEAD else None
-
-
-def likened(
-    sitting: Sitting, words: Sequence[str], told: float = 0.0, most: int = 3
-) -> list[Likened]:
+def likened(sitting: Sitting, words: Sequence[str], most: int = 3) -> list[Likened]:
     """The plain wordings that can be done here and may be meant, the likeliest first; of those that
     come to the same, one."""
     words = tuple(words)
@@ -275,7 +281,7 @@ def likened(
         if command.name == way.command and comes_to not in done:
             done.append(comes_to)
             destroys = command.traits.destructive
-            found.append(Likened(way.words, way.command, way.odds, told, destroys, way.names))
+            found.append(Likened(way.words, way.command, way.odds, destroys, way.names))
     return found
 
 

@@ -145,18 +145,12 @@ def harmless(name: str) -> bool:
     traits = command.traits
     changes = traits.destructive or traits.writes or traits.walks or traits.moves
     writes = any(slot in pattern for pattern in command.patterns for slot in _WRITTEN)
-    family, _, asked = name.partition(".")
-    looks = family in _LOOKED_AT or asked in _SHOWN
+    looks = traits.shows or name.split(".")[0] in _LOOKED_AT
     return looks and not changes and not writes
 
 
 _LOOKED_AT = frozenset("marks faces blocks selecting moving looking aloud".split())
 """Families that only go somewhere, select, read, or change how words look."""
-_SHOWN = frozenset(
-    "show list_places list_notes preview compare_with changed_since tell_total width even go_to"
-    " walk show_shelf show_settings show_away which_document".split()
-)
-"""What only shows something, of whichever family."""
 _WRITTEN = ("{text", "{words", "{letter")
 _SURE_LIKE = 0.85
 

@@ -18,12 +18,19 @@ _LATELY = 50
 """Utterances that are looked through for the one that was taken back."""
 
 
-def answer(before: Sitting, sitting: Sitting, entry: Entry, listed: Sequence[str] = ()) -> str:
-    """What is said about an utterance; nothing where text was written.
+def answer(
+    before: Sitting,
+    sitting: Sitting,
+    entry: Entry,
+    listed: Sequence[str] = (),
+    asks: bool = False,
+) -> str:
+    """What is said about an utterance; nothing where text was written, unless it `asks` for
+    something.
 
     `listed` is what a page that was just gone to has to choose from.
     """
-    if entry.read_as in (ReadAs.TEXT, ReadAs.IGNORED) and not _asks(sitting):
+    if entry.read_as in (ReadAs.TEXT, ReadAs.IGNORED) and not asks and not _asks(sitting):
         return ""
     said = _undone(before, sitting) or entry.summary
     if choices := "; ".join(_to_choose(sitting) or listed[:MOST_OPTIONS]):

@@ -7,6 +7,7 @@ import unittest
 from pathlib import Path
 
 from nimble_lantern.core.commands import CATALOGUE
+from nimble_lantern.core.effects import Say
 from nimble_lantern.core.reading import intents
 from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.core.reading.slots import KINDS, fillers
@@ -99,8 +100,16 @@ class AsItComes(DeskCase):
         entry = desk.hears(line)
         self.assertEqual(entry.read_as, "text", line)
         self.assertGreater(len(desk.markdown), len(page))  # nothing is done unasked
-        question = desk.sitting.question
+        return self.labels()
+
+    def labels(self) -> list[str]:
+        """What is offered by number."""
+        question = self.driver.sitting.question
         return [option.label for option in question.options] if question else []
+
+    def take(self, wanted: str) -> None:
+        """Say the number of what is offered."""
+        self.driver.hears(("one", "two", "three")[self.labels().index(wanted)])
 
     def test_what_is_likely_is_offered_and_done_in_the_place_of_the_text(self) -> None:
         for line, likely in (
@@ -109,8 +118,7 @@ class AsItComes(DeskCase):
         ):
             self.assertIn(likely, self.offered(line), line)
             desk = self.driver
-            number = [o.label for o in desk.sitting.question.options].index(likely)  # type: ignore[union-attr]
-            desk.hears(("one", "two", "three")[number])
+            self.take(likely)
             other = Driver(PICNIC)
             other.hears(likely)
             self.assertEqual(desk.markdown, other.markdown, line)
@@ -120,8 +128,7 @@ class AsItComes(DeskCase):
     def test_what_was_taken_is_known_from_then_on_with_another_name(self) -> None:
         desk = self.desk(PICNIC)
         desk.hears("kite is not wanted here so be rid of it")
-        labels = [o.label for o in desk.sitting.question.options]  # type: ignore[union-attr]
-        desk.hears(("one", "two", "three")[labels.index("delete kite")])
+        self.take("delete kite")
         self.assertNotIn("kite", desk.markdown)
         desk.hears("blanket is not wanted here so be rid of it")
         self.assertNotIn("blanket", desk.markdown)
@@ -141,14 +148,18 @@ class AsItComes(DeskCase):
         desk.hears("that was a command")
         self.assertEqual(desk.markdown, page)
         self.assertNotIn("command", desk.hears("the river was higher in spring").summary)
+        desk.hears("answers aloud on")
+        heard = from_line("take me right up to where the letter begins")
+        after = advance(desk.sitting, Heard(heard))
+        said = " ".join(effect.text for effect in after.effects if isinstance(effect, Say))
+        self.assertIn("that was a command", said)
 
     def test_what_was_undone_before_an_offer_is_what_redo_brings_back(self) -> None:
         desk = self.desk(PICNIC)
         desk.hears("delete the last sentence")
         desk.hears("undo that")
         desk.hears("i did want that change after all so put it in again")
-        labels = [o.label for o in desk.sitting.question.options]  # type: ignore[union-attr]
-        desk.hears(("one", "two", "three")[labels.index("redo that")])
+        self.take("redo that")
         self.assertNotIn("driver", desk.markdown)
 
     def test_a_page_that_is_offered_is_gone_to(self) -> None:
