@@ -54,10 +54,29 @@ def _heard_instead(turn: Turn) -> list[nearest.Offer]:
 def _other_words(sitting: Sitting, words: Sequence[str]) -> list[nearest.Offer]:
     """The replacement that a statement may ask for: "visitors should be guests"."""
     near = nearest.round_here(sitting)
+    if named := _names_given(near, barest(words)):
+        return named
     for asked in worded.maybe_instead(near, barest(words)):
         if offer := _as_offer(near, asked.words):
             return [replace(offer, destructive=True, names=asked.old, learns=False)]
     return []
+
+
+_CALLED = ("this place", "this version", "this document")
+
+
+def _names_given(sitting: Sitting, words: tuple[str, ...]) -> list[nearest.Offer]:
+    """What may get a name: "call it first draft" may be said of three things."""
+    pointed = words[:2] in (("call", "it"), ("name", "it"), ("call", "this"), ("name", "this"))
+    if not pointed or not 2 < len(words) <= _LONGEST_NAMING:
+        return []
+    ways = ((words[0], *called.split(), *words[2:]) for called in _CALLED)
+    found = (_as_offer(sitting, way) for way in ways)
+    return [replace(offer, learns=False) for offer in found if offer]
+
+
+_LONGEST_NAMING = 6
+"""Words of what gives a name."""
 
 
 def _likened(likely: Sequence[intents.Likened]) -> list[nearest.Offer]:

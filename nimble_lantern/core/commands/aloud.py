@@ -127,7 +127,9 @@ def read_back(sitting: Sitting) -> Done | Refusal:
 @command(
     "read [on] from here [on] [{named_marks}]",
     "read (the rest | on)",
-    "read from (this place | the cursor | where i am)",
+    "read [on] from (this (place | point | spot | bit) | the cursor | where i am) [on | onwards]",
+    "[start] reading from (here | this (place | point | spot) | where i am) [on | onwards]",
+    "from here [(on | onwards)] read [it] [out | aloud | to me]",
     heard=1,
     example="read from here",
     group="reading",

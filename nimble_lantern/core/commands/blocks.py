@@ -13,7 +13,14 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.finding import reference
-from nimble_lantern.core.targets.model import Places, Unit, Units, Words, of_the_page
+from nimble_lantern.core.targets.model import (
+    Places,
+    Unit,
+    Units,
+    Words,
+    of_a_grid,
+    of_the_page,
+)
 from nimble_lantern.core.targets.words import exact
 
 _PLAIN = "(normal | plain | ordinary | body | standard | regular | usual) (text | type | style)"
@@ -172,6 +179,10 @@ def relevel(sitting: Sitting, target: Places, relevel: int = 1) -> Done | Refusa
 _LEVELS = 3
 
 
+def _of_paragraphs(sitting: Sitting, parse: Parse) -> bool:
+    return names_a_part(sitting, parse) and not of_a_grid(parse.args.get("target"))
+
+
 @command(
     f"[(write | set | put) in] {_PLAIN}",
     "(plain | ordinary | normal) paragraph",
@@ -194,6 +205,11 @@ _LEVELS = 3
     "unbullet {target}",
     Way(f"{{target}} is (just | only) [(a | an)] ({_PLAIN} | paragraph)", when=names_a_part),
     Way(f"{{target}} is {_PLAIN} [again]", when=names_a_part),
+    Way(
+        "{target} (is not | isn't | are not | aren't) [(a | an)] (heading | title | list | list"
+        " item | bullet point | quotation | headings | items | bullet points)",
+        when=_of_paragraphs,
+    ),
     *frames.told("(just | only) (a | an) [(normal | plain | ordinary)] paragraph"),
     example="normal text",
     group="format",
@@ -329,6 +345,10 @@ def _empty_here(sitting: Sitting, parse: Parse) -> bool:
     *frames.made("{listkind} items"),
     *frames.made("[a] list with {listkind:bulletpoints}"),
     *frames.made_of("[a] [{listkind}] list"),
+    "(break | split | cut | divide | part) {target} [up] into ([a] list | [list] items"
+    " | {listkind:bulletpoints})",
+    "(break | split | cut | divide) up {target} into ([a] list | [list] items"
+    " | {listkind:bulletpoints})",
     *frames.made_of("[a] list with {listkind:bulletpoints}"),
     *frames.made_of("{listkind:bulletpoints}"),
     "(put | add | set) {listkind:bulletpoints} (before | in front of | at the start of) {target}",
@@ -401,14 +421,20 @@ CATALOGUE.table(
     "alignment",
     {
         "left": "left",
-        "(centre | center | centred | centered | middle) [of the page]": "centre",
+        "(centre | center | centred | centered | middle) [of the (page | line)]": "centre",
         "right": "right",
         "justified": "justified",
     },
 )
 
 
-CATALOGUE.table("centred", {"(centred | centered | in the centre | in the middle)": "centre"})
+CATALOGUE.table(
+    "centred",
+    {
+        "(centred | centered | in the centre | in the middle)": "centre",
+        "(to | into | in) the (middle | centre | center) [of the (page | line)]": "centre",
+    },
+)
 
 
 def _just_aligned(sitting: Sitting, parse: Parse) -> bool:

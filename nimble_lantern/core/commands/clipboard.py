@@ -5,7 +5,12 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import replace
 
-from nimble_lantern.core.commands.table_here import cell_beside, row_moved_by, two_headings
+from nimble_lantern.core.commands.table_here import (
+    cell_beside,
+    row_moved_by,
+    two_headings,
+    two_rows,
+)
 from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import named, quoted, words_in
 from nimble_lantern.core.composing.moving import paste_at, relocate
@@ -19,7 +24,7 @@ from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.measures import names_a_sort
 from nimble_lantern.core.targets.model import Places, Unit, Units, Words, of_a_grid, of_the_page
 from nimble_lantern.core.targets.resolve import nth_like
-from nimble_lantern.core.targets.words import in_a_list, named_as_written, places
+from nimble_lantern.core.targets.words import a_whole_sentence, in_a_list, named_as_written, places
 
 _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
 
@@ -110,6 +115,8 @@ def _just_clipped(sitting: Sitting, parse: Parse) -> bool:
     "(put | drop | pop) (that | it | this) in here",
     Way("(put | drop | pop) this here", when=lambda sitting, parse: bool(sitting.clipboard)),
     "paste [what i copied] [from] [the clipboard]",
+    "(paste | insert | put in | put | drop in) (what i [just | have | 've] (copied | cut | cut out)"
+    " | the copied (text | words | sentence)) [(here | in | in here)]",
     "paste the clipboard",
     Way(
         "(put | drop | pop | stick | place | set | insert) (it | that | them)"
@@ -167,8 +174,10 @@ def _at_an_edge_of_a_part(sitting: Sitting, parse: Parse) -> bool:
 
 def _quoted(sitting: Sitting, value: object) -> bool:
     """So many words as stand on the page are quoted from it."""
-    long = isinstance(value, Words) and len(value.words) >= _LONG_ENOUGH
-    return long and named_as_written(sitting.document, value)
+    if not isinstance(value, Words):
+        return False
+    long = len(value.words) >= _LONG_ENOUGH and named_as_written(sitting.document, value)
+    return long or a_whole_sentence(sitting.document, value.words)
 
 
 _LONG_ENOUGH = 5
@@ -235,7 +244,8 @@ def move_to_nth(
 def _of_words(sitting: Sitting, parse: Parse) -> bool:
     """Rows and columns go as such, and so do those of two headings: "move boat before lamp"."""
     target, place = parse.args.get("target"), parse.args.get("place")
-    return not of_a_grid(target) and not two_headings(sitting, target, place)
+    of_two = two_headings(sitting, target, place) or two_rows(sitting, target, place)
+    return not of_a_grid(target) and not of_two
 
 
 @command(
@@ -310,8 +320,14 @@ def move(
     return Done(wrote.sitting, f"moved {quoted(wrote.text)}")
 
 
+def _less_than_all(sitting: Sitting, parse: Parse) -> bool:
+    """ "Copy everything under boat" puts no copy of the whole text there."""
+    target = parse.args.get("target")
+    return not isinstance(target, Units) or target.unit is not Unit.DOCUMENT
+
+
 @command(
-    "copy {target} {side:beside} {place:target}",
+    Way("copy {target} {side:beside} {place:target}", when=_less_than_all),
     "copy {target} to the {edge:docedge}",
     "put a copy of {target} at the {edge:docedge}",
     "put a copy of {target} {side:beside} {place:target}",

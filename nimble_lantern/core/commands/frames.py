@@ -68,6 +68,8 @@ def listed(things: str) -> tuple[str, ...]:
         " | have i (made | kept | named | stored | marked) | did i (make | keep | name))",
         f"let me (see | hear) [all] [(my | the)] {things}",
         f"(are there | do i have | have i got) any {things}",
+        f"(what | which | how many) {things} (are | have been) (kept | saved | named | stored"
+        " | made | marked | set | put in)",
     )
 
 

@@ -31,6 +31,7 @@ from nimble_lantern.core.commands.table_here import (
     table_of,
     there_is,
     two_headings,
+    two_rows,
 )
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.removing import remove as taken_out
@@ -60,6 +61,15 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     return unit_named(target) in (Unit.ROW, Unit.COLUMN, Unit.CELL)
 
 
+def _one_more(sitting: Sitting, parse: Parse) -> bool:
+    """ "A fourth column", where there are three."""
+    table = here(sitting)
+    if isinstance(table, Refusal):
+        return False
+    size = table.rows if parse.args.get("grid") is Unit.ROW else table.columns
+    return bool(parse.args.get("position") == size + 1)
+
+
 @command(
     "(<adding> | make) [(a | another | one more)] [new] {grid} [{ended}]",
     "[(a | one | another)] {grid} {ended}",
@@ -80,6 +90,7 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     "[(<wish> | <begin> | <put>)] (another | one more | a new | a further | an extra) {grid}"
     " [{ended}]",
     "<wish> a {grid} [{ended}]",
+    Way("(<adding> | <wish> | make) a {position} {grid}", when=_one_more),
     "<the_table> (needs | wants | could do with | <shall> have) (a | another | one more | an extra)"
     " {grid} [{ended}]",
     "(extend | lengthen | widen) <the_table> by (a | one | another) {grid} [{ended}]",
@@ -154,6 +165,7 @@ def add(
     target: Places | None = None,
     words: tuple[str, ...] | None = None,
     other: tuple[str, ...] = (),
+    position: int = 0,
 ) -> Done | Refusal:
     """Add a row or column: at the end, or before or after another."""
     if words is not None and (side or other):
@@ -249,10 +261,16 @@ def _words_alone(sitting: Sitting, parse: Parse) -> bool:
     return isinstance(parse.args.get("target"), Words)
 
 
+def _below_a_heading(sitting: Sitting, parse: Parse) -> bool:
+    target = parse.args.get("target")
+    return isinstance(target, Tabled) and target.below
+
+
 @command(
     "(empty | clear | wipe | blank) [out] {target:grid_part}",
     *frames.standing("{target:grid_part}", "<blank_out>"),
     "(empty | clear | wipe) {target:grid_part} (out | clean)",
+    Way("(empty | clear | wipe | blank) [out] {target}", when=_below_a_heading),
     "(wipe | clear | remove | take | delete | throw) [out] (what is | what's | what (stands | it"
     " says) | everything | all [that is] | the words | the contents | the text) (in | from | out of"
     " | of | for) {target:grid_part} [(out | away)]",
@@ -287,7 +305,8 @@ def _row_there(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _two_headings(sitting: Sitting, parse: Parse) -> bool:
-    return two_headings(sitting, parse.args.get("name"), parse.args.get("words"))
+    named = parse.args.get("name"), parse.args.get("words")
+    return two_headings(sitting, *named) or two_rows(sitting, *named) is not None
 
 
 @command(
@@ -337,6 +356,9 @@ def move(
     name: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Move a row or a column to another place in its table."""
+    rows = two_rows(sitting, name, words) if name and words else None
+    if rows is not None and not two_headings(sitting, name, words):
+        return _moved_beside(sitting, rows[0], rows[1], side)
     found = part_of(sitting, target) if target is not None else headed_by(sitting, name or words)
     if isinstance(found, Refusal):
         return found
@@ -348,11 +370,16 @@ def move(
         return there
     if there.table != table or there.unit is not unit or there.numbers[0] in numbers:
         return Refusal("Rows go beside rows, and columns beside columns.")
-    size = table.rows if unit is Unit.ROW else table.columns
-    order = [n for n in range(size) if n not in numbers]
+    return _moved_beside(sitting, found, there, side)
+
+
+def _moved_beside(sitting: Sitting, found: Part, there: Part, side: int) -> Done | Refusal:
+    """Rows or columns, before others of the same table or behind them."""
+    size = found.table.rows if found.unit is Unit.ROW else found.table.columns
+    order = [n for n in range(size) if n not in found.numbers]
     beside = there.numbers[0] if side < 0 else there.numbers[-1]
     at = order.index(beside) + (1 if side > 0 else 0)
-    order[at:at] = numbers
+    order[at:at] = found.numbers
     return reordered(sitting, found, order)
 
 
@@ -650,6 +677,11 @@ def _summed(
         " [column] [(come to | add up to)] [(altogether | in all | in total | together)]",
         when=heads_a_column,
     ),
+    Way(
+        "how (many | much) (is | are) (it | they | there | that) (under | in) [the] {words}"
+        " [column] [(altogether | in all | in total | together | all told)]",
+        when=heads_a_column,
+    ),
     Way("[the] {words} [column] (total | sum)", when=heads_a_column),
     Way("[the] (total | sum) (of | for) [the] {words} [column]", when=heads_a_column),
     heard=0,
@@ -672,6 +704,14 @@ def tell_total(
         when=_one_column,
     ),
     Way("(total [up] | add up | add the numbers under) [the] {words}", when=heads_a_column),
+    *each(
+        heads_a_column,
+        "(total | add | sum | count | tot) up [all] [of] [the] {words} [column] [and] (put | write)"
+        " (it | that | the (total | sum | result)) [(in | there)] [(at the (bottom | end | foot)"
+        " | below [it] | under it | underneath | in the last row)]",
+        "(total | add | sum) [all] [the] {words} up [and (put | write) it (at the (bottom | end |"
+        " foot) | below [it] | under it | underneath | in the last row)]",
+    ),
     Way(
         "(put | add | write | insert) (the | a) (total | sum) of {target} [(below | under it"
         " | at the bottom | in the last row | at the end)]",

@@ -96,14 +96,14 @@ CATALOGUE.table(
         " lowest | smallest) (first | at the top | on top) | in order of size)": False,
         "(backwards | [in] descending [order] | in reverse [order] | the other way [round]"
         " | [from] (high | highest | largest | biggest | most) to (low | lowest | smallest | least)"
-        " | [with the] (largest | biggest | highest | newest | latest | most | last)"
-        " (first | at the top)"
+        " | [with the] (largest | biggest | highest | newest | latest | longest | most | last)"
+        " [(number | figure | amount | one | date | value)] (first | at the top | on top)"
         " | downwards"
         " | from z to a)": True,
         "([in] ascending [order] | upwards | alphabetically | in alphabetical order"
         " | by the alphabet | numerically | [from] (low | lowest | smallest) to (high | highest"
-        " | largest) | [with the] (smallest | lowest | least | oldest | earliest | fewest) (first"
-        " | at the top)"
+        " | largest) | [with the] (smallest | lowest | least | oldest | earliest | fewest)"
+        " [(number | figure | amount | one | date | value)] (first | at the top | on top)"
         " | from a to z)": False,
     },
 )

@@ -6,13 +6,20 @@ from nimble_lantern.core.commands.table_here import (
     column_named,
     heads_a_column,
     of_table,
+    only_as_heading,
     written_in,
 )
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.document.tables import Table
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.grammar.catalogue import Parse, command, each
 from nimble_lantern.core.state import Done, Sitting
+
+
+def _only_a_heading(sitting: Sitting, parse: Parse) -> bool:
+    """ "Rename paid to subs", where nothing else is called so."""
+    words = parse.args.get("words", ())
+    return heads_a_column(sitting, parse) and only_as_heading(sitting, words)
 
 
 @command(
@@ -23,6 +30,13 @@ from nimble_lantern.core.state import Done, Sitting
     "[the] {words} heading (<shall> (be | say | read) | becomes | is now) {text:words}",
     "(<wish> | let | have) the {words} column [to] [be] (called | named | headed) {text:words}",
     "(call | name) [the] column {words} {text:words} (instead | from now on)",
+    *each(
+        _only_a_heading,
+        "rename [the] {words} [(to | as | into)] {text:words}",
+        "(change | alter) the name of [the] {words} [column] (to | into) {text:words}",
+        "[the] {words} <shall> be [now] (called | named | headed | renamed [(to | as)])"
+        " {text:words}",
+    ),
     heard=0,
     example="call the cost column price",
     group="format",

@@ -5,11 +5,11 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-from nimble_lantern.core.commands.table_here import two_headings
+from nimble_lantern.core.commands.table_here import two_headings, two_rows
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
-from nimble_lantern.core.composing.replacing import STOPS, bare_mark
+from nimble_lantern.core.composing.replacing import STOPS, bare_mark, replace_range, without_stop
 from nimble_lantern.core.document.model import Document, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
@@ -37,7 +37,7 @@ from nimble_lantern.core.targets.model import (
     of_the_page,
 )
 from nimble_lantern.core.targets.resolve import resolve
-from nimble_lantern.core.targets.words import named_as_written, places
+from nimble_lantern.core.targets.words import a_whole_sentence, named_as_written, places
 from nimble_lantern.core.writing.cardinals import cardinal
 from nimble_lantern.core.writing.lexer import mark_named
 
@@ -49,10 +49,30 @@ _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM)
 def _beside(sitting: Sitting, target: Places, text: tuple[str, ...], before: bool) -> Done:
     whole = target.unit in _WHOLE
     text = bare_word(text)
+    if not before and (closed := _other_stop(sitting, target.first, text)):
+        return closed
     wrote = insert_beside(sitting, target.first, text, before, whole)
     side = "before" if before else "after"
     where = named(sitting.document, target.ranges[:1])
     return Done(wrote.sitting, f"put {quoted(wrote.text)} {side} {where}")
+
+
+def _other_stop(sitting: Sitting, r: Range, text: tuple[str, ...]) -> Done | None:
+    """ "End the first paragraph with a question mark": it takes the place of the mark there is."""
+    if tuple(bare_mark(text)) not in STOPS:
+        return None
+    block = sitting.document.blocks[r.end.block]
+    bare = without_stop(sitting.document, r, ())
+    closed = Range(bare.end, r.end)
+    if closed.empty and block.text[r.end.offset : r.end.offset + 1] in _CLOSING:
+        closed = Range(r.end, r.end._replace(offset=r.end.offset + 1))
+    if closed.empty:
+        return None
+    wrote = replace_range(sitting, closed, text)
+    return Done(wrote.sitting, f"it ends in {quoted(wrote.text)} now")
+
+
+_CLOSING = (".", "?", "!")
 
 
 def bare_word(text: tuple[str, ...]) -> tuple[str, ...]:
@@ -186,6 +206,8 @@ def _wished(sitting: Sitting, parse: Parse) -> bool:
 def _not_there_yet(sitting: Sitting, parse: Parse) -> bool:
     """ "Drop the old before boat" takes a word away that stands there."""
     text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
+    if two_rows(sitting, text, target) is not None or two_headings(sitting, text, target):
+        return False
     if text[:1] != ("the",) or not isinstance(target, Words):
         return True
     pair = ((*text[1:], *target.words), (*target.words, *text[1:]))
@@ -260,6 +282,12 @@ def _quoted_or_part(sitting: Sitting, parse: Parse) -> bool:
     return part or _quoted_words(sitting, parse)
 
 
+def _new_words(sitting: Sitting, parse: Parse) -> bool:
+    """A whole sentence that stands there is not put there once more, but moved."""
+    there = a_whole_sentence(sitting.document, tuple(parse.args.get("text", ())))
+    return not there and plain_words(sitting, parse)
+
+
 def _beside_a_block(sitting: Sitting, parse: Parse) -> bool:
     """ "A new paragraph after the first one"; "a bullet after the ferry" may be anything."""
     target = parse.args.get("target")
@@ -284,8 +312,13 @@ def _in_prose(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     Way(
-        "<put> [(the word | the words)] {text:words} <exactly> <ahead_of> {target}",
+        "(insert | add | write | type) [(the word | the words)] {text:words} <exactly> <ahead_of>"
+        " {target}",
         when=plain_words,
+    ),
+    Way(
+        "<put> [(the word | the words)] {text:words} <exactly> <ahead_of> {target}",
+        when=_new_words,
     ),
     Way(
         "(pop | stick | slip | squeeze | slot | put | get | bung | shove)"
@@ -351,7 +384,13 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
 
 @command(
     Way(
-        "<put> [(the word | the words)] {text:words} <exactly> <behind> {target}", when=plain_words
+        "(insert | add | write | type) [(the word | the words)] {text:words} <exactly> <behind>"
+        " {target}",
+        when=plain_words,
+    ),
+    Way(
+        "<put> [(the word | the words)] {text:words} <exactly> <behind> {target}",
+        when=_new_words,
     ),
     Way(
         "(pop | stick | slip | squeeze | slot | put | get | bung | shove)"
@@ -463,11 +502,27 @@ CATALOGUE.table("joining", {"append": False, "prepend": True})
 CATALOGUE.table("opening", {"(end | finish)": False, "(start | begin)": True})
 
 
+def _new_in_prose(sitting: Sitting, parse: Parse) -> bool:
+    return _in_prose(sitting, parse) and _new_words(sitting, parse)
+
+
+def _a_mark_of_words(sitting: Sitting, parse: Parse) -> bool:
+    """ "Lunch should end with an exclamation mark"."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    said = isinstance(target, Words) and named_as_written(sitting.document, target)
+    return said and bool(mark_named(text))
+
+
 @command(
-    Way("<put> {text:words} (at | to | on | in) {inner} of {target}", when=_in_prose),
+    Way(
+        "(insert | add | write | type) {text:words} (at | to | on | in) {inner} of {target}",
+        when=_in_prose,
+    ),
+    Way("<put> {text:words} (at | to | on | in) {inner} of {target}", when=_new_in_prose),
     Way("(at | to | on) {inner} of {target} (insert | put | add | write) {text}", when=_in_prose),
     Way("{inner:joining} {text:words} to {target}", when=plain_words),
     Way("{target} <shall> {inner:opening} with {text}", when=_in_prose),
+    Way("{target} <shall> {inner:opening} (with | in) [(a | an)] {text}", when=_a_mark_of_words),
     Way("{inner:opening} {target} with {text}", when=_in_prose),
     example="add every day at the end of the first paragraph",
     group="revising",

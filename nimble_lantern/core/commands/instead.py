@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 
+from nimble_lantern.core.commands.table_here import two_headings, two_rows
 from nimble_lantern.core.composing.replacing import (
     STOPS,
     a_name,
@@ -336,7 +337,9 @@ def quoted_and_few(sitting: Sitting, parse: Parse) -> bool:
     text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
     size = len(target.words) if isinstance(target, Words) else len(text)
     few = len(text) <= size + 1 and not set(text) & (PREPOSITIONS - {"of"})
-    return few and named_there(sitting, parse)
+    # "Exchange bell with years" has two columns change places.
+    of_two = two_headings(sitting, target, text) or two_rows(sitting, target, text)
+    return few and not of_two and named_there(sitting, parse)
 
 
 def plain_and_few(sitting: Sitting, parse: Parse) -> bool:

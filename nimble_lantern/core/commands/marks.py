@@ -15,8 +15,8 @@ from nimble_lantern.core.document.model import Range, Span
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, Units, of_the_page
-from nimble_lantern.core.targets.words import named_as_written
+from nimble_lantern.core.targets.model import Places, Unit, Units, Words, of_the_page
+from nimble_lantern.core.targets.words import exact, named_as_written
 
 
 class _Family(NamedTuple):
@@ -244,6 +244,18 @@ def highlight_in(sitting: Sitting, target: Places, ink: str) -> Done | Refusal:
     return Done(after, f"{named(sitting.document, target.ranges)} is highlighted{near(target)}")
 
 
+def _looks_otherwise(sitting: Sitting, parse: Parse) -> bool:
+    """ "Eighteen pounds back to normal", where they are bold."""
+    target = parse.args.get("target")
+    if names_a_part(sitting, parse) or not isinstance(target, Words):
+        return names_a_part(sitting, parse)
+    return any(
+        span.start < r.end.offset and span.end > r.start.offset
+        for r in exact(sitting.document, target.words)
+        for span in sitting.document.blocks[r.start.block].spans
+    )
+
+
 @command(
     "make {target} (plain | normal | regular | ordinary) [again]",
     "(put | set | turn) {target} back to (plain | normal)",
@@ -259,7 +271,7 @@ def highlight_in(sitting: Sitting, target: Places, ink: str) -> Done | Refusal:
     "reset {target} [to (plain | normal)]",
     "clear {target} of [all] [the] formatting",
     "set {target} plain",
-    Way("{target} (back to normal | plain again)", when=names_a_part),
+    Way("{target} (back to normal | plain again)", when=_looks_otherwise),
     "[make (it | everything)] (plain text | no formatting) <everywhere>",
     example="make that plain",
     group="format",

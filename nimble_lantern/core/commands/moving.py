@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from bisect import bisect_right
+from dataclasses import replace
 from itertools import islice
 
 from nimble_lantern.core.commands.when import names_a_part
@@ -10,10 +11,11 @@ from nimble_lantern.core.commands.wording import many, named
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.layout import edges
 from nimble_lantern.core.document.model import Position
+from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit
+from nimble_lantern.core.targets.model import Places, Tabled, Unit
 
 _FLOWING = (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE)
 
@@ -54,10 +56,8 @@ def to_end(sitting: Sitting) -> Done:
     "[<go>] [back | up | down] (to | at) [the] <beginning> of {target}",
     Way("[find] [the] <beginning> of {target}", when=names_a_part),
     "<exactly> <ahead_of> {target:called}",
-    "<go> [back] [up | down] to {target}",
     "<go> to the (place | spot | bit | point) <ahead_of> {target}",
     "(<go> | be | start writing) [to] where {target} (starts | begins | started | began)",
-    "(<go> | (put | take | get | bring) me) [to] where it (says | has | reads) {target}",
     "(i want | i need | i'd like) [to] (be | write | go) <exactly> <ahead_of> {target}",
     Way(
         "(i want | i need | i'd like | let me) [to] (be | write | go | carry on | go on | continue)"
@@ -71,7 +71,6 @@ def to_end(sitting: Sitting) -> Done:
     ),
     "<caret> (<shall> be | goes | should go) <exactly> <ahead_of> {target}",
     "<wish> <caret> <exactly> <ahead_of> {target}",
-    Way("[over | on | back | down | up] to {target}", when=names_a_part),
     Way(
         "[back | over | up] [to] where {target} (starts | begins | started | began)",
         when=names_a_part,
@@ -85,6 +84,31 @@ def before(sitting: Sitting, target: Places) -> Done:
     """Write before a target."""
     where = named(sitting.document, target.ranges[:1])
     return Done(sitting.placed(target.first.start), f"before {where}")
+
+
+def _not_along_the_row(sitting: Sitting, parse: Parse) -> bool:
+    """In a table, "go to the count column" stays in the row."""
+    inside = sitting.document.blocks[sitting.writing_place.block].cell is not None
+    target = parse.args.get("target")
+    return not (inside and isinstance(target, Tabled) and target.unit is Unit.COLUMN)
+
+
+@command(
+    Way("<go> [back] [up | down] to {target}", when=_not_along_the_row),
+    "(<go> | (put | take | get | bring) me) [to] where it (says | has | reads) {target}",
+    Way("[over | on | back | down | up] to {target}", when=names_a_part),
+    example="go to the last sentence",
+    group="moving",
+)
+def to(sitting: Sitting, target: Places) -> Done:
+    """Write at a target: before its words, and in a cell of a table behind them."""
+    r = target.first
+    cell = sitting.document.blocks[r.start.block].cell
+    if cell is None or r != block_range(sitting.document, r.start.block):
+        return before(sitting, target)
+    place = r.end
+    after = replace(sitting.placed(place), wrote=place)
+    return Done(after, f"in row {cell.row + 1}, column {cell.column + 1}")
 
 
 @command(
@@ -130,6 +154,7 @@ CATALOGUE.table(
     "(resume | pick up | carry on | go on | continue) [writing] <where_i_was>",
     "back to [my] (writing | place)",
     "<go> back <where_i_was>",
+    "(take | bring | get) me back",
     "back to the (place | spot) [where] (i | we) (was | were | came from) [before]",
     example="go back to where i stopped",
     group="moving",

@@ -31,6 +31,7 @@ from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.reviewing.notes import Note, added, changed, notes_of, removed
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import Places, Words, of_the_page
+from nimble_lantern.core.targets.words import named_as_written
 from nimble_lantern.core.writing.writer import Place, write
 
 MOST = 30
@@ -93,6 +94,13 @@ def _words_or_part(sitting: Sitting, parse: Parse) -> bool:
     return _whole_words(sitting, parse) and (several or of_the_page(target))
 
 
+def _several_there(sitting: Sitting, parse: Parse) -> bool:
+    """Whether several words are noted that stand so on the page: "a note to nell harker ..."."""
+    target = parse.args.get("target")
+    there = isinstance(target, Words) and named_as_written(sitting.document, target)
+    return there and _words_or_part(sitting, parse)
+
+
 _LEAVING = (("out",), ("off",), ("away",), ("gone",), ("done",))
 """Behind a note they ask for something else: "the bell note out"."""
 _COURTESY = frozenset("please thanks thank you".split())
@@ -126,6 +134,11 @@ _ORDERS = frozenset("last first next previous second third this that".split())
     ),
     "(<wish> | add | put | make | write | leave) a [margin] (comment | remark) (for | about | to)"
     " {target} {text:words}",
+    Way(
+        "[(<wish> | add | put | make | write | leave)] [<a_note> | note] (for | about | to | next"
+        " to | beside) {target} {text:words}",
+        when=_several_there,
+    ),
     "note (on | beside | by | against | where it says) {target} {text:words}",
     "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> (where it says"
     " | under | over) {target} [(saying | that says | colon | to)] {text:words}",
@@ -363,7 +376,8 @@ def find(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
 def _new_words(sitting: Sitting, parse: Parse) -> bool:
     """ "Change the note to a higher one" is of music, and tells no words of a note."""
     text = tuple(parse.args.get("text", ()))
-    return there_are(sitting, parse) and text[-1:] not in (("one",), ("ones",))
+    told = parse.args.get("note") != NoteNamed()
+    return there_are(sitting, parse) and (told or text[-1:] not in (("one",), ("ones",)))
 
 
 def _edited(sitting: Sitting, note: Note, said: str, text: str | None = None,
@@ -392,6 +406,7 @@ CATALOGUE.table(
     " {text:words}",
     "(make | let | have) {note} (say | read) {text:words}",
     "(make | let) {note} [be] {text:words} instead",
+    "(make | rephrase) {note} [(as | into | to)] {text:words}",
     Way("{note} {text:words} instead", when=_new_words),
     "{note} (says | reads) {text:words} (now | from now on | instead)",
     "(write | put | say) {text:words} (in | into | in the place of | instead of) {note}",
@@ -540,7 +555,7 @@ CATALOGUE.table(
     "(<remove> | <discard> | forget) [all] [(the | my)] [margin] remarks",
     "(take | throw | clear) (every | each) [margin] (note | comment | remark) (away | out | off)",
     "no [more] [{settled}] margin (notes | comments)",
-    "no more [{settled}] notes",
+    "no more [{settled}] notes [(<remove> | <discard>) (them | all of them | them all)]",
     "(clear | empty) the margin [of (notes | comments)]",
     "(clear | take | throw) [all] (the | my) [margin] (notes | comments) (away | out | off)",
     "all [the] [margin] (notes | comments) (away | out | off | gone)",

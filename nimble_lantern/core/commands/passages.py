@@ -613,6 +613,11 @@ def _are(sitting: Sitting) -> str:
     "what is in [the] passage {passage}",
     Way("(what is | what's) in [(the | my)] {passage}", when=exists),
     Way(
+        "(show | tell | read) [me] what [(the | my)] [passage] {passage} [passage] (says | is | has"
+        " in it)",
+        when=exists,
+    ),
+    Way(
         "(let me (see | hear) | show me | read [me] | tell me | preview | how does) [(the | my)]"
         " {passage} [passage] [(go | read | sound)]",
         when=exists,

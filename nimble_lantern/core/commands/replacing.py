@@ -33,6 +33,8 @@ from nimble_lantern.core.targets.model import (
 )
 
 _FEW = 20
+_MANY_FOR_ONE = 4
+"""So many words for each new one are not replaced unasked, if they are paragraphs."""
 _COUNTS = frozenset("two three four several".split())
 
 
@@ -47,6 +49,8 @@ def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
         return False
     words = sum(sitting.document.count_words(r) for r in target.ranges)
     clause = set(text) & (VERBS | SUBJECT_PRONOUNS)  # "make the last sentence say we waited"
+    if target.unit is not Unit.SENTENCE and words > _MANY_FOR_ONE * len(text) and not clause:
+        return True  # "turn the last two paragraphs into numbers one and two"
     return len(text) <= 2 and (words > 3 or text[-1] in _COUNTS) and not clause
 
 
@@ -82,6 +86,10 @@ def _from_what(words: tuple[str, ...]) -> bool:
         "put {text:words} for {target}",
     ),
     Way("{text:words} (instead of | in place of) {target}", when=instead.of_a_told_part),
+    Way(
+        "use {text:words} (instead of | in place of | rather than) {target}",
+        when=instead.no_things_there,
+    ),
     "make (it | that) {text:words} (instead of | rather than | in place of) {target}",
     "<change> {target} (with | by | to | into) the (word | words) {text}",
     "<change> the spelling of {target} to {text}",

@@ -22,7 +22,7 @@ from nimble_lantern.core.targets.alike import kind_of, of_one_kind
 from nimble_lantern.core.targets.model import Crossing, Places, Unit, Words
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.tabled import column_of, row_of
-from nimble_lantern.core.targets.words import places
+from nimble_lantern.core.targets.words import normal, places
 from nimble_lantern.core.writing.cardinals import cardinal
 
 P = ParamSpec("P")
@@ -249,21 +249,53 @@ def head_two(sitting: Sitting, one: tuple[str, ...], other: tuple[str, ...]) -> 
 
 
 def two_headings(sitting: Sitting, one: object, other: object) -> bool:
-    """Whether two wordings are headings of this table, and the second stands nowhere else.
+    """Whether two wordings are headings of this table, and one of them stands nowhere else.
 
     "Put fee before boat" is said of their columns then.
     """
-    name, goal = (v.words if isinstance(v, Words) else v for v in (one, other))
-    if not isinstance(name, tuple) or not isinstance(goal, tuple) or not name or not goal:
+    names = _two_names(one, other)
+    if names is None:
         return False
-    blocks = sitting.document.blocks
-    bare = goal[1:] if goal[0] == "the" else goal
-    cells = [blocks[r.start.block].cell for r in places(sitting.document, bare)] if bare else []
-    if not cells or any(cell is None or cell.row for cell in cells):
+    name, goal = names
+    if not (only_as_heading(sitting, name) or only_as_heading(sitting, goal)):
         return False
     table = here(sitting)
     named = not isinstance(table, Refusal) and column_named(sitting, table, name) is not None
     return named and not isinstance(headed_by(sitting, goal), Refusal)
+
+
+def two_rows(sitting: Sitting, one: object, other: object) -> list[Part] | None:
+    """The rows that two wordings name by all that their first cells say, if they are two."""
+    table, names = here(sitting), _two_names(one, other)
+    if names is None or isinstance(table, Refusal):
+        return None
+    blocks = sitting.document.blocks
+    firsts = [
+        normal(tuple(blocks[table.cell(r, 0)].text.lower().split())) for r in range(table.rows)
+    ]
+    said = [normal((*name[:-1], name[-1].removesuffix("'s"))) for name in names]
+    rows = [firsts.index(words) if words in firsts else -1 for words in said]
+    if rows[0] == rows[1] or min(rows) < 0:
+        return None
+    return [Part(table, Unit.ROW, [row]) for row in rows]
+
+
+def _two_names(one: object, other: object) -> list[tuple[str, ...]] | None:
+    """The words of two wordings, without an article; None if one has none."""
+    found: list[tuple[str, ...]] = []
+    for value in (one, other):
+        words = value.words if isinstance(value, Words) else value
+        if not isinstance(words, tuple) or not words or words == ("the",):
+            return None
+        found.append(words[1:] if words[0] == "the" else words)
+    return found
+
+
+def only_as_heading(sitting: Sitting, words: tuple[str, ...]) -> bool:
+    """Whether words stand in headings of tables, and nowhere else."""
+    blocks = sitting.document.blocks
+    cells = [blocks[r.start.block].cell for r in places(sitting.document, words)]
+    return bool(cells) and all(cell is not None and not cell.row for cell in cells)
 
 
 def heads_a_row(sitting: Sitting, parse: Parse) -> bool:
@@ -310,12 +342,24 @@ def fits_the_cell(sitting: Sitting, parse: Parse) -> bool:
         found = resolve(cell, sitting)
         if isinstance(found, Refusal):
             return False
+        if _says_a_cell_of_its_column(sitting, found.first, text):
+            continue
         there = tuple(sitting.document.text(found.first).lower().split())
         if not kind_of(text) or there and not of_one_kind(there, text):
             return False
         if there and len(there) == 1 and kind_of(text) == "number" and not _bare_number(text):
             return False  # "nell's kitchen has ten pans"
     return True
+
+
+def _says_a_cell_of_its_column(sitting: Sitting, r: Range, text: tuple[str, ...]) -> bool:
+    """ "Ben's paid should be yes", where another one's is."""
+    blocks = sitting.document.blocks
+    table, cell = table_at(blocks, r.start.block), blocks[r.start.block].cell
+    if table is None or cell is None:
+        return False
+    column = (blocks[table.cell(n, cell.column)].text for n in range(table.rows))
+    return normal(text) in (normal(tuple(said.lower().split())) for said in column)
 
 
 def _of_another_cell(sitting: Sitting, target: object, text: tuple[str, ...]) -> bool:

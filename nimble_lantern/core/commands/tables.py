@@ -64,7 +64,7 @@ CATALOGUE.table("more", {"(a | another | one more | a new | a further | an extra
     " {rows:number} (rows | row) [in it]",
     "<make_table> table [<placed_here>] (with | of) {rows:number} (rows | row) [and | by]"
     " {columns:number} (columns | column)",
-    "[<make_table>] {rows:number} by {columns:number} table",
+    "[<make_table>] {rows:number} by {columns:number} table [<placed_here>]",
     "(a | an | one) [(small | little | new | empty)] table [of] {rows:number} by {columns:number}",
     "[<make_table>] [a] (small | little | new | empty) table [of] {rows:number} by"
     " {columns:number}",
@@ -80,7 +80,8 @@ CATALOGUE.table("more", {"(a | another | one more | a new | a further | an extra
     "<make_table> table {rows:number} [(rows | row)] (deep | high | long | down) [and]"
     " {columns:number} [(columns | column)] (wide | across)",
     "<make_table> {columns:number} column table [(with | of) {rows:number} rows]",
-    "<make_table> {columns:number} column [(and | by)] {rows:number} row table",
+    "<make_table> {columns:number} column [(and | by)] {rows:number} row table [<placed_here>]",
+    "<make_table> {rows:number} row [(and | by)] {columns:number} column table [<placed_here>]",
     "<make_table> table [<placed_here>]",
     "[<make_table>] [a] table [<placed_here>] {columns:number} (columns | column) [and | by]"
     " {rows:number} (rows | row)",
@@ -206,6 +207,9 @@ def previous_cell(sitting: Sitting, table: Table) -> Done | Refusal:
 @command(
     "[<go>] [(on | down)] [to] [the] (next | new | another | following) row",
     "(begin | start) (a | the) (new | next) row",
+    "[<go>] [to] [the] (first cell | start | beginning) of (the next | a new) row",
+    "[<go>] [on] [down] (to | into) [the] row (below | underneath | beneath | under)"
+    " [(this | that)]",
     "[<go>] [on] [to] the row after [(this | that) [one]]",
     heard=1,
     example="next row",
@@ -300,6 +304,7 @@ def _in_this_row(a: int) -> CellNamed:
         "let me (fill in | write in | be in | go to | do) [the cell in] {named_cell}", when=there_is
     ),
     Way("[(in | into | to)] {crossed}", when=in_table),
+    "<go> [back | over | up | down | on] (to | into | in) {crossed:cell_part}",
     Way("(put | place | take | get) me (in | into | at | on | to) {crossed}", when=there_is),
     Way("[(in | into | to | at | <go> [to | in | into])] {crossed:cell_named}", when=there_is),
     Way("<go> [to] where {crossed:row_named} (is | stands | comes)", when=there_is),
@@ -329,7 +334,11 @@ def to_cell(
 
 @command(
     Way("(under | below) {words}", when=heads_a_column),
-    Way("(in | to | go to) the {words} column", when=heads_a_column),
+    Way(
+        "(in | to | <go> [on | over | across | back] [(to | in | into)]) the {words} column",
+        when=heads_a_column,
+    ),
+    Way("([over | on] across | over) to [the] {words} [column]", when=heads_a_column),
     heard=1,
     example="under kitchen",
     group="format",

@@ -100,8 +100,10 @@ first: first under the heading, under the heading, right under the heading, firs
   first row, the first row, in the first row, first place, above all the others, above all others,
   above all the other rows, above the others, above the rest, before all the others, highest,
   before the others, at the head, to the head, at the very top, to the very top, all the way up,
-  at the beginning, at the start, the beginning, the start
-last: last, bottom, bottom of the table, at the bottom, to the bottom, at the end, to the end, the
+  at the beginning, at the start, the beginning, the start, come first, comes first, goes first,
+  be first, be the first, be the first row, at the head of the table, in first place
+last: come last, comes last, goes last, be last, be the last, be the last row, in last place,
+  last, bottom, bottom of the table, at the bottom, to the bottom, at the end, to the end, the
   last, the last row, below all the others, below the others, under all the others, end, after all
   the others, lowest, at the very bottom, to the very bottom, all the way down, at the foot, to
   the foot, below the rest
@@ -161,7 +163,11 @@ falling: backwards, descending, in descending order, reverse, in reverse, in rev
   at the top, with the highest at the top, with the biggest at the top, with the most at the top,
   with the most first, with the highest first, with the biggest first, highest on top, biggest on
   top, most on top, from z to a, z to a, starting with the highest, starting with the biggest,
-  starting with the most, from most to least, dearest first, reversed, turned round, upside down,
+  starting with the most, from most to least, dearest first, highest number first, highest number
+  at the top, with the highest number first, with the highest number at the top, biggest number
+  first, biggest number at the top, with the biggest number first, with the biggest number at the
+  top, largest number first, largest number at the top, going down, longest first, with the longest
+  first, latest date first, newest date first, reversed, turned round, upside down,
   from last to first
 rising: ascending, in ascending order, from low to high, low to high, lowest first, smallest
   first, least first, the lowest first, the smallest first, from small to large, small to large,
@@ -170,7 +176,10 @@ rising: ascending, in ascending order, from low to high, low to high, lowest fir
   by, in alphabetic order, alphabetic order, by the alphabet, in the order of the alphabet,
   upwards, numerically, in numerical order, numerical order, earliest first, oldest first,
   cheapest first, starting with the smallest, starting with the lowest, from least to most,
-  smallest at the top, lowest at the top, fewest first, soonest first
+  smallest at the top, lowest at the top, fewest first, soonest first, lowest number first, lowest
+  number at the top, with the lowest number first, with the lowest number at the top, smallest
+  number first, smallest number at the top, with the smallest first, with the smallest at the top,
+  with the lowest first, with the lowest at the top, going up, shortest first, earliest date first
 add: add a column, a column, another column, new column, a new column, one more column, one column
   more, an empty column, an extra column, a further column, column, insert a column, extra column,
   empty column, a blank column, add, insert, leave room for, make room for, room for, space for,

@@ -8,6 +8,7 @@ page, "we should remove the boat" of a harbour.
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
+from itertools import zip_longest
 from typing import NamedTuple
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
@@ -286,8 +287,16 @@ _EDGES = frozenset("end start beginning".split())
 
 
 def _in_full(words: tuple[str, ...]) -> tuple[str, ...]:
-    """ "What's new" is asked as "what is new"."""
-    return tuple(full for w in words for full in CONTRACTIONS.get(w, (w,)))
+    """ "What's new" is asked as "what is new", and "what's changed" as "what has changed"."""
+    said: list[str] = []
+    for word, behind in zip_longest(words, words[1:]):
+        full = CONTRACTIONS.get(word, (word,))
+        said += (full[0], "has") if full[1:] == ("is",) and behind in _DONE else full
+    return tuple(said)
+
+
+_DONE = frozenset("changed been become happened gone moved got".split())
+"""Behind "'s", it is "has"."""
 
 
 def _part_of(words: tuple[str, ...]) -> tuple[str, ...]:

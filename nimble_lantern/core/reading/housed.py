@@ -304,7 +304,7 @@ def _of_a_cell(sitting: Sitting, words: Phrase, named: Sequence[Named]) -> Itera
     for row in rows:
         for column in columns:
             first, second = sorted((row, column), key=lambda n: n.start)
-            between, text = words[first.end : second.start], words[second.end :]
+            between, text = words[first.end : second.start], _told(words[second.end :])
             beside = not between or first is column and between in _OF_THE_ROW
             new = 0 < len(text) <= _MOST_OF_A_CELL and text[0] not in LITTLE
             told = beside and new and words[: first.start] in ((), ("the",))
@@ -312,6 +312,20 @@ def _of_a_cell(sitting: Sitting, words: Phrase, named: Sequence[Named]) -> Itera
                 yield ("set", *row.words[:-1], *column.words[1:-1], "to", *text)
     for row, column, text in _told_of_a_cell(words, named):
         yield ("set", *row.words[:-1], *column.words[1:-1], "to", *text)
+
+
+def _told(text: Phrase) -> Phrase:
+    """ "Wick price is three": without what only tells that it is so, if a number is told."""
+    if text[:2] in _WISHED_OF_CELLS:
+        return text[2:]
+    rest = next((text[n:] for n in (2, 1) if text[:n] in _TELLING_OF_CELLS), text)
+    return rest if kind_of(rest) == "number" else text
+
+
+_TELLING_OF_CELLS = (("is",), ("are",), ("is", "now"), ("are", "now"), ("now", "is"))
+_WISHED_OF_CELLS = tuple(
+    (aux, verb) for aux in ("should", "must", "shall") for verb in ("be", "say", "read", "have")
+)
 
 
 def _holds_a_number(sitting: Sitting, row: Named, column: Named) -> bool:
@@ -337,7 +351,9 @@ def _told_of_a_cell(words: Phrase, named: Sequence[Named]) -> Iterator[tuple[Nam
                 yield row, column, number
 
 
-_OF_CELLS = LITTLE | frozenset("should must has needs set put make change".split())
+_OF_CELLS = LITTLE | frozenset(
+    "should must has have had gets needs set put make change say says read reads show now".split()
+)
 _ASKED_OF_CELLS = frozenset("should must needs set put make change".split())
 _OF_THE_ROW = (("for",), ("for", "the"), ("of",), ("of", "the"))
 _MOST_OF_A_CELL = 2

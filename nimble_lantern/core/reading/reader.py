@@ -32,6 +32,7 @@ from nimble_lantern.core.reading.told_before import told_before
 from nimble_lantern.core.reading.worded import surely as surely_worded
 from nimble_lantern.core.reading.worded import worded
 from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import (
     Beside,
     Beyond,
@@ -298,7 +299,9 @@ def _ends_the_text(words: tuple[str, ...], found: Verdict, fewer: int) -> bool:
     """Whether a last "now" or "again" belongs to the words to be written, if they are enough."""
     least = _ALSO_TEXT.get(words[-fewer:])
     texts = (v for v in (found.parse.args if found.parse else {}).values() if isinstance(v, tuple))
-    return least is not None and any(len(text) >= least for text in texts)
+    return least is not None and any(
+        len(text) >= least and not kind_of(text[:-fewer]) for text in texts
+    )
 
 
 def _thanks_on_the_page(parse: Parse | None, last: tuple[str, ...]) -> bool:
@@ -313,6 +316,9 @@ _THANKS = frozenset("thanks thank".split())
 _ALSO_TEXT = {
     ("now",): 4, ("again",): 2, ("once", "more"): 3,
     ("completely",): 2, ("entirely",): 2, ("altogether",): 2,
+    ("there",): 3, ("then",): 3, ("too",): 3, ("as", "well"): 4, ("up", "there"): 4,
+    ("down", "there"): 4, ("after", "all"): 5, ("just", "now"): 5, ("for", "now"): 4,
+    ("quickly",): 3, ("instead",): 4,
 }  # fmt: skip
 """Said after a request, or as the end of what is to be written: then that has so many words."""
 

@@ -275,6 +275,7 @@ def maybe_instead(sitting: Sitting, words: Sequence[str]) -> Iterator[Asked]:
 
     A letter may well say the same, so they are written, and the replacement is offered beside them.
     """
+    yield from _told_otherwise(sitting, tuple(words))
     for asked in worded(sitting, words):
         old, new = asked.old, asked.new
         # "The ferry should be late" speaks of a thing.
@@ -282,6 +283,21 @@ def maybe_instead(sitting: Sitting, words: Sequence[str]) -> Iterator[Asked]:
         few = len(new) <= len(old) + 2 and _NO_WORDS_INSTEAD.isdisjoint(new)
         if asked.job is REPLACING and not thing and few and not exact(sitting.document, new):
             yield asked
+
+
+def _told_otherwise(sitting: Sitting, words: Phrase) -> Iterator[Asked]:
+    """ "The soup is five pounds not four", where something costs four pounds: of one kind."""
+    size = len(words)
+    for i in range(2, size - 1):
+        old = words[i + 1 :]
+        if words[i] != "not" or not kind_of(old) or not exact(sitting.document, old):
+            continue
+        for k in range(max(0, i - _MOST_NEW), i):
+            new = words[k:i]
+            if kind_of(new) == kind_of(old) and new[0] not in LITTLE:
+                plain = ("replace", *old, "with", *new)
+                yield Asked(REPLACING, plain, old, new, Sure.DOUBTFUL, False, False, False)
+                return
 
 
 _NO_WORDS_INSTEAD = (

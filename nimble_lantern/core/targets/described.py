@@ -427,7 +427,7 @@ def _cell_of_column(a: int, b: int) -> CellAt:
 @rule(
     "target",
     "everything (after | behind | below | from) {goal:endpoint}",
-    "(everything | all | whatever | all that | everything that | [all] the text)"
+    "(everything | all | all that | everything that | [all] the text)"
     " [(comes | is | stands | goes)] (after | behind | below) {goal:endpoint}",
     "(everything | all) (that follows | following) {goal:endpoint}",
     heard=False,
@@ -439,7 +439,7 @@ def _after(goal: Any) -> Beyond:
 @rule(
     "target",
     "everything (before | above) {goal:endpoint}",
-    "(everything | all | whatever | all that | everything that | [all] the text)"
+    "(everything | all | all that | everything that | [all] the text)"
     " [(comes | is | stands | goes)] (before | above) {goal:endpoint}",
     "(everything | all) that precedes {goal:endpoint}",
     heard=False,

@@ -176,6 +176,7 @@ def _cell_saying(words: tuple[str, ...]) -> Holding:
     return Holding(Unit.CELL, Words(words))
 
 
+@rule("target", "[the] cell {words}", heard=False)
 @rule("target", "[the] {words} cell", heard=False)
 def _cell_so_called(words: tuple[str, ...]) -> Holding | None:
     told = not set(words) & (DETERMINERS | PREPOSITIONS) and not words[-1].endswith("'s")

@@ -3,12 +3,15 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
+from dataclasses import replace
+from itertools import islice, product
 
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.lexicon.inflections import inflections
 from nimble_lantern.core.targets import words as spoken
 from nimble_lantern.core.targets.finding import (
     Answer,
@@ -35,6 +38,7 @@ from nimble_lantern.core.targets.model import (
 from nimble_lantern.core.writing.cardinals import in_words
 
 SURE = 90.0
+_MOST_FORMS = 8
 _CLOSE_BLOCKS = 20
 _PAIRS = {
     "quotes": ('“‘"', '”’"'),
@@ -215,6 +219,8 @@ def _touches(mark: Range, words: Range, before: bool) -> bool:
 @finds(Holding)
 def _holding_words(target: Holding, view: View, near: bool) -> Answer:
     inner = find(target.words, view, near)
+    if isinstance(inner, Refusal) and isinstance(target.words, Words) and target.at is None:
+        inner = _in_another_form(target.words, view) or inner
     if isinstance(inner, Refusal):
         return inner
     if target.unit is Unit.COLUMN:
@@ -227,6 +233,17 @@ def _holding_words(target: Holding, view: View, near: bool) -> Answer:
         where = {None: "are in", At.START: "begin", At.END: "end"}[target.at]
         return Refusal(f"Those words {where} no {target.unit.value}.")
     return Places(tuple(found), ask=len(found) > 1, unit=target.unit)
+
+
+def _in_another_form(words: Words, view: View) -> Places | None:
+    """ "The sentence about rain", where it rains: words of the page that are forms of those."""
+    ways = [(w, *(f for f in inflections(w) if view.vocabulary.holds((f,)))) for w in words.words]
+    for said in islice(product(*ways), _MOST_FORMS):
+        if said != words.words:
+            found = find(replace(words, words=said), view)
+            if not isinstance(found, Refusal):
+                return found
+    return None
 
 
 def _holding(ranges: Iterable[Range], unit: Unit, at: At | None, view: View) -> list[Range]:

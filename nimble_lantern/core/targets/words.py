@@ -87,6 +87,21 @@ class Vocabulary:
         return all(self._counts[word] > 0 for word in query)
 
 
+def a_whole_sentence(document: Document, words: Sequence[str]) -> bool:
+    """Whether words, three at least, are all of a sentence that stands there, but for its mark."""
+    if len(words) < _LEAST_OF_A_SENTENCE:
+        return False
+    for r in exact(document, tuple(words)):
+        block = document.blocks[r.start.block]
+        closed = block.text[r.end.offset : r.end.offset + 1] in (".", "?", "!")
+        if (r.start.offset, r.end.offset + closed) in block.sentences:
+            return True
+    return False
+
+
+_LEAST_OF_A_SENTENCE = 3
+
+
 def normal(words: Sequence[str]) -> tuple[str, ...]:
     """A spoken phrase in the form in which words are compared; digits as words."""
     found: list[str] = []
