@@ -97,7 +97,7 @@ class Places(DeskCase):
 
     def test_words_of_the_text_are_gone_to_where_no_place_is_called_so(self) -> None:
         desk = self.desk(TEXT)
-        self.assertRead("command", desk.hears("go to monday"), "moving.before")
+        self.assertRead("command", desk.hears("go to monday"), "moving.to")
 
 
 class Notes(DeskCase):

@@ -144,6 +144,8 @@ def read_on(sitting: Sitting, named_marks: bool = False) -> Done | Refusal:
 
 @command(
     "read from the (top | start | beginning) [{named_marks}]",
+    "(everything | all of it | it all | the whole (letter | text | thing)) [read [it]] (aloud"
+    " | out loud) [(please | read | read it)]",
     "read (everything | it all | all of it | the whole thing | the whole (letter | text))"
     " [aloud] [to me] [(from | at) the <beginning>] [{named_marks}]",
     "start reading [(aloud | from the <beginning> | at the <beginning>)]",

@@ -117,6 +117,11 @@ def initial(sitting: Sitting, target: Places, letter: tuple[str, ...] = ()) -> D
     return recased(sitting, target, _first_letter)
 
 
+def _is_selected(sitting: Sitting, parse: Parse) -> bool:
+    """ "All in capitals" is said of what is selected."""
+    return sitting.selection is not None
+
+
 @command(
     *frames.made(
         "([all] [in] (capitals | caps | capital letters | block capitals | block letters | big"
@@ -125,14 +130,24 @@ def initial(sitting: Sitting, target: Places, letter: tuple[str, ...] = ()) -> D
     "(all (capitals | caps) | (block | capital) letters | block capitals | big letters)"
     " (for | on) {target}",
     "capitals for {target}",
+    Way(
+        "all [in] (capitals | caps | [(block | big)] capital letters | upper case"
+        " | block capitals)",
+        when=_is_selected,
+    ),
     "(uppercase | upper case) {target}",
     "(capitalise | capitalize) (every letter (of | in) {target} | all of {target} | {target}"
     " completely)",
     example="make the title all capitals",
     group="revising",
 )
-def upper(sitting: Sitting, target: Places) -> Done:
+def upper(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     """Write a target in capitals throughout."""
+    if target is None:
+        held = resolve(That(), sitting)
+        if isinstance(held, Refusal):
+            return held
+        target = held
     return recased(sitting, target, str.upper)
 
 

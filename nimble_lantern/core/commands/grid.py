@@ -709,6 +709,8 @@ def tell_total(
         "(total | add | sum | count | tot) up [all] [of] [the] {words} [column] [and] (put | write)"
         " (it | that | the (total | sum | result)) [(in | there)] [(at the (bottom | end | foot)"
         " | below [it] | under it | underneath | in the last row)]",
+        "(total | add | sum | count | tot) up [all] [of] [the] {words} [column] (at the (bottom"
+        " | end | foot) | below [it] | under it | underneath | in the last row)",
         "(total | add | sum) [all] [the] {words} up [and (put | write) it (at the (bottom | end |"
         " foot) | below [it] | under it | underneath | in the last row)]",
     ),

@@ -77,6 +77,8 @@ _CLOSING = (".", "?", "!")
 
 def bare_word(text: tuple[str, ...]) -> tuple[str, ...]:
     """ "Stick a not before open" puts "not" there, and so does "the word not"."""
+    if text in (("stop",), ("a", "stop"), ("the", "stop")):
+        return ("full", "stop")
     if len(text) == 2 and text[0] in ("a", "an") and text[1] in _NO_THING:
         return text[1:]
     if len(text) == 3 and text[:2] == ("the", "word") or text[:2] == ("the", "words"):
@@ -125,6 +127,8 @@ def plain_words(sitting: Sitting, parse: Parse) -> bool:
 def _no_thing(sitting: Sitting, parse: Parse) -> bool:
     """ "Add with kind regards at the end", and not "add a little salt at the end"."""
     text = tuple(parse.args.get("text", ()))
+    if text[:1] == ("up",):
+        return False  # "add up the fees at the end"
     ended = any(text[-len(stop) :] == stop for stop in STOPS)
     return plain_words(sitting, parse) and (ended or bare_mark(text)[0] not in DETERMINERS)
 

@@ -26,6 +26,7 @@ from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of, of_one_kind
+from nimble_lantern.core.targets.measures import names_a_sort
 from nimble_lantern.core.targets.model import (
     CellAt,
     Crossing,
@@ -186,6 +187,8 @@ def no_sentence(sitting: Sitting, parse: Parse) -> bool:
         return False
     if not isinstance(target, Words):
         return True
+    if names_a_sort(target.words) and not kind_of(text):
+        return False  # "correct the price by friday"
     stopped = len(text) > 2 and any(text[-len(stop) :] == stop for stop in STOPS)
     thing = target.words[:1] in (("the",), ("a",), ("an",))
     acts = len(text) > 2 and text[1] in DETERMINERS and text[0] not in DETERMINERS | PREPOSITIONS

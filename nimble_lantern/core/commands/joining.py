@@ -205,7 +205,8 @@ def _may_be_joined(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
-    "<unbroken> [(paragraph | line)] (break | gap) (before | in front of | above) {target}",
+    "<unbroken> ([(paragraph | line)] (break | gap) | new (paragraph | line)) (before | in front of"
+    " | above | at) {target}",
     heard=0,
     example="no break before the last paragraph",
     group="revising",

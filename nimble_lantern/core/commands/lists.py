@@ -56,8 +56,9 @@ def next_item(sitting: Sitting) -> Done:
              "[(i'm | i am | we're | we are | that's)] (done | finished) with (the | this) list",
              "(that is | that's) (the list [done] | all (on | of | for) the list | it for the"
              " list)",
-             "no more (items | bullets | bullet points | points) [(now | on the list | in the"
-             " list)]",
+             "(go | get | back) [back] to (normal | ordinary | plain) (text | writing)",
+             "(no more | stop) (items | bullets | bullet points | points) [(now | on the list"
+             " | in the list)]",
          ),
          "(go on | carry on | continue | write) (after | below | under | outside | behind) the"
          " list",

@@ -97,7 +97,7 @@ def _not_along_the_row(sitting: Sitting, parse: Parse) -> bool:
     Way("<go> [back] [up | down] to {target}", when=_not_along_the_row),
     "(<go> | (put | take | get | bring) me) [to] where it (says | has | reads) {target}",
     Way("[over | on | back | down | up] to {target}", when=names_a_part),
-    example="go to the last sentence",
+    example="go to the second paragraph",
     group="moving",
 )
 def to(sitting: Sitting, target: Places) -> Done:
@@ -107,7 +107,7 @@ def to(sitting: Sitting, target: Places) -> Done:
     if cell is None or r != block_range(sitting.document, r.start.block):
         return before(sitting, target)
     place = r.end
-    after = replace(sitting.placed(place), wrote=place)
+    after = replace(sitting.placed(place), wrote=place, that=() if r.empty else (r,))
     return Done(after, f"in row {cell.row + 1}, column {cell.column + 1}")
 
 

@@ -38,7 +38,8 @@ MOST = 30
 _LEADS = ("colon", "saying", "that", "says", "to", "comma")
 CATALOGUE.table("a_note", {"(a | another) [margin] (note | comment | remark)": True})
 CATALOGUE.table(
-    "settle", {"(settle | resolve | tick off | close | cross off | check off | finish [off])": True}
+    "settle",
+    {"(settle | resolve | tick [off] | close | cross off | check off | finish [off])": True},
 )
 
 

@@ -102,6 +102,7 @@ def _put(sitting: Sitting, passage: Passage) -> Done:
     Way("<use_else> (my | the | in my) {passage} [(here | in here | in)]", when=exists),
     Way("<use_else> {passage} (here | in here)", when=exists),
     "(<use> | <use_else>) [(my | the)] {passage} passage [here]",
+    Way("(<use> | <use_else>) (my | the) {passage} text [here]", when=exists),
     "passage {passage}",
     Way("[(the | my)] {passage} (here | goes here | comes here | in here)", when=exists),
     Way(

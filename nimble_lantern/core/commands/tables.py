@@ -151,7 +151,9 @@ def _at(sitting: Sitting, table: Table, row: int, column: int) -> Done:
     b = table.cell(row, column)
     block = sitting.document.blocks[b]
     place = Position(b, len(block.text))
-    after = replace(sitting.placed(place), wrote=place)
+    # "Change it to noon" speaks of what the cell says.
+    told = () if not block.text else (block_range(sitting.document, b),)
+    after = replace(sitting.placed(place), wrote=place, that=told)
     head = sitting.document.blocks[table.cell(0, column)].text if row else ""
     under = f", under {quoted(head)}" if head else ""
     return Done(after, f"row {row + 1}, column {column + 1}{under}")
@@ -370,7 +372,10 @@ def under(sitting: Sitting, table: Table, words: tuple[str, ...]) -> Done | Refu
     "(that's | that is) (the table done | all for the table | it for the table | the end of the"
     " table)",
     Way("(the | this) table is (done | finished | complete | full)", when=in_table),
-    Way("(back | on) to (ordinary | normal | plain) (text | writing)", when=in_table),
+    Way(
+        "(back | on) to (the text | the writing | (ordinary | normal | plain) (text | writing))",
+        when=in_table,
+    ),
     Way("(that is | that's) the table [(done | finished | complete)]", when=in_table),
     "(that is | that's) the table (done | finished | complete) (go | carry) on (below | under |"
     " underneath | after) (it | the table)",

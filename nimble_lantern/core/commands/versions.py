@@ -544,8 +544,9 @@ def _in_old(sitting: Sitting, base: Document, part: OldPart) -> Places | Refusal
 
 @command(
     "(bring back | restore | get [back] | take | fetch) {old_part} (from | of | out of | as [it"
-    " was] in) [the] [version] {version}",
-    "(bring | put | get) {old_part} back (from | as [it was] in) [the] [version] {version}",
+    " was] in) [the] [version] {version} [(version | draft)]",
+    "(bring | put | get) {old_part} back (from | as [it was] in) [the] [version] {version}"
+    " [(version | draft)]",
     "(bring | put | get | <wish>) {old_part} (from | of | out of | as it was in) [the] [version]"
     " {version} back",
     "(<wish> | show me | give me) {old_part} (as it was in | the way it was in) [the] [version]"

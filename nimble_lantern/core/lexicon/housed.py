@@ -120,8 +120,11 @@ for _entry in entries(OF_THINGS + OF_PARTS):
 
 
 _AT_AN_END = phrases(
-    "at the top, to the top, at the very top, at the bottom, to the bottom, at the very bottom"
+    "at the top, to the top, at the very top, at the bottom, to the bottom, at the very bottom,"
+    " first, last, come first, come last, be first, be last, in first place, in last place"
 )
+TO_AN_END = frozenset(phrases("to the top, to the bottom, to the very top, to the very bottom"))
+"""Said behind a row's whole name, they ask: "edie stone to the top"."""
 LOOKS = frozenset("bold italic underlined struck highlighted shouted quoted bracketed".split())
 
 

@@ -7,6 +7,7 @@ for together is one thing, it is put in the plain way, and then read as any othe
 
 from __future__ import annotations
 
+from collections import Counter
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from itertools import pairwise
@@ -44,6 +45,7 @@ from nimble_lantern.core.lexicon.housed import (
     STAYING,
     SWAPPING,
     TAKING,
+    TO_AN_END,
     Phrase,
     Thing,
 )
@@ -71,6 +73,8 @@ _NEVER_LAST = ARTICLES_AND_OWNERS | {"and", "into", "of", "to", "turn"}
 _NO_NOUN = PREPOSITIONS | frozenset(
     "the into turn make delete remove put take get give bring add insert convert".split()
 )
+_ONE_NAME = 3
+"""Words of a row that is called by one: "the ida row"."""
 _OWNED = frozenset("their its his her the this that".split())
 _GRID = frozenset("row column".split())
 _OF_ANY_TABLE = frozenset("row column topmost endmost".split())
@@ -212,7 +216,8 @@ def is_asked(at: Named, signs: frozenset[str], left: Phrase, right: Phrase) -> b
     ):
         return False  # what stands in a table may be spoken of: "delete march"
     in_order = at.thing is Thing.ROW_NAME and bool(signs) and signs <= _ENDS
-    if in_order and ASKING.isdisjoint(outside) and _IN_A_TABLE.isdisjoint(outside):
+    moved = not left and right in TO_AN_END and len(at.words) > _ONE_NAME
+    if in_order and not moved and ASKING.isdisjoint(outside) and _IN_A_TABLE.isdisjoint(outside):
         return False
     if at.thing is Thing.TABLE and signs and signs <= _OF_ANY_TABLE and left[-1:] in ANY:
         return False  # "start a table with two columns and five rows"
@@ -528,6 +533,7 @@ def _of_tables(document: Document, words: Phrase) -> Iterator[Named]:
         heads = [blocks[table.cell(0, c)].text for c in range(table.columns)]
         kind = normal(tuple(heads[0].lower().split()))
         firsts = [blocks[table.cell(r, 0)].text for r in range(1, table.rows)]
+        yield from _by_one_name(document, words, firsts)
         for thing, texts in ((Thing.COLUMN, heads), (Thing.ROW, firsts)):
             for text in texts:
                 said = normal(tuple(text.lower().split()))
@@ -538,3 +544,19 @@ def _of_tables(document: Document, words: Phrase) -> Iterator[Named]:
                     yield Named(i, j, _BARE[thing], ("the", *said, thing.value))
                     if thing is Thing.ROW and words[j : j + 1] in (("one",), kind):
                         yield Named(i, j + 1, thing, ("the", *said, thing.value))
+
+
+def _by_one_name(document: Document, words: Phrase, firsts: Sequence[str]) -> Iterator[Named]:
+    """A row by one of several names in its first cell: "edie", where there is one Edie Stone."""
+    said = Counter(name for text in firsts for name in set(text.split()))
+    for i, word in enumerate(words):
+        bare = word.removesuffix("'s")
+        for text in firsts:
+            names = text.split()
+            told = len(names) > 1 and all(name[:1].isupper() for name in names)
+            one = next((name for name in names if name.lower() == bare), None)
+            if one and told and said[one] == 1 and len(exact(document, (bare,))) == 1:
+                beside = {w for j in (i - 1, i + 1) if 0 <= j < len(words) for w in (words[j],)}
+                if beside.isdisjoint(name.lower() for name in names if name != one):
+                    called = normal(tuple(text.lower().split()))
+                    yield Named(i, i + 1, Thing.ROW_NAME, ("the", *called, "row"))

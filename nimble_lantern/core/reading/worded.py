@@ -336,8 +336,8 @@ def _of_two_rows(sitting: Sitting, asked: Asked) -> bool:
 def _surely_replaces(sitting: Sitting, parse: Parse, asked: Asked) -> bool:
     """Words of one kind, or a few where it is told that words are spoken of."""
     there = parse.args.get("text") == asked.new and instead.words_there(sitting, parse)
-    if not there or asked.sure is Sure.DOUBTFUL:
-        return False
+    if not there or asked.sure is Sure.DOUBTFUL or not TRADE_NOUNS.isdisjoint(asked.new[:1]):
+        return False  # "heading visits instead of patients"
     counted = _all_number(asked.old) and kind_of(asked.new) == "number"
     if asked.sure is not Sure.TOLD and counted and not _all_number(asked.new):
         return False  # "three people not two", where it is at two

@@ -7,15 +7,12 @@ from collections.abc import Sequence
 
 from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.lexicon.names import MONTHS
-from nimble_lantern.core.writing.cardinals import TENS, UNITS
 
 _MONTH = "|".join(name.capitalize() for name in MONTHS)
 _COUNT = r"\d[\d,]*(?:\.\d+)?"
 _HOUR = r"(?:\d{1,2}|[a-z]+)"
-_IN_WORDS = rf"(?:(?:{'|'.join((*UNITS, *TENS))}|hundred|thousand|and)[ -])+"
 _MONEY = (
     rf"[£$€]\s?{_COUNT}(?:[mk]|\s(?:million|thousand))?|{_COUNT}\s(?:pounds|pence|euros|dollars)"
-    rf"|\b{_IN_WORDS}(?:pounds?|pence|euros?|dollars?)"
 )
 _DAY = r"\d{1,2}(?:st|nd|rd|th)?(?: of)?"
 _DATE = rf"{_DAY} (?:{_MONTH})(?:,? \d{{4}})?|(?:{_MONTH}) \d{{1,2}}(?:, \d{{4}})?"
@@ -24,7 +21,7 @@ _TIME = (
     rf"|{_HOUR} o[’']clock"
 )
 _SORTS = {
-    _MONEY: "price sum amount cost fee fare",
+    _MONEY: "price sum amount",
     _DATE: "date",
     _TIME: "time",
     r"\b(?:1[5-9]|20)\d\d\b": "year",
