@@ -104,6 +104,7 @@ def _is_selected(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
+    "what did i just (say | write | dictate)",
     "read (it | this | that) (back | to me | aloud | out | back to me | out loud)",
     Way("read (it | this | that)", when=_is_selected),
     "read back [to me] [what i (said | wrote | have written)]",
@@ -440,8 +441,11 @@ def spell(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
 
 @command(
     "where am i [(now | in the text)]",
-    "(what | which) line (is this | am i on | am i in)",
+    "(what | which) (line | sentence | paragraph) (is this | am i on | am i in | are we in)",
     "where is the (cursor | caret | writing place)",
+    "(where | at which (line | place)) (are we | have i got to) [now]",
+    "tell me (where i am | which (line | sentence | paragraph) (i am in | i am on | this is))",
+    "i don't know where i am in the (text | letter | document)",
     heard=1,
     example="where am i",
     group="reading",
@@ -518,6 +522,9 @@ def count(sitting: Sitting, target: Places | None = None) -> Done:
     "(answers | spoken answers) aloud {onoff}",
     "(turn | switch) {onoff} (answers aloud | spoken answers | talking)",
     "(spoken answers | talking) {onoff}",
+    "(answer | tell | talk to | speak to) me [(aloud | out loud | by voice)]",
+    "(tell me | say) [(aloud | out loud)] what you (do | did | are doing) [(aloud | out loud)]",
+    "(i can't | i cannot) see the screen [(tell me | speak to me | talk to me)]",
     "(do not | don't | stop) (talk | talking | speak | speaking | answer | answering)"
     " [to me | aloud]",
     heard=1,

@@ -11,13 +11,14 @@ from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.doubts import doubts, kept
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.kinds import ReadAs
+from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.mending.alternatives import also_heard, alternatives
 from nimble_lantern.core.origins import utterance_at
 from nimble_lantern.core.state import Done, Question, Sitting
-from nimble_lantern.core.targets.model import Places, That, Words, of_the_page
-from nimble_lantern.core.targets.words import places
+from nimble_lantern.core.targets.model import Places, That, Words, as_things, of_the_page
+from nimble_lantern.core.targets.words import named_as_written, places
 
 _FEW_WORDS = 3
 """That name a place to be corrected, whoever wrote it: more may be a sentence."""
@@ -48,6 +49,17 @@ def _doubtful(sitting: Sitting, parse: Parse) -> bool:
     return any(also_heard(sitting, r) for r in found)
 
 
+def _a_bare_word(sitting: Sitting, parse: Parse) -> bool:
+    """ "Fix glasses", and not "fix the stair": a word of the page, named as no thing is."""
+    target = parse.args.get("target")
+    if not isinstance(target, Words) or len(target.words) > _FEW or as_things(target):
+        return False
+    return target.words[0] not in LITTLE and named_as_written(sitting.document, target)
+
+
+_FEW = 2
+
+
 def _just_dictated(sitting: Sitting, parse: Parse) -> bool:
     """ "That is not what i said", right after something was written."""
     last = sitting.trail[-1:]
@@ -75,6 +87,15 @@ def _without_the(sitting: Sitting, r: Range) -> Range:
         when=_of_the_page,
     ),
     Way("{target} (is | was) (wrong | misheard | not right | not what i said)", when=_doubtful),
+    *each(
+        _a_bare_word,
+        "{target} (is wrong | is not right | isn't right | (is | was) misheard | was heard wrong"
+        " | (is | was) not what i said)",
+        "(fix | correct) {target}",
+        "you (misheard | got) {target} [wrong]",
+        "(that's | that is | this is | that) (not | isn't) {target}",
+        "what else (could | might | may) {target} be",
+    ),
     "(show | give) [me] (alternatives | other words) for {target}",
     Way("what else could {target} be", when=_of_the_page),
     Way(

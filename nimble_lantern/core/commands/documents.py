@@ -45,7 +45,13 @@ def _effect(sitting: Sitting, summary: str, effect: Effect) -> Done:
 
 @command(
     "(new | start a new | make a new | begin a new | create a new) document",
+    "[(start | make | begin | create | open | give me | get me | write | <wish>)] (a new | another"
+    " | a fresh | a blank | an empty | a clean | new) (document | letter | file | sheet)",
+    "start (a (letter | document) | again on a new (sheet | page))",
     "(new | start a new | make a new) document (called | named) {text}",
+    "[(start | make | begin | create | open | give me | <wish>)] (a new | another | a fresh | a |"
+    " new)"
+    " (document | letter | file) (called | named | with the name | and call it) {text}",
     example="new document",
     group="desk",
 )
@@ -70,9 +76,8 @@ def open_document(sitting: Sitting, document: str) -> Done:
 
 
 @command(
-    "(show | open) [me] the shelf",
-    "(show | what are) [me] [all] my documents",
-    "go to the shelf",
+    *frames.opened("the shelf"),
+    *frames.opened("[all] my (documents | letters | papers | texts)"),
     *frames.listed("[other] (documents | letters | papers)"),
     "(show | tell) me what i have (written | got)",
     "what (have i | did i) (written | write) so far [besides this]",

@@ -4,13 +4,13 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.grammar.catalogue import command
 from nimble_lantern.core.state import Done, Sitting, View
 
 
 @command(
-    "(show | open) [me] [the | my] (figures | progress | statistics)",
-    "(what are | go to) (my | the) figures",
+    *frames.opened("[(the | my)] (figures | progress | statistics)"),
     "how (am i doing | much did i (write | dictate | say) [today])",
     "how many words (did i | have i) (write | written | dictate | dictated | say | said) [today]",
     "how well do you (understand me | do)",

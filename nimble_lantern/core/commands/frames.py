@@ -73,6 +73,19 @@ def listed(things: str) -> tuple[str, ...]:
     )
 
 
+def opened(thing: str) -> tuple[str, ...]:
+    """A page is asked for: "let me see the settings", "where are my figures"."""
+    return (
+        f"(show | open | display | see | view | bring up | pull up | call up) [me] {thing}",
+        f"(let me | i want to | i'd like to | i need to | can i | could i) (see | look at | have a"
+        f" look at | check | open | go to | get to) {thing}",
+        f"(go | switch | over | take me | bring me | get me | back) [back] [over] to {thing}",
+        f"(what | where) are {thing}",
+        f"(what is | what's | where is | where's) {thing}",
+        f"<wish> {thing}",
+    )
+
+
 def walked(noun: str) -> tuple[str, ...]:
     """One after another is gone to: "next note", "and the change after that", "back a blank"."""
     return (

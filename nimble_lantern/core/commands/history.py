@@ -374,6 +374,10 @@ def version_after(sitting: Sitting, number: int) -> Version | None:
 @command(
     "(undo | take back) everything",
     "undo all [of it]",
+    "(back | return | go back) to how it was (at the (start | beginning) | originally | when i"
+    " (began | started))",
+    "(undo | take back) (it all | the lot | all [(the | my)] changes | every change | all i did)",
+    "take (everything | it all | the lot | all of it) back",
     example="undo everything",
     group="repair",
     walks=True,

@@ -5,9 +5,18 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.effects import CheckMicrophone
-from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
 from nimble_lantern.core.kinds import Attention, Lamp
 from nimble_lantern.core.state import Done, Sitting
+
+CATALOGUE.table(
+    "a_while",
+    {
+        "(for (a (bit | while | moment | minute | little while) | now | the moment | today) | now |"
+        " until i (call | say so | come back | wake you))": True
+    },
+    heard=False,
+)
 
 
 @command(
@@ -19,10 +28,19 @@ from nimble_lantern.core.state import Done, Sitting
     "(turn | switch) the (microphone | mic | mike) (off | down)",
     "(pause | mute | stop | rest) [the] (microphone | mic | mike | listening)",
     "(microphone | mic | mike) off",
+    "(stop | quit) listening {awhile:a_while}",
+    "(go to sleep | take a (break | rest | nap | pause) | have a (rest | break | nap) | rest now |"
+    " close your ears | ears off) [{awhile:a_while}]",
+    "stop (hearing me | taking down what i say)",
+    "(do not | don't) (listen | hear me) [(to me)] [{awhile:a_while}]",
+    "(i'm | i am) (tired | going | off | done | leaving | having a break) [so] [please] stop"
+    " listening",
+    "that's (it | all | enough) (for (now | today) | then) [so] [please] stop listening",
+    "(the microphone | the mic | listening | the lamp) (off | out | low) [please]",
     example="stop listening",
     group="listening",
 )
-def stop_listening(sitting: Sitting) -> Done:
+def stop_listening(sitting: Sitting, awhile: bool = True) -> Done:
     """Let the lamp burn low: nothing is heard but “start listening”."""
     return Done(replace(sitting, lamp=Lamp.LOW, question=None), "the lamp is low")
 
@@ -45,7 +63,14 @@ def start_listening(sitting: Sitting) -> Done:
 
 @command(
     "(check | test) the microphone",
-    "(how is | how does) the microphone [sound]",
+    "(how is | how does | how's) (the | my) (microphone | mike | mic) [sound]",
+    "(test | try [out] | check) (the | my) (microphone | mike | mic | sound | voice)",
+    "is (the | my) (microphone | mike | mic | sound | voice) (all right | working | on | ok |"
+    " okay |"
+    " good | clear | loud enough)",
+    "(can | do) you hear me [(now | well | clearly | all right | properly)]",
+    "(does the | is the) (microphone | mike | mic) (work | working)",
+    "am i (loud | clear) enough [for you]",
     example="check the microphone",
     group="listening",
 )
@@ -56,7 +81,10 @@ def check_microphone(sitting: Sitting) -> Done:
 
 @command(
     "commands only",
-    "(only | just) [listen for] commands",
+    "(only | just) [listen [(for | to)]] [(to | for)] commands [for now]",
+    "(do not | don't) (write | type | take down) anything [for now]",
+    "(write | type | take down) nothing [for now]",
+    "no more (writing | dictation) [just commands]",
     example="commands only",
     group="listening",
 )
@@ -65,7 +93,15 @@ def commands_only(sitting: Sitting) -> Done:
     return Done(replace(sitting, attention=Attention.COMMANDS), "commands only")
 
 
-@command("text only", "(only | just) (text | write)", example="text only", group="listening")
+@command(
+    "text only",
+    "(only | just) (text | write)",
+    "[just | only] (write | take) [down] (everything | all | what | every word) [that] i say",
+    "(no commands | nothing but text) [for now | now | just text]",
+    "(i'm | i am) (just | only) dictating",
+    example="text only",
+    group="listening",
+)
 def text_only(sitting: Sitting) -> Done:
     """Write everything you say, commands too, until you say “commands again”."""
     return Done(replace(sitting, attention=Attention.TEXT), "text only: “commands again” leaves it")

@@ -4,19 +4,41 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.effects import SaveSetting, Scroll
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, GROUPS, command
 from nimble_lantern.core.state import SETTING_CHOICES, Done, Sitting, View
 
 CATALOGUE.table("way", {"(down | on | forward)": 1, "(up | back)": -1})
+CATALOGUE.table("further", {"(next | following)": 1, "(previous | last)": -1}, heard=False)
+CATALOGUE.table(
+    "somewhat",
+    {
+        "(a bit | a little | a bit more | a little more | some | some more | further | more |"
+        " again | slightly | once more | a page | a screen)": True
+    },
+)
 CATALOGUE.table("group", {f"{title.lower()}": key for key, title in GROUPS.items()})
+
+
+CATALOGUE.table(
+    "beyond",
+    {"(below | underneath | next)": 1, "(above | before)": -1},
+    heard=False,
+)
 
 
 @command(
     "(scroll | page) {way} [a (bit | little)]",
     "(scroll | page) {way} [by] {number} [(pages | times | screens)]",
     "show [me] (more | the next page)",
+    "(scroll | page) <somewhat> {way}",
+    "(scroll | page | go | move) {way} (<somewhat> | one page | one screen)",
+    "(scroll | move) the (page | screen | text) {way} [<somewhat>]",
+    "[further] {way} (a (page | screen)) [please]",
+    "(show me | let me see) the {way:further} (bit | part | page | screen)",
+    "(show me | let me see) (what is | what's) (further {way} | {way:beyond})",
     example="scroll down",
     group="moving",
 )
@@ -26,6 +48,7 @@ def scroll(sitting: Sitting, way: int = 1, number: int = 1) -> Done:
 
 
 CATALOGUE.table("zoom", {"(in | larger)": 1, "(out | smaller)": -1})
+CATALOGUE.table("magnified", {"(magnify | enlarge)": 1, "shrink": -1}, heard=False)
 CATALOGUE.table("larger", {"(larger | bigger)": 1, "smaller": -1})
 CATALOGUE.table(
     "unfit",
@@ -35,6 +58,19 @@ CATALOGUE.table(
 
 @command(
     "zoom {zoom}",
+    "zoom {zoom} [by] <somewhat>",
+    "zoom <somewhat> {zoom}",
+    "(make | show) (it | this | that | the (text | writing | words | letters)) [<somewhat>]"
+    " {zoom:larger} on (the | my) (page | screen)",
+    "[a] [<somewhat>] {zoom:larger} (view | zoom)",
+    "[(make it | show it | everything)] [<somewhat>] {zoom:larger} on (the | my) screen",
+    "[(it is | it's | everything is)] {zoom:unfit} (on | for) (the | my) screen",
+    "(make | set) the (view | zoom) [<somewhat>] {zoom:larger}",
+    "{zoom:magnified} (the | this) (page | screen | view)",
+    "i (can't | cannot | can hardly | can barely) (read | see) (it | this | that | the (screen |"
+    " text | words | letters | writing))",
+    "the (text | letters | writing | words | print | type) (is | are) [<somewhat>] {zoom:unfit}"
+    " [(to read | for me | for my eyes | on the screen)]",
     "{zoom:larger} (text | letters | print) on the (page | screen)",
     "make the (text | letters | print) on the (page | screen) [a bit] {zoom:larger}",
     "(make | show) (the (page | screen) | everything [on the (page | screen)]) [a bit]"
@@ -67,7 +103,11 @@ def zoom(sitting: Sitting, zoom: int = 1) -> Done | Refusal:
     "[(show | list)] [me] [the] commands for {group}",
     "what can i say (about | for) {group}",
     "help [me]",
-    "(show | tell) me what (i can say | can be said | there is to say)",
+    "(show | tell) me what (i can say | can be said | there is to say | i can do | to say)",
+    *frames.opened("[(the | all the | all)] (commands | list of commands | command list)"),
+    "what (commands | phrases) (are there | can i use | do you (know | have | understand))",
+    "what do i say [(now | here)]",
+    "(i need | i'd like | give me | get me) [some] help",
     "[i am | i'm] (lost | stuck) [help]",
     example="what can i say",
     group="desk",

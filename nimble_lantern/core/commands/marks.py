@@ -231,7 +231,7 @@ def _in_yellow(sitting: Sitting, parse: Parse) -> bool:
     *frames.given(_PEN),
     f"mark {{target}} (with | in) {_PEN}",
     Way("mark {target} [(in | with | as)] {ink}", when=_in_yellow),
-    Way("{ink} (over | across) {target}", when=_of_letters),
+    Way("{ink} (over | across | on | behind) {target}", when=_of_letters),
     example="highlight the last word in yellow",
     group="format",
 )

@@ -14,6 +14,9 @@ MOST = 30
 @command(
     "(show | put up | give me) [the | some] (numbers | pennants)",
     "number everything",
+    "(label | mark) everything with [a | the] (number | numbers)",
+    "(give | put) everything a number",
+    "(i want | i'd like | let me) [to] (see | have) (numbers | the numbers)",
     "put (numbers | pennants) on (everything | the page | it all | all of it)",
     "number the (page | controls | buttons)",
     "(what | which) (buttons | controls) are there",

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.documents import spoken_title
 from nimble_lantern.core.commands.versions import with_milestone
 from nimble_lantern.core.commands.wording import many, quoted
@@ -54,9 +55,12 @@ def _out(sitting: Sitting, document: str | None, form: str, text: tuple[str, ...
     "(export | save) {format} [of (this | the document)]",
     "make {format} (of | from | out of) (this | it | the (document | letter | text))"
     " [(called | named) {text:words}]",
-    "(turn | convert) (this | it | the (document | letter)) into {format}",
+    "(turn | convert | make) (this | it | the (document | letter)) [into] {format}",
     "(i need | i want | give me) (this | it | the letter | the document) as {format}",
-    "export as {format}",
+    "(export | save | write | put it) (as | to | into | in) {format}",
+    "(<wish> | make | make me | create | produce | do me) {format} [(of | from | out of) (this | it"
+    " | the (letter | document | text))]",
+    "(this | it | the letter | the document) (as | in) {format} [please]",
     "(send | get | have) (this | it | the (letter | document)) as {format}",
     "(give me | <wish>) {format}",
     heard=2,
@@ -114,6 +118,8 @@ def _printed(sitting: Sitting, copies: int = 1, first: int = 0, last: int = 0) -
     "(<wish> | make me | give me | get me | do me) a (print | printed copy | paper copy | printout)"
     " [of <all_of_it>]",
     "<wish> (it | this | the (letter | document)) on paper",
+    "{number} copies [(on paper | printed)] [(please | and)] print (them | it | this)",
+    "{number} copies on paper",
     "(print | make) (a | one) copy [of (this | it | the (document | letter))] [on paper]",
     heard=2,
     example="print this",
@@ -150,7 +156,8 @@ def print_pages(
 
 
 @command(
-    "(show | what is in | open | go to) [me] the print tray",
+    *frames.opened("the print tray"),
+    "what is in the print tray",
     "(show | list) [me] [the | my] (prints | printed pages)",
     "(show | see) [me] (it | this | the (document | letter)) as it (prints | will print | is"
     " printed)",
@@ -163,6 +170,7 @@ def print_pages(
     "how (will | would | does) (it | this) (print | come out | look) on paper",
     "how (will | would | does) (it | this) (print | come out)",
     "print preview",
+    "(let me see | show me | can i see) the (printed (page | pages | letter) | paper | print)",
     "show print number {number}",
     heard=1,
     example="show it as it prints",
@@ -196,7 +204,9 @@ def empty_tray(sitting: Sitting, number: int = 0) -> Done | Refusal:
 @command(
     "back everything up",
     "back up everything",
-    "(make | take) a (backup | back up) [of everything] [now]",
+    "(make | take | <wish> | do) a (backup | back up) [of (everything | it all)] [now]",
+    "back up [now]",
+    "(save | copy | put | keep) everything (somewhere | in a) safe [place]",
     "back up [(my | the | all [my])] (documents | letters | work | desk) [now]",
     heard=1,
     example="back everything up",

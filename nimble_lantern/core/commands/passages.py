@@ -714,6 +714,9 @@ CATALOGUE.table(
 CATALOGUE.table("moment", {"what (time it is | the time is) [now]": "time"}, heard=False)
 
 
+CATALOGUE.table("is_it", {"time is it": "time", "(day | date) is it": "date"}, heard=False)
+
+
 @command(
     "(insert | put in | write | add | type | fill in) {moment} [here]",
     "(put | set | pop | place | stick | enter | give me) {moment} (in | here | in here | at this"
@@ -722,6 +725,7 @@ CATALOGUE.table("moment", {"what (time it is | the time is) [now]": "time"}, hea
     "{moment:moment_of_day} (here | goes here | comes here | in here)",
     "(what's | what is) {moment:moment_of_day} [(and)] (write | put) it (in | here | in here |"
     " down)",
+    "what {moment:is_it} [(and)] (write | put) it (in | here | in here | down)",
     heard=1,
     example="insert today's date",
     group="writing",

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.effects import BeginPractice, OpenDocument
 from nimble_lantern.core.errors import Refusal
@@ -26,7 +27,7 @@ def _at_lessons(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "(practice | practise) now",
-    "(show | open) [me] [the] (lessons | practice [page])",
+    *frames.opened("[(the | my)] (lessons | practice [page])"),
     "(what | which) lessons are there",
     "(i want to | let me | let's) (practise | practice | learn)",
     "(go to | show me) practice",

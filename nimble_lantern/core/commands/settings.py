@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Any
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.effects import FetchEars, SaveSetting
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
 from nimble_lantern.core.state import Done, Sitting, View
@@ -19,9 +20,27 @@ def _set(sitting: Sitting, name: str, value: bool | str, said: str) -> Done:
     return Done(replace(sitting, settings=settings), said, (SaveSetting(name, str(stored)),))
 
 
+CATALOGUE.table("doing", {"(start | begin)": True, "(stop | no more)": False}, heard=False)
+CATALOGUE.table(
+    "by_the_desk",
+    {
+        "((do | put in | add) (the | my) punctuation | put [in] the (full stops | commas |"
+        " punctuation) [in] | punctuate [(it | everything | this)]) (yourself | for me | by"
+        " yourself"
+        " | automatically)": True,
+        "(i'll | i will | i want to | let me) (say | speak | do) the (punctuation | commas | full"
+        " stops | stops) [myself]": False,
+        "(no | without) automatic punctuation": False,
+    },
+    heard=False,
+)
+
+
 @command(
     "[(turn | switch)] [(automatic | auto)] punctuation {onoff}",
     "(turn | switch) {onoff} [(automatic | auto)] punctuation",
+    "{onoff:doing} (punctuating | putting in (full stops | punctuation | commas)) [for me]",
+    "{onoff:by_the_desk}",
     example="automatic punctuation on",
     group="writing",
 )
@@ -50,6 +69,7 @@ def dialect(sitting: Sitting, dialect: str) -> Done:
 
 
 CATALOGUE.table("patience", {"short": "short", "normal": "normal", "long": "long"})
+CATALOGUE.table("more_time", {"(more | longer | a bit more | a little more) [time]": "long"})
 CATALOGUE.table("waiting", {"(longer | a little longer)": "long", "less [long]": "short"})
 
 
@@ -59,6 +79,13 @@ CATALOGUE.table("waiting", {"(longer | a little longer)": "long", "less [long]":
     "wait {patience:waiting} [for me] [when i pause]",
     "be [more] patient",
     "wait the usual time",
+    "(give me | i need | allow me) {patience:more_time} [(to (speak | think | talk | finish) |"
+    " between words)]",
+    "(do not | don't) (cut me off | interrupt me | be so quick | rush me)",
+    "[you] (cut | keep cutting) me off",
+    "(make | set | change) the patience [to] {patience}",
+    "(wait | pause) {patience:waiting} (before (you (write | type | answer)) | after i (speak |"
+    " stop))",
     example="long patience",
     group="listening",
 )
@@ -129,9 +156,10 @@ def fetch_ears(sitting: Sitting) -> Done:
 
 
 @command(
-    "(show | open) [me] [the | my] settings",
-    "(what are | go to) the settings",
-    "how is the desk set",
+    *frames.opened("[(the | my | all the)] (settings | options | preferences)"),
+    "how is (the desk | everything) set [up]",
+    "what can i (set | change) (here | on the desk | about the desk)",
+    "[(the | my)] (settings | options) please",
     example="show the settings",
     group="desk",
     shows=True,
@@ -144,6 +172,18 @@ def show_settings(sitting: Sitting) -> Done:
 CATALOGUE.table("shade", {"(light | white | bright)": "light", "(dark | black)": "dark"})
 
 
+CATALOGUE.table("plain_shade", {"(light | bright)": "light", "dark": "dark"}, heard=False)
+CATALOGUE.table(
+    "inked",
+    {
+        "(black on white | dark on light)": "light",
+        "(white on black | light on dark)": "dark",
+    },
+    heard=False,
+)
+CATALOGUE.table("too", {"(dark | black)": "light", "(light | bright | white)": "dark"}, heard=False)
+
+
 @command(
     "{shade} paper",
     "<adopt> {shade} (paper | page | mode | background | screen)",
@@ -153,6 +193,11 @@ CATALOGUE.table("shade", {"(light | white | bright)": "light", "(dark | black)":
     "the (paper | page | background | screen) <shall> [be] {shade} [again]",
     "(turn | put | set) the (paper | page | background | screen) [to] {shade}",
     "(turn | switch) (the lights (off | out) | off the lights)",
+    "(use | switch to | go | make it | turn it | change to) {shade:plain_shade}",
+    "{shade:inked} [(please | for the screen)]",
+    "(turn | set | make | have) (everything | the lot) {shade:plain_shade}",
+    "[a] {shade} (screen | theme | view)",
+    "(the | this) (page | paper | screen | background) is too {shade:too}",
     example="dark paper",
     group="desk",
 )
@@ -167,12 +212,18 @@ CATALOGUE.table(
 )
 
 
+CATALOGUE.table("turned", {"up": "high", "(down | back)": "normal"}, heard=False)
+
+
 @command(
     "{contrast} contrast",
     "<adopt> {contrast} contrast",
     "contrast {contrast}",
     "(set | turn) the contrast to {contrast} [again]",
     "make the contrast {contrast} [again]",
+    "(turn | put) {contrast:turned} the contrast",
+    "(turn | put) the contrast {contrast:turned}",
+    "(<wish> | give me) {contrast} contrast",
     example="high contrast",
     group="desk",
 )
@@ -198,6 +249,10 @@ CATALOGUE.table("shown", {"(rude | offensive | bad) words": True})
     "(write | put) [all] numbers (in | as) (digits | figures)",
     "<adopt> (digits | figures | numerals) for [(all | the)] numbers",
     "numbers <shall> be [written] (in | as) (digits | figures)",
+    "(write | put) all [(the | my)] numbers (in | as) (digits | figures)",
+    "[always] (use | write) (digits | figures | numerals) [for numbers] [always]",
+    "(<wish> | give me) (digits | figures | numerals) [for (all [the] | the) numbers]",
+    "[all] numbers (as | in) (digits | figures)",
     example="digits on",
     group="writing",
 )

@@ -197,6 +197,10 @@ def switch(sitting: Sitting, document: str) -> Done:
 @command(
     "[(go | switch | back | take me | change) [back] [to]] the (other | previous | last) document",
     "(switch | swap | change) (back | documents)",
+    "(go | switch | back | take me | change) [back] [to] the (other | previous) (one | letter |"
+    " text"
+    " | file | page)",
+    "the (letter | text | one) (before | i had before | i was in before)",
     "(open | show [me] | bring back) the (other | previous | last) document",
     "(go | switch) back to (what | where | the one) i was (writing | in | doing | working on)"
     " before",
@@ -305,7 +309,12 @@ def show_away(sitting: Sitting) -> Done:
 
 @command(
     "(what | which) document (is this | am i in | is (on the desk | open))",
-    "what is this document called",
+    "(what | which) (letter | text | page | paper | file) (is this | am i in | am i writing"
+    " | are we in | is open)",
+    "(what | which) document (am i writing | are we in | do i have open)",
+    "what (is | was) (this | the) [(document | letter)] called",
+    "[(what is | what's | tell me)] the (name | title) of (this | the) (document | letter | file)",
+    "(what is | what's) this [(document | letter)] called",
     heard=1,
     example="which document is this",
     group="desk",

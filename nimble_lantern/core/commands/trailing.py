@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
@@ -30,7 +31,12 @@ def _screens(sitting: Sitting) -> int:
 
 
 @command(
-    "(show | open | see | go to) [me] [all of] the [whole] trail",
+    *frames.opened("[all of] (the | my) [whole] trail"),
+    "(show | tell | read) me (everything | all) [that] i [have] (said | did | done)",
+    "(show | open | see) [me] my history",
+    "(show | tell) me what (i (said | have said | did | have done) | happened | you (did | heard))"
+    " [(so far | today)]",
+    "(what (have | did) i (done | do) | what did you (hear | do)) so far",
     "(show | see) [me] (more | the rest | all) of the trail",
     "(what have i said | what did i say) [(so far | today)]",
     "what happened so far",

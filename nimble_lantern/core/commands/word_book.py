@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.errors import BadInput, Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
@@ -197,6 +198,8 @@ def rewrite(sitting: Sitting, entry: str, new: tuple[str, ...]) -> Done:
     Way("never write {text:words} [again]", when=_one_word),
     "(forbid | ban | avoid) [the] (word | name) {text}",
     "do not (ever write | write) the word {text:words} [again]",
+    "(stop writing | don't write | no more of) the word {text:words}",
+    Way("(do not | don't) ever (write | use) {text:words} [again]", when=_one_word),
     example="never write the word fairy",
     group="repair",
     when=_few,
@@ -224,11 +227,14 @@ def allow(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
 
 
 @command(
-    f"(show | open) [me] {_BOOK}",
-    f"(go | switch) to {_BOOK}",
+    *frames.opened(_BOOK),
     f"(what is in | where is) {_BOOK}",
     f"(which | what) words (are | do you have) in {_BOOK}",
     "(show | list) [me] my [own] words",
+    "(which | what) (words | names) (have you learned | have you learnt | did i teach you | did i"
+    " add"
+    " | have i added)",
+    "(the | my) words (you have learned | i (added | taught you))",
     "(what | which) words do you know",
     example="show the word book",
     group="desk",

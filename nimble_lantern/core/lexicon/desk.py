@@ -53,3 +53,11 @@ ASIDES = tuple(
     )
 )  # fmt: skip
 """What begins like this is thought aloud, or asked."""
+
+OF_THE_DESK = TRADE_NOUNS | frozenset(
+    "screen settings microphone mike punctuation punctuate commas commands command contrast digits"
+    " figures numerals aloud outbox backup pdf word shelf lessons lesson dictation wordings wording"
+    " trail undo redo bold italics cursor zoom scroll spelling capitals printed printer prints"
+    " recogniser ears clipboard bullets".split()
+)
+"""What is said of the desk, and seldom of anything else in a letter."""

@@ -76,6 +76,7 @@ TAILS = _phrases(
     "we don't need it, we don't need it any more, i don't need it, i don't want it,"
     " it's not needed, it is not needed, i don't like it, it's wrong, it is wrong",
     "completely, entirely, altogether, that is, there please, again, once more",
+    "a bit, a little, a little bit, a bit more",
     "there, up there, down there, then, after all, i think, will you please, can you please,"
     " quickly, just now, for now, for the moment, for the time being",
 )

@@ -23,7 +23,7 @@ from nimble_lantern.core.grammar.catalogue import Command
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.asked import COLOURS
 from nimble_lantern.core.lexicon.closed import LITTLE
-from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
+from nimble_lantern.core.lexicon.desk import OF_THE_DESK, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.meanings import MEANINGS
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.nearest import harmless
@@ -58,6 +58,8 @@ class Likened:
     destructive: bool
     names: Phrase = ()
     """Its words that name the one thing that it is about."""
+    strange: int = 0
+    """How many words of the utterance no wording of the command has, and nothing explains."""
 
 
 class Request(NamedTuple):
@@ -204,6 +206,8 @@ class Asked:
 
     addressed: float
     requests: tuple[Likened, ...] = ()
+    of_the_desk: bool = False
+    """Whether a word of it is said of the desk, and seldom of anything else."""
 
     @property
     def plainly(self) -> bool:
@@ -213,11 +217,14 @@ class Asked:
     @property
     def surely(self) -> Likened | None:
         """The one request that can only be meant."""
-        if not self.requests or self.addressed < SURELY_ADDRESSED:
+        least = TOLD_OF_THE_DESK if self.of_the_desk else SURELY_ADDRESSED
+        if not self.requests or self.addressed < least:
             return None
         first, *others = self.requests
         lead = first.odds - others[0].odds if others else math.inf
-        return first if first.odds >= SURE_ODDS and lead >= SURE_LEAD else None
+        plainly = self.addressed >= PLAINLY_ADDRESSED and first.odds >= SURE_ODDS
+        likely = first.odds >= SURER_ODDS
+        return first if not first.strange and (plainly or likely) and lead >= SURE_LEAD else None
 
 
 NOTHING = Asked(-math.inf)
@@ -232,7 +239,8 @@ def asked(sitting: Sitting, words: Sequence[str]) -> Asked:
     found = likened(sitting, words) if said >= LEAST_ADDRESSED else []
     if not found or said + found[0].odds * _WORTH < LEAST_TOLD:
         return Asked(said)
-    return Asked(said, tuple(one for one in found if one.odds >= LEAST_ODDS))
+    told_of = not OF_THE_DESK.isdisjoint(words)
+    return Asked(said, tuple(one for one in found if one.odds >= LEAST_ODDS), told_of)
 
 
 _NOTHING = LITTLE | {NUMBER, COLOUR, ON_THE_PAGE}
@@ -243,8 +251,11 @@ PLAINLY_ADDRESSED = 4.0
 """From which on somebody is told how to take the words out again; no prose reaches it."""
 LEAST_ODDS = -9.0
 """Below it, nothing that is known comes near."""
-SURELY_ADDRESSED, SURE_ODDS, SURE_LEAD = 2.5, 3.0, 2.0
-"""From which on, and by how much likelier than the next, only one thing can be meant."""
+SURELY_ADDRESSED, TOLD_OF_THE_DESK = 2.5, 1.5
+"""From which on it is surely said to the desk; the second where it speaks of what the desk has."""
+SURE_ODDS, SURER_ODDS, SURE_LEAD = 3.0, 6.0, 2.0
+"""From which on, and by how much likelier than the next, only one thing can be meant: the odds of
+what is plainly said to the desk, and of what is likely to be."""
 
 
 def likened(sitting: Sitting, words: Sequence[str], most: int = 3) -> list[Likened]:
@@ -256,7 +267,7 @@ def likened(sitting: Sitting, words: Sequence[str], most: int = 3) -> list[Liken
     named = fillers(sitting, words)
     ways = sorted(
         (
-            _Filled(odds + filled.odds, filled.words, filled.names, request.command)
+            filled._replace(odds=odds + filled.odds)
             for odds, request in ranked[:_MOST_REQUESTS]
             if odds >= ranked[0][0] - _FARTHEST
             for filled in _filled(request, words, said, named)
@@ -281,7 +292,9 @@ def likened(sitting: Sitting, words: Sequence[str], most: int = 3) -> list[Liken
         if command.name == way.command and comes_to not in done:
             done.append(comes_to)
             destroys = command.traits.destructive
-            found.append(Likened(way.words, way.command, way.odds, destroys, way.names))
+            found.append(
+                Likened(way.words, way.command, way.odds, destroys, way.names, way.strange)
+            )
     return found
 
 
@@ -304,6 +317,7 @@ class _Filled(NamedTuple):
     words: Phrase
     names: Phrase
     command: str
+    strange: int
 
 
 def _filled(
@@ -325,14 +339,18 @@ def _filled(
             continue  # two of them share a word
         fit = sum(worth for worth, _ in chosen)
         fit -= _TURNED * sum(a.start > b.start for (_, a), (_, b) in pairwise(chosen))
-        for i, word in enumerate(words):
-            if i not in taken and word not in LITTLE and not told[word]:
-                fit -= _LEFT_OUT if said[i] == ON_THE_PAGE else _UNHEARD
+        unheard = [
+            i
+            for i, word in enumerate(words)
+            if i not in taken and word not in LITTLE and not told[word]
+        ]
+        fit -= sum(_LEFT_OUT if said[i] == ON_THE_PAGE else _UNHEARD for i in unheard)
+        strange = sum(not told[said[i]] for i in unheard)
         fills = iter(chosen)
         plain = [(next(fills)[1].words if p.startswith("{") else (p,)) for p in parts]
         about = chosen[0][1].words if len(chosen) == 1 else ()
         spoken = tuple(word for phrase in plain for word in phrase)
-        found.append(_Filled(fit, spoken, about, request.command))
+        found.append(_Filled(fit, spoken, about, request.command, strange))
     yield from sorted(found, reverse=True)[:3]
 
 

@@ -318,7 +318,8 @@ _ALSO_TEXT = {
     ("completely",): 2, ("entirely",): 2, ("altogether",): 2,
     ("there",): 3, ("then",): 3, ("too",): 3, ("as", "well"): 4, ("up", "there"): 4,
     ("down", "there"): 4, ("after", "all"): 5, ("just", "now"): 5, ("for", "now"): 4,
-    ("quickly",): 3, ("instead",): 4,
+    ("quickly",): 3, ("instead",): 4, ("a", "bit"): 4, ("a", "little"): 4,
+    ("a", "little", "bit"): 5, ("a", "bit", "more"): 5,
 }  # fmt: skip
 """Said after a request, or as the end of what is to be written: then that has so many words."""
 

@@ -8,6 +8,7 @@ round those.
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
+from itertools import pairwise
 from typing import NamedTuple
 
 from nimble_lantern.core.commands import inserting, instead
@@ -133,7 +134,7 @@ class _Round:
 def worded(sitting: Sitting, words: Sequence[str]) -> list[Asked]:
     """What an utterance may ask of words of the page, the likeliest first."""
     words = tuple(words)
-    if not 3 <= len(words) <= _LONGEST:
+    if not 3 <= len(words) <= _LONGEST or ("word", "book") in pairwise(words):
         return []
     stand, parts = _stand(sitting, words), _parts(sitting, words)
     of_words = not _OF_WORDS.isdisjoint(words)

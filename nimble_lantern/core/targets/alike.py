@@ -146,7 +146,13 @@ def _holds(outer: Range, inner: Range) -> bool:
 def _number(words: tuple[str, ...]) -> tuple[tuple[str, ...], tuple[str, ...]]:
     found = cardinal(words, 0)
     end = found[1] if found else int(words[0].isdigit())
+    if words[end : end + 1] in _POUNDS and (pence := cardinal(words, end + 1)):
+        # "Three pounds fifty" is so many pounds.
+        return (*words[:end], *words[end + 1 : pence[1]]), words[pence[1] :] or words[end : end + 1]
     return words[:end], words[end:]
+
+
+_POUNDS = (("pounds",), ("pound",), ("euros",), ("dollars",))
 
 
 def _measured(wanted: tuple[str, ...], said: tuple[str, ...]) -> tuple[str, ...] | None:
