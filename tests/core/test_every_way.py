@@ -7,6 +7,8 @@ import unittest
 from collections import Counter
 
 from nimble_lantern.core.lexicon.desk import TRADE_VERBS
+from nimble_lantern.core.reading.hearing import from_line
+from nimble_lantern.core.sitting import Heard, advance
 from tests.corpus.asking import outcome, pairs, ways
 from tests.desk import DeskCase
 
@@ -28,6 +30,37 @@ class EveryWay(unittest.TestCase):
                 harmed.append(pair)
         self.assertEqual(harmed, [])
         self.assertGreater(found["done"], 0.88 * (found["done"] + found["missed"]))
+
+
+class AnyUnit(DeskCase):
+    """Of whatever a page is made of, a request is done, refused or written, and is no fault."""
+
+    PAGE = (
+        "# Tide\n\nThe tide is low. The hall (new) is warm.\n\n- cups\n- plates\n\n"
+        "| a | b |\n| --- | --- |\n| x | 1 |\n\nNell is late."
+    )
+    VERBS = ("delete", "swap", "join", "bold", "capitalise", "copy", "duplicate", "move up")
+    UNITS = (
+        "letters", "words", "sentences", "lines", "paragraphs", "items", "headings", "sections",
+        "lists", "tables", "rows", "columns", "cells", "documents",
+    )  # fmt: skip
+
+    def test_no_verb_stumbles_over_one(self) -> None:
+        desk = self.desk(self.PAGE)
+        start = desk.sitting
+        for verb in self.VERBS:
+            for unit in self.UNITS:
+                for part in (f"all the {unit}", f"the last two {unit}", f"the {unit[:-1]}"):
+                    with self.subTest(f"{verb} {part}"):
+                        after = advance(start, Heard(from_line(f"{verb} {part}")))
+                        self.assertIsNotNone(after.entry)
+
+    def test_all_letters_go_at_once(self) -> None:
+        desk = self.desk("The ferry is late. The boat is old.")
+        desk.hears("delete all the letters")
+        self.assertText("")
+        desk.hears("undo that")
+        self.assertText("The ferry is late. The boat is old.")
 
 
 class Courtesy(DeskCase):

@@ -105,6 +105,7 @@ def _is_selected(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "what did i just (say | write | dictate)",
+    "read [me] [back] the last (thing | bit | words) [that] i [have] [just] (said | wrote)",
     "read (it | this | that) (back | to me | aloud | out | back to me | out loud)",
     Way("read (it | this | that)", when=_is_selected),
     "read back [to me] [what i (said | wrote | have written)]",
@@ -145,6 +146,8 @@ def read_on(sitting: Sitting, named_marks: bool = False) -> Done | Refusal:
 
 @command(
     "read from the (top | start | beginning) [{named_marks}]",
+    "read (it | this | the (letter | text | document)) from the [very] (top | start | beginning)",
+    "[the] whole (letter | text | thing) please read it",
     "(everything | all of it | it all | the whole (letter | text | thing)) [read [it]] (aloud"
     " | out loud) [(please | read | read it)]",
     "read (everything | it all | all of it | the whole thing | the whole (letter | text))"

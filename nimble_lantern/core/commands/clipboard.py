@@ -63,7 +63,7 @@ def _taken(sitting: Sitting, target: Places) -> Sitting:
     Way("(<wish> | grab | pick up) a copy of {target}", when=names_a_part),
     Way("{target} (to | onto) the clipboard", when=names_a_part),
     example="copy the last sentence",
-         group="revising")  # fmt: skip
+         group="revising", light=True)  # fmt: skip
 def copy(sitting: Sitting, target: Places) -> Done:
     """Copy a target, to be pasted."""
     after = _taken(sitting, target).about(target.ranges[:1])

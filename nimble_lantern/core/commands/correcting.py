@@ -17,6 +17,7 @@ from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.mending.alternatives import also_heard, alternatives
 from nimble_lantern.core.origins import utterance_at
 from nimble_lantern.core.state import Done, Question, Sitting
+from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import Places, That, Words, as_things, of_the_page
 from nimble_lantern.core.targets.words import named_as_written, places
 
@@ -54,7 +55,9 @@ def _a_bare_word(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     if not isinstance(target, Words) or len(target.words) > _FEW or as_things(target):
         return False
-    return target.words[0] not in LITTLE and named_as_written(sitting.document, target)
+    if target.words[0] in LITTLE or kind_of(target.words) == "number":
+        return False
+    return named_as_written(sitting.document, target)
 
 
 _FEW = 2
@@ -95,6 +98,7 @@ def _without_the(sitting: Sitting, r: Range) -> Range:
         "you (misheard | got) {target} [wrong]",
         "(that's | that is | this is | that) (not | isn't) {target}",
         "what else (could | might | may) {target} be",
+        "i (didn't | did not | never) (say | mean | said) {target}",
     ),
     "(show | give) [me] (alternatives | other words) for {target}",
     Way("what else could {target} be", when=_of_the_page),

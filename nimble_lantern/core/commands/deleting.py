@@ -119,6 +119,7 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
         "take {target} right out",
         "no need for {target}",
         "no {target:a_mark}",
+        "(i | we) (do not | don't) (want | need) [a | the | any] {target:a_mark} [there]",
         "(take | cut | wipe | throw) {target} away",
         "{target} goes [out]",
         "{target} (<shall> | can | could | will have to) (go | come (off | out)) [please]",

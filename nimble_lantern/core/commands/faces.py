@@ -208,6 +208,7 @@ def _typing(sitting: Sitting, mark: str, value: str | None) -> Sitting:
     "{family} on",
     "font {family}",
     "switch to {family}",
+    *frames.running_on("{family} [(font | type | letters)]"),
     example="write in courier",
     group="format",
 )
@@ -217,6 +218,8 @@ def typing_font(sitting: Sitting, family: str) -> Done:
 
 
 @command("(write | type) in {colour}", "{colour} on", "(colour | color) {colour}",
+         *frames.running_on("{colour} [(ink | letters | colour | color)]"),
+         "(switch | change) to {colour}",
          example="write in blue", group="format")  # fmt: skip
 def typing_colour(sitting: Sitting, colour: str) -> Done:
     """Write in a colour from here on, until you say “colour off”."""
@@ -225,7 +228,9 @@ def typing_colour(sitting: Sitting, colour: str) -> Done:
 
 
 @command("(write | type) in {number} (point | points)", "(write | type) in size {number}",
-         "size {number} [on]", example="size sixteen", group="format")  # fmt: skip
+         "size {number} [on]", *frames.running_on("size {number}"),
+         *frames.running_on("{number} (point | points)"),
+         example="size sixteen", group="format")  # fmt: skip
 def typing_size(sitting: Sitting, number: int) -> Done | Refusal:
     """Write in a size from here on, until you say “size off”."""
     if refusal := _sized(number):

@@ -83,6 +83,21 @@ def opened(thing: str) -> tuple[str, ...]:
         f"(what | where) are {thing}",
         f"(what is | what's | where is | where's) {thing}",
         f"<wish> {thing}",
+        f"{thing} please",
+    )
+
+
+def running_on(style: str) -> tuple[str, ...]:
+    """What is written next is to look so: "blue letters from here", "use courier from now on"."""
+    on = "(from (here | now) [(on | onwards)] | now)"
+    return (
+        f"(write | type | go on | carry on | continue) [(writing | typing)] (in | with) {style}"
+        f" [{on}]",
+        f"(use | switch to | change to | start with | start writing [in] | let me write in) {style}"
+        f" {on}",
+        f"[(everything | the next words)] [in] {style} {on}",
+        f"{on} [(write | use)] [in] {style}",
+        f"the next words [(are | should be)] [in] {style}",
     )
 
 

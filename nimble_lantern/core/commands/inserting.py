@@ -506,6 +506,16 @@ CATALOGUE.table("joining", {"append": False, "prepend": True})
 CATALOGUE.table("opening", {"(end | finish)": False, "(start | begin)": True})
 
 
+CATALOGUE.table(
+    "of_it",
+    {
+        "the [very] (start | beginning | top | front)": True,
+        "the [very] (end | bottom | close)": False,
+    },
+    heard=False,
+)
+
+
 def _new_in_prose(sitting: Sitting, parse: Parse) -> bool:
     return _in_prose(sitting, parse) and _new_words(sitting, parse)
 
@@ -524,6 +534,11 @@ def _a_mark_of_words(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("<put> {text:words} (at | to | on | in) {inner} of {target}", when=_new_in_prose),
     Way("(at | to | on) {inner} of {target} (insert | put | add | write) {text}", when=_in_prose),
+    Way(
+        "(in | to | on) {target} (insert | put | add | write) {text:words} (at | to | on)"
+        " {inner:of_it}",
+        when=_in_prose,
+    ),
     Way("{inner:joining} {text:words} to {target}", when=plain_words),
     Way("{target} <shall> {inner:opening} with {text}", when=_in_prose),
     Way("{target} <shall> {inner:opening} (with | in) [(a | an)] {text}", when=_a_mark_of_words),

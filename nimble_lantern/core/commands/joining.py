@@ -454,7 +454,7 @@ def _halves(document: Document, target: Places) -> tuple[Range, Range] | None:
         return target.ranges[0], target.ranges[1]
     if target.unit in (Unit.WORD, Unit.SENTENCE, Unit.CHARACTER):
         found = list(units.within(document, target.unit.value, target.first))
-    elif target.unit is not None and target.unit is not Unit.LINE:
+    elif target.unit in (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.ROW, Unit.CELL):
         found = units.blocks(document, target.unit.value, target.first)
     else:
         found = _round_and(document, target.first)

@@ -68,11 +68,12 @@ def start_listening(sitting: Sitting) -> Done:
     "is (the | my) (microphone | mike | mic | sound | voice) (all right | working | on | ok |"
     " okay |"
     " good | clear | loud enough)",
-    "(can | do) you hear me [(now | well | clearly | all right | properly)]",
+    "(can | do) you hear me (now | well | clearly | all right | properly)",
     "(does the | is the) (microphone | mike | mic) (work | working)",
     "am i (loud | clear) enough [for you]",
     example="check the microphone",
     group="listening",
+    light=True,
 )
 def check_microphone(sitting: Sitting) -> Done:
     """Tell how loud you are, how much noise there is, and what to change."""
@@ -81,7 +82,8 @@ def check_microphone(sitting: Sitting) -> Done:
 
 @command(
     "commands only",
-    "(only | just) [listen [(for | to)]] [(to | for)] commands [for now]",
+    "(listen for | take | hear) commands only",
+    "(only | just) [listen [(for | to)]] [(to | for)] commands [(for now | from now on)]",
     "(do not | don't) (write | type | take down) anything [for now]",
     "(write | type | take down) nothing [for now]",
     "no more (writing | dictation) [just commands]",

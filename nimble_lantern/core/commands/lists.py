@@ -293,6 +293,7 @@ CATALOGUE.table(
     "(give | set) {target} {spacing}",
     example="double spacing for everything",
     group="format",
+    light=True,
 )
 def spacing(sitting: Sitting, target: Places | None = None, spacing: float = 2.0) -> Done:
     """Set lines further apart, or close again."""

@@ -35,6 +35,9 @@ CATALOGUE.table(
     "show [me] (more | the next page)",
     "(scroll | page) <somewhat> {way}",
     "(scroll | page | go | move) {way} (<somewhat> | one page | one screen)",
+    "(scroll | go) to the {way:further} (page | screen)",
+    "scroll <somewhat>",
+    "[the] {way:further} page [please]",
     "(scroll | move) the (page | screen | text) {way} [<somewhat>]",
     "[further] {way} (a (page | screen)) [please]",
     "(show me | let me see) the {way:further} (bit | part | page | screen)",
@@ -67,9 +70,12 @@ CATALOGUE.table(
     "[(it is | it's | everything is)] {zoom:unfit} (on | for) (the | my) screen",
     "(make | set) the (view | zoom) [<somewhat>] {zoom:larger}",
     "{zoom:magnified} (the | this) (page | screen | view)",
+    "{zoom:magnified} (it | this | that | everything | the (text | letters)) on the (screen |"
+    " page)",
     "i (can't | cannot | can hardly | can barely) (read | see) (it | this | that | the (screen |"
     " text | words | letters | writing))",
-    "the (text | letters | writing | words | print | type) (is | are) [<somewhat>] {zoom:unfit}"
+    "the (text | letters | writing | words | print | type) [on [the] (screen | page)] (is | are)"
+    " [<somewhat>] {zoom:unfit}"
     " [(to read | for me | for my eyes | on the screen)]",
     "{zoom:larger} (text | letters | print) on the (page | screen)",
     "make the (text | letters | print) on the (page | screen) [a bit] {zoom:larger}",
@@ -103,10 +109,11 @@ def zoom(sitting: Sitting, zoom: int = 1) -> Done | Refusal:
     "[(show | list)] [me] [the] commands for {group}",
     "what can i say (about | for) {group}",
     "help [me]",
+    "help please",
+    "(help me | i need help) please",
     "(show | tell) me what (i can say | can be said | there is to say | i can do | to say)",
     *frames.opened("[(the | all the | all)] (commands | list of commands | command list)"),
     "what (commands | phrases) (are there | can i use | do you (know | have | understand))",
-    "what do i say [(now | here)]",
     "(i need | i'd like | give me | get me) [some] help",
     "[i am | i'm] (lost | stuck) [help]",
     example="what can i say",

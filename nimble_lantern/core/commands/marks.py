@@ -183,6 +183,7 @@ def _register(name: str, family: _Family) -> None:
             f"(turn | switch | put) {switched} on",
             f"(start | begin) {switched}",
             f"{switched} from (here | now) [on | onwards]",
+            *frames.running_on(switched),
         ), f"{name} on", f"Write in {name} from here on, until you say “{name} off”."),
         (end, f"{name}_off", (
             f"{switched} off",
@@ -190,6 +191,9 @@ def _register(name: str, family: _Family) -> None:
             f"(turn | switch | put) {switched} off",
             f"(stop | end | finish) {switched}",
             f"no more {switched}",
+            f"(stop | end | no more) writing [in] {switched}",
+            f"no {switched} (now | from here | any more)",
+            f"{switched} (is over | over | is finished)",
         ), f"{name} off", f"Stop writing in {name}."),
     ]  # fmt: skip
     for handler, called, ways, example, help_text in patterns:

@@ -14,6 +14,9 @@ MOST = 30
 @command(
     "(show | put up | give me) [the | some] (numbers | pennants)",
     "number everything",
+    "numbers please",
+    "(put | turn) the numbers (up | on)",
+    "numbers on",
     "(label | mark) everything with [a | the] (number | numbers)",
     "(give | put) everything a number",
     "(i want | i'd like | let me) [to] (see | have) (numbers | the numbers)",
@@ -23,6 +26,7 @@ MOST = 30
     heard=1,
     example="show the numbers",
     group="choosing",
+    light=True,
     shows=True,
 )
 def show(sitting: Sitting) -> Numbers:

@@ -66,6 +66,7 @@ def _out(sitting: Sitting, document: str | None, form: str, text: tuple[str, ...
     heard=2,
     example="save this as a word document",
     group="desk",
+    light=True,
 )
 def export(sitting: Sitting, format: str, text: tuple[str, ...] | None = None) -> Done:
     """Put the document into a file of the outbox, in the format you say."""
@@ -79,6 +80,7 @@ def export(sitting: Sitting, format: str, text: tuple[str, ...] | None = None) -
     heard=1,
     example="send this to the outbox",
     group="desk",
+    light=True,
 )
 def send(sitting: Sitting, format: str = "docx") -> Done:
     """Put the document into the outbox, as a Word document unless you say otherwise."""
@@ -108,6 +110,8 @@ def _printed(sitting: Sitting, copies: int = 1, first: int = 0, last: int = 0) -
     "print [out] [(this | it | that | the (document | letter | text) | everything)] [please | now]",
     "print [out] {number} copies [of (this | it | the (document | letter))]",
     "print [out] (this | it | the (document | letter)) {number:times}",
+    "print [out] (this | it | the (document | letter)) in {number} copies",
+    "print the (page | pages | lot)",
     "(i need | i want | make) {number} (printed copies | prints | copies on paper)"
     " [of (this | it)]",
     "put (this | it | the (letter | document)) on paper",
@@ -119,8 +123,9 @@ def _printed(sitting: Sitting, copies: int = 1, first: int = 0, last: int = 0) -
     " [of <all_of_it>]",
     "<wish> (it | this | the (letter | document)) on paper",
     "{number} copies [(on paper | printed)] [(please | and)] print (them | it | this)",
-    "{number} copies on paper",
-    "(print | make) (a | one) copy [of (this | it | the (document | letter))] [on paper]",
+    "{number} (copies on paper | prints [of (this | it | the (letter | document))])",
+    "(print (a | one) copy | make (a | one) (printed | paper) copy) [of (this | it | the"
+    " (document | letter))] [on paper]",
     heard=2,
     example="print this",
     group="desk",
@@ -170,11 +175,13 @@ def print_pages(
     "how (will | would | does) (it | this) (print | come out | look) on paper",
     "how (will | would | does) (it | this) (print | come out)",
     "print preview",
+    "preview please",
     "(let me see | show me | can i see) the (printed (page | pages | letter) | paper | print)",
     "show print number {number}",
     heard=1,
     example="show it as it prints",
     group="desk",
+    light=True,
 )
 def show_tray(sitting: Sitting, number: int = 0) -> Done:
     """Show the document as it prints, and what lies in the print tray."""
@@ -204,6 +211,8 @@ def empty_tray(sitting: Sitting, number: int = 0) -> Done | Refusal:
 @command(
     "back everything up",
     "back up everything",
+    "back (it | everything) [all] up",
+    "back it all up",
     "(make | take | <wish> | do) a (backup | back up) [of (everything | it all)] [now]",
     "back up [now]",
     "(save | copy | put | keep) everything (somewhere | in a) safe [place]",
@@ -211,6 +220,7 @@ def empty_tray(sitting: Sitting, number: int = 0) -> Done | Refusal:
     heard=1,
     example="back everything up",
     group="desk",
+    light=True,
 )
 def back_up(sitting: Sitting) -> Done:
     """Copy all documents, and everything that was said, into one file of the outbox."""
@@ -223,6 +233,7 @@ def back_up(sitting: Sitting) -> Done:
     heard=1,
     example="check everything",
     group="desk",
+    light=True,
 )
 def check(sitting: Sitting) -> Done:
     """Build every document anew from what was said, and see that it is the same."""

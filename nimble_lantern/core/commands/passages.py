@@ -725,6 +725,7 @@ CATALOGUE.table("is_it", {"time is it": "time", "(day | date) is it": "date"}, h
     "{moment:moment_of_day} (here | goes here | comes here | in here)",
     "(what's | what is) {moment:moment_of_day} [(and)] (write | put) it (in | here | in here |"
     " down)",
+    "{moment} please",
     "what {moment:is_it} [(and)] (write | put) it (in | here | in here | down)",
     heard=1,
     example="insert today's date",

@@ -30,7 +30,10 @@ CATALOGUE.table(
         " | automatically)": True,
         "(i'll | i will | i want to | let me) (say | speak | do) the (punctuation | commas | full"
         " stops | stops) [myself]": False,
-        "(no | without) automatic punctuation": False,
+        "(no | without | no more) automatic punctuation": False,
+        "(i (do not | don't) want | stop) [the] automatic punctuation": False,
+        "automatic punctuation please": True,
+        "(i want | i'd like | use | switch to | give me) [the] automatic punctuation": True,
     },
     heard=False,
 )
@@ -43,6 +46,7 @@ CATALOGUE.table(
     "{onoff:by_the_desk}",
     example="automatic punctuation on",
     group="writing",
+    light=True,
 )
 def punctuation(sitting: Sitting, onoff: bool) -> Done:
     """Let the desk put full stops, question marks and obvious commas, or not."""
@@ -62,6 +66,7 @@ CATALOGUE.table("dialect", {"british": "british", "american": "american"})
     "spell [(it | words | everything)] the {dialect} way",
     example="british spelling",
     group="writing",
+    light=True,
 )
 def dialect(sitting: Sitting, dialect: str) -> Done:
     """Write with British or American spelling, quotation marks and dates."""
@@ -69,6 +74,9 @@ def dialect(sitting: Sitting, dialect: str) -> Done:
 
 
 CATALOGUE.table("patience", {"short": "short", "normal": "normal", "long": "long"})
+CATALOGUE.table(
+    "more_patience", {"(longer | more)": "long", "(shorter | less)": "short"}, heard=False
+)
 CATALOGUE.table("more_time", {"(more | longer | a bit more | a little more) [time]": "long"})
 CATALOGUE.table("waiting", {"(longer | a little longer)": "long", "less [long]": "short"})
 
@@ -76,6 +84,7 @@ CATALOGUE.table("waiting", {"(longer | a little longer)": "long", "less [long]":
 @command(
     "{patience} patience",
     "patience {patience}",
+    "[a] [(a bit | a little | have)] {patience:more_patience} patience",
     "wait {patience:waiting} [for me] [when i pause]",
     "be [more] patient",
     "wait the usual time",
@@ -88,6 +97,7 @@ CATALOGUE.table("waiting", {"(longer | a little longer)": "long", "less [long]":
     " stop))",
     example="long patience",
     group="listening",
+    light=True,
 )
 def patience(sitting: Sitting, patience: str = "") -> Done:
     """Wait a short, normal or long silence before an utterance counts as over."""
@@ -130,6 +140,7 @@ def engine(sitting: Sitting, engine: str) -> Done:
     "how well do you hear",
     example="which ears are there",
     group="listening",
+    light=True,
 )
 def which_ears(sitting: Sitting) -> Done:
     """Tell what the desk listens with."""
@@ -159,7 +170,6 @@ def fetch_ears(sitting: Sitting) -> Done:
     *frames.opened("[(the | my | all the)] (settings | options | preferences)"),
     "how is (the desk | everything) set [up]",
     "what can i (set | change) (here | on the desk | about the desk)",
-    "[(the | my)] (settings | options) please",
     example="show the settings",
     group="desk",
     shows=True,
@@ -188,18 +198,25 @@ CATALOGUE.table("too", {"(dark | black)": "light", "(light | bright | white)": "
     "{shade} paper",
     "<adopt> {shade} (paper | page | mode | background | screen)",
     "<adopt> (the | a) {shade} (paper | page | mode | background | screen)",
-    "{shade} (background | page)",
+    "{shade} (background | page | mode)",
+    "(i prefer | i'd prefer | i would prefer | i like) [the] {shade} (paper | page | mode |"
+    " screen)",
+    "back to [the] {shade} (paper | page | mode | screen | background)",
+    "(switch | change) the (paper | page | screen | background) [over] to {shade}",
+    "(use | take) the {shade} one",
     "make the (paper | page | background | screen) {shade} [again]",
     "the (paper | page | background | screen) <shall> [be] {shade} [again]",
     "(turn | put | set) the (paper | page | background | screen) [to] {shade}",
     "(turn | switch) (the lights (off | out) | off the lights)",
     "(use | switch to | go | make it | turn it | change to) {shade:plain_shade}",
     "{shade:inked} [(please | for the screen)]",
+    "{shade:plain_shade} please",
     "(turn | set | make | have) (everything | the lot) {shade:plain_shade}",
     "[a] {shade} (screen | theme | view)",
     "(the | this) (page | paper | screen | background) is too {shade:too}",
     example="dark paper",
     group="desk",
+    light=True,
 )
 def paper(sitting: Sitting, shade: str = "dark") -> Done:
     """Write on light or on dark paper."""
@@ -226,6 +243,7 @@ CATALOGUE.table("turned", {"up": "high", "(down | back)": "normal"}, heard=False
     "(<wish> | give me) {contrast} contrast",
     example="high contrast",
     group="desk",
+    light=True,
 )
 def contrast(sitting: Sitting, contrast: str) -> Done:
     """Draw everything in the strongest contrast, or as usual."""
@@ -234,7 +252,7 @@ def contrast(sitting: Sitting, contrast: str) -> Done:
 
 @command("(mask | hide) (rude | offensive | bad) words", "masking {onoff}",
          "(show | (do not | don't) (mask | hide)) {shown:shown}",
-         example="mask offensive words", group="writing")  # fmt: skip
+         example="mask offensive words", group="writing", light=True)  # fmt: skip
 def masking(sitting: Sitting, onoff: bool = True, shown: bool = False) -> Done:
     """Write offensive words with asterisks, or in full."""
     on = onoff and not shown
@@ -255,6 +273,7 @@ CATALOGUE.table("shown", {"(rude | offensive | bad) words": True})
     "[all] numbers (as | in) (digits | figures)",
     example="digits on",
     group="writing",
+    light=True,
 )
 def digits_on(sitting: Sitting) -> Done:
     """Write every number in digits."""
@@ -262,7 +281,7 @@ def digits_on(sitting: Sitting) -> Done:
 
 
 @command("(write | put) [all] numbers (in | as) words", "number words on",
-         example="write numbers in words", group="writing")  # fmt: skip
+         example="write numbers in words", group="writing", light=True)  # fmt: skip
 def words_on(sitting: Sitting) -> Done:
     """Write every number in words."""
     return _set(sitting, "numbers", "words", "numbers in words")
@@ -274,6 +293,7 @@ def words_on(sitting: Sitting) -> Done:
     "(write | put) numbers (as an editor would | the usual way)",
     example="digits off",
     group="writing",
+    light=True,
 )
 def digits_off(sitting: Sitting) -> Done:
     """Write numbers as an editor would: words up to nine, digits from ten."""

@@ -197,6 +197,7 @@ def switch(sitting: Sitting, document: str) -> Done:
 @command(
     "[(go | switch | back | take me | change) [back] [to]] the (other | previous | last) document",
     "(switch | swap | change) (back | documents)",
+    "(other | previous) document",
     "(go | switch | back | take me | change) [back] [to] the (other | previous) (one | letter |"
     " text"
     " | file | page)",
@@ -208,6 +209,7 @@ def switch(sitting: Sitting, document: str) -> Done:
     heard=1,
     example="the other document",
     group="desk",
+    light=True,
 )
 def other_document(sitting: Sitting) -> Done | Refusal:
     """Go back to the document that was on the desk before this one."""
@@ -249,6 +251,7 @@ def copy_document(
     "put (this | the) (document | letter) away",
     Way("put this [one] away", when=_several),
     "put away (this | the) (document | letter)",
+    "away with (this | the) (document | letter)",
     "(put | take | clear) [the] {document} (off | away from) the shelf",
     "(put | take) (this | the) (document | letter) off the shelf",
     "(delete | remove | bin | throw away) the document [called] {document}",

@@ -167,6 +167,7 @@ def _at(sitting: Sitting, table: Table, row: int, column: int) -> Done:
     Way("[<go>] [on] [to] the next [(cell | one)]", when=in_table),
     Way("(one | a) cell (on | along | further | to the right)", when=in_table),
     "[<go>] [on] [to] the cell after [(this | that) [one]]",
+    "[<go>] [to] the cell [(to | on)] the right",
     heard=1,
     example="next cell",
     group="format",
@@ -187,6 +188,7 @@ def next_cell(sitting: Sitting, table: Table) -> Done | Refusal:
     "[<go>] [back] [to] [the] (previous | last) cell",
     "[<go>] [back] [to] the cell before [(this | that) [one]]",
     "(one | a) cell (back | before | to the left)",
+    "[<go>] [to] the cell [(to | on)] the left",
     Way("(previous [one] | go back [one])", when=in_table),
     Way("[<go>] back (one | a) cell", when=in_table),
     Way("one (back | to the left)", when=in_table),
@@ -208,6 +210,7 @@ def previous_cell(sitting: Sitting, table: Table) -> Done | Refusal:
 
 @command(
     "[<go>] [(on | down)] [to] [the] (next | new | another | following) row",
+    "[<go>] [to] the next row down",
     "(begin | start) (a | the) (new | next) row",
     "[<go>] [to] [the] (first cell | start | beginning) of (the next | a new) row",
     "[<go>] [on] [down] (to | into) [the] row (below | underneath | beneath | under)"
@@ -364,6 +367,7 @@ def under(sitting: Sitting, table: Table, words: tuple[str, ...]) -> Done | Refu
     "<stop> [(the | this)] table",
     "end of [the] table",
     "(out of | leave | below | after | behind) the table",
+    "<go> [to] (below | under | after | behind | beneath) the table",
     "(go on | carry on | continue | write | go) [(writing | dictating)] (below | under | after"
     " | behind | beneath | underneath) [the] [table]",
     "(take | get | let) me out of (the | this) table",

@@ -133,6 +133,8 @@ def call(sitting: Sitting, text: tuple[str, ...]) -> Done:
     """Keep the text as it is now under a name, to compare with and to come back to."""
     if len(text) > 1 and text[-1] == "version":
         text = text[:-1]
+    if len(text) > 1 and text[0] == "version":
+        text = text[1:]
     name = given_name(text)
     return Done(with_milestone(sitting, name), f"this version is called “{name}”")
 

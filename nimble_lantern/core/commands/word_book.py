@@ -92,6 +92,8 @@ def written_as(sitting: Sitting, words: Sequence[str]) -> str:
 @command(
     f"(add | put | enter | save) [the (word | name)] {{text:words}} (to | in | into) {_BOOK}",
     Way("(learn | remember) the (word | name) {text}", when=_few),
+    Way(f"(learn | remember | keep) {{text:words}} (for | in) {_BOOK}", when=_few),
+    Way(f"{{text:words}} (into | in | goes (in | into) | belongs in | to) {_BOOK}", when=_few),
     Way("(add | new) (word | name) {text}", when=_few),
     Way("(learn | remember) {text:words} for (next time | the future)",
         when=_few),
@@ -238,6 +240,7 @@ def allow(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     "(what | which) words do you know",
     example="show the word book",
     group="desk",
+    light=True,
     shows=True,
 )
 def show(sitting: Sitting) -> Done:

@@ -43,10 +43,21 @@ def remove(sitting: Sitting, ranges: Iterable[Range], blocks: bool = False) -> S
     """Delete ranges and tidy the spaces; with `blocks`, whole blocks go with their text."""
     removals = (
         partial(_removal, r=r, blocks=blocks, caret=sitting.caret.block)
-        for r in reversed(disjoint(ranges))
+        for r in reversed(_joined(disjoint(ranges)))
     )
     after = sitting.edited(in_turn(sitting.document, removals))
     return replace(after, that=(), selection=None, fresh=False)
+
+
+def _joined(ranges: Iterable[Range]) -> list[Range]:
+    """Ranges that touch as one: what one leaves is not tidied away twice."""
+    found: list[Range] = []
+    for r in ranges:
+        if found and found[-1].end == r.start:
+            found[-1] = Range(found[-1].start, r.end)
+        else:
+            found.append(r)
+    return found
 
 
 def _removal(document: Document, r: Range, blocks: bool, caret: int) -> Edit:

@@ -74,6 +74,16 @@ def _spelled_out(old: str, words: Sequence[str]) -> Sequence[str]:
     return (text.capitalize(),) if old[:1].isupper() else (text,)
 
 
+def _bare_number(old: str, words: Sequence[str]) -> Sequence[str]:
+    """ "The five should be a six": a number in the place of one."""
+    if len(words) < 2 or words[0] not in ("a", "an"):
+        return words
+    said = cardinal(words, 1)
+    before = tuple(old.lower().split())
+    number = before and (old.replace(",", "").isdecimal() or cardinal(before, 0))
+    return words[1:] if said and said[1] == len(words) and number else words
+
+
 def a_name(document: Document, r: Range) -> bool:
     """Whether a range is a name: by its capital inside a sentence, or those of all its words."""
     text = document.text(r)
@@ -123,6 +133,7 @@ def replace_range(
     words beside the range may be said once more with the new ones, and then stand there once.
     """
     if not exactly:
+        words = _bare_number(sitting.document.text(r), words)
         words = _spelled_out(sitting.document.text(r), bare_mark(words))
     block = sitting.document.blocks[r.start.block]
     marks: Marks = ()

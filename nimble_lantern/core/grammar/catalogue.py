@@ -78,6 +78,7 @@ class Traits:
     widens: bool = False
     annotates: bool = False
     shows: bool = False
+    light: bool = False
 
 
 @dataclass(frozen=True)
@@ -172,6 +173,7 @@ class Catalogue:
         widens: bool = False,
         annotates: bool = False,
         shows: bool = False,
+        light: bool = False,
     ) -> Callable[[Handler], Handler]:
         """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help.
 
@@ -199,6 +201,7 @@ class Catalogue:
         widens           is said of what was just selected before it is said of anything else
         annotates        writes beside the text, and none of what is said into it
         shows            only shows something, or goes there: it may be taken from what is like it
+        light            leaves text and hearing as they are, and is easily set back: so may it be
         leaves           leaves whatever is open: a question, a dialog, the spelling of a word
         corrects         puts right what was misheard: counted in the speaker's own figures
         here             with nothing selected, "this" is the paragraph of the writing place
@@ -207,6 +210,7 @@ class Catalogue:
             when, destructive, while_resting, while_text_only, walks, in_text, writes, answers,
             keeps_question or answers, every_place, moves, of_blocks, here, spells, corrects,
             leaves, of_rows, reads, ends_reading, hushes, widens, annotates, shows,
+            light,
         )  # fmt: skip
 
         def register(handler: Handler) -> Handler:

@@ -53,8 +53,10 @@ def in_order(words: Sequence[str]) -> Iterator[tuple[str, ...]]:
             break
         if (i, j) == (0, size) or words[i] in ("to", "and", "of") or words[j - 1] == "and":
             continue
-        if i and words[i - 1] in DETERMINERS:
-            continue
+        if words[i:j] == ("please",):
+            continue  # "in bold please" is no request about that word
+        if i and (words[i - 1] in DETERMINERS or words[i - 1] == "not"):
+            continue  # "a line under not included" takes none away
         for value in {f.value: None for f in match.at("target", i) if f.end == j}:
             if isinstance(value, Words) and not set(value.words) - LITTLE:
                 continue

@@ -169,6 +169,13 @@ def housed(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
     words = tuple(words)
     if not 2 <= len(words) <= _LONGEST or words[-1] in _NEVER_LAST or _misplaced(words):
         return
+    if size := keeping(words):
+        # "Clear row two but keep it": its words go, and no more.
+        inside = housed(sitting, words[:-size])
+        yield from (
+            ("empty", *m[1:]) for m in inside if m[0] in ("delete", "empty") and m[1:2] == ("the",)
+        )
+        return
     around = Around(words)
     made: dict[Phrase, None] = {}
     named = sorted(named_in(sitting, words, around), key=lambda n: n.start - n.end)
@@ -186,6 +193,27 @@ def housed(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
     for plain_words in (*_of_two(words, named), *_of_a_cell(sitting, words, named)):
         made[plain_words] = None
     yield from (m for m in made if m != words)
+
+
+_KEEPING = tuple(
+    tuple(f"but {verb} {what}".split())
+    for verb in ("keep", "leave")
+    for what in (
+        "it",
+        "it there",
+        "them",
+        "them there",
+        "it in",
+        "the row",
+        "the column",
+        "it empty",
+    )
+)
+
+
+def keeping(words: Phrase) -> int:
+    """How many words at the end say that the thing itself stays: "but keep it"."""
+    return next((len(tail) for tail in _KEEPING if words[-len(tail) :] == tail), 0)
 
 
 def _misplaced(words: Phrase) -> bool:

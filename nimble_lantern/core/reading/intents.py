@@ -224,7 +224,8 @@ class Asked:
         lead = first.odds - others[0].odds if others else math.inf
         plainly = self.addressed >= PLAINLY_ADDRESSED and first.odds >= SURE_ODDS
         likely = first.odds >= SURER_ODDS
-        return first if not first.strange and (plainly or likely) and lead >= SURE_LEAD else None
+        fits = first.strange <= (plainly and lead >= FAR_LEAD)
+        return first if fits and (plainly or likely) and lead >= SURE_LEAD else None
 
 
 NOTHING = Asked(-math.inf)
@@ -253,7 +254,7 @@ LEAST_ODDS = -9.0
 """Below it, nothing that is known comes near."""
 SURELY_ADDRESSED, TOLD_OF_THE_DESK = 2.5, 1.5
 """From which on it is surely said to the desk; the second where it speaks of what the desk has."""
-SURE_ODDS, SURER_ODDS, SURE_LEAD = 3.0, 6.0, 2.0
+SURE_ODDS, SURER_ODDS, SURE_LEAD, FAR_LEAD = 2.5, 5.0, 1.5, 6.0
 """From which on, and by how much likelier than the next, only one thing can be meant: the odds of
 what is plainly said to the desk, and of what is likely to be."""
 

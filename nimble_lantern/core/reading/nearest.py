@@ -143,9 +143,11 @@ def harmless(name: str) -> bool:
     """Whether a command takes no text away and writes none."""
     command = CATALOGUE.commands[name]
     traits = command.traits
+    if ".typing" in name:
+        return False  # it would run on into the words that come next
     changes = traits.destructive or traits.writes or traits.walks or traits.moves
-    if name in _WITHOUT_TEXT:
-        return not changes
+    if traits.light:
+        return True
     writes = any(slot in pattern for pattern in command.patterns for slot in _WRITTEN)
     looks = traits.shows or name.split(".")[0] in _LOOKED_AT
     return looks and not changes and not writes
@@ -153,15 +155,6 @@ def harmless(name: str) -> bool:
 
 _LOOKED_AT = frozenset("marks faces blocks selecting moving looking aloud".split())
 """Families that only go somewhere, select, read, or change how words look."""
-_WITHOUT_TEXT = frozenset(
-    "outgoing.export shelf.other_document outgoing.send outgoing.show_tray outgoing.back_up"
-    " outgoing.check settings.punctuation"
-    " settings.dialect settings.patience settings.which_ears settings.paper settings.contrast"
-    " settings.masking settings.digits_on settings.words_on settings.digits_off clipboard.copy"
-    " listening.check_microphone lists.spacing word_book.show figures.show_figures numbering.show"
-    " practising.show".split()
-)
-"""Other commands that leave the text and the hearing as they are, and are easily set back."""
 _WRITTEN = ("{text", "{words", "{letter")
 _SURE_LIKE = 0.85
 

@@ -26,7 +26,7 @@ from nimble_lantern.core.reading.addressing import (
 )
 from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import apart
-from nimble_lantern.core.reading.housed import housed
+from nimble_lantern.core.reading.housed import housed, keeping
 from nimble_lantern.core.reading.otherwise import otherwise, surely
 from nimble_lantern.core.reading.told_before import told_before
 from nimble_lantern.core.reading.worded import surely as surely_worded
@@ -84,6 +84,8 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
         return judge(sitting, in_full, whole, forced)
     if found.kind is Judged.COMMAND and found.parse and not found.parse.free:
         return found
+    if (said_of_it := _courteously(sitting, words, found)) is not None:
+        return said_of_it
     plainer = plainer_than(words)
     if whole:
         plainest = plainer[-1].words if plainer else words
@@ -116,7 +118,8 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     if whole and (named := _named_first(sitting, words, asked)) is not None:
         return named
     for other in (_in_order, _otherwise, _housed, _worded, _reasoned) if whole else ():
-        if (put := other(sitting, words, asked)) is not None:
+        put = other(sitting, words, asked)
+        if put is not None and (other is _housed or not _is_to_stay(words, put)):
             return put
     # Only where nothing fits exactly does it pay to look for what comes near.
     missed: list[Verdict] = []
@@ -140,6 +143,22 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     if slip is TEXT and whole and _spares_the_selection(sitting, words):
         return Verdict(Judged.UNCLEAR, refusal=_NOT_OVER)
     return missed[0] if forced and slip is TEXT and missed else slip
+
+
+def _courteously(sitting: Sitting, words: tuple[str, ...], found: Verdict) -> Verdict | None:
+    """ "Bold please" is said of what was just written, although a letter has a "please"."""
+    if not (sitting.that or sitting.selection) or words[-1:] != ("please",) or not found.parse:
+        return None
+    if not any(v == Words(words[-1:]) for v in found.parse.args.values()):
+        return None
+    of_it = exactly(sitting, (*words[:-1], "that"), whole=True)
+    return of_it if of_it.kind is Judged.COMMAND else None
+
+
+def _is_to_stay(words: tuple[str, ...], found: Verdict) -> bool:
+    """ "Take everything out of the second column but leave it there": the column is not to go."""
+    command = found.parse.command if found.parse else None
+    return command is not None and command.traits.destructive and keeping(words) > 0
 
 
 def _named_first(
@@ -330,7 +349,7 @@ def _swallowed(sitting: Sitting, found: Verdict, plainer: Verdict, fewer: int) -
     "Delete please" may be said of that word, unless something is selected.
     """
     assert found.parse and plainer.parse
-    if not plainer.parse.args and sitting.selection is None:
+    if not plainer.parse.args and sitting.selection is None and not sitting.that:
         return False
     return plainer.parse.free <= found.parse.free - fewer
 

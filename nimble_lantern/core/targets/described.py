@@ -132,6 +132,11 @@ def _a_mark_beside(target: Target) -> Sign | None:
     return target if isinstance(target, Sign) and target.beside is not None else None
 
 
+@rule("a_mark", "[the | a] {sign} [right] at the [very] (end | bottom)", heard=False)
+def _a_mark_at_the_end(sign: str) -> Sign:
+    return Sign(sign, Order.LAST)
+
+
 CATALOGUE.table(
     "adjoins",
     {"[(right | just)] (after | behind)": True, "[(right | just)] (before | in front of)": False},
@@ -384,7 +389,7 @@ CATALOGUE.table(
     {
         "(after | following)": (True, False),
         "(below | under | beneath | underneath)": (True, True),
-        "(before | preceding)": (False, False),
+        "(before | preceding | in front of | ahead of)": (False, False),
         "above": (False, True),
     },
     heard=False,
