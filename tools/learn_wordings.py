@@ -38,7 +38,7 @@ from tests.corpus.revising import page_of, tasks
 
 _ROOT = Path(__file__).parents[1]
 LEXICON = _ROOT / "nimble_lantern" / "core" / "lexicon"
-_SETS = "any_order of_the_house of_the_desk any_words free_words"
+_SETS = "any_order of_the_house of_the_desk any_words free_words asked_plainly"
 _NEAR = "near_the_words near_the_house near_the_tables near_the_desk"
 _LINES = "near_the_margin near_the_letters near_the_stores of_the_world"
 _TASKS = "paraphrases.tsv revisions.tsv"

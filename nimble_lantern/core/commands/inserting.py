@@ -288,7 +288,9 @@ def _quoted_or_part(sitting: Sitting, parse: Parse) -> bool:
 
 def _new_words(sitting: Sitting, parse: Parse) -> bool:
     """A whole sentence that stands there is not put there once more, but moved."""
-    there = a_whole_sentence(sitting.document, tuple(parse.args.get("text", ())))
+    text = tuple(parse.args.get("text", ()))
+    placed = text[:-1] if text[-1:] in (("first",), ("last",)) else text
+    there = a_whole_sentence(sitting.document, placed)
     return not there and plain_words(sitting, parse)
 
 

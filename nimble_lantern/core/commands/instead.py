@@ -15,6 +15,7 @@ from nimble_lantern.core.document.styles import COLOURS
 from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
 from nimble_lantern.core.lexicon.closed import (
+    ARTICLES,
     AUXILIARIES,
     DETERMINERS,
     DULL,
@@ -516,7 +517,19 @@ def beside_the_same_words(
     if not found and len(old) > 1 and old[0] in PREPOSITIONS | DETERMINERS and old[0] in text:
         # "Closed from tuesday not from monday".
         return beside_the_same_words(document, text, old[1:])
-    return found
+    return [(_without_article(document, r, text, new), new) for r, new in found]
+
+
+def _without_article(
+    document: Document, r: Range, text: tuple[str, ...], new: tuple[str, ...]
+) -> Range:
+    """ "The fifth of may not the fourth" leaves the article where it was."""
+    first = document.text(r).split(" ")[0]
+    at = next((i for i in range(len(text)) if text[i : i + len(new)] == new), 0)
+    told = at > 0 and text[at - 1] == first.lower()
+    if not told or first.lower() not in ARTICLES or new[0] in DETERMINERS:
+        return r
+    return Range(r.start._replace(offset=r.start.offset + len(first) + 1), r.end)
 
 
 _LEAST_SAME, _MORE_NEW = 2, 3

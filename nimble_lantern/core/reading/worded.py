@@ -28,7 +28,13 @@ from nimble_lantern.core.lexicon.worded import JOBS, LONGEST, REPLACING, Job, Su
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import of_the_page
-from nimble_lantern.core.targets.words import LONG_RUN, exact, named_as_written, told_by_words_there
+from nimble_lantern.core.targets.words import (
+    LONG_RUN,
+    a_whole_sentence,
+    exact,
+    named_as_written,
+    told_by_words_there,
+)
 from nimble_lantern.core.writing.cardinals import cardinal
 
 _Span = tuple[int, int]
@@ -326,6 +332,8 @@ def surely(sitting: Sitting, parse: Parse, asked: Asked) -> bool:
         return asked.shifted  # a part of the page is moved, or joined to another
     if asked.job.words:
         return _surely_inserts(sitting, parse, asked)
+    if asked.new[-1] in ("first", "last") and a_whole_sentence(sitting.document, asked.new[:-1]):
+        return False  # a sentence that stands there is to be moved
     begins = asked.sure is Sure.TOLD or asked.new[0] not in DETERMINERS | PREPOSITIONS | LITTLE
     return begins and inserting.plain_words(sitting, parse)
 
