@@ -33,7 +33,7 @@ class Said:
     def holds(self) -> bool:
         """Whether it leaves all as the plain wording does, by the same command or another."""
         found, wanted = (
-            advance(_prepared(self.page, self.before), Heard(from_line(said)))
+            advance(prepared(self.page, self.before), Heard(from_line(said)))
             for said in (self.wording, self.plain)
         )
         command = found.entry is not None and found.entry.read_as == "command"
@@ -41,7 +41,7 @@ class Said:
 
 
 @lru_cache(maxsize=8)
-def _prepared(page: str, before: tuple[str, ...]) -> Sitting:
+def prepared(page: str, before: tuple[str, ...]) -> Sitting:
     passages = [of_document(name, from_markdown(text)) for name, text in P.items()]
     others = {title: from_markdown(text) for title, text in S.items()}
     document, first = _PAGES.get(page, (page, []))

@@ -8,6 +8,7 @@ from dataclasses import replace
 from nimble_lantern.core.commands.table_here import (
     cell_beside,
     row_moved_by,
+    row_to_an_edge,
     two_headings,
     two_rows,
 )
@@ -306,6 +307,8 @@ def move(
     goal = sitting.document.whole if place is None else place.first
     before = (side if place else edge) in ("before", "start")
     if place is not None and (row := cell_beside(sitting, target.first, place.first, before)):
+        return row
+    if place is None and (row := row_to_an_edge(sitting, target.first, before)):
         return row
     whole = target.unit in _WHOLE
     if not whole and (items := _items(sitting, source, place)):

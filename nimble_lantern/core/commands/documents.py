@@ -64,7 +64,7 @@ def new_document(sitting: Sitting, text: tuple[str, ...] | None = None) -> Done:
 
 
 @command(
-    "open [the | my] [document] {document}",
+    "open [up] [the | my] [(document | letter | file | text | paper)] {document}",
     "(go to | switch to | show [me]) [the] document {document}",
     "(get | fetch | bring up | call up | pull up) [me] [the | my] [document] {document}",
     example="open ferry times",

@@ -218,7 +218,7 @@ def typing_font(sitting: Sitting, family: str) -> Done:
 
 
 @command("(write | type) in {colour}", "{colour} on", "(colour | color) {colour}",
-         *frames.running_on("{colour} [(ink | letters | colour | color)]"),
+         *frames.running_on("{colour} [(letters | colour | color)]"),
          "(switch | change) to {colour}",
          example="write in blue", group="format")  # fmt: skip
 def typing_colour(sitting: Sitting, colour: str) -> Done:

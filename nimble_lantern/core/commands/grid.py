@@ -17,6 +17,7 @@ from nimble_lantern.core.commands.sorted_here import (
 from nimble_lantern.core.commands.table_here import (
     Part,
     cell_here,
+    column_named,
     headed_by,
     heads_a_column,
     heads_a_row,
@@ -61,6 +62,13 @@ def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     return unit_named(target) in (Unit.ROW, Unit.COLUMN, Unit.CELL)
 
 
+def _heads_the_first(sitting: Sitting, parse: Parse) -> bool:
+    """ "Add another bus", where the first column says "bus": a row is one of those."""
+    kind = tuple(parse.args.get("kind", ()))
+    table = here(sitting)
+    return not isinstance(table, Refusal) and column_named(sitting, table, kind) == 0
+
+
 def _one_more(sitting: Sitting, parse: Parse) -> bool:
     """ "A fourth column", where there are three."""
     table = here(sitting)
@@ -95,6 +103,7 @@ def _one_more(sitting: Sitting, parse: Parse) -> bool:
     " {grid} [{ended}]",
     "(extend | lengthen | widen) <the_table> by (a | one | another) {grid} [{ended}]",
     "<adding> (a | another) [new] {words} column",
+    Way("<adding> another {kind:words}", when=_heads_the_first),
     "<add_one> {grid} [{ended}]",
     "{ended} <one_more> {grid}",
     "there <shall> be (a | an | another | one more) [(new | empty | blank)] {grid} [{ended}]",
@@ -166,8 +175,10 @@ def add(
     words: tuple[str, ...] | None = None,
     other: tuple[str, ...] = (),
     position: int = 0,
+    kind: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Add a row or column: at the end, or before or after another."""
+    grid = Unit.ROW if kind else grid
     if words is not None and (side or other):
         beside = _beside(sitting, grid, words, other)
         if isinstance(beside, Refusal):

@@ -28,7 +28,7 @@ CATALOGUE.table(
     "(turn | switch) the (microphone | mic | mike) (off | down)",
     "(pause | mute | stop | rest) [the] (microphone | mic | mike | listening)",
     "(microphone | mic | mike) off",
-    "(stop | quit) listening {awhile:a_while}",
+    "(stop | quit) listening [to (me | us)] {awhile:a_while}",
     "(go to sleep | take a (break | rest | nap | pause) | have a (rest | break | nap) | rest now |"
     " close your ears | ears off) [{awhile:a_while}]",
     "stop (hearing me | taking down what i say)",

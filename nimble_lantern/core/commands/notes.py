@@ -109,6 +109,7 @@ _ORDERS = frozenset("last first next previous second third this that".split())
 
 
 @command(
+    Way("margin note {target} {text:words}", when=names_a_part),
     "margin note (on | at | for | about | beside | by | to) {target} {text:words}",
     "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> (on | at | to"
     " | beside | by | against | next to | for) {target} (saying | that says | which says | colon)"

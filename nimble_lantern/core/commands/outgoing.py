@@ -112,6 +112,10 @@ def _printed(sitting: Sitting, copies: int = 1, first: int = 0, last: int = 0) -
     "print [out] (this | it | the (document | letter)) {number:times}",
     "print [out] (this | it | the (document | letter)) in {number} copies",
     "print the (page | pages | lot)",
+    "print (this | my) (letter | document | page | text | notice | list)",
+    "print {number} of (these | them | this)",
+    "(i want | i'd like | i need | make) {number} copies (printed | on paper | in print)",
+    "{number} copies please",
     "(i need | i want | make) {number} (printed copies | prints | copies on paper)"
     " [of (this | it)]",
     "put (this | it | the (letter | document)) on paper",

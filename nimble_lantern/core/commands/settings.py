@@ -42,6 +42,7 @@ CATALOGUE.table(
 @command(
     "[(turn | switch)] [(automatic | auto)] punctuation {onoff}",
     "(turn | switch) {onoff} [(automatic | auto)] punctuation",
+    "(turn | switch) the [(automatic | auto)] punctuation {onoff}",
     "{onoff:doing} (punctuating | putting in (full stops | punctuation | commas)) [for me]",
     "{onoff:by_the_desk}",
     example="automatic punctuation on",
@@ -86,6 +87,7 @@ CATALOGUE.table("waiting", {"(longer | a little longer)": "long", "less [long]":
     "patience {patience}",
     "[a] [(a bit | a little | have)] {patience:more_patience} patience",
     "wait {patience:waiting} [for me] [when i pause]",
+    "wait for me {patience:waiting}",
     "be [more] patient",
     "wait the usual time",
     "(give me | i need | allow me) {patience:more_time} [(to (speak | think | talk | finish) |"
@@ -168,6 +170,8 @@ def fetch_ears(sitting: Sitting) -> Done:
 
 @command(
     *frames.opened("[(the | my | all the)] (settings | options | preferences)"),
+    "(i want to | i'd like to | i need to | let me) (change | set) (a | a few | some | the)"
+    " (setting | settings)",
     "how is (the desk | everything) set [up]",
     "what can i (set | change) (here | on the desk | about the desk)",
     example="show the settings",

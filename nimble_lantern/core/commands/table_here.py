@@ -230,6 +230,19 @@ def cell_beside(sitting: Sitting, one: Range, other: Range, before: bool) -> Don
     return reordered(sitting, Part(table, unit, [n]), order)
 
 
+def row_to_an_edge(sitting: Sitting, one: Range, before: bool) -> Done | Refusal | None:
+    """The row whose whole first cell is moved "to the top", or "to the end"; None if it is none."""
+    blocks = sitting.document.blocks
+    cell, table = blocks[one.start.block].cell, table_at(blocks, one.start.block)
+    whole = one == block_range(sitting.document, one.start.block)
+    if cell is None or table is None or cell.column or not cell.row or not whole:
+        return None
+    order = [k for k in range(table.rows) if k != cell.row]
+    header = has_header(rows_of(blocks, table))
+    order.insert(int(header) if before else len(order), cell.row)
+    return reordered(sitting, Part(table, Unit.ROW, [cell.row]), order)
+
+
 def headed(sitting: Sitting, words: tuple[str, ...]) -> Places | None:
     """The heading of this table that says these words."""
     part = headed_by(sitting, words)

@@ -349,6 +349,8 @@ def _of_a_cell(sitting: Sitting, words: Phrase, named: Sequence[Named]) -> Itera
 
 def _told(text: Phrase) -> Phrase:
     """ "Wick price is three": without what only tells that it is so, if a number is told."""
+    if text[-1:] == ("please",):
+        text = text[:-1]
     if text[:2] in _WISHED_OF_CELLS:
         return text[2:]
     rest = next((text[n:] for n in (2, 1) if text[:n] in _TELLING_OF_CELLS), text)

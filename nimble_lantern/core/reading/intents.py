@@ -19,7 +19,7 @@ from importlib.resources import files
 from itertools import pairwise, product
 from typing import Any, NamedTuple
 
-from nimble_lantern.core.grammar.catalogue import Command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Command
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.asked import COLOURS
 from nimble_lantern.core.lexicon.closed import LITTLE
@@ -208,6 +208,8 @@ class Asked:
     requests: tuple[Likened, ...] = ()
     of_the_desk: bool = False
     """Whether a word of it is said of the desk, and seldom of anything else."""
+    tells: bool = False
+    """Whether it may tell how something is: "hob is a heading"."""
 
     @property
     def plainly(self) -> bool:
@@ -224,6 +226,8 @@ class Asked:
         lead = first.odds - others[0].odds if others else math.inf
         plainly = self.addressed >= PLAINLY_ADDRESSED and first.odds >= SURE_ODDS
         likely = first.odds >= SURER_ODDS
+        if self.tells and not _changes_no_text(first.command):
+            return None
         fits = first.strange <= (plainly and lead >= FAR_LEAD)
         return first if fits and (plainly or likely) and lead >= SURE_LEAD else None
 
@@ -241,7 +245,16 @@ def asked(sitting: Sitting, words: Sequence[str]) -> Asked:
     if not found or said + found[0].odds * _WORTH < LEAST_TOLD:
         return Asked(said)
     told_of = not OF_THE_DESK.isdisjoint(words)
-    return Asked(said, tuple(one for one in found if one.odds >= LEAST_ODDS), told_of)
+    likely = tuple(one for one in found if one.odds >= LEAST_ODDS)
+    return Asked(said, likely, told_of, not _BEING.isdisjoint(words))
+
+
+_BEING = frozenset("is are was were isn't aren't".split())
+
+
+def _changes_no_text(name: str) -> bool:
+    traits = CATALOGUE.commands[name].traits
+    return traits.light or traits.shows
 
 
 _NOTHING = LITTLE | {NUMBER, COLOUR, ON_THE_PAGE}
