@@ -94,7 +94,8 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
             held = held_back(turn.sitting) is not None
             near = [] if held else nearest.asked(turn.sitting, words)
             here = nearest.round_here(turn.sitting)
-            likely = intents.NOTHING if held else intents.asked(here, barest(words))
+            text_only = held or _ends_as_text_does(words)
+            likely = intents.NOTHING if text_only else intents.asked(here, barest(words))
             if _taken_for(turn, words, near, likely):
                 return
             offered(turn, words, near, likely.requests)
@@ -107,6 +108,20 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
             turn.summaries.append("or say a number for what was meant")
         elif turn.asks:
             turn.summaries.append("if the desk was meant, say “that was a command”")
+
+
+def _ends_as_text_does(words: Sequence[str]) -> bool:
+    """ "Dear members comma new paragraph" is written, and asks for nothing."""
+    return any(tuple(words[-n:]) in _TEXT_ENDINGS and len(words) > n for n in (1, 2))
+
+
+_TEXT_ENDINGS = frozenset(
+    tuple(said.split())
+    for said in (
+        "comma", "colon", "semicolon", "period", "full stop", "question mark", "exclamation mark",
+        "new line", "new paragraph",
+    )
+)  # fmt: skip
 
 
 def _taken_for(

@@ -71,6 +71,16 @@ class Ringers(DeskCase):
                 self.desk(RINGERS).hears(said)
                 self.assertEqual(self.names(), ["Kit Moss", "Ann Cole", "Ben Hale"])
 
+    def test_a_row_moves_whole(self) -> None:
+        desk = self.desk(RINGERS.replace("Kit Moss", "Kit"))
+        desk.hears("move kit up to the top")
+        self.assertEqual(self.names(), ["Kit", "Ann Cole", "Ben Hale"])
+        self.assertTrue(desk.markdown.startswith("# Bell tower"))
+
+    def test_another_of_them_is_a_row(self) -> None:
+        self.desk(RINGERS).hears("add another ringer")
+        self.assertEqual(self.names(), ["Ann Cole", "Ben Hale", "Kit Moss", ""])
+
     def test_columns_change_places_by_their_headings(self) -> None:
         desk = self.desk(RINGERS)
         desk.hears("put paid in front of bell")
@@ -170,6 +180,23 @@ class Outing(DeskCase):
         desk = self.desk("Please come. We wait.")
         desk.hears("see you on monday", "bold please")
         self.assertIn("**See you on Monday**", desk.markdown)
+
+    def test_please_before_a_request_is_no_word_of_the_letter(self) -> None:
+        page = "Please come. We wait."
+        for said in ("please no capitals there", "actually no bold there"):
+            desk = self.desk(page)
+            desk.hears(said)
+            self.assertTrue(desk.markdown.startswith("Please come. We wait."), said)
+            self.assertFalse(desk.sitting.typing, said)
+
+    def test_what_is_put_first_is_no_part_of_the_title(self) -> None:
+        made = self.after("put the last sentence first")
+        self.assertTrue(made.startswith("# Outing\n\nThe museum shuts at five. The coach"), made)
+
+    def test_dictated_marks_are_asked_for_nothing(self) -> None:
+        desk = self.desk("")
+        desk.hears("dear members comma new paragraph")
+        self.assertIsNone(desk.sitting.question)
 
     def test_words_that_deny_are_words(self) -> None:
         desk = self.desk("Lunch is not included.")

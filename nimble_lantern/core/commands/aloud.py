@@ -76,7 +76,10 @@ CATALOGUE.table(
         when=_plainly),
     Way("read [me] {target} (aloud | out | out loud | back | to me | back to me) [{named_marks}]",
         when=_to_be_read),
-    Way("read [me] [back] {target} [(again | please)]", when=_plainly),
+    Way(
+        "read [(me | to me | back to me | for me | us)] [back] {target} [(again | please)]",
+        when=_plainly,
+    ),
     Way("(read | say) out [loud] {target}", when=_plainly),
     Way("read (aloud | out loud | me out) {target}", when=_plainly),
     Way("say {target} [(aloud | out loud | to me)]", when=_of_prose),

@@ -40,6 +40,14 @@ CATALOGUE.table(
 )
 
 
+def _below_the_title(sitting: Sitting, source: Range, at: Position) -> Position:
+    """ "Put the last sentence first" makes it no part of the title."""
+    blocks = sitting.document.blocks
+    titled = at == Position(0, 0) and blocks[0].kind is Kind.HEADING and source.start.block > 0
+    below = (b for b, block in enumerate(blocks) if block.kind is Kind.PARAGRAPH and block.text)
+    return Position(next(below, 0), 0) if titled else at
+
+
 def _whole_sentence(sitting: Sitting, r: Range) -> Range:
     """All the words of a sentence stand for the sentence, its stop included."""
     block = sitting.document.blocks[r.start.block]
@@ -317,6 +325,8 @@ def move(
     elif place is None and target.unit is Unit.ITEM:
         goal = _list_of(sitting, source)
     at = goal.start if before else goal.end
+    if place is None and before and not whole:
+        at = _below_the_title(sitting, source, at)
     if source.start < at < source.end or whole and source == goal:
         return Refusal("The words cannot go inside themselves.")
     wrote = relocate(sitting, source, at, whole)

@@ -255,6 +255,8 @@ def join_to(
     "<make> {target} [<into>] (a paragraph of its own | its own paragraph | a (new | separate |"
     " second) paragraph)",
     "give {target} (a paragraph of its own | its own paragraph)",
+    "(move | shift | take | bring) {target} (into | to | in) (a paragraph of its own | its own"
+    " paragraph | a (new | separate) paragraph)",
     "(start | begin | put) {target} (on | in) a new paragraph",
     "new paragraph {side:beside} {target}",
     "[a] new paragraph (starting | beginning | that starts) (at | from | with) {target}",

@@ -108,7 +108,7 @@ def _printed(sitting: Sitting, copies: int = 1, first: int = 0, last: int = 0) -
 
 @command(
     "print [out] [(this | it | that | the (document | letter | text) | everything)] [please | now]",
-    "print [out] {number} copies [of (this | it | the (document | letter))]",
+    "print [out] [me | us | for me] {number} copies [of (this | it | the (document | letter))]",
     "print [out] (this | it | the (document | letter)) {number:times}",
     "print [out] (this | it | the (document | letter)) in {number} copies",
     "print the (page | pages | lot)",

@@ -61,9 +61,9 @@ CATALOGUE.table("more", {"(a | another | one more | a new | a further | an extra
 
 @command(
     "<make_table> table [<placed_here>] (with | of) {columns:number} (columns | column) [and | by]"
-    " {rows:number} (rows | row) [in it]",
+    " {rows:number} (rows | row) [in it] [<placed_here>]",
     "<make_table> table [<placed_here>] (with | of) {rows:number} (rows | row) [and | by]"
-    " {columns:number} (columns | column)",
+    " {columns:number} (columns | column) [<placed_here>]",
     "[<make_table>] {rows:number} by {columns:number} table [<placed_here>]",
     "(a | an | one) [(small | little | new | empty)] table [of] {rows:number} by {columns:number}",
     "[<make_table>] [a] (small | little | new | empty) table [of] {rows:number} by"

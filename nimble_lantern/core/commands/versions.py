@@ -442,7 +442,7 @@ def keep(sitting: Sitting) -> Done | Refusal:
 
 @command(
     "(stop | end | finish | leave) (comparing | the comparison | looking at [the] changes)",
-    "(hide | close) the (changes | differences | comparison)",
+    "(hide | close) (that | this | it | the (changes | differences | comparison))",
     "[(go | get)] [me] back to [(the | my)] (normal [view] | writing | letter | text | page)",
     "(normal | ordinary | usual) view",
     "(that is all | i am done | done | that's all | i'm done)",

@@ -256,6 +256,8 @@ def _with_units(words: tuple[str, ...]) -> tuple[str, ...]:
 def of_the_whole(words: tuple[str, ...]) -> tuple[str, ...]:
     """What is spoken of as "its" or "that paragraph", by the name it was called before."""
     for i, word in enumerate(words):
+        if words[i + 1 : i + 2] == ("own",):
+            continue  # "into its own paragraph"
         unit = words[i + 1] if word == "that" and i + 1 < len(words) else ""
         named = _counted(words[:i], unit) if word == "its" or unit in _UNITS else None
         if named is None:

@@ -210,6 +210,8 @@ class Asked:
     """Whether a word of it is said of the desk, and seldom of anything else."""
     tells: bool = False
     """Whether it may tell how something is: "hob is a heading"."""
+    denies: bool = False
+    """Whether something is not to be: "no bold there"."""
 
     @property
     def plainly(self) -> bool:
@@ -228,6 +230,8 @@ class Asked:
         likely = first.odds >= SURER_ODDS
         if self.tells and not _changes_no_text(first.command):
             return None
+        if self.denies != denies(first.words):
+            return None  # "no bold there" is not "bold on"
         fits = first.strange <= (plainly and lead >= FAR_LEAD)
         return first if fits and (plainly or likely) and lead >= SURE_LEAD else None
 
@@ -246,9 +250,18 @@ def asked(sitting: Sitting, words: Sequence[str]) -> Asked:
         return Asked(said)
     told_of = not OF_THE_DESK.isdisjoint(words)
     likely = tuple(one for one in found if one.odds >= LEAST_ODDS)
-    return Asked(said, likely, told_of, not _BEING.isdisjoint(words))
+    return Asked(said, likely, told_of, not _BEING.isdisjoint(words), denies(words))
 
 
+def denies(words: Sequence[str]) -> bool:
+    """Whether words say that something is not to be, or is to end."""
+    return not _DENYING.isdisjoint(words)
+
+
+_DENYING = frozenset(
+    "no not don't doesn't didn't isn't aren't can't cannot won't never without off stop end less"
+    " nothing none".split()
+)
 _BEING = frozenset("is are was were isn't aren't".split())
 
 

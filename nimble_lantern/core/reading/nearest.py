@@ -143,7 +143,7 @@ def harmless(name: str) -> bool:
     """Whether a command takes no text away and writes none."""
     command = CATALOGUE.commands[name]
     traits = command.traits
-    if ".typing" in name:
+    if ".typing" in name or name.endswith(("_on", "_off")) and name.startswith("marks."):
         return False  # it would run on into the words that come next
     changes = traits.destructive or traits.writes or traits.walks or traits.moves
     if traits.light:
