@@ -127,7 +127,7 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     if refused is None and len(words) <= _MOST_WORDS_OF_A_SLIP * 2:
         tried = (Plainer(words), *(a.plain for a in asked)) if whole else (Plainer(words),)
         for wording in tried:
-            parses = [p for p in CATALOGUE.parses(wording.words) if _fits(sitting, p)]
+            parses = _parses(sitting, wording.words)
             nearest = _best(sitting, parses, near=True, missed=missed)
             if nearest.kind is Judged.COMMAND and (
                 wording.words == words or _plainly_asked(sitting, nearest, wording)
@@ -269,9 +269,16 @@ _NOT_OVER = Refusal(
 )
 
 
+def _parses(sitting: Sitting, words: Sequence[str]) -> list[Parse]:
+    """What words may mean here; "please no capitals there" speaks of no "please" of the page."""
+    found = (p for p in CATALOGUE.parses(words) if _fits(sitting, p))
+    courtesy = tuple(words[:1]) == _PLEASE.words
+    return [p for p in found if not courtesy or _PLEASE not in p.args.values()]
+
+
 def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
     """The command that the words are, with targets that stand in the text as they were said."""
-    parses = [p for p in CATALOGUE.parses(words) if _fits(sitting, p)]
+    parses = _parses(sitting, words)
     if sitting.question is not None:
         # While something is asked, "choose all" answers it, and does not select everything.
         parses.sort(key=lambda p: (p.free, not p.command.traits.answers))
