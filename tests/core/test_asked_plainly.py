@@ -193,6 +193,19 @@ class Outing(DeskCase):
         made = self.after("put the last sentence first")
         self.assertTrue(made.startswith("# Outing\n\nThe museum shuts at five. The coach"), made)
 
+    def test_a_list_begins_below_what_is_written(self) -> None:
+        desk = self.desk("")
+        desk.hears("we need three things full stop", "start a list", "bread", "next item", "milk")
+        self.assertEqual(desk.markdown.rstrip(), "We need three things.\n\n- Bread\n- Milk")
+        desk.hears("undo twice", "undo twice")
+        self.assertEqual(desk.markdown.rstrip(), "We need three things.")
+
+    def test_what_is_denied_is_no_target(self) -> None:
+        for said in ("not capitals after all", "not the title"):
+            desk = self.desk("It is not open. We wait.")
+            desk.hears(said)
+            self.assertTrue(desk.markdown.startswith("It is not open. We wait."), said)
+
     def test_dictated_marks_are_asked_for_nothing(self) -> None:
         desk = self.desk("")
         desk.hears("dear members comma new paragraph")

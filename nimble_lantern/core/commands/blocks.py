@@ -2,10 +2,13 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.table_here import column_headed
 from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.model import Bullets, Format, Kind, Position, Range
@@ -335,9 +338,7 @@ def _empty_here(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
-    "[<begin>] [a] [new] {listkind} list",
-    "<begin> a [new] list [here]",
-    "<begin> a [new] {listkind} list here",
+    "{listkind} list",
     Way("(<wish> | let me have) a [new] [{listkind}] list [here]", when=_empty_here),
     *frames.made("[a] {listkind} list"),
     *frames.made("a list"),
@@ -375,6 +376,23 @@ def make_list(
     if target is not None and sitting.selection is None and target.ranges == sitting.that:
         target = _whole_list(sitting, target)
     return _become(sitting, target, f"a {listkind} list", **form)
+
+
+@command(
+    "<begin> [a] [new] {listkind} list [here]",
+    "[a] new {listkind} list [here]",
+    "<begin> a [new] list [here]",
+    example="start a list",
+    group="format",
+)
+def begin_list(sitting: Sitting, listkind: str = "bulleted") -> Done | Refusal:
+    """Begin a list: here where nothing is written yet, else below; or of what is selected."""
+    at, block = sitting.writing_place, sitting.document.blocks[sitting.writing_place.block]
+    written = block.kind is Kind.PARAGRAPH and block.text.strip() and at.offset == len(block.text)
+    if sitting.selection is not None or not written:
+        return make_list(sitting, None, listkind)
+    below = compose(sitting, ("new", "paragraph")).sitting
+    return make_list(replace(below, that=()), None, listkind)
 
 
 def _whole_list(sitting: Sitting, target: Places) -> Places:

@@ -11,7 +11,7 @@ from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.kinds import ReadAs
-from nimble_lantern.core.lexicon.closed import HEARD_ALIKE, LITTLE, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.closed import DETERMINERS, HEARD_ALIKE, LITTLE, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.figures import MONEY
 from nimble_lantern.core.lexicon.names import MONTHS
@@ -61,6 +61,8 @@ def _of_one_measure(sitting: Sitting, mend: Mend, said: tuple[str, ...]) -> bool
 
 
 def _just_said_or_here(sitting: Sitting, parse: Parse) -> bool:
+    if set(parse.args.get("old", ())) <= DETERMINERS:
+        return False  # "not the title"
     return _just_said_alike(sitting, parse) or _one_here(sitting, parse)
 
 

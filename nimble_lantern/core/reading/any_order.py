@@ -53,7 +53,7 @@ def in_order(words: Sequence[str]) -> Iterator[tuple[str, ...]]:
             break
         if (i, j) == (0, size) or words[i] in ("to", "and", "of") or words[j - 1] == "and":
             continue
-        if words[i:j] == ("please",):
+        if words[i:j] in (("please",), ("not",), ("no",)):
             continue  # "in bold please" is no request about that word
         if i and (words[i - 1] in DETERMINERS or words[i - 1] == "not"):
             continue  # "a line under not included" takes none away
