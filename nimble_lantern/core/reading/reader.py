@@ -159,6 +159,7 @@ def _courteously(sitting: Sitting, words: tuple[str, ...], found: Verdict) -> Ve
 
 
 _PLEASE = Words(("please",))
+_DENIED = (Words(("not",)), Words(("no",)))
 
 
 def _is_to_stay(words: tuple[str, ...], found: Verdict) -> bool:
@@ -270,10 +271,11 @@ _NOT_OVER = Refusal(
 
 
 def _parses(sitting: Sitting, words: Sequence[str]) -> list[Parse]:
-    """What words may mean here; "please no capitals there" speaks of no "please" of the page."""
+    """What words may mean here; "please no capitals there" speaks of no "please" of the page, and
+    "not capitals after all" of no "not"."""
     found = (p for p in CATALOGUE.parses(words) if _fits(sitting, p))
-    courtesy = tuple(words[:1]) == _PLEASE.words
-    return [p for p in found if not courtesy or _PLEASE not in p.args.values()]
+    never = (*_DENIED, _PLEASE) if tuple(words[:1]) == _PLEASE.words else _DENIED
+    return [p for p in found if not any(v in never for v in p.args.values() if is_target(v))]
 
 
 def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
