@@ -159,7 +159,8 @@ def _courteously(sitting: Sitting, words: tuple[str, ...], found: Verdict) -> Ve
 
 
 _PLEASE = Words(("please",))
-_DENIED = (Words(("not",)), Words(("no",)))
+_NEVER_FIRST = (_PLEASE, Words(("not",)), Words(("no",)))
+"""They begin a request, and are no words that it is about."""
 
 
 def _is_to_stay(words: tuple[str, ...], found: Verdict) -> bool:
@@ -274,8 +275,9 @@ def _parses(sitting: Sitting, words: Sequence[str]) -> list[Parse]:
     """What words may mean here; "please no capitals there" speaks of no "please" of the page, and
     "not capitals after all" of no "not"."""
     found = (p for p in CATALOGUE.parses(words) if _fits(sitting, p))
-    never = (*_DENIED, _PLEASE) if tuple(words[:1]) == _PLEASE.words else _DENIED
-    return [p for p in found if not any(v in never for v in p.args.values() if is_target(v))]
+    first = Words(tuple(words[:1]))
+    never = first in _NEVER_FIRST
+    return [p for p in found if not never or first not in p.args.values()]
 
 
 def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
