@@ -102,7 +102,7 @@ class AnyWords(DeskCase):
             "the last sentence belongs in front of the post is rusty", "Nobody came. The post"
         )
         self.check("nobody came at the very end please", "rusty. Nobody came.")
-        self.check("start the document with nobody came", "# Nobody came. Outing")
+        self.check("start the document with nobody came", "# Outing\n\nNobody came. We meet")
 
     def test_what_may_be_said_of_the_world_is_offered_beside_the_text(self) -> None:
         for line in ("crooked would be better than rusty", "could rusty be turned into crooked"):
