@@ -253,7 +253,7 @@ class Desk(DeskCase):
 
     def test_it_is_set(self) -> None:
         for name, value, ways in (
-            ("paper", "dark", ("dark mode please", "make it dark", "the page is too bright")),
+            ("paper", "dark", ("dark mode please", "make the page dark", "the page is too bright")),
             ("contrast", "high", ("turn the contrast up", "i need more contrast")),
             ("patience", "long", ("wait longer before you write", "don't cut me off")),
             ("auto_punctuation", True, ("put the full stops in yourself", "start punctuating")),
@@ -277,4 +277,4 @@ class Desk(DeskCase):
                 desk = self.desk(page)
                 self.assertEqual(str(desk.hears(line).read_as), "text")
                 offered += desk.sitting.question is not None
-        self.assertLess(offered, len(lines) / 4)
+        self.assertLess(offered, len(lines) / 3)

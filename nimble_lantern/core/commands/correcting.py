@@ -95,10 +95,8 @@ def _without_the(sitting: Sitting, r: Range) -> Range:
         "{target} (is wrong | is not right | isn't right | (is | was) misheard | was heard wrong"
         " | (is | was) not what i said)",
         "(fix | correct) {target}",
-        "you (misheard | got) {target} [wrong]",
-        "(that's | that is | this is | that) (not | isn't) {target}",
+        "you (misheard {target} | got {target} wrong)",
         "what else (could | might | may) {target} be",
-        "i (didn't | did not | never) (say | mean | said) {target}",
     ),
     "(show | give) [me] (alternatives | other words) for {target}",
     Way("what else could {target} be", when=_of_the_page),

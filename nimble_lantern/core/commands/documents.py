@@ -45,8 +45,9 @@ def _effect(sitting: Sitting, summary: str, effect: Effect) -> Done:
 
 @command(
     "(new | start a new | make a new | begin a new | create a new) document",
-    "[(start | make | begin | create | open | give me | get me | write | <wish>)] (a new | another"
-    " | a fresh | a blank | an empty | a clean | new) (document | letter | file | sheet)",
+    "(start | make | begin | create | open | give me | get me | <wish>) (a new | another | a fresh"
+    " | a blank | an empty | a clean | new) (document | letter | file | sheet)",
+    "new (letter | file | sheet)",
     "start (a (letter | document) | again on a new (sheet | page))",
     "(new | start a new | make a new) document (called | named) {text}",
     "[(start | make | begin | create | open | give me | <wish>)] (a new | another | a fresh | a |"
@@ -66,7 +67,7 @@ def new_document(sitting: Sitting, text: tuple[str, ...] | None = None) -> Done:
 @command(
     "open [up] [the | my] [(document | letter | file | text | paper)] {document}",
     "(go to | switch to | show [me]) [the] document {document}",
-    "(get | fetch | bring up | call up | pull up) [me] [the | my] [document] {document}",
+    "(bring up | call up | pull up) [me] [the | my] [document] {document}",
     example="open ferry times",
     group="desk",
 )
@@ -78,7 +79,10 @@ def open_document(sitting: Sitting, document: str) -> Done:
 
 @command(
     *frames.opened("the shelf"),
-    *frames.opened("[all] my (documents | letters | papers | texts)"),
+    "(show | open | see | list) [me] [all] my (documents | letters | papers | texts)",
+    "let me (see | look at) [all] my (documents | letters | papers | texts)",
+    "(go | take me) to my (documents | letters)",
+    "what are [all] my documents",
     *frames.listed("[other] (documents | letters | papers)"),
     "(show | tell) me what i have (written | got)",
     "what (have i | did i) (written | write) so far [besides this]",

@@ -10,7 +10,9 @@ from nimble_lantern.core.state import Done, Sitting, View
 
 
 @command(
-    *frames.opened("[(the | my)] (figures | progress | statistics)"),
+    *frames.opened("my (figures | progress | statistics)"),
+    "(show | open) [me] [the] (figures | progress | statistics)",
+    "go to the figures",
     "how (am i doing | much did i (write | dictate | say) [today])",
     "how many words (did i | have i) (write | written | dictate | dictated | say | said) [today]",
     "how well do you (understand me | do)",

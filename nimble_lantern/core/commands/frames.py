@@ -80,8 +80,7 @@ def opened(thing: str) -> tuple[str, ...]:
         f"(let me | i want to | i'd like to | i need to | can i | could i) (see | look at | have a"
         f" look at | check | open | go to | get to) {thing}",
         f"(go | switch | over | take me | bring me | get me | back) [back] [over] to {thing}",
-        f"(what | where) are {thing}",
-        f"(what is | what's | where is | where's) {thing}",
+        f"what are {thing}",
         f"<wish> {thing}",
         f"{thing} please",
     )

@@ -213,7 +213,6 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "roll (it | that) back",
     "(roll | step | go) back {number} (steps | changes | times)",
     "back {number} (steps | changes)",
-    "take back {number}",
     "{number} (steps | changes) back",
     "(take | put | get) [the | my] last {number} (changes | steps | things | edits) back",
     "(take | put | get) [the | my | that] last (change | step | edit) back",
@@ -379,7 +378,6 @@ def version_after(sitting: Sitting, number: int) -> Version | None:
     "(back | return | go back) to how it was (at the (start | beginning) | originally | when i"
     " (began | started))",
     "(undo | take back) (it all | the lot | all [(the | my)] changes | every change | all i did)",
-    "take (everything | it all | the lot | all of it) back",
     example="undo everything",
     group="repair",
     walks=True,

@@ -29,14 +29,13 @@ CATALOGUE.table(
     "(pause | mute | stop | rest) [the] (microphone | mic | mike | listening)",
     "(microphone | mic | mike) off",
     "(stop | quit) listening [to (me | us)] {awhile:a_while}",
-    "(go to sleep | take a (break | rest | nap | pause) | have a (rest | break | nap) | rest now |"
-    " close your ears | ears off) [{awhile:a_while}]",
+    "(close your ears | ears off) [{awhile:a_while}]",
     "stop (hearing me | taking down what i say)",
     "(do not | don't) (listen | hear me) [(to me)] [{awhile:a_while}]",
     "(i'm | i am) (tired | going | off | done | leaving | having a break) [so] [please] stop"
     " listening",
     "that's (it | all | enough) (for (now | today) | then) [so] [please] stop listening",
-    "(the microphone | the mic | listening | the lamp) (off | out | low) [please]",
+    "(the microphone | the mic | listening) (off | out) [please]",
     example="stop listening",
     group="listening",
 )
@@ -64,10 +63,9 @@ def start_listening(sitting: Sitting) -> Done:
 @command(
     "(check | test) the microphone",
     "(how is | how does | how's) (the | my) (microphone | mike | mic) [sound]",
-    "(test | try [out] | check) (the | my) (microphone | mike | mic | sound | voice)",
-    "is (the | my) (microphone | mike | mic | sound | voice) (all right | working | on | ok |"
-    " okay |"
-    " good | clear | loud enough)",
+    "(test | try [out] | check) (the | my) (microphone | mike | mic)",
+    "is (the | my) (microphone | mike | mic) (all right | working | on | ok | okay | good | clear)",
+    "is my voice (all right | clear | loud enough)",
     "(can | do) you hear me (now | well | clearly | all right | properly)",
     "(does the | is the) (microphone | mike | mic) (work | working)",
     "am i (loud | clear) enough [for you]",
@@ -84,8 +82,8 @@ def check_microphone(sitting: Sitting) -> Done:
     "commands only",
     "(listen for | take | hear) commands only",
     "(only | just) [listen [(for | to)]] [(to | for)] commands [(for now | from now on)]",
-    "(do not | don't) (write | type | take down) anything [for now]",
-    "(write | type | take down) nothing [for now]",
+    "(do not | don't) (write | type | take down) anything for now",
+    "(write | type | take down) nothing for now",
     "no more (writing | dictation) [just commands]",
     example="commands only",
     group="listening",

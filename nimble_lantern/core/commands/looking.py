@@ -24,7 +24,7 @@ CATALOGUE.table("group", {f"{title.lower()}": key for key, title in GROUPS.items
 
 CATALOGUE.table(
     "beyond",
-    {"(below | underneath | next)": 1, "(above | before)": -1},
+    {"(below | underneath)": 1, "above": -1},
     heard=False,
 )
 
@@ -72,8 +72,9 @@ CATALOGUE.table(
     "{zoom:magnified} (the | this) (page | screen | view)",
     "{zoom:magnified} (it | this | that | everything | the (text | letters)) on the (screen |"
     " page)",
-    "i (can't | cannot | can hardly | can barely) (read | see) (it | this | that | the (screen |"
-    " text | words | letters | writing))",
+    "i (can't | cannot | can hardly | can barely) (read | see) (the screen | (it | this | that |"
+    " the"
+    " (text | words | letters | writing)) on the screen)",
     "the (text | letters | writing | words | print | type) [on [the] (screen | page)] (is | are)"
     " [<somewhat>] {zoom:unfit}"
     " [(to read | for me | for my eyes | on the screen)]",

@@ -137,7 +137,7 @@ _ORDERS = frozenset("last first next previous second third this that".split())
     "(<wish> | add | put | make | write | leave) a [margin] (comment | remark) (for | about | to)"
     " {target} {text:words}",
     Way(
-        "[(<wish> | add | put | make | write | leave)] [<a_note> | note] (for | about | to | next"
+        "[(<wish> | add | put | make | write | leave)] (<a_note> | note) (for | about | to | next"
         " to | beside) {target} {text:words}",
         when=_several_there,
     ),

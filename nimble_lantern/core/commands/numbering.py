@@ -17,8 +17,6 @@ MOST = 30
     "numbers please",
     "(put | turn) the numbers (up | on)",
     "numbers on",
-    "(label | mark) everything with [a | the] (number | numbers)",
-    "(give | put) everything a number",
     "(i want | i'd like | let me) [to] (see | have) (numbers | the numbers)",
     "put (numbers | pennants) on (everything | the page | it all | all of it)",
     "number the (page | controls | buttons)",

@@ -115,7 +115,6 @@ def _printed(sitting: Sitting, copies: int = 1, first: int = 0, last: int = 0) -
     "print (this | my) (letter | document | page | text | notice | list)",
     "print {number} of (these | them | this)",
     "(i want | i'd like | i need | make) {number} copies (printed | on paper | in print)",
-    "{number} copies please",
     "(i need | i want | make) {number} (printed copies | prints | copies on paper)"
     " [of (this | it)]",
     "put (this | it | the (letter | document)) on paper",
@@ -127,7 +126,7 @@ def _printed(sitting: Sitting, copies: int = 1, first: int = 0, last: int = 0) -
     " [of <all_of_it>]",
     "<wish> (it | this | the (letter | document)) on paper",
     "{number} copies [(on paper | printed)] [(please | and)] print (them | it | this)",
-    "{number} (copies on paper | prints [of (this | it | the (letter | document))])",
+    "{number} (copies on paper | prints of (this | it | the (letter | document)))",
     "(print (a | one) copy | make (a | one) (printed | paper) copy) [of (this | it | the"
     " (document | letter))] [on paper]",
     heard=2,
@@ -218,8 +217,7 @@ def empty_tray(sitting: Sitting, number: int = 0) -> Done | Refusal:
     "back (it | everything) [all] up",
     "back it all up",
     "(make | take | <wish> | do) a (backup | back up) [of (everything | it all)] [now]",
-    "back up [now]",
-    "(save | copy | put | keep) everything (somewhere | in a) safe [place]",
+    "(save | copy) everything (somewhere safe | in a safe place)",
     "back up [(my | the | all [my])] (documents | letters | work | desk) [now]",
     heard=1,
     example="back everything up",

@@ -27,7 +27,8 @@ def _at_lessons(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "(practice | practise) now",
-    *frames.opened("[(the | my)] (lessons | practice [page])"),
+    *frames.opened("(the | my) (lessons | practice [page])"),
+    "(show | open) [me] (lessons | practice)",
     "(what | which) lessons are there",
     "(i want to | let me | let's) (practise | practice | learn)",
     "(go to | show me) practice",

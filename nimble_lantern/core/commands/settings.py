@@ -90,10 +90,9 @@ CATALOGUE.table("waiting", {"(longer | a little longer)": "long", "less [long]":
     "wait for me {patience:waiting}",
     "be [more] patient",
     "wait the usual time",
-    "(give me | i need | allow me) {patience:more_time} [(to (speak | think | talk | finish) |"
-    " between words)]",
-    "(do not | don't) (cut me off | interrupt me | be so quick | rush me)",
-    "[you] (cut | keep cutting) me off",
+    "(give me | i need | allow me) {patience:more_time} (to speak | to talk | between words)",
+    "(do not | don't) cut me off",
+    "you keep cutting me off",
     "(make | set | change) the patience [to] {patience}",
     "(wait | pause) {patience:waiting} (before (you (write | type | answer)) | after i (speak |"
     " stop))",
@@ -169,7 +168,8 @@ def fetch_ears(sitting: Sitting) -> Done:
 
 
 @command(
-    *frames.opened("[(the | my | all the)] (settings | options | preferences)"),
+    *frames.opened("[(the | my | all the)] settings"),
+    "(show | open | see) [me] [(the | my)] (options | preferences)",
     "(i want to | i'd like to | i need to | let me) (change | set) (a | a few | some | the)"
     " (setting | settings)",
     "how is (the desk | everything) set [up]",
@@ -203,21 +203,18 @@ CATALOGUE.table("too", {"(dark | black)": "light", "(light | bright | white)": "
     "<adopt> {shade} (paper | page | mode | background | screen)",
     "<adopt> (the | a) {shade} (paper | page | mode | background | screen)",
     "{shade} (background | page | mode)",
-    "(i prefer | i'd prefer | i would prefer | i like) [the] {shade} (paper | page | mode |"
-    " screen)",
+    "(i prefer | i'd prefer | i would prefer) [the] {shade} (paper | page | mode | screen)",
     "back to [the] {shade} (paper | page | mode | screen | background)",
     "(switch | change) the (paper | page | screen | background) [over] to {shade}",
-    "(use | take) the {shade} one",
     "make the (paper | page | background | screen) {shade} [again]",
     "the (paper | page | background | screen) <shall> [be] {shade} [again]",
     "(turn | put | set) the (paper | page | background | screen) [to] {shade}",
     "(turn | switch) (the lights (off | out) | off the lights)",
-    "(use | switch to | go | make it | turn it | change to) {shade:plain_shade}",
+    "(use | switch to | change to) {shade:plain_shade}",
     "{shade:inked} [(please | for the screen)]",
-    "{shade:plain_shade} please",
     "(turn | set | make | have) (everything | the lot) {shade:plain_shade}",
     "[a] {shade} (screen | theme | view)",
-    "(the | this) (page | paper | screen | background) is too {shade:too}",
+    "(the | this) (page | screen | background) is too {shade:too}",
     example="dark paper",
     group="desk",
     light=True,

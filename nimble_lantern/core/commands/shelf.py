@@ -315,9 +315,9 @@ def show_away(sitting: Sitting) -> Done:
     "(what | which) (letter | text | page | paper | file) (is this | am i in | am i writing"
     " | are we in | is open)",
     "(what | which) document (am i writing | are we in | do i have open)",
-    "what (is | was) (this | the) [(document | letter)] called",
+    "what (is | was) (this | the) (document | letter) called",
     "[(what is | what's | tell me)] the (name | title) of (this | the) (document | letter | file)",
-    "(what is | what's) this [(document | letter)] called",
+    "what's this (document | letter) called",
     heard=1,
     example="which document is this",
     group="desk",

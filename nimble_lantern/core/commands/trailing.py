@@ -32,10 +32,10 @@ def _screens(sitting: Sitting) -> int:
 
 @command(
     *frames.opened("[all of] (the | my) [whole] trail"),
-    "(show | tell | read) me (everything | all) [that] i [have] (said | did | done)",
+    "(show | read) me (everything | all) [that] i [have] (said | did | done)",
     "(show | open | see) [me] my history",
     "let me (see | look at | look through) what i [have] (said | done)",
-    "(show | tell) me what (i (said | have said | did | have done) | happened | you (did | heard))"
+    "show [me] what (i (said | have said | did | have done) | happened | you (did | heard))"
     " [(so far | today)]",
     "(what (have | did) i (done | do) | what did you (hear | do)) so far",
     "(show | see) [me] (more | the rest | all) of the trail",

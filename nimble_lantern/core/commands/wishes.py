@@ -13,11 +13,10 @@ from nimble_lantern.core.state import Done, Sitting
     "have you saved (it | that | this | everything)",
     "did you save (it | that | this | everything)",
     "(is | has) (it | everything | this) [been] saved",
-    "(is | are | was | were) (this | it | that | everything | my (letter | letters | text |"
-    " document"
-    " | documents)) (saved | safe | kept | stored)",
-    "(did | have) you (keep | kept | save | saved | store | stored) (it | that | this |"
-    " everything)",
+    "(is | was) (this | it | that) (saved | stored)",
+    "(is | are) (everything | my (letter | letters | text | document | documents)) (saved | safe"
+    " | kept | stored)",
+    "(did | have) you (save | saved | store | stored) (it | that | this | everything)",
     "make sure (it | this | everything | the letter) (is | gets | has been) saved",
     example="save the document",
     group="desk",

@@ -201,7 +201,7 @@ def rewrite(sitting: Sitting, entry: str, new: tuple[str, ...]) -> Done:
     "(forbid | ban | avoid) [the] (word | name) {text}",
     "do not (ever write | write) the word {text:words} [again]",
     "(stop writing | don't write | no more of) the word {text:words}",
-    Way("(do not | don't) ever (write | use) {text:words} [again]", when=_one_word),
+    Way("(do not | don't) ever write {text:words} [again]", when=_one_word),
     example="never write the word fairy",
     group="repair",
     when=_few,

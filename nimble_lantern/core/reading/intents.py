@@ -221,8 +221,7 @@ class Asked:
     @property
     def surely(self) -> Likened | None:
         """The one request that can only be meant."""
-        least = TOLD_OF_THE_DESK if self.of_the_desk else SURELY_ADDRESSED
-        if not self.requests or self.addressed < least:
+        if not self.requests or not self.of_the_desk or self.addressed < SURELY_ADDRESSED:
             return None
         first, *others = self.requests
         lead = first.odds - others[0].odds if others else math.inf
@@ -278,8 +277,8 @@ PLAINLY_ADDRESSED = 4.0
 """From which on somebody is told how to take the words out again; no prose reaches it."""
 LEAST_ODDS = -9.0
 """Below it, nothing that is known comes near."""
-SURELY_ADDRESSED, TOLD_OF_THE_DESK = 2.5, 1.5
-"""From which on it is surely said to the desk; the second where it speaks of what the desk has."""
+SURELY_ADDRESSED = 1.5
+"""From which on what speaks of something that the desk has is surely said to it."""
 SURE_ODDS, SURER_ODDS, SURE_LEAD, FAR_LEAD = 2.5, 5.0, 1.5, 6.0
 """From which on, and by how much likelier than the next, only one thing can be meant: the odds of
 what is plainly said to the desk, and of what is likely to be."""
