@@ -147,12 +147,9 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
 
 def _courteously(sitting: Sitting, words: tuple[str, ...], found: Verdict) -> Verdict | None:
     """ "Bold please" is said of what was just written, although a letter has a "please"."""
-    if not found.parse or not any(v == _PLEASE for v in found.parse.args.values()):
+    if not (sitting.that or sitting.selection) or words[-1:] != _PLEASE.words:
         return None
-    if words[0] == "please":
-        bare = exactly(sitting, words[1:], whole=True)
-        return bare if bare.kind is Judged.COMMAND else TEXT
-    if not (sitting.that or sitting.selection) or words[-1] != "please":
+    if not found.parse or _PLEASE not in found.parse.args.values():
         return None
     of_it = exactly(sitting, (*words[:-1], "that"), whole=True)
     return of_it if of_it.kind is Judged.COMMAND else None
