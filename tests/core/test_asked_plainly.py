@@ -176,6 +176,14 @@ class Outing(DeskCase):
     def test_another_form_of_a_word_tells_what_a_part_is_about(self) -> None:
         self.assertNotIn("museum", self.after("remove the paragraph about rain"))
 
+    def test_a_sentence_with_two_things_in_it(self) -> None:
+        page = "The hall is warm. Please bring cups, plates and a lamp. We wait."
+        desk = self.desk(page)
+        desk.hears("replace the sentence with cups and plates with good news")
+        self.assertEqual(desk.markdown.rstrip(), page)
+        desk.hears("yes")
+        self.assertIn("The hall is warm. Good news. We wait.", desk.markdown)
+
     def test_please_in_a_letter_is_courtesy_behind_a_request(self) -> None:
         desk = self.desk("Please come. We wait.")
         desk.hears("see you on monday", "bold please")

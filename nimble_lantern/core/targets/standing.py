@@ -221,6 +221,8 @@ def _holding_words(target: Holding, view: View, near: bool) -> Answer:
     inner = find(target.words, view, near)
     if isinstance(inner, Refusal) and isinstance(target.words, Words) and target.at is None:
         inner = _in_another_form(target.words, view) or inner
+    if isinstance(inner, Refusal) and (both := _holding_each(target, view)):
+        return both
     if isinstance(inner, Refusal):
         return inner
     if target.unit is Unit.COLUMN:
@@ -233,6 +235,23 @@ def _holding_words(target: Holding, view: View, near: bool) -> Answer:
         where = {None: "are in", At.START: "begin", At.END: "end"}[target.at]
         return Refusal(f"Those words {where} no {target.unit.value}.")
     return Places(tuple(found), ask=len(found) > 1, unit=target.unit)
+
+
+def _holding_each(target: Holding, view: View) -> Places | None:
+    """ "The sentence with cups and plates", where it says "cups, plates"."""
+    if not isinstance(target.words, Words) or target.at is not None:
+        return None
+    words = target.words.words
+    if words.count("and") != 1 or words[0] == "and" or words[-1] == "and":
+        return None
+    link = words.index("and")
+    held: list[list[Range]] = []
+    for said in (words[:link], words[link + 1 :]):
+        found = find(replace(target.words, words=said), view)
+        ranges = () if isinstance(found, Refusal) else found.ranges
+        held.append(_holding(ranges, target.unit, None, view))
+    both = tuple(r for r in held[0] if r in held[1])
+    return Places(both, ask=len(both) > 1, unit=target.unit) if both else None
 
 
 def _in_another_form(words: Words, view: View) -> Places | None:
