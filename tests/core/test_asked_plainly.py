@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections import Counter
 
-from nimble_lantern.core.document.model import Document
+from nimble_lantern.core.document.model import Block, Document
 from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.core.sitting import Heard, advance
 from nimble_lantern.core.state import View
@@ -225,9 +225,8 @@ class Outing(DeskCase):
         self.assertIn("not included", [s for b in desk.document.blocks for s in self.underlined(b)])
 
     @staticmethod
-    def underlined(block: object) -> list[str]:
-        text, spans = block.text, block.spans  # type: ignore[attr-defined]
-        return [text[s.start : s.end] for s in spans if s.mark == "underline"]
+    def underlined(block: Block) -> list[str]:
+        return [block.text[s.start : s.end] for s in block.spans if s.mark == "underline"]
 
     def test_a_copy_is_not_printed_unasked(self) -> None:
         for said in ("make a copy of it", "make a copy of this document"):

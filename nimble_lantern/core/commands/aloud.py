@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
+from nimble_lantern.core.commands.when import is_selected
 from nimble_lantern.core.commands.wording import many, named, quoted, words_in
 from nimble_lantern.core.document.model import Position, Range
 from nimble_lantern.core.document.units import block_range
@@ -101,16 +102,11 @@ def read(sitting: Sitting, target: Places, named_marks: bool = False) -> Done | 
                     named_marks)  # fmt: skip
 
 
-def _is_selected(sitting: Sitting, parse: Parse) -> bool:
-    """ "Read it" of what is selected; else it may be said to the letter's reader."""
-    return sitting.selection is not None
-
-
 @command(
     "what did i just (say | write | dictate)",
     "read [me] [back] the last (thing | bit | words) [that] i [have] [just] (said | wrote)",
     "read (it | this | that) (back | to me | aloud | out | back to me | out loud)",
-    Way("read (it | this | that)", when=_is_selected),
+    Way("read (it | this | that)", when=is_selected),
     "read back [to me] [what i (said | wrote | have written)]",
     "read [me] [back] what i [just] (said | wrote)",
     "let me hear what i [just | have] (said | wrote | written)",

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 
 from nimble_lantern.core.commands import frames
-from nimble_lantern.core.commands.when import names_no_thing
+from nimble_lantern.core.commands.when import is_selected, names_no_thing
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Piece, Position, Range
@@ -68,12 +68,10 @@ def recased(sitting: Sitting, target: Places, change: Callable[[str], str]) -> D
 )
 def capitals(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     """Give every word of a target a capital: of what is selected, or was just said."""
-    if target is None:
-        held = resolve(That(), sitting)
-        if isinstance(held, Refusal):
-            return held
-        target = held
-    return recased(sitting, target, _each_word)
+    held = target or resolve(That(), sitting)
+    if isinstance(held, Refusal):
+        return held
+    return recased(sitting, held, _each_word)
 
 
 def _its_letter(sitting: Sitting, parse: Parse) -> bool:
@@ -117,11 +115,6 @@ def initial(sitting: Sitting, target: Places, letter: tuple[str, ...] = ()) -> D
     return recased(sitting, target, _first_letter)
 
 
-def _is_selected(sitting: Sitting, parse: Parse) -> bool:
-    """ "All in capitals" is said of what is selected."""
-    return sitting.selection is not None
-
-
 @command(
     *frames.made(
         "([all] [in] (capitals | caps | capital letters | block capitals | block letters | big"
@@ -133,7 +126,7 @@ def _is_selected(sitting: Sitting, parse: Parse) -> bool:
     Way(
         "all [in] (capitals | caps | [(block | big)] capital letters | upper case"
         " | block capitals)",
-        when=_is_selected,
+        when=is_selected,
     ),
     "(uppercase | upper case) {target}",
     "(capitalise | capitalize) (every letter (of | in) {target} | all of {target} | {target}"
@@ -143,12 +136,10 @@ def _is_selected(sitting: Sitting, parse: Parse) -> bool:
 )
 def upper(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     """Write a target in capitals throughout."""
-    if target is None:
-        held = resolve(That(), sitting)
-        if isinstance(held, Refusal):
-            return held
-        target = held
-    return recased(sitting, target, str.upper)
+    held = target or resolve(That(), sitting)
+    if isinstance(held, Refusal):
+        return held
+    return recased(sitting, held, str.upper)
 
 
 @command(

@@ -8,7 +8,6 @@ from dataclasses import replace
 from nimble_lantern.core.commands.table_here import (
     cell_beside,
     row_moved_by,
-    row_to_an_edge,
     two_headings,
     two_rows,
 )
@@ -316,7 +315,8 @@ def move(
     before = (side if place else edge) in ("before", "start")
     if place is not None and (row := cell_beside(sitting, target.first, place.first, before)):
         return row
-    if place is None and (row := row_to_an_edge(sitting, target.first, before)):
+    far = len(sitting.document.blocks) * (-1 if before else 1)
+    if place is None and (row := row_moved_by(sitting, target.first, far)):
         return row
     whole = target.unit in _WHOLE
     if not whole and (items := _items(sitting, source, place)):

@@ -51,8 +51,7 @@ def _effect(sitting: Sitting, summary: str, effect: Effect) -> Done:
     "start (a (letter | document) | again on a new (sheet | page))",
     "(new | start a new | make a new) document (called | named) {text}",
     "[(start | make | begin | create | open | give me | <wish>)] (a new | another | a fresh | a |"
-    " new)"
-    " (document | letter | file) (called | named | with the name | and call it) {text}",
+    " new) (document | letter | file) (called | named | with the name | and call it) {text}",
     example="new document",
     group="desk",
 )

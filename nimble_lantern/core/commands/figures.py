@@ -19,7 +19,7 @@ from nimble_lantern.core.state import Done, Sitting, View
     "how many mistakes (do you | did you) make",
     example="show my figures",
     group="desk",
-    light=True,
+    shows=True,
 )
 def show_figures(sitting: Sitting) -> Done:
     """Show how much you dictated, how much was put right, and the words that were misheard most."""

@@ -74,7 +74,7 @@ def listed(things: str) -> tuple[str, ...]:
 
 
 def opened(thing: str) -> tuple[str, ...]:
-    """A page is asked for: "let me see the settings", "where are my figures"."""
+    """A page is asked for: "let me see the settings", "my figures please"."""
     return (
         f"(show | open | display | see | view | bring up | pull up | call up) [me] {thing}",
         f"(let me | i want to | i'd like to | i need to | can i | could i) (see | look at | have a"

@@ -28,10 +28,10 @@ CATALOGUE.table(
     "(turn | switch) the (microphone | mic | mike) (off | down)",
     "(pause | mute | stop | rest) [the] (microphone | mic | mike | listening)",
     "(microphone | mic | mike) off",
-    "(stop | quit) listening [to (me | us)] {awhile:a_while}",
-    "(close your ears | ears off) [{awhile:a_while}]",
+    "(stop | quit) listening [to (me | us)] <a_while>",
+    "(close your ears | ears off) [<a_while>]",
     "stop (hearing me | taking down what i say)",
-    "(do not | don't) (listen | hear me) [(to me)] [{awhile:a_while}]",
+    "(do not | don't) (listen | hear me) [(to me)] [<a_while>]",
     "(i'm | i am) (tired | going | off | done | leaving | having a break) [so] [please] stop"
     " listening",
     "that's (it | all | enough) (for (now | today) | then) [so] [please] stop listening",
@@ -39,7 +39,7 @@ CATALOGUE.table(
     example="stop listening",
     group="listening",
 )
-def stop_listening(sitting: Sitting, awhile: bool = True) -> Done:
+def stop_listening(sitting: Sitting) -> Done:
     """Let the lamp burn low: nothing is heard but “start listening”."""
     return Done(replace(sitting, lamp=Lamp.LOW, question=None), "the lamp is low")
 
@@ -71,7 +71,7 @@ def start_listening(sitting: Sitting) -> Done:
     "am i (loud | clear) enough [for you]",
     example="check the microphone",
     group="listening",
-    light=True,
+    shows=True,
 )
 def check_microphone(sitting: Sitting) -> Done:
     """Tell how loud you are, how much noise there is, and what to change."""
@@ -84,7 +84,7 @@ def check_microphone(sitting: Sitting) -> Done:
     "(only | just) [listen [(for | to)]] [(to | for)] commands [(for now | from now on)]",
     "(do not | don't) (write | type | take down) anything for now",
     "(write | type | take down) nothing for now",
-    "no more (writing | dictation) [just commands]",
+    "no more (writing | dictation) just commands",
     example="commands only",
     group="listening",
 )
@@ -96,7 +96,7 @@ def commands_only(sitting: Sitting) -> Done:
 @command(
     "text only",
     "(only | just) (text | write)",
-    "[just | only] (write | take) [down] (everything | all | what | every word) [that] i say",
+    "[just | only] (write | take down) (everything | all | what | every word) [that] i say",
     "(no commands | nothing but text) [for now | now | just text]",
     "(i'm | i am) (just | only) dictating",
     example="text only",

@@ -11,7 +11,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, GROUPS, command
 from nimble_lantern.core.state import SETTING_CHOICES, Done, Sitting, View
 
 CATALOGUE.table("way", {"(down | on | forward)": 1, "(up | back)": -1})
-CATALOGUE.table("further", {"(next | following)": 1, "(previous | last)": -1}, heard=False)
+CATALOGUE.table("further", {"(next | following)": 1, "previous": -1}, heard=False)
 CATALOGUE.table(
     "somewhat",
     {
@@ -37,7 +37,7 @@ CATALOGUE.table(
     "(scroll | page | go | move) {way} (<somewhat> | one page | one screen)",
     "(scroll | go) to the {way:further} (page | screen)",
     "scroll <somewhat>",
-    "[the] {way:further} page [please]",
+    "{way:further} page",
     "(scroll | move) the (page | screen | text) {way} [<somewhat>]",
     "[further] {way} (a (page | screen)) [please]",
     "(show me | let me see) the {way:further} (bit | part | page | screen)",
@@ -73,8 +73,7 @@ CATALOGUE.table(
     "{zoom:magnified} (it | this | that | everything | the (text | letters)) on the (screen |"
     " page)",
     "i (can't | cannot | can hardly | can barely) (read | see) (the screen | (it | this | that |"
-    " the"
-    " (text | words | letters | writing)) on the screen)",
+    " the (text | words | letters | writing)) on the screen)",
     "the (text | letters | writing | words | print | type) [on [the] (screen | page)] (is | are)"
     " [<somewhat>] {zoom:unfit}"
     " [(to read | for me | for my eyes | on the screen)]",

@@ -3,14 +3,15 @@
 from __future__ import annotations
 
 from bisect import bisect_right
-from dataclasses import replace
 from itertools import islice
 
+from nimble_lantern.core.commands.table_here import at_cell
 from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import many, named
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.layout import edges
 from nimble_lantern.core.document.model import Position
+from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
@@ -103,12 +104,11 @@ def _not_along_the_row(sitting: Sitting, parse: Parse) -> bool:
 def to(sitting: Sitting, target: Places) -> Done:
     """Write at a target: before its words, and in a cell of a table behind them."""
     r = target.first
+    table = table_at(sitting.document.blocks, r.start.block)
     cell = sitting.document.blocks[r.start.block].cell
-    if cell is None or r != block_range(sitting.document, r.start.block):
+    if table is None or cell is None or r != block_range(sitting.document, r.start.block):
         return before(sitting, target)
-    place = r.end
-    after = replace(sitting.placed(place), wrote=place, that=() if r.empty else (r,))
-    return Done(after, f"in row {cell.row + 1}, column {cell.column + 1}")
+    return at_cell(sitting, table, cell.row, cell.column)
 
 
 @command(

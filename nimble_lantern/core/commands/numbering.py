@@ -24,7 +24,6 @@ MOST = 30
     heard=1,
     example="show the numbers",
     group="choosing",
-    light=True,
     shows=True,
 )
 def show(sitting: Sitting) -> Numbers:

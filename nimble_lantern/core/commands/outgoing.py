@@ -184,7 +184,7 @@ def print_pages(
     heard=1,
     example="show it as it prints",
     group="desk",
-    light=True,
+    shows=True,
 )
 def show_tray(sitting: Sitting, number: int = 0) -> Done:
     """Show the document as it prints, and what lies in the print tray."""

@@ -36,7 +36,6 @@ def _at_lessons(sitting: Sitting, parse: Parse) -> bool:
     heard=1,
     example="show the lessons",
     group="desk",
-    light=True,
     shows=True,
 )
 def show(sitting: Sitting) -> Done:

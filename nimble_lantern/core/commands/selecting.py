@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 from itertools import islice
 
-from nimble_lantern.core.commands.when import names_a_part
+from nimble_lantern.core.commands.when import is_selected, names_a_part
 from nimble_lantern.core.commands.wording import label_at, many, named, near
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Range
@@ -103,16 +103,11 @@ def select_counted(
     return found if isinstance(found, Refusal) else select(sitting, found)
 
 
-def _is_selected(sitting: Sitting, parse: Parse) -> bool:
-    """ "Only the ferry" is said of a selection, or is the beginning of a sentence."""
-    return sitting.selection is not None
-
-
 @command(
     "select nothing",
     "(deselect | unselect | let go of) [that | it | this | everything | the selection]",
     "(clear | remove | drop | cancel | lose | undo | forget) [the] selection",
-    Way("(unmark | unhighlight) (that | it | this)", when=_is_selected),
+    Way("(unmark | unhighlight) (that | it | this)", when=is_selected),
     "(no | nothing) (selection | selected)",
     "take the selection (off | away)",
     "(do not | don't) select [(anything | that | it | this)]",
@@ -128,8 +123,8 @@ def select_nothing(sitting: Sitting) -> Done:
 
 @command(
     "narrow [(the selection | it)] to {target}",
-    Way("(select | take) (only | just) {target}", when=_is_selected),
-    Way("(only | just) {target}", when=_is_selected),
+    Way("(select | take) (only | just) {target}", when=is_selected),
+    Way("(only | just) {target}", when=is_selected),
     example="narrow the selection to the last word",
     group="selecting",
 )
@@ -237,7 +232,7 @@ def _stretched(sitting: Sitting, r: Range | None) -> Done | Refusal:
     Way("(leave (off | out) | without | drop | not) the first {first:unit}", when=_is_fresh),
     example="one word less",
     group="selecting",
-    when=_is_selected,
+    when=is_selected,
 )
 def shrink(
     sitting: Sitting,

@@ -26,8 +26,7 @@ CATALOGUE.table(
     {
         "((do | put in | add) (the | my) punctuation | put [in] the (full stops | commas |"
         " punctuation) [in] | punctuate [(it | everything | this)]) (yourself | for me | by"
-        " yourself"
-        " | automatically)": True,
+        " yourself | automatically)": True,
         "(i'll | i will | i want to | let me) (say | speak | do) the (punctuation | commas | full"
         " stops | stops) [myself]": False,
         "(no | without | no more) automatic punctuation": False,
@@ -141,7 +140,7 @@ def engine(sitting: Sitting, engine: str) -> Done:
     "how well do you hear",
     example="which ears are there",
     group="listening",
-    light=True,
+    shows=True,
 )
 def which_ears(sitting: Sitting) -> Done:
     """Tell what the desk listens with."""
@@ -213,7 +212,6 @@ CATALOGUE.table("too", {"(dark | black)": "light", "(light | bright | white)": "
     "(use | switch to | change to) {shade:plain_shade}",
     "{shade:inked} [(please | for the screen)]",
     "(turn | set | make | have) (everything | the lot) {shade:plain_shade}",
-    "[a] {shade} (screen | theme | view)",
     "(the | this) (page | screen | background) is too {shade:too}",
     example="dark paper",
     group="desk",

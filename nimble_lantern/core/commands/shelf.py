@@ -199,9 +199,8 @@ def switch(sitting: Sitting, document: str) -> Done:
     "(switch | swap | change) (back | documents)",
     "(other | previous) document",
     "(go | switch | back | take me | change) [back] [to] the (other | previous) (one | letter |"
-    " text"
-    " | file | page)",
-    "the (letter | text | one) (before | i had before | i was in before)",
+    " text | file)",
+    "the (letter | text | one) i (had | was in) before",
     "(open | show [me] | bring back) the (other | previous | last) document",
     "(go | switch) back to (what | where | the one) i was (writing | in | doing | working on)"
     " before",

@@ -7,7 +7,7 @@ from dataclasses import replace
 from functools import wraps
 from typing import Concatenate, NamedTuple, ParamSpec
 
-from nimble_lantern.core.commands.wording import many
+from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.placing import Wrote
 from nimble_lantern.core.composing.tabling import has_header, rebuilt, rows_of, shares_of
@@ -230,19 +230,6 @@ def cell_beside(sitting: Sitting, one: Range, other: Range, before: bool) -> Don
     return reordered(sitting, Part(table, unit, [n]), order)
 
 
-def row_to_an_edge(sitting: Sitting, one: Range, before: bool) -> Done | Refusal | None:
-    """The row whose whole first cell is moved "to the top", or "to the end"; None if it is none."""
-    blocks = sitting.document.blocks
-    cell, table = blocks[one.start.block].cell, table_at(blocks, one.start.block)
-    whole = one == block_range(sitting.document, one.start.block)
-    if cell is None or table is None or cell.column or not cell.row or not whole:
-        return None
-    order = [k for k in range(table.rows) if k != cell.row]
-    header = has_header(rows_of(blocks, table))
-    order.insert(int(header) if before else len(order), cell.row)
-    return reordered(sitting, Part(table, Unit.ROW, [cell.row]), order)
-
-
 def headed(sitting: Sitting, words: tuple[str, ...]) -> Places | None:
     """The heading of this table that says these words."""
     part = headed_by(sitting, words)
@@ -388,6 +375,19 @@ def _of_another_cell(sitting: Sitting, target: object, text: tuple[str, ...]) ->
 def _bare_number(words: tuple[str, ...]) -> bool:
     found = cardinal(words, 0)
     return found is not None and found[1] == len(words)
+
+
+def at_cell(sitting: Sitting, table: Table, row: int, column: int) -> Done:
+    """At the end of what a cell says, to write on there."""
+    b = table.cell(row, column)
+    block = sitting.document.blocks[b]
+    place = Position(b, len(block.text))
+    # "Change it to noon" speaks of what the cell says.
+    told = () if not block.text else (block_range(sitting.document, b),)
+    after = replace(sitting.placed(place), wrote=place, that=told)
+    head = sitting.document.blocks[table.cell(0, column)].text if row else ""
+    under = f", under {quoted(head)}" if head else ""
+    return Done(after, f"row {row + 1}, column {column + 1}{under}")
 
 
 def part_out(sitting: Sitting, target: Part) -> Done:

@@ -7,6 +7,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands.table_here import (
     OF_THE_SPEAKER,
+    at_cell,
     cell_here,
     column_named,
     fits_the_cell,
@@ -146,19 +147,6 @@ def _placed(sitting: Sitting, made: tuple[Block, ...]) -> tuple[Sitting, int]:
     return replace(sitting.edited(edit).about(()), insertion=None), index
 
 
-def _at(sitting: Sitting, table: Table, row: int, column: int) -> Done:
-    """At the end of what a cell says, to write on there."""
-    b = table.cell(row, column)
-    block = sitting.document.blocks[b]
-    place = Position(b, len(block.text))
-    # "Change it to noon" speaks of what the cell says.
-    told = () if not block.text else (block_range(sitting.document, b),)
-    after = replace(sitting.placed(place), wrote=place, that=told)
-    head = sitting.document.blocks[table.cell(0, column)].text if row else ""
-    under = f", under {quoted(head)}" if head else ""
-    return Done(after, f"row {row + 1}, column {column + 1}{under}")
-
-
 @command(
     "[the] next cell",
     "[and] [<go>] [on] (to | into) [the] next (cell | box | field)",
@@ -178,9 +166,9 @@ def next_cell(sitting: Sitting, table: Table) -> Done | Refusal:
     """Go on to the next cell; what you say goes in there."""
     row, column = cell_here(sitting, table)
     if column + 1 < table.columns:
-        return _at(sitting, table, row, column + 1)
+        return at_cell(sitting, table, row, column + 1)
     if row + 1 < table.rows:
-        return _at(sitting, table, row + 1, 0)
+        return at_cell(sitting, table, row + 1, 0)
     return Refusal("That was the last cell.", "", "“Next row” adds one, “end table” goes on below.")
 
 
@@ -202,9 +190,9 @@ def previous_cell(sitting: Sitting, table: Table) -> Done | Refusal:
     """Go back to the cell before."""
     row, column = cell_here(sitting, table)
     if column:
-        return _at(sitting, table, row, column - 1)
+        return at_cell(sitting, table, row, column - 1)
     if row:
-        return _at(sitting, table, row - 1, table.columns - 1)
+        return at_cell(sitting, table, row - 1, table.columns - 1)
     return Refusal("That is the first cell.")
 
 
@@ -226,7 +214,7 @@ def next_row(sitting: Sitting, table: Table) -> Done | Refusal:
     """Go on to the start of the next row; behind the last, a new one."""
     row, _ = cell_here(sitting, table)
     if row + 1 < table.rows:
-        return _at(sitting, table, row + 1, 0)
+        return at_cell(sitting, table, row + 1, 0)
     rows = rows_of(sitting.document.blocks, table)
     rows.append([empty_cell(block) for block in rows[-1]])
     after = rebuilt(sitting, table, rows, at=(row + 1, 0))
@@ -263,7 +251,7 @@ def down(sitting: Sitting, table: Table, ways: int = 1) -> Done | Refusal:
         return Refusal(
             "There is no row that way.", "", "“Next row” adds one, “end table” goes on below."
         )
-    return _at(sitting, table, row + ways, column)
+    return at_cell(sitting, table, row + ways, column)
 
 
 @rule("named_cell", "row {a:number} [and] column {b:number}", "row {a:number} cell {b:number}")
@@ -329,12 +317,12 @@ def to_cell(
         assert crossed is not None
         cell = sitting.document.blocks[crossed.first.start.block].cell
         assert cell is not None
-        return _at(sitting, table, cell.row, cell.column)
+        return at_cell(sitting, table, cell.row, cell.column)
     row = named_cell.row or cell_here(sitting, table)[0] + 1
     if not (1 <= row <= table.rows and 1 <= named_cell.column <= table.columns):
         size = f"{many(table.rows, 'row')} and {many(table.columns, 'column')}"
         return Refusal("There is no such cell.", f"The table has {size}.")
-    return _at(sitting, table, row - 1, named_cell.column - 1)
+    return at_cell(sitting, table, row - 1, named_cell.column - 1)
 
 
 @command(
@@ -360,7 +348,7 @@ def under(sitting: Sitting, table: Table, words: tuple[str, ...]) -> Done | Refu
     if row == 0:
         free = (r for r in range(1, table.rows) if not blocks[table.cell(r, column)].text.strip())
         row = next(free, min(1, table.rows - 1))
-    return _at(sitting, table, row, column)
+    return at_cell(sitting, table, row, column)
 
 
 @command(

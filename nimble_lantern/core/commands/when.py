@@ -17,3 +17,8 @@ def names_no_thing(sitting: Sitting, parse: Parse) -> bool:
     """Not as things are called: "a small letter for visitors" is asked of the page, "a small letter
     for the board" is sent to it."""
     return not as_things(parse.args.get("target"))
+
+
+def is_selected(sitting: Sitting, parse: Parse) -> bool:
+    """Something is selected, and what may else be a sentence is said of it: "all in capitals"."""
+    return sitting.selection is not None

@@ -93,7 +93,7 @@ def written_as(sitting: Sitting, words: Sequence[str]) -> str:
     f"(add | put | enter | save) [the (word | name)] {{text:words}} (to | in | into) {_BOOK}",
     Way("(learn | remember) the (word | name) {text}", when=_few),
     Way(f"(learn | remember | keep) {{text:words}} (for | in) {_BOOK}", when=_few),
-    Way(f"{{text:words}} (into | in | goes (in | into) | belongs in | to) {_BOOK}", when=_few),
+    Way(f"{{text:words}} (into | goes (in | into) | belongs in) {_BOOK}", when=_few),
     Way("(add | new) (word | name) {text}", when=_few),
     Way("(learn | remember) {text:words} for (next time | the future)",
         when=_few),
@@ -233,14 +233,12 @@ def allow(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     f"(what is in | where is) {_BOOK}",
     f"(which | what) words (are | do you have) in {_BOOK}",
     "(show | list) [me] my [own] words",
-    "(which | what) (words | names) (have you learned | have you learnt | did i teach you | did i"
-    " add"
-    " | have i added)",
+    "(which | what) (words | names) (have you learned | have you learnt | did i teach you"
+    " | did i add | have i added)",
     "(the | my) words (you have learned | i (added | taught you))",
     "(what | which) words do you know",
     example="show the word book",
     group="desk",
-    light=True,
     shows=True,
 )
 def show(sitting: Sitting) -> Done:
