@@ -11,7 +11,7 @@ from collections.abc import Iterator, Sequence
 from itertools import pairwise
 from typing import NamedTuple
 
-from nimble_lantern.core.commands import inserting, instead
+from nimble_lantern.core.commands import inserted, instead
 from nimble_lantern.core.document.model import Kind
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
 from nimble_lantern.core.lexicon.closed import (
@@ -335,7 +335,7 @@ def surely(sitting: Sitting, parse: Parse, asked: Asked) -> bool:
     if asked.new[-1] in ("first", "last") and a_whole_sentence(sitting.document, asked.new[:-1]):
         return False  # a sentence that stands there is to be moved
     begins = asked.sure is Sure.TOLD or asked.new[0] not in DETERMINERS | PREPOSITIONS | LITTLE
-    return begins and inserting.plain_words(sitting, parse)
+    return begins and inserted.plain_words(sitting, parse)
 
 
 def _of_two_rows(sitting: Sitting, asked: Asked) -> bool:
@@ -382,12 +382,12 @@ def _all_number(words: Phrase) -> bool:
 
 def _surely_inserts(sitting: Sitting, parse: Parse, asked: Asked) -> bool:
     """A word or two beside words that are no thing, or some if it is told that words are meant."""
-    if parse.args.get("text") != asked.new or not inserting.plain_words(sitting, parse):
+    if parse.args.get("text") != asked.new or not inserted.plain_words(sitting, parse):
         return False
     if asked.new[-1] in HANGING or asked.new[0] in _ACTING or asked.sure is Sure.DOUBTFUL:
         return False
     if asked.sure is Sure.TOLD:
-        return inserting.not_a_sentence(sitting, parse)
+        return inserted.not_a_sentence(sitting, parse)
     target = parse.args.get("target")
     quoted = of_the_page(target) or named_as_written(sitting.document, target)
-    return quoted and inserting.a_word_of_the_text(sitting, parse)
+    return quoted and inserted.a_word_of_the_text(sitting, parse)

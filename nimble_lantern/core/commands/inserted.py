@@ -1,0 +1,271 @@
+"""When words are said to be put beside others, and when it is a sentence that says so."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.commands.table_here import two_headings, two_rows
+from nimble_lantern.core.composing.replacing import STOPS, bare_mark
+from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.lexicon.closed import (
+    DETERMINERS,
+    LITTLE,
+    OF_DEGREE_AND_TIME,
+    OWNERS,
+    SUBJECT_PRONOUNS,
+)
+from nimble_lantern.core.lexicon.desk import PARTS
+from nimble_lantern.core.lexicon.manners import BEING
+from nimble_lantern.core.lexicon.names import MONTHS
+from nimble_lantern.core.lexicon.sentences import ASKS, SUBORDINATE
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.model import (
+    Order,
+    Unit,
+    Units,
+    Words,
+    as_things,
+    no_thing,
+    of_the_page,
+)
+from nimble_lantern.core.targets.words import a_whole_sentence, named_as_written, places
+from nimble_lantern.core.writing.cardinals import cardinal
+from nimble_lantern.core.writing.lexer import mark_named
+
+_MOST_PUT = 4
+_REACHING = frozenset("away to for and out off up down in on back".split())
+_WORN = frozenset("on off out up down away in".split())
+_NO_THING = (
+    LITTLE
+    | OF_DEGREE_AND_TIME
+    | ASKS
+    | SUBORDINATE
+    | frozenset(
+        "please some any many much more most both each every few other no yes thanks well".split()
+    )
+)
+"""Words that no thing is called by: "a please" is that word."""
+
+
+def bare_word(text: tuple[str, ...]) -> tuple[str, ...]:
+    """ "Stick a not before open" puts "not" there, and so does "the word not"."""
+    if text in (("stop",), ("a", "stop"), ("the", "stop")):
+        return ("full", "stop")
+    if len(text) == 2 and text[0] in ("a", "an") and text[1] in _NO_THING:
+        return text[1:]
+    if len(text) == 3 and text[:2] == ("the", "word") or text[:2] == ("the", "words"):
+        return text[2:] or text
+    return text
+
+
+def plain_words(sitting: Sitting, parse: Parse) -> bool:
+    """Whether the words to be put in are words: "a bullet" and "me" are said of the page.
+
+    "Put a bench in front of the stair" says where a thing goes.
+    """
+    text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
+    thing = isinstance(target, Words) and not target.called and target.words[:1] == ("the",)
+    if thing and text and bare_mark(text)[0] in DETERMINERS:
+        return False
+    if two_headings(sitting, text, target) or text == ("on",):
+        return False  # "write on at the end of the last paragraph"
+    if text[:1] and text[0] in _WORN and text[1:2] and text[1] in OWNERS:
+        return False  # "put on my shoes before noon"
+    if text and text[0] in SUBJECT_PRONOUNS and len(text) == 1:
+        return False
+    if a_new_thing(text) or one_mark_for_another(text):
+        return False
+    if set(text) <= _OF_LISTS and of_the_page(parse.args.get("target")):
+        # "Put numbers in front of the paragraphs" makes a list of them.
+        return False
+    if not text or text[0] in ("me", "it", "that", "them") or text[-1] in _NEARNESS | _OF_THE_CLOCK:
+        return False
+    return not set(text) & PARTS
+
+
+def says_no_thing(sitting: Sitting, parse: Parse) -> bool:
+    """ "Add with kind regards at the end", and not "add a little salt at the end"."""
+    text = tuple(parse.args.get("text", ()))
+    if text[:1] == ("up",):
+        return False  # "add up the fees at the end"
+    ended = any(text[-len(stop) :] == stop for stop in STOPS)
+    return plain_words(sitting, parse) and (ended or bare_mark(text)[0] not in DETERMINERS)
+
+
+def a_word_or_two(sitting: Sitting, parse: Parse) -> bool:
+    """ "Very goes before cold"; "the song goes after the speech" is a sentence."""
+    text = tuple(parse.args.get("text", ()))
+    return plain_words(sitting, parse) and len(text) <= 2 and text[0] not in DETERMINERS
+
+
+def a_word_of_the_text(sitting: Sitting, parse: Parse) -> bool:
+    """ "Somebody should come before the lamp" speaks of the lamp, and not of the word."""
+    words = no_thing(Words(tuple(parse.args.get("text", ()))))
+    things = as_things(parse.args.get("target")) and not words
+    return not things and a_word_or_two(sitting, parse)
+
+
+def a_new_thing(text: tuple[str, ...]) -> bool:
+    """ "One more line in the list", "empty line": a thing to be made, and no words."""
+    end = next((i for i, word in enumerate(text) if i and word in _THERE), len(text))
+    *told, thing = text[:end] or ("",)
+    return bool(told) and thing in _MADE and all(w in _ANOTHER or cardinal((w,), 0) for w in told)
+
+
+_THERE = frozenset("in on to at".split())
+_MADE = frozenset("line lines row rows item items bullet bullets point points column".split())
+_ANOTHER = frozenset("a an the another more new empty blank extra further spare fresh".split())
+
+
+def one_mark_for_another(text: tuple[str, ...]) -> bool:
+    """ "A comma and not a full stop" is no text, nor "a comma instead of the full stop"."""
+    marks = (mark_named(text[1:size]) for size in (2, 3) if not _BUT.isdisjoint(text[size:][:2]))
+    return text[:1] in (("a",), ("an",)) and any(marks)
+
+
+_BUT = frozenset("not instead rather".split())
+_OF_LISTS = frozenset("number numbers bullet bullets point points a the".split())
+_OF_THE_CLOCK = frozenset(("half", "quarter"))
+"""Before "past", they are a time: "half past two" is no place after "two"."""
+_NEARNESS = frozenset("just right immediately straight directly there in to".split())
+
+
+def not_a_sentence(sitting: Sitting, parse: Parse) -> bool:
+    """ "After the ferry put every day", and not "after the show put the chairs away full stop".
+
+    New words that reach past themselves, with a stop or with what a verb takes, make a sentence of
+    it all.
+    """
+    text = tuple(parse.args.get("text", ()))
+    if a_new_thing(text) or text == ("one",):
+        return False  # "there's no full stop after boat, after boat put one"
+    ended = any(text[-len(stop) :] == stop for stop in STOPS)
+    return not ended and len(text) <= _MOST_PUT and not (set(text[1:]) & _REACHING)
+
+
+def not_in_a_time(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put in old before boat"; "put in summer before open" has that "in" as well."""
+    text = tuple(parse.args.get("text", ()))
+    return not (text and text[-1] in _AFTER_IN) and plain_words(sitting, parse)
+
+
+_AFTER_IN = frozenset(MONTHS) | frozenset(
+    "spring summer autumn winter morning afternoon evening end meantime advance time full future"
+    " general person turn town fact all short".split()
+)
+"""Last of what begins with "in"."""
+
+
+def wished(sitting: Sitting, parse: Parse) -> bool:
+    """ "I would like please before reply", and not "i would like to go on after reply" nor "i would
+    like you to stay after reply"."""
+    text = tuple(parse.args.get("text", ()))
+    someone = len(text) > 1 and text[0] in SUBJECT_PRONOUNS
+    # "I'd like the fee to come before the boat."
+    moved = "to" in text and text[-1] in BEING
+    return text[:1] != ("to",) and not someone and not moved and plain_words(sitting, parse)
+
+
+def not_there_yet(sitting: Sitting, parse: Parse) -> bool:
+    """ "Drop the old before boat" takes a word away that stands there."""
+    text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
+    if two_rows(sitting, text, target) is not None or two_headings(sitting, text, target):
+        return False
+    if text[:1] != ("the",) or not isinstance(target, Words):
+        return True
+    pair = ((*text[1:], *target.words), (*target.words, *text[1:]))
+    return not any(places(sitting.document, words) for words in pair)
+
+
+def no_part_of_a_table(sitting: Sitting, parse: Parse) -> bool:
+    """ "There should be a row before nell" asks for a row, and not for that word."""
+    if a_new_thing(tuple(parse.args.get("text", ()))):
+        return False
+    return not set(parse.args.get("text", ())) & {"row", "column", "rows", "columns"}
+
+
+def left_out(sitting: Sitting, parse: Parse) -> bool:
+    """ "I left out old before boat"; "i left out the key before the storm" is a sentence."""
+    return quoted_and_short(sitting, parse) and a_word_of_the_text(sitting, parse)
+
+
+def a_mark(sitting: Sitting, parse: Parse) -> bool:
+    """ "Ladder needs a comma"."""
+    return bool(mark_named(tuple(parse.args.get("text", ()))))
+
+
+def only_a_mark(sitting: Sitting, parse: Parse) -> bool:
+    """ "A question mark on the end", of a text that is open there."""
+    document = sitting.document
+    ends = document.blocks[-1].text.rstrip()
+    return a_mark(sitting, parse) and ends[-1:] not in (".", "?", "!")
+
+
+def no_furniture(sitting: Sitting, parse: Parse) -> bool:
+    """ "Could you needs a please after it"; "the stair needs a rail after it" is a sentence."""
+    thing = as_things(parse.args.get("target"))
+    return a_mark(sitting, parse) or not thing and a_word_or_two(sitting, parse)
+
+
+def a_mark_here(sitting: Sitting, parse: Parse) -> bool:
+    """ "Comma after ladder", where none can follow: the text so far ends with a stop."""
+    place = sitting.writing_place
+    before = sitting.document.blocks[place.block].text[: place.offset].rstrip()
+    stopped = not before or before[-1] in ".,;:!?"
+    return stopped and a_mark(sitting, parse)
+
+
+def quoted_and_short(sitting: Sitting, parse: Parse) -> bool:
+    """ "Before open there should be a not"; "before the stair there is to be a rope" tells."""
+    short = len(parse.args.get("text", ())) <= 2
+    return short and named_as_written(sitting.document, parse.args.get("target"))
+
+
+def quoted_words(sitting: Sitting, parse: Parse) -> bool:
+    quoted = named_as_written(sitting.document, parse.args.get("target"))
+    return quoted and plain_words(sitting, parse)
+
+
+def quoted_or_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "Follow the last sentence with of course"; "follow the path with care" tells."""
+    part = of_the_page(parse.args.get("target")) and plain_words(sitting, parse)
+    return part or quoted_words(sitting, parse)
+
+
+def new_words(sitting: Sitting, parse: Parse) -> bool:
+    """A whole sentence that stands there is not put there once more, but moved."""
+    text = tuple(parse.args.get("text", ()))
+    placed = text[:-1] if text[-1:] in (("first",), ("last",)) else text
+    there = a_whole_sentence(sitting.document, placed)
+    return not there and plain_words(sitting, parse)
+
+
+def beside_a_block(sitting: Sitting, parse: Parse) -> bool:
+    """ "A new paragraph after the first one"; "a bullet after the ferry" may be anything."""
+    target = parse.args.get("target")
+    return target is None or of_the_page(target)
+
+
+_PROSE = (Unit.SENTENCE, Unit.PARAGRAPH, Unit.LINE, Unit.HEADING, Unit.ITEM)
+
+
+def in_prose(sitting: Sitting, parse: Parse) -> bool:
+    """At the end of a sentence or paragraph; that of a list has an item.
+
+    Words are put only where it is told which: "write your name at the end of the line" is a request
+    to somebody else, "put a full stop at the end of the line" is not.
+    """
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    if not isinstance(target, Units) or target.unit not in _PROSE:
+        return False
+    told = target.order is not Order.THIS or bool(mark_named(bare_mark(text)))
+    return told and plain_words(sitting, parse)
+
+
+def new_in_prose(sitting: Sitting, parse: Parse) -> bool:
+    return in_prose(sitting, parse) and new_words(sitting, parse)
+
+
+def a_mark_of_words(sitting: Sitting, parse: Parse) -> bool:
+    """ "Lunch should end with an exclamation mark"."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    said = isinstance(target, Words) and named_as_written(sitting.document, target)
+    return said and bool(mark_named(text))
