@@ -9,22 +9,22 @@ import array
 import hashlib
 import json
 import random
-import subprocess
 import time
 import wave
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
-from functools import cache, partial
+from functools import cache
 from pathlib import Path
 
+from bench._voices import made_by
 from nimble_lantern.core.document.model import Document
+from nimble_lantern.core.reading.cued import Commands
 from nimble_lantern.core.reading.hearing import (
     Hearing,
     from_line,
     hearing_from_json,
     hearing_to_json,
 )
-from nimble_lantern.core.reading.homophones import guesses
 from nimble_lantern.core.sitting import Heard as Said
 from nimble_lantern.core.sitting import advance
 from nimble_lantern.core.state import Sitting
@@ -122,10 +122,8 @@ def _said(words: str, voice: str, manner: tuple[str, ...] = ()) -> bytes:
     key = hashlib.sha256(name.encode()).hexdigest()[:16]
     file = KEPT / f"{key}.wav"
     if not file.exists():
-        new = file.with_suffix(".new")
-        features = [part for one in manner for part in ("--setf", one)]
-        call = ["flite", "-voice", voice, *features, "-t", words, "-o", str(new)]
-        subprocess.run(call, check=True)
+        new = file.with_suffix(".new.wav")
+        made_by(voice, words, new, manner)
         new.replace(file)
     with wave.open(str(file), "rb") as opened:
         return opened.readframes(opened.getnframes())
@@ -235,8 +233,8 @@ class Both:
         begun = time.monotonic()
         self.larger.end()
         words = ours.hypotheses[0].words if ours.hypotheses else ()
-        guess = partial(guesses, now) if now is not None else lambda _: ()
-        both = with_larger(ours, self.larger.transcribe(False, words), self.larger, guess)
+        desk = Commands(now) if now is not None else None
+        both = with_larger(ours, self.larger.transcribe(False, words), self.larger, desk)
         self.waited.append(time.monotonic() - begun)
         return ours, both
 

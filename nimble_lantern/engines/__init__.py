@@ -89,8 +89,14 @@ class Transcriber(Protocol):
         `beside`: what another engine heard in the same sound.
         """
 
-    def fits(self, texts: Sequence[str]) -> tuple[float, ...]:
-        """How well texts fit that sound: mean log probability a token, each."""
+    def fits(self, texts: Sequence[str], cued: bool = False) -> tuple[float, ...]:
+        """How well texts fit that sound: mean log probability a token, each.
+
+        `cued`: as if commands had come before.
+        """
+
+    def cued(self) -> tuple[tuple[str, ...], ...]:
+        """What that sound is read as if commands had come before; the likeliest first."""
 
     def letters(self, words: Sequence[str]) -> tuple[dict[str, float], ...]:
         """What each of these words would be as a letter there: log probabilities."""

@@ -14,12 +14,13 @@ from wordfreq import zipf_frequency
 
 from nimble_lantern.core.errors import BadInput
 from nimble_lantern.core.mending.letters import FARTHEST
+from nimble_lantern.core.reading.cued import Commands, cue
 from nimble_lantern.core.reading.hearing import HeardWord, Hearing, Hypothesis, Might
 from nimble_lantern.core.writing.spoken import bare
 from nimble_lantern.engines import Scene, Transcribed
 from nimble_lantern.engines.builtin.worker import TooSlow
 from nimble_lantern.engines.whisper.guards import NOBODY, doubt
-from nimble_lantern.engines.whisper.model import Transcript
+from nimble_lantern.engines.whisper.model import Transcript, Written
 from nimble_lantern.engines.whisper.spoken import names, spoken
 from nimble_lantern.engines.whisper.worker import ModelWorker
 
@@ -45,7 +46,8 @@ class Process(Protocol):
     def drop(self) -> None: ...
     def give_up(self) -> None: ...
     def ask_end(self) -> None: ...
-    def ask_fit(self, texts: Sequence[str]) -> None: ...
+    def ask_fit(self, texts: Sequence[str], cue: str = "") -> None: ...
+    def ask_cued(self, cue: str) -> None: ...
     def ask_led(self, words: Sequence[str]) -> None: ...
     def result(self, due: float) -> object: ...
     def close(self) -> None: ...
@@ -59,6 +61,7 @@ class LargerModel:
         self._process: Process | None = None
         self._opening = threading.Lock()
         self._names: tuple[str, ...] = ()
+        self._cue = ""
         self._began = False
 
     @property
@@ -75,6 +78,7 @@ class LargerModel:
         if told != self._names:
             self._names = told
             process.prepare("names", told)
+        self._cue = cue(scene.view, told)
         process.start()
         self._began = True
 
@@ -124,10 +128,19 @@ class LargerModel:
         best = found.readings[0]
         return Transcribed(tuple(readings.values()), names(best.words), why)
 
-    def fits(self, texts: Sequence[str]) -> tuple[float, ...]:
-        """How well texts fit the sound just transcribed: mean log probability a token, each."""
-        self._ready().ask_fit(texts)
+    def fits(self, texts: Sequence[str], cued: bool = False) -> tuple[float, ...]:
+        """How well texts fit the sound just transcribed: mean log probability a token, each.
+
+        `cued`: as if commands had come before.
+        """
+        self._ready().ask_fit(texts, self._cue if cued else "")
         return self._told()
+
+    def cued(self) -> tuple[tuple[str, ...], ...]:
+        """What the sound just transcribed is read as if commands had come before."""
+        self._ready().ask_cued(self._cue)
+        readings = (tuple(Written(f" {w}", 0, 0, 1) for w in t.split()) for t in self._told())
+        return tuple(tuple(w.text for w in spoken(reading)) for reading in readings)
 
     def letters(self, words: Sequence[str]) -> tuple[dict[str, float], ...]:
         """What each of these words would be as a letter there: log probabilities; or nothing."""
@@ -164,6 +177,10 @@ class LargerModel:
 
 
 _MOST_FITTED = 3
+_LEAST_MARGIN = 0.0
+"""Of the grammar's command (`Hearing.margin`), under which it is not worth hearing again: at 47
+commands that the model had not made out it was 0.2 at least, at half of 158 sentences less than 0.
+"""
 _ODDS, _UNHEARD = 0.7, 1.0
 """What the model's log probabilities of letters are worth beside the other engine's costs, and what
 a letter costs more that engine had no path for.  Fitted to letters of two voices."""
@@ -172,21 +189,21 @@ a letter costs more that engine had no path for.  Fitted to letters of two voice
 class Judge(Protocol):
     """What is asked of a larger model about the sound that it just heard."""
 
-    def fits(self, texts: Sequence[str]) -> tuple[float, ...]: ...
+    def fits(self, texts: Sequence[str], cued: bool = False) -> tuple[float, ...]: ...
+    def cued(self) -> tuple[tuple[str, ...], ...]: ...
     def letters(self, words: Sequence[str]) -> tuple[dict[str, float], ...]: ...
 
 
-Guesses = Callable[[Sequence[str]], Sequence[tuple[str, ...]]]
-"""What commands may be meant by some words, which are none."""
+Words = tuple[str, ...]
 
 
 def with_larger(
-    hearing: Hearing, made: Transcribed, model: Judge, guess: Guesses = lambda _: ()
+    hearing: Hearing, made: Transcribed, model: Judge, desk: Commands | None = None
 ) -> Hearing:
     """A hearing of the built-in engine with a larger model's words in the place of its own.
 
     The model is asked how well commands that were heard, or are guessed, fit the sound, beside its
-    own words; and what letters they are.
+    own words; what it reads if it is told of commands; and what letters they are.
     """
     if not made.hypotheses:
         if made.doubt == NOBODY:
@@ -196,7 +213,7 @@ def with_larger(
     ours = hearing.hypotheses[0] if hearing.hypotheses else None
     commands = hearing.commands[:_MOST_FITTED]
     said = made.hypotheses[0]
-    guessed = tuple(guess(said.said))
+    guessed = tuple(desk.sounding_like(said.said)) if desk else ()
     fitted = (*(c.text for c in commands), *(" ".join(words) for words in guessed))
     likely = (0.0,) * len(fitted)
     if any(text != said.text for text in fitted):
@@ -215,7 +232,24 @@ def with_larger(
         letters=_letters(hearing, model),
         also=tuple(h.said for h in hearing.hypotheses[1:]),
         guesses=tuple(zip(guessed, likely[len(commands) :], strict=False)),
+        cued=_cued(hearing, made, model, desk) if desk else None,
     )
+
+
+def _cued(
+    hearing: Hearing, made: Transcribed, model: Judge, desk: Commands
+) -> tuple[tuple[Words, float], ...] | None:
+    """Commands that the model reads when told of commands, and how much better they fit then."""
+    said = made.hypotheses[0].said
+    unlike = not hearing.commands or (hearing.margin or 0.0) < _LEAST_MARGIN
+    if unlike or not (made.doubt or desk.may_be(said)):
+        return None
+    heard = [h.said for h in (*made.hypotheses, *hearing.hypotheses)]
+    found = desk.among(model.cued(), heard)[:_MOST_FITTED]
+    if not found:
+        return ()
+    own, *others = model.fits([" ".join(words) for words in (said, *found)], True) or (0.0,)
+    return tuple(zip(found, (other - own for other in others), strict=False))
 
 
 def _letters(hearing: Hearing, model: Judge) -> tuple[Might, ...]:

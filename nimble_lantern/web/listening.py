@@ -22,10 +22,10 @@ from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.errors import BadInput, LanternError
 from nimble_lantern.core.kinds import Lamp, ReadAs
 from nimble_lantern.core.reading import intents
+from nimble_lantern.core.reading.cued import Commands
 from nimble_lantern.core.reading.decision import is_command
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
-from nimble_lantern.core.reading.homophones import guesses
-from nimble_lantern.engines import LiveEngine, Scene, Transcriber, ears
+from nimble_lantern.engines import LiveEngine, Scene, Transcribed, Transcriber, ears
 from nimble_lantern.engines.browser import HARMLESS, Pairing, failure
 from nimble_lantern.engines.builtin.cutter import PATIENCE, Cut, CutKind, Cutter
 from nimble_lantern.engines.builtin.files import scene_of
@@ -464,18 +464,20 @@ class Listener:
             made = model.transcribe(marks, ours.words)
             if made.slow:
                 self._to_tell = TOO_SLOW_MODEL
-            found.append(with_larger(hearing, made, model, self._guesses))
+            found.append(self._both(hearing, made, model))
 
         self._with_larger(heard)
         self._larger_hears = False
         return found[-1]
 
-    def _guesses(self, words: Sequence[str]) -> Sequence[tuple[str, ...]]:
+    def _both(self, hearing: Hearing, made: Transcribed, model: Transcriber) -> Hearing:
         try:
-            return guesses(self._desk.sitting, words)
+            return with_larger(hearing, made, model, Commands(self._desk.sitting))
+        except BadInput:
+            raise
         except Exception:  # a fault of the desk's own is none of the model's
             traceback.print_exc(file=sys.stderr)
-            return ()
+            return with_larger(hearing, made, model)
 
     def _fall_back(self, why: str) -> None:
         self._desk.set("engine", "best")

@@ -15,6 +15,7 @@ from typing import NamedTuple
 import numpy as np
 
 from nimble_lantern.core.errors import BadInput
+from nimble_lantern.core.reading.cued import Commands
 from nimble_lantern.core.reading.hearing import (
     HeardWord,
     from_line,
@@ -31,6 +32,7 @@ from nimble_lantern.engines.whisper.guards import LOOP, NOBODY, UNSURE, doubt, r
 from nimble_lantern.engines.whisper.model import Model, Reading, Transcript, Written
 from nimble_lantern.engines.whisper.spoken import names, said, spoken
 from nimble_lantern.engines.whisper.worker import Growing, ModelWorker, agreed, quiet_since
+from tests.desk import Driver
 
 
 def written(text: str, sure: float = 0.9) -> tuple[Written, ...]:
@@ -229,8 +231,11 @@ class Process:
     def ask_end(self) -> None:
         self.told.append(("end",))
 
-    def ask_fit(self, texts: Sequence[str]) -> None:
-        self.told.append(("fit", *texts))
+    def ask_fit(self, texts: Sequence[str], cue: str = "") -> None:
+        self.told.append(("fit", *texts, *([cue] if cue else [])))
+
+    def ask_cued(self, cue: str) -> None:
+        self.told.append(("cued", cue))
 
     def ask_led(self, words: Sequence[str]) -> None:
         self.told.append(("led", *words))
@@ -324,21 +329,28 @@ class Transcribing(unittest.TestCase):
         self.assertEqual(hearing_from_json(hearing_to_json(hearing)), hearing)
 
     def test_commands_that_may_be_meant_are_judged_by_the_sound(self) -> None:
-        ours = from_line("drop the head")
-        made = Transcribed(from_line("drop the heading all together").hypotheses)
-        asked: list[tuple[str, ...]] = []
-
-        def guess(words: Sequence[str]) -> list[tuple[str, ...]]:
-            asked.append(tuple(words))
-            return [("drop", "the", "heading", "altogether")]
-
-        hearing = with_larger(ours, made, Asked((-1.0, -1.25)), guess)
-        self.assertEqual(asked, [("drop", "the", "heading", "all", "together")])
-        self.assertEqual(hearing.guesses, ((("drop", "the", "heading", "altogether"), -0.25),))
-        self.assertEqual(hearing.fits, ())
+        ours, desk = from_line("start the quay"), Commands(Driver("The quay is full.").sitting)
+        made = Transcribed(from_line("bold the key").hypotheses)
+        hearing = with_larger(ours, made, Asked((-1.0, -1.25)), desk)
+        self.assertEqual(hearing.guesses, ((("bold", "the", "quay"), -0.25),))
+        self.assertEqual((hearing.fits, hearing.cued), ((), None))
         self.assertEqual(hearing_from_json(hearing_to_json(hearing)), hearing)
-        silent = with_larger(ours, made, Asked(()), guess)
+        silent = with_larger(ours, made, Asked(()), desk)
         self.assertEqual(silent.guesses, (), "a model that does not answer judges nothing")
+
+    def test_it_hears_again_what_may_be_a_command(self) -> None:
+        desk = Commands(Driver("The quay is full.").sitting)
+        ours = replace(from_line("gold the quay"), commands=from_line("bold the quay").hypotheses)
+        made = Transcribed(from_line("gold the key").hypotheses)
+        model = Asked((-1.0, -2.0), ODDS, ("gold the key", "bold the quay"), (-2.5, -0.5))
+        near = with_larger(replace(ours, margin=0.5), made, model, desk)
+        self.assertEqual(near.cued, ((("bold", "the", "quay"), 2.0),))
+        self.assertEqual(hearing_from_json(hearing_to_json(near)), near)
+        far = with_larger(replace(ours, margin=-0.5), made, model, desk)
+        self.assertIsNone(far.cued, "the grammar made nothing like it out: it was not asked")
+        none = with_larger(replace(ours, margin=0.5), made, Asked((-1.0, -2.0)), desk)
+        self.assertEqual(none.cued, ())
+        self.assertEqual(hearing_from_json(hearing_to_json(none)), none)
 
     def test_where_it_heard_nobody_nothing_is_heard(self) -> None:
         made = with_larger(from_line("the"), Transcribed(doubt=NOBODY), Asked())
@@ -357,9 +369,14 @@ class Asked(NamedTuple):
 
     likely: tuple[float, ...] = ()
     odds: dict[str, float] = ODDS
+    readings: tuple[str, ...] = ()
+    likely_then: tuple[float, ...] = ()
 
-    def fits(self, texts: Sequence[str]) -> tuple[float, ...]:
-        return self.likely
+    def fits(self, texts: Sequence[str], cued: bool = False) -> tuple[float, ...]:
+        return self.likely_then if cued else self.likely
+
+    def cued(self) -> tuple[tuple[str, ...], ...]:
+        return tuple(tuple(reading.split()) for reading in self.readings)
 
     def letters(self, words: Sequence[str]) -> tuple[dict[str, float], ...]:
         return (self.odds,) * len(words)
@@ -395,6 +412,9 @@ class RealProcess(unittest.TestCase):
         )
         own, other = model.fits((" ".join(heard), "bold the ferry"))
         self.assertGreater(own, other + 1)
+        own, other = model.fits((" ".join(heard), "bold the ferry"), cued=True)
+        self.assertGreater(own, other + 1)
+        self.assertIn(heard, [list(words) for words in model.cued()])
         told = model.letters(("b", "o"))
         self.assertEqual([len(odds) for odds in told], [26, 26])
         for odds in told:

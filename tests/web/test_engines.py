@@ -41,7 +41,7 @@ class Model:
             raise self.error
         return Transcribed(from_line(self.words).hypotheses, (), self.doubt)
 
-    def fits(self, texts: Sequence[str]) -> tuple[float, ...]:
+    def fits(self, texts: Sequence[str], cued: bool = False) -> tuple[float, ...]:
         return (0.0,) * len(texts)
 
     def letters(self, words: Sequence[str]) -> tuple[dict[str, float], ...]:

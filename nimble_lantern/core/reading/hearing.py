@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, replace
 from typing import Any
 
@@ -75,7 +75,9 @@ class Hearing:
     probability a token; `names` are words that engine writes with capitals inside sentences.
     While a word is spelled, `letters` has what each word of the best command may be, nothing where
     that is no letter.  `also` has the words of what that other engine made of it besides, and
-    `guesses` commands that sound like its words, which are none, each with its fit.
+    `guesses` commands that sound like its words, which are none, each with its fit; `cued`
+    commands that it reads if it is told of commands, the likeliest first, each with its fit then;
+    None where it was not told.
     """
 
     hypotheses: tuple[Hypothesis, ...]
@@ -93,6 +95,7 @@ class Hearing:
     letters: tuple[Might, ...] = ()
     also: tuple[tuple[str, ...], ...] = ()
     guesses: tuple[tuple[tuple[str, ...], float], ...] = ()
+    cued: tuple[tuple[tuple[str, ...], float], ...] | None = None
 
     @property
     def text(self) -> str:
@@ -186,6 +189,7 @@ def hearing_to_json(hearing: Hearing) -> dict[str, Any]:
         "letters": [[list(row) for row in might] for might in hearing.letters],
         "also": [" ".join(words) for words in hearing.also],
         "guesses": [[" ".join(words), fit] for words, fit in hearing.guesses],
+        "cued": None if hearing.cued is None else [[" ".join(w), fit] for w, fit in hearing.cued],
     }
 
 
@@ -216,8 +220,13 @@ def hearing_from_json(data: dict[str, Any]) -> Hearing:
         tuple(data.get("names", ())),
         tuple(tuple((c, cost) for c, cost in might) for might in data.get("letters", ())),
         tuple(tuple(words.split()) for words in data.get("also", ())),
-        tuple((tuple(words.split()), fit) for words, fit in data.get("guesses", ())),
+        _guesses(data.get("guesses", ())),
+        None if data.get("cued") is None else _guesses(data["cued"]),
     )
+
+
+def _guesses(rows: Iterable[Sequence[Any]]) -> tuple[tuple[tuple[str, ...], float], ...]:
+    return tuple((tuple(words.split()), fit) for words, fit in rows)
 
 
 def _hypothesis_row(hypothesis: Hypothesis) -> list[Any]:

@@ -103,20 +103,7 @@ class Model:
         `silence`: seconds of it that the sound is followed by.
         """
         seconds = self._encode(sound, silence)
-        prompt = self._prompt(names)
-        most = len(prompt) + _FEWEST_TOKENS + round(_MOST_TOKENS_A_SECOND * seconds)
-        (found,) = self._model.model.generate(
-            self._encoded,
-            [prompt],
-            beam_size=BEAM if best > 1 else 1,
-            num_hypotheses=best,
-            max_length=min(self._model.max_length, most),
-            return_scores=True,
-            return_no_speech_prob=True,
-            suppress_blank=True,
-            suppress_tokens=self._suppressed,
-            sampling_temperature=0.0,
-        )
+        found = self._searched(self._prompt(names), best)
         readings: dict[str, Reading] = {}
         for tokens, score in zip(found.sequences_ids, found.scores, strict=True):
             tokens = [t for t in tokens if t < self._tokens.eot]
@@ -132,13 +119,33 @@ class Model:
         packed = _repetition(kept[0].text) if kept else 0.0
         return Transcript(kept, found.no_speech_prob, packed, seconds)
 
-    def fit(self, text: str) -> float:
-        """How well a text fits the sound that was decoded last: mean log probability a token."""
+    def cued(self, cue: str) -> tuple[str, ...]:
+        """Readings of the sound that was decoded last, if such words as these had come before it.
+
+        The likeliest first.  What is read so is a guess only: the model would rather go on like the
+        cue than hear.
+        """
+        if self._encoded is None:
+            return ()
+        found = self._searched(self._after(cue), BEAM)
+        texts = (
+            self._tokens.decode([t for t in tokens if t < self._tokens.eot]).strip()
+            for tokens in found.sequences_ids
+        )
+        return tuple(dict.fromkeys(text for text in texts if text))
+
+    def fit(self, text: str, cue: str = "") -> float:
+        """How well a text fits the sound that was decoded last: mean log probability a token.
+
+        With a cue, as if those words had come before it.
+        """
         tokens = self._tokens.encode(" " + text.strip())
         if not tokens or self._encoded is None:
             return float("-inf")
+        # The package's own prompt also says that there are no times, which alignment says itself.
+        before = self._after(cue)[: -len(self._tokens.sot_sequence) - 1] if cue else []
         (found,) = self._model.model.align(
-            self._encoded, self._tokens.sot_sequence, [tokens], self._frames
+            self._encoded, [*before, *self._tokens.sot_sequence], [tokens], self._frames
         )
         return float(np.mean(np.log(np.maximum(found.text_token_probs, 1e-9))))
 
@@ -198,6 +205,32 @@ class Model:
         return list(
             self._model.get_prompt(self._tokens, [], without_timestamps=True, hotwords=said or None)
         )
+
+    def _after(self, cue: str) -> list[int]:
+        """The prompt that says that a text came before; of a long one its end."""
+        return list(
+            self._model.get_prompt(
+                self._tokens, self._tokens.encode(" " + cue.strip()), without_timestamps=True
+            )
+        )
+
+    def _searched(self, prompt: list[int], best: int) -> Any:
+        """The package's result for the encoded sound."""
+        seconds = self._frames * _FRAME_SECONDS
+        most = len(prompt) + _FEWEST_TOKENS + round(_MOST_TOKENS_A_SECOND * seconds)
+        (found,) = self._model.model.generate(
+            self._encoded,
+            [prompt],
+            beam_size=BEAM if best > 1 else 1,
+            num_hypotheses=best,
+            max_length=min(self._model.max_length, most),
+            return_scores=True,
+            return_no_speech_prob=True,
+            suppress_blank=True,
+            suppress_tokens=self._suppressed,
+            sampling_temperature=0.0,
+        )
+        return found
 
     def _aligned(self, tokens: list[int]) -> tuple[Written, ...]:
         (rows,) = self._model.find_alignment(self._tokens, [tokens], self._encoded, self._frames)

@@ -30,7 +30,7 @@ from nimble_lantern.engines.whisper.model import (
     Transcript,
 )
 
-_BETWEEN_SECONDS, _REST = 0.6, 3.0
+_BETWEEN_SECONDS, _REST = 0.6, 5.0
 """Between two decodings of what is growing: at least so long, and so many times what one takes."""
 _FRAME = RATE // 50
 _QUIET_SECONDS, _QUIET = 0.2, 0.08
@@ -164,8 +164,10 @@ def serve(connection: Connection, folder: str) -> None:
                 case ("end", request):
                     started = False
                     connection.send(("done", request, growing.end()))
-                case ("fit", request, texts):
-                    connection.send(("done", request, tuple(model.fit(t) for t in texts)))
+                case ("fit", request, texts, cue):
+                    connection.send(("done", request, tuple(model.fit(t, cue) for t in texts)))
+                case ("cued", request, cue):
+                    connection.send(("done", request, model.cued(cue)))
                 case ("led", request, words):
                     connection.send(("done", request, model.letters(words)))
 
@@ -182,9 +184,13 @@ class ModelWorker(Worker):
         self.firm = ""
         super().start()
 
-    def ask_fit(self, texts: Sequence[str]) -> None:
-        """How well texts fit the sound of the utterance that just ended."""
-        self._ask("fit", tuple(texts))
+    def ask_fit(self, texts: Sequence[str], cue: str = "") -> None:
+        """How well texts fit the sound of the utterance that just ended, perhaps after a cue."""
+        self._ask("fit", tuple(texts), cue)
+
+    def ask_cued(self, cue: str) -> None:
+        """What that sound would be read as after a cue."""
+        self._ask("cued", cue)
 
     def ask_led(self, words: Sequence[str]) -> None:
         """What each of these words would be as a letter, in that sound."""
