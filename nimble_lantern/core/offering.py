@@ -10,6 +10,7 @@ from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.learning import taken_for
 from nimble_lantern.core.reading import intents, nearest, reader, worded
 from nimble_lantern.core.reading.addressing import barest, wordings
+from nimble_lantern.core.reading.restated import restated
 from nimble_lantern.core.state import Help, Option, Question, Sitting
 from nimble_lantern.core.turn import Turn, held_back
 
@@ -59,6 +60,9 @@ def _other_words(sitting: Sitting, words: Sequence[str]) -> list[nearest.Offer]:
     for asked in worded.maybe_instead(near, barest(words)):
         if offer := _as_offer(near, asked.words):
             return [replace(offer, destructive=True, names=asked.old, learns=False)]
+    for said in restated(near, barest(words)):
+        if offer := _as_offer(near, said.words):
+            return [replace(offer, destructive=True, names=said.old, learns=False)]
     return []
 
 

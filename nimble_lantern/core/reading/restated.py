@@ -1,0 +1,264 @@
+"""What is said again with a change: "gates open at ten", where they open at eleven.
+
+People put right what stands there by saying it as it should be.  A letter may well say the same of
+something else; so it is written, and the change is offered beside it.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+from functools import lru_cache
+from typing import NamedTuple
+
+from nimble_lantern.core.document.model import Block, Document
+from nimble_lantern.core.document.tables import Table, tables
+from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE, PREPOSITIONS, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.inflections import inflections
+from nimble_lantern.core.lexicon.sentences import VERBS
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.alike import kind_of
+from nimble_lantern.core.targets.tabled import singular
+from nimble_lantern.core.targets.words import exact, index_of
+from nimble_lantern.core.writing.cardinals import cardinal
+from nimble_lantern.core.writing.spoken import bare, likeliest, plain
+
+Phrase = tuple[str, ...]
+_FEWEST, _MOST = 2, 12  # words
+_MOST_CHANGED = 3
+_FEWEST_SHARED = 3
+"""Words that must stand there as they are said, before and behind the change."""
+_MOST_CONTEXT = 4
+_LONGEST_VALUE = 5
+_LONGEST_THING = 4
+_ASIDES = frozenset("now only still just instead please today will would".split())
+"""Said round a change, and no part of it."""
+
+
+class Restated(NamedTuple):
+    """A change that may be meant: a wording that makes it, and the words it takes away."""
+
+    words: Phrase
+    old: Phrase
+
+
+def restated(sitting: Sitting, said: Sequence[str]) -> Iterator[Restated]:
+    """The changes that may be meant, the likeliest first; none for most sentences.
+
+    `sitting`: with the paragraphs round the writing place alone.
+    """
+    words = tuple(said)
+    if not _FEWEST <= len(words) <= _MOST:
+        return
+    document = sitting.document
+    yield from _of_a_cell(document, words)
+    forms = {form for word in words for form in (word, *singular((word,)))}
+    sentences = list(_sentences(document, forms - LITTLE))
+    for find in (_instead_of, _another_value, _between, _with_more):
+        for sentence in sentences:
+            for changed in find(sentence, words):
+                yield from _made(document, *changed)
+
+
+def _sentences(document: Document, telling: set[str]) -> Iterator[Phrase]:
+    """The sentences outside tables that have one of some words, as they are most likely spoken."""
+    for block in document.blocks:
+        if block.cell is None and not index_of(block).vocabulary.isdisjoint(telling):
+            yield from (said for said in _said(block) if not telling.isdisjoint(said))
+
+
+def _said(block: Block) -> tuple[Phrase, ...]:
+    """A block's sentences as they are most likely spoken, made once and kept with it."""
+    kept: tuple[Phrase, ...] | None = block.__dict__.get("_said")
+    if kept is None:
+        pieces = ([bare(p) for p in block.text[a:z].split()] for a, z in block.sentences)
+        kept = tuple(tuple(w for p in some if p for w in likeliest(p)) for some in pieces)
+        block.__dict__["_said"] = kept
+    return kept
+
+
+class _Change(NamedTuple):
+    """Other words in the place of some, between words that stay."""
+
+    before: Phrase
+    old: Phrase
+    new: Phrase
+    after: Phrase
+
+
+Changes = Iterator[_Change]
+
+
+def _made(
+    document: Document, before: Phrase, old: Phrase, new: Phrase, after: Phrase
+) -> Iterator[Restated]:
+    """A wording that tells the place: with as few of the words that stay as stand there once."""
+    for more in range(_MOST_CONTEXT) if old != new else ():
+        first, last = before[len(before) - more :], after[:more]
+        gone = (*first, *old, *last)
+        if gone and "with" not in (*gone, *new) and len(exact(document, gone)) == 1:
+            if not old and last:
+                yield Restated(("insert", *new, "before", *last), ())
+            yield Restated(("replace", *gone, "with", *first, *new, *last), gone)
+            return
+
+
+def _between(there: Phrase, words: Phrase) -> Changes:
+    """Stands there but for a few words of it: "bring a warm jumper", "parking is by the barn"."""
+    found = list[tuple[int, _Change]]()
+    short = len(words) <= _LONGEST_THING
+    if len(set(words).intersection(there)) < _FEWEST_SHARED - short:
+        return
+    for p in range(len(there)):
+        begun = _alike(there[p:], words)
+        if p and not begun:
+            continue
+        for q in range(p + begun, len(there) + 1):
+            ended = min(_alike(there[p:q][::-1], words[::-1]), len(words) - begun, q - p - begun)
+            # Without words that stay on one side of it, the change begins or ends the sentence.
+            if not begun and p or not ended and q < len(there):
+                continue
+            changed, gone = words[begun : len(words) - ended], there[p + begun : q - ended]
+            before, after = words[:begun], words[len(words) - ended :]
+            change = _Change(before, gone, changed, after)
+            fewest = _FEWEST_SHARED - (short and len(gone) == 1)
+            if _small(change) and len(before) + len(after) >= fewest:
+                found.append((-len(before) - len(after), change))
+    for _, change in sorted(found)[:1]:
+        yield change
+
+
+def _small(change: _Change) -> bool:
+    """Whether what is changed is little, and of one kind with what it is changed to."""
+    before, old, new, after = change
+    if not {*before, *after} - LITTLE or not 0 < len(new) <= _MOST_CHANGED:
+        return False
+    if not old:
+        # A word more: "a warm jumper", not "a jumper and some socks".
+        return bool(before and after) and not set(new) & _NO_MORE
+    if [plain(word) for word in old] == [plain(word) for word in new]:
+        return False
+    if before and after:
+        most = max(len(old), len(new))
+        return abs(len(old) - len(new)) <= 1 and (most == 1 or len(before) + len(after) > most)
+    return len(old) == len(new) and (len(new) == 1 or kind_of(old) == kind_of(new) != "")
+
+
+_NO_MORE = LITTLE | DETERMINERS | SUBJECT_PRONOUNS | VERBS
+
+
+def _alike(some: Phrase, others: Phrase) -> int:
+    """How many words two phrases begin with alike."""
+    pairs = zip(some, others, strict=False)
+    return next((n for n, (a, b) in enumerate(pairs) if a != b), min(len(some), len(others)))
+
+
+def _another_value(there: Phrase, words: Phrase) -> Changes:
+    """Tells something of the same thing, and another number, day or name: "it opens at ten"."""
+    for start, end in _values(words):
+        told = set(words[:start] + words[end:]) - LITTLE - _ASIDES - SUBJECT_PRONOUNS
+        if not told or not all(word in there or _inflected(word, there) for word in told):
+            continue
+        kind, new = kind_of(words[start:end]), words[start:end]
+        same = [there[a:z] for a, z in _values(there) if kind_of(there[a:z]) == kind]
+        if len(same) == 1:
+            old, new = _of_one_measure(same[0], new)
+            if old != new:
+                yield _Change((), old, new, ())
+
+
+def _inflected(word: str, there: Phrase) -> bool:
+    """Whether another form of a word stands there: "opens" where "gates open"."""
+    return any(word in inflections(other) for other in there) or any(
+        form in there for form in inflections(word)
+    )
+
+
+def _of_one_measure(old: Phrase, new: Phrase) -> tuple[Phrase, Phrase]:
+    """Two values without what is counted, where only one has it; no words where it differs."""
+    counts = cardinal(old, 0), cardinal(new, 0)
+    if not all(counts):
+        return old, new
+    (_, a), (_, b) = counts[0] or (0, 0), counts[1] or (0, 0)
+    if old[a:] and new[b:]:
+        same = singular(old[a:]) == singular(new[b:])
+        return (old, new) if same else ((), ())
+    return old[:a], new[:b]
+
+
+@lru_cache(maxsize=4096)
+def _values(words: Phrase) -> list[tuple[int, int]]:
+    """Where numbers, times, days, names and the like stand, each as long as it can be."""
+    found, at = list[tuple[int, int]](), 0
+    while at < len(words):
+        ends = range(min(len(words), at + _LONGEST_VALUE), at, -1)
+        # "At ten" is no longer a time than "ten".
+        own = words[at] not in LITTLE
+        end = next((e for e in ends if own and kind_of(words[at:e]) and _whole(words[at:e])), at)
+        if end > at:
+            found.append((at, end))
+        at = max(at + 1, end)
+    return found
+
+
+def _whole(words: Phrase) -> bool:
+    return words[-1] not in LITTLE | _ASIDES | VERBS | PREPOSITIONS
+
+
+def _instead_of(there: Phrase, words: Phrase) -> Changes:
+    """Names what it is said instead of, at the end: "bring a coat instead of a hat"."""
+    at = next((i for i in range(1, len(words)) if words[i : i + 2] == ("instead", "of")), 0)
+    old = words[at + 2 :]
+    if at and old and len(old) <= _LONGEST_THING and _alike_in(there, old):
+        new = words[max(0, at - len(old)) : at]
+        if old[0] in DETERMINERS and new[:1] != old[:1] and old[1:]:
+            new, old = new[1:] if new[:1] and new[0] in DETERMINERS else new, old
+        if len(new) == len(old) and (old[0] in DETERMINERS) == (new[0] in DETERMINERS):
+            yield _Change((), old, new, ())
+
+
+def _alike_in(there: Phrase, part: Phrase) -> bool:
+    return any(there[i : i + len(part)] == part for i in range(len(there) - len(part) + 1))
+
+
+def _with_more(there: Phrase, words: Phrase) -> Changes:
+    """A thing with a word more, and nothing said of it: "the old mill", where a mill stands."""
+    if not 2 < len(words) <= _LONGEST_THING or words[0] not in DETERMINERS or words[-1] in LITTLE:
+        return
+    more = words[1:-1]
+    if _alike_in(there, (words[0], words[-1])) and not set(more) & (LITTLE | DETERMINERS):
+        yield _Change(words[:1], (), more, words[-1:])
+
+
+def _of_a_cell(document: Document, words: Phrase) -> Iterator[Restated]:
+    """Tells what a cell should say, by its row and heading: "blue has twenty seats"."""
+    for table in tables(document.blocks):
+        said = _crossing(document, table, words)
+        if said:
+            heading, name, value, there = said
+            if value != there:
+                yield Restated(("put", *value, "under", *heading, "for", *name), there)
+            return
+
+
+def _crossing(
+    document: Document, table: Table, words: Phrase
+) -> tuple[Phrase, Phrase, Phrase, Phrase] | None:
+    """The heading, the row's name, the other words that tell something, and the cell's words."""
+    texts = [document.blocks[b].text for b in range(table.first, table.last + 1)]
+    cells = [tuple(w for p in t.split() for w in likeliest(bare(p) or p)) for t in texts]
+    names = [cells[row * table.columns] for row in range(1, table.rows)]
+    rows = [n for n, name in enumerate(names, 1) if name and _alike_in(words, name)]
+    columns = [c for c in range(1, table.columns) if cells[c] and _alike_in(words, cells[c])]
+    if len(rows) != 1 or len(columns) != 1:
+        return None
+    name, heading = cells[rows[0] * table.columns], cells[columns[0]]
+    spent = {*name, *heading, "has", "needs", "have", *LITTLE, *_ASIDES}
+    rest = [n for n, word in enumerate(words) if word not in spent]
+    if not rest or rest[-1] - rest[0] >= _LONGEST_VALUE:
+        return None
+    value, there = words[rest[0] : rest[-1] + 1], cells[rows[0] * table.columns + columns[0]]
+    # "February goes by quickly" says nothing of what is due by February.
+    same = kind_of(value) == kind_of(there) if kind_of(there) else "is" in words[: rest[0]]
+    if not same or set(value) & spent - {"and", "to", "of", "a"}:
+        return None
+    return heading, name, value, there
