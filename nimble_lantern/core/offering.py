@@ -115,7 +115,7 @@ def meant_as_command(sitting: Sitting, words: Sequence[str], number: int) -> Que
     near = nearest.offers(sitting, words)
     likely = [like for like in likely if like.odds >= intents.LEAST_ODDS]
     sure = [offer for offer in near[:1] if offer.likeness >= _LEAST_UNASKED]
-    found = _no_two(*sure, *_likened(likely), *near)
+    found = _no_two(*sure, *_other_words(sitting, words), *_likened(likely), *near)
     return _question(found, number) if found else None
 
 

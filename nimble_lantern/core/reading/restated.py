@@ -134,13 +134,15 @@ def _small(change: _Change) -> bool:
         return False
     if not old:
         # A word more: "a warm jumper", not "a jumper and some socks".
-        return bool(before and after) and not set(new) & _NO_MORE
+        return bool(before and after) and not set(new) & _NO_MORE and not kind_of(new)
+    if kind_of(old) != kind_of(new) or not set(old) - LITTLE or not set(new) - LITTLE:
+        return False
     if [plain(word) for word in old] == [plain(word) for word in new]:
         return False
     if before and after:
         most = max(len(old), len(new))
         return abs(len(old) - len(new)) <= 1 and (most == 1 or len(before) + len(after) > most)
-    return len(old) == len(new) and (len(new) == 1 or kind_of(old) == kind_of(new) != "")
+    return len(old) == len(new) and (len(new) == 1 or kind_of(old) != "")
 
 
 _NO_MORE = LITTLE | DETERMINERS | SUBJECT_PRONOUNS | VERBS
@@ -160,7 +162,8 @@ def _another_value(there: Phrase, words: Phrase) -> Changes:
             continue
         kind, new = kind_of(words[start:end]), words[start:end]
         same = [there[a:z] for a, z in _values(there) if kind_of(there[a:z]) == kind]
-        if len(same) == 1:
+        alone = sum(kind_of(words[a:z]) == kind for a, z in _values(words)) == 1
+        if alone and len(same) == 1:
             old, new = _of_one_measure(same[0], new)
             if old != new:
                 yield _Change((), old, new, ())

@@ -309,8 +309,6 @@ def near(document: Document, words: Sequence[str], around: Position, most: int =
             continue
         b, i, j = spots[at]
         block = document.blocks[b]
-        if bare is not query and i and query[:1] in index_of(block).forms[i - 1]:
-            i -= 1  # the article is meant as well, as where the words are exact
         start, end = block.words[i][0], block.words[j - 1][1]
         r = Range(Position(b, start), Position(b, end))
         if any(n.range.start <= r.end and r.start <= n.range.end for n in found.values()):

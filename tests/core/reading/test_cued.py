@@ -24,7 +24,7 @@ def heard(
         evidence=from_line(grammar or said).hypotheses[0],
         commands=from_line(grammar).hypotheses if grammar else (),
         fits=(fit,) if grammar else (),
-        margin=0.5,
+        margin=2.0,
         doubt=doubt,
         cued=None if cued is None else tuple((tuple(w.split()), f) for w, f in cued.items()),
     )
@@ -87,16 +87,19 @@ class Decided(DeskCase):
             self.assertIs(self.read_as(heard(said, {"delete the quay": fit})), read_as)
 
     def test_what_was_hard_to_make_out_must_be_heard_by_both(self) -> None:
-        cued = {"bold the quay": 0.5}
-        alone = heard("the world", cued, doubt=UNSURE)
+        alone = heard("co bag", {"go back": 2.0}, doubt=UNSURE)
         self.assertIs(self.read_as(alone), ReadAs.UNCLEAR)
-        both = heard("the world", cued, "bold the quay", doubt=UNSURE)
+        both = heard("co bag", {"go back": 2.0}, "go back", doubt=UNSURE)
         self.assertIs(self.read_as(both), ReadAs.COMMAND)
+        longer = heard("the world kay", {"bold the quay": 0.6}, doubt=UNSURE)
+        self.assertIs(self.read_as(longer), ReadAs.COMMAND)
+        noise = replace(longer, hypotheses=(replace(longer.hypotheses[0], score=-1.5),))
+        self.assertIs(self.read_as(noise), ReadAs.UNCLEAR)
 
     def test_what_it_would_have_read_and_did_not_is_not_believed_of_the_grammar(self) -> None:
         said, grammar = "start the punt", "start the prompter"
-        self.assertIs(self.read_as(heard(said, None, grammar, -3.0)), ReadAs.COMMAND)
-        self.assertIs(self.read_as(heard(said, {}, grammar, -3.0)), ReadAs.TEXT)
+        self.assertIs(self.read_as(heard(said, None, grammar, -2.5)), ReadAs.COMMAND)
+        self.assertIs(self.read_as(heard(said, {}, grammar, -2.5)), ReadAs.TEXT)
 
     def test_that_was_text_writes_what_was_dictated(self) -> None:
         sitting = self.came(heard("gold the quay", {"bold the quay": -0.2})).sitting
