@@ -161,12 +161,22 @@ def _another_value(there: Phrase, words: Phrase) -> Changes:
         if not told or not all(word in there or _inflected(word, there) for word in told):
             continue
         kind, new = kind_of(words[start:end]), words[start:end]
-        same = [there[a:z] for a, z in _values(there) if kind_of(there[a:z]) == kind]
+        same = [(a, z) for a, z in _values(there) if kind_of(there[a:z]) == kind]
+        if len(same) > 1:
+            # Of several numbers it is the one beside the same words: "fourteen of them are worn".
+            beside = words[end : end + 1], words[max(0, start - 1) : start]
+            same = [span for span in same if _stands_beside(there, *span, *beside)]
         alone = sum(kind_of(words[a:z]) == kind for a, z in _values(words)) == 1
         if alone and len(same) == 1:
-            old, new = _of_one_measure(same[0], new)
+            old, new = _of_one_measure(there[same[0][0] : same[0][1]], new)
             if old != new:
                 yield _Change((), old, new, ())
+
+
+def _stands_beside(there: Phrase, start: int, end: int, after: Phrase, before: Phrase) -> bool:
+    """Whether one of these words stands right behind or before a part of the others."""
+    behind = bool(after) and there[end : end + 1] == after
+    return behind or bool(before) and there[max(0, start - 1) : start] == before
 
 
 def _inflected(word: str, there: Phrase) -> bool:

@@ -50,6 +50,11 @@ class Restated(DeskCase):
         ):
             self.assertOffered(FAIR, said, wanted)
 
+    def test_of_several_numbers_the_one_beside_the_same_words(self) -> None:
+        page = "The stair has 38 steps, and 12 of them are worn through at the edge."
+        self.assertOffered(page, "fourteen of them are worn through", "and 14 of them are worn")
+        self.assertOffered(page, "the stair has forty steps", "The stair has 40 steps")
+
     def test_a_cell_by_its_row_and_heading(self) -> None:
         self.assertOffered(BOATS, "tern has a crew of seven", "| Tern | 7 | ten |")
         self.assertOffered(BOATS, "the wren leaves at eleven", "| Wren | 4 | 11 |")
