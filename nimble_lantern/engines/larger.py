@@ -177,6 +177,7 @@ class LargerModel:
 
 
 _MOST_FITTED = 3
+_MOST_CUED = 2  # each takes an eighth of a second to be fitted
 _LEAST_MARGIN = 0.0
 """Of the grammar's command (`Hearing.margin`), under which it is not worth hearing again: at 47
 commands that the model had not made out it was 0.2 at least, at half of 158 sentences less than 0.
@@ -245,7 +246,7 @@ def _cued(
     if unlike or not (made.doubt or desk.may_be(said)):
         return None
     heard = [h.said for h in (*made.hypotheses, *hearing.hypotheses)]
-    found = desk.among(model.cued(), heard)[:_MOST_FITTED]
+    found = desk.among(model.cued(), heard)[:_MOST_CUED]
     if not found:
         return ()
     own, *others = model.fits([" ".join(words) for words in (said, *found)], True) or (0.0,)

@@ -118,7 +118,9 @@ class Invented(unittest.TestCase):
 
     def test_loops_are_not(self) -> None:
         self.assertEqual(doubt(transcript("Ten of clubs. Ten of clubs. Ten of clubs.")), LOOP)
-        self.assertEqual(doubt(transcript("far far away and far away")), "")
+        self.assertEqual(doubt(transcript("wow wow wow wow")), LOOP)
+        for heard in ("far far away and far away", "very very very old", "two two two two"):
+            self.assertEqual(doubt(transcript(heard)), "", heard)
         self.assertEqual(doubt(replace(transcript("so so"), repetition=9.8)), LOOP)
 
     def test_a_recited_list_of_names_is_known(self) -> None:

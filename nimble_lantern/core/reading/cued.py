@@ -60,7 +60,8 @@ class Commands:
         """
         known = {word for words in heard for word in words}
         found = []
-        for words in map(tuple, readings):
+        # Readings that differ in marks only are one.
+        for words in dict.fromkeys(map(tuple, readings)):
             verdict = reader.exactly(self.sitting, words, whole=True)
             if verdict.kind is Judged.COMMAND and known.issuperset(free_words(verdict)):
                 found.append(words)

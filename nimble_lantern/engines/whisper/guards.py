@@ -8,6 +8,7 @@ from itertools import pairwise
 from rapidfuzz import fuzz
 
 from nimble_lantern.core.reading.hearing import HeardWord
+from nimble_lantern.core.writing.cardinals import cardinal
 from nimble_lantern.engines.whisper.model import Reading, Transcript
 
 NOBODY, UNSURE = "nobody spoke", "it was hard to make out"
@@ -21,7 +22,8 @@ _LEAST_SCORE = -1.0
 """Mean log probability a token; speech -0.03 to -0.6, noise and speech run backwards under it."""
 _LEAST_PROBABILITY, _DOUBTFUL_SCORE = 0.5, -0.62
 _MOST_REPETITION = 2.4  # the package's own
-_MOST_TIMES = 3
+_MOST_TIMES, _MOST_TIMES_ALONE = 3, 4
+"""Of the same words in a row, and of one: a siren is "wow wow wow wow"; numbers are not counted."""
 _FASTEST = 7.0
 """Words a second that nobody speaks."""
 _LEAST_ALIKE = 40.0
@@ -58,12 +60,13 @@ def mean_probability(reading: Reading) -> float:
 def _loops(text: str) -> bool:
     """Whether the same few words come again and again: "ten of clubs, ten of clubs, ..."."""
     words = ["".join(c for c in w if c.isalnum()) for w in text.lower().split()]
-    for size in (2, 3, 4):
+    for size in (1, 2, 3, 4):
         runs = [tuple(words[i : i + size]) for i in range(len(words) - size + 1)]
+        most = _MOST_TIMES if size > 1 else _MOST_TIMES_ALONE
         times = 1
         for earlier, later in pairwise(runs[k] for k in range(0, len(runs), size)):
             times = times + 1 if earlier == later else 1
-            if times >= _MOST_TIMES:
+            if times >= most and (size > 1 or cardinal(earlier, 0) is None):
                 return True
     return False
 

@@ -54,7 +54,8 @@ class Read(DeskCase):
 
     def test_only_exact_commands_are_kept_and_only_words_that_were_heard_written(self) -> None:
         readings = ("gold the quay", "bold the quay", "insert hold up before the quay")
-        found = self.commands.among([r.split() for r in readings], [["gold", "the", "key"]])
+        heard = [["gold", "the", "key"]]
+        found = self.commands.among([r.split() for r in (*readings, *readings)], heard)
         self.assertEqual([" ".join(w) for w in found], ["bold the quay"])
         known = self.commands.among([readings[2].split()], [["hold", "of", "a"], ["up"]])
         self.assertEqual(len(known), 1)
