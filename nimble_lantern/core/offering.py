@@ -60,10 +60,9 @@ def _other_words(sitting: Sitting, words: Sequence[str]) -> list[nearest.Offer]:
     for asked in worded.maybe_instead(near, barest(words)):
         if offer := _as_offer(near, asked.words):
             return [replace(offer, destructive=True, names=asked.old, learns=False)]
-    for said in restated(near, barest(words)):
-        if offer := _as_offer(near, said.words):
-            return [replace(offer, destructive=True, names=said.old, learns=False)]
-    return []
+    again = ((said, _as_offer(near, said.words)) for said in restated(near, barest(words)))
+    found = [replace(o, destructive=True, names=s.old, learns=False) for s, o in again if o]
+    return _no_two(*found)
 
 
 _CALLED = ("this place", "this version", "this document")

@@ -156,6 +156,12 @@ def _guessed(sitting: Sitting, hearing: Hearing) -> tuple[tuple[str, ...], float
     verdict = reader.judge(sitting, words, whole=True)
     if verdict.kind is not Judged.COMMAND or verdict.parse is None:
         return (), fit
+    if (
+        hearing.doubt
+        and len(words) <= _TWO_WORDS
+        and words not in (c.said for c in hearing.commands)
+    ):
+        return (), fit
     destroys = verdict.parse.command.traits.destructive
     least = _LEAST_FIT_TO_DESTROY if destroys else _LEAST_FIT
     return words if fit >= (_LEAST_FIT_IN_DOUBT if hearing.doubt else least) else (), fit

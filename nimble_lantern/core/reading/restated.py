@@ -46,7 +46,7 @@ def restated(sitting: Sitting, said: Sequence[str]) -> Iterator[Restated]:
 
     `sitting`: with the paragraphs round the writing place alone.
     """
-    words = tuple(said)
+    words = _without_stop(tuple(said))
     if not _FEWEST <= len(words) <= _MOST:
         return
     document = sitting.document
@@ -56,7 +56,21 @@ def restated(sitting: Sitting, said: Sequence[str]) -> Iterator[Restated]:
     for find in (_instead_of, _another_value, _between, _with_more):
         for sentence in sentences:
             for changed in find(sentence, words):
-                yield from _made(document, *changed)
+                if not _one_of_many(sentences, changed):
+                    yield from _made(document, *changed)
+
+
+def _without_stop(words: Phrase) -> Phrase:
+    stop = next((s for s in (("full", "stop"), ("period",)) if words[-len(s) :] == s), ())
+    return words[: len(words) - len(stop)]
+
+
+def _one_of_many(sentences: Sequence[Phrase], change: _Change) -> bool:
+    """Whether it is one more of what begins or ends alike: "pack the kettle" in a list of them."""
+    before, _, _, after = change
+    if before and not after:
+        return sum(s[: len(before)] == before for s in sentences) > 1
+    return bool(after and not before) and sum(s[-len(after) :] == after for s in sentences) > 1
 
 
 def _sentences(document: Document, telling: set[str]) -> Iterator[Phrase]:
@@ -95,11 +109,13 @@ def _made(
     for more in range(_MOST_CONTEXT) if old != new else ():
         first, last = before[len(before) - more :], after[:more]
         gone = (*first, *old, *last)
-        if gone and "with" not in (*gone, *new) and len(exact(document, gone)) == 1:
-            if not old and last:
-                yield Restated(("insert", *new, "before", *last), ())
+        if not gone or len(exact(document, gone)) != 1:
+            continue
+        if not old and last and len(exact(document, last)) == 1:
+            yield Restated(("insert", *new, "before", *last), ())
+        elif "with" not in (*gone, *new):
             yield Restated(("replace", *gone, "with", *first, *new, *last), gone)
-            return
+        return
 
 
 def _between(there: Phrase, words: Phrase) -> Changes:
@@ -134,7 +150,7 @@ def _small(change: _Change) -> bool:
         return False
     if not old:
         # A word more: "a warm jumper", not "a jumper and some socks".
-        return bool(before and after) and not set(new) & _NO_MORE and not kind_of(new)
+        return bool(before and after) and not set(new) & _NO_MORE and kind_of(new) in _ANY_KIND
     if kind_of(old) != kind_of(new) or not set(old) - LITTLE or not set(new) - LITTLE:
         return False
     if [plain(word) for word in old] == [plain(word) for word in new]:
@@ -145,6 +161,7 @@ def _small(change: _Change) -> bool:
     return len(old) == len(new) and (len(new) == 1 or kind_of(old) != "")
 
 
+_ANY_KIND = ("", "colour")
 _NO_MORE = LITTLE | DETERMINERS | SUBJECT_PRONOUNS | VERBS
 
 

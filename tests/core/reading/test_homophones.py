@@ -73,6 +73,11 @@ class Decided(DeskCase):
             self.assertIs(entry.read_as is ReadAs.COMMAND, done)
             self.assertEqual("*old boat*" in page, done)
 
+    def test_two_words_that_only_one_engine_made_out_are_none(self) -> None:
+        doubt = "it was hard to make out"
+        entry, _ = self.heard("co bag", "go back", 2.0, doubt)
+        self.assertIs(entry.read_as, ReadAs.UNCLEAR)
+
     def test_a_guess_that_is_no_command_any_more_is_none(self) -> None:
         page = "Nothing of it stands here."
         entry, _ = self.heard("delete the old bolt", "delete the old boat", 1.0, page=page)

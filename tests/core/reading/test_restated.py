@@ -70,6 +70,14 @@ class Restated(DeskCase):
             self.assertIs(desk.hears(said).read_as, ReadAs.TEXT, said)
             self.assertIsNone(desk.sitting.question, said)
 
+    def test_one_more_of_a_list_is_no_change_of_another(self) -> None:
+        page = "- pack the tent\n- pack the stove\n\nCall me."
+        desk = Driver(page)
+        desk.hears("pack the kettle")
+        self.assertIsNone(desk.sitting.question)
+        self.assertOffered(page, "pack the blue tent", "- pack the blue tent")
+        self.assertOffered(page + " We leave at six.", "we leave at seven full stop", "at seven.")
+
     def test_going_on_keeps_the_text(self) -> None:
         desk = Driver(FAIR)
         desk.hears("gates open at ten", "and close at five")
