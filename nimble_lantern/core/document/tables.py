@@ -83,6 +83,37 @@ def table_at(blocks: Sequence[Block], b: int) -> Table | None:
     return Table(first, end.row + 1, end.column + 1)
 
 
+def rows_between(
+    blocks: Sequence[Block], low: int, high: int
+) -> tuple[tuple[Block, ...], int, int]:
+    """Blocks from `low` to `high` and as far round them as makes whole rows; and where those are.
+
+    A table whose first rows are left out begins with its headings, and its rows are counted anew.
+    """
+    while low and (cell := blocks[low].cell) and cell.column:
+        low -= 1
+    while high < len(blocks) and (cell := blocks[high].cell) and cell.column:
+        high += 1
+    cut = blocks[low].cell if low < high else None
+    if cut is None or not cut.row:
+        return tuple(blocks[low:high]), low, high
+    table = table_at(blocks, low)
+    assert table is not None
+    head = blocks[table.first : table.first + table.columns]
+    left_out = cut.row - 1
+    rest = (_higher(block, cut.table, left_out) for block in blocks[low:high])
+    return (*head, *rest), low, high
+
+
+def _higher(block: Block, table: int, rows: int) -> Block:
+    """A block of a table so many rows higher; any other as it is."""
+    cell = block.cell
+    if cell is None or cell.table != table or not rows:
+        return block
+    form = block.format
+    return block.formatted(form._replace(cell=cell._replace(row=cell.row - rows)))
+
+
 def outside(blocks: Sequence[Block], index: int) -> int:
     """Where blocks can be put in at or behind `index` without parting a table's cells."""
     while 0 < index < len(blocks):

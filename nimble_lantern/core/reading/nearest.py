@@ -18,6 +18,7 @@ from typing import Any
 
 from nimble_lantern.core.document.layout import LineIndex
 from nimble_lantern.core.document.model import Document, Position, Range
+from nimble_lantern.core.document.tables import rows_between
 from nimble_lantern.core.grammar import notation
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.kinds import Judged
@@ -265,21 +266,26 @@ def _stands(sitting: Sitting, target: Any) -> bool:
 
 
 def round_here(sitting: Sitting) -> Sitting:
-    """The sitting with the paragraphs round the writing place alone: the rest would cost time."""
+    """The sitting with the paragraphs round the writing place alone: the rest would cost time.
+
+    Of a long table the rows round it are kept, and the headings.
+    """
     blocks, here = sitting.document.blocks, sitting.caret.block
-    low, high = max(0, here - _ROUND_HERE), here + _ROUND_HERE
-    if low == 0 and high >= len(blocks):
+    low, high = max(0, here - _ROUND_HERE), min(len(blocks), here + _ROUND_HERE)
+    if low == 0 and high == len(blocks):
         return sitting
+    kept, low, high = rows_between(blocks, low, high)
+    moved = low - (len(kept) - (high - low))
 
     def there(r: Range) -> Range | None:
         if r.start.block < low or r.end.block >= high:
             return None
-        return Range(*(Position(p.block - low, p.offset) for p in r))
+        return Range(*(Position(p.block - moved, p.offset) for p in r))
 
     return replace(
         sitting,
-        document=Document(blocks[low:high]),
-        caret=Position(here - low, sitting.caret.offset),
+        document=Document(kept),
+        caret=Position(here - moved, sitting.caret.offset),
         selection=there(sitting.selection) if sitting.selection else None,
         that=tuple(m for r in sitting.that if (m := there(r))),
         insertion=None,

@@ -259,34 +259,37 @@ def _with_more(there: Phrase, words: Phrase) -> Changes:
         yield _Change(words[:1], (), more, words[-1:])
 
 
+def _named(words: Phrase, part: Phrase) -> bool:
+    return bool(part) and part[0] in words and _alike_in(words, part)
+
+
 def _of_a_cell(document: Document, words: Phrase) -> Iterator[Restated]:
     """Tells what a cell should say, by its row and heading: "blue has twenty seats"."""
     for table in tables(document.blocks):
-        said = _crossing(document, table, words)
-        if said:
+        if said := _crossing(document, table, words):
             heading, name, value, there = said
             if value != there:
                 yield Restated(("put", *value, "under", *heading, "for", *name), there)
-            return
 
 
 def _crossing(
     document: Document, table: Table, words: Phrase
 ) -> tuple[Phrase, Phrase, Phrase, Phrase] | None:
     """The heading, the row's name, the other words that tell something, and the cell's words."""
-    texts = [document.blocks[b].text for b in range(table.first, table.last + 1)]
-    cells = [tuple(w for p in t.split() for w in likeliest(bare(p) or p)) for t in texts]
-    names = [cells[row * table.columns] for row in range(1, table.rows)]
-    rows = [n for n, name in enumerate(names, 1) if name and _alike_in(words, name)]
-    columns = [c for c in range(1, table.columns) if cells[c] and _alike_in(words, cells[c])]
+
+    def cell(row: int, column: int) -> Phrase:
+        return tuple(w for said in _said(document.blocks[table.cell(row, column)]) for w in said)
+
+    columns = [c for c in range(1, table.columns) if _named(words, cell(0, c))]
+    rows = [r for r in range(1, table.rows) if _named(words, cell(r, 0))] if columns else []
     if len(rows) != 1 or len(columns) != 1:
         return None
-    name, heading = cells[rows[0] * table.columns], cells[columns[0]]
+    name, heading, there = cell(rows[0], 0), cell(0, columns[0]), cell(rows[0], columns[0])
     spent = {*name, *heading, "has", "needs", "have", *LITTLE, *_ASIDES}
     rest = [n for n, word in enumerate(words) if word not in spent]
     if not rest or rest[-1] - rest[0] >= _LONGEST_VALUE:
         return None
-    value, there = words[rest[0] : rest[-1] + 1], cells[rows[0] * table.columns + columns[0]]
+    value = words[rest[0] : rest[-1] + 1]
     # "February goes by quickly" says nothing of what is due by February.
     same = kind_of(value) == kind_of(there) if kind_of(there) else "is" in words[: rest[0]]
     if not same or set(value) & spent - {"and", "to", "of", "a"}:
