@@ -243,7 +243,7 @@ def _cued(
     """Commands that the model reads when told of commands, and how much better they fit then."""
     said = made.hypotheses[0].said
     unlike = not hearing.commands or (hearing.margin or 0.0) < _LEAST_MARGIN
-    if unlike or not (made.doubt or desk.may_be(said)):
+    if unlike or not desk.may_be(said, bool(made.doubt)):
         return None
     heard = [h.said for h in (*made.hypotheses, *hearing.hypotheses)]
     found = desk.among(model.cued(), heard)[:_MOST_CUED]

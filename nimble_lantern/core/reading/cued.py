@@ -41,11 +41,14 @@ class Commands:
 
     sitting: Sitting
 
-    def may_be(self, said: Sequence[str]) -> bool:
-        """Whether words are no command, and few enough to have been one."""
+    def may_be(self, said: Sequence[str], doubted: bool = False) -> bool:
+        """Whether words are no command, or `doubted`, and few enough to have been one."""
         if not 0 < len(said) <= MOST_WORDS or self.sitting.tray is not None:
             return False
-        return reader.exactly(self.sitting, tuple(said), whole=True).kind is not Judged.COMMAND
+        return (
+            doubted
+            or reader.exactly(self.sitting, tuple(said), whole=True).kind is not Judged.COMMAND
+        )
 
     def sounding_like(self, said: Sequence[str]) -> list[tuple[str, ...]]:
         """Commands that sound like words which are none; the nearest first."""

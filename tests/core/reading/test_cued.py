@@ -46,11 +46,13 @@ class Read(DeskCase):
             (" ".join(["word"] * (MOST_WORDS + 1)), False),
         ):  # fmt: skip
             self.assertIs(self.commands.may_be(said.split()), may_be, said)
+        self.assertTrue(self.commands.may_be(("paste",), doubted=True))
 
     def test_letters_are_not_heard_again(self) -> None:
         desk = self.desk(PAGE)
         desk.hears("spell a word")
-        self.assertFalse(Commands(desk.sitting).may_be(("hey",)))
+        for doubted in (False, True):
+            self.assertFalse(Commands(desk.sitting).may_be(("hey",), doubted))
 
     def test_only_exact_commands_are_kept_and_only_words_that_were_heard_written(self) -> None:
         readings = ("gold the quay", "bold the quay", "insert hold up before the quay")
