@@ -229,6 +229,9 @@ def _heard_command(
         outright = reader.exactly(sitting, words, whole=True).kind is Judged.COMMAND
         closer = belief >= _SURE and (fit >= _CLOSE or not outright and not alike)
         closer = closer or not outright and not alike and _sound_alike(ours.words, words)
+        # "Put the carrot after ten" would write one; the caret sounds the same.
+        writes = not plain and not free_words(ours.verdict)
+        closer = closer or writes and _sound_alike(ours.words, words)
         # "Underline the lamproom" is what it heard, and "underline the lamp room" stands there.
         return (ours.words if closer and (plain or not alike) else words), True
     if _a_number(words) and not hearing.doubt or ours.coverage < LEAST_COVERAGE:

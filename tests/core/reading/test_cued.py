@@ -104,6 +104,15 @@ class Decided(DeskCase):
         self.assertIs(self.read_as(heard(said, None, grammar, -2.5)), ReadAs.COMMAND)
         self.assertIs(self.read_as(heard(said, {}, grammar, -2.5)), ReadAs.TEXT)
 
+    def test_of_two_commands_that_sound_the_same_the_one_that_writes_nothing_is_meant(self) -> None:
+        heard_so = heard("put the carrot after full", None, "put the caret after full", -1.5)
+        came = self.came(heard_so)
+        self.assertNotIn("carrot", to_markdown(came.sitting.document))
+        assert came.entry is not None
+        self.assertEqual(came.entry.command, "moving.after")
+        other = heard("put the carrot after full", None, "bold the quay", -9.0)
+        self.assertIn("carrot", to_markdown(self.came(other).sitting.document))
+
     def test_that_was_text_writes_what_was_dictated(self) -> None:
         sitting = self.came(heard("gold the quay", {"bold the quay": -0.2})).sitting
         turned = advance(sitting, Heard(from_line("that was text"))).sitting
