@@ -497,6 +497,10 @@ class Pronouncing(unittest.TestCase):
         ):
             self.assertEqual(pronunciation(word, self.KNOWN.get), phones)
 
+    def test_words_of_the_desk_are_pronounced_as_they_are_said(self) -> None:
+        self.assertEqual(pronunciation("caret", self.KNOWN.get), "K AE R AH T")
+        self.assertEqual(pronunciation("unboard", self.KNOWN.get), "AH N B AO R D")
+
     def test_any_other_word_gets_its_sounds_by_rule(self) -> None:
         self.assertEqual(pronunciation("fenwick", self.KNOWN.get), "F EH N W IH K")
         self.assertIsNone(pronunciation("§", self.KNOWN.get))

@@ -8,6 +8,19 @@ from nimble_lantern.core.writing.spelling import folded
 
 LookUp = Callable[[str], str | None]
 
+KNOWN: dict[str, tuple[str, ...]] = {
+    "caret": ("K AE R AH T", "K EH R AH T"),
+    "deselect": ("D IY S AH L EH K T",),
+    "docx": ("D AA K EH K S",),
+    "formatted": ("F AO R M AE T IH D",),
+    "italicise": ("IH T AE L IH S AY Z", "IH T AE L AH S AY S", "AY T AE L IH S AY Z"),
+    "italicised": ("IH T AE L IH S AY Z D",),
+    "italicize": ("IH T AE L IH S AY Z", "AY T AE L IH S AY Z"),
+    "odt": ("OW D IY T IY",),
+}
+"""Words of commands that neither the dictionary nor the rules pronounce rightly, the likeliest way
+first."""
+
 # Letter-to-sound rules, the longest first: rough, but within the recogniser's reach.
 _RULES: tuple[tuple[str, str], ...] = (
     ("tion", "SH AH N"), ("sion", "ZH AH N"), ("ough", "AO"), ("augh", "AO"), ("eigh", "EY"),
@@ -30,10 +43,12 @@ _SHORTEST = 3
 def pronunciation(word: str, look_up: LookUp) -> str | None:
     """Phones of a word: its other spelling's, its parts', an inflection's, else by rule."""
     bare = word.lower().replace("’", "'")
+    if bare in KNOWN:
+        return KNOWN[bare][0]
     for other in (bare.replace("'", ""), folded(bare), bare.replace("-", "")):
         if other and other != word and (found := look_up(other)):
             return found
-    for way in (_inflected, _compound):
+    for way in (_inflected, _undone, _compound):
         if found := way(bare.replace("'", ""), look_up):
             return found
     return _by_rule(bare)
@@ -44,6 +59,12 @@ def _inflected(word: str, look_up: LookUp) -> str | None:
         if word.endswith(tail) and (stem := look_up(folded(word.removesuffix(tail)))):
             return f"{stem} {phones}"
     return None
+
+
+def _undone(word: str, look_up: LookUp) -> str | None:
+    """ "Unbold", "undelete"."""
+    stem = look_up(folded(word.removeprefix("un"))) if word.startswith("un") else None
+    return f"AH N {stem}" if stem else None
 
 
 def _compound(word: str, look_up: LookUp) -> str | None:

@@ -21,6 +21,7 @@ from nimble_lantern.core.learning import taken_for
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
+from nimble_lantern.core.reading.homophones import writing_nothing
 from nimble_lantern.core.reading.spelling import spelling_heard
 from nimble_lantern.core.state import Sitting, Turned
 from nimble_lantern.core.targets.model import Words
@@ -128,6 +129,10 @@ def decide(sitting: Sitting, hearing: Hearing) -> Decision:
     evidence = (hearing.evidence,) if hearing.evidence else hearing.hypotheses
     guess, fit = _guessed(sitting, hearing)
     found, sure = _heard_command(sitting, evidence, hearing)
+    clear = hearing.evidence and hearing.hypotheses and not hearing.doubt
+    best = hearing.hypotheses[0].said if clear else ()
+    if same := writing_nothing(sitting, best):
+        found, sure, guess = same, True, ()
     if guess and not (sure and fit < max(hearing.fits, default=_NO_FIT)):
         found, sure = guess, True
     if not (found and sure):
@@ -229,9 +234,6 @@ def _heard_command(
         outright = reader.exactly(sitting, words, whole=True).kind is Judged.COMMAND
         closer = belief >= _SURE and (fit >= _CLOSE or not outright and not alike)
         closer = closer or not outright and not alike and _sound_alike(ours.words, words)
-        # "Put the carrot after ten" would write one; the caret sounds the same.
-        writes = not plain and not free_words(ours.verdict)
-        closer = closer or writes and _sound_alike(ours.words, words)
         # "Underline the lamproom" is what it heard, and "underline the lamp room" stands there.
         return (ours.words if closer and (plain or not alike) else words), True
     if _a_number(words) and not hearing.doubt or ours.coverage < LEAST_COVERAGE:

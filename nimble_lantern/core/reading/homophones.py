@@ -63,6 +63,26 @@ def guesses(sitting: Sitting, said: Sequence[str]) -> list[tuple[str, ...]]:
     return commands[:MOST_GUESSES]
 
 
+def writing_nothing(sitting: Sitting, said: Sequence[str]) -> tuple[str, ...] | None:
+    """The command without words to be written that sounds just like one which has some.
+
+    "Put the carrot after ten" is "put the caret after ten".
+    """
+    words = tuple(said)
+    if len(words) > _MOST_WORDS or not _writes(reader.judge(sitting, words, whole=True)):
+        return None
+    for swap in sorted(s for s in _swaps(sitting, words) if s.cost <= _THE_SAME):
+        other = _with(words, (swap,))
+        verdict = reader.exactly(sitting, other, whole=True)
+        if verdict.kind is Judged.COMMAND and not _writes(verdict):
+            return other
+    return None
+
+
+def _writes(verdict: reader.Verdict) -> bool:
+    return bool((verdict.parse.args if verdict.parse else {}).get("text"))
+
+
 def _swapped(words: tuple[str, ...], swaps: Sequence[_Swap]) -> list[tuple[str, ...]]:
     """With one of the swaps, or two; the nearest first."""
     made = {_with(words, (one,)): (int(one.known), one.cost) for one in reversed(swaps)}

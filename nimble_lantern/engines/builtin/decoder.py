@@ -18,11 +18,11 @@ from typing import Any
 
 from pocketsphinx import Decoder
 
-from nimble_lantern.core.mending.pronouncing import pronunciation
+from nimble_lantern.core.mending.pronouncing import KNOWN, pronunciation
 from nimble_lantern.core.reading.hearing import HeardWord, Hypothesis
 from nimble_lantern.core.writing.spelling import letter
 from nimble_lantern.engines.builtin.rescoring import Rescorer
-from nimble_lantern.engines.builtin.sounds import KNOWN, VARIANTS
+from nimble_lantern.engines.builtin.sounds import VARIANTS
 from nimble_lantern.engines.pcm import RATE
 
 FRAMES_A_SECOND = 100

@@ -2,11 +2,6 @@
 
 from __future__ import annotations
 
-KNOWN: dict[str, tuple[str, ...]] = {
-    "italicise": ("IH T AE L IH S AY Z", "IH T AE L AH S AY S", "AY T AE L IH S AY Z"),
-    "italicize": ("IH T AE L IH S AY Z", "AY T AE L IH S AY Z"),
-}
-"""Words of commands that neither the dictionary nor the rules pronounce rightly."""
 VARIANTS: dict[str, tuple[str, ...]] = {
     "bold": ("B EH L D", "B AO L D"),
     "redo": ("R IH D UW", "R EH D UW"),

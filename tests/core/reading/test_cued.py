@@ -105,13 +105,14 @@ class Decided(DeskCase):
         self.assertIs(self.read_as(heard(said, {}, grammar, -2.5)), ReadAs.TEXT)
 
     def test_of_two_commands_that_sound_the_same_the_one_that_writes_nothing_is_meant(self) -> None:
-        heard_so = heard("put the carrot after full", None, "put the caret after full", -1.5)
-        came = self.came(heard_so)
+        came = self.came(heard("put the carrot after full", None, "bold the quay"))
         self.assertNotIn("carrot", to_markdown(came.sitting.document))
         assert came.entry is not None
         self.assertEqual(came.entry.command, "moving.after")
-        other = heard("put the carrot after full", None, "bold the quay", -9.0)
-        self.assertIn("carrot", to_markdown(self.came(other).sitting.document))
+        other = self.came(heard("put the parrot after full", None, "bold the quay"))
+        self.assertIn("parrot", to_markdown(other.sitting.document))
+        written = self.came(from_line("put the carrot after full"))
+        self.assertIn("carrot", to_markdown(written.sitting.document))
 
     def test_that_was_text_writes_what_was_dictated(self) -> None:
         sitting = self.came(heard("gold the quay", {"bold the quay": -0.2})).sitting
