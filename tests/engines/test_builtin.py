@@ -12,7 +12,7 @@ from pathlib import Path
 from unittest import mock
 
 from nimble_lantern.core.document.model import Document
-from nimble_lantern.core.mending.pronouncing import pronunciation
+from nimble_lantern.core.mending.pronouncing import KNOWN, pronunciation
 from nimble_lantern.core.reading.decision import is_command
 from nimble_lantern.core.reading.hearing import HeardWord, Hypothesis, from_line
 from nimble_lantern.engines import Scene, Scripted
@@ -27,7 +27,7 @@ from nimble_lantern.engines.builtin.decoder import (
 from nimble_lantern.engines.builtin.files import hear_file, pcm_of, spoken_in, utterances
 from nimble_lantern.engines.builtin.quieting import Quieter
 from nimble_lantern.engines.builtin.recogniser import BuiltIn, grammar_for
-from nimble_lantern.engines.builtin.sounds import KNOWN, VARIANTS
+from nimble_lantern.engines.builtin.sounds import VARIANTS
 from nimble_lantern.engines.pcm import RATE, peak
 from nimble_lantern.formats import from_markdown, to_markdown
 from nimble_lantern.playing import desk_with
