@@ -69,7 +69,8 @@ def writing_nothing(sitting: Sitting, said: Sequence[str]) -> tuple[str, ...] | 
     "Put the carrot after ten" is "put the caret after ten".
     """
     words = tuple(said)
-    if len(words) > _MOST_WORDS or not _writes(reader.judge(sitting, words, whole=True)):
+    few = 1 < len(words) <= _MOST_WORDS
+    if not few or not _writes(reader.judge(sitting, words, whole=True)):
         return None
     for swap in sorted(s for s in _swaps(sitting, words) if s.cost <= _THE_SAME):
         other = _with(words, (swap,))
