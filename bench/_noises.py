@@ -90,7 +90,7 @@ def _melody(rng: random.Random) -> bytes:
 
 def _hum(rng: random.Random) -> bytes:
     """The mains, in a bad lead."""
-    return _made(_tones(np.full(_COUNT, rng.choice((50.0, 60.0))), 9))
+    return _made(_tones(np.full(_COUNT, rng.choice((50.0, 60.0)) * rng.uniform(0.98, 1.02)), 9))
 
 
 def _siren(rng: random.Random) -> bytes:

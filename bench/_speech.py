@@ -16,6 +16,8 @@ from dataclasses import dataclass, replace
 from functools import cache
 from pathlib import Path
 
+from rapidfuzz.distance import Levenshtein
+
 from bench._voices import made_by
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.reading.cued import Commands
@@ -140,12 +142,7 @@ def _noise() -> bytes:
 
 def errors(said: list[str], heard: list[str]) -> int:
     """Word errors: the least number of substitutions, insertions and deletions (Levenshtein)."""
-    row = list(range(len(heard) + 1))
-    for i, word in enumerate(said, 1):
-        last, row[0] = row[0], i
-        for j, other in enumerate(heard, 1):
-            last, row[j] = row[j], min(row[j] + 1, row[j - 1] + 1, last + (word != other))
-    return row[-1]
+    return Levenshtein.distance(said, heard)
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,6 +1,6 @@
 """Voices of synthesizers that this machine has: which program speaks with which, and how.
 
-Those of flite are the ones that weights were fitted to; the others never were.
+Weights were fitted to three of flite's (`_speech.VOICES`), never to the others.
 """
 
 from __future__ import annotations

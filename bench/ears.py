@@ -25,7 +25,8 @@ from nimble_lantern.formats import from_markdown
 from nimble_lantern.playing import desk_with
 
 VOICES = ("pico-us", "pico-gb", "us1", "us2", "us3", "en1", "slt-hts", "ked")
-"""Never fitted to; six of them were not heard before the last weights stood."""
+"""No weight was fitted to them.  When the thresholds for what is heard again were set, every fourth
+command in all but us3 and ked was in view; these lines are others."""
 _DOCUMENT = "1-letter-to-the-harbour-board"
 _EVERY, _NOISES, _EVERY_WORDING = 4, 12, 8
 
@@ -50,14 +51,14 @@ def _commands(both: Both) -> Iterator[Figure]:
     """Commands exactly right, and sentences taken for commands; only lines held out."""
     for voice in filter(there, VOICES):
         for name, noise_db in (("", None), ("_in_noise", NOISY_DB)):
-            spoken_ones = lines("commands")[1::_EVERY]
+            spoken_ones = lines("commands")[3::_EVERY]
             right = 0
             for line in spoken_ones:
                 now, hearings = _heard(both, line, voice, noise_db)
                 right += outcome(now, hearings) == outcome(now, [from_line(line.words)])
             share = right / len(spoken_ones)
             yield Figure(f"commands_right{name}_{voice}", share, f"share of {len(spoken_ones)}")
-        taken, sentences = 0, (*lines("sentences")[1::_EVERY], *lines("echoes")[1::_EVERY])
+        taken, sentences = 0, (*lines("sentences")[3::_EVERY], *lines("echoes")[3::_EVERY])
         for line in sentences:
             now, hearings = _heard(both, line, voice)
             entries = [advance(now, Heard(h)).entry for h in hearings]

@@ -7,13 +7,11 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator, Sequence
-from functools import cache
-from typing import Any
 
+from bench._bare import bare
 from bench._speech import NOISY_DB, Heard, errors, heard, heard_live, outcome, sitting, spoken
 from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.commands import CATALOGUE
-from nimble_lantern.core.reading import decision
 from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.core.reading.reader import judge
 from nimble_lantern.core.writing.spoken import plain
@@ -74,7 +72,7 @@ def _exactly_right(one: Heard) -> bool:
 def _writes(one: Heard) -> bool:
     """Whether it has words to be written, which need not stand on the page."""
     now = sitting(one.line.document, one.line.before)
-    return bool(decision.free_words(judge(now, one.line.words.split(), whole=True)))
+    return bool(judge(now, one.line.words.split(), whole=True).free_words)
 
 
 def _destructive(one: Heard) -> bool:
@@ -106,26 +104,13 @@ def _dictation(lines: Sequence[Heard], half: str) -> Iterator[Figure]:
         yield Figure(f"word_errors_{name}{half}", wrong / said, unit, base, ratio)
 
 
-@cache
-def _decoder() -> Any:
-    """The package's decoder with its own settings."""
-    from pocketsphinx import Decoder
-
-    return Decoder(loglevel="FATAL", logfn=None, samprate=16000)
-
-
 def _bare(one: Heard, quieted: bool) -> str:
     """The same sound with nothing of ours; or, quieted, with only its steady noise taken out."""
     key = one.line.words, one.voice, quieted
     if key not in _KNOWN:
-        sound, text = spoken(one.line.words, one.voice), []
-        for part in utterances(iter((sound,))) if quieted else (sound,):
-            _decoder().start_utt()
-            _decoder().process_raw(part, False, True)
-            _decoder().end_utt()
-            hypothesis = _decoder().hyp()
-            text.append(hypothesis.hypstr if hypothesis else "")
-        _KNOWN[key] = " ".join(text)
+        sound = spoken(one.line.words, one.voice)
+        parts = utterances(iter((sound,))) if quieted else (sound,)
+        _KNOWN[key] = " ".join(map(bare, parts))
     return _KNOWN[key]
 
 

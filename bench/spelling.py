@@ -10,20 +10,16 @@ recordings of one speaker, fetched once into `.bench/`; without them nobody is m
 from __future__ import annotations
 
 import random
-import subprocess
-import sys
 from collections import Counter
 from collections.abc import Callable, Iterator, Sequence
 from dataclasses import replace
 from functools import cache
-from pathlib import Path
 from string import ascii_lowercase
 
-import av
-import numpy as np
 from rapidfuzz.distance import Levenshtein
 
-from bench._speech import HERE, KEPT, VOICES, Both, cut, spoken
+from bench._fetched import EXCHANGE, debian, wideband
+from bench._speech import HERE, VOICES, Both, cut, spoken
 from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.lexicon.spellings import ALPHABET
@@ -49,7 +45,6 @@ SAID = {
 """What is said of "ferri", spelled in one breath, and what it makes of it."""
 MANNERS = ((), ("duration_stretch=0.9",), ("duration_stretch=1.2",))
 PERSON = "person"
-_PACKAGE = "asterisk-core-sounds-en-g722"
 _BEFORE = "the harbour board will meet on tuesday to talk about the lease of the long shed"
 """What was said before: the engines know the voice."""
 Key = tuple[str, str, int]
@@ -102,25 +97,12 @@ def everybody(both: Both) -> Alone:
 
 def _recordings() -> dict[str, bytes]:
     """The letters of a person, with silence round each; none if they cannot be fetched."""
-    goal = KEPT / PERSON
-    if not any(goal.glob("**/letters/*.g722")):
-        goal.mkdir(parents=True, exist_ok=True)
-        fetched = subprocess.run(["apt-get", "download", _PACKAGE], cwd=goal, check=False)
-        if fetched.returncode:
-            print(f"{_PACKAGE} cannot be fetched: nobody is measured.", file=sys.stderr)
-            return {}
-        for file in goal.glob("*.deb"):
-            subprocess.run(["dpkg", "-x", file.name, "."], cwd=goal, check=True)
+    goal = debian(EXCHANGE)
+    if goal is None:
+        return {}
     files = {file.stem: file for file in goal.glob("**/letters/?.g722")}
     quiet = b"\0\0" * RATE
-    return {c: quiet + _pcm(files[c]) + quiet for c in ascii_lowercase}
-
-
-def _pcm(file: Path) -> bytes:
-    """Wideband sound, 16 bits at 16 kHz."""
-    with av.open(str(file), format="g722") as opened:
-        frames = opened.decode(audio=0)
-        return b"".join(f.to_ndarray().astype(np.int16).tobytes() for f in frames)
+    return {c: quiet + wideband(files[c]) + quiet for c in ascii_lowercase}
 
 
 def spelled(hearings: Sequence[Hearing], known: Counted = ()) -> Sitting:

@@ -240,17 +240,22 @@ def with_larger(
 def _cued(
     hearing: Hearing, made: Transcribed, model: Judge, desk: Commands
 ) -> tuple[tuple[Words, float], ...] | None:
-    """Commands that the model reads when told of commands, and how much better they fit then."""
+    """Commands that the model reads when told of commands, and how much better they fit then.
+
+    None if it was not told, or is too slow: then nothing can be made of what it did not read.
+    """
     said = made.hypotheses[0].said
     unlike = not hearing.commands or (hearing.margin or 0.0) < _LEAST_MARGIN
     if unlike or not desk.may_be(said, bool(made.doubt)):
         return None
     heard = [h.said for h in (*made.hypotheses, *hearing.hypotheses)]
-    found = desk.among(model.cued(), heard)[:_MOST_CUED]
-    if not found:
-        return ()
-    own, *others = model.fits([" ".join(words) for words in (said, *found)], True) or (0.0,)
-    return tuple(zip(found, (other - own for other in others), strict=False))
+    if not (readings := model.cued()):
+        return None
+    found = desk.among(readings, heard)[:_MOST_CUED]
+    likely = model.fits([" ".join(words) for words in (said, *found)], True) if found else ()
+    if len(likely) <= len(found):
+        return None if found else ()
+    return tuple((words, fit - likely[0]) for words, fit in zip(found, likely[1:], strict=True))
 
 
 def _letters(hearing: Hearing, model: Judge) -> tuple[Might, ...]:

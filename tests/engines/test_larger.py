@@ -350,9 +350,20 @@ class Transcribing(unittest.TestCase):
         self.assertEqual(hearing_from_json(hearing_to_json(near)), near)
         far = with_larger(replace(ours, margin=-0.5), made, model, desk)
         self.assertIsNone(far.cued, "the grammar made nothing like it out: it was not asked")
-        none = with_larger(replace(ours, margin=0.5), made, Asked((-1.0, -2.0)), desk)
+        none = with_larger(
+            replace(ours, margin=0.5), made, Asked((-1.0, -2.0), ODDS, ("gold the key",)), desk
+        )
         self.assertEqual(none.cued, ())
         self.assertEqual(hearing_from_json(hearing_to_json(none)), none)
+
+    def test_a_model_that_is_too_slow_to_hear_again_tells_nothing_of_commands(self) -> None:
+        desk = Commands(Driver("The quay is full.").sitting)
+        ours = from_line("bold the quay")
+        ours = replace(ours, commands=ours.hypotheses, margin=0.5)
+        made = Transcribed(from_line("gold the key").hypotheses)
+        for readings, likely in (((), ()), (("bold the quay",), ())):
+            model = Asked((-1.0, -2.0), ODDS, readings, likely)
+            self.assertIsNone(with_larger(ours, made, model, desk).cued)
 
     def test_where_it_heard_nobody_nothing_is_heard(self) -> None:
         made = with_larger(from_line("the"), Transcribed(doubt=NOBODY), Asked())

@@ -58,88 +58,92 @@ def _other_stop(sitting: Sitting, r: Range, text: tuple[str, ...]) -> Done | Non
 _CLOSING = (".", "?", "!")
 
 
-def _left_out_ways(side: str) -> tuple[str, ...]:
+def _beside_ways(side: str, *others: Way) -> tuple[Way, ...]:
+    """How words are asked for on one side of a target, and how on this side alone."""
+    there = f"<exactly> <{side}>"
     return (
-        "(i | we | you) [have] (forgot | missed | left out | missed out | forgot to put)"
-        f" [(the word | the words)] {{text:words}} <exactly> <{side}> {{target}}",
-        f"{{text:words}} (is | was) (missing | left out | missed out) <exactly> <{side}>"
-        " {target}",
-        f"<go> <exactly> <{side}> {{target}} and (write | put | say | type | insert | add)"
-        " {text}",
-        f"(drop | work | fit) [(the word | the words)] {{text:words}} in <exactly> <{side}>"
-        " {target}",
+        Way(
+            "(insert | add | write | type) [(the word | the words)] {text:words}"
+            f" {there} {{target}}",
+            when=inserted.plain_words,
+        ),
+        Way(
+            f"<put> [(the word | the words)] {{text:words}} {there} {{target}}",
+            when=inserted.new_words,
+        ),
+        Way(
+            "(pop | stick | slip | squeeze | slot | put | get | bung | shove)"
+            f" [(the word | the words)] {{text:words}} in {there} {{target}}",
+            when=inserted.plain_words,
+        ),
+        Way(
+            f"<{side}> {{target}} [you] (insert | put [in] | add | write [in] | type | say)"
+            " {text}",
+            when=inserted.not_a_sentence,
+        ),
+        Way(
+            f"there <shall> be [a | an] {{text:words}} {there} {{target}}",
+            when=inserted.no_part_of_a_table,
+        ),
+        Way(
+            f"{there} {{target}} (it | that) <shall> (say | read | have) {{text:words}}",
+            when=inserted.plain_words,
+        ),
+        Way(
+            f"{there} {{target}} there <shall> be [a | an] {{text:words}}",
+            when=inserted.quoted_and_short,
+        ),
+        Way(
+            "(put | pop | stick | write | add | squeeze | slip | slot) in {text:words}"
+            f" {there} {{target}}",
+            when=inserted.not_in_a_time,
+        ),
+        Way(
+            "{text:words} (goes | belongs | <shall> (go | come | stand | be))"
+            f" {there} {{target}}",
+            when=inserted.a_word_of_the_text,
+        ),
+        Way(f"<wish> {{text:words}} {there} {{target}}", when=inserted.wished),
+        *each(
+            inserted.left_out,
+            "(i | we | you) [have] (forgot | missed | left out | missed out | forgot to put)"
+            f" [(the word | the words)] {{text:words}} {there} {{target}}",
+            f"{{text:words}} (is | was) (missing | left out | missed out) {there} {{target}}",
+            f"<go> {there} {{target}} and (write | put | say | type | insert | add) {{text}}",
+            f"(drop | work | fit) [(the word | the words)] {{text:words}} in {there} {{target}}",
+        ),
+        Way(
+            f"(it | there | that) <shall> (say | read | have) {{text:words}} {there} {{target}}",
+            when=inserted.plain_words,
+        ),
+        Way(
+            f"<{side}> {{target}} (i want | i'd like | i would like) {{text}}",
+            when=inserted.not_a_sentence,
+        ),
+        Way(
+            f"{{target}} (needs | wants | <shall> have) [a | an] {{text:words}} <{side}> it",
+            when=inserted.no_furniture,
+        ),
+        Way(f"[(a | the | another)] {{text:words}} <{side}> {{target}}", when=inserted.a_mark_here),
+        Way(
+            "(i (forgot | left out | missed | missed out | want | need) | we need | there is"
+            f" | there's) (a | the | another) {{text:words}} [missing] <{side}> {{target}}",
+            when=inserted.a_mark,
+        ),
+        *others,
+        Way(f"<put> <{side}> {{target}} the (word | words) {{text}}", when=inserted.plain_words),
+        Way(
+            f"{there} {{target}} (insert | put | add | write) {{text}}",
+            when=inserted.not_a_sentence,
+        ),
+        Way(f"(insert | add) <{side}> {{target}} {{text}}", when=inserted.not_a_sentence),
     )
 
 
 @command(
-    Way(
-        "(insert | add | write | type) [(the word | the words)] {text:words} <exactly> <ahead_of>"
-        " {target}",
-        when=inserted.plain_words,
+    *_beside_ways(
+        "ahead_of", Way("(prefix | precede) {target} with {text}", when=inserted.quoted_or_part)
     ),
-    Way(
-        "<put> [(the word | the words)] {text:words} <exactly> <ahead_of> {target}",
-        when=inserted.new_words,
-    ),
-    Way(
-        "(pop | stick | slip | squeeze | slot | put | get | bung | shove)"
-        " [(the word | the words)] {text:words} in <exactly> <ahead_of> {target}",
-        when=inserted.plain_words,
-    ),
-    Way(
-        "<ahead_of> {target} [you] (insert | put [in] | add | write [in] | type | say) {text}",
-        when=inserted.not_a_sentence,
-    ),
-    Way(
-        "there <shall> be [a | an] {text:words} <exactly> <ahead_of> {target}",
-        when=inserted.no_part_of_a_table,
-    ),
-    Way(
-        "<exactly> <ahead_of> {target} (it | that) <shall> (say | read | have) {text:words}",
-        when=inserted.plain_words,
-    ),
-    Way(
-        "<exactly> <ahead_of> {target} there <shall> be [a | an] {text:words}",
-        when=inserted.quoted_and_short,
-    ),
-    Way(
-        "(put | pop | stick | write | add | squeeze | slip | slot) in {text:words} <exactly>"
-        " <ahead_of> {target}",
-        when=inserted.not_in_a_time,
-    ),
-    Way(
-        "{text:words} (goes | belongs | <shall> (go | come | stand | be)) <exactly> <ahead_of>"
-        " {target}",
-        when=inserted.a_word_of_the_text,
-    ),
-    Way("<wish> {text:words} <exactly> <ahead_of> {target}", when=inserted.wished),
-    *each(inserted.left_out, *_left_out_ways("ahead_of")),
-    Way(
-        "(it | there | that) <shall> (say | read | have) {text:words} <exactly> <ahead_of>"
-        " {target}",
-        when=inserted.plain_words,
-    ),
-    Way(
-        "<ahead_of> {target} (i want | i'd like | i would like) {text}",
-        when=inserted.not_a_sentence,
-    ),
-    Way(
-        "{target} (needs | wants | <shall> have) [a | an] {text:words} <ahead_of> it",
-        when=inserted.no_furniture,
-    ),
-    Way("[(a | the | another)] {text:words} <ahead_of> {target}", when=inserted.a_mark_here),
-    Way(
-        "(i (forgot | left out | missed | missed out | want | need) | we need | there is | there's)"
-        " (a | the | another) {text:words} [missing] <ahead_of> {target}",
-        when=inserted.a_mark,
-    ),
-    Way("<put> <ahead_of> {target} the (word | words) {text}", when=inserted.plain_words),
-    Way("(prefix | precede) {target} with {text}", when=inserted.quoted_or_part),
-    Way(
-        "<exactly> <ahead_of> {target} (insert | put | add | write) {text}",
-        when=inserted.not_a_sentence,
-    ),
-    Way("(insert | add) <ahead_of> {target} {text}", when=inserted.not_a_sentence),
     example="insert old before the ferry",
     group="revising",
     when=inserted.not_there_yet,
@@ -150,79 +154,17 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
 
 
 @command(
-    Way(
-        "(insert | add | write | type) [(the word | the words)] {text:words} <exactly> <behind>"
-        " {target}",
-        when=inserted.plain_words,
+    *_beside_ways(
+        "behind",
+        Way("{target} (needs | wants) a {text}", when=inserted.a_mark),
+        Way(
+            "(tack | add | stick | put | append) {text:words} on <exactly> <behind> {target}",
+            when=inserted.plain_words,
+        ),
+        Way("<behind> {target} (comes | goes | should come) {text}", when=inserted.a_word_or_two),
+        Way("{target} <shall> be followed by {text}", when=inserted.quoted_words),
+        Way("follow {target} with {text}", when=inserted.quoted_or_part),
     ),
-    Way(
-        "<put> [(the word | the words)] {text:words} <exactly> <behind> {target}",
-        when=inserted.new_words,
-    ),
-    Way(
-        "(pop | stick | slip | squeeze | slot | put | get | bung | shove)"
-        " [(the word | the words)] {text:words} in <exactly> <behind> {target}",
-        when=inserted.plain_words,
-    ),
-    Way(
-        "<behind> {target} [you] (insert | put [in] | add | write [in] | type | say) {text}",
-        when=inserted.not_a_sentence,
-    ),
-    Way(
-        "there <shall> be [a | an] {text:words} <exactly> <behind> {target}",
-        when=inserted.no_part_of_a_table,
-    ),
-    Way(
-        "<exactly> <behind> {target} (it | that) <shall> (say | read | have) {text:words}",
-        when=inserted.plain_words,
-    ),
-    Way(
-        "<exactly> <behind> {target} there <shall> be [a | an] {text:words}",
-        when=inserted.quoted_and_short,
-    ),
-    Way(
-        "(put | pop | stick | write | add | squeeze | slip | slot) in {text:words} <exactly>"
-        " <behind> {target}",
-        when=inserted.not_in_a_time,
-    ),
-    Way(
-        "{text:words} (goes | belongs | <shall> (go | come | stand | be)) <exactly> <behind>"
-        " {target}",
-        when=inserted.a_word_of_the_text,
-    ),
-    Way("<wish> {text:words} <exactly> <behind> {target}", when=inserted.wished),
-    *each(inserted.left_out, *_left_out_ways("behind")),
-    Way(
-        "(it | there | that) <shall> (say | read | have) {text:words} <exactly> <behind> {target}",
-        when=inserted.plain_words,
-    ),
-    Way(
-        "<behind> {target} (i want | i'd like | i would like) {text}", when=inserted.not_a_sentence
-    ),
-    Way(
-        "{target} (needs | wants | <shall> have) [a | an] {text:words} <behind> it",
-        when=inserted.no_furniture,
-    ),
-    Way("{target} (needs | wants) a {text}", when=inserted.a_mark),
-    Way("[(a | the | another)] {text:words} <behind> {target}", when=inserted.a_mark_here),
-    Way(
-        "(i (forgot | left out | missed | missed out | want | need) | we need | there is | there's)"
-        " (a | the | another) {text:words} [missing] <behind> {target}",
-        when=inserted.a_mark,
-    ),
-    Way(
-        "(tack | add | stick | put | append) {text:words} on <exactly> <behind> {target}",
-        when=inserted.plain_words,
-    ),
-    Way("<behind> {target} (comes | goes | should come) {text}", when=inserted.a_word_or_two),
-    Way("{target} <shall> be followed by {text}", when=inserted.quoted_words),
-    Way("follow {target} with {text}", when=inserted.quoted_or_part),
-    Way("<put> <behind> {target} the (word | words) {text}", when=inserted.plain_words),
-    Way(
-        "<exactly> <behind> {target} (insert | put | add | write) {text}",
-        when=inserted.not_a_sentence,
-    ),
-    Way("(insert | add) <behind> {target} {text}", when=inserted.not_a_sentence),
     example="insert every day after the ferry",
     group="revising",
     when=inserted.not_there_yet,

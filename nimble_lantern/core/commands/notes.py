@@ -4,9 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import replace
-from itertools import pairwise
 
-from nimble_lantern.core.commands import frames
+from nimble_lantern.core.commands import frames, noted
 from nimble_lantern.core.commands.note_here import (
     NoteNamed,
     by_number,
@@ -25,13 +24,10 @@ from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
-from nimble_lantern.core.lexicon.closed import AUXILIARIES, DETERMINERS, DULL, PREPOSITIONS
-from nimble_lantern.core.lexicon.desk import PARTS
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Way, command, each
 from nimble_lantern.core.reviewing.notes import Note, added, changed, notes_of, removed
 from nimble_lantern.core.state import Done, Option, Question, Sitting
-from nimble_lantern.core.targets.model import Places, Words, of_the_page
-from nimble_lantern.core.targets.words import named_as_written
+from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.writing.writer import Place, write
 
 MOST = 30
@@ -66,63 +62,21 @@ def _add(sitting: Sitting, r: Range, words: Sequence[str]) -> Done | Refusal:
     return Done(after, f"note {number} on {named(document, [r])}: {quoted(text)}")
 
 
-def _whole_words(sitting: Sitting, parse: Parse) -> bool:
-    """Whether the words of a target are some: "the", "the last" and "the last sentence check" are
-    the beginning of another."""
-    target, text = parse.args.get("target"), parse.args.get("text", ())
-    if not isinstance(target, Words):
-        return True
-    words = target.words
-    if set(text[:1]) & PARTS or set(text) <= _COURTESY or text in _LEAVING:
-        return False
-    if text[:1] and text[0] in AUXILIARIES and _is_said_of(sitting, target.words):
-        return False
-    if words[-1] in DETERMINERS | PREPOSITIONS | _ORDERS or set(words) <= DULL:
-        return False
-    ordered = any(a in _ORDERS and b in PARTS for a, b in pairwise(words))
-    return target.called or not ordered and not set(words) <= PARTS | DULL | _ORDERS
-
-
-def _is_said_of(sitting: Sitting, words: tuple[str, ...]) -> bool:
-    """Whether there is a note so called: then "the oil store note is settled" speaks of that."""
-    return isinstance(called(sitting, NoteNamed(about=words)), Note)
-
-
-def _words_or_part(sitting: Sitting, parse: Parse) -> bool:
-    """Whether words that are noted are several, as those of a page are; a part may be one."""
-    target = parse.args.get("target")
-    several = isinstance(target, Words) and sum(w not in DULL for w in target.words) > 1
-    return _whole_words(sitting, parse) and (several or of_the_page(target))
-
-
-def _several_there(sitting: Sitting, parse: Parse) -> bool:
-    """Whether several words are noted that stand so on the page: "a note to nell harker ..."."""
-    target = parse.args.get("target")
-    there = isinstance(target, Words) and named_as_written(sitting.document, target)
-    return there and _words_or_part(sitting, parse)
-
-
-_LEAVING = (("out",), ("off",), ("away",), ("gone",), ("done",))
-"""Behind a note they ask for something else: "the bell note out"."""
-_COURTESY = frozenset("please thanks thank you".split())
-_ORDERS = frozenset("last first next previous second third this that".split())
-
-
 @command(
     Way("margin note {target} {text:words}", when=names_a_part),
     "margin note (on | at | for | about | beside | by | to) {target} {text:words}",
     "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> (on | at | to"
     " | beside | by | against | next to | for) {target} (saying | that says | which says | colon)"
     " {text:words}",
-    Way("note (at | by | to) {target} {text:words}", when=_words_or_part),
+    Way("note (at | by | to) {target} {text:words}", when=noted.words_or_part),
     Way(
         "{target} (note | make <a_note> | add <a_note> | put <a_note>) {text:words}",
-        when=_words_or_part,
+        when=noted.words_or_part,
     ),
     Way(
         "(next to | beside | by | at | on) {target} (make | add | put | leave | place) <a_note>"
         " [to] {text:words}",
-        when=_words_or_part,
+        when=noted.words_or_part,
     ),
     "[margin] (note | comment) (on | for | at | to) {target} (saying | that says | which says"
     " | colon) {text:words}",
@@ -139,7 +93,7 @@ _ORDERS = frozenset("last first next previous second third this that".split())
     Way(
         "[(<wish> | add | put | make | write | leave)] (<a_note> | note) (for | about | to | next"
         " to | beside) {target} {text:words}",
-        when=_several_there,
+        when=noted.several_there,
     ),
     "note (on | beside | by | against | where it says) {target} {text:words}",
     "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> (where it says"
@@ -182,14 +136,16 @@ _ORDERS = frozenset("last first next previous second third this that".split())
     Way("for {target} <a_note> {text:words}", when=names_a_part),
     Way(
         "{target} (gets | needs | wants | could do with | <shall> have) <a_note> {text:words}",
-        when=_words_or_part,
+        when=noted.words_or_part,
     ),
     Way(
         "(put | write | add) {text:words} (beside | next to | at | by | on | against) {target}"
         " (as a [margin] (note | comment) | in the margin)",
-        when=_words_or_part,
+        when=noted.words_or_part,
     ),
-    Way("mark {target} with <a_note> [(saying | that says)] {text:words}", when=_words_or_part),
+    Way(
+        "mark {target} with <a_note> [(saying | that says)] {text:words}", when=noted.words_or_part
+    ),
     Way("remind me to {text:words} (at | on | beside | by) {target}", when=names_a_part),
     "annotate {target} [with] {text:words}",
     "add the note {text:words} to {target}",
@@ -197,17 +153,11 @@ _ORDERS = frozenset("last first next previous second third this that".split())
     heard=1,
     example="note on the last sentence colon check with the ferry company",
     group="revising",
-    when=_whole_words,
+    when=noted.whole_words,
 )
 def add(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refusal:
     """Put a note in the margin of any words, with what it says."""
     return _add(sitting, target.first, text)
-
-
-def _tells_itself(sitting: Sitting, parse: Parse) -> bool:
-    """ "Make a note here check the price", and not "leave a note here for nell"."""
-    first = parse.args.get("text", ("",))[0]
-    return first not in PREPOSITIONS and first not in ("if", "when", "and", "or", "that", "before")
 
 
 @command(
@@ -226,7 +176,7 @@ def _tells_itself(sitting: Sitting, parse: Parse) -> bool:
     "remind me here to {text:words}",
     "remind me in the margin (to | that) {text:words}",
     *each(
-        _tells_itself,
+        noted.tells_itself,
         "(make | add | leave | put | write) a [margin] (note | remark | comment) [right] here"
         " {text:words}",
         "(comment | remark) here {text:words}",
@@ -342,10 +292,6 @@ def list_notes(sitting: Sitting) -> Done | Refusal:
     return Done(replace(sitting, question=asked), said)
 
 
-def _is_said(sitting: Sitting, parse: Parse) -> bool:
-    return _is_said_of(sitting, tuple(parse.args.get("text", ())))
-
-
 @command(
     "find the note (about | with | that says | that mentions | on | saying) {text:words}",
     "(which | what) [of (the | my)] (note | notes | comment | comments) (was | is) (it | that)"
@@ -360,7 +306,7 @@ def _is_said(sitting: Sitting, parse: Parse) -> bool:
     Way(
         "(what is | what's) (written | noted | said) (beside | next to | by | on | at)"
         " {text:words}",
-        when=_is_said,
+        when=noted.is_said,
     ),
     "what (did i (say | write | note | put) | have i (said | written | noted | put)) (about | on"
     " | at | for | by) {text:words} in the margin",
@@ -373,13 +319,6 @@ def find(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     """Go to the first margin note that has these words."""
     found = called(sitting, NoteNamed(about=tuple(text)))
     return found if isinstance(found, Refusal) else _shown(sitting, found)
-
-
-def _new_words(sitting: Sitting, parse: Parse) -> bool:
-    """ "Change the note to a higher one" is of music, and tells no words of a note."""
-    text = tuple(parse.args.get("text", ()))
-    told = parse.args.get("note") != NoteNamed()
-    return there_are(sitting, parse) and (told or text[-1:] not in (("one",), ("ones",)))
 
 
 def _edited(sitting: Sitting, note: Note, said: str, text: str | None = None,
@@ -409,27 +348,20 @@ CATALOGUE.table(
     "(make | let | have) {note} (say | read) {text:words}",
     "(make | let) {note} [be] {text:words} instead",
     "(make | rephrase) {note} [(as | into | to)] {text:words}",
-    Way("{note} {text:words} instead", when=_new_words),
+    Way("{note} {text:words} instead", when=noted.new_words),
     "{note} (says | reads) {text:words} (now | from now on | instead)",
     "(write | put | say) {text:words} (in | into | in the place of | instead of) {note}",
     heard=1,
     example="change note one to ask the ferry company",
     group="revising",
     annotates=True,
-    when=_new_words,
+    when=noted.new_words,
 )
 @of_note
 def change(sitting: Sitting, note: Note, text: tuple[str, ...]) -> Done | Refusal:
     """Let a margin note say something else."""
     new = written(sitting, text)
     return _edited(sitting, note, f"note {note.number} says {quoted(new)}", new)
-
-
-def _answers_it(sitting: Sitting, parse: Parse) -> bool:
-    """ "Answer the note she says yes"; "answer the note from the board" is of a letter."""
-    note, text = parse.args.get("note"), tuple(parse.args.get("text", ()))
-    bare = note is None or note == NoteNamed()
-    return is_one(sitting, parse) and not (bare and text[:1] and text[0] in PREPOSITIONS)
 
 
 @command(
@@ -447,7 +379,7 @@ def _answers_it(sitting: Sitting, parse: Parse) -> bool:
     example="answer note one they said yes",
     group="revising",
     annotates=True,
-    when=_answers_it,
+    when=noted.answers_it,
 )
 @of_note
 def answer(sitting: Sitting, note: Note, text: tuple[str, ...]) -> Done | Refusal:

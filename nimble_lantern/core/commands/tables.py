@@ -5,17 +5,15 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
+from nimble_lantern.core.commands import put_in
 from nimble_lantern.core.commands.table_here import (
-    OF_THE_SPEAKER,
     at_cell,
     cell_here,
     column_named,
-    fits_the_cell,
     heads_a_column,
     here,
     in_table,
     of_table,
-    row_named,
     table_of,
     there_is,
     whole_out,
@@ -40,13 +38,10 @@ from nimble_lantern.core.document.model import (
     Position,
 )
 from nimble_lantern.core.document.tables import Table, next_table, outside, tables
-from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
-from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import CellNamed, Places, Unit, Units
-from nimble_lantern.core.targets.words import exact
 
 CATALOGUE.table(
     "make_table",
@@ -534,91 +529,18 @@ def to_text(sitting: Sitting, table: Table, listed: str = "") -> Done | Refusal:
     return Done(after.placed(Position(b, len(made[-1].text))), f"{many(len(made), 'row')} as text")
 
 
-def _a_row_and_a_column(sitting: Sitting, parse: Parse) -> bool:
-    """ "In week two put Nell under boat", where there is such a row, and such a column."""
-    table = here(sitting)
-    row, column = (tuple(parse.args.get(name, ())) for name in ("row", "column"))
-    return not isinstance(table, Refusal) and None not in _crossing(sitting, table, row, column)
-
-
-def _a_row_and_its_column(sitting: Sitting, parse: Parse) -> bool:
-    """ "Set lamp oil due to friday"; "nell's kitchen" is a cell by its owner."""
-    owned = parse.args.get("row", ("",))[-1].endswith("'s")
-    return not owned and _a_row_and_a_column(sitting, parse)
-
-
-def _without_alike(
-    text: tuple[str, ...], old: tuple[str, ...]
-) -> tuple[tuple[str, ...], tuple[str, ...]]:
-    """ "On thursday not on tuesday" is of the days."""
-    alike = text[:1] == old[:1] and text[:1] and text[0] in PREPOSITIONS and len(old) > 1
-    return (text[1:], old[1:]) if alike else (text, old)
-
-
-def _says_the_old(sitting: Sitting, parse: Parse) -> bool:
-    """ "Tom has eight tickets not seven", where Tom's cell under "Tickets" says so."""
-    table = here(sitting)
-    if isinstance(table, Refusal):
-        return False
-    row, column = (parse.args.get(slot, ()) for slot in ("row", "column"))
-    _, old = _without_alike(parse.args.get("text", ()), parse.args.get("old", ()))
-    r, c = _crossing(sitting, table, row, column)
-    if r is None or c is None:
-        return False
-    b = table.cell(r, c)
-    whole = block_range(sitting.document, b)
-    return any(found == whole for found in exact(sitting.document, old))
-
-
-def _old_in_row(
-    sitting: Sitting, table: Table, row: tuple[str, ...], old: tuple[str, ...]
-) -> int | None:
-    """The column in which this row says those words and nothing else, if there is but one."""
-    r = row_named(sitting, table, row)
-    if r is None:
-        return None
-    said = exact(sitting.document, old)
-    wholes = (block_range(sitting.document, table.cell(r, c)) for c in range(table.columns))
-    found = [c for c, whole in enumerate(wholes) if whole in said]
-    return found[0] if len(found) == 1 else None
-
-
-def _row_says_the_old(sitting: Sitting, parse: Parse) -> bool:
-    """ "Rope has twelve not fourteen", where one cell of its row says fourteen."""
-    table = here(sitting)
-    row = parse.args.get("row", ())
-    _, old = _without_alike(parse.args.get("text", ()), parse.args.get("old", ()))
-    return not isinstance(table, Refusal) and _old_in_row(sitting, table, row, old) is not None
-
-
-def _of_words(sitting: Sitting, parse: Parse) -> bool:
-    """ "Put me in row two" is said of the writing place."""
-    text = tuple(parse.args.get("text", ()))
-    return text not in OF_THE_SPEAKER and fits_the_cell(sitting, parse)
-
-
-def _of_words_in_a_table(sitting: Sitting, parse: Parse) -> bool:
-    return in_table(sitting, parse) and _of_words(sitting, parse)
-
-
-def _crossing(
-    sitting: Sitting, table: Table, row: tuple[str, ...], column: tuple[str, ...]
-) -> tuple[int | None, int | None]:
-    return row_named(sitting, table, row), column_named(sitting, table, column)
-
-
 @command(
     Way(
         "(put | write | type | set) {text:words} (in | into) [the cell] row {rows:number} [and]"
         " column {columns:number}",
-        when=_of_words,
+        when=put_in.of_words,
     ),
-    Way("(in | at) {crossed} (put | write | enter | say) {text}", when=_of_words_in_a_table),
+    Way("(in | at) {crossed} (put | write | enter | say) {text}", when=put_in.of_words_in_a_table),
     Way("(put | write | enter) {text:words} (in | into | at | for) {crossed}",
-        when=_of_words_in_a_table),
+        when=put_in.of_words_in_a_table),
     Way("row {rows:number} column {columns:number} (is | says | should say) {text:words}",
         when=in_table),
-    *each(_a_row_and_a_column,
+    *each(put_in.a_row_and_a_column,
             "(in | for | on | at) {row:words} (put | write | enter | have) {text:words} (under | in"
             " | for | on | at | as) [the] {column:words} [column]",
             "(in | for | under | at) [the] {column:words} [column] (put | write | enter | have)"
@@ -632,10 +554,10 @@ def _crossing(
             " {text:words}",
     ),
     Way("(set | make | change) [the] {row:words} {column:words} (to | as | be) {text:words}",
-        when=_a_row_and_its_column),
+        when=put_in.a_row_and_its_column),
     Way("[the] {row:words} (has | have | is | are | gets | takes | needs | pays | costs | cost)"
-        " {text:words} not {old:words}", when=_row_says_the_old),
-    *each(_says_the_old,
+        " {text:words} not {old:words}", when=put_in.row_says_the_old),
+    *each(put_in.says_the_old,
             "[the] {row:words} [(has | have | is | are | gets | takes | needs | pays)]"
             " {column:words} {text:words} not {old:words}",
             "[the] {row:words} (has | have | is | are | gets | takes | needs | pays) {text:words}"
@@ -661,9 +583,9 @@ def put(
 ) -> Done | Refusal:
     """Write words into a cell, in the place of what it says."""
     if row and (column or old):
-        text, old = _without_alike(text, old)
-        r, c = _crossing(sitting, table, row, column)
-        places = r, c if column else _old_in_row(sitting, table, row, old)
+        text, old = put_in.without_alike(text, old)
+        r, c = put_in.row_and_column(sitting, table, row, column)
+        places = r, c if column else put_in.old_in_row(sitting, table, row, old)
         rows, columns = (-1 if n is None else n + 1 for n in places)
     if crossed is not None:
         cell = sitting.document.blocks[crossed.first.start.block].cell

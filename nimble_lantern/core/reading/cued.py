@@ -13,7 +13,6 @@ from dataclasses import dataclass
 
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.reading import reader
-from nimble_lantern.core.reading.decision import free_words
 from nimble_lantern.core.reading.homophones import guesses
 from nimble_lantern.core.state import Sitting
 
@@ -66,6 +65,6 @@ class Commands:
         # Readings that differ in marks only are one.
         for words in dict.fromkeys(map(tuple, readings)):
             verdict = reader.exactly(self.sitting, words, whole=True)
-            if verdict.kind is Judged.COMMAND and known.issuperset(free_words(verdict)):
+            if verdict.kind is Judged.COMMAND and known.issuperset(verdict.free_words):
                 found.append(words)
         return found

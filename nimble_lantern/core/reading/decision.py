@@ -15,16 +15,15 @@ from dataclasses import dataclass
 from rapidfuzz.distance import Levenshtein
 
 from nimble_lantern.core.document.model import Document, Range
-from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.kinds import Judged, Lamp
 from nimble_lantern.core.learning import taken_for
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
 from nimble_lantern.core.reading.homophones import writing_nothing
+from nimble_lantern.core.reading.proposed import cued, guessed, not_cued, unusual
 from nimble_lantern.core.reading.spelling import spelling_heard
 from nimble_lantern.core.state import Sitting, Turned
-from nimble_lantern.core.targets.model import Words
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.targets.words import exact, places
 from nimble_lantern.core.writing.cardinals import cardinal, ordinal
@@ -56,28 +55,8 @@ _CLOSE, _SURE = -1.0, 2.5
 _MORE_THAN_NOISE = 4  # words
 _LEAST_TO_OFFER, _CLOSE_ENOUGH = 1.5, -1.5
 """From which fit and belief the grammar's command goes before the model's own."""
-_LEAST_FIT, _LEAST_FIT_TO_DESTROY, _LEAST_FIT_IN_DOUBT = -0.75, -0.5, 0.2
-"""Mean log probability a token, beside the model's own words, from which a guess was said.
-
-Of the guesses at 264 utterances in three synthetic voices those that were said had -0.83 to 0.72,
-others -1.46 to -0.82; no guess was made at a sentence.
-"""
-_LEAST_CUED, _LEAST_CUED_BY_BOTH, _TO_DESTROY = -0.6, -1.75, 0.6
-"""The same for what the model reads when told of commands, measured after the same cue.
-
-At 240 sentences in three voices, 40 of them near the sound of a command, it read none; at 190
-commands that it had not made out, those that were said had -1.7 to 3.8, two others -1.0.
-"""
-_LEAST_CUED_IN_DOUBT, _LEAST_SOUND, _TWO_WORDS = 0.5, -1.0, 2
-"""For what was hard to make out and only the model read; and its own words' mean log probability.
-
-Of music it read "copy the paragraph", 1.9 better than its own words at -1.7; of "quebec", said
-alone, "go back".
-"""
-_A_STRANGE_TARGET = 10.0
 _LEAST_UNCUED = -2.0
 """Fit of the grammar's command under which the model, told of commands, would have read it."""
-_NO_FIT = -math.inf
 _LEAST_MARGIN, _MOST_MARGIN = -2.0, 3.0
 LEAST_CONFIDENCE = 0.3
 """Mean posterior of the dictated words under which nothing is written unasked."""
@@ -88,7 +67,6 @@ _FARTHEST = 0.5
 _A_RANK = 0.02
 _DOUBTED = 0.5
 _ALMOST = 0.75  # of the letters
-_ONLY_LITTLE_WORDS, _NOT_AS_WRITTEN = 0.35, 0.08
 _TELLING = 8  # letters
 _EDGE = 0.05  # seconds
 _MOST_MISHEARD, _LEAST_RUN = 2, 2  # words
@@ -126,17 +104,7 @@ def decide(sitting: Sitting, hearing: Hearing) -> Decision:
     if hearing.goes_on or hearing.doubt and not told:
         phrases = hearing.hypotheses[0].phrases() if hearing.hypotheses else ()
         return Decision(phrases, hearing.text, _doubt(hearing))
-    evidence = (hearing.evidence,) if hearing.evidence else hearing.hypotheses
-    guess, fit = _guessed(sitting, hearing)
-    found, sure = _heard_command(sitting, evidence, hearing)
-    clear = hearing.evidence and hearing.hypotheses and not hearing.doubt
-    best = hearing.hypotheses[0].said if clear else ()
-    if same := writing_nothing(sitting, best):
-        found, sure, guess = same, True, ()
-    if guess and not (sure and fit < max(hearing.fits, default=_NO_FIT)):
-        found, sure = guess, True
-    if not (found and sure):
-        found, sure = _cued(sitting, hearing) or (found, sure)
+    found, sure = _command_meant(sitting, hearing)
     if dict(sitting.overturned).get(" ".join(found)) == Turned.TEXT:
         found = ()  # it was turned over: what was dictated is written
     if found and sure:
@@ -152,54 +120,19 @@ def decide(sitting: Sitting, hearing: Hearing) -> Decision:
     return Decision(phrases, hearing.text, _doubt(hearing), offer)
 
 
-def _guessed(sitting: Sitting, hearing: Hearing) -> tuple[tuple[str, ...], float]:
-    """The command that sounds like what was dictated and fits the sound about as well, or none;
-    and its fit."""
-    if not hearing.guesses:
-        return (), _NO_FIT
-    words, fit = max(hearing.guesses, key=lambda guess: guess[1])
-    verdict = reader.judge(sitting, words, whole=True)
-    if verdict.kind is not Judged.COMMAND or verdict.parse is None:
-        return (), fit
-    if (
-        hearing.doubt
-        and len(words) <= _TWO_WORDS
-        and words not in (c.said for c in hearing.commands)
-    ):
-        return (), fit
-    destroys = verdict.parse.command.traits.destructive
-    least = _LEAST_FIT_TO_DESTROY if destroys else _LEAST_FIT
-    return words if fit >= (_LEAST_FIT_IN_DOUBT if hearing.doubt else least) else (), fit
-
-
-def _cued(sitting: Sitting, hearing: Hearing) -> tuple[tuple[str, ...], bool] | None:
-    """The command that the larger model reads when told of commands, and whether it was said.
-
-    It need fit the sound less well where the grammar heard the same.
-    """
-    heard = {c.said for c in hearing.commands}
-    cued, said = hearing.cued or (), hearing.hypotheses[0] if hearing.hypotheses else Hypothesis(())
-    ranked = list[tuple[float, tuple[str, ...], float, Parse]]()
-    for words, fit in cued:
-        verdict = reader.exactly(sitting, words, whole=True)
-        if verdict.parse is not None:
-            worth = fit - _A_STRANGE_TARGET * _unusual(sitting, verdict)
-            ranked.append((worth, words, fit, verdict.parse))
-    for _, words, fit, parse in sorted(ranked, key=lambda row: -row[0]):
-        least = _LEAST_CUED_BY_BOTH if words in heard else _LEAST_CUED
-        if parse.command.traits.destructive:
-            least += _TO_DESTROY
-        if hearing.doubt:
-            # A knock is no command, whatever is made of it.
-            guessed = len(words) > _TWO_WORDS and words in (g for g, _ in hearing.guesses)
-            sounds = said.score >= _LEAST_SOUND and words == said.said
-            awaited = sitting.question is not None and parse.command.traits.answers
-            telling = said.score >= _LEAST_SOUND and (awaited or len(words) > _TWO_WORDS)
-            alone = _LEAST_CUED_IN_DOUBT if telling else math.inf
-            least = 0.0 if words in heard or guessed or sounds else alone
-        if fit >= least:
-            return words, True
-    return next(((words, False) for words, fit in cued if fit >= _LEAST_CUED_BY_BOTH), None)
+def _command_meant(sitting: Sitting, hearing: Hearing) -> tuple[tuple[str, ...], bool]:
+    """The command that may have been spoken by all that was heard, and whether it was."""
+    clear = hearing.evidence and hearing.hypotheses and not hearing.doubt
+    if clear and (same := writing_nothing(sitting, hearing.hypotheses[0].said)):
+        return same, True
+    evidence = (hearing.evidence,) if hearing.evidence else hearing.hypotheses
+    found, sure = _heard_command(sitting, evidence, hearing)
+    guess, fit = guessed(sitting, hearing)
+    if guess and not (sure and fit < max(hearing.fits, default=-math.inf)):
+        return guess, True
+    if found and sure:
+        return found, True
+    return cued(sitting, hearing) or (found, False)
 
 
 def is_command(sitting: Sitting, hearing: Hearing) -> bool:
@@ -228,7 +161,7 @@ def _heard_command(
     belief = ours.belief + max(_FIT_RANGE[0], min(_FIT_RANGE[1], fit))
     theirs = reader.judge(sitting, words, whole=True)
     if theirs.kind is Judged.COMMAND and theirs.parse and not hearing.doubt:
-        plain = not free_words(theirs)
+        plain = not theirs.free_words
         alike = ours.verdict.parse and ours.verdict.parse.command is theirs.parse.command
         # "And do that" is one only with something taken off: "undo that" may well be meant.
         outright = reader.exactly(sitting, words, whole=True).kind is Judged.COMMAND
@@ -240,13 +173,13 @@ def _heard_command(
         # "Two", said alone, is text unless something is asked, whatever the grammar makes of it.
         return (), False
     same = _sound_alike(ours.words, words)
-    if fit < _LEAST_UNCUED and not same and _not_cued(hearing, ours.words):
+    if fit < _LEAST_UNCUED and not same and not_cued(hearing, ours.words):
         return (ours.words if belief >= _LEAST_TO_OFFER else ()), False
     fluent = max(0.0, best.score - _FLUENT)
     destroys = ours.verdict.parse is not None and ours.verdict.parse.command.traits.destructive
     # Noise is none of the longer commands.
     clear = len(ours.words) >= _MORE_THAN_NOISE and fit >= _CLOSE
-    if hearing.doubt and not clear and ours.words != words and _not_cued(hearing, ours.words):
+    if hearing.doubt and not clear and ours.words != words and not_cued(hearing, ours.words):
         return (), False
     careful = hearing.doubt and not clear or (hearing.doubt or fluent) and destroys
     least = _LEAST_TO_DESTROY if careful else _LEAST_WITH_MODEL
@@ -254,11 +187,6 @@ def _heard_command(
         return ours.words, True
     # "And do the last two" is fluent, and so near to a command that it is worth asking.
     return (ours.words if belief >= _LEAST_TO_OFFER and fit >= _CLOSE_ENOUGH else ()), False
-
-
-def _not_cued(hearing: Hearing, words: tuple[str, ...]) -> bool:
-    """Whether the larger model was told of commands, and still did not read this one."""
-    return hearing.cued is not None and words not in (cued for cued, _ in hearing.cued)
 
 
 def _sound_alike(some: Sequence[str], others: Sequence[str]) -> bool:
@@ -336,7 +264,7 @@ def weighed(
     words = _dictated_alike(sitting, dictated, command, verdict)
     if not words:
         words = _dictated_into(sitting, dictated[0], commands, command, verdict)
-    free = bool(free_words(verdict))
+    free = bool(verdict.free_words)
     opening = _opening(command, dictated[0])
     evidence = features(sitting, words, command, dictated[0], margin, free, opening)
     return Weighed(words, verdict, evidence, opening, commands.index(command))
@@ -368,7 +296,7 @@ def _dictated_alike(
     It is asked where the command has words to be written, of which the grammar knows few; and where
     the grammar heard more words in it than the likeliest dictation: those nobody said.
     """
-    free = bool(free_words(verdict))
+    free = bool(verdict.free_words)
     for rank, hypothesis in enumerate(dictated):
         words = hypothesis.said
         if not (free or rank == 0 and _within(words, command)):
@@ -416,23 +344,11 @@ def likeliest(
             fit = _A_FIT * fits[rank] if rank < len(fits) else 0.0
             if said:
                 fit += _A_LIKENESS * _alike(words, said) + _ITS_VERB * (words[:1] == said[:1])
-            found.append((fit - behind - _unusual(sitting, verdict), command, verdict))
+            found.append((fit - behind - unusual(sitting, verdict), command, verdict))
     if not found:
         return None
     _, command, verdict = max(found, key=lambda f: f[0])
     return command, verdict
-
-
-def _unusual(sitting: Sitting, verdict: reader.Verdict) -> float:
-    """What is taken off a command's score for a target that people seldom name."""
-    values = (verdict.parse.args if verdict.parse else {}).values()
-    cost = 0.0
-    for words in (v.words for v in values if isinstance(v, Words)):
-        if not set(words) - LITTLE:
-            cost += _ONLY_LITTLE_WORDS
-        elif not exact(sitting.document, words, vocabulary=sitting.vocabulary):
-            cost += _NOT_AS_WRITTEN
-    return cost
 
 
 def features(
@@ -517,11 +433,6 @@ def _before(here: Document, place: Range, count: int) -> list[str]:
     return [plain(w) for w in words[-count:]]
 
 
-def free_words(verdict: reader.Verdict) -> tuple[str, ...]:
-    """The words to be written, of a command that has some."""
-    return tuple((verdict.parse.args if verdict.parse else {}).get("text") or ())
-
-
 def coverage(command: Hypothesis, dictated: Hypothesis) -> float:
     """How much of the time that the dictated words take is words in the command, too."""
     speech = sum(w.end - w.start for w in dictated.words)
@@ -541,7 +452,7 @@ def _dictated_into(
     stand on the page in the same order are believed as the grammar heard them.
     """
     words = command.said
-    text = free_words(verdict)
+    text = verdict.free_words
     at = _where(words, text)
     if not text or at is None:
         return words
@@ -578,7 +489,7 @@ def _written_here(
     if words[:at] != opening:
         return None
     verdict = reader.judge(sitting, words, whole=True)
-    text = free_words(verdict) if verdict.kind is Judged.COMMAND else ()
+    text = verdict.free_words if verdict.kind is Judged.COMMAND else ()
     if _where(words, text) != at or words[at + len(text) :] != rest or not set(text) - LITTLE:
         return None
     if len("".join(text)) < _TELLING or _where(opening, text) is not None:

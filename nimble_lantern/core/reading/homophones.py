@@ -70,18 +70,14 @@ def writing_nothing(sitting: Sitting, said: Sequence[str]) -> tuple[str, ...] | 
     """
     words = tuple(said)
     few = 1 < len(words) <= _MOST_WORDS
-    if not few or not _writes(reader.judge(sitting, words, whole=True)):
+    if not few or not reader.judge(sitting, words, whole=True).free_words:
         return None
     for swap in sorted(s for s in _swaps(sitting, words) if s.cost <= _THE_SAME):
         other = _with(words, (swap,))
         verdict = reader.exactly(sitting, other, whole=True)
-        if verdict.kind is Judged.COMMAND and not _writes(verdict):
+        if verdict.kind is Judged.COMMAND and not verdict.free_words:
             return other
     return None
-
-
-def _writes(verdict: reader.Verdict) -> bool:
-    return bool((verdict.parse.args if verdict.parse else {}).get("text"))
 
 
 def _swapped(words: tuple[str, ...], swaps: Sequence[_Swap]) -> list[tuple[str, ...]]:

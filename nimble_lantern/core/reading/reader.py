@@ -61,6 +61,11 @@ class Verdict:
     refusal: Refusal | None = None
     slot: str = ""
 
+    @property
+    def free_words(self) -> tuple[str, ...]:
+        """The words to be written, of a command that has some."""
+        return tuple((self.parse.args if self.parse else {}).get("text") or ())
+
 
 TEXT = Verdict(Judged.TEXT)
 

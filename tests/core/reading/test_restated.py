@@ -2,7 +2,11 @@
 
 from __future__ import annotations
 
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
 from nimble_lantern.core.kinds import ReadAs
+from nimble_lantern.core.reading.restated import restated
 from tests.desk import DeskCase, Driver
 
 FAIR = (
@@ -13,6 +17,13 @@ BOATS = (
     "| boat | crew | leaves |\n| --- | --- | --- |\n| Wren | 4 | nine |\n| Tern | 6 | ten |\n\n"
     "Be on the quay in time."
 )
+
+
+TOLD = st.sampled_from(
+    "the a lamp stair six seven half past monday june red hob tarrow two pounds is has open"
+    " with to and not instead of bring old".split()
+)
+SENTENCES = st.lists(TOLD, min_size=3, max_size=8)
 
 
 class Restated(DeskCase):
@@ -69,6 +80,27 @@ class Restated(DeskCase):
             desk = Driver(FAIR)
             self.assertIs(desk.hears(said).read_as, ReadAs.TEXT, said)
             self.assertIsNone(desk.sitting.question, said)
+
+    @settings(max_examples=120)
+    @given(st.lists(SENTENCES, min_size=1, max_size=4), st.data())
+    def test_whatever_is_offered_comes_back_in_one_step(
+        self, sentences: list[list[str]], data: st.DataObject
+    ) -> None:
+        page = "\n\n".join(f"{' '.join(words).capitalize()}." for words in sentences)
+        said = list(data.draw(st.sampled_from(sentences)))
+        said[data.draw(st.integers(0, len(said) - 1))] = data.draw(TOLD)
+        before = Driver(page).markdown
+        count = len(list(restated(Driver(page).sitting, said)))
+        for number in range(1, count + 1):
+            desk = Driver(page)
+            entry = desk.hears(" ".join(said))
+            question = desk.sitting.question
+            if entry.read_as is not ReadAs.TEXT or question is None or not question.beside:
+                return
+            self.assertTrue(desk.markdown.startswith(before), "what stood there stays")
+            if number <= len(question.options):
+                desk.hears(f"number {number}", "undo that")
+                self.assertEqual(desk.markdown, before, said)
 
     def test_one_more_of_a_list_is_no_change_of_another(self) -> None:
         page = "- pack the tent\n- pack the stove\n\nCall me."

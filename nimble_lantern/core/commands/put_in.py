@@ -1,0 +1,94 @@
+"""When words are said to be put into a cell, and which row and column are told."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.commands.table_here import (
+    OF_THE_SPEAKER,
+    column_named,
+    fits_the_cell,
+    here,
+    in_table,
+    row_named,
+)
+from nimble_lantern.core.document.tables import Table
+from nimble_lantern.core.document.units import block_range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.lexicon.closed import PREPOSITIONS
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.words import exact
+
+
+def a_row_and_a_column(sitting: Sitting, parse: Parse) -> bool:
+    """ "In week two put Nell under boat", where there is such a row, and such a column."""
+    table = here(sitting)
+    row, column = (tuple(parse.args.get(name, ())) for name in ("row", "column"))
+    return not isinstance(table, Refusal) and None not in row_and_column(
+        sitting, table, row, column
+    )
+
+
+def a_row_and_its_column(sitting: Sitting, parse: Parse) -> bool:
+    """ "Set lamp oil due to friday"; "nell's kitchen" is a cell by its owner."""
+    owned = parse.args.get("row", ("",))[-1].endswith("'s")
+    return not owned and a_row_and_a_column(sitting, parse)
+
+
+def without_alike(
+    text: tuple[str, ...], old: tuple[str, ...]
+) -> tuple[tuple[str, ...], tuple[str, ...]]:
+    """ "On thursday not on tuesday" is of the days."""
+    alike = text[:1] == old[:1] and text[:1] and text[0] in PREPOSITIONS and len(old) > 1
+    return (text[1:], old[1:]) if alike else (text, old)
+
+
+def says_the_old(sitting: Sitting, parse: Parse) -> bool:
+    """ "Tom has eight tickets not seven", where Tom's cell under "Tickets" says so."""
+    table = here(sitting)
+    if isinstance(table, Refusal):
+        return False
+    row, column = (parse.args.get(slot, ()) for slot in ("row", "column"))
+    _, old = without_alike(parse.args.get("text", ()), parse.args.get("old", ()))
+    r, c = row_and_column(sitting, table, row, column)
+    if r is None or c is None:
+        return False
+    b = table.cell(r, c)
+    whole = block_range(sitting.document, b)
+    return any(found == whole for found in exact(sitting.document, old))
+
+
+def old_in_row(
+    sitting: Sitting, table: Table, row: tuple[str, ...], old: tuple[str, ...]
+) -> int | None:
+    """The column in which this row says those words and nothing else, if there is but one."""
+    r = row_named(sitting, table, row)
+    if r is None:
+        return None
+    said = exact(sitting.document, old)
+    wholes = (block_range(sitting.document, table.cell(r, c)) for c in range(table.columns))
+    found = [c for c, whole in enumerate(wholes) if whole in said]
+    return found[0] if len(found) == 1 else None
+
+
+def row_says_the_old(sitting: Sitting, parse: Parse) -> bool:
+    """ "Rope has twelve not fourteen", where one cell of its row says fourteen."""
+    table = here(sitting)
+    row = parse.args.get("row", ())
+    _, old = without_alike(parse.args.get("text", ()), parse.args.get("old", ()))
+    return not isinstance(table, Refusal) and old_in_row(sitting, table, row, old) is not None
+
+
+def of_words(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put me in row two" is said of the writing place."""
+    text = tuple(parse.args.get("text", ()))
+    return text not in OF_THE_SPEAKER and fits_the_cell(sitting, parse)
+
+
+def of_words_in_a_table(sitting: Sitting, parse: Parse) -> bool:
+    return in_table(sitting, parse) and of_words(sitting, parse)
+
+
+def row_and_column(
+    sitting: Sitting, table: Table, row: tuple[str, ...], column: tuple[str, ...]
+) -> tuple[int | None, int | None]:
+    return row_named(sitting, table, row), column_named(sitting, table, column)
