@@ -21,7 +21,7 @@ from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
 from nimble_lantern.core.reading.homophones import writing_nothing
-from nimble_lantern.core.reading.proposed import cued, guessed, not_cued, unusual
+from nimble_lantern.core.reading.proposed import LEAST_SOUND, cued, guessed, not_cued, unusual
 from nimble_lantern.core.reading.spelling import spelling_heard
 from nimble_lantern.core.state import Sitting, Turned
 from nimble_lantern.core.targets.sounds import phrase_key
@@ -52,7 +52,7 @@ _FLUENT, _FLUENCY = -0.2, 20.0
 """
 _A_FIT, _A_LIKENESS, _ITS_VERB = 0.15, 1.0, 0.3
 _CLOSE, _SURE = -1.0, 2.5
-_MORE_THAN_NOISE = 4  # words
+_LONGER = 4  # words
 _LEAST_TO_OFFER, _CLOSE_ENOUGH = 1.5, -1.5
 """From which fit and belief the grammar's command goes before the model's own."""
 _LEAST_UNCUED = -2.0
@@ -177,8 +177,8 @@ def _heard_command(
         return (ours.words if belief >= _LEAST_TO_OFFER else ()), False
     fluent = max(0.0, best.score - _FLUENT)
     destroys = ours.verdict.parse is not None and ours.verdict.parse.command.traits.destructive
-    # Noise is none of the longer commands.
-    clear = len(ours.words) >= _MORE_THAN_NOISE and fit >= _CLOSE
+    # Speech is seldom taken for a longer command; noise fits any better than the words made of it.
+    clear = len(ours.words) >= _LONGER and fit >= _CLOSE and best.score >= LEAST_SOUND
     if hearing.doubt and not clear and ours.words != words and not_cued(hearing, ours.words):
         return (), False
     careful = hearing.doubt and not clear or (hearing.doubt or fluent) and destroys

@@ -32,7 +32,7 @@ commands that it had not made out, those that were said had -1.7 to 3.8, two oth
 """
 _LEAST_IN_DOUBT, _LEAST_ALONE_IN_DOUBT = 0.0, 0.5
 """For what was hard to make out: where it was heard twice, and where only the model read it."""
-_LEAST_SOUND, _TWO_WORDS = -1.0, 2
+LEAST_SOUND, _TWO_WORDS = -1.0, 2
 """Mean log probability of the model's own words under which a sound is noise; and how many words of
 a command are few.
 
@@ -86,7 +86,7 @@ def _least_cued(sitting: Sitting, hearing: Hearing, words: Phrase, command: Comm
         more = _MORE_TO_DESTROY if command.traits.destructive else 0.0
         return (_LEAST_CUED_BY_BOTH if both else _LEAST_CUED) + more
     own = hearing.hypotheses[0] if hearing.hypotheses else Hypothesis((), -math.inf)
-    few, speech = len(words) <= _TWO_WORDS, own.score >= _LEAST_SOUND
+    few, speech = len(words) <= _TWO_WORDS, own.score >= LEAST_SOUND
     guess = not few and words in (guess for guess, _ in hearing.guesses)
     if both or guess or speech and words == own.said:
         return _LEAST_IN_DOUBT

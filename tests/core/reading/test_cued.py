@@ -114,6 +114,13 @@ class Decided(DeskCase):
         written = self.came(from_line("put the carrot after full"))
         self.assertIn("carrot", to_markdown(written.sitting.document))
 
+    def test_noise_is_no_long_command_however_well_it_fits(self) -> None:
+        clapped = heard("rota rota", {}, "bold the lamp room", 1.8, doubt=UNSURE)
+        speech = replace(clapped.hypotheses[0], score=-0.8)
+        self.assertIs(self.read_as(replace(clapped, hypotheses=(speech,))), ReadAs.COMMAND)
+        noise = replace(clapped.hypotheses[0], score=-1.3)
+        self.assertIs(self.read_as(replace(clapped, hypotheses=(noise,))), ReadAs.UNCLEAR)
+
     def test_that_was_text_writes_what_was_dictated(self) -> None:
         sitting = self.came(heard("gold the quay", {"bold the quay": -0.2})).sitting
         turned = advance(sitting, Heard(from_line("that was text"))).sitting
