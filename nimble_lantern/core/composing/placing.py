@@ -46,7 +46,8 @@ def place_at(document: Document, p: Position, end: Position | None = None) -> Pl
     block = document.blocks[p.block]
     after = end or p
     right = document.blocks[after.block].text[after.offset : after.offset + 8]
-    return Place(block.text[max(0, p.offset - _CONTEXT) : p.offset], right, block.kind)
+    above = document.blocks[p.block - 1].text[-_CONTEXT:] if p.block else ""
+    return Place(block.text[max(0, p.offset - _CONTEXT) : p.offset], right, block.kind, above)
 
 
 def manner_of(sitting: Sitting, left: str) -> Manner:

@@ -23,11 +23,19 @@ LABELS = frozenset(
     " highway room rooms clause article rule level lamp force route pump berth act verse".split()
 )
 """A number after one is in figures."""
+LETTERED = frozenset(
+    "room flat unit number gate platform bus house seat figure form page section apartment block"
+    " building plot berth table shed class road route bay exhibit appendix question part model"
+    " coach carriage berth cabin locker desk".split()
+)
+"""What is told by a number and a letter: "room twelve b"."""
+CHOICES = frozenset("plan option side team group point grade answer type".split())
+"""What is told by a letter alone, whatever number follows: "plan b ten times"."""
 TIME_BEFORE = frozenset("at by until till from before after about around past for to".split())
 """Before a time of day."""
 CLOCK_BEFORE = frozenset("at by until till about around since nearly almost before after".split())
 """Before a bare hour and minute: "at nine thirty"."""
-YEAR_BEFORE = frozenset("in since of year by from until to during before after and".split())
+YEAR_BEFORE = frozenset("in since of year years by from until to during before after and".split())
 """Before a year in pairs: "in nineteen eighty four"."""
 STREETS = frozenset(
     "road street lane avenue close terrace quay drive place square row hill crescent gardens"

@@ -26,27 +26,37 @@ PROPER = (
 )
 """Always with a capital."""
 GIVEN = (
-    "adam adrian agnes aidan alan albert alexander alfred alice alison amanda amelia amy andrew"
-    " angela anna anne annie anthony arthur audrey barbara beatrice benjamin bernard beth betty"
-    " brenda brian bridget callum cameron caroline catherine cecilia charles charlotte"
-    " christine christopher claire clara clive colin connor daniel daphne david deborah denise"
-    " dennis derek diana donald doreen doris dorothy douglas duncan edith edmund edward eileen"
-    " elaine eleanor elizabeth ella ellen elsie emily emma eric ernest ethel eva evelyn fergus"
-    " fiona florence frances francis fred frederick gareth gary gavin geoffrey george gerald"
-    " gillian gordon graham gwen hamish hannah harold harriet harry helen henry hilda"
-    " howard hugh ian irene isaac isabel isabella jacob jacqueline james jamie jane janet"
-    " janice jason jennifer jeremy jessica joan joanna joanne joe joel john jonathan joseph"
-    " josephine joshua joyce judith julia julian julie karen kate katherine kathleen keith kenneth"
-    " kevin kirsty laura lauren lawrence leonard leslie lewis liam lilian linda louise lucy luke"
-    " lydia mabel malcolm margaret maria marian marie marion marjorie martha martin mary matthew"
-    " maureen megan michael michelle mildred molly monica morag muriel nancy naomi natalie neil"
-    " nell nicholas nicola nigel nora norman oliver olivia oscar pamela patricia patrick paul"
-    " pauline peggy peter philip phoebe phyllis rachel ralph raymond rebecca richard robert"
-    " roger ronald rory ross rupert russell ruth ryan samantha samuel sandra sarah sean"
-    " sebastian sharon sheila shirley simon sophia sophie stanley stella stephanie stephen steven"
-    " stuart susan susannah sybil sylvia tanya teresa terence theodore theresa thomas timothy tom"
-    " tracy trevor valerie vanessa vera victoria vincent vivian walter wendy wilfred william"
-    " winifred yvonne zoe"
+    "ada adam adrian agnes aidan alan albert alexander alf alfred alice alison amanda amelia"
+    " amy andrew angela ann anna anne annie anthony archie arnie arthur audrey barbara barney"
+    " beatrice bella benjamin bernard bert bertie bess beth betty brenda brian bridget callum"
+    " cameron caroline catherine cecilia charles charlotte chloe christine christopher claire"
+    " clara clive colin connor craig daniel daphne darren dave david debbie deborah denise"
+    " dennis derek diana dilys donald doreen doris dorothy douglas duncan ed eddie edith edmund"
+    " edna edward edwin effie eileen elaine eleanor elizabeth ella ellen elsa elsie elspeth"
+    " emily emma enid eric ernest esther ethel eva evelyn ewan fatima felix fergus fiona"
+    " florence frances francis fred freda frederick freya gareth gary gavin geoff geoffrey"
+    " george gerald gillian gladys glenda glyn gordon graham greta gus gwen gwyneth hamish"
+    " hannah harold harriet harry hattie heidi helen henry herbert hettie hilda howard hugh iain"
+    " ian ida ingrid irene irma isaac isabel isabella isla isobel ivor jacob jacqueline jake"
+    " james jamie jane janet janice jason jeff jennifer jenny jeremy jessica jill jim jimmy joan"
+    " joanna joanne joe joel john johnny jonathan joseph josephine joshua josie joyce judith"
+    " judy julia julian julie karen kate katherine kathleen kathy katie katy keith ken kenneth"
+    " kevin kim kirsty laura lauren lawrence len lena leonard leonie lesley leslie lewis liam"
+    " libby lilian lillian linda lionel liz lizzie lloyd lorna lottie louis louisa louise lucy"
+    " luke lydia mabel maggie malcolm mandy marcus margaret maria marian marianne marie marilyn"
+    " marion marjorie martha martin mary matthew maud maureen maurice mavis megan michael"
+    " michelle mick mike mildred millie minnie miriam mohammed moira molly monica monty morag"
+    " morris muriel myra nancy naomi natalie ned neil nell nellie nesta nicholas nicola nigel"
+    " nina noel nora norma norman olga oliver olivia oscar owen pam pamela patricia patrick"
+    " patsy paul pauline peggy percy pete peter phil philip philippa phoebe phyllis polly priya"
+    " rachel ralph raymond rebecca reggie rhoda rhys richard rita robbie robert roberta rodney"
+    " roger ronald rory rosalind rosie ross roy rufus rupert russell ruth ryan sadie sally sam"
+    " samantha samuel sandra sanjay sarah sean sebastian sharon sheila shirley sid sidney silas"
+    " simon sonia sophia sophie stan stanley stella stephanie stephen steve steven stuart susan"
+    " susannah suzanne sybil sylvia tanya ted terence teresa terry tess thelma theo theodore"
+    " theresa thomas tim timothy tina toby tom tony tracy trevor trish trudy una ursula valerie"
+    " vanessa vera vicky victoria vince vincent vivian walter wendy wilf wilfred william"
+    " winifred winnie yasmin yusuf yvonne zoe"
 )
 """Given names in use in Britain and Ireland that are no other word."""
 CAPITALISED = frozenset((*PROPER.split(), *GIVEN.split(), *DAYS, *MONTHS))
@@ -59,6 +69,15 @@ ABBREVIATIONS = frozenset(
 """A full stop after one of these ends no sentence."""
 TITLES = {"mr": "Mr", "mrs": "Mrs", "ms": "Ms", "dr": "Dr", "mister": "Mr", "missus": "Mrs"}
 """Before a name."""
+LONG_TITLES = frozenset(
+    "doctor professor reverend captain sergeant inspector colonel major councillor sir lord"
+    " saint".split()
+)
+"""Titles that are said in full before a name, most of them trades as well."""
+KIN_TITLES = frozenset("father mother sister brother aunt auntie uncle cousin nurse".split())
+"""Titles only before a given name."""
+WHOSE_NAME = frozenset("my your his her their whose its first second last middle maiden".split())
+"""Before "name is", a name follows."""
 SMALL_IN_TITLES = frozenset(
     "a an and as at but by for from in nor of off on or per so the to up via with".split()
 )

@@ -18,6 +18,13 @@ FILE_ENDINGS = frozenset(
 """After "dot", the end of a file's name."""
 BEFORE_MAILBOX = frozenset("dot to is email mail address at contact".split())
 """Before "at" they are no part of an address."""
+BEFORE_SITE = frozenset("at see visit on from to website site page".split())
+"""Before the name of a place on the web."""
+MAILBOXES = frozenset(
+    "info office mail post hello contact enquiries inquiries admin secretary treasurer bookings"
+    " help support sales shop press news editor".split()
+)
+"""Mailboxes by their usual names (RFC 2142 has some of them)."""
 NOT_BEFORE: dict[str, frozenset[str]] = {
     "period": frozenset("of pieces piece drama costume furniture property for when in".split()),
     "colon": frozenset("cancer surgery".split()),

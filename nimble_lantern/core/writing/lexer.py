@@ -17,11 +17,13 @@ from nimble_lantern.core.lexicon.prose import (
     NOT_CAPITAL_BEFORE,
     TOP_LEVEL,
 )
-from nimble_lantern.core.writing import marks
+from nimble_lantern.core.writing import codes, marks
+from nimble_lantern.core.writing.addresses import address
 from nimble_lantern.core.writing.capitals import ALWAYS, Names, capitalised
 from nimble_lantern.core.writing.cardinals import NUMBER_WORDS
 from nimble_lantern.core.writing.marks import MARKS, Mark, Spacing
 from nimble_lantern.core.writing.numbers import Around, Number, clauses, number_at
+from nimble_lantern.core.writing.persons import is_named, respelled, titled
 from nimble_lantern.core.writing.spelling import in_dialect, spelled
 
 BREAKS: dict[tuple[str, ...], str] = {
@@ -191,6 +193,8 @@ def _previous(words: list[str], i: int, manner: Manner) -> str:
 def _element(words: list[str], i: int, found: list[Element], manner: Manner) -> Element:
     word = words[i]
     previous = _previous(words, i, manner)
+    if found and found[-1].fixed and found[-1].kind is Kind.WORD and found[-1].used > 1:
+        previous = found[-1].text  # the "a" that ends a postcode is no article
     if word == "literal" and i + 1 < len(words):
         size = special(words, i + 1, manner)
         named = _longest(words, i + 1, MARKS) or _longest(words, i + 1, BREAKS)
@@ -200,17 +204,55 @@ def _element(words: list[str], i: int, found: list[Element], manner: Manner) -> 
     joined = found and found[-1].kind is Kind.MARK and found[-1].text == "’"
     if joined and word in CONTRACTED and found[-1].spoken == ("apostrophe",):
         return Element(Kind.WORD, word, spacing=Spacing.CLOSE, fixed=True)
-    if word in FILE_ENDINGS and found and found[-1].spoken == ("dot",):
+    for parse in (_address, _code, _respelled):
+        if element := parse(words, i, previous, manner):
+            return element
+    if _in_a_file_name(words, i, found):
         return Element(Kind.WORD, word, fixed=True)
+    if element := _second_quote(words, i, found, manner):
+        return element
     for parse in (_break, _capital, _unquote, _mark, _dot, _spell, _name):
         if element := parse(words, i, previous, manner):
             return element
     if element := _number(words, i, manner, found):
         return element
-    for parse in (_month, _letters, _street):
+    for parse in (_month, _letters, _street, _person):
         if element := parse(words, i, previous, manner):
             return element
     return Element(Kind.WORD, _plain(word, manner))
+
+
+def _in_a_file_name(words: list[str], i: int, found: list[Element]) -> bool:
+    """Whether a word stands beside a mark that no prose has: "rota underscore june dot pdf"."""
+    left = found[-1].spoken if found else ()
+    if left == ("underscore",) or left == ("dot",) and words[i] in FILE_ENDINGS | TOP_LEVEL:
+        return words[i].isalpha()
+    return words[i + 1 : i + 2] == ["underscore"] and words[i].isalpha() and i + 2 < len(words)
+
+
+def _address(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+    found = address(words, i, previous)
+    return Element(Kind.WORD, found[0], found[1], fixed=True) if found else None
+
+
+def _code(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+    found = codes.code(words, i, previous)
+    return Element(Kind.WORD, found[0], found[1], fixed=True) if found else None
+
+
+def _respelled(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+    found = respelled(words, i)
+    if not found:
+        return None
+    named = is_named(words, i, (*manner.before, *words[:i]))
+    text = capitalised(found[0]) if named else found[0]
+    return Element(Kind.WORD, text, found[1], fixed=any(c.isupper() for c in text))
+
+
+def _person(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+    if titled(words, i, previous) or is_named(words, i, (*manner.before, *words[:i])):
+        return Element(Kind.WORD, capitalised(_plain(words[i], manner)))
+    return None
 
 
 def _break(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
@@ -281,7 +323,8 @@ def _mark(words: list[str], i: int, previous: str, manner: Manner) -> Element | 
     if previous in ARTICLES_AND_OWNERS and not _closes(words, i, size, previous):
         return None
     if size == 1 and not (name == "period" and not after and _ends_a_clause(words, i)):
-        if after in NOT_BEFORE.get(name, ()) or previous in NOT_AFTER.get(name, ()):
+        quoted = name == "quote" and previous in ("and", "or") and _is_closed(words, i)
+        if after in NOT_BEFORE.get(name, ()) or previous in NOT_AFTER.get(name, ()) and not quoted:
             return None
         if name == "quote" and not after and "unquote" not in words:
             return None
@@ -297,6 +340,30 @@ def _unquote(words: list[str], i: int, previous: str, manner: Manner) -> Element
         return None
     marks_ = [MARKS[side, "quote"].written(manner.dialect)[0] for side in ("open", "close")]
     return Element(Kind.WORD, _plain(words[i + 2], manner).join(marks_), 3, fixed=True)
+
+
+def _is_closed(words: list[str], i: int) -> bool:
+    """Whether a quotation mark at `i` has its second one further on."""
+    return "unquote" in words[i + 2 :] or "quote" in words[i + 2 :]
+
+
+_QUOTES = {("quote",): "", ("single", "quote"): "single", ("double", "quote"): "double"}
+
+
+def _second_quote(words: list[str], i: int, found: list[Element], manner: Manner) -> Element | None:
+    """Said once more, the name of a quotation mark closes: "quote come in quote"."""
+    name = next((q for q in _QUOTES if tuple(words[i : i + len(q)]) == q), None)
+    if name is None:
+        return None
+    quotes = [e.spoken for e in found if e.kind is Kind.MARK and e.text in "‘“’”"]
+    opened = bool(quotes) and quotes.count(name) % 2 == 1 and quotes[-1] == name
+    if not opened and (name == ("quote",) or _previous(words, i, manner) in ARTICLES_AND_OWNERS):
+        return None
+    side = "close" if opened else "open"
+    text, spacing = MARKS[tuple(filter(None, (side, _QUOTES[name], "quote")))].written(
+        manner.dialect
+    )
+    return Element(Kind.MARK, text, len(name), spacing)
 
 
 def _closes(words: list[str], i: int, size: int, previous: str) -> bool:
@@ -399,6 +466,8 @@ def _letters(words: list[str], i: int, previous: str, manner: Manner) -> Element
         if run == "www":
             return Element(Kind.WORD, run, j - i, fixed=True)
         return Element(Kind.WORD, run.upper(), j - i, fixed=True)
+    if run == "e" and words[j : j + 1] in (["mail"], ["mails"], ["mailed"], ["mailing"]):
+        return Element(Kind.WORD, f"e{words[j]}", 2)
     if run and run[0] not in "aio":
         return Element(Kind.WORD, run[0].upper(), fixed=True)
     return None

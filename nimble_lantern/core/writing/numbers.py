@@ -8,7 +8,7 @@ one style within a list; never a digit at the start of a sentence.
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import takewhile
 
 from nimble_lantern.core.lexicon.closed import LITTLE
@@ -42,6 +42,7 @@ from nimble_lantern.core.writing.cardinals import (
     ordinal_suffix,
     year_in_words,
 )
+from nimble_lantern.core.writing.codes import lettered
 from nimble_lantern.core.writing.spelling import TO_BRITISH, in_dialect
 
 _REPEATS = {"double": 2, "triple": 3, "treble": 3}
@@ -106,7 +107,7 @@ def number_at(words: Sequence[str], i: int, around: Around) -> Number | None:
         return _forced(words, i, around)
     if word == "minus":
         return _below_zero(words, i, around)
-    for parse in (_date, _clock, _digit_string, _year, _decades, _quantity):
+    for parse in (_days, _date, _clock, _digit_string, _year, _decades, _quantity):
         found = parse(words, i, around)
         if found:
             later = _ordinal(words, i, around) if parse is _quantity else None
@@ -207,6 +208,30 @@ def _date(words: list[str], i: int, around: Around) -> Number | None:
     if around.dialect == "american":
         spelled = digits
     return Number((year[1] if year else end) - i, digits, spelled, True)
+
+
+_BETWEEN_DAYS = {"and": "and", "or": "or", "to": "to", "till": "to", "until": "to"}
+
+
+def _days(words: list[str], i: int, around: Around) -> Number | None:
+    """Two days of a month: "the sixth and the ninth of august" -> 6 and 9 August."""
+    first = ordinal(words, i + 1 if words[i] == "the" else i)
+    if not first or words[first[1] : first[1] + 1] == [] or words[first[1]] not in _BETWEEN_DAYS:
+        return None
+    link = words[first[1]]
+    second = _date(words, first[1] + 1, replace(around, before=(link,)))
+    if second is None or not 0 < first[0] < _day(second.digits):
+        return None
+    the = "the " if words[i] == "the" else ""
+    spelled = f"{the}{ordinal_in_words(first[0], around.dialect)} {link} {second.words}"
+    digits = f"{first[0]} {_BETWEEN_DAYS[link]} {second.digits}"
+    return Number(first[1] + 1 + second.used - i, digits, spelled, True)
+
+
+def _day(written: str) -> int:
+    """The day of the month that a written date begins with; 0 for an American one."""
+    day = written.split(" ", 1)[0]
+    return int(day) if day.isdecimal() else 0
 
 
 _O_CLOCK = (("o'clock",), ("oclock",), ("o’clock",), ("o", "clock"))
@@ -346,7 +371,7 @@ def _year(words: list[str], i: int, around: Around) -> Number | None:
     if named and not (
         around.last in YEAR_BEFORE | _COPYRIGHT and 1500 <= year <= 2099
         and words[j : j + 1] not in (["people"], ["pounds"], ["dollars"], ["euros"], ["words"])
-        and (year % 100 or around.last in ("in", "since", "year"))
+        and (year % 100 or around.last in ("in", "since", "year", "years"))
     ):  # fmt: skip
         return None
     if _is_digits(words[i]) and around.last not in YEAR_BEFORE | set(MONTHS):
@@ -385,6 +410,8 @@ def _quantity(words: list[str], i: int, around: Around) -> Number | None:
         k, decimals = j + 1, ""
         while k < len(words) and words[k] in DIGITS and words[k] != "o":
             decimals, k = decimals + DIGITS[words[k]], k + 1
+        if words[k : k + 1] == ["point"] and k + 1 < len(words) and words[k + 1] in DIGITS:
+            return _release(words, i, k, f"{value}.{decimals}")
         text = f"{grouped(value)}.{decimals}"
         scale = words[k] if k < len(words) and words[k] in SCALES else ""
         if scale:
@@ -406,16 +433,39 @@ def _quantity(words: list[str], i: int, around: Around) -> Number | None:
         digits = f"{value / size:g} {name}"
     number = _with_unit(words, i, j, digits, in_words(value, around.dialect), around)
     if number.used == j - i:
+        if letter := lettered(words, j, around.last):
+            text = f"{digits}{letter}"
+            return Number(j + 1 - i, text, text, True, code=True)
         prefer = number.prefer_digits or value >= 10 or around.last in LABELS
+        prefer = prefer and not _one_in_so_many(around, value) or _by_a_measure(around)
         address = _before_a_street(words, j) and value < 1000
         return Number(number.used, digits, number.words, prefer or address, not address)
     return number
 
 
+def _one_in_so_many(around: Around, value: int) -> bool:
+    """ "One in ten": both or neither in digits."""
+    small = around.before[-2:-1] and UNITS.get(around.before[-2], 99) < 10
+    so_many = small and around.last in ("in", "of") or around.before[-2:] == ("out", "of")
+    return bool(so_many) and value in (10, 12, 20, 100)
+
+
+def _by_a_measure(around: Around) -> bool:
+    """The other side of "six foot by four"."""
+    return around.last == "by" and around.before[-2:-1] != () and around.before[-2] in MEASURES
+
+
+def _release(words: list[str], i: int, k: int, text: str) -> Number:
+    """The number of a release or a section, which has more than one point: 3.2.1."""
+    while words[k : k + 1] == ["point"] and k + 1 < len(words) and words[k + 1] in DIGITS:
+        text, k = f"{text}.{DIGITS[words[k + 1]]}", k + 2
+    return Number(k - i, text, " ".join(words[i:k]), True, code=True)
+
+
 def _before_a_street(words: list[str], j: int) -> bool:
     """ "Quay street", and not "people in the road"."""
-    named = list(takewhile(lambda w: w not in STREETS, words[j : j + 4]))
-    return 0 < len(named) < len(words[j : j + 4]) and not set(named) & LITTLE
+    named = [*words[j : j + 1], *takewhile(lambda w: w not in STREETS, words[j + 1 : j + 4])]
+    return len(named) < len(words[j : j + 4]) and not set(named) & LITTLE
 
 
 def _with_unit(

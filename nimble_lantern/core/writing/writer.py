@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from nimble_lantern.core.kinds import Capitals
-from nimble_lantern.core.lexicon.closed import SPEAKERS
+from nimble_lantern.core.lexicon.closed import LITTLE, SPEAKERS
 from nimble_lantern.core.lexicon.names import SMALL_IN_TITLES
-from nimble_lantern.core.lexicon.sentences import SAYING
+from nimble_lantern.core.lexicon.sentences import CLOSINGS, SAYING
 from nimble_lantern.core.writing.capitals import capitalised, starts_sentence
 from nimble_lantern.core.writing.lexer import Element, Kind, Manner, lex
 from nimble_lantern.core.writing.marks import DIGITS_BESIDE, Spacing
@@ -16,6 +17,8 @@ from nimble_lantern.core.writing.punctuation import punctuated
 
 _NO_SPACE_AFTER = "([{“‘£$€#@/\\_¿§¶~<"
 _BARE_LEFT = 240
+_LONGEST_NAME = 4
+"""Words below "yours sincerely" that are still a name."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -61,6 +64,7 @@ class Place:
     left: str = ""
     right: str = ""
     kind: str = "paragraph"
+    above: str = ""  # the block before
     capitals: Capitals = Capitals.NONE
     continues: bool = False  # a lower-case word goes on with the sentence
     joined: bool = False  # nothing comes between this and what stands left
@@ -92,7 +96,7 @@ class _Writer:
                 self._break(element.text)
             case Kind.CAPITAL:
                 if element.text in ("title", "upper", "lower", "none"):
-                    self.capitals = Capitals(element.text)
+                    self.capitals, self.rest = Capitals(element.text), Capitals.NONE
                 elif element.text.endswith(" rest"):
                     self.rest = Capitals(element.text.removesuffix(" rest"))
                 else:
@@ -168,6 +172,7 @@ class _Writer:
         )
         code = number.code or sign
         digits = number.prefer_digits or style == "digits" or sign
+        code = code or _is_long_decimal(number.digits, element)
         if style == "editor" and opening and number.digits[0].isdigit() and not code:
             explicit = element.spoken[0] in ("digit", "digits", "numeral")
             address = number.prefer_digits and not number.cardinal and element.used < 3
@@ -191,7 +196,7 @@ class _Writer:
         text = element.text
         left = self.left
         first = self._starts(left) and not self._goes_on(element, following)
-        if text == "www":
+        if text.startswith("www") or "@" in text:
             pass
         elif not element.fixed or element.used > 1:
             if first and self.capitals is not Capitals.LOWER:
@@ -200,7 +205,7 @@ class _Writer:
             text = capitalised(text) if "." not in text and text != "www" else text
         if first and text == "Dear" and self._fresh(left):
             self.greeting = True
-        elif self.greeting and text.islower() and text not in ("or", "and", "all"):
+        elif self._names_somebody(element.text, left):
             text = capitalised(text)
         if left.rstrip().endswith(("Mr", "Mrs", "Ms", "Dr", "Mr.", "Mrs.", "Ms.", "Dr.")):
             text = capitalised(text)
@@ -214,6 +219,25 @@ class _Writer:
             text = self._cased(text)
         self.next_capital = ""
         self._put(text, element.spacing)
+
+    def _names_somebody(self, text: str, left: str) -> bool:
+        """Whether a word stands in a greeting or a signature."""
+        if self.greeting:
+            return text.islower() and text not in ("or", "and", "all")
+        return text not in LITTLE and self._signs(left)
+
+    def _signs(self, left: str) -> bool:
+        """Whether a name goes on that stands below the closing words of a letter."""
+        line = left[left.rfind("\n") + 1 :]
+        if not line.strip() or not line.replace(" ", "").isalpha():
+            return False
+        above = left[: len(left) - len(line)].strip() or self._above()
+        closing = above[above.rfind("\n") + 1 :].strip().rstrip(",").lower()
+        return tuple(closing.split()) in CLOSINGS and line.count(" ") < _LONGEST_NAME
+
+    def _above(self) -> str:
+        texts = [p for p in self.parts if isinstance(p, str) and p]
+        return texts[-1] if texts else self.place.above
 
     def _starts(self, left: str) -> bool:
         """Whether a sentence starts here, unless what is written goes on with one that was."""
@@ -262,6 +286,12 @@ class _Writer:
         return Written(kept, tuple(choices), self.capitals, self.trim)
 
 
+def _is_long_decimal(digits: str, element: Element) -> bool:
+    """Whether nobody would write a number in words: "sixty six point six percent"."""
+    return re.match(r"[\d,]+\.\d+(%|$)", digits) is not None and element.used > _LONG
+
+
+_LONG = 3
 _OTHER = {"‘": "“", "“": "‘"}
 _CLOSING = {"‘": "’", "“": "”"}
 

@@ -1,0 +1,94 @@
+"""Letters and numbers that make one name: "M25", "room 12B", a postcode."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Sequence
+
+from nimble_lantern.core.lexicon.figures import CHOICES, COINS, LETTERED, MEASURES, MONEY
+from nimble_lantern.core.lexicon.names import MONTHS
+from nimble_lantern.core.writing.cardinals import DIGITS, NUMBER_WORDS, SCALES, below_hundred
+
+_POSTCODE = re.compile(r"([A-Z]{1,2}\d[A-Z\d]?)(\d[A-Z]{2})")
+"""Royal Mail, Programmers' Guide to the Postcode Address File, 2.3: outward and inward code."""
+_WORDS_TOO = frozenset("aio")
+"""Letters that are words or noughts as well."""
+_COUNTED = MEASURES | MONEY.keys() | COINS.keys() | SCALES.keys() | MONTHS.keys() | {"percent"}
+_AFTER_A_NAME = frozenset(
+    "is was are were has and or to at on in for with by from full comma period question new"
+    " close semicolon colon please".split()
+)
+"""Behind "seat twelve a" no thing follows that the "a" could belong to."""
+_SHORTEST = 3
+"""Letters and digits: "at b one of us left", and "b four two"."""
+_REPEATS = {"double": 2, "triple": 3, "treble": 3}
+
+
+def code(words: Sequence[str], i: int, previous: str) -> tuple[str, int] | None:
+    """The code that begins with the letter at `i`, and how many words it takes."""
+    if len(words[i]) != 1 or not words[i].isalpha():
+        return None
+    postcode = _postcode(words, i)
+    if postcode:
+        return postcode
+    if words[i] in _WORDS_TOO and previous not in LETTERED | {"the"}:
+        return None
+    j = i
+    while j < len(words) and len(words[j]) == 1 and words[j].isalpha():
+        j += 1
+    letters, (digits, end) = "".join(words[i:j]), _digits(words, j)
+    if not digits or end < len(words) and words[end] in _COUNTED:
+        return None
+    if previous in NUMBER_WORDS or previous in CHOICES:
+        return None  # "twelve p", "plan b ten times"
+    if len(letters + digits) < _SHORTEST and previous not in LETTERED:
+        return None
+    return f"{letters.upper()}{digits}", end - i
+
+
+def _postcode(words: Sequence[str], i: int) -> tuple[str, int] | None:
+    """Two groups of letters and digits; the longest that is one."""
+    run, best, j = "", None, i
+    while j < len(words):
+        digits, end = _digits(words, j)
+        if digits:
+            run, j = run + digits, end
+        elif words[j] == "double" and j + 1 < len(words) and len(words[j + 1]) == 1:
+            run, j = run + words[j + 1].upper() * 2, j + 2
+        elif len(words[j]) == 1 and words[j].isalpha():
+            run, j = run + words[j].upper(), j + 1
+        else:
+            break
+        if match := _POSTCODE.fullmatch(run):
+            best = " ".join(match.groups()), j - i
+    return best
+
+
+def _digits(words: Sequence[str], j: int) -> tuple[str, int]:
+    """The number said digit by digit, or in tens: "seven four two", "twenty five"."""
+    digits = ""
+    while j < len(words):
+        if words[j] in _REPEATS and j + 1 < len(words) and words[j + 1] in DIGITS:
+            digits, j = digits + DIGITS[words[j + 1]] * _REPEATS[words[j]], j + 2
+        elif words[j] == "o" and not digits:
+            break
+        elif words[j] in DIGITS:
+            digits, j = digits + DIGITS[words[j]], j + 1
+        elif found := below_hundred(words, j):
+            digits, j = digits + str(found[0]), found[1]
+        else:
+            break
+    return digits, j
+
+
+def lettered(words: Sequence[str], j: int, previous: str) -> str:
+    """The letter at `j` that belongs to the number before it: "room twelve b"; else nothing."""
+    letter = words[j] if j < len(words) else ""
+    if len(letter) != 1 or not letter.isalpha() or previous not in LETTERED:
+        return ""
+    after = words[j + 1] if j + 1 < len(words) else ""
+    if after == "m" and letter in "ap" or len(after) == 1:
+        return ""
+    if letter in _WORDS_TOO and after and after not in _AFTER_A_NAME:
+        return ""
+    return letter.upper()

@@ -1,0 +1,90 @@
+"""Names of people that no list has, told by what stands before them.
+
+After New Hart's Rules (Oxford University Press, 2014), 5.1 to 5.3.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from rapidfuzz.distance import Levenshtein
+
+from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, AUXILIARIES, LITTLE
+from nimble_lantern.core.lexicon.frequency import zipf
+from nimble_lantern.core.lexicon.names import GIVEN, KIN_TITLES, LONG_TITLES, WHOSE_NAME
+from nimble_lantern.core.lexicon.sentences import SAYING
+from nimble_lantern.core.writing.spelling import spelled
+
+_GIVEN = frozenset(GIVEN.split())
+_COMMON, _LIKE_VERBS, _RARE = 5.2, 4.0, 3.3
+"""On wordfreq's Zipf scale: commoner words are no surname behind "doctor" ("doctor said"), nor
+commoner ones that look like a verb ("captain goes"); only a rare word is one behind a given name
+("mary pell", and not "mary sang")."""
+_VERBAL = ("s", "ed", "ing", "ly")
+_RARE_PASTS = frozenset(
+    "clung crept knelt shrank slew slunk smote sprang spun stank strode strove swam threw trod"
+    " wept wove wrung".split()
+)
+
+
+def titled(words: Sequence[str], i: int, previous: str) -> bool:
+    """Whether the word at `i` is a title with a name behind it, and no trade: "doctor lane"."""
+    word, after = words[i], words[i + 1] if i + 1 < len(words) else ""
+    if previous in ARTICLES_AND_OWNERS or not after:
+        return False
+    if word in KIN_TITLES:
+        return after in _GIVEN
+    if word == "saint":
+        return after not in LITTLE | AUXILIARIES
+    return word in LONG_TITLES and _may_be_a_surname(after)
+
+
+def is_named(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
+    """Whether the word at `i` is somebody's name by the words before it."""
+    word, last = words[i], before[-1] if before else ""
+    if last in LONG_TITLES | KIN_TITLES:
+        return titled((last, word), 0, before[-2] if len(before) > 1 else "")
+    if before[-2:-1] and last == "is" and _asks_a_name(before):
+        return _may_be_a_surname(word)
+    rare = zipf(word) < _RARE and not _verbal(word) and word not in _RARE_PASTS
+    return last in _GIVEN and rare and _may_be_a_surname(word)
+
+
+def _asks_a_name(before: Sequence[str]) -> bool:
+    """ "Her name is", "the surname is"."""
+    whose = before[-3] if len(before) > 2 else ""
+    return before[-2] == "surname" or before[-2] == "name" and whose in WHOSE_NAME
+
+
+def _verbal(word: str) -> bool:
+    return word.endswith(_VERBAL) and not word.endswith("ss")
+
+
+def _may_be_a_surname(word: str) -> bool:
+    if len(word) < _SHORTEST or not word.isalpha() or word in LITTLE | AUXILIARIES | SAYING:
+        return False
+    return word in _GIVEN or zipf(word) < (_LIKE_VERBS if _verbal(word) else _COMMON)
+
+
+_SHORTEST = 3
+
+
+def respelled(words: Sequence[str], i: int) -> tuple[str, int] | None:
+    """The word at `i` as it is spelled right behind it, and how many words that takes.
+
+    "wynn spelled w y double n": only letters that make a like word; "kris spelled with a k" is
+    prose.
+    """
+    for how in (("spelled",), ("spelt",), ("that's", "spelled"), ("that's", "spelt")):
+        at = i + 1 + len(how)
+        if tuple(words[i + 1 : at]) == how and at < len(words):
+            letters, end = spelled(words, at)
+            if len(letters) < _FEWEST or letters[0].lower() != words[i][:1]:
+                return None
+            alike = Levenshtein.normalized_similarity(letters.lower(), words[i])
+            return (letters, end - i) if alike >= _ALIKE else None
+    return None
+
+
+_FEWEST, _ALIKE = 2, 0.4
+"""Letters, and how like the word they must be."""
