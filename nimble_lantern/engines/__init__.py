@@ -23,6 +23,7 @@ class Scene:
     beside: bool = False  # another engine has the words of dictation: only commands matter
     reading: bool = False  # a text is read aloud: only what is said of that is listened for
     spelling: bool = False  # letters are said, and what is said of them
+    punctuated: bool = False  # marks are put in by themselves: nobody says their names
     wordings: tuple[tuple[str, ...], ...] = ()  # the speaker's own, with a gap for words in view
 
 

@@ -25,7 +25,7 @@ from nimble_lantern.core.reading.hearing import (
 from nimble_lantern.engines import Scene, Transcribed, ears
 from nimble_lantern.engines.builtin.files import pcm_of
 from nimble_lantern.engines.builtin.worker import TooSlow
-from nimble_lantern.engines.larger import MOST_NAMES, LargerModel, hotwords, with_larger
+from nimble_lantern.engines.larger import DICTATED, MOST_NAMES, LargerModel, hotwords, with_larger
 from nimble_lantern.engines.pcm import RATE
 from nimble_lantern.engines.trying import _SOUND, _WORDS
 from nimble_lantern.engines.whisper.guards import LOOP, NOBODY, UNSURE, doubt, recites
@@ -119,6 +119,9 @@ class Invented(unittest.TestCase):
     def test_loops_are_not(self) -> None:
         self.assertEqual(doubt(transcript("Ten of clubs. Ten of clubs. Ten of clubs.")), LOOP)
         self.assertEqual(doubt(transcript("wow wow wow wow")), LOOP)
+        self.assertEqual(doubt(transcript("Woohoo! Woohoo!", score=-0.56)), LOOP)
+        self.assertEqual(doubt(transcript("no no")), "")
+        self.assertEqual(doubt(transcript("We shall find out. We shall find out.")), LOOP)
         for heard in ("far far away and far away", "very very very old", "two two two two"):
             self.assertEqual(doubt(transcript(heard)), "", heard)
         self.assertEqual(doubt(replace(transcript("so so"), repetition=9.8)), LOOP)
@@ -146,7 +149,12 @@ class Grows:
         self.said, self.calls, self.names = said.split(), [], ()
 
     def heard(
-        self, sound: bytes, names: Sequence[str] = (), best: int = 5, silence: float = 5.0
+        self,
+        sound: bytes,
+        names: Sequence[str] = (),
+        best: int = 5,
+        silence: float = 5.0,
+        before: str = "",
     ) -> Transcript:
         self.calls.append((len(sound), best, tuple(names)))
         count = max(1, len(sound) // 2 // RATE * 2)
@@ -287,7 +295,7 @@ class Transcribing(unittest.TestCase):
         found = model.transcribe(False, ())
         self.assertEqual([h.text for h in found.hypotheses], ["we saw hob tarrow"])
         self.assertEqual((found.names, found.doubt), (("Hob", "Tarrow"), ""))
-        self.assertEqual(self.process.told[0], ("names", ("Maddern",)))
+        self.assertEqual(self.process.told[0], ("told", ("Maddern",), DICTATED))
 
     def test_nothing_is_asked_of_what_it_did_not_hear(self) -> None:
         self.assertEqual(self.model().transcribe(False, ()), Transcribed())

@@ -86,11 +86,15 @@ class AsHeard:
     """Names as the engine writes them that heard them; those of the document go before."""
 
     def __init__(self, names: Iterable[str]) -> None:
-        self._written = {name.lower(): name for name in names}
+        self._written = {tuple(name.lower().split("-")): name for name in names}
+        self._longest = max(map(len, self._written), default=0)
 
     def match(self, words: Sequence[str], i: int) -> tuple[int, str] | None:
-        written = self._written.get(words[i].lower())
-        return (1, written) if written else None
+        """A name, or a compound such as "well-known", which is heard as two words."""
+        for size in range(min(self._longest, len(words) - i), 0, -1):
+            if written := self._written.get(tuple(words[i : i + size])):
+                return size, written
+        return None
 
 
 class AsItStands:

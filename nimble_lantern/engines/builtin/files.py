@@ -124,7 +124,11 @@ def scene_of(sitting: Sitting) -> Scene:
     names = tuple((kind, tuple(named.of(sitting))) for kind, named in CATALOGUE.named.items())
     spelling = sitting.tray is not None
     wordings = tuple(wording.said for wording in sitting.learned)
-    return Scene(view, names, resting, choosing, spelling=spelling, wordings=wordings)
+    punctuated = sitting.settings.auto_punctuation
+    return Scene(
+        view, names, resting, choosing,
+        spelling=spelling, punctuated=punctuated, wordings=wordings,
+    )  # fmt: skip
 
 
 def hear_file(path: Path, desk: Hears) -> None:

@@ -24,6 +24,9 @@ _LEAST_PROBABILITY, _DOUBTFUL_SCORE = 0.5, -0.62
 _MOST_REPETITION = 2.4  # the package's own
 _MOST_TIMES, _MOST_TIMES_ALONE = 3, 4
 """Of the same words in a row, and of one: a siren is "wow wow wow wow"; numbers are not counted."""
+_SENTENCE, _ALIKE_SCORE = 4, -0.5
+"""Words that nobody says twice in one breath; and the score under which fewer are not believed when
+they are ("no no" fits better than a siren)."""
 _FASTEST = 7.0
 """Words a second that nobody speaks."""
 _LEAST_ALIKE = 40.0
@@ -40,7 +43,7 @@ def doubt(found: Transcript, beside: Sequence[HeardWord] = ()) -> str:
     best = found.readings[0]
     if found.silence > _SILENT and best.score < _SURELY_SAID:
         return NOBODY
-    if found.repetition > _MOST_REPETITION or _loops(best.text):
+    if found.repetition > _MOST_REPETITION or _loops(best.text) or _is_said_twice(best):
         return LOOP
     if best.score < _LEAST_SCORE or len(best.words) > _FASTEST * max(1.0, found.seconds):
         return UNSURE
@@ -57,9 +60,24 @@ def mean_probability(reading: Reading) -> float:
     return sum(w.probability for w in words) / len(words) if words else 0.0
 
 
+def _words(text: str) -> list[str]:
+    return ["".join(c for c in w if c.isalnum()) for w in text.lower().split()]
+
+
+def _is_said_twice(best: Reading) -> bool:
+    """Whether all of it is the same words again: a whole sentence, or a sound ("woohoo woohoo")."""
+    words = _words(best.text)
+    for size in range(1, len(words) // 2 + 1):
+        if words != words[:size] * (len(words) // size):
+            continue
+        if size >= _SENTENCE or best.score < _ALIKE_SCORE and cardinal(words, 0) is None:
+            return True
+    return False
+
+
 def _loops(text: str) -> bool:
     """Whether the same few words come again and again: "ten of clubs, ten of clubs, ..."."""
-    words = ["".join(c for c in w if c.isalnum()) for w in text.lower().split()]
+    words = _words(text)
     for size in (1, 2, 3, 4):
         runs = [tuple(words[i : i + size]) for i in range(len(words) - size + 1)]
         most = _MOST_TIMES if size > 1 else _MOST_TIMES_ALONE
@@ -71,12 +89,17 @@ def _loops(text: str) -> bool:
     return False
 
 
-def recites(text: str, names: Sequence[str]) -> bool:
-    """Whether the model reads out the list of names that it was given, instead of the sound."""
-    said = ["".join(c for c in w if c.isalnum()) for w in text.lower().split()]
-    listed = [n.lower() for n in names]
-    return any(
-        said[i : i + 3] == listed[j : j + 3]
-        for j in range(len(listed) - 2)
-        for i in range(len(said) - 2)
-    )
+def recites(text: str, names: Sequence[str], before: str = "") -> bool:
+    """Whether the model reads out what it was told, the list of names or the text that came
+    before, instead of the sound."""
+    said, listed = _words(text), [n.lower() for n in names]
+    return _shares(said, listed, _OF_NAMES) or _shares(said, _words(before), _OF_A_TEXT)
+
+
+_OF_NAMES, _OF_A_TEXT = 3, 5
+"""Words in the order of what was told."""
+
+
+def _shares(said: list[str], told: list[str], size: int) -> bool:
+    runs = {tuple(told[j : j + size]) for j in range(len(told) - size + 1)}
+    return any(tuple(said[i : i + size]) in runs for i in range(len(said) - size + 1))

@@ -97,13 +97,15 @@ class Model:
         names: Sequence[str] = (),
         best: int = BEAM,
         silence: float = SILENCE_SECONDS,
+        before: str = "",
     ) -> Transcript:
         """Decode an utterance (16-bit mono at 16 kHz), `names` being words that it may hold.
 
-        `silence`: seconds of it that the sound is followed by.
+        `silence`: seconds of it that the sound is followed by; `before`: how somebody speaks whose
+        words came before it.
         """
         seconds = self._encode(sound, silence)
-        found = self._searched(self._prompt(names), best)
+        found = self._searched(self._prompt(names, before), best)
         readings: dict[str, Reading] = {}
         for tokens, score in zip(found.sequences_ids, found.scores, strict=True):
             tokens = [t for t in tokens if t < self._tokens.eot]
@@ -127,7 +129,7 @@ class Model:
         """
         if self._encoded is None:
             return ()
-        found = self._searched(self._after(cue), BEAM)
+        found = self._searched(self._prompt(before=cue), BEAM)
         texts = (
             self._tokens.decode([t for t in tokens if t < self._tokens.eot]).strip()
             for tokens in found.sequences_ids
@@ -143,7 +145,7 @@ class Model:
         if not tokens or self._encoded is None:
             return float("-inf")
         # The package's own prompt also says that there are no times, which alignment says itself.
-        before = self._after(cue)[: -len(self._tokens.sot_sequence) - 1] if cue else []
+        before = self._prompt(before=cue)[: -len(self._tokens.sot_sequence) - 1] if cue else []
         (found,) = self._model.model.align(
             self._encoded, [*before, *self._tokens.sot_sequence], [tokens], self._frames
         )
@@ -157,7 +159,7 @@ class Model:
         """
         if self._encoded is None or not words:
             return ()
-        prompt, at = self._prompt(()), list[int]()
+        prompt, at = self._prompt(), list[int]()
         begun = len(prompt)
         for word in words:
             at.append(len(prompt) - begun)
@@ -200,18 +202,12 @@ class Model:
         self._encoded = self._model.encode(features[:, : len(features[0]) // 2 * 2])
         return seconds
 
-    def _prompt(self, names: Sequence[str]) -> list[int]:
-        said = ", ".join(names)
+    def _prompt(self, names: Sequence[str] = (), before: str = "") -> list[int]:
+        """What the model is told: words, and a text that came before; of a long one its end."""
+        earlier = self._tokens.encode(" " + before.strip()) if before else []
+        said = ", ".join(names) or None
         return list(
-            self._model.get_prompt(self._tokens, [], without_timestamps=True, hotwords=said or None)
-        )
-
-    def _after(self, cue: str) -> list[int]:
-        """The prompt that says that a text came before; of a long one its end."""
-        return list(
-            self._model.get_prompt(
-                self._tokens, self._tokens.encode(" " + cue.strip()), without_timestamps=True
-            )
+            self._model.get_prompt(self._tokens, earlier, without_timestamps=True, hotwords=said)
         )
 
     def _searched(self, prompt: list[int], best: int) -> Any:

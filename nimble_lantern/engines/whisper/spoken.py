@@ -16,10 +16,12 @@ from wordfreq import zipf_frequency
 
 from nimble_lantern.core.lexicon.names import ABBREVIATIONS
 from nimble_lantern.core.reading.hearing import LONGEST_WORD, HeardWord, well_formed
+from nimble_lantern.core.writing.cardinals import SCALES
 from nimble_lantern.core.writing.lexer import Manner
 from nimble_lantern.core.writing.spoken import bare, likeliest, spoken_forms
 from nimble_lantern.core.writing.writer import Place, write
 from nimble_lantern.engines.whisper.model import Written
+from nimble_lantern.engines.whisper.pieces import compounds, money_of, undone
 
 _MARKS = {
     ",": ("comma",),
@@ -93,11 +95,14 @@ def spoken(
     """
     found: list[HeardWord] = []
     pieces = chunks(words)
+    owed: tuple[str, ...] = ()
     for n, word in enumerate(pieces):
         text = well_formed(word.text).strip()
         tail = re.search(r"[,.:;?!…]+$", text.rstrip(_CLOSING))
         core = bare(text)
-        parts = [p for piece in _KEPT_INSIDE.findall(core) for p in said(piece)]
+        after = bare(pieces[n + 1].text.strip()) if n + 1 < len(pieces) else ""
+        parts = [*_parts(text, core, after), *owed]
+        owed = money_of(core) if after.lower() in SCALES else ()
         step = (word.end - word.start) / max(1, len(parts))
         for k, part in enumerate(parts):
             start = word.start + k * step
@@ -105,11 +110,11 @@ def spoken(
             found.append(HeardWord(part[:LONGEST_WORD], start, start + step, sure))
         if not tail:
             continue
-        if tail[0] == "." and core.lower() in ABBREVIATIONS:
+        if tail[0] == "." and (core.lower() in ABBREVIATIONS or parts == ["number"]):
             continue
         last, mark = n + 1 == len(pieces), tail[0][-1]
-        after = pieces[n + 1].start if not last else word.end + 1.0
-        named = _was_said(mark, word.end, after, beside)
+        until = pieces[n + 1].start if not last else word.end + 1.0
+        named = _was_said(mark, word.end, until, beside)
         follows = bare(pieces[n + 1].text.strip()).lower() if not last else ""
         if any(follows.startswith(name[0]) for name in _NAMES_OF.get(mark, ())):
             continue  # "the boat is late. Full stop": it is written and named
@@ -119,6 +124,19 @@ def spoken(
         if named or (marks and not (last and mark in ".,…")):
             found += [HeardWord(w, word.end, word.end, 1.0) for w in _MARKS.get(mark, ())]
     return tuple(found)
+
+
+def _parts(text: str, core: str, after: str) -> list[str]:
+    """The spoken words of one piece that may be hyphenated, or an address, an amount, a range."""
+    if text.lower() == "no." and after[:1].isdigit():
+        return ["number"]
+    below = "-" if re.match(r"[-−]\d", text) else ""
+    if (whole := undone(below + core, after)) is not None:
+        return list(whole)
+    parts = []
+    for piece in _KEPT_INSIDE.findall(core):
+        parts += undone(piece) or said(piece)
+    return parts
 
 
 def _was_said(mark: str, start: float, end: float, beside: Sequence[HeardWord]) -> bool:
@@ -137,7 +155,8 @@ def _was_said(mark: str, start: float, end: float, beside: Sequence[HeardWord]) 
 
 
 def names(words: Sequence[Written]) -> tuple[str, ...]:
-    """Words inside a sentence that the model writes with a capital, and that are rare enough."""
+    """What is to be written as the model has it: rare words inside a sentence with a capital, and
+    compounds with a hyphen."""
     pieces = [w.text.strip().rstrip(_CLOSING) for w in chunks(words)]
     inside = [
         (bare(b), not a.endswith((".", "?", "!", ":")) and bare(b)[:1].isupper())
@@ -152,4 +171,4 @@ def names(words: Sequence[Written]) -> tuple[str, ...]:
         rare = zipf_frequency(stem.lower(), "en") < _RARE
         if rare or any(c and w and zipf_frequency(w.lower(), "en") < _RARE for w, c in near):
             found[stem] = None
-    return tuple(found)
+    return (*found, *compounds([bare(piece) for piece in pieces]))

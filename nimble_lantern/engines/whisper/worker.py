@@ -69,6 +69,7 @@ class Hears(Protocol):
         names: Sequence[str] = (),
         best: int = BEAM,
         silence: float = SILENCE_SECONDS,
+        before: str = "",
     ) -> Transcript: ...
 
 
@@ -78,6 +79,7 @@ class Growing:
     def __init__(self, model: Hears) -> None:
         self._model = model
         self.names: tuple[str, ...] = ()
+        self.before = ""
         self.start(0)
 
     def start(self, number: int) -> None:
@@ -112,7 +114,7 @@ class Growing:
         if quiet_since(sound) >= _QUIET_SECONDS:
             found = self.end()
         else:
-            found = self._model.heard(sound, self.names, best=1)
+            found = self._model.heard(sound, self.names, best=1, before=self.before)
         self._cost = time.monotonic() - begun
         # What is no speech is not shown.
         words = found.readings[0].text.split() if found.readings and not doubt(found) else []
@@ -125,8 +127,8 @@ class Growing:
         sound = bytes(self.sound)
         if self._whole is not None and self._known(quiet_since(sound)):
             return self._whole[1]
-        found = self._model.heard(sound, self.names)
-        if found.readings and recites(found.readings[0].text, self.names):
+        found = self._model.heard(sound, self.names, before=self.before)
+        if found.readings and recites(found.readings[0].text, self.names, self.before):
             found = self._model.heard(sound)
         if doubt(found) == LOOP:
             found = self._model.heard(sound, silence=MORE_SILENCE_SECONDS)
@@ -151,8 +153,8 @@ def serve(connection: Connection, folder: str) -> None:
                 connection.send(("partial", growing.number, growing.partial()))
                 continue
             match connection.recv():
-                case ("names", request, names):
-                    growing.names = tuple(names)
+                case ("told", request, names, before):
+                    growing.names, growing.before = tuple(names), before
                     connection.send(("ready", request))
                 case ("start", n):
                     growing.start(n)
