@@ -19,6 +19,7 @@ from nimble_lantern.core.reading.hearing import HeardWord, Hearing, Hypothesis, 
 from nimble_lantern.core.writing.spoken import bare
 from nimble_lantern.engines import Scene, Transcribed
 from nimble_lantern.engines.builtin.worker import TooSlow
+from nimble_lantern.engines.whisper.dictated import DICTATED
 from nimble_lantern.engines.whisper.guards import NOBODY, doubt
 from nimble_lantern.engines.whisper.model import Transcript, Written
 from nimble_lantern.engines.whisper.spoken import names, spoken
@@ -27,13 +28,6 @@ from nimble_lantern.engines.whisper.worker import ModelWorker
 SOURCE = "model"
 MOST_NAMES = 30
 """Words of the page that the model is told of; with many more it begins to recite them."""
-DICTATED = (
-    "Dear Mrs Hill comma the ferry from London is late comma and Tom was cold full stop New"
-    " paragraph Is the light on question mark Please bring these colon oil comma rope comma and tea"
-    " full stop Yours sincerely comma new line"
-)
-"""How a letter sounds whose marks are said.  The model has hardly ever heard that: without it
-"comma" is "come a", "common", "Connor"; with it most are heard, and no other word is worse."""
 _RARE = 3.6  # on wordfreq's Zipf scale; what is commoner the model knows how to spell
 _SHORTEST = 3
 PATIENCE_SECONDS = 8.0

@@ -25,9 +25,10 @@ from nimble_lantern.core.reading.hearing import (
 from nimble_lantern.engines import Scene, Transcribed, ears
 from nimble_lantern.engines.builtin.files import pcm_of
 from nimble_lantern.engines.builtin.worker import TooSlow
-from nimble_lantern.engines.larger import DICTATED, MOST_NAMES, LargerModel, hotwords, with_larger
+from nimble_lantern.engines.larger import MOST_NAMES, LargerModel, hotwords, with_larger
 from nimble_lantern.engines.pcm import RATE
 from nimble_lantern.engines.trying import _SOUND, _WORDS
+from nimble_lantern.engines.whisper.dictated import DICTATED
 from nimble_lantern.engines.whisper.guards import LOOP, NOBODY, UNSURE, doubt, recites
 from nimble_lantern.engines.whisper.model import Model, Reading, Transcript, Written
 from nimble_lantern.engines.whisper.spoken import names, said, spoken

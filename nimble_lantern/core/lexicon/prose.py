@@ -44,7 +44,9 @@ NOT_AFTER: dict[str, frozenset[str]] = {
         " busy quiet dry wet cold warm difficult two three four five six notice half".split()
     ),
     "dash": frozenset("mad quick to final last hundred metre will must could and i we".split()),
-    "quote": frozenset("to i we they you can will and or price written first".split()),
+    "quote": frozenset(
+        "to i we they you can will and or price written first single double one second".split()
+    ),
     "slash": frozenset("to will must".split()),
     "colon": frozenset("spastic bowel".split()),
     "hash": frozenset("to corned".split()),

@@ -75,7 +75,16 @@ def _ending(name: str, words: Sequence[str], j: int) -> tuple[str, int] | None:
         name, j = f"{name}.{_written(words[j + 1])}", j + 2
         if words[j - 1] in TOP_LEVEL:
             found = name, j
-    return found
+    return _page(*found, words) if found else None
+
+
+def _page(name: str, j: int, words: Sequence[str]) -> tuple[str, int]:
+    """What is said behind a domain: "slash rota"."""
+    for slash in (["slash"], ["forward", "slash"]) * _MOST_WORDS:
+        k = j + len(slash)
+        if words[j:k] == slash and k < len(words) and _is_name(words[k]):
+            name, j = f"{name}/{_written(words[k])}", k + 1
+    return name, j
 
 
 def _web(words: Sequence[str], i: int) -> tuple[str, int] | None:

@@ -19,6 +19,8 @@ _AFTER_A_NAME = frozenset(
     " close semicolon colon please".split()
 )
 """Behind "seat twelve a" no thing follows that the "a" could belong to."""
+_ROADS = frozenset("abm")
+"""Classes of British roads: "the M5"."""
 _SHORTEST = 3
 """Letters and digits: "at b one of us left", and "b four two"."""
 _REPEATS = {"double": 2, "triple": 3, "treble": 3}
@@ -39,9 +41,12 @@ def code(words: Sequence[str], i: int, previous: str) -> tuple[str, int] | None:
     letters, (digits, end) = "".join(words[i:j]), _digits(words, j)
     if not digits or end < len(words) and words[end] in _COUNTED:
         return None
+    if words[end : end + 1] == ["o"]:
+        digits, end = f"{digits}O", end + 1  # "h two o"
     if previous in NUMBER_WORDS or previous in CHOICES:
         return None  # "twelve p", "plan b ten times"
-    if len(letters + digits) < _SHORTEST and previous not in LETTERED:
+    road = previous == "the" and letters in _ROADS
+    if len(letters + digits) < _SHORTEST and previous not in LETTERED and not road:
         return None
     return f"{letters.upper()}{digits}", end - i
 
@@ -70,8 +75,8 @@ def _digits(words: Sequence[str], j: int) -> tuple[str, int]:
     while j < len(words):
         if words[j] in _REPEATS and j + 1 < len(words) and words[j + 1] in DIGITS:
             digits, j = digits + DIGITS[words[j + 1]] * _REPEATS[words[j]], j + 2
-        elif words[j] == "o" and not digits:
-            break
+        elif words[j] == "o" and not (digits and words[j + 1 : j + 2] and words[j + 1] in DIGITS):
+            break  # the letter
         elif words[j] in DIGITS:
             digits, j = digits + DIGITS[words[j]], j + 1
         elif found := below_hundred(words, j):

@@ -331,6 +331,8 @@ def _mark(words: list[str], i: int, previous: str, manner: Manner) -> Element | 
     if after in ("key", "keys", "character", "characters") and name != "quote":
         return None
     text, spacing = MARKS[tuple(words[i : i + size])].written(manner.dialect)
+    if text == "&" and len(previous) == len(after) == 1:
+        return Element(Kind.MARK, text, size, Spacing.JOIN, fixed=True)  # "B&B"
     return Element(Kind.MARK, text, size, spacing)
 
 

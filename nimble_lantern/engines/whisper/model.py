@@ -19,6 +19,7 @@ import numpy as np
 
 from nimble_lantern.core.errors import BadInput
 from nimble_lantern.engines.pcm import RATE
+from nimble_lantern.engines.whisper.dictated import MARK_IS_WORTH, marks_named
 
 BEAM = 5
 SILENCE_SECONDS, MORE_SILENCE_SECONDS = 5.0, 12.0
@@ -107,12 +108,8 @@ class Model:
         seconds = self._encode(sound, silence)
         found = self._searched(self._prompt(names, before), best)
         readings: dict[str, Reading] = {}
-        for tokens, score in zip(found.sequences_ids, found.scores, strict=True):
-            tokens = [t for t in tokens if t < self._tokens.eot]
-            text = self._tokens.decode(tokens).strip()
+        for tokens, text, mean in self._ranked(found, bool(before)):
             if text and text not in readings:
-                # The package's own mean: with the end of the text as one token more.
-                mean = score * len(tokens) / (len(tokens) + 1)
                 words = (
                     _spread(text, seconds, math.exp(mean)) if readings else self._aligned(tokens)
                 )
@@ -120,6 +117,18 @@ class Model:
         kept = tuple(readings.values())
         packed = _repetition(kept[0].text) if kept else 0.0
         return Transcript(kept, found.no_speech_prob, packed, seconds)
+
+    def _ranked(self, found: Any, dictated: bool) -> list[tuple[list[int], str, float]]:
+        """The tokens of each reading, its text and mean log probability, the likeliest first."""
+        ranked = []
+        for ids, score in zip(found.sequences_ids, found.scores, strict=True):
+            tokens = [t for t in ids if t < self._tokens.eot]
+            text = self._tokens.decode(tokens).strip()
+            # The package's own mean: with the end of the text as one token more.
+            mean = score * len(tokens) / (len(tokens) + 1)
+            worth = MARK_IS_WORTH * marks_named(text) if dictated else 0.0
+            ranked.append((mean + worth / (len(tokens) + 1), (tokens, text, mean)))
+        return [reading for _, reading in sorted(ranked, key=lambda r: -r[0])]
 
     def cued(self, cue: str) -> tuple[str, ...]:
         """Readings of the sound that was decoded last, if such words as these had come before it.

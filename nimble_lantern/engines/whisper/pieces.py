@@ -157,10 +157,11 @@ def money_of(piece: str) -> Words:
 
 def _lettered(piece: str) -> Words | None:
     """Capitals and figures in one: "TR4", "9BX", "CO2", a letter or a number at a time."""
-    if not re.fullmatch(r"(?=.*[A-Z])(?=.*\d)[A-Z\d]{2,8}", piece):
+    mixed = re.fullmatch(r"(?=.*[A-Z])(?=.*\d)[A-Z\d]{2,8}", piece)
+    if not mixed and not re.fullmatch(r"[a-z]+\d+[a-z]+[a-z\d]*", piece):
         return None
     words: list[str] = []
-    for run in re.findall(r"\d+|[A-Z]", piece):
+    for run in re.findall(r"\d+|[A-Za-z]", piece):
         if run.isalpha():
             words.append(run.lower())
         elif len(run) > _LONGEST_NUMBER or run[0] == "0":
@@ -174,12 +175,31 @@ _LONGEST_NUMBER = 2
 """Figures of a code that are said as a number; more are said one by one."""
 
 
+def telephone(pieces: list[str]) -> frozenset[int]:
+    """Which pieces are groups of figures of a telephone number: "014 325 566 789"."""
+    found: set[int] = set()
+    i = 0
+    while i < len(pieces):
+        j = i
+        while j < len(pieces) and pieces[j].isdecimal():
+            j += 1
+        group = "".join(pieces[i:j])
+        if j > i + 1 and group[0] == "0" and len(group) >= _SHORTEST_TELEPHONE:
+            found.update(range(i, j))
+        i = max(j, i + 1)
+    return frozenset(found)
+
+
+_SHORTEST_TELEPHONE = 7
+
+
 def compounds(pieces: list[str]) -> tuple[str, ...]:
     """The words that the model writes with a hyphen inside, as they are to be written."""
     found: dict[str, None] = {}
     for piece in pieces:
         parts = piece.split("-")
-        if 1 < len(parts) <= _MOST_PARTS and all(p.isalpha() for p in parts):
+        letters = sum(len(p) == 1 for p in parts)
+        if 1 < len(parts) <= _MOST_PARTS and all(p.isalpha() for p in parts) and letters < 2:
             found[piece.lower()] = None
     return tuple(found)
 

@@ -18,10 +18,10 @@ from nimble_lantern.core.lexicon.names import ABBREVIATIONS
 from nimble_lantern.core.reading.hearing import LONGEST_WORD, HeardWord, well_formed
 from nimble_lantern.core.writing.cardinals import SCALES
 from nimble_lantern.core.writing.lexer import Manner
-from nimble_lantern.core.writing.spoken import bare, likeliest, spoken_forms
+from nimble_lantern.core.writing.spoken import bare, likeliest, one_by_one, spoken_forms
 from nimble_lantern.core.writing.writer import Place, write
 from nimble_lantern.engines.whisper.model import Written
-from nimble_lantern.engines.whisper.pieces import compounds, money_of, undone
+from nimble_lantern.engines.whisper.pieces import compounds, money_of, telephone, undone
 
 _MARKS = {
     ",": ("comma",),
@@ -95,13 +95,14 @@ def spoken(
     """
     found: list[HeardWord] = []
     pieces = chunks(words)
+    dialled = telephone([bare(piece.text.strip()) for piece in pieces])
     owed: tuple[str, ...] = ()
     for n, word in enumerate(pieces):
         text = well_formed(word.text).strip()
         tail = re.search(r"[,.:;?!…]+$", text.rstrip(_CLOSING))
         core = bare(text)
         after = bare(pieces[n + 1].text.strip()) if n + 1 < len(pieces) else ""
-        parts = [*_parts(text, core, after), *owed]
+        parts = one_by_one(core).split() if n in dialled else [*_parts(text, core, after), *owed]
         owed = money_of(core) if after.lower() in SCALES else ()
         step = (word.end - word.start) / max(1, len(parts))
         for k, part in enumerate(parts):
@@ -131,7 +132,7 @@ def _parts(text: str, core: str, after: str) -> list[str]:
     if text.lower() == "no." and after[:1].isdigit():
         return ["number"]
     below = "-" if re.match(r"[-−]\d", text) else ""
-    if (whole := undone(below + core, after)) is not None:
+    if (whole := undone(below + core.lstrip("−"), after)) is not None:
         return list(whole)
     parts = []
     for piece in _KEPT_INSIDE.findall(core):
