@@ -86,7 +86,8 @@ CATALOGUE.table(
     Way("say {target} [(aloud | out loud | to me)]", when=_of_prose),
     Way("recite {target}", when=_plainly),
     Way(
-        "(let me | let's | let us | i want to | i'd like to | i need to) hear {target}",
+        "(let me | let's | let us | i want to | i'd like to | i need to | (can | could | may)"
+        " (i | we)) hear {target} [again]",
         when=_plainly,
     ),
     Way("(say | tell me) what {target} says", when=_plainly),

@@ -12,7 +12,12 @@ from nimble_lantern.core.document.model import Kind, Piece, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
-from nimble_lantern.core.lexicon.closed import PREPOSITIONS, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.closed import (
+    ARTICLES_AND_OWNERS,
+    LITTLE,
+    PREPOSITIONS,
+    SUBJECT_PRONOUNS,
+)
 from nimble_lantern.core.lexicon.names import CAPITALISED
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
@@ -128,6 +133,17 @@ def _names_an_item(sitting: Sitting, parse: Parse) -> bool:
     return _there_is_a_list(sitting, parse) and text[:1] != ("the",)
 
 
+def _a_short_item(sitting: Sitting, parse: Parse) -> bool:
+    """ "Tape goes on the list"; "nobody goes on the list" tells of one."""
+    text = parse.args.get("text", ())
+    plain = not set(text) & (LITTLE | ARTICLES_AND_OWNERS | _NO_ITEM)
+    return _names_an_item(sitting, parse) and len(text) <= _SHORT_ITEM and plain
+
+
+_SHORT_ITEM = 3
+_NO_ITEM = frozenset("nobody everybody everyone somebody someone anybody who what that".split())
+
+
 @command(
     Way(
         "(add | put | append | write | insert) [(an item | the item)] {text:words} (to | on | onto"
@@ -139,6 +155,10 @@ def _names_an_item(sitting: Sitting, parse: Parse) -> bool:
     Way("[add] (a | another) list item {text:words} [at the end of the list]", when=_an_item),
     Way("list item {text:words} at the end of the list", when=_there_is_a_list),
     Way("[and] (also | plus) {text:words} (on | to) the list", when=_an_item),
+    Way(
+        "{text:words} (goes | belongs | should go) (on | in) the list [(as well | too | also)]",
+        when=_a_short_item,
+    ),
     Way(
         "(and another | another | one more) (bullet | bullet point | point) [saying] {text}",
         when=_an_item,

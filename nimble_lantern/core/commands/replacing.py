@@ -67,6 +67,7 @@ def _from_what(words: tuple[str, ...]) -> bool:
         "<change> {target} (to | into | with | by) {text}",
         "put {text:words} (instead of | in place of) {target}",
         "(write | say) {text:words} (instead of | in place of | rather than) {target}",
+        "(put | use | have) {text:words} in for {target}",
         "instead of {target} (write | put | say) {text}",
         "swap [out] {target} for {text}",
         "(find | look for) {target} and (replace | change) (it | that | this) (with | to | by)"

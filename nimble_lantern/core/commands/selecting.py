@@ -295,11 +295,28 @@ def extend(
     return Done(after, f"the selection is {words} now")
 
 
-@command("(find | look for | search for) {target}", "where (is | does it say | do i say | did"
-" i say) {target}", "show me the (word | words) {target}",
-         "(is there | have i written | do i say) (anything | something) about {target}",
-         example="find the harbour board", group="moving",
-         when=lambda sitting, parse: sitting.view is not View.SHELF)  # fmt: skip
+def _stands_here(sitting: Sitting, parse: Parse) -> bool:
+    """ "Is Adler in here", of words of the page; "is it in here" may be asked of somebody."""
+    target = parse.args.get("target")
+    return isinstance(target, Words) and isinstance(resolve(target, sitting), Places)
+
+
+@command(
+    "(find | look for | search for) {target}",
+    "where (is | does it say | do i say | did i say) {target}",
+    "show me the (word | words) {target}",
+    "(is there | have i written | do i say) (anything | something) about {target}",
+    *each(
+        _stands_here,
+        "(is | are) {target} (in here | in (this | my) (letter | document) | anywhere in here)",
+        "(does it | do i | did i) [ever] (say | mention) {target} (anywhere | somewhere | in here"
+        " | at all)",
+        "have i (mentioned | said | written) {target} (yet | already | anywhere | in here)",
+    ),
+    example="find the harbour board",
+    group="moving",
+    when=lambda sitting, parse: sitting.view is not View.SHELF,
+)
 def find(sitting: Sitting, target: Places) -> Done:
     """Look at a target; the writing place stays where it is."""
     where = named(sitting.document, target.ranges[:1])

@@ -64,6 +64,7 @@ from nimble_lantern.core.targets.model import (
 )
 from nimble_lantern.core.targets.tabled import column_of, row_of, singular
 from nimble_lantern.core.targets.words import LONG_RUN, exact, normal, told_by_words_there
+from nimble_lantern.core.writing.cardinals import ORDINAL_UNITS
 
 _LONGEST = 14
 """Words of a request."""
@@ -180,7 +181,7 @@ def housed(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
     made: dict[Phrase, None] = {}
     named = sorted(named_in(sitting, words, around), key=lambda n: n.start - n.end)
     for at in named:
-        if at.end - at.start == len(words):
+        if at.end - at.start == len(words) or _is_a_count(words, at):
             continue
         said = around.told_of(at)
         for signs in sorted(said, key=lambda signs: (said[signs], sorted(signs))):
@@ -195,6 +196,15 @@ def housed(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
     yield from (m for m in made if m != words)
 
 
+def _is_a_count(words: Phrase, at: Named) -> bool:
+    """Whether what seems to be words of the page counts a part: "the second" of "the second
+    paragraph", where it says "the second Saturday"."""
+    counts = set(at.words) <= _COUNTS
+    return at.thing is Thing.WORDS and counts and words[at.end : at.end + 1] in _PARTS
+
+
+_COUNTS = frozenset((*ORDINAL_UNITS, "last", "next", "previous", "the"))
+_PARTS = tuple((part,) for part in ("paragraph", "sentence", "line", "word", "item", "heading"))
 _KEEPING = tuple(
     tuple(f"but {verb} {what}".split())
     for verb in ("keep", "leave")

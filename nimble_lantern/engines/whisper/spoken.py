@@ -134,7 +134,7 @@ def _parts(text: str, core: str, after: str) -> list[str]:
     below = "-" if re.match(r"[-−]\d", text) else ""
     if (whole := undone(below + core.lstrip("−"), after)) is not None:
         return list(whole)
-    parts = []
+    parts: list[str] = []
     for piece in _KEPT_INSIDE.findall(core):
         parts += undone(piece) or said(piece)
     return parts
