@@ -53,7 +53,7 @@ def restated(sitting: Sitting, said: Sequence[str]) -> Iterator[Restated]:
     yield from _of_a_cell(document, words)
     forms = {form for word in words for form in (word, *singular((word,)))}
     sentences = list(_sentences(document, forms - LITTLE))
-    for find in (_instead_of, _another_value, _between, _with_more):
+    for find in (_made_it, _instead_of, _another_value, _between, _with_more):
         for sentence in sentences:
             for changed in find(sentence, words):
                 if not _one_of_many(sentences, changed):
@@ -232,6 +232,29 @@ def _values(words: Phrase) -> list[tuple[int, int]]:
 
 def _whole(words: Phrase) -> bool:
     return words[-1] not in LITTLE | _ASIDES | VERBS | PREPOSITIONS
+
+
+_MAKING_IT = tuple(
+    tuple(way.split())
+    for way in (
+        "make it", "make that", "it should be", "it should say", "it must be", "it has to be",
+        "let's say", "let's make it", "it ought to be", "have it say", "it is really",
+    )
+)  # fmt: skip
+
+
+def _made_it(there: Phrase, words: Phrase) -> Changes:
+    """Says how it should be, with a word of it: "make it half past ten", where it says "ten"."""
+    new = next((words[len(way) :] for way in _MAKING_IT if words[: len(way)] == way), ())
+    if not 1 < len(new) <= _LONGEST_THING:
+        return
+    for old in (new[-1:], new[:1]):
+        told = old[0] not in LITTLE | DETERMINERS and there.count(old[0]) == 1
+        if told and not _alike_in(there, new):
+            before = there[: there.index(old[0])][-1:]
+            owned = new[0] in DETERMINERS and before and before[0] in DETERMINERS
+            yield _Change((), (*before, *old) if owned else old, new, ())
+            return
 
 
 def _instead_of(there: Phrase, words: Phrase) -> Changes:
