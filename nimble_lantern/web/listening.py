@@ -21,6 +21,7 @@ from functools import partial
 from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.errors import BadInput, LanternError
 from nimble_lantern.core.kinds import Lamp, ReadAs
+from nimble_lantern.core.mending import phones
 from nimble_lantern.core.reading import intents
 from nimble_lantern.core.reading.cued import Commands
 from nimble_lantern.core.reading.decision import is_command
@@ -286,6 +287,7 @@ class Listener:
     def warm(self) -> None:
         """Start the engines before anybody speaks; pages may come meanwhile."""
         intents.make_ready()
+        phones.make_ready()
         self._ready()
         if self._larger is not None and self._desk.sitting.settings.engine in WITH_LARGER:
             self._larger.warm()

@@ -71,4 +71,4 @@ class Pieces(unittest.TestCase):
 
 def _names(text: str) -> tuple[AsHeard, ...]:
 
-    return (AsHeard(names(pieces(text))),)
+    return (AsHeard((tuple(n.lower().split("-")), n) for n in names(pieces(text))),)

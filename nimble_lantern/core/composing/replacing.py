@@ -157,7 +157,9 @@ def replace_range(
     if exactly:
         manner = replace(manner, names=(AsItStands(words[0]),))
     if not exactly and a_name(sitting.document, r) and _as_names(words, old.lower().split()):
-        manner = replace(manner, names=(*manner.names, AsHeard(tuple(map(capitalised, words)))))
+        manner = replace(
+            manner, names=(*manner.names, AsHeard(((word,), capitalised(word)) for word in words))
+        )
     written = write(words, place, manner)
     if len(written.parts) == 1 and isinstance(written.parts[0], str) and not written.trim:
         return _swap(sitting, r, written, marks)

@@ -70,11 +70,10 @@ ABBREVIATIONS = frozenset(
 TITLES = {"mr": "Mr", "mrs": "Mrs", "ms": "Ms", "dr": "Dr", "mister": "Mr", "missus": "Mrs"}
 """Before a name."""
 LONG_TITLES = frozenset(
-    "doctor professor reverend captain sergeant inspector colonel major councillor sir lord"
-    " saint".split()
+    "doctor professor reverend captain sergeant inspector colonel councillor saint".split()
 )
 """Titles that are said in full before a name, most of them trades as well."""
-KIN_TITLES = frozenset("father mother sister brother aunt auntie uncle cousin nurse".split())
+KIN_TITLES = frozenset("sir father mother sister brother aunt auntie uncle cousin nurse".split())
 """Titles only before a given name."""
 WHOSE_NAME = frozenset("my your his her their whose its first second last middle maiden".split())
 """Before "name is", a name follows."""

@@ -58,6 +58,11 @@ def _dictionary() -> dict[str, Phones]:
     return found
 
 
+def make_ready() -> None:
+    """Read the dictionary before the first utterance needs it: four tenths of a second."""
+    _dictionary()
+
+
 @lru_cache(maxsize=100_000)
 def phones(word: str) -> Phones:
     """The phones of a word in small letters."""

@@ -83,10 +83,10 @@ class Names(Protocol):
 
 
 class AsHeard:
-    """Names as the engine writes them that heard them; those of the document go before."""
+    """Words as they were heard, and as they are to be written; those of the document go before."""
 
-    def __init__(self, names: Iterable[str]) -> None:
-        self._written = {tuple(name.lower().split("-")): name for name in names}
+    def __init__(self, heard: Iterable[tuple[tuple[str, ...], str]]) -> None:
+        self._written = dict(heard)
         self._longest = max(map(len, self._written), default=0)
 
     def match(self, words: Sequence[str], i: int) -> tuple[int, str] | None:

@@ -244,13 +244,18 @@ def _respelled(words: list[str], i: int, previous: str, manner: Manner) -> Eleme
     found = respelled(words, i)
     if not found:
         return None
-    named = is_named(words, i, (*manner.before, *words[:i]))
+    named = is_named(words, i, (*manner.before, *words[max(0, i - _NAMED_BY) : i]))
     text = capitalised(found[0]) if named else found[0]
     return Element(Kind.WORD, text, found[1], fixed=any(c.isupper() for c in text))
 
 
+_NAMED_BY = 3
+"""Words before a name that may tell it: "her name is"."""
+
+
 def _person(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
-    if titled(words, i, previous) or is_named(words, i, (*manner.before, *words[:i])):
+    before = (*manner.before, *words[max(0, i - _NAMED_BY) : i])
+    if titled(words, i, before) or is_named(words, i, before):
         return Element(Kind.WORD, capitalised(_plain(words[i], manner)))
     return None
 

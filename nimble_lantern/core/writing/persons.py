@@ -9,10 +9,17 @@ from collections.abc import Sequence
 
 from rapidfuzz.distance import Levenshtein
 
-from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, AUXILIARIES, LITTLE
+from nimble_lantern.core.lexicon.closed import (
+    ARTICLES_AND_OWNERS,
+    AUXILIARIES,
+    DETERMINERS,
+    DULL,
+    LITTLE,
+    OF_DEGREE_AND_TIME,
+)
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import GIVEN, KIN_TITLES, LONG_TITLES, WHOSE_NAME
-from nimble_lantern.core.lexicon.sentences import SAYING
+from nimble_lantern.core.lexicon.sentences import SAYING, VERBS
 from nimble_lantern.core.writing.spelling import spelled
 
 _GIVEN = frozenset(GIVEN.split())
@@ -27,10 +34,13 @@ _RARE_PASTS = frozenset(
 )
 
 
-def titled(words: Sequence[str], i: int, previous: str) -> bool:
-    """Whether the word at `i` is a title with a name behind it, and no trade: "doctor lane"."""
+def titled(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
+    """Whether the word at `i` is a title with a name behind it, and no trade: "doctor lane".
+
+    `before`: the words before it; "our new doctor came" and "the captain said" name nobody.
+    """
     word, after = words[i], words[i + 1] if i + 1 < len(words) else ""
-    if previous in ARTICLES_AND_OWNERS or not after:
+    if not after or set(before[-2:]) & (DETERMINERS | ARTICLES_AND_OWNERS):
         return False
     if word in KIN_TITLES:
         return after in _GIVEN
@@ -43,7 +53,7 @@ def is_named(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
     """Whether the word at `i` is somebody's name by the words before it."""
     word, last = words[i], before[-1] if before else ""
     if last in LONG_TITLES | KIN_TITLES:
-        return titled((last, word), 0, before[-2] if len(before) > 1 else "")
+        return titled((last, word), 0, before[:-1])
     if before[-2:-1] and last == "is" and _asks_a_name(before):
         return _may_be_a_surname(word)
     rare = zipf(word) < _RARE and not _verbal(word) and word not in _RARE_PASTS
@@ -61,12 +71,16 @@ def _verbal(word: str) -> bool:
 
 
 def _may_be_a_surname(word: str) -> bool:
-    if len(word) < _SHORTEST or not word.isalpha() or word in LITTLE | AUXILIARIES | SAYING:
+    if len(word) < _SHORTEST or not word.isalpha() or word in _NO_NAMES:
         return False
     return word in _GIVEN or zipf(word) < (_LIKE_VERBS if _verbal(word) else _COMMON)
 
 
 _SHORTEST = 3
+_NO_NAMES = (
+    LITTLE | DULL | SAYING | VERBS | OF_DEGREE_AND_TIME
+    | frozenset("today tomorrow yesterday tonight here where why how please never anyone".split())
+)  # fmt: skip
 
 
 def respelled(words: Sequence[str], i: int) -> tuple[str, int] | None:

@@ -10,7 +10,8 @@ from nimble_lantern.core.writing.writer import Place, write
 
 
 def written(words: str, place: Place | None = None, names: tuple[str, ...] = ()) -> str:
-    manner = Manner(names=(AsHeard(names),))
+    heard = ((tuple(name.lower().split("-")), name) for name in names)
+    manner = Manner(names=(AsHeard(heard),))
     return write(words.split(), place or Place(), manner).text
 
 
