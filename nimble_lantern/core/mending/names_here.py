@@ -3,11 +3,11 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
+from typing import NamedTuple
 
 from nimble_lantern.core.document.model import Block
-from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.lexicon.frequency import zipf
-from nimble_lantern.core.mending.phones import Phones, distance, spoken
+from nimble_lantern.core.mending.phones import Phones, distance, sound_class, spoken
 from nimble_lantern.core.writing.capitals import names_in
 
 Heard = tuple[tuple[str, ...], str]
@@ -28,33 +28,48 @@ def names_heard(blocks: Sequence[Block], words: Sequence[str]) -> Iterator[Heard
     for size in range(1, _MOST_WORDS + 1) if there else ():
         for i in range(len(words) - size + 1):
             heard = tuple(words[i : i + size])
-            if heard[0] in LITTLE and size == 1:
-                continue
             if written := _alike(heard, there):
                 yield heard, written
 
 
-def _names(blocks: Sequence[Block]) -> dict[tuple[str, ...], tuple[str, Phones]]:
-    """The names by their words as they are spoken: as written, and their phones."""
-    found = {}
+class _Name(NamedTuple):
+    words: tuple[str, ...]
+    written: str
+    sound: Phones
+
+
+def _names(blocks: Sequence[Block]) -> dict[str, dict[tuple[str, ...], _Name]]:
+    """The names by a rough key of their sound, and by their words."""
+    found: dict[str, dict[tuple[str, ...], _Name]] = {}
     for block in blocks:
-        rare = [(w,) for name in names_in(block) for w in name if zipf(w.lower()) < _RARE]
-        for name in (*names_in(block), *rare):
-            key = tuple(word.lower().replace("’", "'") for word in name)
-            if all(part.isalpha() for part in key) and (said := spoken(key)):
-                found[key] = " ".join(name), said
+        for name in _names_of(block):
+            found.setdefault(sound_class(name.sound), {})[name.words] = name
     return found
 
 
-def _alike(heard: tuple[str, ...], there: dict[tuple[str, ...], tuple[str, Phones]]) -> str | None:
-    if heard in there:
-        return None
+def _names_of(block: Block) -> tuple[_Name, ...]:
+    """The names of a block with their sounds, made once and kept with it."""
+    kept: tuple[_Name, ...] | None = block.__dict__.get("_names_sound")
+    if kept is None:
+        rare = [(w,) for name in names_in(block) for w in name if zipf(w.lower()) < _RARE]
+        made = []
+        for name in (*names_in(block), *rare):
+            words = tuple(word.lower().replace("’", "'") for word in name)
+            if all(word.isalpha() for word in words) and (sound := spoken(words)):
+                made.append(_Name(words, " ".join(name), sound))
+        kept = block.__dict__["_names_sound"] = tuple(made)
+    return kept
+
+
+def _alike(heard: tuple[str, ...], there: dict[str, dict[tuple[str, ...], _Name]]) -> str | None:
     said = spoken(heard)
-    for name, (written, sound) in there.items():
-        if len(name) == 1 and len(heard) == 1:
+    names = there.get(sound_class(said), {}) if said else {}
+    if heard in names:
+        return None
+    for name in names.values():
+        if len(name.words) == 1 and len(heard) == 1:
             continue
-        most = _NEAR if len(name) > 1 and len(sound) >= _LONG else 0.0
-        near = abs(len(said) - len(sound)) <= 1 and distance(said, sound) <= most
-        if said == sound or most and near:
-            return written
+        most = _NEAR if len(name.words) > 1 and len(name.sound) >= _LONG else 0.0
+        if said == name.sound or most and distance(said, name.sound) <= most:
+            return name.written
     return None

@@ -364,7 +364,8 @@ def _second_quote(words: list[str], i: int, found: list[Element], manner: Manner
         return None
     quotes = [e.spoken for e in found if e.kind is Kind.MARK and e.text in "‘“’”"]
     opened = bool(quotes) and quotes.count(name) % 2 == 1 and quotes[-1] == name
-    if not opened and (name == ("quote",) or _previous(words, i, manner) in ARTICLES_AND_OWNERS):
+    noun = _previous(words, i, manner) in ARTICLES_AND_OWNERS
+    if noun or not opened and name == ("quote",):
         return None
     side = "close" if opened else "open"
     text, spacing = MARKS[tuple(filter(None, (side, _QUOTES[name], "quote")))].written(

@@ -24,7 +24,7 @@ _PARTS = {2: "half", 3: "third", 4: "quarter", 5: "fifth", 6: "sixth", 8: "eight
 _UNITS = {
     "m": "metres", "km": "kilometres", "cm": "centimetres", "mm": "millimetres", "kg": "kilograms",
     "g": "grams", "l": "litres", "ml": "millilitres", "ft": "feet", "lb": "pounds", "lbs": "pounds",
-    "oz": "ounces", "mph": "miles an hour", "kw": "kilowatts", "k": "thousand",
+    "oz": "ounces", "mph": "miles an hour", "kw": "kilowatts",
 }  # fmt: skip
 """Symbols written against a number (SI brochure, BIPM, 2019, and everyday ones)."""
 _MONEY = {"£": "pounds", "$": "dollars", "€": "euros"}
@@ -42,6 +42,8 @@ def undone(piece: str, after: str = "") -> Words | None:
 
     `after`: the next word as it is written, of which "million" is told by the sign of money.
     """
+    if re.fullmatch(r"\d+[A-Z]", piece):
+        return _lettered(piece)  # "4G" are no grams
     lower = piece.lower().replace("’", "'")
     for form, speak in _FORMS:
         if match := form.fullmatch(lower):
