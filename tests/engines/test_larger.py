@@ -28,12 +28,13 @@ from nimble_lantern.engines.builtin.worker import TooSlow
 from nimble_lantern.engines.larger import MOST_NAMES, LargerModel, hotwords, with_larger
 from nimble_lantern.engines.pcm import RATE
 from nimble_lantern.engines.trying import _SOUND, _WORDS
-from nimble_lantern.engines.whisper.dictated import DICTATED
+from nimble_lantern.engines.whisper.dictated import DICTATED, marks_named
 from nimble_lantern.engines.whisper.guards import LOOP, NOBODY, UNSURE, doubt, recites
 from nimble_lantern.engines.whisper.model import Model, Reading, Transcript, Written
 from nimble_lantern.engines.whisper.spoken import names, said, spoken
 from nimble_lantern.engines.whisper.worker import Growing, ModelWorker, agreed, quiet_since
 from tests.desk import Driver
+from tests.speaking import speak
 
 
 def written(text: str, sure: float = 0.9) -> tuple[Written, ...]:
@@ -131,6 +132,17 @@ class Invented(unittest.TestCase):
         listed = ("Tarrow", "Maddern", "Quoyle", "Sprat")
         self.assertTrue(recites("tarrow, Maddern, Quoyle.", listed))
         self.assertFalse(recites("Tarrow met Quoyle and Sprat", listed))
+        self.assertTrue(recites("and Tom was cold, full stop", (), DICTATED))
+        self.assertFalse(recites("Tom was cold comma and tired", (), DICTATED))
+
+    def test_marks_of_a_reading_are_counted_where_they_would_be_written(self) -> None:
+        for text, count in (
+            ("We need oil comma bread comma and two lamps full stop", 3),
+            ("New paragraph. The boat is late", 0),
+            ("He came to a full stop in the long period", 0),
+            ("", 0),
+        ):
+            self.assertEqual(marks_named(text), count, text)
 
 
 class Names(unittest.TestCase):
@@ -298,6 +310,13 @@ class Transcribing(unittest.TestCase):
         self.assertEqual((found.names, found.doubt), (("Hob", "Tarrow"), ""))
         self.assertEqual(self.process.told[0], ("told", ("Maddern",), DICTATED))
 
+    def test_where_marks_are_put_in_no_dictated_letter_is_told(self) -> None:
+        model = self.model()
+        for scene in (Scene(punctuated=True), Scene(), Scene(), Scene(punctuated=True)):
+            model.begin(scene)
+        told = [what[2] for what in self.process.told if what[0] == "told"]
+        self.assertEqual(told, [DICTATED, ""])
+
     def test_nothing_is_asked_of_what_it_did_not_hear(self) -> None:
         self.assertEqual(self.model().transcribe(False, ()), Transcribed())
 
@@ -441,6 +460,17 @@ class RealProcess(unittest.TestCase):
         self.assertEqual([len(odds) for odds in told], [26, 26])
         for odds in told:
             self.assertAlmostEqual(sum(map(math.exp, odds.values())), 1.0, places=5)
+
+    @unittest.skipUnless(ears.there(), "no speech model could be fetched to this machine")
+    def test_marks_that_are_said_between_words_are_heard(self) -> None:
+        model = Model(next(iter(ears.there().values())))
+        with TemporaryDirectory() as folder:
+            line = "we need oil comma bread comma and two lamps full stop"
+            sound = b"".join(pcm_of(speak(Path(folder) / "said.wav", [line])))
+        untold, told = (model.heard(sound, before=text) for text in ("", DICTATED))
+        heard = [marks_named(found.readings[0].text) for found in (untold, told)]
+        self.assertGreaterEqual(heard[1], 2)
+        self.assertGreater(heard[1], heard[0])
 
     @unittest.skipUnless(ears.there(), "no speech model could be fetched to this machine")
     def test_noise_is_nobody(self) -> None:
