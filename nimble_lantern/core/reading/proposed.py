@@ -82,11 +82,14 @@ def cued(sitting: Sitting, hearing: Hearing) -> tuple[Phrase, bool] | None:
 def _least_cued(sitting: Sitting, hearing: Hearing, words: Phrase, command: Command) -> float:
     """How well a cued command must fit: less where the grammar heard the same."""
     both = words in _heard(hearing)
+    own = hearing.hypotheses[0] if hearing.hypotheses else Hypothesis((), -math.inf)
+    few = len(words) <= _TWO_WORDS
     if not hearing.doubt:
+        if few and not both and hearing.evidence and hearing.evidence.said == own.said:
+            return math.inf  # two engines made out the same other words: "quebec"
         more = _MORE_TO_DESTROY if command.traits.destructive else 0.0
         return (_LEAST_CUED_BY_BOTH if both else _LEAST_CUED) + more
-    own = hearing.hypotheses[0] if hearing.hypotheses else Hypothesis((), -math.inf)
-    few, speech = len(words) <= _TWO_WORDS, own.score >= LEAST_SOUND
+    speech = own.score >= LEAST_SOUND
     guess = not few and words in (guess for guess, _ in hearing.guesses)
     if both or guess or speech and words == own.said:
         return _LEAST_IN_DOUBT

@@ -84,6 +84,12 @@ class Decided(DeskCase):
         both = heard("gold the quay", {"bold the quay": -1.0}, "bold the quay")
         self.assertIs(self.read_as(both), ReadAs.COMMAND)
 
+    def test_a_word_that_two_engines_made_out_is_no_short_command(self) -> None:
+        both = heard("quebec", {"go back": 3.8})
+        self.assertIs(self.read_as(both), ReadAs.TEXT)
+        apart = replace(both, evidence=from_line("go bag").hypotheses[0])
+        self.assertIs(self.read_as(apart), ReadAs.COMMAND)
+
     def test_more_is_asked_of_what_takes_words_away(self) -> None:
         said = "believe the quay"
         for fit, read_as in ((0.0, ReadAs.COMMAND), (-0.4, ReadAs.TEXT)):
