@@ -124,6 +124,8 @@ class Invented(unittest.TestCase):
         self.assertEqual(doubt(transcript("Woohoo! Woohoo!", score=-0.56)), LOOP)
         self.assertEqual(doubt(transcript("no no")), "")
         self.assertEqual(doubt(transcript("We shall find out. We shall find out.")), LOOP)
+        nearly = "Do you need to talk to your friends? Do you need to talk to friends?"
+        self.assertEqual(doubt(transcript(nearly)), LOOP)
         for heard in ("far far away and far away", "very very very old", "two two two two"):
             self.assertEqual(doubt(transcript(heard)), "", heard)
         self.assertEqual(doubt(replace(transcript("so so"), repetition=9.8)), LOOP)

@@ -177,8 +177,10 @@ def _heard_command(
         return (ours.words if belief >= _LEAST_TO_OFFER else ()), False
     fluent = max(0.0, best.score - _FLUENT)
     destroys = ours.verdict.parse is not None and ours.verdict.parse.command.traits.destructive
-    # Speech is seldom taken for a longer command; noise fits any better than the words made of it.
-    clear = len(ours.words) >= _LONGER and fit >= _CLOSE and best.score >= LEAST_SOUND
+    # Speech is seldom taken for a longer command; noise fits any better than the words made of it,
+    # and one word is not heard of four.
+    longer = _LONGER <= len(ours.words) <= 2 * len(words) + 1
+    clear = longer and fit >= _CLOSE and best.score >= LEAST_SOUND
     if hearing.doubt and not clear and ours.words != words and not_cued(hearing, ours.words):
         return (), False
     careful = hearing.doubt and not clear or (hearing.doubt or fluent) and destroys

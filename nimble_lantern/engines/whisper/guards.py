@@ -27,6 +27,8 @@ _MOST_TIMES, _MOST_TIMES_ALONE = 3, 4
 _SENTENCE, _ALIKE_SCORE = 4, -0.5
 """Words that nobody says twice in one breath; and the score under which fewer are not believed when
 they are ("no no" fits better than a siren)."""
+_LONG_SENTENCE, _SAME = 6, 85.0
+"""Words of each half that are nearly the same (of a hundred, by letters)."""
 _FASTEST = 7.0
 """Words a second that nobody speaks."""
 _LEAST_ALIKE = 40.0
@@ -72,7 +74,9 @@ def _is_said_twice(best: Reading) -> bool:
             continue
         if size >= _SENTENCE or best.score < _ALIKE_SCORE and cardinal(words, 0) is None:
             return True
-    return False
+    half = len(words) // 2
+    halves = ((" ".join(words[:at]), " ".join(words[at:])) for at in (half, half + 1))
+    return half >= _LONG_SENTENCE and any(fuzz.ratio(a, b) > _SAME for a, b in halves)
 
 
 def _loops(text: str) -> bool:
