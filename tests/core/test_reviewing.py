@@ -187,6 +187,7 @@ class Mixed(unittest.TestCase):
     @example(["make a table with two columns and two rows", "undo that",
               "make a table with two columns and two rows", "redo that"])  # fmt: skip
     @example(["next", "undo that", "next", "redo that", "undo that"])
+    @example(["make a table with two columns and two rows", "go to a", "two"])  # it listens no more
     @given(st.lists(st.sampled_from(SAID), min_size=1, max_size=14))
     @settings(deadline=None, max_examples=60)
     def test_any_mixture_keeps_the_invariants(self, said: list[str]) -> None:
@@ -206,7 +207,7 @@ class Mixed(unittest.TestCase):
                     self.assertTrue(after.document.contains(r.end), line)
             numbers = [n.number for n in notes_of(after.document)]
             self.assertEqual(numbers, list(range(1, len(numbers) + 1)))
-        desk.hears("cancel", "undo everything")
+        desk.hears("start listening", "cancel", "undo everything")
         self.assertEqual(to_markdown(desk.document), begun)
 
     def test_a_reading_of_words_never_needs_a_clock(self) -> None:

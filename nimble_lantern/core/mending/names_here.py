@@ -7,7 +7,7 @@ from typing import NamedTuple
 
 from nimble_lantern.core.document.model import Block
 from nimble_lantern.core.lexicon.frequency import zipf
-from nimble_lantern.core.mending.phones import Phones, distance, sound_class, spoken
+from nimble_lantern.core.mending.phones import Phones, distance, phones, sound_class, spoken
 from nimble_lantern.core.writing.capitals import names_in
 
 Heard = tuple[tuple[str, ...], str]
@@ -55,14 +55,14 @@ def _names_of(block: Block) -> tuple[_Name, ...]:
         made = []
         for name in (*names_in(block), *rare):
             words = tuple(word.lower().replace("’", "'") for word in name)
-            if all(word.isalpha() for word in words) and (sound := spoken(words)):
-                made.append(_Name(words, " ".join(name), sound))
+            if all(phones(word) for word in words):
+                made.append(_Name(words, " ".join(name), spoken(words)))
         kept = block.__dict__["_names_sound"] = tuple(made)
     return kept
 
 
 def _alike(heard: tuple[str, ...], there: dict[str, dict[tuple[str, ...], _Name]]) -> str | None:
-    said = spoken(heard)
+    said = spoken(heard) if all(phones(word) for word in heard) else ()
     names = there.get(sound_class(said), {}) if said else {}
     if heard in names:
         return None

@@ -7,9 +7,9 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from nimble_lantern.core.kinds import Capitals
-from nimble_lantern.core.lexicon.closed import LITTLE, SPEAKERS
+from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, LITTLE, SPEAKERS
 from nimble_lantern.core.lexicon.names import SMALL_IN_TITLES
-from nimble_lantern.core.lexicon.sentences import CLOSINGS, SAYING
+from nimble_lantern.core.lexicon.sentences import CLOSINGS, SAYING, VERBS
 from nimble_lantern.core.writing.capitals import capitalised, starts_sentence
 from nimble_lantern.core.writing.lexer import Element, Kind, Manner, lex
 from nimble_lantern.core.writing.marks import DIGITS_BESIDE, Spacing
@@ -17,6 +17,8 @@ from nimble_lantern.core.writing.punctuation import punctuated
 
 _NO_SPACE_AFTER = "([{“‘£$€#@/\\_¿§¶~<"
 _BARE_LEFT = 240
+_NO_SIGNATURE = VERBS | DETERMINERS | DULL | frozenset("ps pps enc cc please everyone".split())
+"""Below "kind regards" they begin no name: "your friend peter", "ps please come"."""
 _LONGEST_NAME = 4
 """Words below "yours sincerely" that are still a name."""
 
@@ -231,13 +233,20 @@ class _Writer:
         line = left[left.rfind("\n") + 1 :]
         if not line.strip() or not line.replace(" ", "").isalpha():
             return False
+        if line.split()[0].lower() in _NO_SIGNATURE:
+            return False
         above = left[: len(left) - len(line)].strip() or self._above()
         closing = above[above.rfind("\n") + 1 :].strip().rstrip(",").lower()
         return tuple(closing.split()) in CLOSINGS and line.count(" ") < _LONGEST_NAME
 
     def _above(self) -> str:
-        texts = [p for p in self.parts if isinstance(p, str) and p]
-        return texts[-1] if texts else self.place.above
+        """The text of the block before the one that is written."""
+        breaks = [n for n, part in enumerate(self.parts) if isinstance(part, Break)]
+        if not breaks:
+            return self.place.above
+        begun = self.parts[breaks[-2] + 1 : breaks[-1]] if len(breaks) > 1 else self.parts[:1]
+        left = self.place.left if len(breaks) == 1 else ""
+        return left + "".join(part for part in begun if isinstance(part, str))
 
     def _starts(self, left: str) -> bool:
         """Whether a sentence starts here, unless what is written goes on with one that was."""

@@ -30,6 +30,13 @@ class NamesHere(DeskCase):
             self.assertEqual(self.heard(line), {}, line)
         self.assertEqual(dict(names_heard((), ["key", "lane"])), {})
 
+    def test_what_has_no_sound_is_never_swallowed(self) -> None:
+        desk = self.desk("We saw the Marlowe. It is a boat.")
+        for line in ("marlowe 29 came", "marlowe ... marlowe", "the marlowe xyzzy- came"):
+            self.assertEqual(dict(names_heard(desk.document.blocks, line.split())), {}, line)
+        desk.hears("marlowe 29 came in")
+        self.assertIn("Marlowe 29 came in", desk.markdown)
+
     def test_it_is_written_as_it_stands_on_the_page(self) -> None:
         desk = self.desk(PAGE)
         after = advance(

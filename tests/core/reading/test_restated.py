@@ -81,7 +81,7 @@ class Restated(DeskCase):
             self.assertIs(desk.hears(said).read_as, ReadAs.TEXT, said)
             self.assertIsNone(desk.sitting.question, said)
 
-    @settings(max_examples=120)
+    @settings(max_examples=120, deadline=None)
     @given(st.lists(SENTENCES, min_size=1, max_size=4), st.data())
     def test_whatever_is_offered_comes_back_in_one_step(
         self, sentences: list[list[str]], data: st.DataObject

@@ -72,6 +72,14 @@ class Letters(unittest.TestCase):
             }
         )
         self.assertEqual(written("bill hart", Place(above="Kind regards,")), "Bill Hart")
+        self.assertEqual(written("yours ever comma new paragraph bill hart")[-9:], "Bill Hart")
+        for words in ("your friend peter", "ps please come soon"):
+            signed = written(words, Place(above="Kind regards,"))
+            self.assertEqual(signed.lower(), words)
+            self.assertNotIn(" F", signed)
+            self.assertNotIn(" C", signed)
+        below = Place("Ida Marlowe", above="Kind regards,")
+        self.assertEqual(written("new paragraph boats came", below)[-10:], "Boats came")
 
     def test_nobody(self) -> None:
         self.each(
