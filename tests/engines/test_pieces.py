@@ -4,6 +4,9 @@ from __future__ import annotations
 
 import unittest
 
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
 from nimble_lantern.core.writing.capitals import AsHeard
 from nimble_lantern.core.writing.lexer import Manner
 from nimble_lantern.core.writing.writer import Place, write
@@ -62,6 +65,13 @@ class Pieces(unittest.TestCase):
     def test_a_number_that_is_dialled_is_said_figure_by_figure(self) -> None:
         self.assertEqual(telephone(["ring", "014", "325", "566", "now"]), {1, 2, 3})
         self.assertEqual(telephone(["10", "20", "30", "40"]), frozenset())
+
+    @given(st.text("0123456789.,:/-−–£$€°%½@_apmcksAZ’'", min_size=1, max_size=12))
+    @settings(deadline=None, max_examples=1500)
+    def test_whatever_the_model_writes_can_be_spoken(self, text: str) -> None:
+        for word in spoken(pieces(text)):
+            self.assertEqual(word.text, word.text.strip())
+            self.assertTrue(word.text)
 
     def test_compounds(self) -> None:
         self.assertEqual(

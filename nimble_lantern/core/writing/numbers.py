@@ -216,7 +216,7 @@ _BETWEEN_DAYS = {"and": "and", "or": "or", "to": "to", "till": "to", "until": "t
 def _days(words: list[str], i: int, around: Around) -> Number | None:
     """Two days of a month: "the sixth and the ninth of august" -> 6 and 9 August."""
     first = ordinal(words, i + 1 if words[i] == "the" else i)
-    if not first or words[first[1] : first[1] + 1] == [] or words[first[1]] not in _BETWEEN_DAYS:
+    if not first or first[1] + 1 >= len(words) or words[first[1]] not in _BETWEEN_DAYS:
         return None
     link = words[first[1]]
     second = _date(words, first[1] + 1, replace(around, before=(link,)))

@@ -76,7 +76,7 @@ def _site(match: re.Match[str], after: str) -> list[str]:
 
 def _release(match: re.Match[str], after: str) -> list[str]:
     numbers = [int(part) for part in match[0].split(".")]
-    if len(numbers) == 3 and numbers[2] > 1900 and numbers[1] <= len(MONTHS):
+    if len(numbers) == 3 and numbers[2] > 1900 and 0 < numbers[1] <= len(MONTHS):
         month = list(MONTHS)[numbers[1] - 1]
         return [ordinal_in_words(numbers[0]), month, in_words(numbers[2])]
     return " point ".join(map(in_words, numbers)).split()
@@ -142,8 +142,8 @@ _FORMS: tuple[tuple[re.Pattern[str], Callable[[re.Match[str], str], list[str]]],
     (re.compile(r"(?:(\d+)[ -])?(\d+)/(\d+)"), _fraction),
     (re.compile(r"(\d+)?([½¼¾⅓⅔⅛])"), _mixed),
     (re.compile(r"(\d\d)?(\d0)'?s"), _decade),
-    (re.compile(r"(\d[\d,.]*)°([cf]?)"), _degrees),
-    (re.compile(r"[-−](\d[\d,.]*)°([cf]?)"), lambda m, a: ["minus", *_degrees(m, a)]),
+    (re.compile(r"(\d[\d,]*(?:\.\d+)?)°([cf]?)"), _degrees),
+    (re.compile(r"[-−](\d[\d,]*(?:\.\d+)?)°([cf]?)"), lambda m, a: ["minus", *_degrees(m, a)]),
     (re.compile(r"[-−](\d[\d,]*(?:\.\d+)?)"), lambda m, a: ["minus", *_number(m[1])]),
     (
         re.compile(rf"(\d[\d,]*(?:\.\d+)?)({'|'.join(_UNITS)})"),

@@ -4,9 +4,20 @@ from __future__ import annotations
 
 import unittest
 
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
 from nimble_lantern.core.writing.capitals import AsHeard
 from nimble_lantern.core.writing.lexer import Manner
 from nimble_lantern.core.writing.writer import Place, write
+
+SAID = (
+    "www dot at sign slash org info underscore hyphen a b o p w double two five twelve twenty oh"
+    " thousand million point percent pounds the of and to may june sixth ninth last room plan"
+    " captain saint mary name is my yours sincerely comma new line quote single spelled ampersand"
+    " foot by release in one quay road"
+).split()
+DIALECTS = ("british", "american")
 
 
 def written(words: str, place: Place | None = None, names: tuple[str, ...] = ()) -> str:
@@ -99,10 +110,16 @@ class Letters(unittest.TestCase):
                 "from the second to the ninth of may": "From 2 to 9 May",
                 "from the thirtieth to the first of june": "From the 30th to 1 June",
                 "one in ten came": "One in ten came",
+                "on the sixth and": "On the sixth and",
                 "a room nine foot by twelve": "A room 9 foot by 12",
                 "use release three point one point four": "Use release 3.1.4",
             }
         )
+
+    @given(st.lists(st.sampled_from(SAID), min_size=1, max_size=10), st.sampled_from(DIALECTS))
+    @settings(deadline=None, max_examples=1500)
+    def test_whatever_is_said_is_written(self, words: list[str], dialect: str) -> None:
+        self.assertIsInstance(write(words, Place(), Manner(dialect)).text, str)
 
     def test_quotation_marks_that_are_said_twice(self) -> None:
         self.each(
