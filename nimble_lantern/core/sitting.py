@@ -29,7 +29,6 @@ from nimble_lantern.core.effects import (
 )
 from nimble_lantern.core.hints import hints
 from nimble_lantern.core.kinds import Attention, Lamp, ReadAs
-from nimble_lantern.core.mending.names_here import names_heard
 from nimble_lantern.core.practice.watching import watched
 from nimble_lantern.core.reading.decision import decide
 from nimble_lantern.core.reading.hearing import Hearing
@@ -102,18 +101,6 @@ def advance(sitting: Sitting, event: Event) -> Outcome:
             return _heard(replace(sitting, now=at or sitting.now), hearing)
 
 
-def _names_heard(sitting: Sitting, hearing: Hearing) -> tuple[tuple[tuple[str, ...], str], ...]:
-    """What is to be written as its engine has it, or as it stands round the writing place."""
-    at = sitting.writing_place.block
-    round_here = sitting.document.blocks[max(0, at - _ROUND_HERE) : at + _ROUND_HERE]
-    found = dict(names_heard(round_here, hearing.text.split()))
-    return (*((tuple(n.lower().split("-")), n) for n in hearing.names), *found.items())
-
-
-_ROUND_HERE = 20
-"""Blocks before and behind the writing place whose names may have been said."""
-
-
 def _heard(before: Sitting, hearing: Hearing) -> Outcome:
     number = before.number + 1
     start = replace(
@@ -121,7 +108,7 @@ def _heard(before: Sitting, hearing: Hearing) -> Outcome:
         number=number,
         pending=Edit(),
         pending_inverse=Edit(),
-        heard_names=_names_heard(before, hearing),
+        heard_names=hearing.names,
     )
     turn = Turn(start, before.caret, hearing.pause)
     decision = decide(start, hearing)

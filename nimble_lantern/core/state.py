@@ -201,7 +201,7 @@ class Sitting:
     typing: Marks = ()
     capitals: Capitals = Capitals.NONE
     view: View = View.DESK
-    heard_names: tuple[tuple[tuple[str, ...], str], ...] = ()  # in what is heard; as written
+    heard_names: tuple[str, ...] = ()  # in what is being heard, as its engine writes them
     group: str = "revising"  # of the commands, where those are shown
     lamp: Lamp = Lamp.LIT
     attention: Attention = Attention.ALL

@@ -101,7 +101,8 @@ class Turn:
         said = f"wrote {quoted(wrote.text)}" if wrote.text.strip() else "wrote a break"
         if used:
             learned = ", ".join(map(str, used))
-            said = f"{said}; {learned}, as you corrected: “that was right before” puts it back"
+            why = "as you corrected" if set(used) & set(now.lessons) else "as it stands here"
+            said = f"{said}; {learned}, {why}: “that was right before” puts it back"
         self.summaries.append(said)
 
 

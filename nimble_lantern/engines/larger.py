@@ -75,7 +75,8 @@ class LargerModel:
 
     def begin(self, scene: Scene) -> None:
         process = self._ready()
-        names, before = hotwords(scene), "" if scene.punctuated else DICTATED
+        dictating = not (scene.punctuated or scene.spelling or scene.resting)
+        names, before = hotwords(scene), DICTATED if dictating else ""
         if (names, before) != self._told_last:
             self._told_last = names, before
             process.prepare("told", names, before)

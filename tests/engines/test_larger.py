@@ -30,17 +30,11 @@ from nimble_lantern.engines.pcm import RATE
 from nimble_lantern.engines.trying import _SOUND, _WORDS
 from nimble_lantern.engines.whisper.dictated import DICTATED, marks_named
 from nimble_lantern.engines.whisper.guards import LOOP, NOBODY, UNSURE, doubt, recites
-from nimble_lantern.engines.whisper.model import Model, Reading, Transcript, Written
-from nimble_lantern.engines.whisper.spoken import names, said, spoken
+from nimble_lantern.engines.whisper.model import Model, Reading, Transcript
 from nimble_lantern.engines.whisper.worker import Growing, ModelWorker, agreed, quiet_since
 from tests.desk import Driver
+from tests.engines.readings import written
 from tests.speaking import speak
-
-
-def written(text: str, sure: float = 0.9) -> tuple[Written, ...]:
-    """Words as the model writes them, a third of a second each."""
-    words = text.split()
-    return tuple(Written(" " + w, n / 3, n / 3 + 0.3, sure) for n, w in enumerate(words))
 
 
 def transcript(*texts: str, score: float = -0.2, silence: float = 0.0) -> Transcript:
@@ -48,60 +42,8 @@ def transcript(*texts: str, score: float = -0.2, silence: float = 0.0) -> Transc
     return Transcript(readings, silence, 1.0, 3.0)
 
 
-def text(words: Sequence[HeardWord]) -> str:
-    return " ".join(w.text for w in words)
-
-
 def loud(seconds: float) -> bytes:
     return (np.sin(np.arange(round(seconds * RATE)) / 5) * 9000).astype(np.int16).tobytes()
-
-
-class Spoken(unittest.TestCase):
-    def test_figures_are_words_that_would_be_written_so_again(self) -> None:
-        for piece, words in (
-            ("12", "twelve"),
-            ("29,340", "twenty nine thousand three hundred and forty"),
-            ("1997", "nineteen ninety seven"),
-            ("7:30", "seven thirty"),
-            ("£50", "fifty pounds"),
-            ("10%", "ten percent"),
-            ("2nd", "second"),
-            ("01631", "zero one six three one"),
-        ):
-            self.assertEqual(" ".join(said(piece)), words)
-
-    def test_marks_and_capitals_of_the_model_are_no_words(self) -> None:
-        heard = spoken(written("The boat, Hob said, is “late”. I’m cold-hearted."))
-        self.assertEqual(text(heard), "the boat hob said is late i'm cold hearted")
-
-    def test_with_marks_they_are_spoken_but_for_the_stop_at_the_end(self) -> None:
-        heard = spoken(written("Yes, it is. Why?"), marks=True)
-        self.assertEqual(text(heard), "yes comma it is full stop why question mark")
-        self.assertEqual(text(spoken(written("It is."), marks=True)), "it is")
-        self.assertEqual(text(spoken(written("Mr. Tarrow came"), marks=True)), "mr tarrow came")
-
-    def test_a_mark_that_was_named_is_kept(self) -> None:
-        named = HeardWord("comma", 0.3, 0.7)
-        self.assertEqual(text(spoken(written("Yes, so"), beside=(named,))), "yes comma so")
-        again = spoken(written("It is late. Full stop."), marks=True)
-        self.assertEqual(text(again), "it is late full stop")
-
-    def test_a_stop_that_was_named_is_one_where_both_heard_its_name(self) -> None:
-        words = written("It is late. Full stop.")
-        end = words[-1].end
-        named = (HeardWord("full", end - 0.6, end - 0.3), HeardWord("stop", end - 0.3, end))
-        for marks in (False, True):
-            self.assertEqual(text(spoken(words, marks, named)), "it is late full stop")
-
-    def test_pieces_of_one_word_are_put_together(self) -> None:
-        pieces = (Written(" 7", 0, 0.2, 0.9), Written(":", 0.2, 0.2, 1), Written("30", 0.2, 0.5, 1))
-        (seven, thirty) = spoken(pieces)
-        self.assertEqual((seven.text, thirty.text, thirty.end), ("seven", "thirty", 0.5))
-        self.assertEqual(seven.confidence, 0.9)
-
-    def test_rare_words_with_a_capital_inside_a_sentence_are_names(self) -> None:
-        self.assertEqual(names(written("We saw Hob Tarrow. The Queen waved")), ("Hob", "Tarrow"))
-        self.assertEqual(names(written("Tarrow came")), (), "every sentence begins with a capital")
 
 
 class Invented(unittest.TestCase):
@@ -312,12 +254,15 @@ class Transcribing(unittest.TestCase):
         self.assertEqual((found.names, found.doubt), (("Hob", "Tarrow"), ""))
         self.assertEqual(self.process.told[0], ("told", ("Maddern",), DICTATED))
 
-    def test_where_marks_are_put_in_no_dictated_letter_is_told(self) -> None:
+    def test_a_dictated_letter_is_told_where_marks_are_said(self) -> None:
         model = self.model()
-        for scene in (Scene(punctuated=True), Scene(), Scene(), Scene(punctuated=True)):
+        for scene in (
+            Scene(punctuated=True), Scene(), Scene(), Scene(spelling=True), Scene(),
+            Scene(resting=True),
+        ):  # fmt: skip
             model.begin(scene)
         told = [what[2] for what in self.process.told if what[0] == "told"]
-        self.assertEqual(told, [DICTATED, ""])
+        self.assertEqual(told, [DICTATED, "", DICTATED, ""])
 
     def test_nothing_is_asked_of_what_it_did_not_hear(self) -> None:
         self.assertEqual(self.model().transcribe(False, ()), Transcribed())
@@ -425,6 +370,9 @@ class Asked(NamedTuple):
         return (self.odds,) * len(words)
 
 
+WITH_A_MODEL = unittest.skipUnless(ears.there(), "no speech model could be fetched here")
+
+
 class RealProcess(unittest.TestCase):
     def test_a_folder_that_holds_no_model_is_one_sentence(self) -> None:
         with TemporaryDirectory() as name:
@@ -437,7 +385,7 @@ class RealProcess(unittest.TestCase):
             with self.assertRaisesRegex(BadInput, "cannot be loaded"):
                 worker.result(10**9)
 
-    @unittest.skipUnless(ears.there(), "no speech model could be fetched to this machine")
+    @WITH_A_MODEL
     def test_speech_is_heard_with_times_while_it_is_spoken_and_after(self) -> None:
         sound = b"".join(pcm_of(_SOUND))
         model = LargerModel(next(iter(ears.there().values())))
@@ -463,7 +411,7 @@ class RealProcess(unittest.TestCase):
         for odds in told:
             self.assertAlmostEqual(sum(map(math.exp, odds.values())), 1.0, places=5)
 
-    @unittest.skipUnless(ears.there(), "no speech model could be fetched to this machine")
+    @WITH_A_MODEL
     def test_marks_that_are_said_between_words_are_heard(self) -> None:
         model = Model(next(iter(ears.there().values())))
         with TemporaryDirectory() as folder:
@@ -474,7 +422,7 @@ class RealProcess(unittest.TestCase):
         self.assertGreaterEqual(heard[1], 2)
         self.assertGreater(heard[1], heard[0])
 
-    @unittest.skipUnless(ears.there(), "no speech model could be fetched to this machine")
+    @WITH_A_MODEL
     def test_noise_is_nobody(self) -> None:
         model = Model(next(iter(ears.there().values())))
         noise = np.random.default_rng(1).normal(0, 900, 2 * RATE).astype(np.int16).tobytes()

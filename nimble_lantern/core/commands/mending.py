@@ -315,6 +315,9 @@ def meant(
     if len(sitting.that) != 1 or sitting.that[0].empty:
         return Refusal("Nothing was just written.", "", "Select the words first, then say others.")
     last = sitting.that[0]
+    learned = [x.meant for x in sitting.put_right if x.heard == text]
+    if wrongly := [r for words in learned for r in places(sitting.document, words, last)]:
+        return mended(sitting, wrongly[-1], text)  # it was right before
     found = mends(sitting.document, last, text)
     if len(found) == 1 and not (len(text) > 3 and _again(sitting, last, text)):
         return mended(sitting, found[0].range, found[0].words)

@@ -89,7 +89,7 @@ def a_name(document: Document, r: Range) -> bool:
     text = document.text(r)
     words = text.split(" ")
     left = document.blocks[r.start.block].text[: r.start.offset]
-    rare = text.lower() in _GIVEN or zipf(text.lower()) < _RARE
+    rare = text.lower() in GIVEN or zipf(text.lower()) < _RARE
     told = len(words) > 1 or rare or not starts_sentence(left)
     return told and all(w.isalpha() and w[0].isupper() and not w.isupper() for w in words)
 
@@ -103,7 +103,7 @@ def rare_as_names(words: Sequence[str], size: int) -> bool:
         return False
     if len(words) == 1:
         return zipf(words[0]) < _RARE
-    first = words[0] in _GIVEN or zipf(words[0]) < _RARER
+    first = words[0] in GIVEN or zipf(words[0]) < _RARER
     return first and not words[-1].endswith("s") and not set(words) & LITTLE
 
 
@@ -115,7 +115,6 @@ def _as_names(words: Sequence[str], old: list[str]) -> bool:
     return more or rare_as_names(words, size)
 
 
-_GIVEN = frozenset(GIVEN.split())
 _RARE, _RARER = 4.0, 4.5
 """On wordfreq's Zipf scale: of one word, and of the first of several."""
 
@@ -157,9 +156,7 @@ def replace_range(
     if exactly:
         manner = replace(manner, names=(AsItStands(words[0]),))
     if not exactly and a_name(sitting.document, r) and _as_names(words, old.lower().split()):
-        manner = replace(
-            manner, names=(*manner.names, AsHeard(((word,), capitalised(word)) for word in words))
-        )
+        manner = replace(manner, names=(*manner.names, AsHeard(tuple(map(capitalised, words)))))
     written = write(words, place, manner)
     if len(written.parts) == 1 and isinstance(written.parts[0], str) and not written.trim:
         return _swap(sitting, r, written, marks)

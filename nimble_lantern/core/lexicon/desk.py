@@ -19,6 +19,9 @@ PLAIN_VERBS = frozenset(
 """First, they may be: what follows tells."""
 SPOKEN_OF = frozenset("it this that them these those selection one ones".split())
 """What stands selected, or was just done, is spoken of so."""
+COUNTED = frozenset("paragraph sentence line item row column".split())
+COUNTS = frozenset("first second third fourth fifth sixth seventh eighth ninth tenth last".split())
+"""Parts of a letter, and which of them: "the second paragraph"."""
 TRADE_NOUNS = frozenset(
     "bold italic italics underline underlined underlining highlighted highlighting highlighter"
     " strikethrough superscript subscript capitals caps capitalised uppercase lowercase font size"

@@ -119,11 +119,8 @@ def _shaped(forms: Iterable[Form]) -> list[Alternative]:
 
 def _corrected(sitting: Sitting, said: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
     """What the same words were corrected to; and what was heard where a lesson put it right."""
-    for lesson in reversed(sitting.lessons):
-        if same(lesson.heard, said):
-            yield lesson.meant
-        elif same(lesson.meant, said) and lesson in sitting.put_right:
-            yield lesson.heard
+    yield from (x.heard for x in sitting.put_right if same(x.meant, said))
+    yield from (x.meant for x in reversed(sitting.lessons) if same(x.heard, said))
 
 
 def _articles(said: tuple[str, ...]) -> Iterator[tuple[str, ...]]:

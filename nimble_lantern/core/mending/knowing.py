@@ -9,6 +9,7 @@ from difflib import SequenceMatcher
 
 from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.mending.lessons import LONGEST, Lesson, alike, found, taught
+from nimble_lantern.core.mending.names_here import names_heard
 from nimble_lantern.core.origins import utterance_at
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.state import Sitting
@@ -17,6 +18,8 @@ from nimble_lantern.core.writing.spoken import bare, likeliest, plain
 
 _NEAR = 60
 """Characters on either side of a place in which its neighbours are looked for."""
+_ROUND_HERE = 20
+"""Blocks before and behind the writing place whose names may have been said."""
 _TOKEN = re.compile(r"\S+")
 
 
@@ -26,16 +29,21 @@ def spoken_words(text: str) -> tuple[str, ...]:
 
 
 def as_meant(sitting: Sitting, words: Sequence[str]) -> tuple[tuple[str, ...], tuple[Lesson, ...]]:
-    """Dictated words with what was corrected before put right, and the lessons that did it."""
+    """Dictated words with what was corrected before put right, and the lessons that did it.
+
+    Names round the writing place teach by themselves, but for what is said over a selection.
+    """
     made: list[str] = []
     used: list[Lesson] = []
-    at = 0
-    before = _word_before(sitting.document, sitting.writing_place)
-    for i, lesson, left, right in found(sitting.lessons, words, before):
+    at, here = 0, sitting.writing_place
+    before = _word_before(sitting.document, here)
+    near = sitting.document.blocks[max(0, here.block - _ROUND_HERE) : here.block + _ROUND_HERE]
+    names = () if sitting.selection else tuple(names_heard(near, words))
+    for i, lesson, left, right in found((*names, *sitting.lessons), words, before):
         if left == "literal":
             continue
         stands, known = (bool(places(sitting.document, w)) for w in (lesson.heard, lesson.meant))
-        if lesson.trusted(left, right, stands, known):
+        if lesson.trusted(left, right, stands, known) or lesson in names and not stands:
             made += [*words[at:i], *lesson.meant]
             at = i + len(lesson.heard)
             used.append(lesson)

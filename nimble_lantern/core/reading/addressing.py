@@ -15,6 +15,8 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
 from nimble_lantern.core.lexicon.closed import CONTRACTIONS, LITTLE, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import (
     ASIDES,
+    COUNTED,
+    COUNTS,
     PLAIN_VERBS,
     SPOKEN_OF,
     TRADE_NOUNS,
@@ -200,7 +202,7 @@ def _each_named(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
     """ "The monday and tuesday rows", "rows two and three": each with its noun."""
     for i, word in enumerate(words):
         unit = word.removesuffix("s")
-        if unit == word or unit not in _UNITS:
+        if unit == word or unit not in COUNTED:
             continue
         one = cardinal(words, i + 1)
         if one and words[one[1] : one[1] + 1] == ("and",):
@@ -237,16 +239,16 @@ def _changing_places(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
 
 
 def _with_units(words: tuple[str, ...]) -> tuple[str, ...]:
-    units = [w.removesuffix("s") for w in words if w.removesuffix("s") in _UNITS]
+    units = [w.removesuffix("s") for w in words if w.removesuffix("s") in COUNTED]
     if len(set(units)) != 1:
         return words
     said: list[str] = []
     for i, word in enumerate(words):
-        if word == "one" and words[i - 1] in _COUNTS and words[i - 2 : i - 1] == ("the",):
+        if word == "one" and words[i - 1] in COUNTS and words[i - 2 : i - 1] == ("the",):
             said.append(units[0])
             continue
         said.append(word)
-        counted = word in _COUNTS and words[i - 1] == "the"
+        counted = word in COUNTS and words[i - 1] == "the"
         follows = words[i + 1] if i + 1 < len(words) else ""
         if counted and follows not in ("one", "and") and follows not in TRADE_NOUNS:
             said.append(units[0])
@@ -259,7 +261,7 @@ def of_the_whole(words: tuple[str, ...]) -> tuple[str, ...]:
         if words[i + 1 : i + 2] == ("own",):
             continue  # "into its own paragraph"
         unit = words[i + 1] if word == "that" and i + 1 < len(words) else ""
-        named = _counted(words[:i], unit) if word == "its" or unit in _UNITS else None
+        named = _counted(words[:i], unit) if word == "its" or unit in COUNTED else None
         if named is None:
             continue
         if unit:
@@ -274,17 +276,15 @@ def of_the_whole(words: tuple[str, ...]) -> tuple[str, ...]:
 def _counted(words: tuple[str, ...], unit: str) -> tuple[str, ...] | None:
     """The part that was counted last: "the third paragraph", "paragraph three"."""
     for i in range(len(words) - 1, -1, -1):
-        if words[i] not in _UNITS or unit and words[i] != unit:
+        if words[i] not in COUNTED or unit and words[i] != unit:
             continue
-        if i > 1 and words[i - 1] in _COUNTS and words[i - 2] == "the":
+        if i > 1 and words[i - 1] in COUNTS and words[i - 2] == "the":
             return words[i - 2 : i + 1]
         if number := cardinal(words, i + 1):
             return words[i : number[1]]
     return None
 
 
-_UNITS = frozenset("paragraph sentence line item row column".split())
-_COUNTS = frozenset("first second third fourth fifth sixth seventh eighth ninth tenth last".split())
 _EDGES = frozenset("end start beginning".split())
 
 

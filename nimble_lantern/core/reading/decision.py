@@ -53,6 +53,8 @@ _FLUENT, _FLUENCY = -0.2, 20.0
 _A_FIT, _A_LIKENESS, _ITS_VERB = 0.15, 1.0, 0.3
 _CLOSE, _SURE = -1.0, 2.5
 _LONGER = 4  # words
+_MOST_OF_ONE = 2
+"""Words of a command in one word of the dictation, and one more: four are not heard of one."""
 _LEAST_TO_OFFER, _CLOSE_ENOUGH = 1.5, -1.5
 """From which fit and belief the grammar's command goes before the model's own."""
 _LEAST_UNCUED = -2.0
@@ -177,9 +179,8 @@ def _heard_command(
         return (ours.words if belief >= _LEAST_TO_OFFER else ()), False
     fluent = max(0.0, best.score - _FLUENT)
     destroys = ours.verdict.parse is not None and ours.verdict.parse.command.traits.destructive
-    # Speech is seldom taken for a longer command; noise fits any better than the words made of it,
-    # and one word is not heard of four.
-    longer = _LONGER <= len(ours.words) <= 2 * len(words) + 1
+    # Speech is seldom taken for a longer command; noise fits any better than the words made of it.
+    longer = _LONGER <= len(ours.words) <= _MOST_OF_ONE * len(words) + 1
     clear = longer and fit >= _CLOSE and best.score >= LEAST_SOUND
     if hearing.doubt and not clear and ours.words != words and not_cued(hearing, ours.words):
         return (), False

@@ -23,7 +23,7 @@ from nimble_lantern.core.lexicon.closed import (
     LITTLE,
     PREPOSITIONS,
 )
-from nimble_lantern.core.lexicon.desk import TRADE_NOUNS
+from nimble_lantern.core.lexicon.desk import COUNTED, COUNTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.housed import (
     AFTER_LEAVING,
     ASKING,
@@ -64,7 +64,6 @@ from nimble_lantern.core.targets.model import (
 )
 from nimble_lantern.core.targets.tabled import column_of, row_of, singular
 from nimble_lantern.core.targets.words import LONG_RUN, exact, normal, told_by_words_there
-from nimble_lantern.core.writing.cardinals import ORDINAL_UNITS
 
 _LONGEST = 14
 """Words of a request."""
@@ -197,14 +196,12 @@ def housed(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
 
 
 def _is_a_count(words: Phrase, at: Named) -> bool:
-    """Whether what seems to be words of the page counts a part: "the second" of "the second
-    paragraph", where it says "the second Saturday"."""
-    counts = set(at.words) <= _COUNTS
-    return at.thing is Thing.WORDS and counts and words[at.end : at.end + 1] in _PARTS
+    """Whether it counts a part: "the second paragraph", where it says "the second Saturday"."""
+    counts = set(at.words) <= COUNTS | {"the", "next", "previous"}
+    part = "".join(words[at.end : at.end + 1])
+    return at.thing is Thing.WORDS and counts and part in COUNTED | {"word", "heading"}
 
 
-_COUNTS = frozenset((*ORDINAL_UNITS, "last", "next", "previous", "the"))
-_PARTS = tuple((part,) for part in ("paragraph", "sentence", "line", "word", "item", "heading"))
 _KEEPING = tuple(
     tuple(f"but {verb} {what}".split())
     for verb in ("keep", "leave")

@@ -27,7 +27,7 @@ _KINDS: dict[str, frozenset[str]] = {
     "colour": frozenset(COLOURS),
     "hour": frozenset("morning noon midday afternoon evening night midnight dawn dusk".split()),
     "people": frozenset(PROPER.split()),
-    "name": frozenset(GIVEN.split()),
+    "name": GIVEN,
 }
 _TWELVE = frozenset(("noon", "midday", "midnight"))
 _TWELVE_HOURS = 12

@@ -92,8 +92,9 @@ def _web(words: Sequence[str], i: int) -> tuple[str, int] | None:
     for opening in (("www",), ("w", "w", "w"), ("double", "u") * 3):
         at = i + len(opening)
         if tuple(words[i:at]) == opening and words[at : at + 1] == ["dot"]:
-            domain = _domain(words, at + 1)
-            return (f"www.{domain[0]}", domain[1] - i) if domain else None
+            parts, end = _linked(words, at + 1)
+            name, end = _domain(words, at + 1) or ("".join(parts), end)
+            return (f"www.{name}", end - i) if name else None
     return None
 
 
@@ -106,7 +107,7 @@ def _site(words: Sequence[str], i: int, previous: str) -> tuple[str, int] | None
 
 
 def _is_name(word: str) -> bool:
-    return word.isalnum() or word.isdigit()
+    return word.isalnum()
 
 
 def _written(word: str) -> str:

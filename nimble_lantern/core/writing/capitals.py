@@ -24,7 +24,7 @@ _COMMON = 5.2
 _CLOSERS = "”’\"')]}"
 _OPENERS = "“‘\"'([{"
 ALWAYS = {
-    **{word: word.capitalize() for word in f"{PROPER} {GIVEN}".split()},
+    **{word: word.capitalize() for word in (*PROPER.split(), *sorted(GIVEN))},
     **DAYS,
     **{month: name for month, name in MONTHS.items() if month not in ("may", "march", "august")},
     **{f"{day}s": f"{name}s" for day, name in DAYS.items()},
@@ -83,14 +83,15 @@ class Names(Protocol):
 
 
 class AsHeard:
-    """Words as they were heard, and as they are to be written; those of the document go before."""
+    """Names as the engine writes them that heard them, and compounds such as "well-known", which
+    are heard as two words; those of the document go before."""
 
-    def __init__(self, heard: Iterable[tuple[tuple[str, ...], str]]) -> None:
-        self._written = dict(heard)
+    def __init__(self, names: Iterable[str]) -> None:
+        self._written = {tuple(name.lower().split("-")): name for name in names}
         self._longest = max(map(len, self._written), default=0)
 
     def match(self, words: Sequence[str], i: int) -> tuple[int, str] | None:
-        """A name, or a compound such as "well-known", which is heard as two words."""
+        """(how many words, as written) of the longest that begins at `i`."""
         for size in range(min(self._longest, len(words) - i), 0, -1):
             if written := self._written.get(tuple(words[i : i + size])):
                 return size, written
@@ -143,7 +144,6 @@ def _opens(word: str) -> bool:
     return word in COMMON_OPENINGS or zipf(word) > _COMMON
 
 
-_GIVEN = frozenset(GIVEN.split())
 _FULL_NAME, _RARE = 2, 4.0
 """Words of a name such as "Nell Harker", and how rare on wordfreq's Zipf scale each must be to be a
 name by itself as well: "harker" is, "baker" may be one who bakes."""
@@ -154,7 +154,7 @@ def _run_names(run: list[str], opened: bool) -> Iterable[tuple[str, ...]]:
         run = run[1:] if len(run) == 1 or _opens(run[0].lower()) else run
     if run:
         yield tuple(run)
-    if len(run) == _FULL_NAME and run[0].lower() in _GIVEN:
+    if len(run) == _FULL_NAME and run[0].lower() in GIVEN:
         yield from ((word,) for word in run if zipf(word.lower()) < _RARE)
 
 

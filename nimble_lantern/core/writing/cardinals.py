@@ -18,6 +18,8 @@ TENS = {
     word: 10 * (n + 2)
     for n, word in enumerate("twenty thirty forty fifty sixty seventy eighty ninety".split())
 }
+REPEATS = {"double": 2, "triple": 3, "treble": 3}
+"""Of a digit: "double four"."""
 SCALES = {"thousand": 10**3, "million": 10**6, "billion": 10**9, "trillion": 10**12}
 DIGITS = {**{w: str(v) for w, v in UNITS.items() if v < 10}, "oh": "0", "o": "0", "nought": "0"}
 ORDINAL_UNITS = {

@@ -7,7 +7,13 @@ from collections.abc import Sequence
 
 from nimble_lantern.core.lexicon.figures import CHOICES, COINS, LETTERED, MEASURES, MONEY
 from nimble_lantern.core.lexicon.names import MONTHS
-from nimble_lantern.core.writing.cardinals import DIGITS, NUMBER_WORDS, SCALES, below_hundred
+from nimble_lantern.core.writing.cardinals import (
+    DIGITS,
+    NUMBER_WORDS,
+    REPEATS,
+    SCALES,
+    below_hundred,
+)
 
 _POSTCODE = re.compile(r"([A-Z]{1,2}\d[A-Z\d]?)(\d[A-Z]{2})")
 """Royal Mail, Programmers' Guide to the Postcode Address File, 2.3: outward and inward code."""
@@ -23,7 +29,6 @@ _ROADS = frozenset("abm")
 """Classes of British roads: "the M5"."""
 _SHORTEST = 3
 """Letters and digits: "at b one of us left", and "b four two"."""
-_REPEATS = {"double": 2, "triple": 3, "treble": 3}
 
 
 def code(words: Sequence[str], i: int, previous: str) -> tuple[str, int] | None:
@@ -73,8 +78,8 @@ def _digits(words: Sequence[str], j: int) -> tuple[str, int]:
     """The number said digit by digit, or in tens: "seven four two", "twenty five"."""
     digits = ""
     while j < len(words):
-        if words[j] in _REPEATS and j + 1 < len(words) and words[j + 1] in DIGITS:
-            digits, j = digits + DIGITS[words[j + 1]] * _REPEATS[words[j]], j + 2
+        if words[j] in REPEATS and j + 1 < len(words) and words[j + 1] in DIGITS:
+            digits, j = digits + DIGITS[words[j + 1]] * REPEATS[words[j]], j + 2
         elif words[j] == "o" and not (digits and words[j + 1 : j + 2] and words[j + 1] in DIGITS):
             break  # the letter
         elif words[j] in DIGITS:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field, replace
 from enum import StrEnum
@@ -10,7 +11,6 @@ from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, CONTRACTED, 
 from nimble_lantern.core.lexicon.figures import MEASURES, MONTH_BEFORE, ROADS
 from nimble_lantern.core.lexicon.names import TITLES
 from nimble_lantern.core.lexicon.prose import (
-    BEFORE_MAILBOX,
     FILE_ENDINGS,
     NOT_AFTER,
     NOT_BEFORE,
@@ -398,36 +398,11 @@ def mark_named(words: Sequence[str]) -> Mark | None:
 
 
 def _dot(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
-    """A dot inside a web or mail address."""
-    if words[i] == "at" and _begins_address(words, i):
-        return Element(Kind.MARK, "@", 1, Spacing.JOIN, fixed=True)
-    if words[i] != "dot" or i + 1 >= len(words):
+    """A dot before the end of a name: "saltmarsh dot org", "rota dot pdf"."""
+    ends = words[i + 1 : i + 2] and words[i + 1] in FILE_ENDINGS | TOP_LEVEL
+    if words[i] != "dot" or not i or not ends or previous in ARTICLES_AND_OWNERS:
         return None
-    named = i and previous not in ARTICLES_AND_OWNERS and words[i + 1] in FILE_ENDINGS
-    if named or words[i + 1] in TOP_LEVEL or previous in ("w", "www") or _in_address(words, i):
-        return Element(Kind.MARK, ".", 1, Spacing.JOIN, fixed=True)
-    return None
-
-
-def _domain(words: list[str], i: int) -> bool:
-    """Whether a domain's name is spoken from `i` on: "saltmarsh dot org"."""
-    while words[i + 1 : i + 2] == ["dot"]:
-        if words[i + 2 : i + 3] and words[i + 2] in TOP_LEVEL:
-            return True
-        i += 2
-    return False
-
-
-def _begins_address(words: list[str], i: int) -> bool:
-    """Whether "at" stands between a mailbox and a domain (RFC 5322's addr-spec)."""
-    return i > 1 and words[i - 2] in BEFORE_MAILBOX and _domain(words, i + 1)
-
-
-def _in_address(words: list[str], i: int) -> bool:
-    j = i
-    while words[j : j + 1] == ["dot"]:
-        j += 2
-    return words[j : j + 1] == ["at"] and _domain(words, j + 1)
+    return Element(Kind.MARK, ".", 1, Spacing.JOIN, fixed=True)
 
 
 def _spell(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
@@ -504,6 +479,10 @@ def _street(words: list[str], i: int, previous: str, manner: Manner) -> Element 
     return None
 
 
+_SURNAME = re.compile(r"(o['’](?!clock)|mc)([a-z]{3,})")
+"""Irish and Scottish ones (New Hart's Rules, 2014, 5.1): O’Neill, McKay."""
+
+
 def _plain(word: str, manner: Manner) -> str:
     """A word with its own capitals, apostrophe and dialect."""
     if manner.mask:
@@ -513,6 +492,8 @@ def _plain(word: str, manner: Manner) -> str:
     owner, _, ending = word.partition("'")
     if ending == "s" and owner in ALWAYS:
         return f"{ALWAYS[owner]}’s"
+    if surname := _SURNAME.fullmatch(word):
+        return "".join(map(capitalised, surname.groups())).replace("'", "’")
     if word in TITLES:
         return TITLES[word] + ("." if manner.dialect == "american" else "")
     return in_dialect(word, manner.dialect).replace("'", "’")

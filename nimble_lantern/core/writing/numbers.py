@@ -30,6 +30,7 @@ from nimble_lantern.core.writing.cardinals import (
     NUMBER_WORDS,
     ORDINAL_TENS,
     ORDINAL_UNITS,
+    REPEATS,
     SCALES,
     TENS,
     UNITS,
@@ -45,14 +46,13 @@ from nimble_lantern.core.writing.cardinals import (
 from nimble_lantern.core.writing.codes import lettered
 from nimble_lantern.core.writing.spelling import TO_BRITISH, in_dialect
 
-_REPEATS = {"double": 2, "triple": 3, "treble": 3}
 STARTERS = (
     NUMBER_WORDS
     | frozenset(ORDINAL_UNITS)
     | frozenset(ORDINAL_TENS)
     | frozenset(DIGITS)
     | frozenset(MONTHS)
-    | frozenset(_REPEATS)
+    | frozenset(REPEATS)
     | {
         "a",
         "the",
@@ -326,8 +326,8 @@ def _digit_string(words: list[str], i: int, around: Around, least: int = 3) -> N
             digits, j = digits + DIGITS[word], j + 1
         elif word in DIGITS and hundreds and len(digits) > 3:
             digits, j = f"{digits}{DIGITS[word]}00", j + 2
-        elif word in _REPEATS and j + 1 < len(words) and words[j + 1] in DIGITS:
-            digits, j = digits + DIGITS[words[j + 1]] * _REPEATS[word], j + 2
+        elif word in REPEATS and j + 1 < len(words) and words[j + 1] in DIGITS:
+            digits, j = digits + DIGITS[words[j + 1]] * REPEATS[word], j + 2
         else:
             break
     if len(digits) < least or j < len(words) and (words[j] in SCALES or words[j] == "hundred"):
@@ -416,7 +416,8 @@ def _quantity(words: list[str], i: int, around: Around) -> Number | None:
         scale = words[k] if k < len(words) and words[k] in SCALES else ""
         if scale:
             text, k = f"{text} {scale}", k + 1
-        return _with_unit(words, i, k, text, " ".join(words[i:k]), around, always=True)
+        number = _with_unit(words, i, k, text, " ".join(words[i:k]), around, always=True)
+        return replace(number, code=number.code or _is_long(number))
     if after in DENOMINATORS and value < 20 and DENOMINATORS[after] > 1:
         plural = after.endswith(("s", "ves"))
         followed = words[j + 1] if j + 1 < len(words) else ""
@@ -436,18 +437,32 @@ def _quantity(words: list[str], i: int, around: Around) -> Number | None:
         if letter := lettered(words, j, around.last):
             text = f"{digits}{letter}"
             return Number(j + 1 - i, text, text, True, code=True)
-        prefer = number.prefer_digits or value >= 10 or around.last in LABELS
-        prefer = prefer and not _one_in_so_many(around, value) or _by_a_measure(around)
+        counted = number.prefer_digits or value >= 10 or around.last in LABELS
+        if _one_in_so_many(around, value):
+            counted = False
         address = _before_a_street(words, j) and value < 1000
-        return Number(number.used, digits, number.words, prefer or address, not address)
+        prefer = counted or address or _by_a_measure(around)
+        return Number(number.used, digits, number.words, prefer, not address)
     return number
+
+
+def _is_long(number: Number) -> bool:
+    """Whether nobody would write a decimal in words: "sixty six point six percent"."""
+    return number.used > _MOST_IN_WORDS and number.digits[-1] in "0123456789%"
+
+
+_MOST_IN_WORDS = 3
 
 
 def _one_in_so_many(around: Around, value: int) -> bool:
     """ "One in ten": both or neither in digits."""
     small = around.before[-2:-1] and UNITS.get(around.before[-2], 99) < 10
     so_many = small and around.last in ("in", "of") or around.before[-2:] == ("out", "of")
-    return bool(so_many) and value in (10, 12, 20, 100)
+    return bool(so_many) and value in _ROUND
+
+
+_ROUND = (10, 12, 20, 100)
+"""Numbers that people say of a share: "one in twelve"."""
 
 
 def _by_a_measure(around: Around) -> bool:

@@ -18,11 +18,17 @@ from nimble_lantern.core.lexicon.closed import (
     OF_DEGREE_AND_TIME,
 )
 from nimble_lantern.core.lexicon.frequency import zipf
-from nimble_lantern.core.lexicon.names import GIVEN, KIN_TITLES, LONG_TITLES, WHOSE_NAME
+from nimble_lantern.core.lexicon.names import (
+    GIVEN,
+    KIN_TITLES,
+    LONG_TITLES,
+    PARTICLES,
+    TITLES,
+    WHOSE_NAME,
+)
 from nimble_lantern.core.lexicon.sentences import SAYING, VERBS
 from nimble_lantern.core.writing.spelling import spelled
 
-_GIVEN = frozenset(GIVEN.split())
 _COMMON, _LIKE_VERBS, _RARE = 5.2, 4.0, 3.3
 """On wordfreq's Zipf scale: commoner words are no surname behind "doctor" ("doctor said"), nor
 commoner ones that look like a verb ("captain goes"); only a rare word is one behind a given name
@@ -43,7 +49,7 @@ def titled(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
     if not after or set(before[-2:]) & (DETERMINERS | ARTICLES_AND_OWNERS):
         return False
     if word in KIN_TITLES:
-        return after in _GIVEN
+        return after in GIVEN
     if word == "saint":
         return after not in LITTLE | AUXILIARIES
     return word in LONG_TITLES and _may_be_a_surname(after)
@@ -52,12 +58,18 @@ def titled(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
 def is_named(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
     """Whether the word at `i` is somebody's name by the words before it."""
     word, last = words[i], before[-1] if before else ""
+    while last in PARTICLES and len(before) > 1:  # "Mr de la Mare"
+        before = before[:-1]
+        last = before[-1]
+    if last.rstrip(".") in TITLES:
+        trade = bool(set(before[-2:-1]) & (DETERMINERS | ARTICLES_AND_OWNERS))
+        return _may_be_a_surname(word) if trade else word not in LITTLE | PARTICLES
     if last in LONG_TITLES | KIN_TITLES:
         return titled((last, word), 0, before[:-1])
     if before[-2:-1] and last == "is" and _asks_a_name(before):
         return _may_be_a_surname(word)
     rare = zipf(word) < _RARE and not _verbal(word) and word not in _RARE_PASTS
-    return last in _GIVEN and rare and _may_be_a_surname(word)
+    return last in GIVEN and rare and _may_be_a_surname(word)
 
 
 def _asks_a_name(before: Sequence[str]) -> bool:
@@ -73,7 +85,7 @@ def _verbal(word: str) -> bool:
 def _may_be_a_surname(word: str) -> bool:
     if len(word) < _SHORTEST or not word.isalpha() or word in _NO_NAMES:
         return False
-    return word in _GIVEN or zipf(word) < (_LIKE_VERBS if _verbal(word) else _COMMON)
+    return word in GIVEN or zipf(word) < (_LIKE_VERBS if _verbal(word) else _COMMON)
 
 
 _SHORTEST = 3

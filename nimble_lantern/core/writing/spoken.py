@@ -7,6 +7,7 @@ from functools import lru_cache
 from itertools import islice, product
 
 from nimble_lantern.core.writing.cardinals import by_hundreds, in_words, ordinal_in_words
+from nimble_lantern.core.writing.printed import printed
 from nimble_lantern.core.writing.spelling import folded
 
 Forms = tuple[tuple[str, ...], ...]
@@ -58,7 +59,7 @@ def bare(token: str) -> str:
 def likeliest(word: str) -> tuple[str, ...]:
     """The likeliest way to speak a written word; one of letters stays as it is, in small ones."""
     lower = word.lower().replace("’", "'")
-    return (lower,) if _LETTERS.fullmatch(lower) else spoken_forms(lower)[0]
+    return (lower,) if _LETTERS.fullmatch(lower) else spoken_forms(word)[0]
 
 
 def _numeral(text: str) -> Forms:
@@ -120,6 +121,10 @@ def _amount(sign: str, whole: str, rest: str | None) -> Forms:
 @lru_cache(maxsize=100_000)
 def spoken_forms(word: str) -> Forms:
     """Every way to speak a written word, as plain words; the likeliest first."""
+    return tuple(dict.fromkeys((*printed(word), *_forms(word))))
+
+
+def _forms(word: str) -> Forms:
     lower = word.lower().replace("’", "'")
     if lower in _SIGNS:
         return _SIGNS[lower]

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import re
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
@@ -174,7 +173,6 @@ class _Writer:
         )
         code = number.code or sign
         digits = number.prefer_digits or style == "digits" or sign
-        code = code or _is_long_decimal(number.digits, element)
         if style == "editor" and opening and number.digits[0].isdigit() and not code:
             explicit = element.spoken[0] in ("digit", "digits", "numeral")
             address = number.prefer_digits and not number.cardinal and element.used < 3
@@ -208,8 +206,6 @@ class _Writer:
         if first and text == "Dear" and self._fresh(left):
             self.greeting = True
         elif self._names_somebody(element.text, left):
-            text = capitalised(text)
-        if left.rstrip().endswith(("Mr", "Mrs", "Ms", "Dr", "Mr.", "Mrs.", "Ms.", "Dr.")):
             text = capitalised(text)
         if self.next_capital == "next":
             text = capitalised(text)
@@ -295,12 +291,6 @@ class _Writer:
         return Written(kept, tuple(choices), self.capitals, self.trim)
 
 
-def _is_long_decimal(digits: str, element: Element) -> bool:
-    """Whether nobody would write a number in words: "sixty six point six percent"."""
-    return re.match(r"[\d,]+\.\d+(%|$)", digits) is not None and element.used > _LONG
-
-
-_LONG = 3
 _OTHER = {"‘": "“", "“": "‘"}
 _CLOSING = {"‘": "’", "“": "”"}
 

@@ -18,10 +18,10 @@ from nimble_lantern.core.lexicon.names import ABBREVIATIONS
 from nimble_lantern.core.reading.hearing import LONGEST_WORD, HeardWord, well_formed
 from nimble_lantern.core.writing.cardinals import SCALES
 from nimble_lantern.core.writing.lexer import Manner
+from nimble_lantern.core.writing.printed import printed
 from nimble_lantern.core.writing.spoken import bare, likeliest, one_by_one, spoken_forms
 from nimble_lantern.core.writing.writer import Place, write
 from nimble_lantern.engines.whisper.model import Written
-from nimble_lantern.engines.whisper.pieces import compounds, money_of, telephone, undone
 
 _MARKS = {
     ",": ("comma",),
@@ -40,6 +40,7 @@ _NAMES_OF: dict[str, tuple[tuple[str, ...], ...]] = {
     ":": (("colon",),),
     ";": (("semicolon",), ("semi", "colon")),
 }
+_MONEY = {"£": "pounds", "$": "dollars", "€": "euros"}
 _CLOSING = "”\"'’)]}»"
 _KEPT_INSIDE = re.compile(r"[£$€]?\d[\d,.:]*(?:st|nd|rd|th|%)?|[^\W_]+(?:['’.][^\W_]+)*|[&%@+=°]")
 _LONGEST_INITIALS = 6
@@ -62,7 +63,7 @@ def said(piece: str) -> tuple[str, ...]:
     letters = piece.isupper() and 1 < len(piece) < _LONGEST_INITIALS
     if likeliest(piece) == (lower,) and not letters:
         return (lower,)
-    forms = list(spoken_forms(lower))
+    forms = list(printed(piece) or spoken_forms(lower))
     if letters and piece.isalpha():
         forms.append(tuple(lower))
     again = (form for form in forms if _written_again(form).replace("’", "'") == piece)
@@ -95,7 +96,7 @@ def spoken(
     """
     found: list[HeardWord] = []
     pieces = chunks(words)
-    dialled = telephone([bare(piece.text.strip()) for piece in pieces])
+    dialled = _telephone([bare(piece.text.strip()) for piece in pieces])
     owed: tuple[str, ...] = ()
     for n, word in enumerate(pieces):
         text = well_formed(word.text).strip()
@@ -103,7 +104,7 @@ def spoken(
         core = bare(text)
         after = bare(pieces[n + 1].text.strip()) if n + 1 < len(pieces) else ""
         parts = one_by_one(core).split() if n in dialled else [*_parts(text, core, after), *owed]
-        owed = money_of(core) if after.lower() in SCALES else ()
+        owed = (_MONEY[core[0]],) if core[:1] in _MONEY and after.lower() in SCALES else ()
         step = (word.end - word.start) / max(1, len(parts))
         for k, part in enumerate(parts):
             start = word.start + k * step
@@ -132,12 +133,29 @@ def _parts(text: str, core: str, after: str) -> list[str]:
     if text.lower() == "no." and after[:1].isdigit():
         return ["number"]
     below = "-" if re.match(r"[-−]\d", text) else ""
-    if (whole := undone(below + core.lstrip("−"), after)) is not None:
-        return list(whole)
-    parts: list[str] = []
-    for piece in _KEPT_INSIDE.findall(core):
-        parts += undone(piece) or said(piece)
-    return parts
+    if core[:1] in _MONEY and after.lower() in SCALES:
+        return list(said(core[1:]))
+    if printed(below + core.lstrip("−")):
+        return list(said(below + core.lstrip("−")))
+    return [part for piece in _KEPT_INSIDE.findall(core) for part in said(piece)]
+
+
+def _telephone(pieces: list[str]) -> frozenset[int]:
+    """Which pieces are groups of figures of a telephone number: "014 325 566 789"."""
+    found: set[int] = set()
+    i = 0
+    while i < len(pieces):
+        j = i
+        while j < len(pieces) and pieces[j].isdecimal():
+            j += 1
+        group = "".join(pieces[i:j])
+        if j > i + 1 and group[0] == "0" and len(group) >= _SHORTEST_TELEPHONE:
+            found.update(range(i, j))
+        i = max(j, i + 1)
+    return frozenset(found)
+
+
+_SHORTEST_TELEPHONE = 7
 
 
 def _was_said(mark: str, start: float, end: float, beside: Sequence[HeardWord]) -> bool:
@@ -172,4 +190,18 @@ def names(words: Sequence[Written]) -> tuple[str, ...]:
         rare = zipf_frequency(stem.lower(), "en") < _RARE
         if rare or any(c and w and zipf_frequency(w.lower(), "en") < _RARE for w, c in near):
             found[stem] = None
-    return (*found, *compounds([bare(piece) for piece in pieces]))
+    return (*found, *_compounds([bare(piece) for piece in pieces]))
+
+
+def _compounds(pieces: list[str]) -> tuple[str, ...]:
+    """The words that the model writes with a hyphen inside, as they are to be written."""
+    found: dict[str, None] = {}
+    for piece in pieces:
+        parts = piece.split("-")
+        letters = sum(len(p) == 1 for p in parts)
+        if 1 < len(parts) <= _MOST_PARTS and all(p.isalpha() for p in parts) and letters < 2:
+            found[piece.lower()] = None
+    return tuple(found)
+
+
+_MOST_PARTS = 4

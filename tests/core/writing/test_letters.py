@@ -21,8 +21,7 @@ DIALECTS = ("british", "american")
 
 
 def written(words: str, place: Place | None = None, names: tuple[str, ...] = ()) -> str:
-    heard = ((tuple(name.lower().split("-")), name) for name in names)
-    manner = Manner(names=(AsHeard(heard),))
+    manner = Manner(names=(AsHeard(names),))
     return write(words.split(), place or Place(), manner).text
 
 
@@ -77,6 +76,9 @@ class Letters(unittest.TestCase):
         self.each(
             {
                 "thank doctor lane for me": "Thank Doctor Lane for me",
+                "mr and mrs gill met a dr who left": "Mr and Mrs Gill met a Dr who left",
+                "ask dr de souza or mckay and o'neill": "Ask Dr de Souza or McKay and O’Neill",
+                "mrs will at five o'clock": "Mrs Will at 5 o’clock",
                 "her surname is marsh": "Her surname is Marsh",
                 "yours truly comma new line bill of the hill": "Yours truly,\nBill of the Hill",
                 "his name is wynn spelled w y double n e": "His name is Wynne",
