@@ -22,7 +22,7 @@ from nimble_lantern.core.lexicon.manners import FILLERS
 from nimble_lantern.core.mending.tray import as_named, letters_heard, letters_of
 from nimble_lantern.core.offering import answer_help, learned_words, offered
 from nimble_lantern.core.reading import intents, nearest, reader
-from nimble_lantern.core.reading.addressing import barest, wordings
+from nimble_lantern.core.reading.addressing import barest, opens_a_request, wordings
 from nimble_lantern.core.reading.hearing import Hearing, Might
 from nimble_lantern.core.state import (
     Done,
@@ -100,6 +100,10 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
                 return
             offered(turn, words, near, likely.requests)
             turn.asks = likely.plainly and turn.offers is None
+            asking = likely.addressed >= intents.HELD_BACK and opens_a_request(words)
+            if asking and not held:
+                _hold(turn)
+                return
         turn.write(text)
         if turn.kinds[-1:] != [ReadAs.TEXT]:
             turn.asks = False
@@ -108,6 +112,16 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
             turn.summaries.append("or say a number for what was meant")
         elif turn.asks:
             turn.summaries.append("if the desk was meant, say “that was a command”")
+
+
+def _hold(turn: Turn) -> None:
+    """What was plainly said to the desk, and is not understood, is answered and not written."""
+    turn.kinds.append(ReadAs.UNCLEAR)
+    why = "not written, as it seems to be said to the desk: “that was text” writes it"
+    if turn.offers is not None:
+        turn.sitting = replace(turn.sitting, question=turn.offers)
+        why += ", or say a number"
+    turn.summaries.append(why)
 
 
 def _ends_as_text_does(words: Sequence[str]) -> bool:

@@ -121,13 +121,20 @@ def _a_title(sitting: Sitting, parse: Parse) -> bool:
     return 0 < len(text) <= _LONGEST_TITLE and text[0] not in ("a", "an", "what", "it")
 
 
-_LONGEST_TITLE = 5
+_LONGEST_TITLE = 6
+
+
+def _of_an_empty_page(sitting: Sitting, parse: Parse) -> bool:
+    """ "Call it spring fair", before anything is written."""
+    empty = not any(block.text.strip() for block in sitting.document.blocks)
+    return empty and _a_title(sitting, parse)
 
 
 @command(
     "(name | call) (this | the) document {text}",
     "rename (this | the) document [(as | to)] {text}",
     Way("(name | call) (this | the) (letter | text | page | paper | notice) {text}", when=_a_title),
+    Way("(call | name) (it | this) {text}", when=_of_an_empty_page),
     Way("rename (it | this | the letter) [(as | to)] {text}", when=_a_title),
     Way("give (it | this | the (letter | document)) the name {text}", when=_a_title),
     Way("change (its name | the name [of (it | this | the document)]) to {text}", when=_a_title),

@@ -73,6 +73,22 @@ def listed(things: str) -> tuple[str, ...]:
     )
 
 
+def left(thing: str) -> tuple[str, ...]:
+    """Nothing more goes into it: "that's enough of the list", "i've finished the table"."""
+    the = f"(the | this | that) {thing}"
+    return (
+        f"[(i'm | i am | we're | we are | that's | i've | i have | we've | we have)] [(all | now)]"
+        f" (done | finished | through) [with] {the} [now]",
+        f"[i think] (that's | that is | that'll be | that will be) ({the} [(done | finished |"
+        f" complete)] | [(all | it | everything | enough | the end | plenty)] (on | of | for | in |"
+        f" with) {the}) [(now | then)]",
+        f"{the} is (done | finished | complete | full | over) [now]",
+        f"(enough | no more) (of | for | in | on) {the} [now]",
+        f"(let me | can i | i want to | i'd like to) (get | come | go) out of {the} [now]",
+        f"(get | come | go | let's get) out of {the} [now]",
+    )
+
+
 def opened(thing: str) -> tuple[str, ...]:
     """A page is asked for: "let me see the settings", "my figures please"."""
     return (

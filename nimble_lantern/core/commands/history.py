@@ -12,8 +12,17 @@ from nimble_lantern.core.document.history import Version, Walk
 from nimble_lantern.core.document.taking_back import brought_back
 from nimble_lantern.core.effects import Effect, NameDocument, SaveSetting
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Command, Parse, Way, command, rule
+from nimble_lantern.core.grammar.catalogue import (
+    CATALOGUE,
+    Command,
+    Parse,
+    Way,
+    command,
+    each,
+    rule,
+)
 from nimble_lantern.core.kinds import ReadAs
+from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.mending import lessons
 from nimble_lantern.core.settings import setting_text
 from nimble_lantern.core.state import EXPORTED, Done, Sitting
@@ -100,6 +109,39 @@ _OWN = {
     "settings": "the settings",
 }
 """What an utterance may change besides the text, and how it is called."""
+
+
+_NO = "[(no | oh | oh no | oh dear | actually | sorry | wait | no wait | hang on | hmm)]"
+_AS_BEFORE = "(as it was | the way it was | how it was | as they were | the way they were)"
+_BETTER = (
+    f"{_NO} (it | that | this | they) (was | were | looked | read | sounded) (better | nicer | fine"
+    f" | right | good | all right | clearer) (before | {_AS_BEFORE} | without (it | that))",
+    f"{_NO} (leave | keep) (it | that | this | them) {_AS_BEFORE} [before]",
+    f"{_NO} [(i | we)] (like | liked | prefer | preferred) (it | that) {_AS_BEFORE} [before]",
+    f"{_NO} (i'd | i would | we'd) (rather | sooner) (leave | keep | have) (it | that)"
+    f" {_AS_BEFORE}",
+    f"{_NO} (i changed | i've changed | i have changed) my mind [about (it | that)]",
+)
+"""Said of what a command just changed."""
+_NEED = (
+    "i [(still | do | did | really)]"
+    " (need | want | needed | wanted | (meant | wanted | want | need) to keep)"
+)
+_KEPT = (
+    f"{_NO} {_NEED} (that | it | them | this | those) [(in | there | back)]",
+    f"{_NO} {_NEED} (that | this | the) {{gone:words}}",
+    f"{_NO} (keep | leave) (it | that | them | this) [(in | there | alone | after all)]",
+    f"{_NO} (keep | leave) (that | the) {{gone:words}} [(in | there | after all)]",
+    f"{_NO} (don't | do not) (take | cut | get) (it | that | them) (out | away | off)",
+    f"{_NO} (it | that | they) (should | must | can | has to | have to) stay [(in | there)]",
+)
+"""Said of what a command just took away."""
+
+
+def _the_kind_that_went(sitting: Sitting, parse: Parse) -> bool:
+    """ "No, I need the seat column" speaks of a part, and not of anything there may be."""
+    gone = tuple(parse.args.get("gone", ()))
+    return _just_harmed(sitting, parse) and (not gone or gone[-1] in PARTS)
 
 
 CATALOGUE.table("times", {"once": 1, "twice": 2, "thrice": 3})
@@ -227,6 +269,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "(bring | put | get | give me) back what (i | you | we) [have] [just] (deleted | removed | cut"
     " | lost | took (away | out) | taken (away | out) | threw (out | away))",
     "(give | let) me [have] (that | it) back",
+    *each(_was_a_command, *_BETTER),
     example="undo that",
     group="repair",
     walks=True,
@@ -310,11 +353,14 @@ def redo(sitting: Sitting, number: int = 1) -> Done | Refusal:
         " | how it was)",
         when=_just_harmed,
     ),
+    *each(_the_kind_that_went, *_KEPT),
     example="bring it back",
     group="repair",
     walks=True,
 )
-def restore(sitting: Sitting, unit: Unit | None = None) -> Done | Refusal:
+def restore(
+    sitting: Sitting, unit: Unit | None = None, gone: tuple[str, ...] = ()
+) -> Done | Refusal:
     """Bring back what was undone, or what a command just took away; never takes words out."""
     if sitting.history.ahead:
         return redo(sitting)

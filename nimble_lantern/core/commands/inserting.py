@@ -117,6 +117,11 @@ def _beside_ways(side: str, *others: Way) -> tuple[Way, ...]:
             when=inserted.plain_words,
         ),
         Way(
+            f"<{side}> {{target}} (i want | i'd like | i would like | i need) to (say | write | put"
+            " | add) {text}",
+            when=inserted.quoted_or_part,
+        ),
+        Way(
             f"<{side}> {{target}} (i want | i'd like | i would like) {{text}}",
             when=inserted.not_a_sentence,
         ),
@@ -127,7 +132,8 @@ def _beside_ways(side: str, *others: Way) -> tuple[Way, ...]:
         Way(f"[(a | the | another)] {{text:words}} <{side}> {{target}}", when=inserted.a_mark_here),
         Way(
             "(i (forgot | left out | missed | missed out | want | need) | we need | there is"
-            f" | there's) (a | the | another) {{text:words}} [missing] <{side}> {{target}}",
+            " | there's | (it | that) (needs | wants | <shall> have | could do with))"
+            f" (a | the | another) {{text:words}} [missing] <{side}> {{target}}",
             when=inserted.a_mark,
         ),
         *others,
@@ -239,6 +245,10 @@ CATALOGUE.table(
     Way(
         "(in | to | on) {target} (insert | put | add | write) {text:words} (at | to | on)"
         " {inner:of_it}",
+        when=inserted.in_prose,
+    ),
+    Way(
+        "{target} <shall> (say | read | have) {text:words} (at | to | on) {inner:of_it}",
         when=inserted.in_prose,
     ),
     Way("{inner:joining} {text:words} to {target}", when=inserted.plain_words),

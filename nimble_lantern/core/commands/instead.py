@@ -106,11 +106,15 @@ def _called(parse: Parse, new: tuple[str, ...]) -> bool:
     return said and few and not a_way_to_be(new)
 
 
+def a_look(words: tuple[str, ...]) -> bool:
+    """ "Bold", "a bit bigger"."""
+    made = CATALOGUE.parses(("make", "it", *words))
+    return any(p.command.group == "format" or p.command.name.startswith("case.") for p in made)
+
+
 def a_way_to_be(new: tuple[str, ...]) -> bool:
     """ "Bold", "at the top", "gone": what a word may be instead of another word."""
-    made = CATALOGUE.parses(("make", "it", *new))
-    looks = any(p.command.group == "format" or p.command.name.startswith("case.") for p in made)
-    return looks or new[0] in PREPOSITIONS | LITTLE or new[-1] in _SAID_OF_WORDS
+    return a_look(new) or new[0] in PREPOSITIONS | LITTLE or new[-1] in _SAID_OF_WORDS
 
 
 _SAID_OF_WORDS = frozenset("gone out last first away changed corrected checked there here".split())

@@ -252,9 +252,9 @@ def join_to(
     Way("{target} (starts | begins) a new paragraph", when=_of_blocks),
     "break the paragraph {side:beside} {target}",
     "(split | break) {target} off",
-    "<make> {target} [<into>] (a paragraph of its own | its own paragraph | a (new | separate |"
-    " second) paragraph)",
-    "give {target} (a paragraph of its own | its own paragraph)",
+    "<make> {target} [<into>] (a paragraph (of its own | by itself | on its own)"
+    " | its own paragraph | a (new | separate | second) paragraph)",
+    "give {target} (a paragraph (of its own | to itself) | its own paragraph)",
     "(move | shift | take | bring) {target} (into | to | in) (a paragraph of its own | its own"
     " paragraph | a (new | separate) paragraph)",
     "(start | begin | put) {target} (on | in) a new paragraph",
@@ -274,7 +274,8 @@ def join_to(
     "a [(new | fresh | separate)] paragraph (from | at | starting with | beginning with) {target}"
     " [(on | onwards)]",
     "{target} <shall> (start | begin | open) a [(new | fresh | separate)] paragraph",
-    "{target} <shall> be (a paragraph of its own | its own paragraph | a (new | separate)"
+    "{target} <shall> be (a paragraph (of its own | by itself | on its own) | its own paragraph"
+    " | a (new | separate)"
     " paragraph)",
     "(put | insert | add) new paragraph {side:beside} {target}",
     example="new paragraph before the last sentence",

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.blocks import reformatted
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.beside import insert_beside
@@ -14,6 +15,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import (
     ARTICLES_AND_OWNERS,
+    AUXILIARIES,
     LITTLE,
     PREPOSITIONS,
     SUBJECT_PRONOUNS,
@@ -21,6 +23,7 @@ from nimble_lantern.core.lexicon.closed import (
 from nimble_lantern.core.lexicon.names import CAPITALISED
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.finding import all_within
 from nimble_lantern.core.targets.model import Order, Places, Unit, Units
 from nimble_lantern.core.targets.words import in_a_list
 
@@ -40,17 +43,32 @@ def _item_is_written(sitting: Sitting, parse: Parse) -> bool:
     return block.kind is Kind.ITEM and at_end and bool(block.text.strip())
 
 
+def _one_more_item(sitting: Sitting, parse: Parse) -> bool:
+    """ "And the last one a lamp" of a list; "the next one is late" goes on with its item."""
+    first = tuple(parse.args.get("text", ("is",)))[0]
+    goes_on = first in AUXILIARIES | VERBS | PREPOSITIONS | _OF_WHICH
+    return _item_is_written(sitting, parse) and not goes_on
+
+
+_OF_WHICH = frozenset("who that which whose and or came went".split())
+
+
 @command(
     "(next | new | another) (item | bullet | point)",
     "<begin> (a | an | the) [(next | new | another)] [list] (item | bullet | point)",
     "<begin> another [list] (item | bullet | point)",
     Way("(next | new) number", when=_in_a_list),
     Way("next [one] [please]", when=_item_is_written),
+    *each(_one_more_item,
+        "[and] [then] [the] next (one | thing) {text}",
+        "[and] (the last | another | one more | lastly the last) (one | thing) {text}",
+    ),
     example="next item",
          group="format")  # fmt: skip
-def next_item(sitting: Sitting) -> Done:
+def next_item(sitting: Sitting, text: tuple[str, ...] = ()) -> Done:
     """Begin the next item of a list."""
-    return Done(compose(sitting, ("next", "item")).sitting, "next item")
+    wrote = compose(sitting, ("next", "item", *text))
+    return Done(wrote.sitting, f"next item: {quoted(wrote.text)}" if text else "next item")
 
 
 @command("<stop> [(the | this)] list", "end of [the] list", "(out of | no more) [the] list",
@@ -58,9 +76,7 @@ def next_item(sitting: Sitting) -> Done:
          "(that is | that's | this is) the end of [(the | this)] list",
          *each(
              _in_a_list,
-             "[(i'm | i am | we're | we are | that's)] (done | finished) with (the | this) list",
-             "(that is | that's) (the list [done] | all (on | of | for) the list | it for the"
-             " list)",
+             *frames.left("list"),
              "(go | get | back) [back] to (normal | ordinary | plain) (text | writing)",
              "(no more | stop) (items | bullets | bullet points | points) [(now | on the list"
              " | in the list)]",
@@ -72,6 +88,11 @@ def next_item(sitting: Sitting) -> Done:
          example="end list", group="format")  # fmt: skip
 def end_list(sitting: Sitting) -> Done:
     """Go on in normal text after a list."""
+    here = sitting.document.blocks[sitting.caret.block]
+    if here.kind is Kind.ITEM and here.text[sitting.caret.offset :].strip():
+        # An item with the caret before or in its words stays one: on below the list it goes.
+        item = block_range(sitting.document, sitting.caret.block)
+        sitting = sitting.placed(all_within(Unit.LIST, sitting, item)[0].end)
     return Done(compose(sitting, ("end", "list")).sitting, "normal text after the list")
 
 

@@ -304,8 +304,15 @@ def _stands_here(sitting: Sitting, parse: Parse) -> bool:
 @command(
     "(find | look for | search for) {target}",
     "where (is | does it say | do i say | did i say) {target}",
+    Way("(find | show) me {target}", when=_stands_here),
+    "where (have i | do i | did i | does it) (written | said | put | mentioned | write | say | put"
+    " | mention) {target}",
+    "(find | show me | look for | go through) (every | each | all the) (place | places | time |"
+    " times | spot) [(where | that)] it (says | mentions | has) {target}",
+    "(find | show me) (everywhere | wherever) [that] (it says | i (say | said | wrote)) {target}",
     "show me the (word | words) {target}",
-    "(is there | have i written | do i say) (anything | something) about {target}",
+    "(is there | have i written | do i say | does it say | have i said) (anything | something)"
+    " about {target}",
     *each(
         _stands_here,
         "(is | are) {target} (in here | in (this | my) (letter | document) | anywhere in here)",

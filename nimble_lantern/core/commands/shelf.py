@@ -202,6 +202,12 @@ def switch(sitting: Sitting, document: str) -> Done:
     " text | file)",
     "the (letter | text | one) i (had | was in) before",
     "(open | show [me] | bring back) the (other | previous | last) document",
+    Way("(open | show me) the (other | previous) (one | letter | text | file)", when=_several),
+    Way(
+        "(close | leave | put down) (this [(one | letter)] | it) and (open | go [back] to"
+        " | show me) the other (one | letter | document | text | file)",
+        when=_several,
+    ),
     "(go | switch) back to (what | where | the one) i was (writing | in | doing | working on)"
     " before",
     "the document [i (had | was in)] before",

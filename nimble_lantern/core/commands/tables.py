@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-from nimble_lantern.core.commands import put_in
+from nimble_lantern.core.commands import frames, put_in
 from nimble_lantern.core.commands.table_here import (
     at_cell,
     cell_here,
@@ -354,16 +354,11 @@ def under(sitting: Sitting, table: Table, words: tuple[str, ...]) -> Done | Refu
     "(go on | carry on | continue | write | go) [(writing | dictating)] (below | under | after"
     " | behind | beneath | underneath) [the] [table]",
     "(take | get | let) me out of (the | this) table",
-    "(i'm | i am | we're | we are | that's) (done | finished | through) with (the | this) table",
-    "(i've | i have | we've | we have) (done | finished) [with] (the | this) table",
-    "(that's | that is) (the table done | all for the table | it for the table | the end of the"
-    " table)",
-    Way("(the | this) table is (done | finished | complete | full)", when=in_table),
+    *each(in_table, *frames.left("table")),
     Way(
         "(back | on) to (the text | the writing | (ordinary | normal | plain) (text | writing))",
         when=in_table,
     ),
-    Way("(that is | that's) the table [(done | finished | complete)]", when=in_table),
     "(that is | that's) the table (done | finished | complete) (go | carry) on (below | under |"
     " underneath | after) (it | the table)",
     heard=1,

@@ -23,10 +23,11 @@ from nimble_lantern.core.document.model import (
 )
 from nimble_lantern.core.origins import of_utterance
 from nimble_lantern.core.state import Marks, Sitting, WrittenChoice
-from nimble_lantern.core.writing.capitals import AsHeard
+from nimble_lantern.core.writing.capitals import AsHeard, capitalised
 from nimble_lantern.core.writing.cardinals import cardinal
 from nimble_lantern.core.writing.lexer import Manner
 from nimble_lantern.core.writing.masking import masked
+from nimble_lantern.core.writing.persons import a_full_name
 from nimble_lantern.core.writing.writer import Break, Place, Written
 
 _CONTEXT = 240
@@ -70,7 +71,13 @@ def manner_for(sitting: Sitting, place: Place, words: Sequence[str]) -> Manner:
     manner = manner_of(sitting, place.left)
     if place.kind is Kind.CELL and manner.numbers == "editor" and _is_number(words):
         return replace(manner, numbers="digits")
+    if place.kind in _OF_NAMES and not place.left and a_full_name(words):
+        return replace(manner, names=(*manner.names, AsHeard((capitalised(words[-1]),))))
     return manner
+
+
+_OF_NAMES = (Kind.CELL, Kind.ITEM)
+"""A name alone may be all that they say."""
 
 
 def _is_number(words: Sequence[str]) -> bool:

@@ -12,7 +12,7 @@ from itertools import zip_longest
 from typing import NamedTuple
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
-from nimble_lantern.core.lexicon.closed import CONTRACTIONS, LITTLE, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.closed import CONTRACTIONS, LITTLE, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import (
     ASIDES,
     COUNTED,
@@ -25,12 +25,15 @@ from nimble_lantern.core.lexicon.desk import (
 from nimble_lantern.core.lexicon.manners import (
     ASKED_DOING,
     BEING,
+    BESIDE,
     FILLERS,
     INSIDE,
     LEADS,
     MUSINGS,
+    OPENING,
     STATEMENTS,
     TAILS,
+    WAYS,
     WHOLE,
     WISHES,
 )
@@ -415,3 +418,17 @@ def _without_tails(words: tuple[str, ...]) -> tuple[tuple[str, ...], ...]:
         words = words[: -len(tail)]
         found.append(words)
     return tuple(found)
+
+
+def opens_a_request(words: Sequence[str]) -> bool:
+    """Whether words begin with a verb of the desk, a wish, or a part of the page.
+
+    "Take the ...", "could you ...", "in the last paragraph ...", "the second row ...".
+    """
+    bare = barest(words) or tuple(words)
+    if bare[0] == "go" and bare[1:2] and bare[1] not in BESIDE | WAYS:
+        return False  # "go over the budget with tom"
+    if bare[0] in TRADE_VERBS | PLAIN_VERBS or not OPENING.isdisjoint((bare[:2], words[:2])):
+        return True
+    placed = bare[1:] if bare[0] in PREPOSITIONS | BESIDE else bare
+    return placed[:1] == ("the",) and not TRADE_NOUNS.isdisjoint(placed[1:4])

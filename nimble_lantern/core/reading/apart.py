@@ -26,7 +26,7 @@ from nimble_lantern.core.targets.model import (
 )
 from nimble_lantern.core.targets.words import a_long_run, exact
 
-_INSIDE = frozenset(("in", "within", "inside", "on", "from"))
+INSIDE = frozenset(("in", "within", "inside", "on", "from"))
 _OF_A_ROOM = (("the", "table"), ("the", "row"), ("the", "column"))
 """Said with a reason they may stand in a room: "the row was long so cut it"."""
 _OF_A_TABLE = (Unit.TABLE, Unit.ROW, Unit.COLUMN)
@@ -47,7 +47,7 @@ def apart(document: Document, words: Sequence[str]) -> Iterator[Parse]:
     words = tuple(words)
     if len(words) > _LONGEST:
         return
-    if words[:1] and words[0] in _INSIDE:
+    if words[:1] and words[0] in INSIDE:
         yield from _scoped(words)
     elif _IT & set(words[1:]):
         lead = next((lead for lead in _AS_FOR if words[: len(lead)] == lead), ())
@@ -100,6 +100,28 @@ def _scoped(words: tuple[str, ...]) -> Iterator[Parse]:
                 args = {slot: _inside(value, place) for slot, value in parse.args.items()}
                 if args != parse.args:
                     yield replace(parse, args=args)
+
+
+def within_a_part(words: Sequence[str], read: Parse) -> Iterator[Parse]:
+    """ "Replace friday with sunday but only in the second paragraph", read as words for words: the
+    part of the page at the end is where the old ones stand, and no end of the new ones."""
+    words, text = tuple(words), tuple(read.args.get("text", ()))
+    if not isinstance(read.args.get("target"), Words) or words[-len(text) :] != text:
+        return
+    for start in range(len(words) - len(text) + 1, len(words) - 1):
+        last = words[start + 1 :]
+        last = last[:-1] if last[-1] in _ONLY else last
+        if words[start] not in INSIDE or not TRADE_NOUNS & set(last):
+            continue
+        end = next(n for n in range(start, 0, -1) if words[n - 1] not in _ONLY)
+        group = read.command.name.partition(".")[0]
+        parses = [p for p in CATALOGUE.parses(words[:end]) if p.command.name.startswith(group)]
+        for place in _targets(last, "scope"):
+            for parse in parses if of_the_page(place) else ():
+                yield replace(parse, args={k: _inside(v, place) for k, v in parse.args.items()})
+
+
+_ONLY = frozenset("but only just".split())
 
 
 def _inside(value: object, place: Target) -> object:

@@ -25,7 +25,7 @@ from nimble_lantern.core.reading.addressing import (
     reasoned,
 )
 from nimble_lantern.core.reading.any_order import in_order
-from nimble_lantern.core.reading.apart import apart
+from nimble_lantern.core.reading.apart import INSIDE, apart, within_a_part
 from nimble_lantern.core.reading.housed import housed, keeping
 from nimble_lantern.core.reading.otherwise import otherwise, surely
 from nimble_lantern.core.reading.told_before import told_before
@@ -91,6 +91,12 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
         return found
     if (said_of_it := _courteously(sitting, words, found)) is not None:
         return said_of_it
+    if found.parse and found.parse.command.name.startswith("replacing."):
+        parts = [p for p in within_a_part(words, found.parse) if _fits(sitting, p)]
+        elsewhere: list[Verdict] = []
+        inside = _best(sitting, parts, near=False, missed=elsewhere)
+        if inside.kind is not Judged.TEXT or elsewhere:
+            return inside if inside.kind is not Judged.TEXT else elsewhere[0]
     plainer = plainer_than(words)
     if whole:
         plainest = plainer[-1].words if plainer else words
@@ -174,13 +180,21 @@ def _is_to_stay(words: tuple[str, ...], found: Verdict) -> bool:
 def _named_first(
     sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]
 ) -> Verdict | None:
-    """A request that names its place first, and then speaks of it."""
+    """A request that names its place first, and then speaks of it; refused where the part of the
+    page that it names has no such words."""
+    missed: list[Verdict] = []
     for plain in (Plainer(words), *(a.plain for a in asked)):
         parses = [p for p in apart(sitting.document, plain.words) if _fits(sitting, p)]
-        found = _best(sitting, parses, near=False)
+        found = _best(sitting, parses, near=False, missed=missed)
         if found.kind is Judged.COMMAND and found.parse and plain.allows(found.parse):
             return found
-    return None
+    inside = (m for m in missed if m.parse and words[0] in INSIDE and _exactly_called(m.parse))
+    return next(inside, None)
+
+
+def _exactly_called(parse: Parse) -> bool:
+    """ "In the last paragraph take out the word please" speaks of words, whatever stands there."""
+    return any(isinstance(v, Words) and v.called for v in parse.args.values())
 
 
 def _in_order(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -> Verdict | None:

@@ -72,6 +72,11 @@ def is_named(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
     return last in GIVEN and rare and _may_be_a_surname(word)
 
 
+def a_full_name(words: Sequence[str]) -> bool:
+    """Whether two words that stand alone are somebody's given name and surname."""
+    return len(words) == 2 and words[0] in GIVEN and _may_be_a_surname(words[1])
+
+
 def _asks_a_name(before: Sequence[str]) -> bool:
     """ "Her name is", "the surname is"."""
     whose = before[-3] if len(before) > 2 else ""

@@ -1,0 +1,192 @@
+"""Rows that are added with what their cells say: "add a row with hester drew, gull and cox"."""
+
+from __future__ import annotations
+
+from collections import Counter
+from collections.abc import Iterator, Sequence
+
+from nimble_lantern.core.commands.table_here import (
+    at_cell,
+    cell_here,
+    here,
+    in_table,
+    of_table,
+    there_is,
+    written_in,
+)
+from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.composing.tabling import empty_cell, has_header, rebuilt, rows_of
+from nimble_lantern.core.document.model import Document
+from nimble_lantern.core.document.tables import Table, table_at
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
+from nimble_lantern.core.lexicon.closed import PREPOSITIONS
+from nimble_lantern.core.lexicon.desk import PARTS
+from nimble_lantern.core.lexicon.names import GIVEN
+from nimble_lantern.core.mending.knowing import spoken_words
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.alike import kind_of
+from nimble_lantern.core.targets.words import exact
+
+Said = tuple[str, ...]
+_MARKS = (("comma",), ("semicolon",), ("next", "cell"), ("next",), ("then",))
+_LINKS = frozenset("and with in on at for is has gets takes".split())
+_FULL_NAME = 2
+_THERE, _OF_THAT_KIND, _ONE_WORD, _NAME, _LINKED, _LONG = 4.0, 2.0, 1.0, 1.5, 1.0, -0.5
+"""What speaks for some words being what a cell of a column says: they stand in the column, are of
+its kind, are one word or somebody's name, or something is said between them and the last."""
+_CLEARLY = 1.0
+
+
+def cells_said(document: Document, table: Table, words: Sequence[str]) -> tuple[Said, ...] | None:
+    """What each cell of a new row is to say, from the first one on; None if that is not clear.
+
+    Marks part the cells; else each column gets words, such as stand in it or are of its kind.
+    """
+    words = tuple(words)
+    if len(parted := _parted(words, _MARKS)) > 1:
+        return parted if len(parted) <= table.columns else None
+    bare = tuple(w for w in words if w not in _LINKS)
+    if len(bare) == 1:
+        return (bare,)
+    ways = sorted(_ways(document, table, words), key=lambda way: -way[0])
+    if not ways or len(ways) > 1 and ways[0][0] - ways[1][0] < _CLEARLY:
+        return None
+    return ways[0][1]
+
+
+def _parted(words: Said, marks: Sequence[Said]) -> tuple[Said, ...]:
+    found: list[list[str]] = [[]]
+    i = 0
+    while i < len(words):
+        mark = next((m for m in marks if words[i : i + len(m)] == m), None)
+        if mark:
+            found.append([])
+        elif found[-1] or words[i] != "and":
+            found[-1].append(words[i])
+        i += len(mark) if mark else 1
+    return tuple(tuple(part) for part in found if part)
+
+
+def _ways(
+    document: Document, table: Table, words: Said, column: int = 0
+) -> Iterator[tuple[float, tuple[Said, ...]]]:
+    """The ways to share words out among the columns from one on, and what speaks for each."""
+    linked = bool(column) and words[:1] != () and words[0] in _LINKS
+    rest = words[1:] if linked else words
+    last = column + 1 == table.columns
+    for size in range(len(rest) if last else 1, len(rest) + 1):
+        said = rest[:size]
+        if not said or said[-1] in _LINKS or said[0] in _LINKS:
+            continue
+        worth = _worth(document, table, column, said) + (_LINKED if linked else 0.0)
+        if last:
+            yield worth, (said,)
+            continue
+        for more, others in _ways(document, table, rest[size:], column + 1):
+            yield worth + more, (said, *others)
+
+
+def _worth(document: Document, table: Table, column: int, said: Said) -> float:
+    cells = (document.blocks[table.cell(r, column)].text for r in range(1, table.rows))
+    there = [spoken_words(text) for text in cells if text.strip()]
+    kinds = Counter(kind_of(words) for words in there)
+    kind = kind_of(said)
+    name = len(said) == _FULL_NAME and said[0] in GIVEN
+    return (
+        (_THERE if said in there else 0.0)
+        + (_OF_THAT_KIND if kind and kinds[kind] * 2 > len(there) else 0.0)
+        + (_ONE_WORD if len(said) == 1 else 0.0)
+        + (_NAME if name else _LONG * (len(said) - 1))
+    )
+
+
+def _clear(sitting: Sitting, parse: Parse) -> bool:
+    """ "New row hester gull cox", and not "another row of houses"."""
+    table, text = here(sitting), tuple(parse.args.get("text", ()))
+    if isinstance(table, Refusal) or not text or text[0] in PREPOSITIONS | {"and", "is", "was"}:
+        return False
+    said = cells_said(sitting.document, table, text)
+    return said is not None and len(said) > 1
+
+
+def _clear_in_the_table(sitting: Sitting, parse: Parse) -> bool:
+    return in_table(sitting, parse) and _clear(sitting, parse)
+
+
+def _new_and_clear(sitting: Sitting, parse: Parse) -> bool:
+    text = tuple(parse.args.get("text", ()))
+    told = not PARTS.isdisjoint(text) or bool(exact(sitting.document, text))
+    return _clear(sitting, parse) and not told
+
+
+@command(
+    "<add_one> {row:row_or_line} [{ended}] (with | saying | that says | which says | containing |"
+    " reading | for) {text}",
+    Way(
+        "(<adding> | <wish> | <put>) (a | an | another | one more) [new] {row:row_or_line}"
+        " [{ended}] {text}",
+        when=_clear,
+    ),
+    *each(
+        _clear_in_the_table,
+        "(another | new | a new) {row:row_or_line} [(with | saying | that says)] {text}",
+    ),
+    *each(
+        _new_and_clear,
+        "(<adding> | put | enter | write) {text:words} (to | in | into) <the_table>",
+        "(<adding> | put | enter | write) {text:words} (at | to) the (end | bottom) of <the_table>",
+        "(<adding> | put | enter | write) {text:words} as a [new] row",
+    ),
+    example="add a row with hester comma gull comma cox",
+    group="format",
+    when=there_is,
+    heard=2,
+)
+@of_table
+def add(
+    sitting: Sitting, table: Table, text: Said, row: object = None, ended: int = 1
+) -> Done | Refusal:
+    """Add a row and fill its cells, at the end of the table or where the first empty row is."""
+    said = cells_said(sitting.document, table, text)
+    if said is None:
+        columns = many(table.columns, "column")
+        return Refusal(
+            f"Which words go into which of {columns}?", "", "Say a comma between the cells."
+        )
+    blocks = sitting.document.blocks
+    rows = rows_of(blocks, table)
+    inside = blocks[sitting.writing_place.block].cell is not None
+    empty = (r for r in range(1, table.rows) if not any(b.text.strip() for b in rows[r]))
+    at = next(empty, table.rows) if ended > 0 else int(has_header(rows))
+    if ended < 0 or at == table.rows:
+        rows.insert(at, [empty_cell(block) for block in rows[-1]])
+        sitting = rebuilt(sitting, table, rows)
+        table = table_at(sitting.document.blocks, table.first) or table
+    for column, words in enumerate(said):
+        sitting = written_in(sitting, table.cell(at, column), words).sitting
+    after = at_cell(sitting, table, at, len(said) - 1).sitting if inside else sitting
+    told = (sitting.document.blocks[table.cell(at, c)].text for c in range(len(said)))
+    return Done(after, f"row {at + 1}: {', '.join(map(quoted, told))}")
+
+
+@command(
+    "[and] [then] {text:words} (in | into | under) [the] next (one | cell | box | column)",
+    "[and] [then] [(in | into | for)] [the] next (cell | box) {text}",
+    "(in | into | for) the next one {text}",
+    example="gull in the next cell",
+    group="format",
+    when=in_table,
+    heard=1,
+)
+@of_table
+def put_next(sitting: Sitting, table: Table, text: Said) -> Done | Refusal:
+    """Write words into the next cell, and stay there."""
+    row, column = cell_here(sitting, table)
+    column += 1
+    if column == table.columns:
+        row, column = row + 1, 0
+    if row == table.rows:
+        return Refusal("That was the last cell.", "", "“Next row” adds one.")
+    wrote = written_in(sitting, table.cell(row, column), text)
+    return Done(at_cell(wrote.sitting, table, row, column).sitting, f"wrote {quoted(wrote.text)}")

@@ -1,0 +1,169 @@
+"""Headings that are asked for with their words: "put a heading saying water above that"."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from nimble_lantern.core.commands import blocks
+from nimble_lantern.core.commands.instead import a_look
+from nimble_lantern.core.commands.wording import quoted
+from nimble_lantern.core.composing.beside import insert_beside
+from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.document.model import Position
+from nimble_lantern.core.document.units import block_range
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
+from nimble_lantern.core.lexicon.desk import PARTS
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places, Unit, Units, of_a_grid, of_the_page
+from nimble_lantern.core.targets.words import exact
+from nimble_lantern.core.writing.lexer import Manner, special
+
+_TITLE = 0
+CATALOGUE.table(
+    "titled",
+    {
+        "[new] (heading | header | headline)": 1,
+        "[main] title": _TITLE,
+        "[new] (subheading | sub heading | smaller heading | second level heading)": 2,
+        "[new] heading two": 2,
+        "[new] heading three": 3,
+    },
+    heard=False,
+)
+_SAYING = (
+    "(saying | that says | which says | called | reading | that reads | which reads"
+    " | with the (words | text))"
+)
+_ADD = "(<begin> | <put> | put in | <wish> | there <shall> be)"
+
+
+def _of_a_part(sitting: Sitting, parse: Parse) -> bool:
+    target = parse.args.get("target")
+    return of_the_page(target) and not of_a_grid(target) and _new(sitting, parse)
+
+
+def _of_a_part_alone(sitting: Sitting, parse: Parse) -> bool:
+    target = parse.args.get("target")
+    return of_the_page(target) and not of_a_grid(target)
+
+
+def _of_several(sitting: Sitting, parse: Parse) -> bool:
+    """ "The list needs a heading": its items are to be none."""
+    target = parse.args.get("target")
+    return isinstance(target, Units) and target.unit in (Unit.LIST, Unit.TABLE)
+
+
+def _new(sitting: Sitting, parse: Parse) -> bool:
+    """Words that do not stand on the page, which would be moved, and are no part of it."""
+    text = tuple(parse.args.get("text", ()))
+    return not exact(sitting.document, text) and not PARTS.issuperset(text)
+
+
+def _on_an_empty_page(sitting: Sitting, parse: Parse) -> bool:
+    """ "The title is bins" is a sentence of any other letter."""
+    empty = not any(block.text.strip() for block in sitting.document.blocks)
+    return empty and _on_an_empty_line(sitting, parse)
+
+
+def _on_an_empty_line(sitting: Sitting, parse: Parse) -> bool:
+    """ "Heading two water" and "title case water" are written by their own rules."""
+    text = tuple(parse.args.get("text", ()))
+    empty = not sitting.document.blocks[sitting.writing_place.block].text.strip()
+    by_its_rule = text[:1] in _LEVELS or special(("title", *text), 0, Manner()) > 0
+    return empty and not by_its_rule and not a_look(text)
+
+
+_LEVELS = (("one",), ("two",), ("three",), ("level",))
+
+
+@command(
+    f"{_ADD} (a | an | another | the) {{level:titled}} [here] {_SAYING} {{text}}",
+    f"{_ADD} (a | an | another | the) {{level:titled}} {_SAYING} {{text:words}} here",
+    f"{_ADD} (a | an | another | the) {{level:titled}} {{side:beside}} {{target}} {_SAYING}"
+    " {text}",
+    f"{_ADD} (a | an | another | the) {{level:titled}} (at | to) the [very] {{edge:docedge}}"
+    f" {_SAYING} {{text}}",
+    *each(
+        _of_a_part,
+        f"{_ADD} (a | another | the) {{level:titled}} [{_SAYING}] {{text:words}} {{side:beside}}"
+        " {target}",
+        "<put> {text:words} as (a | the) {level:titled} {side:beside} {target}",
+        f"{{target}} (needs | wants | <shall> have) (a | the) {{level:titled}} [{_SAYING}]"
+        " {text}",
+        f"give {{target}} (a | the) {{level:titled}} [{_SAYING}] {{text}}",
+        "head {target} with {text}",
+    ),
+    Way(
+        f"{_ADD} (a | another | the) {{level:titled}} [{_SAYING}] {{text:words}} (at | to) the"
+        " [very] {edge:docedge}",
+        when=_new,
+    ),
+    Way(
+        f"{{side:beside}} {{target}} {_ADD} (a | the) {{level:titled}} [{_SAYING}] {{text}}",
+        when=_of_a_part,
+    ),
+    *each(
+        _on_an_empty_page,
+        f"(<begin> with | make | give (it | this | the <writing>)) (a | the) {{level:titled}}"
+        f" [{_SAYING}] {{text}}",
+        "(a | the) {level:titled} (is | <shall> (be | say) | will be) {text}",
+        "{level:titled} {text}",
+        "title (it | this | the <writing>) {text}",
+        "head (it | this | the <writing>) [with] {text}",
+    ),
+    *each(
+        _on_an_empty_line,
+        f"(a | another | the) {{level:titled}} {_SAYING} {{text}}",
+        f"{_ADD} (a | another | the) {{level:titled}} {{text}}",
+        "[a] new heading {text}",
+    ),
+    *each(
+        _of_a_part_alone,
+        f"{_ADD} (a | an | another) {{level:titled}} {{side:beside}} {{target}}",
+        f"{{side:beside}} {{target}} {_ADD} (a | another) {{level:titled}}",
+    ),
+    *each(
+        _of_several,
+        "{target} (needs | wants | <shall> have) (a | the) {level:titled} [(above | over) it]",
+        "give {target} (a | the) {level:titled}",
+    ),
+    example="put a heading saying water above the second paragraph",
+    group="format",
+    heard=3,
+)
+def add(
+    sitting: Sitting,
+    text: tuple[str, ...] = (),
+    level: int = _TITLE,
+    target: Places | None = None,
+    side: str = "before",
+    edge: str = "",
+) -> Done:
+    """Write a heading of these words, or begin one, beside a part of the page, at its top or here.
+
+    One that is begun is where the next words go.
+    """
+    document, here = sitting.document, sitting.writing_place.block
+    empty = not document.blocks[here].text.strip()
+    if target is None and not edge and level == _TITLE and any(b.text for b in document.blocks):
+        edge = "start"
+    if target is not None:
+        before = side == "before"
+        block = (target.first.start if before else target.first.end).block
+        wrote = insert_beside(sitting, block_range(document, block), text, before, True)
+    elif edge:
+        block = 0 if edge == "start" else len(document.blocks) - 1
+        wrote = insert_beside(sitting, block_range(document, block), text, edge == "start", True)
+    elif empty:
+        wrote = compose(replace(sitting.about(()), insertion=Position(here, 0)), text)
+        wrote = replace(wrote, sitting=replace(wrote.sitting, insertion=None))
+    else:
+        above = sitting.writing_place.offset == 0
+        wrote = insert_beside(sitting, block_range(document, here), text, above, True)
+    made = blocks.heading(wrote.sitting, Places((wrote.range,)), level or 1)
+    assert isinstance(made, Done)
+    after = made.sitting
+    if target is None and not edge or not text:
+        after = after.placed(wrote.range.end)
+    which = f"{quoted(wrote.text)} is" if text else "the next words are"
+    return Done(after, f"{which} heading {level or 1}")
