@@ -176,3 +176,50 @@ class Counting(AtWork):
             with self.subTest(said):
                 self.assertIn(answer, self.desk(page).hears(said).summary)
         self.stays(FAIR, "how many people are there", "how often do you come")
+
+
+class SameAgain(AtWork):
+    def test_what_was_just_done_is_done_to_something_else(self) -> None:
+        for said in ("the same for saturday", "do that to saturday as well", "and saturday too"):
+            self.has(FAIR, f"bold friday / {said}", "**Saturday**", "**Friday**")
+        self.has(FAIR, "bold friday / and saturday too / and raffle tin too", "And raffle tin too")
+        self.has(FAIR, "bold friday / and saturday too / july as well", "**July**")
+        self.has(FAIR, "delete friday / the same for saturday", "on the second of July")
+
+    def test_else_it_is_a_sentence(self) -> None:
+        self.stays(FAIR, "and saturday too", "the same for saturday")
+        self.has(FAIR, "delete friday / and saturday too", "And Saturday too", "second Saturday")
+        self.has(FAIR, "bold friday / the dance was fun too", "The dance was fun too")
+
+
+class Said(AtWork):
+    def test_praise_is_no_text(self) -> None:
+        for said in ("that's better", "perfect", "that will do nicely"):
+            desk = self.desk(FAIR)
+            desk.hears("bold friday", said)
+            self.assertNotIn(said.split()[-1], desk.markdown.lower())
+            desk.hears("that was text")
+            self.assertIn(said.split()[-1], desk.markdown.lower())
+        self.stays(FAIR, "perfect", "that's better")
+        self.has(FAIR, "new paragraph / perfect", "\n\nPerfect")
+
+    def test_a_word_and_its_letters(self) -> None:
+        self.has("", "we shared the fare / i said fair f a i r", "We shared the fair")
+
+    def test_marks_that_are_asked_for(self) -> None:
+        self.has("", "hello / put a full stop at the end of that", "Hello.")
+        self.has(FAIR, "it needs a comma after july doors", "July. Doors, open at ten.")
+        self.refused(FAIR, "it needs a comma after friends", "put a full stop after july")
+
+    def test_what_is_plainly_for_the_desk_is_answered(self) -> None:
+        said = "leave two lines before the last paragraph"
+        self.refused(FAIR, said, "make the list into a sentence")
+        self.has(FAIR, f"{said} / that was text", "Leave two lines before the last paragraph")
+        desk = self.desk(FAIR)
+        self.assertRead("unclear", desk.hears(said))
+
+    def test_on_a_line_of_its_own(self) -> None:
+        said = "see you there full stop / yours faithfully / put that on its own line"
+        self.has("", said, "See you there.\\\nYours faithfully")
+        self.has("", f"{said} / undo", "See you there. Yours faithfully")
+        self.refused(FAIR, "the first sentence should be on its own line")

@@ -92,6 +92,7 @@ CATALOGUE.table(
     ),
     Way("(say | tell me) what {target} says", when=_plainly),
     Way("what does {target} say", when=_plainly),
+    Way("(what's | what is) (in | at) {target}", when=_of_prose),
     Way("how does {target} (sound | read)", when=_plainly),
     heard=1,
     example="read the last paragraph",
@@ -158,7 +159,9 @@ def read_on(sitting: Sitting, named_marks: bool = False) -> Done | Refusal:
     "read [me] (it | that | this | everything) [all] from the <beginning>",
     "read [me] the (whole | entire) (document | text | letter | thing)",
     "(speak | say [out loud]) (the | my) [whole] (letter | document)",
-    "read [me] (the | my) (letter | document) [(aloud | to me | back | from the start)]",
+    "read [me | back] [to me] what (i've | i have | we've | we have) (got | written | said) [so"
+    " far]",
+    "read [me] (the | my) [whole] (letter | document) [back] [(aloud | to me | from the start)]",
     "(go | run) through (it | this | the (letter | document)) aloud [from the <beginning>]",
     heard=1,
     example="read from the top",

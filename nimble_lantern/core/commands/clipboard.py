@@ -342,7 +342,7 @@ def _less_than_all(sitting: Sitting, parse: Parse) -> bool:
 @command(
     Way("copy {target} {side:beside} {place:target}", when=_less_than_all),
     "copy {target} to the {edge:docedge}",
-    "put a copy of {target} at the {edge:docedge}",
+    "(put | give me | make | <wish>) a copy of {target} at the {edge:docedge}",
     "put a copy of {target} {side:beside} {place:target}",
     Way("(repeat | duplicate) {target} at the {edge:docedge}", when=names_a_part),
     Way(

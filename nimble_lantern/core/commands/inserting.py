@@ -10,7 +10,8 @@ from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.replacing import STOPS, bare_mark, replace_range, without_stop
-from nimble_lantern.core.document.model import Document, Range
+from nimble_lantern.core.document.edits import Edit, Splice
+from nimble_lantern.core.document.model import Document, Piece, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
@@ -25,19 +26,32 @@ from nimble_lantern.core.targets.model import (
 )
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import places
+from nimble_lantern.core.writing.lexer import mark_named
 
 _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM)
 
 
-def _beside(sitting: Sitting, target: Places, text: tuple[str, ...], before: bool) -> Done:
+def _beside(
+    sitting: Sitting, target: Places, text: tuple[str, ...], before: bool
+) -> Done | Refusal:
     whole = target.unit in _WHOLE
     text = inserted.bare_word(text)
+    if _stands_there(sitting, target.first, text, before):
+        return Refusal(f"There is a {' '.join(bare_mark(text))} there already.")
     if not before and (closed := _other_stop(sitting, target.first, text)):
         return closed
     wrote = insert_beside(sitting, target.first, text, before, whole)
     side = "before" if before else "after"
     where = named(sitting.document, target.ranges[:1])
     return Done(wrote.sitting, f"put {quoted(wrote.text)} {side} {where}")
+
+
+def _stands_there(sitting: Sitting, r: Range, text: tuple[str, ...], before: bool) -> bool:
+    """Whether the mark that is asked for is right there: "it needs a comma after friends"."""
+    mark = mark_named(bare_mark(text))
+    block = sitting.document.blocks[(r.start if before else r.end).block].text
+    there = block[: r.start.offset].rstrip() if before else block[r.end.offset :].lstrip()
+    return mark is not None and (there.endswith if before else there.startswith)(mark.text)
 
 
 def _other_stop(sitting: Sitting, r: Range, text: tuple[str, ...]) -> Done | None:
@@ -154,7 +168,7 @@ def _beside_ways(side: str, *others: Way) -> tuple[Way, ...]:
     group="revising",
     when=inserted.not_there_yet,
 )
-def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Done:
+def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Done | Refusal:
     """Put words in before a target.  The writing place stays where it is."""
     return _beside(sitting, target, text, before=True)
 
@@ -175,12 +189,15 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
     group="revising",
     when=inserted.not_there_yet,
 )
-def insert_after(sitting: Sitting, text: tuple[str, ...], target: Places) -> Done:
+def insert_after(sitting: Sitting, text: tuple[str, ...], target: Places) -> Done | Refusal:
     """Put words in after a target.  The writing place stays where it is."""
     return _beside(sitting, target, text, before=False)
 
 
 _SIDE = {"start": "before", "end": "after"}
+
+
+CATALOGUE.table("postscript", {"(ps | p s | postscript)": "ps"}, heard=False)
 
 
 @command(
@@ -192,6 +209,8 @@ _SIDE = {"start": "before", "end": "after"}
     "(add | put | insert | write | start) (a | another) [new] paragraph at the [very]"
     " {edge:docedge} [(saying | that says | with | which says)] {text}",
     "[a] new paragraph at the [very] {edge:docedge} [(saying | that says | with)] {text}",
+    "(add | put [in] | write | <wish>) a {after_all:postscript} [at the {edge:docedge}] (saying |"
+    " that says) {text}",
     example="add a paragraph after the first paragraph saying tea is free",
     group="revising",
     when=inserted.beside_a_block,
@@ -203,8 +222,11 @@ def insert_block(
     side: str = "after",
     position: int = 0,
     edge: str = "",
+    after_all: str = "",
 ) -> Done | Refusal:
     """Write a paragraph or an item of its own before or after another.  The writing place stays."""
+    if after_all:
+        text, edge = (after_all, *text), "end"
     if edge:
         last = 0 if edge == "start" else len(sitting.document.blocks) - 1
         target, side = Places((block_range(sitting.document, last),)), _SIDE[edge]
@@ -251,6 +273,10 @@ CATALOGUE.table(
         "{target} <shall> (say | read | have) {text:words} (at | to | on) {inner:of_it}",
         when=inserted.in_prose,
     ),
+    Way(
+        "<put> (a | the | another) {text:words} (at | on | to) {inner} of {target}",
+        when=inserted.a_mark,
+    ),
     Way("{inner:joining} {text:words} to {target}", when=inserted.plain_words),
     Way("{target} <shall> {inner:opening} with {text}", when=inserted.in_prose),
     Way(
@@ -263,7 +289,7 @@ CATALOGUE.table(
 )
 def insert_inside(
     sitting: Sitting, text: tuple[str, ...], target: Places, inner: bool = False
-) -> Done:
+) -> Done | Refusal:
     """Put words in at the start or end of a paragraph or sentence.  The writing place stays."""
     return _beside(sitting, replace(target, unit=None), text, before=inner)
 
@@ -330,13 +356,27 @@ def at_edge(sitting: Sitting, text: tuple[str, ...], edge: str = "end") -> Done:
     return Done(after, f"put {quoted(wrote.text)} at the {edge}")
 
 
+_OWN_LINE = "(its own line | a line of its own | a (new | separate | fresh) line | the next line)"
+
+
 @command("(new line | line break) {side:beside} {target}",
          "(put | insert | add) a (new line | line break) {side:beside} {target}",
+         f"(put | move | have | start | begin | write) {{target}} on {_OWN_LINE}",
+         f"<wish> {{target}} on {_OWN_LINE}",
+         f"{{target}} <shall> (be | go | stand | start | begin) on {_OWN_LINE}",
+         "(give {target} | {target} (needs | wants)) (its own line | a line of its own)",
          example="new line after the first sentence", group="revising")  # fmt: skip
-def line_beside(sitting: Sitting, target: Places, side: str) -> Done:
+def line_beside(sitting: Sitting, target: Places, side: str = "before") -> Done | Refusal:
     """Break the line before or after a target."""
-    wrote = insert_beside(sitting, target.first, ("new", "line"), side == "before", False)
-    where = named(sitting.document, target.ranges[:1])
+    block = sitting.document.blocks[target.first.start.block].text
+    start, where = target.first.start, named(sitting.document, target.ranges[:1])
+    left = block[: start.offset].rstrip(" ")
+    if side == "before" and (not left or left.endswith("\n")):
+        return Refusal("It begins a line already.")
+    if side == "before":
+        broken = Splice(start.block, len(left), start.offset, Piece("\n"))
+        return Done(sitting.edited(Edit((broken,))), f"new line before {where}")
+    wrote = insert_beside(sitting, target.first, ("new", "line"), False, False)
     return Done(wrote.sitting, f"new line {side} {where}")
 
 

@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
+from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.state import Done, Sitting
 
 
@@ -24,6 +25,33 @@ from nimble_lantern.core.state import Done, Sitting
 def save(sitting: Sitting) -> Done:
     """Nothing needs saving: every utterance is kept as soon as it is done."""
     return Done(sitting, "everything is saved as you say it")
+
+
+def _of_what_was_done(sitting: Sitting, parse: Parse) -> bool:
+    """Right after a command that changed the text; "lovely" may be written over a selection."""
+    last = sitting.trail[-1] if sitting.trail else None
+    held = sitting.selection is not None and sitting.fresh
+    changed = last is not None and last.made and last.read_as is ReadAs.COMMAND
+    if not changed or held or last is None or last.command is None:
+        return False
+    return CATALOGUE.commands[last.command].group in ("format", "revising", "repair")
+
+
+@command(
+    "[yes] [(that's | that is)] (right | better | perfect | lovely | great | brilliant | excellent"
+    " | more like it | just right | how i want it | what i (wanted | meant))",
+    "[yes] (that will | that'll) do [nicely]",
+    "[yes] (that's | that is) (it | fine | good | the one)",
+    "(much | far) better",
+    "well done",
+    example="that's better",
+    group="desk",
+    when=_of_what_was_done,
+    heard=0,
+)
+def praise(sitting: Sitting) -> Done:
+    """Said of what the desk just did, it is no text."""
+    return Done(sitting, "good; “that was text” writes it")
 
 
 @command(

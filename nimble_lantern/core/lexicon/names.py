@@ -63,7 +63,9 @@ GIVEN = frozenset(
 """Given names in use in Britain and Ireland that are no other word."""
 CAPITALISED = frozenset((*PROPER.split(), *GIVEN, *DAYS, *MONTHS))
 """Words that have a capital wherever they stand, as the month or the day if they are others."""
-INITIALS = "UK USA BBC NASA EU NHS RNLI VAT PDF TV DVD USB URL HTML FAQ GPS CEO DIY AGM OK PhD NGO"
+INITIALS = (
+    "UK USA BBC NASA EU NHS RNLI VAT PDF TV DVD USB URL HTML FAQ GPS CEO DIY AGM OK PhD NGO PS"
+)
 """Written as they stand here."""
 ABBREVIATIONS = frozenset(
     "mr mrs ms dr st prof rev capt e.g i.e etc vs no approx dept cf a.m p.m".split()

@@ -128,7 +128,7 @@ _NAMING = (".rename", ".keep")
 def plainer_than(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     """The words without hesitation, without what comes after a request, then without what comes
     before: "no bullets please" is "no bullets" before it is "bullets"."""
-    bare = _said_once(tuple(w for w in words if w not in FILLERS))
+    bare = _not_spelled(_said_once(tuple(w for w in words if w not in FILLERS)))
     *longer, tailed = _without_tails(bare)
     begun = _without_leads(tailed)
     inside = begun._replace(words=_without(begun.words, INSIDE), inside=True)
@@ -139,6 +139,17 @@ def plainer_than(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     full = Plainer(_in_full(tailed))
     plainer = [*reversed(found.values()), *([full] if full.words not in found else [])]
     return tuple(p for p in plainer if p.words and p.words != words)
+
+
+def _not_spelled(words: tuple[str, ...]) -> tuple[str, ...]:
+    """ "I said fair f a i r": the letters say the word before them once more."""
+    start = next((n for n in range(len(words), 0, -1) if len(words[n - 1]) > 1), 0)
+    spelled = "".join(words[start:])
+    twice = len(spelled) > _FEWEST_LETTERS and words[start - 1 : start] == (spelled,)
+    return words[:start] if twice else words
+
+
+_FEWEST_LETTERS = 2
 
 
 def as_wished(words: tuple[str, ...]) -> tuple[Plainer, ...]:

@@ -242,7 +242,7 @@ def _spans(sitting: Sitting, words: tuple[str, ...]) -> list[tuple[int, int]]:
             j, target = reading.end, reading.value
             if words[j - 1] in LITTLE and words[j - 1] not in SPOKEN_OF:
                 continue
-            if isinstance(target, Words) and all(w in LITTLE for w in target.words):
+            if isinstance(target, Words) and _NO_THING.issuperset(target.words):
                 continue
             if target not in tried:
                 tried[target] = _stands(sitting, target)
@@ -255,6 +255,15 @@ def _spans(sitting: Sitting, words: tuple[str, ...]) -> list[tuple[int, int]]:
         if not any(a <= i and j <= b for a, b in kept):
             kept.append((i, j))
     return kept[:_MOST_SPANS]
+
+
+_NO_THING = (
+    LITTLE
+    | PLAIN_VERBS
+    | TRADE_VERBS
+    | frozenset("what what's who who's which how where when why through over about".split())
+)
+"""Where they stand on the page, nobody speaks of them: "what's in the first paragraph"."""
 
 
 def _stands(sitting: Sitting, target: Any) -> bool:

@@ -28,6 +28,7 @@ from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import INSIDE, apart, within_a_part
 from nimble_lantern.core.reading.housed import housed, keeping
 from nimble_lantern.core.reading.otherwise import otherwise, surely
+from nimble_lantern.core.reading.same_again import same_again
 from nimble_lantern.core.reading.told_before import told_before
 from nimble_lantern.core.reading.worded import surely as surely_worded
 from nimble_lantern.core.reading.worded import worded
@@ -128,7 +129,8 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
             return verdict
     if whole and (named := _named_first(sitting, words, asked)) is not None:
         return named
-    for other in (_in_order, _otherwise, _housed, _worded, _reasoned) if whole else ():
+    ways = (_again, _in_order, _otherwise, _housed, _worded, _reasoned)
+    for other in ways if whole else ():
         put = other(sitting, words, asked)
         if put is not None and (other is _housed or not _is_to_stay(words, put)):
             return put
@@ -195,6 +197,12 @@ def _named_first(
 def _exactly_called(parse: Parse) -> bool:
     """ "In the last paragraph take out the word please" speaks of words, whatever stands there."""
     return any(isinstance(v, Words) and v.called for v in parse.args.values())
+
+
+def _again(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -> Verdict | None:
+    """What was just done, for something else as well."""
+    found = (exactly(sitting, said, whole=False) for said in same_again(sitting, words))
+    return next((v for v in found if v.kind is Judged.COMMAND), None)
 
 
 def _in_order(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -> Verdict | None:

@@ -78,7 +78,7 @@ def _words(target: Words, view: View, near: bool) -> Answer:
         wanted = near and target.of is None and bool(set(target.words) - LITTLE - {"one", "ones"})
         close = spoken.near(view.document, target.words, view.caret) if wanted else []
         if not close or close[0].likeness < SURE or close[1:2] and close[1].likeness >= SURE:
-            return _missing(target.words, close)
+            return _missing(target.words, close, "this text" if target.of is None else "that part")
         taken = close[0].text
         found = spoken.places(view.document, taken.split()) or [close[0].range]
     picked = _one_of(target, found, view)
@@ -88,10 +88,10 @@ def _words(target: Words, view: View, near: bool) -> Answer:
     return Places(tuple(picked), ask, near=taken, heard=" ".join(target.words))
 
 
-def _missing(words: tuple[str, ...], close: list[spoken.Near]) -> Missing:
+def _missing(words: tuple[str, ...], close: list[spoken.Near], place: str) -> Missing:
     what = f"I heard “{' '.join(words)}”."
     hint = f"Did you mean “{close[0].text}”?" if close else ""
-    return Missing(what, "No such words are in this text.", hint, words, tuple(close))
+    return Missing(what, f"No such words are in {place}.", hint, words, tuple(close))
 
 
 def _one_of(target: Words, found: list[Range], view: View) -> list[Range] | None:

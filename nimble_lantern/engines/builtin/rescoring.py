@@ -27,12 +27,12 @@ _COMMON = 2e-5
 class Weights:
     """What the parts of a score are worth; found by trying (docs/hearing.md)."""
 
-    language: float = 4.5  # a natural logarithm of the mixture's probability
+    language: float = 6.0  # a natural logarithm of the mixture's probability
     decoded: float = 4.5  # one of the large model's, as it went into the decoder's score
     sound: float = 45.0  # taken off for every phone that differs
     farthest: float = 0.34  # phones that may differ, as a share
     word: float = 0.0  # added for each word
-    share: float = 0.1  # of the document in the mixture
+    share: float = 0.15  # of the document in the mixture
 
 
 class Rescorer:

@@ -1,0 +1,80 @@
+"""What was just done, asked for something else as well: "and saturday too", "the same for the
+title"."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+
+from nimble_lantern.core.grammar.catalogue import CATALOGUE
+from nimble_lantern.core.kinds import ReadAs
+from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.lexicon.housed import Phrase
+from nimble_lantern.core.reading.addressing import barest
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.model import is_target, of_the_page
+from nimble_lantern.core.targets.words import exact
+
+_LONGEST = 12
+_ALL = ("the", "same")
+_TO = frozenset("for to with on in".split())
+_DOING = frozenset((("do",), ("make",), ("do", "that"), ("do", "it"), ("do", "this")))
+_TOO = (("too",), ("as", "well"), ("also",))
+
+
+def same_again(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
+    """The last command in its words, of what is named now in the place of what it was about.
+
+    A look may be asked for with a bare "too"; everything else as "the same".
+    """
+    if len(words) > _LONGEST:
+        return
+    said = tuple(words[1:] if words[:1] == ("and",) else words)
+    for named, plainly in _named(said):
+        if not _names(sitting, named):
+            continue
+        for before, command in _last(sitting):
+            if plainly or CATALOGUE.commands[command].group == "format":
+                yield from _of_another(before, command, named)
+
+
+def _named(words: Phrase) -> Iterator[tuple[Phrase, bool]]:
+    """What is named, and whether it is said that the same is to be done."""
+    tail = next((t for t in _TOO if words[-len(t) :] == t), ())
+    bare = words[: len(words) - len(tail)]
+    for lead in ((), *_DOING):
+        rest = bare[len(lead) :] if bare[: len(lead)] == lead else ()
+        same = rest[2:] if rest[:2] == _ALL else rest if len(lead) > 1 else ()
+        if same and same[0] in _TO:
+            yield same[1:], True
+    if tail and bare:
+        yield bare, False
+
+
+def _names(sitting: Sitting, words: Phrase) -> bool:
+    if not words or LITTLE.issuperset(words):
+        return False
+    if exact(sitting.document, words):
+        return True
+    return any(of_the_page(found.value) for found in CATALOGUE.grammar.parses("target", words))
+
+
+def _last(sitting: Sitting) -> Iterator[tuple[Phrase, str]]:
+    """The words of the last command that changed the text, past those that asked for it again."""
+    for entry in reversed(sitting.trail):
+        if entry.read_as is not ReadAs.COMMAND or entry.command is None or not entry.made:
+            return
+        said = tuple(entry.heard.split())
+        yield said, entry.command
+        if not any(_named(said[1:] if said[:1] == ("and",) else said)):
+            return
+
+
+def _of_another(before: Phrase, command: str, named: Phrase) -> Iterator[Phrase]:
+    for words in dict.fromkeys((before, barest(before))):
+        parses = [p for p in CATALOGUE.parses(words) if p.command.name == command]
+        about = [v for p in parses for v in p.args.values() if is_target(v)]
+        match = CATALOGUE.grammar.match(words)
+        for i in range(len(words)) if about else ():
+            for reading in match.at("target", i):
+                if reading.value in about:
+                    yield (*words[:i], *named, *words[reading.end :])
