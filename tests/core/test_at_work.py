@@ -77,6 +77,10 @@ class Headings(AtWork):
             "above the second paragraph put a heading saying what we need",
         ):
             self.has(FAIR, said, "ten.\n\n# What we need\n\nWe still", command="titled.add")
+        self.has(
+            FAIR, "put a heading saying cakes above the second paragraph", "# Cakes\n\nWe still"
+        )
+        self.has(CREWS, "put a heading june above the table", "# June\n\n| name")
         self.has(FAIR, "put a subheading called lost things at the end", "help.\n\n## Lost things")
 
     def test_one_that_is_begun_is_where_the_next_words_go(self) -> None:
@@ -223,3 +227,25 @@ class Said(AtWork):
         self.has("", said, "See you there.\\\nYours faithfully")
         self.has("", f"{said} / undo", "See you there. Yours faithfully")
         self.refused(FAIR, "the first sentence should be on its own line")
+
+    def test_what_is_not_so_is_offered_to_be_changed(self) -> None:
+        for said, offer in (
+            ("it's a fete not a raffle", ""),
+            ("the fete is in august not july", "replace july with august"),
+        ):
+            with self.subTest(said):
+                desk = self.desk(FAIR)
+                desk.hears(said)
+                asked = desk.sitting.question
+                labels = [option.label for option in asked.options] if asked else []
+                self.assertEqual(labels, [offer] if offer else [])
+
+
+class OnTheList(AtWork):
+    def test_an_item_in_everyday_words(self) -> None:
+        for said in (
+            "pop string on the end of the list",
+            "string needs to be on the list as well",
+            "the list should have string on it too",
+        ):
+            self.has(FAIR, said, "- a tin for the money\n- string")

@@ -121,6 +121,8 @@ _BETTER = (
     f"{_NO} (i'd | i would | we'd) (rather | sooner) (leave | keep | have) (it | that)"
     f" {_AS_BEFORE}",
     f"{_NO} i (should not | shouldn't) have (done | said | changed | touched) (that | it)",
+    f"{_NO} i (did not | didn't) mean to (do | delete | remove | change | cut | lose | move | take"
+    " out) (that | it | this)",
     f"{_NO} (that | it) was a bad idea",
     f"{_NO} (i changed | i've changed | i have changed) my mind [about (it | that)]",
 )

@@ -167,8 +167,8 @@ _NO_ITEM = frozenset("nobody everybody everyone somebody someone anybody who wha
 
 @command(
     Way(
-        "(add | put | append | write | insert) [(an item | the item)] {text:words} (to | on | onto"
-        " | at) [the [very] (end | bottom | foot) of] the list",
+        "(<put> | append | put in) [(an item | the item)] {text:words} (to | on | onto | at) [the"
+        " [very] (end | bottom | foot) of] the list [(as well | too | also)]",
         when=_names_an_item,
     ),
     Way("add (an item | another item) [saying] {text}", when=_an_item),
@@ -177,9 +177,11 @@ _NO_ITEM = frozenset("nobody everybody everyone somebody someone anybody who wha
     Way("list item {text:words} at the end of the list", when=_there_is_a_list),
     Way("[and] (also | plus) {text:words} (on | to) the list", when=_an_item),
     Way(
-        "{text:words} (goes | belongs | should go) (on | in) the list [(as well | too | also)]",
+        "{text:words} (goes | belongs | <shall> (go | be)) (on | in) the list [(as well | too |"
+        " also)]",
         when=_a_short_item,
     ),
+    Way("the list <shall> have {text:words} (on | in) it [(as well | too | also)]", when=_an_item),
     Way(
         "(and another | another | one more) (bullet | bullet point | point) [saying] {text}",
         when=_an_item,

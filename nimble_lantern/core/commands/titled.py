@@ -34,17 +34,20 @@ _SAYING = (
     "(saying | that says | which says | called | reading | that reads | which reads"
     " | with the (words | text))"
 )
+CATALOGUE.table("saying", {_SAYING: True}, heard=False)
+_SAID = frozenset("saying that which called reading with".split())
 _ADD = "(<begin> | <put> | put in | <wish> | there <shall> be)"
+_ADD_ONE = f"{_ADD} (a | another | the) {{level:titled}}"
 
 
 def _of_a_part(sitting: Sitting, parse: Parse) -> bool:
-    target = parse.args.get("target")
-    return of_the_page(target) and not of_a_grid(target) and _new(sitting, parse)
+    return _of_a_part_alone(sitting, parse) and _new(sitting, parse)
 
 
 def _of_a_part_alone(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
-    return of_the_page(target) and not of_a_grid(target)
+    table = isinstance(target, Units) and target.unit is Unit.TABLE
+    return of_the_page(target) and (table or not of_a_grid(target))
 
 
 def _of_several(sitting: Sitting, parse: Parse) -> bool:
@@ -54,8 +57,11 @@ def _of_several(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _new(sitting: Sitting, parse: Parse) -> bool:
-    """Words that do not stand on the page, which would be moved, and are no part of it."""
-    text = tuple(parse.args.get("text", ()))
+    """Words that do not stand on the page, which would be moved, and are no part of it; or any,
+    where it is said that the heading says them."""
+    text = tuple(parse.args.get("text", ("that",)))
+    if parse.args.get("said") or text[0] in _SAID:
+        return text[0] not in _SAID
     return not exact(sitting.document, text) and not PARTS.issuperset(text)
 
 
@@ -85,27 +91,24 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
     f" {_SAYING} {{text}}",
     *each(
         _of_a_part,
-        f"{_ADD} (a | another | the) {{level:titled}} [{_SAYING}] {{text:words}} {{side:beside}}"
-        " {target}",
+        f"{_ADD_ONE} [{{said:saying}}] {{text:words}} {{side:beside}} {{target}}",
         "<put> {text:words} as (a | the) {level:titled} {side:beside} {target}",
-        f"{{target}} (needs | wants | <shall> have) (a | the) {{level:titled}} [{_SAYING}]"
-        " {text}",
-        f"give {{target}} (a | the) {{level:titled}} [{_SAYING}] {{text}}",
+        "{target} (needs | wants | <shall> have) (a | the) {level:titled} [{said:saying}] {text}",
+        "give {target} (a | the) {level:titled} [{said:saying}] {text}",
         "head {target} with {text}",
     ),
     Way(
-        f"{_ADD} (a | another | the) {{level:titled}} [{_SAYING}] {{text:words}} (at | to) the"
-        " [very] {edge:docedge}",
+        f"{_ADD_ONE} [{{said:saying}}] {{text:words}} (at | to) the [very] {{edge:docedge}}",
         when=_new,
     ),
     Way(
-        f"{{side:beside}} {{target}} {_ADD} (a | the) {{level:titled}} [{_SAYING}] {{text}}",
+        f"{{side:beside}} {{target}} {_ADD} (a | the) {{level:titled}} [{{said:saying}}] {{text}}",
         when=_of_a_part,
     ),
     *each(
         _on_an_empty_page,
-        f"(<begin> with | make | give (it | this | the <writing>)) (a | the) {{level:titled}}"
-        f" [{_SAYING}] {{text}}",
+        "(<begin> with | make | give (it | this | the <writing>)) (a | the) {level:titled}"
+        " [{said:saying}] {text}",
         "(a | the) {level:titled} (is | <shall> (be | say) | will be) {text}",
         "{level:titled} {text}",
         "title (it | this | the <writing>) {text}",
@@ -138,6 +141,7 @@ def add(
     target: Places | None = None,
     side: str = "before",
     edge: str = "",
+    said: bool = False,
 ) -> Done:
     """Write a heading of these words, or begin one, beside a part of the page, at its top or here.
 

@@ -15,6 +15,7 @@ from nimble_lantern.core.commands import inserted, instead
 from nimble_lantern.core.document.model import Kind
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
 from nimble_lantern.core.lexicon.closed import (
+    ARTICLES,
     AUXILIARIES,
     DETERMINERS,
     LITTLE,
@@ -283,6 +284,7 @@ def maybe_instead(sitting: Sitting, words: Sequence[str]) -> Iterator[Asked]:
     A letter may well say the same, so they are written, and the replacement is offered beside them.
     """
     yield from _told_otherwise(sitting, tuple(words))
+    yield from _told_instead(sitting, tuple(words))
     for asked in worded(sitting, words):
         old, new = asked.old, asked.new
         # "The ferry should be late" speaks of a thing.
@@ -305,6 +307,41 @@ def _told_otherwise(sitting: Sitting, words: Phrase) -> Iterator[Asked]:
                 plain = ("replace", *old, "with", *new)
                 yield Asked(REPLACING, plain, old, new, Sure.DOUBTFUL, False, False, False)
                 return
+
+
+def _told_instead(sitting: Sitting, words: Phrase) -> Iterator[Asked]:
+    """ "Osric is on the gate not gus", "it's a fee not a rent": what stands on the page is not so,
+    and as many other words of the statement, which do not stand there, are."""
+    for mark in _NOT:
+        starts = (n for n in range(len(words)) if words[n : n + len(mark)] == mark)
+        at = next(starts, 0)
+        old = _without_article(words[at + len(mark) :])
+        if not 0 < len(old) <= _MOST_INSTEAD or not 1 < at <= _LONGEST_TOLD:
+            continue
+        if not exact(sitting.document, old) or LITTLE.issuperset(old):
+            continue
+        told = words[:at]
+        runs = (told[i : i + len(old)] for i in range(len(told) - len(old) + 1))
+        new = [r for r in runs if _may_be_new(sitting, r)]
+        alike = [r for r in new if kind_of(r) == kind_of(old)] or new
+        if alike:
+            plain = ("replace", *old, "with", *alike[0])
+            yield Asked(REPLACING, plain, old, alike[0], Sure.DOUBTFUL, False, False, False)
+        return
+
+
+def _without_article(words: Phrase) -> Phrase:
+    return words[1:] if words[:1] and words[0] in ARTICLES else words
+
+
+def _may_be_new(sitting: Sitting, words: Phrase) -> bool:
+    dull = LITTLE | AUXILIARIES | PREPOSITIONS | VERBS | DETERMINERS | SUBJECT_PRONOUNS
+    plain = dull.isdisjoint(words) and not any(w.endswith("ing") for w in words)
+    return plain and not any(exact(sitting.document, (word,)) for word in words)
+
+
+_NOT = (("instead", "of"), ("rather", "than"), ("and", "not"), ("not",), ("no", "longer"))
+_MOST_INSTEAD, _LONGEST_TOLD = 2, 9
 
 
 _NO_WORDS_INSTEAD = (
