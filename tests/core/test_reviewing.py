@@ -180,6 +180,9 @@ SAID = (
     "call this version one", "compare with one", "next change", "take this one back",
     "bring back one", "hello there full stop", "new paragraph", "delete the last word",
     "undo that", "redo that", "bold the first word", "go to the start", "select the last sentence",
+    "put a heading saying tea above the last paragraph", "date it", "add a row with tea comma ten",
+    "gull in the next cell", "the same for the last sentence", "no i need that", "start a list",
+    "next one a rope", "that's enough of the list", "put the last sentence on its own line",
 )  # fmt: skip
 
 

@@ -26,6 +26,7 @@ from nimble_lantern.core.lexicon.names import GIVEN
 from nimble_lantern.core.mending.knowing import spoken_words
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.alike import kind_of
+from nimble_lantern.core.targets.model import Unit
 from nimble_lantern.core.targets.words import exact
 
 Said = tuple[str, ...]
@@ -145,7 +146,7 @@ def _new_and_clear(sitting: Sitting, parse: Parse) -> bool:
 )
 @of_table
 def add(
-    sitting: Sitting, table: Table, text: Said, row: object = None, ended: int = 1
+    sitting: Sitting, table: Table, text: Said, row: Unit = Unit.ROW, ended: int = 1
 ) -> Done | Refusal:
     """Add a row and fill its cells, at the end of the table or where the first empty row is."""
     said = cells_said(sitting.document, table, text)

@@ -18,7 +18,7 @@ _ANEW = 16  # frames after which the noise is estimated anew
 _SMOOTHED = 5  # frames, and bands
 QUANTILE, ABOVE = 0.15, 1.6
 """The quantile, and how much more the mean power of the noise is than it."""
-_NOISY_DB, _CLEAN_DB, _LOUD = 20.0, 30.0, 0.9
+_NOISY_DB, _CLEAN_DB, _LOUD = 23.0, 33.0, 0.9
 """How far the loudest tenth of the last seconds is above the noise: up to the first all of that is
 taken away, from the second on nothing, as soft speech would be mistaken for it."""
 _MEMORY = 0.96
