@@ -94,6 +94,8 @@ class Headings(AtWork):
         self.has("", "heading two water", "## Water")
 
     def test_other_sentences(self) -> None:
+        self.has("", "heading home at last", "Heading home at last")
+        self.has("", "heading spring rota", "# Spring rota")
         self.stays(FAIR, "the title is summer fair", "title our rota", "we need a heading dog")
 
 
@@ -128,6 +130,7 @@ class Rows(AtWork):
         self.refused(CREWS, "add a row with a view of the old sea wall")
 
     def test_the_next_cell_with_its_words(self) -> None:
+        self.has(CREWS, "go to cox / the sum is in the next column", "is in the next column")
         self.has(CREWS, "go to ida marlowe / heron in the next cell", "| Ida Marlowe | Heron | bow")
 
     def test_sentences(self) -> None:

@@ -46,7 +46,7 @@ def _item_is_written(sitting: Sitting, parse: Parse) -> bool:
 def _one_more_item(sitting: Sitting, parse: Parse) -> bool:
     """ "And the last one a lamp" of a list; "the next one is late" goes on with its item."""
     first = tuple(parse.args.get("text", ("is",)))[0]
-    goes_on = first in AUXILIARIES | VERBS | PREPOSITIONS | _OF_WHICH
+    goes_on = first in AUXILIARIES | VERBS | PREPOSITIONS | SUBJECT_PRONOUNS | _OF_WHICH
     return _item_is_written(sitting, parse) and not goes_on
 
 
@@ -61,7 +61,8 @@ _OF_WHICH = frozenset("who that which whose and or came went".split())
     Way("next [one] [please]", when=_item_is_written),
     *each(_one_more_item,
         "[and] [then] [the] next (one | thing) {text}",
-        "[and] (the last | another | one more | lastly the last) (one | thing) {text}",
+        "[and] (another | one more) (one | thing) {text}",
+        "[and] [lastly] the last one {text}",
     ),
     example="next item",
          group="format")  # fmt: skip

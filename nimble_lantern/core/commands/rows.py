@@ -20,7 +20,7 @@ from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.document.tables import Table, table_at
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
-from nimble_lantern.core.lexicon.closed import PREPOSITIONS
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.lexicon.names import GIVEN
 from nimble_lantern.core.mending.knowing import spoken_words
@@ -115,6 +115,11 @@ def _clear_in_the_table(sitting: Sitting, parse: Parse) -> bool:
     return in_table(sitting, parse) and _clear(sitting, parse)
 
 
+def _no_statement(sitting: Sitting, parse: Parse) -> bool:
+    """ "Gull in the next one"; "the sum is in the next column" tells."""
+    return tuple(parse.args.get("text", ("is",)))[-1] not in AUXILIARIES
+
+
 def _new_and_clear(sitting: Sitting, parse: Parse) -> bool:
     text = tuple(parse.args.get("text", ()))
     told = not PARTS.isdisjoint(text) or bool(exact(sitting.document, text))
@@ -172,13 +177,16 @@ def add(
 
 
 @command(
-    "[and] [then] {text:words} (in | into | under) [the] next (one | cell | box | column)",
+    Way(
+        "[and] [then] {text:words} (in | into | under) [the] next (one | cell | box | column)",
+        when=_no_statement,
+    ),
     "[and] [then] [(in | into | for)] [the] next (cell | box) {text}",
     "(in | into | for) the next one {text}",
     example="gull in the next cell",
     group="format",
     when=in_table,
-    heard=1,
+    heard=0,
 )
 @of_table
 def put_next(sitting: Sitting, table: Table, text: Said) -> Done | Refusal:

@@ -12,6 +12,7 @@ from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.document.model import Position
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
+from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit, Units, of_a_grid, of_the_page
@@ -79,6 +80,15 @@ def _on_an_empty_line(sitting: Sitting, parse: Parse) -> bool:
     return empty and not by_its_rule and not a_look(text)
 
 
+def _names_the_page(sitting: Sitting, parse: Parse) -> bool:
+    """ "Heading spring rota"; "heading home at last" may begin a letter."""
+    first = tuple(parse.args.get("text", ("",)))[0]
+    return first not in PREPOSITIONS | _WHITHER and _on_an_empty_page(sitting, parse)
+
+
+_WHITHER = frozenset(
+    "home back there straight north south east west towards toward into along past".split()
+)
 _LEVELS = (("one",), ("two",), ("three",), ("level",))
 
 
@@ -110,10 +120,11 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
         "(<begin> with | make | give (it | this | the <writing>)) (a | the) {level:titled}"
         " [{said:saying}] {text}",
         "(a | the) {level:titled} (is | <shall> (be | say) | will be) {text}",
-        "{level:titled} {text}",
+        "title {text}",
         "title (it | this | the <writing>) {text}",
         "head (it | this | the <writing>) [with] {text}",
     ),
+    Way("heading {text}", when=_names_the_page),
     *each(
         _on_an_empty_line,
         f"(a | another | the) {{level:titled}} {_SAYING} {{text}}",

@@ -142,11 +142,15 @@ class AsItComes(DeskCase):
     def test_what_was_surely_asked_and_is_not_known_can_be_taken_out_again(self) -> None:
         desk = self.desk(PICNIC)
         page = desk.markdown
-        entry = desk.hears("take me right up to where the letter begins")
+        entry = desk.hears("another row please")
         self.assertEqual(entry.read_as, "text")
         self.assertIn("that was a command", entry.summary)
         desk.hears("that was a command")
         self.assertEqual(desk.markdown, page)
+        entry = desk.hears("take me right up to where the letter begins")
+        self.assertEqual((entry.read_as, desk.markdown), ("unclear", page))
+        desk.hears("that was text")
+        self.assertIn("where the letter begins", desk.markdown)
         self.assertNotIn("command", desk.hears("the river was higher in spring").summary)
         desk.hears("answers aloud on")
         heard = from_line("take me right up to where the letter begins")
