@@ -142,7 +142,7 @@ class AsItComes(DeskCase):
     def test_what_was_surely_asked_and_is_not_known_can_be_taken_out_again(self) -> None:
         desk = self.desk(PICNIC)
         page = desk.markdown
-        entry = desk.hears("another row please")
+        entry = desk.hears("take me to where the letter begins")
         self.assertEqual(entry.read_as, "text")
         self.assertIn("that was a command", entry.summary)
         desk.hears("that was a command")
