@@ -152,11 +152,17 @@ class AsItComes(DeskCase):
         desk.hears("that was text")
         self.assertIn("where the letter begins", desk.markdown)
         self.assertNotIn("command", desk.hears("the river was higher in spring").summary)
-        desk.hears("answers aloud on")
-        heard = from_line("take me right up to where the letter begins")
-        after = advance(desk.sitting, Heard(heard))
-        said = " ".join(effect.text for effect in after.effects if isinstance(effect, Say))
-        self.assertIn("that was a command", said)
+
+    def test_that_it_was_not_known_is_said_aloud(self) -> None:
+        for line, told in (
+            ("take me to where the letter begins", "that was a command"),
+            ("take me right up to where the letter begins", "that was text"),
+        ):
+            desk = self.desk(PICNIC)
+            desk.hears("answers aloud on")
+            after = advance(desk.sitting, Heard(from_line(line)))
+            said = " ".join(effect.text for effect in after.effects if isinstance(effect, Say))
+            self.assertIn(told, said)
 
     def test_what_was_undone_before_an_offer_is_what_redo_brings_back(self) -> None:
         desk = self.desk(PICNIC)
