@@ -18,9 +18,6 @@ _ANEW = 16  # frames after which the noise is estimated anew
 _SMOOTHED = 5  # frames, and bands
 QUANTILE, ABOVE = 0.15, 1.6
 """The quantile, and how much more the mean power of the noise is than it."""
-_NOISY_DB, _CLEAN_DB, _LOUD = 23.0, 33.0, 0.9
-"""How far the loudest tenth of the last seconds is above the noise: up to the first all of that is
-taken away, from the second on nothing, as soft speech would be mistaken for it."""
 _MEMORY = 0.96
 LEAST_GAIN = 0.15
 _TINY = 1e-3
@@ -38,7 +35,6 @@ class Quieter:
         self._adding = np.zeros(SIZE)
         self._recent = np.zeros((_SMOOTHED, _BANDS))
         self._history = np.zeros((_KEPT, _BANDS))
-        self._powers = np.zeros(_KEPT)
         self._frames = 0
         self._noise = np.zeros(_BANDS)
         self._clean = np.zeros(_BANDS)  # the power of the frame before, without the noise
@@ -66,7 +62,6 @@ class Quieter:
     def _gain(self, power: np.ndarray) -> np.ndarray:
         self._recent[self._frames % _SMOOTHED] = power
         self._history[self._frames % _KEPT] = self._recent.mean(axis=0)
-        self._powers[self._frames % _KEPT] = power.sum()
         self._frames += 1
         if self._frames % _ANEW == 0 and self._frames >= _LEAST_KEPT:
             self._noise = self._estimated()
@@ -78,11 +73,6 @@ class Quieter:
         return np.asarray(gain)
 
     def _estimated(self) -> np.ndarray:
-        """The power of the noise in each band; less than there is where speech is far above it."""
-        kept = min(self._frames, _KEPT)
-        low = np.quantile(self._history[:kept], QUANTILE, axis=0)
-        noise = np.convolve(low * ABOVE, np.ones(_SMOOTHED) / _SMOOTHED, "same")
-        loud = np.quantile(self._powers[:kept], _LOUD)
-        ratio = 10 * np.log10(max(loud, _TINY) / max(noise.sum(), _TINY))
-        share = (_CLEAN_DB - ratio) / (_CLEAN_DB - _NOISY_DB)
-        return np.asarray(noise * min(1.0, max(0.0, share)))
+        """The power of the noise in each band."""
+        low = np.quantile(self._history[: min(self._frames, _KEPT)], QUANTILE, axis=0)
+        return np.convolve(low * ABOVE, np.ones(_SMOOTHED) / _SMOOTHED, "same")
