@@ -20,8 +20,8 @@ from typing import NamedTuple
 from nimble_lantern.core.grammar.catalogue import Named
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, TRADE_VERBS
-from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.addressing import barest
+from nimble_lantern.core.reading.exactly import exactly
 from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.core.reading.intents import telling, tokens
 from nimble_lantern.core.reading.slots import Phrase, fillers
@@ -122,7 +122,7 @@ class Asked(NamedTuple):
 def request_of(sitting: Sitting, plain: str) -> Asked | None:
     """What a plain wording asks for; None if it is no command."""
     words = tuple(plain.split())
-    verdict = reader.exactly(sitting, words, whole=False)
+    verdict = exactly(sitting, words, whole=False)
     if verdict.kind is not Judged.COMMAND or verdict.parse is None:
         return None
     named = {f.words for f in fillers(sitting, words)}

@@ -10,7 +10,7 @@ from nimble_lantern.core.commands.wording import label_at
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Command
-from nimble_lantern.core.reading import reader
+from nimble_lantern.core.reading.exactly import Verdict
 from nimble_lantern.core.state import Option, Question, Sitting
 from nimble_lantern.core.targets.model import Places, is_target
 from nimble_lantern.core.targets.resolve import Missing, resolve
@@ -41,7 +41,7 @@ def which_place(
     return Question(command.name, args, tuple(options))
 
 
-def which_near(sitting: Sitting, verdict: reader.Verdict) -> Question | None:
+def which_near(sitting: Sitting, verdict: Verdict) -> Question | None:
     """A question about the words that come close to those of an almost command.
 
     None where another of its targets cannot be found either.

@@ -8,8 +8,9 @@ from dataclasses import replace
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.learning import taken_for
-from nimble_lantern.core.reading import intents, nearest, reader, worded
+from nimble_lantern.core.reading import intents, nearest, worded
 from nimble_lantern.core.reading.addressing import barest, wordings
+from nimble_lantern.core.reading.exactly import exactly
 from nimble_lantern.core.reading.restated import restated
 from nimble_lantern.core.state import Help, Option, Question, Sitting
 from nimble_lantern.core.turn import Turn, held_back
@@ -92,7 +93,7 @@ def _likened(likely: Sequence[intents.Likened]) -> list[nearest.Offer]:
 
 def _as_offer(sitting: Sitting, words: tuple[str, ...]) -> nearest.Offer | None:
     """Words that are a command which can be done here, as an offer."""
-    verdict = reader.exactly(sitting, words, whole=False)
+    verdict = exactly(sitting, words, whole=False)
     if verdict.kind is not Judged.COMMAND or verdict.parse is None:
         return None
     command = verdict.parse.command

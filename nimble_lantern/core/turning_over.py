@@ -20,6 +20,7 @@ from nimble_lantern.core.mending.lessons import forgotten
 from nimble_lantern.core.offering import meant_as_command
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.addressing import barest
+from nimble_lantern.core.reading.exactly import exactly
 from nimble_lantern.core.settings import configured
 from nimble_lantern.core.state import Entry, Settings, Sitting, Turned, TurnOver
 from nimble_lantern.core.turn import Turn, pauses
@@ -94,7 +95,7 @@ def _instead(turn: Turn, entry: Entry, asked: TurnOver) -> None:
     What was asked for help is no wording, nor is one with words for the letter in it.
     """
     instead = asked.words
-    verdict = reader.exactly(turn.sitting, instead, True)
+    verdict = exactly(turn.sitting, instead, True)
     if verdict.kind is not Judged.COMMAND or verdict.parse is None:
         turn.summaries.append(f"“{' '.join(instead)}” cannot be done here now")
         return

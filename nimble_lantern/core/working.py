@@ -23,6 +23,7 @@ from nimble_lantern.core.mending.tray import as_named, letters_heard, letters_of
 from nimble_lantern.core.offering import answer_help, learned_words, offered
 from nimble_lantern.core.reading import intents, nearest, reader
 from nimble_lantern.core.reading.addressing import barest, opens_a_request, wordings
+from nimble_lantern.core.reading.exactly import Verdict
 from nimble_lantern.core.reading.hearing import Hearing, Might
 from nimble_lantern.core.state import (
     Done,
@@ -202,7 +203,7 @@ def _looks_elsewhere(before: Sitting, now: Sitting) -> bool:
 
 def _command_at(
     turn: Turn, parts: Sequence[Sequence[str]], i: int, text: Sequence[Sequence[str]]
-) -> tuple[int, reader.Verdict] | None:
+) -> tuple[int, Verdict] | None:
     """The longest command that begins at stretch `i`, with where it ends."""
     if text and not reader.may_follow(text[-1]):
         return None
@@ -228,7 +229,7 @@ def _command_at(
     return None
 
 
-def obey(turn: Turn, verdict: reader.Verdict, words: Sequence[str]) -> None:
+def obey(turn: Turn, verdict: Verdict, words: Sequence[str]) -> None:
     if verdict.parse is None:
         turn.kinds.append(ReadAs.UNCLEAR)
         turn.refuse(verdict.refusal)
@@ -307,7 +308,7 @@ def _numbers(sitting: Sitting, asked: Numbers) -> Done | Instead | Refusal:
     return Instead(tuple(found[asked.number - 1].says.split()))
 
 
-def _offer(turn: Turn, verdict: reader.Verdict) -> None:
+def _offer(turn: Turn, verdict: Verdict) -> None:
     """Almost a command: offer the words that come close, by number."""
     assert verdict.parse is not None
     question = which_near(turn.sitting, verdict)

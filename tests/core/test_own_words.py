@@ -16,8 +16,9 @@ from bench.wordings import played, read
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.learning import Wording, wording
-from nimble_lantern.core.reading import nearest, reader
+from nimble_lantern.core.reading import nearest
 from nimble_lantern.core.reading.addressing import wordings
+from nimble_lantern.core.reading.exactly import exactly
 from nimble_lantern.core.reading.hearing import from_line
 from nimble_lantern.core.sitting import Heard, Outcome, advance
 from nimble_lantern.core.state import Sitting
@@ -295,7 +296,7 @@ class Jumbled(unittest.TestCase):
         words = tuple(said.split())
         # What is done with a thing may be said behind its name: "the table delete".
         exact = any(
-            reader.exactly(sitting, w[n:] + w[:n], whole=True).parse is not None
+            exactly(sitting, w[n:] + w[:n], whole=True).parse is not None
             for w in wordings(words)
             for n in range(len(w))
         )
@@ -310,5 +311,5 @@ class Jumbled(unittest.TestCase):
         desk = Desk(LETTER)
         for said in ("zap the word brass", "shove the pointer behind brass", "make brass lamp fat"):
             for offer in nearest.offers(desk.sitting, said.split()):
-                found = reader.exactly(desk.sitting, offer.words, whole=False)
+                found = exactly(desk.sitting, offer.words, whole=False)
                 self.assertIsNotNone(found.parse, offer.words)

@@ -2,16 +2,15 @@
 
 from __future__ import annotations
 
-from nimble_lantern.core.commands.table_here import table_of
+from nimble_lantern.core.commands.table_here import here, table_of
+from nimble_lantern.core.commands.when import names_a_part, stands_here
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.tabling import has_header, rows_of
-from nimble_lantern.core.document.tables import tables
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command, each
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, command, each
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.finding import all_within
-from nimble_lantern.core.targets.model import Places, Unit, Words, of_the_page
-from nimble_lantern.core.targets.resolve import resolve
+from nimble_lantern.core.targets.model import Places, Unit
 
 CATALOGUE.table(
     "parts_counted",
@@ -30,16 +29,6 @@ CATALOGUE.table(
 )
 
 
-def _stands(sitting: Sitting, parse: Parse) -> bool:
-    """ "How often do I say that" may be asked of somebody."""
-    target = parse.args.get("target")
-    return isinstance(target, Words) and isinstance(resolve(target, sitting), Places)
-
-
-def _a_part(sitting: Sitting, parse: Parse) -> bool:
-    return of_the_page(parse.args.get("target"))
-
-
 @command(
     "how (many times | often) (does it | does this | do i | did i | have i) [already] (say | use"
     " | mention | write | said | used | mentioned | written | put) {target}",
@@ -49,7 +38,7 @@ def _a_part(sitting: Sitting, parse: Parse) -> bool:
     " | for me)",
     example="how often do i say ferry",
     group="reading",
-    when=_stands,
+    when=stands_here,
     every_place=True,
     heard=1,
 )
@@ -70,7 +59,7 @@ _TIMES = {1: "once", 2: "twice"}
     "how many {unit:parts_counted} (are there | are | do i have | have i [got] | are left)"
     " (in (it | this | here | the <writing>) | on (it | here | the page))",
     *each(
-        _a_part,
+        names_a_part,
         "how many {unit:parts_counted} (are there | are | do i have | have i [got]) (in | on)"
         " {target}",
         "how many {unit:parts_counted} (has | does) {target} [(have | got)]",
@@ -83,16 +72,14 @@ _TIMES = {1: "once", 2: "twice"}
 )
 def parts(sitting: Sitting, unit: Unit, target: Places | None = None) -> Done | Refusal:
     """Tell how many paragraphs, items, rows or other parts there are, in all or in a part."""
-    document = sitting.document
-    if unit is Unit.COLUMN:
-        if target is None and not (every := tables(document.blocks)):
-            return Refusal("There is no table here.")
-        table = every[0] if target is None else table_of(sitting, target)
-        return table if isinstance(table, Refusal) else Done(sitting, many(table.columns, "column"))
-    scopes = [document.whole] if target is None else target.ranges
-    count = sum(len(all_within(unit, sitting, scope)) for scope in scopes)
-    if unit is Unit.ROW and count:
-        first = rows_of(document.blocks, tables(document.blocks)[0])
-        if has_header(first):
-            return Done(sitting, f"{many(count - 1, 'row')} below the headings")
-    return Done(sitting, many(count, unit.value))
+    if unit in (Unit.ROW, Unit.COLUMN):
+        table = here(sitting) if target is None else table_of(sitting, target)
+        if isinstance(table, Refusal):
+            return table
+        if unit is Unit.COLUMN:
+            return Done(sitting, many(table.columns, "column"))
+        if has_header(rows_of(sitting.document.blocks, table)):
+            return Done(sitting, f"{many(table.rows - 1, 'row')} below the headings")
+        return Done(sitting, many(table.rows, "row"))
+    scopes = [sitting.document.whole] if target is None else target.ranges
+    return Done(sitting, many(sum(len(all_within(unit, sitting, r)) for r in scopes), unit.value))

@@ -2,22 +2,17 @@
 
 from __future__ import annotations
 
+from nimble_lantern.core.commands.when import names_a_block
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.document.edits import AddBlocks, Edit, insert
 from nimble_lantern.core.document.model import Block, Format, Piece, Position
 from nimble_lantern.core.document.tables import outside
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, command
-from nimble_lantern.core.reviewing.passages import date_text, time_text
+from nimble_lantern.core.grammar.catalogue import Way, command
+from nimble_lantern.core.reviewing.passages import moment_text
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, of_the_page
-
-
-def _told(sitting: Sitting, parse: Parse) -> bool:
-    """ "Put the date before monday" has words to write; "under the title" is a place for it."""
-    return of_the_page(parse.args.get("target"))
-
+from nimble_lantern.core.targets.model import Places
 
 _GOES = "(<shall> (go | come | stand | be) | goes | comes | belongs)"
 
@@ -26,9 +21,9 @@ _GOES = "(<shall> (go | come | stand | be) | goes | comes | belongs)"
     "<put> {moment:moment_of_day} (at | to | on) the [very] {edge:docedge}",
     "{moment:moment_of_day} " + _GOES + " (at | to | on) the [very] {edge:docedge}",
     "date (it | this | the <writing>) [(at | on) the [very] {edge:docedge}]",
-    Way("<put> {moment:moment_of_day} {side:beside} {target}", when=_told),
-    Way("{moment:moment_of_day} " + _GOES + " {side:beside} {target}", when=_told),
-    Way("{side:beside} {target} <put> {moment:moment_of_day}", when=_told),
+    Way("<put> {moment:moment_of_day} {side:beside} {target}", when=names_a_block),
+    Way("{moment:moment_of_day} " + _GOES + " {side:beside} {target}", when=names_a_block),
+    Way("{side:beside} {target} <put> {moment:moment_of_day}", when=names_a_block),
     example="put today's date under the title",
     group="writing",
     heard=0,
@@ -41,10 +36,9 @@ def put(
     edge: str = "start",
 ) -> Done | Refusal:
     """Write today's date or the time above or below a part.  The writing place stays."""
-    if sitting.now is None:
+    words = moment_text(moment, sitting.title, sitting.now, sitting.settings.dialect)
+    if words is None:
         return Refusal("The desk does not know what day it is.")
-    made = time_text if moment == "time" else date_text
-    words = sitting.title if moment == "title" else made(sitting.now, sitting.settings.dialect)
     document = sitting.document
     if target is None:
         side = "before" if edge == "start" else "after"

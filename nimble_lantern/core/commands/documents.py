@@ -121,7 +121,7 @@ def _a_title(sitting: Sitting, parse: Parse) -> bool:
     return 0 < len(text) <= _LONGEST_TITLE and text[0] not in ("a", "an", "what", "it")
 
 
-_LONGEST_TITLE = 6
+_LONGEST_TITLE = 5
 
 
 def _of_an_empty_page(sitting: Sitting, parse: Parse) -> bool:

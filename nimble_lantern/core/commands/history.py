@@ -117,7 +117,8 @@ _BETTER = (
     f"{_NO} (it | that | this | they) (was | were | looked | read | sounded) (better | nicer | fine"
     f" | right | good | all right | clearer) (before | {_AS_BEFORE} | without (it | that))",
     f"{_NO} (leave | keep) (it | that | this | them) {_AS_BEFORE} [before]",
-    f"{_NO} [(i | we)] (like | liked | prefer | preferred) (it | that) {_AS_BEFORE} [before]",
+    f"{_NO} [(i | we)] (like | liked | prefer | preferred) (it | that) [better] (before |"
+    f" {_AS_BEFORE} [before])",
     f"{_NO} (i'd | i would | we'd) (rather | sooner) (leave | keep | have) (it | that)"
     f" {_AS_BEFORE}",
     f"{_NO} i (should not | shouldn't) have (done | said | changed | touched) (that | it)",
@@ -352,11 +353,6 @@ def redo(sitting: Sitting, number: int = 1) -> Done | Refusal:
     Way("(put | bring | get) (that | the | this) {unit} back [again | in]", when=_to_be_brought),
     "bring back",
     Way("(oops | oh no | no | wrong | not that | back | as it was | oh)", when=_just_harmed),
-    Way(
-        "[no] [oh] i (liked | preferred) (it | that) [better] (before | as it was | the way it was"
-        " | how it was)",
-        when=_just_harmed,
-    ),
     *each(_the_kind_that_went, *_KEPT),
     example="bring it back",
     group="repair",

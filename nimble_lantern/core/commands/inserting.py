@@ -197,9 +197,6 @@ def insert_after(sitting: Sitting, text: tuple[str, ...], target: Places) -> Don
 _SIDE = {"start": "before", "end": "after"}
 
 
-CATALOGUE.table("postscript", {"(ps | p s | postscript)": "ps"}, heard=False)
-
-
 @command(
     "(add | put | insert | write | start) a [new] (paragraph | item | point | bullet) {side:beside}"
     " {target} [(saying | that says | with | which says)] {text}",
@@ -209,8 +206,6 @@ CATALOGUE.table("postscript", {"(ps | p s | postscript)": "ps"}, heard=False)
     "(add | put | insert | write | start) (a | another) [new] paragraph at the [very]"
     " {edge:docedge} [(saying | that says | with | which says)] {text}",
     "[a] new paragraph at the [very] {edge:docedge} [(saying | that says | with)] {text}",
-    "(add | put [in] | write | <wish>) a {after_all:postscript} [at the {edge:docedge}] (saying |"
-    " that says) {text}",
     example="add a paragraph after the first paragraph saying tea is free",
     group="revising",
     when=inserted.beside_a_block,
@@ -222,11 +217,8 @@ def insert_block(
     side: str = "after",
     position: int = 0,
     edge: str = "",
-    after_all: str = "",
 ) -> Done | Refusal:
     """Write a paragraph or an item of its own before or after another.  The writing place stays."""
-    if after_all:
-        text, edge = (after_all, *text), "end"
     if edge:
         last = 0 if edge == "start" else len(sitting.document.blocks) - 1
         target, side = Places((block_range(sitting.document, last),)), _SIDE[edge]
@@ -237,6 +229,17 @@ def insert_block(
         target = found
     whole = Range(*block_range(sitting.document, target.first.start.block))
     return _beside(sitting, Places((whole,), unit=Unit.PARAGRAPH), text, side == "before")
+
+
+@command(
+    "(add | put [in] | write | <wish>) a (ps | p s | postscript) [at the end] (saying | that says)"
+    " {text}",
+    example="add a postscript saying bring a torch",
+    group="revising",
+)
+def postscript(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Write a paragraph below everything that begins with PS."""
+    return insert_block(sitting, ("ps", *text), edge="end")
 
 
 CATALOGUE.table("inner", {"the <finish>": False, "the <beginning>": True})
@@ -368,16 +371,14 @@ _OWN_LINE = "(its own line | a line of its own | a (new | separate | fresh) line
          example="new line after the first sentence", group="revising")  # fmt: skip
 def line_beside(sitting: Sitting, target: Places, side: str = "before") -> Done | Refusal:
     """Break the line before or after a target."""
-    block = sitting.document.blocks[target.first.start.block].text
-    start, where = target.first.start, named(sitting.document, target.ranges[:1])
-    left = block[: start.offset].rstrip(" ")
-    if side == "before" and (not left or left.endswith("\n")):
-        return Refusal("It begins a line already.")
-    if side == "before":
-        broken = Splice(start.block, len(left), start.offset, Piece("\n"))
-        return Done(sitting.edited(Edit((broken,))), f"new line before {where}")
-    wrote = insert_beside(sitting, target.first, ("new", "line"), False, False)
-    return Done(wrote.sitting, f"new line {side} {where}")
+    at = target.first.start if side == "before" else target.first.end
+    text = sitting.document.blocks[at.block].text
+    left, right = text[: at.offset].rstrip(" "), text[at.offset :].lstrip(" ")
+    if left.endswith("\n") or right.startswith("\n") or side == "before" and not left:
+        return Refusal("A line begins there already.")
+    broken = Splice(at.block, len(left), len(text) - len(right), Piece("\n"))
+    where = named(sitting.document, target.ranges[:1])
+    return Done(sitting.edited(Edit((broken,))), f"new line {side} {where}")
 
 
 def _gap(document: Document, a: Sequence[Range], b: Sequence[Range]) -> Range | None:

@@ -40,15 +40,14 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Way, command, each
 from nimble_lantern.core.reviewing.passages import (
     Passage,
     choices_of,
-    date_text,
     filled,
     left_out,
+    moment_text,
     named,
     of_document,
     open_blanks,
     pinned,
     put_in,
-    time_text,
     with_passage,
 )
 from nimble_lantern.core.state import Done, Option, Question, Sitting, View
@@ -733,13 +732,9 @@ CATALOGUE.table("is_it", {"time is it": "time", "(day | date) is it": "date"}, h
 )
 def moment(sitting: Sitting, moment: str) -> Done | Refusal:
     """Write today's date, the time, or the document's name."""
-    if moment == "title":
-        text = sitting.title
-    elif sitting.now is None:
+    text = moment_text(moment, sitting.title, sitting.now, sitting.settings.dialect)
+    if text is None:
         return Refusal("The desk does not know what day it is.")
-    else:
-        made = date_text if moment == "date" else time_text
-        text = made(sitting.now, sitting.settings.dialect)
     pair = blank_here(sitting)
     if pair is not None:
         return _filled(sitting, pair[1], text, str(pair[0].data["name"]))

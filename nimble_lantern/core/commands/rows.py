@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 from collections import Counter
-from collections.abc import Iterator, Sequence
+from collections.abc import Mapping, Sequence
+from typing import NamedTuple
 
+from nimble_lantern.core.commands import tables
 from nimble_lantern.core.commands.table_here import (
     at_cell,
-    cell_here,
     here,
     in_table,
     of_table,
@@ -22,17 +23,16 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
-from nimble_lantern.core.lexicon.names import GIVEN
 from nimble_lantern.core.mending.knowing import spoken_words
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import Unit
 from nimble_lantern.core.targets.words import exact
+from nimble_lantern.core.writing.persons import a_full_name
 
 Said = tuple[str, ...]
 _MARKS = (("comma",), ("semicolon",), ("next", "cell"), ("next",), ("then",))
 _LINKS = frozenset("and with in on at for is has gets takes".split())
-_FULL_NAME = 2
 _THERE, _OF_THAT_KIND, _ONE_WORD, _NAME, _LINKED, _LONG = 4.0, 2.0, 1.0, 1.5, 1.0, -0.5
 """What speaks for some words being what a cell of a column says: they stand in the column, are of
 its kind, are one word or somebody's name, or something is said between them and the last."""
@@ -45,22 +45,23 @@ def cells_said(document: Document, table: Table, words: Sequence[str]) -> tuple[
     Marks part the cells; else each column gets words, such as stand in it or are of its kind.
     """
     words = tuple(words)
-    if len(parted := _parted(words, _MARKS)) > 1:
+    if len(parted := _parted(words)) > 1:
         return parted if len(parted) <= table.columns else None
     bare = tuple(w for w in words if w not in _LINKS)
     if len(bare) == 1:
         return (bare,)
-    ways = sorted(_ways(document, table, words), key=lambda way: -way[0])
+    ways = _best_ways(words, _columns(document, table))
     if not ways or len(ways) > 1 and ways[0][0] - ways[1][0] < _CLEARLY:
         return None
     return ways[0][1]
 
 
-def _parted(words: Said, marks: Sequence[Said]) -> tuple[Said, ...]:
+def _parted(words: Said) -> tuple[Said, ...]:
+    """The words between marks, without an "and" that begins the last of a list."""
     found: list[list[str]] = [[]]
     i = 0
     while i < len(words):
-        mark = next((m for m in marks if words[i : i + len(m)] == m), None)
+        mark = next((m for m in _MARKS if words[i : i + len(m)] == m), None)
         if mark:
             found.append([])
         elif found[-1] or words[i] != "and":
@@ -69,37 +70,59 @@ def _parted(words: Said, marks: Sequence[Said]) -> tuple[Said, ...]:
     return tuple(tuple(part) for part in found if part)
 
 
-def _ways(
-    document: Document, table: Table, words: Said, column: int = 0
-) -> Iterator[tuple[float, tuple[Said, ...]]]:
-    """The ways to share words out among the columns from one on, and what speaks for each."""
-    linked = bool(column) and words[:1] != () and words[0] in _LINKS
-    rest = words[1:] if linked else words
-    last = column + 1 == table.columns
-    for size in range(len(rest) if last else 1, len(rest) + 1):
-        said = rest[:size]
-        if not said or said[-1] in _LINKS or said[0] in _LINKS:
-            continue
-        worth = _worth(document, table, column, said) + (_LINKED if linked else 0.0)
-        if last:
-            yield worth, (said,)
-            continue
-        for more, others in _ways(document, table, rest[size:], column + 1):
-            yield worth + more, (said, *others)
+class _Column(NamedTuple):
+    """What the cells of a column say below its heading, and what kinds of things they are."""
+
+    says: frozenset[Said]
+    kinds: frozenset[str]
+
+    def worth(self, said: Said) -> float:
+        """What speaks for some words standing in this column."""
+        return (
+            (_THERE if said in self.says else 0.0)
+            + (_OF_THAT_KIND if kind_of(said) in self.kinds else 0.0)
+            + (_ONE_WORD if len(said) == 1 else 0.0)
+            + (_NAME if a_full_name(said) else _LONG * (len(said) - 1))
+        )
 
 
-def _worth(document: Document, table: Table, column: int, said: Said) -> float:
-    cells = (document.blocks[table.cell(r, column)].text for r in range(1, table.rows))
-    there = [spoken_words(text) for text in cells if text.strip()]
-    kinds = Counter(kind_of(words) for words in there)
-    kind = kind_of(said)
-    name = len(said) == _FULL_NAME and said[0] in GIVEN
-    return (
-        (_THERE if said in there else 0.0)
-        + (_OF_THAT_KIND if kind and kinds[kind] * 2 > len(there) else 0.0)
-        + (_ONE_WORD if len(said) == 1 else 0.0)
-        + (_NAME if name else _LONG * (len(said) - 1))
-    )
+def _columns(document: Document, table: Table) -> tuple[_Column, ...]:
+    found = []
+    for c in range(table.columns):
+        cells = (document.blocks[table.cell(r, c)].text for r in range(1, table.rows))
+        says = [spoken_words(text) for text in cells if text.strip()]
+        kinds = Counter(kind_of(words) for words in says)
+        usual = frozenset(k for k, count in kinds.items() if k and count * 2 > len(says))
+        found.append(_Column(frozenset(says), usual))
+    return tuple(found)
+
+
+_Way = tuple[float, tuple[Said, ...]]
+
+
+def _best_ways(words: Said, columns: Sequence[_Column]) -> list[_Way]:
+    """The two best ways to share all the words out among all the columns, the better one first.
+
+    From the last column back: what the words from each place on are worth in the columns left.
+    """
+    ways: dict[int, list[_Way]] = {len(words): [(0.0, ())]}
+    for n, column in reversed(list(enumerate(columns))):
+        ways = {start: _two_best(words, start, n > 0, column, ways) for start in range(len(words))}
+    return ways.get(0, [])
+
+
+def _two_best(
+    words: Said, start: int, later: bool, column: _Column, ways: Mapping[int, list[_Way]]
+) -> list[_Way]:
+    linked = later and words[start] in _LINKS
+    first = start + linked
+    found = []
+    for end in range(first + 1, len(words) + 1):
+        said = words[first:end]
+        if said[0] not in _LINKS and said[-1] not in _LINKS:
+            worth = column.worth(said) + (_LINKED if linked else 0.0)
+            found += [(worth + more, (said, *others)) for more, others in ways.get(end, [])]
+    return sorted(found, key=lambda way: -way[0])[:2]
 
 
 def _clear(sitting: Sitting, parse: Parse) -> bool:
@@ -188,14 +211,10 @@ def add(
     when=in_table,
     heard=0,
 )
-@of_table
-def put_next(sitting: Sitting, table: Table, text: Said) -> Done | Refusal:
+def put_next(sitting: Sitting, text: Said) -> Done | Refusal:
     """Write words into the next cell, and stay there."""
-    row, column = cell_here(sitting, table)
-    column += 1
-    if column == table.columns:
-        row, column = row + 1, 0
-    if row == table.rows:
-        return Refusal("That was the last cell.", "", "“Next row” adds one.")
-    wrote = written_in(sitting, table.cell(row, column), text)
-    return Done(at_cell(wrote.sitting, table, row, column).sitting, f"wrote {quoted(wrote.text)}")
+    there = tables.next_cell(sitting)
+    if isinstance(there, Refusal):
+        return there
+    wrote = written_in(there.sitting, there.sitting.caret.block, text)
+    return Done(wrote.sitting, f"wrote {quoted(wrote.text)}")

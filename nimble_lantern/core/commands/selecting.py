@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 from itertools import islice
 
-from nimble_lantern.core.commands.when import is_selected, names_a_part
+from nimble_lantern.core.commands.when import is_selected, names_a_part, stands_here
 from nimble_lantern.core.commands.wording import label_at, many, named, near
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Range
@@ -295,16 +295,10 @@ def extend(
     return Done(after, f"the selection is {words} now")
 
 
-def _stands_here(sitting: Sitting, parse: Parse) -> bool:
-    """ "Is Adler in here", of words of the page; "is it in here" may be asked of somebody."""
-    target = parse.args.get("target")
-    return isinstance(target, Words) and isinstance(resolve(target, sitting), Places)
-
-
 @command(
     "(find | look for | search for) {target}",
     "where (is | does it say | do i say | did i say) {target}",
-    Way("(find | show) me {target}", when=_stands_here),
+    Way("(find | show) me {target}", when=stands_here),
     "where (have i | do i | did i | does it) (written | said | put | mentioned | write | say | put"
     " | mention) {target}",
     "(find | show me | look for | go through) (every | each | all the) (place | places | time |"
@@ -314,7 +308,7 @@ def _stands_here(sitting: Sitting, parse: Parse) -> bool:
     "(is there | have i written | do i say | does it say | have i said) (anything | something)"
     " about {target}",
     *each(
-        _stands_here,
+        stands_here,
         "(is | are) {target} (in here | in (this | my) (letter | document) | anywhere in here)",
         "(does it | do i | did i) [ever] (say | mention) {target} (anywhere | somewhere | in here"
         " | at all)",

@@ -6,6 +6,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands import blocks
 from nimble_lantern.core.commands.instead import a_look
+from nimble_lantern.core.commands.when import names_a_block
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
@@ -15,7 +16,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, Units, of_a_grid, of_the_page
+from nimble_lantern.core.targets.model import Places, Unit, Units
 from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.writing.lexer import Manner, special
 
@@ -42,13 +43,7 @@ _ADD_ONE = f"{_ADD} (a | another | the) {{level:titled}}"
 
 
 def _of_a_part(sitting: Sitting, parse: Parse) -> bool:
-    return _of_a_part_alone(sitting, parse) and _new(sitting, parse)
-
-
-def _of_a_part_alone(sitting: Sitting, parse: Parse) -> bool:
-    target = parse.args.get("target")
-    table = isinstance(target, Units) and target.unit is Unit.TABLE
-    return of_the_page(target) and (table or not of_a_grid(target))
+    return names_a_block(sitting, parse) and _new(sitting, parse)
 
 
 def _of_several(sitting: Sitting, parse: Parse) -> bool:
@@ -132,7 +127,7 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
         "[a] new heading {text}",
     ),
     *each(
-        _of_a_part_alone,
+        names_a_block,
         f"{_ADD} (a | an | another) {{level:titled}} {{side:beside}} {{target}}",
         f"{{side:beside}} {{target}} {_ADD} (a | another) {{level:titled}}",
     ),

@@ -4,13 +4,36 @@ from __future__ import annotations
 
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.targets.model import as_things, of_the_page
+from nimble_lantern.core.targets.model import (
+    Places,
+    Unit,
+    Units,
+    Words,
+    as_things,
+    of_a_grid,
+    of_the_page,
+)
+from nimble_lantern.core.targets.resolve import resolve
 
 
 def names_a_part(sitting: Sitting, parse: Parse) -> bool:
     """Of the page, and of nothing in the world: "strike the last word", but "strike the bell"; "a
     copy of the last sentence", but "a copy of the lease"; "the first line is a heading"."""
     return of_the_page(parse.args.get("target"))
+
+
+def names_a_block(sitting: Sitting, parse: Parse) -> bool:
+    """A part that a paragraph may stand above or below: "under the title", "above the table"; "put
+    the date before monday" has words to write."""
+    target = parse.args.get("target")
+    table = isinstance(target, Units) and target.unit is Unit.TABLE
+    return of_the_page(target) and (table or not of_a_grid(target))
+
+
+def stands_here(sitting: Sitting, parse: Parse) -> bool:
+    """Words of the page: "is Adler in here"; "is it in here" may be asked of somebody."""
+    target = parse.args.get("target")
+    return isinstance(target, Words) and isinstance(resolve(target, sitting), Places)
 
 
 def names_no_thing(sitting: Sitting, parse: Parse) -> bool:

@@ -126,15 +126,5 @@ ASKED_DOING = {
     "writing": "write", "starting": "start", "showing": "show", "reading": "read",
 }  # fmt: skip
 """After "would you mind", verbs are asked for in this form."""
-OPENING = frozenset(
-    tuple(said.split())
-    for said in (
-        "i want", "i need", "i'd like", "i would", "can you", "could you", "would you", "can we",
-        "could we", "can i", "let me", "let's have", "we need",
-    )
-)  # fmt: skip
-"""The first two words of a wish that names a thing."""
 BESIDE = frozenset("before after under below above behind between beside".split())
 """Before a part of the page, they tell where."""
-WAYS = frozenset("to back up down into in on".split())
-"""Behind "go", they tell where the caret goes."""

@@ -30,10 +30,8 @@ from nimble_lantern.core.lexicon.manners import (
     INSIDE,
     LEADS,
     MUSINGS,
-    OPENING,
     STATEMENTS,
     TAILS,
-    WAYS,
     WHOLE,
     WISHES,
 )
@@ -437,9 +435,8 @@ def opens_a_request(words: Sequence[str]) -> bool:
     "Take the ...", "could you ...", "in the last paragraph ...", "the second row ...".
     """
     bare = barest(words) or tuple(words)
-    if bare[0] == "go" and bare[1:2] and bare[1] not in BESIDE | WAYS:
-        return False  # "go over the budget with tom"
-    if bare[0] in TRADE_VERBS | PLAIN_VERBS or not OPENING.isdisjoint((bare[:2], words[:2])):
+    wished = any(said[: len(lead)] == lead for lead, _ in WISHES for said in (bare, words))
+    if wished or bare[0] in TRADE_VERBS | PLAIN_VERBS:
         return True
     placed = bare[1:] if bare[0] in PREPOSITIONS | BESIDE else bare
     return placed[:1] == ("the",) and not TRADE_NOUNS.isdisjoint(placed[1:4])

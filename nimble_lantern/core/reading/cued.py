@@ -12,7 +12,7 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 
 from nimble_lantern.core.kinds import Judged
-from nimble_lantern.core.reading import reader
+from nimble_lantern.core.reading.exactly import exactly
 from nimble_lantern.core.reading.homophones import guesses
 from nimble_lantern.core.state import Sitting
 
@@ -44,10 +44,7 @@ class Commands:
         """Whether words are no command, or `doubted`, and few enough to have been one."""
         if not 0 < len(said) <= MOST_WORDS or self.sitting.tray is not None:
             return False
-        return (
-            doubted
-            or reader.exactly(self.sitting, tuple(said), whole=True).kind is not Judged.COMMAND
-        )
+        return doubted or exactly(self.sitting, tuple(said), whole=True).kind is not Judged.COMMAND
 
     def sounding_like(self, said: Sequence[str]) -> list[tuple[str, ...]]:
         """Commands that sound like words which are none; the nearest first."""
@@ -64,7 +61,7 @@ class Commands:
         found = []
         # Readings that differ in marks only are one.
         for words in dict.fromkeys(map(tuple, readings)):
-            verdict = reader.exactly(self.sitting, words, whole=True)
+            verdict = exactly(self.sitting, words, whole=True)
             if verdict.kind is Judged.COMMAND and known.issuperset(verdict.free_words):
                 found.append(words)
         return found

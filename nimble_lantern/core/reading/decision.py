@@ -19,6 +19,7 @@ from nimble_lantern.core.kinds import Judged, Lamp
 from nimble_lantern.core.learning import taken_for
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.reading import reader
+from nimble_lantern.core.reading.exactly import Verdict, exactly
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
 from nimble_lantern.core.reading.homophones import writing_nothing
 from nimble_lantern.core.reading.proposed import LEAST_SOUND, cued, guessed, not_cued, unusual
@@ -166,7 +167,7 @@ def _heard_command(
         plain = not theirs.free_words
         alike = ours.verdict.parse and ours.verdict.parse.command is theirs.parse.command
         # "And do that" is one only with something taken off: "undo that" may well be meant.
-        outright = reader.exactly(sitting, words, whole=True).kind is Judged.COMMAND
+        outright = exactly(sitting, words, whole=True).kind is Judged.COMMAND
         closer = belief >= _SURE and (fit >= _CLOSE or not outright and not alike)
         closer = closer or not outright and not alike and _sound_alike(ours.words, words)
         # "Underline the lamproom" is what it heard, and "underline the lamp room" stands there.
@@ -232,7 +233,7 @@ class Weighed:
     """
 
     words: tuple[str, ...]
-    verdict: reader.Verdict
+    verdict: Verdict
     evidence: tuple[float, ...]
     opening: float
     index: int = 0  # among the commands heard
@@ -292,7 +293,7 @@ def _dictated_alike(
     sitting: Sitting,
     dictated: Sequence[Hypothesis],
     command: Hypothesis,
-    verdict: reader.Verdict,
+    verdict: Verdict,
 ) -> tuple[str, ...]:
     """The first alternative of the dictation that is the heard command, too; or none.
 
@@ -328,13 +329,13 @@ def likeliest(
     commands: Sequence[Hypothesis],
     fits: Sequence[float] = (),
     said: Sequence[str] = (),
-) -> tuple[Hypothesis, reader.Verdict] | None:
+) -> tuple[Hypothesis, Verdict] | None:
     """Of the heard commands that can be done, the one that scores best, with what is usual.
 
     Where there is a larger model, its fits count as well, and how like they are to its words:
     of "start the prunter" it is rather "start the prompter" than "stop the prompter".
     """
-    found: list[tuple[float, Hypothesis, reader.Verdict]] = []
+    found: list[tuple[float, Hypothesis, Verdict]] = []
     for rank, command in enumerate(commands):
         # The decoder weighed its first path again, so no other is better than it.
         behind = max(commands[0].score - command.score, rank * _A_RANK)
@@ -447,7 +448,7 @@ def _dictated_into(
     dictated: Hypothesis,
     commands: Sequence[Hypothesis],
     command: Hypothesis,
-    verdict: reader.Verdict,
+    verdict: Verdict,
 ) -> tuple[str, ...]:
     """Words to be written, in a spoken command, as the dictation of the same sound has them.
 

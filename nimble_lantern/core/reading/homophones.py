@@ -18,6 +18,7 @@ from nimble_lantern.core.mending.by_sound import BySound
 from nimble_lantern.core.mending.phones import distance, phones, spoken
 from nimble_lantern.core.mending.vocabulary import words_of
 from nimble_lantern.core.reading import reader
+from nimble_lantern.core.reading.exactly import exactly
 from nimble_lantern.core.reading.nearest import words_said
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.sounds import phrase_key
@@ -55,7 +56,7 @@ def guesses(sitting: Sitting, said: Sequence[str]) -> list[tuple[str, ...]]:
         return []
     swaps = sorted(_swaps(sitting, words))
     likely = _swapped(words, swaps)[:_MOST_READ]
-    commands = [w for w in likely if reader.exactly(sitting, w, True).kind is Judged.COMMAND]
+    commands = [w for w in likely if exactly(sitting, w, True).kind is Judged.COMMAND]
     if not commands:
         # The very same sound may be read as far as any other words are.
         same = (_with(words, (swap,)) for swap in swaps if swap.cost <= _THE_SAME)
@@ -74,7 +75,7 @@ def writing_nothing(sitting: Sitting, said: Sequence[str]) -> tuple[str, ...] | 
         return None
     for swap in sorted(s for s in _swaps(sitting, words) if s.cost <= _THE_SAME):
         other = _with(words, (swap,))
-        verdict = reader.exactly(sitting, other, whole=True)
+        verdict = exactly(sitting, other, whole=True)
         if verdict.kind is Judged.COMMAND and not verdict.free_words:
             return other
     return None

@@ -25,7 +25,7 @@ from nimble_lantern.core.lexicon.asked import COLOURS
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.lexicon.desk import OF_THE_DESK, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.meanings import MEANINGS
-from nimble_lantern.core.reading import reader
+from nimble_lantern.core.reading.exactly import exactly
 from nimble_lantern.core.reading.nearest import harmless
 from nimble_lantern.core.reading.slots import Filler, Phrase, fillers, names
 from nimble_lantern.core.state import Done, Sitting
@@ -313,7 +313,7 @@ def likened(sitting: Sitting, words: Sequence[str], most: int = 3) -> list[Liken
         if way.words in tried:
             continue
         tried.add(way.words)
-        verdict = reader.exactly(sitting, way.words, whole=False)
+        verdict = exactly(sitting, way.words, whole=False)
         if verdict.kind is not Judged.COMMAND or verdict.parse is None:
             continue
         command = verdict.parse.command

@@ -25,8 +25,8 @@ from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.closed import LITTLE, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, SPOKEN_OF, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.meanings import MEANINGS
-from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.addressing import barest
+from nimble_lantern.core.reading.exactly import exactly
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Places, That, Units, Words
 from nimble_lantern.core.targets.resolve import resolve
@@ -108,7 +108,7 @@ def offers(sitting: Sitting, words: Sequence[str], most: int = MOST_OFFERS) -> l
     for said, (likeness, names) in ranked[:_MOST_TRIED]:
         if len(found) == most or found and likeness < ranked[0][1][0] - _FARTHER:
             break
-        verdict = reader.exactly(sitting, said, whole=False)
+        verdict = exactly(sitting, said, whole=False)
         if verdict.kind is not Judged.COMMAND or verdict.parse is None:
             continue
         command = verdict.parse.command
@@ -199,7 +199,7 @@ _ASKING = frozenset("a an the some my i you we to do can it this that of in on f
 
 
 def _can_be_done(sitting: Sitting, words: tuple[str, ...]) -> bool:
-    return reader.exactly(sitting, words, whole=False).kind is Judged.COMMAND
+    return exactly(sitting, words, whole=False).kind is Judged.COMMAND
 
 
 def _something_here(sitting: Sitting) -> tuple[str, ...]:

@@ -12,6 +12,7 @@ from nimble_lantern.core.grammar.catalogue import Command
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.reading import reader
+from nimble_lantern.core.reading.exactly import Verdict, exactly
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Words
@@ -68,7 +69,7 @@ def cued(sitting: Sitting, hearing: Hearing) -> tuple[Phrase, bool] | None:
     """
     ranked = list[tuple[float, Phrase, float, Command]]()
     for words, fit in hearing.cued or ():
-        verdict = reader.exactly(sitting, words, whole=True)
+        verdict = exactly(sitting, words, whole=True)
         if verdict.parse is not None:
             worth = fit - _A_STRANGE_TARGET * unusual(sitting, verdict)
             ranked.append((worth, words, fit, verdict.parse.command))
@@ -108,7 +109,7 @@ def _heard(hearing: Hearing) -> set[Phrase]:
     return {command.said for command in hearing.commands}
 
 
-def unusual(sitting: Sitting, verdict: reader.Verdict) -> float:
+def unusual(sitting: Sitting, verdict: Verdict) -> float:
     """What is taken off a command's score for a target that people seldom name."""
     values = (verdict.parse.args if verdict.parse else {}).values()
     cost = 0.0

@@ -3,17 +3,12 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
-from typing import Any, NamedTuple
 
 from nimble_lantern.core.commands import CATALOGUE
-from nimble_lantern.core.controls import numbered
-from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
-from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.sentences import NEVER_LAST
 from nimble_lantern.core.reading.addressing import (
     Plainer,
@@ -22,60 +17,32 @@ from nimble_lantern.core.reading.addressing import (
     of_the_whole,
     of_what_is_selected,
     plainer_than,
-    reasoned,
 )
-from nimble_lantern.core.reading.any_order import in_order
-from nimble_lantern.core.reading.apart import INSIDE, apart, within_a_part
-from nimble_lantern.core.reading.housed import housed, keeping
-from nimble_lantern.core.reading.otherwise import otherwise, surely
-from nimble_lantern.core.reading.same_again import same_again
-from nimble_lantern.core.reading.told_before import told_before
-from nimble_lantern.core.reading.worded import surely as surely_worded
-from nimble_lantern.core.reading.worded import worded
+from nimble_lantern.core.reading.apart import within_a_part
+from nimble_lantern.core.reading.exactly import (
+    PLEASE,
+    TEXT,
+    Verdict,
+    best,
+    exactly,
+    fits,
+    parses_here,
+    writes_words,
+)
+from nimble_lantern.core.reading.ways import Asked, in_other_ways, named_first
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import (
-    Beside,
     Beyond,
     Places,
     That,
-    Through,
     Words,
     is_target,
 )
-from nimble_lantern.core.targets.names import look_up
-from nimble_lantern.core.targets.names import near as near_names
-from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
+from nimble_lantern.core.targets.resolve import Missing
 
 _MARK_ENDS = (("full", "stop"), ("question", "mark"), ("exclamation", "mark"), ("period",))
 _MOST_WORDS_OF_A_SLIP = 6
-_MOST_SAID_OF_IT = 5
-
-
-@dataclass(frozen=True, slots=True)
-class Verdict:
-    """How a stretch of words is read."""
-
-    kind: Judged
-    parse: Parse | None = None
-    args: dict[str, Any] | None = None
-    refusal: Refusal | None = None
-    slot: str = ""
-
-    @property
-    def free_words(self) -> tuple[str, ...]:
-        """The words to be written, of a command that has some."""
-        return tuple((self.parse.args if self.parse else {}).get("text") or ())
-
-
-TEXT = Verdict(Judged.TEXT)
-
-
-class _Asked(NamedTuple):
-    """A plainer wording and how it is read."""
-
-    plain: Plainer
-    verdict: Verdict
 
 
 def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = False) -> Verdict:
@@ -92,17 +59,13 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
         return found
     if (said_of_it := _courteously(sitting, words, found)) is not None:
         return said_of_it
-    if found.parse and found.parse.command.name.startswith("replacing."):
-        parts = [p for p in within_a_part(words, found.parse) if _fits(sitting, p)]
-        elsewhere: list[Verdict] = []
-        inside = _best(sitting, parts, near=False, missed=elsewhere)
-        if inside.kind is not Judged.TEXT or elsewhere:
-            return inside if inside.kind is not Judged.TEXT else elsewhere[0]
+    if (inside := _within_a_part(sitting, words, found)) is not None:
+        return inside
     plainer = plainer_than(words)
     if whole:
         plainest = plainer[-1].words if plainer else words
         plainer += (*as_wished(words), *in_parts(plainest))
-    asked = [_Asked(p, exactly(sitting, p.words, whole)) for p in plainer]
+    asked = [Asked(p, exactly(sitting, p.words, whole)) for p in plainer]
     if found.kind is Judged.COMMAND:
         # In "replace the hut with the barn please" the courtesy is no part of the new words, nor
         # does "the sentence before please" go by a "please" of the page.
@@ -127,21 +90,18 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
             continue
         if _taken_back(verdict, words, plain) or _plainly_asked(sitting, verdict, plain):
             return verdict
-    if whole and (named := _named_first(sitting, words, asked)) is not None:
+    if whole and (named := named_first(sitting, words, asked)) is not None:
         return named
-    ways = (_again, _in_order, _otherwise, _housed, _worded, _reasoned)
-    for other in ways if whole else ():
-        put = other(sitting, words, asked)
-        if put is not None and (other is _housed or not _is_to_stay(words, put)):
-            return put
+    if whole and (other := in_other_ways(sitting, words, asked)) is not None:
+        return other
     # Only where nothing fits exactly does it pay to look for what comes near.
     missed: list[Verdict] = []
     refused = found if found.kind is Judged.REFUSED else None
     if refused is None and len(words) <= _MOST_WORDS_OF_A_SLIP * 2:
         tried = (Plainer(words), *(a.plain for a in asked)) if whole else (Plainer(words),)
         for wording in tried:
-            parses = _parses(sitting, wording.words)
-            nearest = _best(sitting, parses, near=True, missed=missed)
+            parses = parses_here(sitting, wording.words)
+            nearest = best(sitting, parses, near=True, missed=missed)
             if nearest.kind is Judged.COMMAND and (
                 wording.words == words or _plainly_asked(sitting, nearest, wording)
             ):
@@ -158,132 +118,24 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     return missed[0] if forced and slip is TEXT and missed else slip
 
 
+def _within_a_part(sitting: Sitting, words: tuple[str, ...], found: Verdict) -> Verdict | None:
+    """Words for words "in the second paragraph": refused where that part has no such words."""
+    if found.parse is None or not found.parse.command.name.startswith("replacing."):
+        return None
+    missed: list[Verdict] = []
+    parses = [p for p in within_a_part(words, found.parse) if fits(sitting, p)]
+    inside = best(sitting, parses, near=False, missed=missed)
+    return inside if inside.kind is not Judged.TEXT else next(iter(missed), None)
+
+
 def _courteously(sitting: Sitting, words: tuple[str, ...], found: Verdict) -> Verdict | None:
     """ "Bold please" is said of what was just written, although a letter has a "please"."""
-    if not (sitting.that or sitting.selection) or words[-1:] != _PLEASE.words:
+    if not (sitting.that or sitting.selection) or words[-1:] != PLEASE.words:
         return None
-    if not found.parse or _PLEASE not in found.parse.args.values():
+    if not found.parse or PLEASE not in found.parse.args.values():
         return None
     of_it = exactly(sitting, (*words[:-1], "that"), whole=True)
     return of_it if of_it.kind is Judged.COMMAND else None
-
-
-_PLEASE = Words(("please",))
-_NEVER_FIRST = (_PLEASE, Words(("not",)), Words(("no",)))
-"""They begin a request, and are no words that it is about."""
-
-
-def _is_to_stay(words: tuple[str, ...], found: Verdict) -> bool:
-    """ "Take everything out of the second column but leave it there": the column is not to go."""
-    command = found.parse.command if found.parse else None
-    return command is not None and command.traits.destructive and keeping(words) > 0
-
-
-def _named_first(
-    sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]
-) -> Verdict | None:
-    """A request that names its place first, and then speaks of it; refused where the part of the
-    page that it names has no such words."""
-    missed: list[Verdict] = []
-    for plain in (Plainer(words), *(a.plain for a in asked)):
-        parses = [p for p in apart(sitting.document, plain.words) if _fits(sitting, p)]
-        found = _best(sitting, parses, near=False, missed=missed)
-        if found.kind is Judged.COMMAND and found.parse and plain.allows(found.parse):
-            return found
-    inside = (m for m in missed if m.parse and words[0] in INSIDE and _exactly_called(m.parse))
-    return next(inside, None)
-
-
-def _exactly_called(parse: Parse) -> bool:
-    """ "In the last paragraph take out the word please" speaks of words, whatever stands there."""
-    return any(isinstance(v, Words) and v.called for v in parse.args.values())
-
-
-def _again(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -> Verdict | None:
-    """What was just done, for something else as well."""
-    found = (exactly(sitting, said, whole=False) for said in same_again(sitting, words))
-    return next((v for v in found if v.kind is Judged.COMMAND), None)
-
-
-def _in_order(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -> Verdict | None:
-    """A request that every word is known of, read in the usual order of its words."""
-    for plain in (Plainer(words), *(a.plain for a in asked)):
-        for said in in_order(plain.words):
-            found = exactly(sitting, said, whole=False)
-            sure = found.kind is Judged.COMMAND and found.parse and not _stranger(found.parse)
-            if sure and found.parse and plain.allows(found.parse):
-                return found
-    return None
-
-
-def _otherwise(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -> Verdict | None:
-    """A request that names a part of the page or the desk, and asks as people do for any part."""
-    for plain in (Plainer(words), *(a.plain for a in asked)):
-        for said in otherwise(plain.words):
-            found = exactly(sitting, said, whole=False)
-            parse = found.parse
-            if (
-                found.kind is Judged.COMMAND
-                and parse
-                and surely(parse, said)
-                and plain.allows(parse)
-            ):
-                return found
-    return None
-
-
-def _housed(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -> Verdict | None:
-    """A request about a row, a note, a version ..., all of whose words ask for one thing."""
-    found = (_housed_as(sitting, p) for p in (Plainer(words), *(a.plain for a in asked)))
-    return next((verdict for verdict in found if verdict is not None), None)
-
-
-def _housed_as(sitting: Sitting, plain: Plainer) -> Verdict | None:
-    for said in housed(sitting, plain.words):
-        found = exactly(sitting, said, whole=False)
-        parse = found.parse
-        done = found.kind is Judged.COMMAND and parse and plain.allows(parse)
-        if done and parse and not parse.command.name.startswith(_OF_WORDS):
-            return found
-    return None
-
-
-_OF_WORDS = ("replacing.", "inserting.", "writing.")
-"""What is asked of a thing of the house is none of these: "put the total under paid"."""
-
-
-def _worded(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -> Verdict | None:
-    """A request for words in the place of others or beside them, all said round those asking it."""
-    for plain in (Plainer(words), *(a.plain for a in asked)):
-        for said in worded(sitting, plain.words):
-            found = exactly(sitting, said.words, whole=False)
-            parse = found.parse
-            asks = parse and plain.allows(parse) and surely_worded(sitting, parse, said)
-            if found.kind is Judged.COMMAND and asks:
-                return found
-    return None
-
-
-def _reasoned(sitting: Sitting, words: tuple[str, ...], asked: Sequence[_Asked]) -> Verdict | None:
-    """A request that a reason is given for, or that goes on from a thing that was named in one."""
-    told = (
-        Plainer(said, mused=True, reasoned=True)
-        for w in (words, *(p.words for p in in_parts(words)))
-        for said in told_before(sitting, w)
-    )
-    selected = sitting.selection is not None and sitting.fresh
-    for plain in (*told, *reasoned(words, selected)):
-        found = exactly(sitting, plain.words, whole=False)
-        if found.kind is Judged.COMMAND and found.parse and plain.allows(found.parse):
-            return found
-        if (put := _housed_as(sitting, plain)) is not None:
-            return put
-    return None
-
-
-def _stranger(parse: Parse) -> bool:
-    """Whether some of the words would be written."""
-    return bool({"text", "words", "letter"} & set(parse.args))
 
 
 _FEW_FOR_PARAGRAPHS = 3
@@ -295,58 +147,10 @@ _NOT_OVER = Refusal(
 )
 
 
-def _parses(sitting: Sitting, words: Sequence[str]) -> list[Parse]:
-    """What words may mean here; "please no capitals there" speaks of no "please" of the page, and
-    "not capitals after all" of no "not"."""
-    found = (p for p in CATALOGUE.parses(words) if _fits(sitting, p))
-    first = Words(tuple(words[:1]))
-    never = first in _NEVER_FIRST
-    return [p for p in found if not never or first not in p.args.values()]
-
-
-def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
-    """The command that the words are, with targets that stand in the text as they were said."""
-    parses = _parses(sitting, words)
-    if sitting.question is not None:
-        # While something is asked, "choose all" answers it, and does not select everything.
-        parses.sort(key=lambda p: (p.free, not p.command.traits.answers))
-    if sitting.selection is not None and sitting.fresh:
-        # Right after "select the boat", "to the end of the line" stretches what is selected.
-        parses.sort(key=lambda p: (p.free, not p.command.traits.widens))
-    if sitting.aloud is not None:
-        # While something is read, "back a sentence" and "stop" are said of that.
-        parses.sort(key=lambda p: (p.free, not p.command.traits.reads))
-    if sitting.tray is not None:
-        # While a word is spelled, "back one" and "undo that" are said of its letters.
-        parses.sort(key=lambda p: (not p.command.traits.spells, p.free))
-        for parse in parses:
-            if parse.command.traits.spells:
-                return Verdict(Judged.COMMAND, parse, parse.args)
-    found = _best(sitting, parses, near=False)
-    if found.kind is Judged.COMMAND or not whole:
-        return found
-    if sitting.selection is not None and sitting.fresh and len(words) <= _MOST_SAID_OF_IT:
-        # With words selected, "bold", "in capitals" and "bullets" are said of them.
-        named = len(words) > 1 or words[0] in TRADE_NOUNS | TRADE_VERBS
-        for said in ((*words, "that"), *((("make", "that", *words),) if named else ())):
-            fitting = [p for p in CATALOGUE.parses(said) if _fits(sitting, p)]
-            of_it = _best(sitting, fitting, near=False)
-            if of_it.kind is Judged.COMMAND and of_it.parse and not of_it.parse.free:
-                return of_it
-    if sitting.question is not None and not sitting.question.beside:
-        # While something is asked, the words of one option alone choose it: "friday's ferry".
-        taken = CATALOGUE.parses(("take", *words))
-        fitting = [p for p in taken if p.command.traits.answers and _fits(sitting, p)]
-        chosen = _best(sitting, fitting, near=False)
-        if chosen.kind is Judged.COMMAND:
-            return chosen
-    return found
-
-
 def _on_the_page(parse: Parse | None) -> bool:
     """Whether the words that are not the command's own all name what was found on the page."""
     named = parse and any(isinstance(value, Named) for value in parse.args.values())
-    return parse is not None and not named and not _stranger(parse)
+    return parse is not None and not named and not writes_words(parse)
 
 
 def _begins_the_text(words: tuple[str, ...], found: Verdict) -> bool:
@@ -404,54 +208,6 @@ def _spares_the_selection(sitting: Sitting, words: tuple[str, ...]) -> bool:
     return several or of_what_is_selected(words)
 
 
-def _best(
-    sitting: Sitting, parses: Sequence[Parse], near: bool, missed: list[Verdict] | None = None
-) -> Verdict:
-    """The best of the parses whose targets can be found; else a literal one that is refused."""
-    best: tuple[tuple[int, int, int], Verdict] | None = None
-    refused = destroys = TEXT
-    known: dict[Any, Any] = {}
-    for parse in parses:
-        verdict = _resolved(sitting, parse, known, near)
-        if verdict.kind is Judged.COMMAND and not _suits(sitting, parse, verdict):
-            continue
-        if verdict.kind is Judged.COMMAND:
-            if parse.free == 0:
-                if not parse.command.traits.destructive:
-                    return verdict
-                # "Remove the bullets" takes the look away; the text goes only if nothing else can.
-                if (
-                    destroys is TEXT
-                    or _goes_back(sitting, verdict)
-                    and not _goes_back(sitting, destroys)
-                ):
-                    destroys = verdict
-                continue
-            if destroys is not TEXT:
-                continue
-            key = (_nearness(verdict), -_target_words(parse), parse.free)
-            if best is None or key < best[0]:
-                best = key, verdict
-        elif isinstance(verdict.refusal, Absent):
-            # "The table" is a thing of the room where no table is in the text.
-            continue
-        elif isinstance(verdict.refusal, Missing):
-            if missed is not None:
-                missed.append(verdict)
-        elif refused is TEXT and (parse.free == 0 or isinstance(parse.args.get("target"), Beside)):
-            # Of "the column after kitchen" those words are there.
-            refused = verdict
-    if destroys is not TEXT:
-        return destroys
-    return best[1] if best else refused
-
-
-def _goes_back(sitting: Sitting, verdict: Verdict) -> bool:
-    """ "Strike that" takes back what was just said, unless something is selected."""
-    walks = verdict.parse is not None and verdict.parse.command.traits.walks
-    return walks and not (sitting.selection is not None and sitting.fresh)
-
-
 def _plainly_asked(sitting: Sitting, verdict: Verdict, plain: Plainer) -> bool:
     """Whether a request is surely one: "please bold the ferry", and not "please put it back"."""
     if verdict.kind not in (Judged.COMMAND, Judged.REFUSED) or verdict.parse is None:
@@ -492,75 +248,6 @@ def _taken_back(verdict: Verdict, words: Sequence[str], plain: Plainer) -> bool:
 
 
 _REPAIRING = frozenset("no not oh sorry never wait oops whoops actually wrong mistake".split())
-
-
-def _suits(sitting: Sitting, parse: Parse, verdict: Verdict) -> bool:
-    """Whether words said of whole paragraphs are a whole paragraph's: not "number the steps"."""
-    if not parse.command.traits.of_blocks or not isinstance(parse.args.get("target"), Words):
-        return True
-    places = (verdict.args or {}).get("target")
-    blocks = sitting.document.blocks
-    return isinstance(places, Places) and all(
-        r.end.offset - r.start.offset > len(blocks[r.start.block].text) / 2 for r in places.ranges
-    )
-
-
-def _fits(sitting: Sitting, parse: Parse) -> bool:
-    if parse.command.traits.answers and sitting.question is None:
-        rows = parse.command.traits.of_rows and numbered(sitting) > 0
-        return rows and parse.makes_sense(sitting)
-    return parse.makes_sense(sitting)
-
-
-def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool) -> Verdict:
-    """A parse with its targets looked up."""
-    args: dict[str, Any] = {}
-    for slot, value in parse.args.items():
-        if is_target(value):
-            if value not in known:
-                known[value] = resolve(value, sitting, near)
-            found = known[value]
-            if isinstance(found, Refusal):
-                if isinstance(value, That) and parse.command.traits.here:
-                    # "Make this a heading", with nothing selected, is said of the paragraph here.
-                    found = Places((block_range(sitting.document, sitting.caret.block),))
-                else:
-                    return Verdict(Judged.REFUSED, parse, parse.args, found, slot)
-            args[slot] = found
-        elif isinstance(value, Named):
-            kind = CATALOGUE.named[value.kind]
-            there = tuple(kind.of(sitting))
-            name = look_up(value.words, there, kind.partial)
-            if name is None:
-                what = f"Nothing is called “{' '.join(value.words)}”."
-                close = tuple(near_names(value.words, there))
-                hint = f"Did you mean “{close[0]}”?" if close else ""
-                missing = Missing(what, "", hint, value.words, names=close)
-                return Verdict(Judged.REFUSED, parse, parse.args, missing, slot)
-            args[slot] = name
-        else:
-            args[slot] = value
-    return Verdict(Judged.COMMAND, parse, args)
-
-
-def _nearness(verdict: Verdict) -> int:
-    assert verdict.args is not None
-    return sum(1 for v in verdict.args.values() if isinstance(v, Places) and v.near)
-
-
-def _target_words(parse: Parse) -> int:
-    """How many words name targets; a preposition at their end is as likely the verb's.
-
-    "Put the log in red" is said of the log, although the page goes on "the log (in pencil)".
-    """
-    values = list(parse.args.values())
-    # "Old rota to blue folder" names both of its ends.
-    values += [end for v in values if isinstance(v, Through) for end in (v.first, v.last)]
-    named = [v.words for v in values if isinstance(v, Words)]
-    called = [len(v.words) for v in parse.args.values() if isinstance(v, Named)]
-    plain = sum(len(w) - (len(w) > 1 and w[-1] in PREPOSITIONS | {"into", "as"}) for w in named)
-    # What somebody gave a name goes before the same words of the text.
-    return 2 * plain + sum(2 * size + 1 for size in called)
 
 
 def _slip(missed: list[Verdict], words: Sequence[str]) -> Verdict:

@@ -8,6 +8,7 @@ from rapidfuzz import fuzz
 
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.reading import reader
+from nimble_lantern.core.reading.exactly import exactly
 from nimble_lantern.core.reading.hearing import Hypothesis
 from nimble_lantern.core.state import Sitting
 
@@ -35,7 +36,7 @@ def command_over(
     """
     for span in _spans(tuple(words)):
         if not any(fuzz.ratio(word, said) >= _ALIKE for word in span for said in own):
-            verdict = reader.exactly(sitting, span, whole=True)
+            verdict = exactly(sitting, span, whole=True)
             hushes = verdict.parse is not None and verdict.parse.command.traits.hushes
             if verdict.kind is Judged.COMMAND and hushes:
                 return span

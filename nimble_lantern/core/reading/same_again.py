@@ -15,7 +15,7 @@ from nimble_lantern.core.targets.model import is_target, of_the_page
 from nimble_lantern.core.targets.words import exact
 
 _LONGEST = 12
-_ALL = ("the", "same")
+_SAME = ("the", "same")
 _TO = frozenset("for to with on in".split())
 _DOING = frozenset((("do",), ("make",), ("do", "that"), ("do", "it"), ("do", "this")))
 _TOO = (("too",), ("as", "well"), ("also",))
@@ -28,8 +28,7 @@ def same_again(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
     """
     if len(words) > _LONGEST:
         return
-    said = tuple(words[1:] if words[:1] == ("and",) else words)
-    for named, plainly in _named(said):
+    for named, plainly in _named(tuple(words)):
         if not _names(sitting, named):
             continue
         for before, command in _last(sitting):
@@ -40,10 +39,10 @@ def same_again(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
 def _named(words: Phrase) -> Iterator[tuple[Phrase, bool]]:
     """What is named, and whether it is said that the same is to be done."""
     tail = next((t for t in _TOO if words[-len(t) :] == t), ())
-    bare = words[: len(words) - len(tail)]
+    bare = words[words[:1] == ("and",) : len(words) - len(tail)]
     for lead in ((), *_DOING):
         rest = bare[len(lead) :] if bare[: len(lead)] == lead else ()
-        same = rest[2:] if rest[:2] == _ALL else rest if len(lead) > 1 else ()
+        same = rest[2:] if rest[:2] == _SAME else rest if len(lead) > 1 else ()
         if same and same[0] in _TO:
             yield same[1:], True
     if tail and bare:
@@ -65,7 +64,7 @@ def _last(sitting: Sitting) -> Iterator[tuple[Phrase, str]]:
             return
         said = tuple(entry.heard.split())
         yield said, entry.command
-        if not any(_named(said[1:] if said[:1] == ("and",) else said)):
+        if not any(_named(said)):
             return
 
 

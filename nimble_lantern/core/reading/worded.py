@@ -284,7 +284,6 @@ def maybe_instead(sitting: Sitting, words: Sequence[str]) -> Iterator[Asked]:
     A letter may well say the same, so they are written, and the replacement is offered beside them.
     """
     yield from _told_otherwise(sitting, tuple(words))
-    yield from _told_instead(sitting, tuple(words))
     for asked in worded(sitting, words):
         old, new = asked.old, asked.new
         # "The ferry should be late" speaks of a thing.
@@ -295,39 +294,26 @@ def maybe_instead(sitting: Sitting, words: Sequence[str]) -> Iterator[Asked]:
 
 
 def _told_otherwise(sitting: Sitting, words: Phrase) -> Iterator[Asked]:
-    """ "The soup is five pounds not four", where something costs four pounds: of one kind."""
-    size = len(words)
-    for i in range(2, size - 1):
-        old = words[i + 1 :]
-        if words[i] != "not" or not kind_of(old) or not exact(sitting.document, old):
-            continue
-        for k in range(max(0, i - _MOST_NEW), i):
-            new = words[k:i]
-            if kind_of(new) == kind_of(old) and new[0] not in LITTLE:
-                plain = ("replace", *old, "with", *new)
-                yield Asked(REPLACING, plain, old, new, Sure.DOUBTFUL, False, False, False)
-                return
-
-
-def _told_instead(sitting: Sitting, words: Phrase) -> Iterator[Asked]:
-    """ "Osric is on the gate not gus", "it's a fee not a rent": what stands on the page is not so,
-    and as many other words of the statement, which do not stand there, are."""
+    """What stands on the page is not so: "the soup is five pounds not four", of one kind right
+    before it; "osric is on the gate not gus", as many words that do not stand there."""
     for mark in _NOT:
-        starts = (n for n in range(len(words)) if words[n : n + len(mark)] == mark)
-        at = next(starts, 0)
+        at = next((n for n in range(len(words)) if words[n : n + len(mark)] == mark), 0)
         old = _without_article(words[at + len(mark) :])
-        if not 0 < len(old) <= _MOST_INSTEAD or not 1 < at <= _LONGEST_TOLD:
+        if at < 2 or LITTLE.issuperset(old) or not exact(sitting.document, old):
             continue
-        if not exact(sitting.document, old) or LITTLE.issuperset(old):
-            continue
-        told = words[:at]
-        runs = (told[i : i + len(old)] for i in range(len(told) - len(old) + 1))
-        new = [r for r in runs if _may_be_new(sitting, r)]
-        alike = [r for r in new if kind_of(r) == kind_of(old)] or new
-        if alike:
-            plain = ("replace", *old, "with", *alike[0])
-            yield Asked(REPLACING, plain, old, alike[0], Sure.DOUBTFUL, False, False, False)
-        return
+        ends = (words[k:at] for k in range(max(0, at - _MOST_NEW), at))
+        runs = (words[i : i + len(old)] for i in range(at - len(old) + 1))
+        few = len(old) <= _MOST_INSTEAD and at <= _LONGEST_TOLD
+        alike = [r for r in ends if _of_its_kind(r, old)]
+        others = [r for r in runs if _may_be_new(sitting, r)] if few else []
+        for new in (*alike, *(r for r in others if kind_of(r) == kind_of(old)), *others):
+            plain = ("replace", *old, "with", *new)
+            yield Asked(REPLACING, plain, old, new, Sure.DOUBTFUL, False, False, False)
+            return
+
+
+def _of_its_kind(new: Phrase, old: Phrase) -> bool:
+    return bool(kind_of(old)) and kind_of(new) == kind_of(old) and new[0] not in LITTLE
 
 
 def _without_article(words: Phrase) -> Phrase:

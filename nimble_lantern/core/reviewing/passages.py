@@ -150,6 +150,14 @@ def time_text(now: datetime, dialect: str) -> str:
     return f"{hour}{mark}{now.minute:02d} {half}"
 
 
+def moment_text(moment: str, title: str, now: datetime | None, dialect: str) -> str | None:
+    """Today's "date", the "time", or the document's "title"; None where no time is known."""
+    if moment == "title":
+        return title
+    made = date_text if moment == "date" else time_text
+    return made(now, dialect) if now else None
+
+
 def _value(
     name: str, title: str, now: datetime | None, numbers: Iterable[int], dialect: str = "british"
 ) -> str | None:

@@ -25,7 +25,8 @@ _UNITS = {
     "oz": "ounces", "mph": "miles an hour", "kw": "kilowatts",
 }  # fmt: skip
 """Symbols written against a number (SI brochure, BIPM, 2019, and everyday ones)."""
-_MONEY = {"£": "pounds", "$": "dollars", "€": "euros"}
+MONEY = {"£": "pounds", "$": "dollars", "€": "euros"}
+"""Signs of money, as they are said behind an amount."""
 _SCALES = {"m": "million", "bn": "billion", "k": "thousand"}
 _DECADES = {
     20: "twenties", 30: "thirties", 40: "forties", 50: "fifties", 60: "sixties", 70: "seventies",
@@ -38,6 +39,8 @@ _TELEPHONE = 5
 def printed(word: str) -> tuple[Words, ...]:
     """How a printed word is spoken, the likeliest way first; none where its letters and figures
     alone tell."""
+    if word.isalpha():
+        return ()
     lower = word.lower().replace("’", "'")
     for form, speak in _FORMS:
         match = form.fullmatch(lower)
@@ -88,7 +91,7 @@ def _clock(match: re.Match[str]) -> Ways:
 
 def _scaled(match: re.Match[str]) -> Ways:
     sign, number, scale = match.groups()
-    return (f"{_number(number)} {_SCALES[scale]} {_MONEY[sign]}",)
+    return (f"{_number(number)} {_SCALES[scale]} {MONEY[sign]}",)
 
 
 def _range(match: re.Match[str]) -> Ways:

@@ -18,7 +18,7 @@ from nimble_lantern.core.lexicon.names import ABBREVIATIONS
 from nimble_lantern.core.reading.hearing import LONGEST_WORD, HeardWord, well_formed
 from nimble_lantern.core.writing.cardinals import SCALES
 from nimble_lantern.core.writing.lexer import Manner
-from nimble_lantern.core.writing.printed import printed
+from nimble_lantern.core.writing.printed import MONEY, printed
 from nimble_lantern.core.writing.spoken import bare, likeliest, one_by_one, spoken_forms
 from nimble_lantern.core.writing.writer import Place, write
 from nimble_lantern.engines.whisper.model import Written
@@ -40,7 +40,6 @@ _NAMES_OF: dict[str, tuple[tuple[str, ...], ...]] = {
     ":": (("colon",),),
     ";": (("semicolon",), ("semi", "colon")),
 }
-_MONEY = {"£": "pounds", "$": "dollars", "€": "euros"}
 _CLOSING = "”\"'’)]}»"
 _KEPT_INSIDE = re.compile(r"[£$€]?\d[\d,.:]*(?:st|nd|rd|th|%)?|[^\W_]+(?:['’.][^\W_]+)*|[&%@+=°]")
 _LONGEST_INITIALS = 6
@@ -104,7 +103,7 @@ def spoken(
         core = bare(text)
         after = bare(pieces[n + 1].text.strip()) if n + 1 < len(pieces) else ""
         parts = one_by_one(core).split() if n in dialled else [*_parts(text, core, after), *owed]
-        owed = (_MONEY[core[0]],) if core[:1] in _MONEY and after.lower() in SCALES else ()
+        owed = (MONEY[core[0]],) if core[:1] in MONEY and after.lower() in SCALES else ()
         step = (word.end - word.start) / max(1, len(parts))
         for k, part in enumerate(parts):
             start = word.start + k * step
@@ -133,7 +132,7 @@ def _parts(text: str, core: str, after: str) -> list[str]:
     if text.lower() == "no." and after[:1].isdigit():
         return ["number"]
     below = "-" if re.match(r"[-−]\d", text) else ""
-    if core[:1] in _MONEY and after.lower() in SCALES:
+    if core[:1] in MONEY and after.lower() in SCALES:
         return list(said(core[1:]))
     if printed(below + core.lstrip("−")):
         return list(said(below + core.lstrip("−")))

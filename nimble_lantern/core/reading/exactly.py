@@ -1,0 +1,219 @@
+"""What words mean exactly: the best of their parses whose targets can be found here."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Any
+
+from nimble_lantern.core.commands import CATALOGUE
+from nimble_lantern.core.controls import numbered
+from nimble_lantern.core.document.units import block_range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import Named, Parse
+from nimble_lantern.core.kinds import Judged
+from nimble_lantern.core.lexicon.closed import PREPOSITIONS
+from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.model import Beside, Places, That, Through, Words, is_target
+from nimble_lantern.core.targets.names import look_up
+from nimble_lantern.core.targets.names import near as near_names
+from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
+
+_MOST_SAID_OF_IT = 5
+
+
+@dataclass(frozen=True, slots=True)
+class Verdict:
+    """How a stretch of words is read."""
+
+    kind: Judged
+    parse: Parse | None = None
+    args: dict[str, Any] | None = None
+    refusal: Refusal | None = None
+    slot: str = ""
+
+    @property
+    def free_words(self) -> tuple[str, ...]:
+        """The words to be written, of a command that has some."""
+        return tuple((self.parse.args if self.parse else {}).get("text") or ())
+
+
+TEXT = Verdict(Judged.TEXT)
+
+
+PLEASE = Words(("please",))
+
+
+_NEVER_FIRST = (PLEASE, Words(("not",)), Words(("no",)))
+"""They begin a request, and are no words that it is about."""
+
+
+def writes_words(parse: Parse) -> bool:
+    """Whether some of the words would be written."""
+    return bool({"text", "words", "letter"} & set(parse.args))
+
+
+def parses_here(sitting: Sitting, words: Sequence[str]) -> list[Parse]:
+    """What words may mean here; "please no capitals there" speaks of no "please" of the page, and
+    "not capitals after all" of no "not"."""
+    found = (p for p in CATALOGUE.parses(words) if fits(sitting, p))
+    first = Words(tuple(words[:1]))
+    never = first in _NEVER_FIRST
+    return [p for p in found if not never or first not in p.args.values()]
+
+
+def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
+    """The command that the words are, with targets that stand in the text as they were said."""
+    parses = parses_here(sitting, words)
+    if sitting.question is not None:
+        # While something is asked, "choose all" answers it, and does not select everything.
+        parses.sort(key=lambda p: (p.free, not p.command.traits.answers))
+    if sitting.selection is not None and sitting.fresh:
+        # Right after "select the boat", "to the end of the line" stretches what is selected.
+        parses.sort(key=lambda p: (p.free, not p.command.traits.widens))
+    if sitting.aloud is not None:
+        # While something is read, "back a sentence" and "stop" are said of that.
+        parses.sort(key=lambda p: (p.free, not p.command.traits.reads))
+    if sitting.tray is not None:
+        # While a word is spelled, "back one" and "undo that" are said of its letters.
+        parses.sort(key=lambda p: (not p.command.traits.spells, p.free))
+        for parse in parses:
+            if parse.command.traits.spells:
+                return Verdict(Judged.COMMAND, parse, parse.args)
+    found = best(sitting, parses, near=False)
+    if found.kind is Judged.COMMAND or not whole:
+        return found
+    if sitting.selection is not None and sitting.fresh and len(words) <= _MOST_SAID_OF_IT:
+        # With words selected, "bold", "in capitals" and "bullets" are said of them.
+        named = len(words) > 1 or words[0] in TRADE_NOUNS | TRADE_VERBS
+        for said in ((*words, "that"), *((("make", "that", *words),) if named else ())):
+            fitting = [p for p in CATALOGUE.parses(said) if fits(sitting, p)]
+            of_it = best(sitting, fitting, near=False)
+            if of_it.kind is Judged.COMMAND and of_it.parse and not of_it.parse.free:
+                return of_it
+    if sitting.question is not None and not sitting.question.beside:
+        # While something is asked, the words of one option alone choose it: "friday's ferry".
+        taken = CATALOGUE.parses(("take", *words))
+        fitting = [p for p in taken if p.command.traits.answers and fits(sitting, p)]
+        chosen = best(sitting, fitting, near=False)
+        if chosen.kind is Judged.COMMAND:
+            return chosen
+    return found
+
+
+def best(
+    sitting: Sitting, parses: Sequence[Parse], near: bool, missed: list[Verdict] | None = None
+) -> Verdict:
+    """The best of the parses whose targets can be found; else a literal one that is refused."""
+    best: tuple[tuple[int, int, int], Verdict] | None = None
+    refused = destroys = TEXT
+    known: dict[Any, Any] = {}
+    for parse in parses:
+        verdict = _resolved(sitting, parse, known, near)
+        if verdict.kind is Judged.COMMAND and not _suits(sitting, parse, verdict):
+            continue
+        if verdict.kind is Judged.COMMAND:
+            if parse.free == 0:
+                if not parse.command.traits.destructive:
+                    return verdict
+                # "Remove the bullets" takes the look away; the text goes only if nothing else can.
+                if (
+                    destroys is TEXT
+                    or _goes_back(sitting, verdict)
+                    and not _goes_back(sitting, destroys)
+                ):
+                    destroys = verdict
+                continue
+            if destroys is not TEXT:
+                continue
+            key = (_nearness(verdict), -_target_words(parse), parse.free)
+            if best is None or key < best[0]:
+                best = key, verdict
+        elif isinstance(verdict.refusal, Absent):
+            # "The table" is a thing of the room where no table is in the text.
+            continue
+        elif isinstance(verdict.refusal, Missing):
+            if missed is not None:
+                missed.append(verdict)
+        elif refused is TEXT and (parse.free == 0 or isinstance(parse.args.get("target"), Beside)):
+            # Of "the column after kitchen" those words are there.
+            refused = verdict
+    if destroys is not TEXT:
+        return destroys
+    return best[1] if best else refused
+
+
+def _goes_back(sitting: Sitting, verdict: Verdict) -> bool:
+    """ "Strike that" takes back what was just said, unless something is selected."""
+    walks = verdict.parse is not None and verdict.parse.command.traits.walks
+    return walks and not (sitting.selection is not None and sitting.fresh)
+
+
+def _suits(sitting: Sitting, parse: Parse, verdict: Verdict) -> bool:
+    """Whether words said of whole paragraphs are a whole paragraph's: not "number the steps"."""
+    if not parse.command.traits.of_blocks or not isinstance(parse.args.get("target"), Words):
+        return True
+    places = (verdict.args or {}).get("target")
+    blocks = sitting.document.blocks
+    return isinstance(places, Places) and all(
+        r.end.offset - r.start.offset > len(blocks[r.start.block].text) / 2 for r in places.ranges
+    )
+
+
+def fits(sitting: Sitting, parse: Parse) -> bool:
+    if parse.command.traits.answers and sitting.question is None:
+        rows = parse.command.traits.of_rows and numbered(sitting) > 0
+        return rows and parse.makes_sense(sitting)
+    return parse.makes_sense(sitting)
+
+
+def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool) -> Verdict:
+    """A parse with its targets looked up."""
+    args: dict[str, Any] = {}
+    for slot, value in parse.args.items():
+        if is_target(value):
+            if value not in known:
+                known[value] = resolve(value, sitting, near)
+            found = known[value]
+            if isinstance(found, Refusal):
+                if isinstance(value, That) and parse.command.traits.here:
+                    # "Make this a heading", with nothing selected, is said of the paragraph here.
+                    found = Places((block_range(sitting.document, sitting.caret.block),))
+                else:
+                    return Verdict(Judged.REFUSED, parse, parse.args, found, slot)
+            args[slot] = found
+        elif isinstance(value, Named):
+            kind = CATALOGUE.named[value.kind]
+            there = tuple(kind.of(sitting))
+            name = look_up(value.words, there, kind.partial)
+            if name is None:
+                what = f"Nothing is called “{' '.join(value.words)}”."
+                close = tuple(near_names(value.words, there))
+                hint = f"Did you mean “{close[0]}”?" if close else ""
+                missing = Missing(what, "", hint, value.words, names=close)
+                return Verdict(Judged.REFUSED, parse, parse.args, missing, slot)
+            args[slot] = name
+        else:
+            args[slot] = value
+    return Verdict(Judged.COMMAND, parse, args)
+
+
+def _nearness(verdict: Verdict) -> int:
+    assert verdict.args is not None
+    return sum(1 for v in verdict.args.values() if isinstance(v, Places) and v.near)
+
+
+def _target_words(parse: Parse) -> int:
+    """How many words name targets; a preposition at their end is as likely the verb's.
+
+    "Put the log in red" is said of the log, although the page goes on "the log (in pencil)".
+    """
+    values = list(parse.args.values())
+    # "Old rota to blue folder" names both of its ends.
+    values += [end for v in values if isinstance(v, Through) for end in (v.first, v.last)]
+    named = [v.words for v in values if isinstance(v, Words)]
+    called = [len(v.words) for v in parse.args.values() if isinstance(v, Named)]
+    plain = sum(len(w) - (len(w) > 1 and w[-1] in PREPOSITIONS | {"into", "as"}) for w in named)
+    # What somebody gave a name goes before the same words of the text.
+    return 2 * plain + sum(2 * size + 1 for size in called)

@@ -1,0 +1,146 @@
+"""Requests that are not put word for word as a command is: their place first, their words in
+another order, for something else as well, with a reason."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from typing import NamedTuple
+
+from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.kinds import Judged
+from nimble_lantern.core.reading.addressing import Plainer, in_parts, reasoned
+from nimble_lantern.core.reading.any_order import in_order
+from nimble_lantern.core.reading.apart import INSIDE, apart
+from nimble_lantern.core.reading.exactly import Verdict, best, exactly, fits, writes_words
+from nimble_lantern.core.reading.housed import housed, keeping
+from nimble_lantern.core.reading.otherwise import otherwise, surely
+from nimble_lantern.core.reading.same_again import same_again
+from nimble_lantern.core.reading.told_before import told_before
+from nimble_lantern.core.reading.worded import surely as surely_worded
+from nimble_lantern.core.reading.worded import worded
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.model import Words
+
+
+class Asked(NamedTuple):
+    """A plainer wording and how it is read."""
+
+    plain: Plainer
+    verdict: Verdict
+
+
+def is_to_stay(words: tuple[str, ...], found: Verdict) -> bool:
+    """ "Take everything out of the second column but leave it there": the column is not to go."""
+    command = found.parse.command if found.parse else None
+    return command is not None and command.traits.destructive and keeping(words) > 0
+
+
+def named_first(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> Verdict | None:
+    """A request that names its place first, and then speaks of it; refused where the part of the
+    page that it names has no such words."""
+    missed: list[Verdict] = []
+    for plain in (Plainer(words), *(a.plain for a in asked)):
+        parses = [p for p in apart(sitting.document, plain.words) if fits(sitting, p)]
+        found = best(sitting, parses, near=False, missed=missed)
+        if found.kind is Judged.COMMAND and found.parse and plain.allows(found.parse):
+            return found
+    inside = (m for m in missed if m.parse and words[0] in INSIDE and _exactly_called(m.parse))
+    return next(inside, None)
+
+
+def _exactly_called(parse: Parse) -> bool:
+    """ "In the last paragraph take out the word please" speaks of words, whatever stands there."""
+    return any(isinstance(v, Words) and v.called for v in parse.args.values())
+
+
+def _again(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> Verdict | None:
+    """What was just done, for something else as well."""
+    found = (exactly(sitting, said, whole=False) for said in same_again(sitting, words))
+    return next((v for v in found if v.kind is Judged.COMMAND), None)
+
+
+def _in_order(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> Verdict | None:
+    """A request that every word is known of, read in the usual order of its words."""
+    for plain in (Plainer(words), *(a.plain for a in asked)):
+        for said in in_order(plain.words):
+            found = exactly(sitting, said, whole=False)
+            sure = found.kind is Judged.COMMAND and found.parse and not writes_words(found.parse)
+            if sure and found.parse and plain.allows(found.parse):
+                return found
+    return None
+
+
+def _otherwise(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> Verdict | None:
+    """A request that names a part of the page or the desk, and asks as people do for any part."""
+    for plain in (Plainer(words), *(a.plain for a in asked)):
+        for said in otherwise(plain.words):
+            found = exactly(sitting, said, whole=False)
+            parse = found.parse
+            if (
+                found.kind is Judged.COMMAND
+                and parse
+                and surely(parse, said)
+                and plain.allows(parse)
+            ):
+                return found
+    return None
+
+
+def _housed(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> Verdict | None:
+    """A request about a row, a note, a version ..., all of whose words ask for one thing."""
+    found = (_housed_as(sitting, p) for p in (Plainer(words), *(a.plain for a in asked)))
+    return next((verdict for verdict in found if verdict is not None), None)
+
+
+def _housed_as(sitting: Sitting, plain: Plainer) -> Verdict | None:
+    for said in housed(sitting, plain.words):
+        found = exactly(sitting, said, whole=False)
+        parse = found.parse
+        done = found.kind is Judged.COMMAND and parse and plain.allows(parse)
+        if done and parse and not parse.command.name.startswith(_OF_WORDS):
+            return found
+    return None
+
+
+_OF_WORDS = ("replacing.", "inserting.", "writing.")
+"""What is asked of a thing of the house is none of these: "put the total under paid"."""
+
+
+def _worded(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> Verdict | None:
+    """A request for words in the place of others or beside them, all said round those asking it."""
+    for plain in (Plainer(words), *(a.plain for a in asked)):
+        for said in worded(sitting, plain.words):
+            found = exactly(sitting, said.words, whole=False)
+            parse = found.parse
+            asks = parse and plain.allows(parse) and surely_worded(sitting, parse, said)
+            if found.kind is Judged.COMMAND and asks:
+                return found
+    return None
+
+
+def _reasoned(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> Verdict | None:
+    """A request that a reason is given for, or that goes on from a thing that was named in one."""
+    told = (
+        Plainer(said, mused=True, reasoned=True)
+        for w in (words, *(p.words for p in in_parts(words)))
+        for said in told_before(sitting, w)
+    )
+    selected = sitting.selection is not None and sitting.fresh
+    for plain in (*told, *reasoned(words, selected)):
+        found = exactly(sitting, plain.words, whole=False)
+        if found.kind is Judged.COMMAND and found.parse and plain.allows(found.parse):
+            return found
+        if (put := _housed_as(sitting, plain)) is not None:
+            return put
+    return None
+
+
+def in_other_ways(
+    sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]
+) -> Verdict | None:
+    """What words ask for in one of these ways; None for others."""
+    for way in (_again, _in_order, _otherwise, _housed, _worded, _reasoned):
+        found = way(sitting, words, asked)
+        if found is not None and (way is _housed or not is_to_stay(words, found)):
+            return found
+    return None
