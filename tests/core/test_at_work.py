@@ -119,7 +119,7 @@ class Rows(AtWork):
             "go to cox / new row olive pell gull stroke",
             "put olive pell with gull and stroke in the table",
         ):
-            self.has(CREWS, said, "| Gull | Stroke |", command="rows.add")
+            self.has(CREWS, said, "| Gull | Stroke |", command="grid.fill_row")
         self.has(CREWS, "add a row at the top with gus tern cox", "| Gus | Tern | Cox |\n| Ida")
         made = (
             "make a table with columns for name boat and seat / new row ida tern bow / next box x"
@@ -128,6 +128,11 @@ class Rows(AtWork):
 
     def test_what_is_not_clear_is_asked(self) -> None:
         self.refused(CREWS, "add a row with a view of the old sea wall")
+
+    def test_many_words_and_columns_are_asked_about(self) -> None:
+        """Shared out one way after another, these would take for ever."""
+        wide = "|" + " a |" * 14 + "\n" + "|---" * 14 + "|\n" + ("|" + " b |" * 14 + "\n") * 9
+        self.refused(wide, "add a row with " + "one two three four five six seven eight " * 4)
 
     def test_the_next_cell_with_its_words(self) -> None:
         self.has(CREWS, "go to cox / the sum is in the next column", "is in the next column")

@@ -1,4 +1,4 @@
-"""The commands, one file a family.  Importing this package fills the catalogue."""
+"""The commands, one file or package a family.  Importing this package fills the catalogue."""
 
 from nimble_lantern.core.commands import (
     aloud,
@@ -8,7 +8,6 @@ from nimble_lantern.core.commands import (
     clipboard,
     correcting,
     counting,
-    dated,
     deleting,
     documents,
     enclosing,
@@ -34,7 +33,6 @@ from nimble_lantern.core.commands import (
     places,
     practising,
     replacing,
-    rows,
     selecting,
     settings,
     shelf,
@@ -60,7 +58,6 @@ __all__ = [
     "clipboard",
     "correcting",
     "counting",
-    "dated",
     "deleting",
     "documents",
     "enclosing",
@@ -86,7 +83,6 @@ __all__ = [
     "places",
     "practising",
     "replacing",
-    "rows",
     "rules",
     "selecting",
     "shelf",

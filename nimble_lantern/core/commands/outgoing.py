@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.documents import spoken_title
-from nimble_lantern.core.commands.versions import with_milestone
+from nimble_lantern.core.commands.versions.kept import with_milestone
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.effects import (
     BackUp,

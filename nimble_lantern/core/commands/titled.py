@@ -32,11 +32,14 @@ CATALOGUE.table(
     },
     heard=False,
 )
-_SAYING = (
-    "(saying | that says | which says | called | reading | that reads | which reads"
-    " | with the (words | text))"
+CATALOGUE.table(
+    "saying",
+    {
+        "(saying | that says | which says | called | reading | that reads | which reads"
+        " | with the (words | text))": True
+    },
+    heard=False,
 )
-CATALOGUE.table("saying", {_SAYING: True}, heard=False)
 _SAID = frozenset("saying that which called reading with".split())
 _ADD = "(<begin> | <put> | put in | <wish> | there <shall> be)"
 _ADD_ONE = f"{_ADD} (a | another | the) {{level:titled}}"
@@ -88,12 +91,10 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
 
 
 @command(
-    f"{_ADD} (a | an | another | the) {{level:titled}} [here] {_SAYING} {{text}}",
-    f"{_ADD} (a | an | another | the) {{level:titled}} {_SAYING} {{text:words}} here",
-    f"{_ADD} (a | an | another | the) {{level:titled}} {{side:beside}} {{target}} {_SAYING}"
-    " {text}",
-    f"{_ADD} (a | an | another | the) {{level:titled}} (at | to) the [very] {{edge:docedge}}"
-    f" {_SAYING} {{text}}",
+    f"{_ADD_ONE} [here] {{said:saying}} {{text}}",
+    f"{_ADD_ONE} {{said:saying}} {{text:words}} here",
+    f"{_ADD_ONE} {{side:beside}} {{target}} {{said:saying}} {{text}}",
+    f"{_ADD_ONE} (at | to) the [very] {{edge:docedge}} {{said:saying}} {{text}}",
     *each(
         _of_a_part,
         f"{_ADD_ONE} [{{said:saying}}] {{text:words}} {{side:beside}} {{target}}",
@@ -107,7 +108,7 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
         when=_new,
     ),
     Way(
-        f"{{side:beside}} {{target}} {_ADD} (a | the) {{level:titled}} [{{said:saying}}] {{text}}",
+        f"{{side:beside}} {{target}} {_ADD_ONE} [{{said:saying}}] {{text}}",
         when=_of_a_part,
     ),
     *each(
@@ -122,14 +123,14 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
     Way("heading {text}", when=_names_the_page),
     *each(
         _on_an_empty_line,
-        f"(a | another | the) {{level:titled}} {_SAYING} {{text}}",
-        f"{_ADD} (a | another | the) {{level:titled}} {{text}}",
+        "(a | another | the) {level:titled} {said:saying} {text}",
+        f"{_ADD_ONE} {{text}}",
         "[a] new heading {text}",
     ),
     *each(
         names_a_block,
-        f"{_ADD} (a | an | another) {{level:titled}} {{side:beside}} {{target}}",
-        f"{{side:beside}} {{target}} {_ADD} (a | another) {{level:titled}}",
+        f"{_ADD_ONE} {{side:beside}} {{target}}",
+        f"{{side:beside}} {{target}} {_ADD_ONE}",
     ),
     *each(
         _of_several,
@@ -138,7 +139,7 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
     ),
     example="put a heading saying water above the second paragraph",
     group="format",
-    heard=3,
+    heard=0,
 )
 def add(
     sitting: Sitting,
@@ -153,23 +154,19 @@ def add(
 
     One that is begun is where the next words go.
     """
-    document, here = sitting.document, sitting.writing_place.block
-    empty = not document.blocks[here].text.strip()
-    if target is None and not edge and level == _TITLE and any(b.text for b in document.blocks):
-        edge = "start"
+    document, here = sitting.document, sitting.writing_place
+    at, before = here.block, here.offset == 0
     if target is not None:
         before = side == "before"
-        block = (target.first.start if before else target.first.end).block
-        wrote = insert_beside(sitting, block_range(document, block), text, before, True)
-    elif edge:
-        block = 0 if edge == "start" else len(document.blocks) - 1
-        wrote = insert_beside(sitting, block_range(document, block), text, edge == "start", True)
-    elif empty:
-        wrote = compose(replace(sitting.about(()), insertion=Position(here, 0)), text)
+        at = (target.first.start if before else target.first.end).block
+    elif edge or level == _TITLE and any(b.text for b in document.blocks):
+        edge = edge or "start"
+        at, before = (0, True) if edge == "start" else (len(document.blocks) - 1, False)
+    if target is None and not edge and not document.blocks[at].text.strip():
+        wrote = compose(replace(sitting.about(()), insertion=Position(at, 0)), text)
         wrote = replace(wrote, sitting=replace(wrote.sitting, insertion=None))
     else:
-        above = sitting.writing_place.offset == 0
-        wrote = insert_beside(sitting, block_range(document, here), text, above, True)
+        wrote = insert_beside(sitting, block_range(document, at), text, before, True)
     made = blocks.heading(wrote.sitting, Places((wrote.range,)), level or 1)
     assert isinstance(made, Done)
     after = made.sitting

@@ -214,8 +214,7 @@ class Catalogue:
         )  # fmt: skip
 
         def register(handler: Handler) -> Handler:
-            family = handler.__module__.rsplit(".", 1)[-1]
-            name = f"{family}.{handler.__name__}"
+            name = f"{_family(handler.__module__)}.{handler.__name__}"
             if name in self.commands:
                 raise CatalogueError(f"Two commands are called {name}.")
             if group not in GROUPS:
@@ -308,6 +307,12 @@ class Catalogue:
         """(title, commands) in the order of GROUPS."""
         for key, title in GROUPS.items():
             yield title, [c for c in self.commands.values() if c.group == key]
+
+
+def _family(module: str) -> str:
+    """A module of commands is a family, and so is a package of them."""
+    before, _, within = module.partition(".commands.")
+    return within.split(".")[0] or before.rsplit(".", 1)[-1]
 
 
 def _check_slots(name: str, patterns: Sequence[str], handler: Handler) -> None:

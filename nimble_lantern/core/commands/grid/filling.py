@@ -173,7 +173,7 @@ def _new_and_clear(sitting: Sitting, parse: Parse) -> bool:
     heard=2,
 )
 @of_table
-def add(
+def fill_row(
     sitting: Sitting, table: Table, text: Said, row: Unit = Unit.ROW, ended: int = 1
 ) -> Done | Refusal:
     """Add a row and fill its cells, at the end of the table or where the first empty row is."""

@@ -1,0 +1,5 @@
+"""Rows and columns of a table: added, moved, sorted, summed, made wider, taken out."""
+
+from nimble_lantern.core.commands.grid import filling, heads, parts, sorting, totals, widths
+
+__all__ = ["filling", "parts", "heads", "sorting", "widths", "totals"]

@@ -1,0 +1,145 @@
+"""The total of a column: told, or written."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from nimble_lantern.core.commands.grid.widths import one_column
+from nimble_lantern.core.commands.table_here import (
+    headed_by,
+    heads_a_column,
+    part_of,
+    there_is,
+)
+from nimble_lantern.core.composing.tabling import (
+    empty_cell,
+    has_header,
+    rebuilt,
+    rows_of,
+    total_text,
+)
+from nimble_lantern.core.document.tables import Table
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import Way, command, each
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places, Unit
+
+
+def _summed(
+    sitting: Sitting, target: Places | None, words: tuple[str, ...]
+) -> tuple[Table, int, str] | Refusal:
+    """The sum of a column, as it was named or by its heading."""
+    part = part_of(sitting, target) if target is not None else headed_by(sitting, words)
+    if isinstance(part, Refusal):
+        return part
+    table, unit, numbers = part.table, part.unit, part.numbers
+    if unit is not Unit.COLUMN or len(numbers) != 1:
+        return Refusal("A total is of one column.", "", "Say which: “the total of column two”.")
+    rows = rows_of(sitting.document.blocks, table)
+    body = rows[1:] if has_header(rows) else rows
+    texts = [r[numbers[0]].text for r in body if r[0].text.strip().lower() != "total"]
+    total = total_text(texts)
+    if total is None:
+        return Refusal("There are no numbers in that column.")
+    return table, numbers[0], total
+
+
+@command(
+    Way(
+        "(what is | tell me | give me) the (total | sum) (of | for | under | in) {target}",
+        when=one_column,
+    ),
+    Way(
+        "(what is | tell me | give me) the (total | sum) (of | for | under | in) [the] {words}",
+        when=heads_a_column,
+    ),
+    Way("what (does | do) {target} (come to | add up to | make)", when=one_column),
+    Way("how much is {target} [(altogether | in all | in total | together)]", when=one_column),
+    Way(
+        "(what (do | does) [the] {words} (come to | add up to | make) | how (many | much) [of the]"
+        " {words} [(are there | is there | do we have | have we)]) [(altogether | in all | in total"
+        " | together | all told)]",
+        when=heads_a_column,
+    ),
+    Way(
+        "(how much is | what does) (that | it | all | everything) (under | in) [the] {words}"
+        " [column] [(come to | add up to)] [(altogether | in all | in total | together)]",
+        when=heads_a_column,
+    ),
+    Way(
+        "how (many | much) (is | are) (it | they | there | that) (under | in) [the] {words}"
+        " [column] [(altogether | in all | in total | together | all told)]",
+        when=heads_a_column,
+    ),
+    Way("[the] {words} [column] (total | sum)", when=heads_a_column),
+    Way("[the] (total | sum) (of | for) [the] {words} [column]", when=heads_a_column),
+    heard=0,
+    example="what is the total of column two",
+    group="format",
+    shows=True,
+    when=there_is,
+)
+def tell_total(
+    sitting: Sitting, target: Places | None = None, words: tuple[str, ...] = ()
+) -> Done | Refusal:
+    """Tell the sum of the numbers in a column."""
+    found = _summed(sitting, target, words)
+    return found if isinstance(found, Refusal) else Done(sitting, f"together {found[2]}")
+
+
+@command(
+    Way(
+        "(total [up] | add up | sum [up] | add the numbers (in | under | of)) {target}",
+        when=one_column,
+    ),
+    Way("(total [up] | add up | add the numbers under) [the] {words}", when=heads_a_column),
+    *each(
+        heads_a_column,
+        "(total | add | sum | count | tot) up [all] [of] [the] {words} [column] [and] (put | write)"
+        " (it | that | the (total | sum | result)) [(in | there)] [(at the (bottom | end | foot)"
+        " | below [it] | under it | underneath | in the last row)]",
+        "(total | add | sum | count | tot) up [all] [of] [the] {words} [column] (at the (bottom"
+        " | end | foot) | below [it] | under it | underneath | in the last row)",
+        "(total | add | sum) [all] [the] {words} up [and (put | write) it (at the (bottom | end |"
+        " foot) | below [it] | under it | underneath | in the last row)]",
+    ),
+    Way(
+        "(put | add | write | insert) (the | a) (total | sum) of {target} [(below | under it"
+        " | at the bottom | in the last row | at the end)]",
+        when=one_column,
+    ),
+    Way(
+        "(put | add | write | insert) (the | a) (total | sum) (under | below | for | in) {target}",
+        when=one_column,
+    ),
+    *each(
+        one_column,
+        "(a | the) (total | sum) (under | below | at the (bottom | foot | end) of) {target}",
+        "{target} (needs | wants | could do with | <shall> have) a (total | sum) [(under it | at"
+        " the"
+        " bottom | below [it])]",
+    ),
+    heard=0,
+    example="put the total under column two",
+    group="format",
+    when=there_is,
+)
+def write_total(
+    sitting: Sitting, target: Places | None = None, words: tuple[str, ...] = ()
+) -> Done | Refusal:
+    """Write the sum of a column into its last row, or into a row of its own below."""
+    found = _summed(sitting, target, words)
+    if isinstance(found, Refusal):
+        return found
+    table, column, total = found
+    rows = rows_of(sitting.document.blocks, table)
+    last = rows[-1]
+    free = not last[column].text.strip() or last[0].text.strip().lower() == "total"
+    if not free:
+        rows.append([empty_cell(block) for block in last])
+    row = len(rows) - 1
+    rows[row][column] = replace(rows[row][column], text=total, spans=())
+    if column and not rows[row][0].text.strip():
+        rows[row][0] = replace(rows[row][0], text="Total")
+    after = rebuilt(sitting, table, rows)
+    return Done(after.about(()), f"the total is {total}")

@@ -1,0 +1,5 @@
+"""Stored text: kept, called by its name, its blanks filled, listed, exported."""
+
+from nimble_lantern.core.commands.passages import blanks, keeping, listing, moments
+
+__all__ = ["keeping", "blanks", "listing", "moments"]

@@ -1,0 +1,116 @@
+"""What the desk knows by itself: the date, the time, the document's name."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.commands.passage_here import (
+    blank_here,
+)
+from nimble_lantern.core.commands.passages.blanks import filled_in
+from nimble_lantern.core.commands.passages.keeping import put_passage
+from nimble_lantern.core.commands.when import names_a_block
+from nimble_lantern.core.commands.wording import named, quoted
+from nimble_lantern.core.document.edits import AddBlocks, Edit, insert
+from nimble_lantern.core.document.model import Block, Format, Piece, Position
+from nimble_lantern.core.document.tables import outside
+from nimble_lantern.core.document.units import block_range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Way, command
+from nimble_lantern.core.reviewing.passages import (
+    Passage,
+    moment_text,
+)
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places
+
+_NAME_OF_IT = (
+    "([the] (document | letter | document's | letter's | page's) name | the name of (the | this)"
+    " (document | letter | page | list | notice))"
+)
+CATALOGUE.table(
+    "moment",
+    {
+        "(today's date | the date [(of today | today)] | today as a date)": "date",
+        "the time [now]": "time",
+        f"({_NAME_OF_IT} | the title)": "title",
+    },
+)
+
+
+CATALOGUE.table(
+    "moment_of_day",
+    {
+        "(today's date | the date [(of today | today)])": "date",
+        "(the time [now] | the time of day | what time it is [now])": "time",
+        _NAME_OF_IT: "title",
+    },
+    heard=False,
+)
+CATALOGUE.table("moment", {"what (time it is | the time is) [now]": "time"}, heard=False)
+
+
+CATALOGUE.table("is_it", {"time is it": "time", "(day | date) is it": "date"}, heard=False)
+
+
+@command(
+    "(insert | put in | write | add | type | fill in) {moment} [here]",
+    "(put | set | pop | place | stick | enter | give me) {moment} (in | here | in here | at this"
+    " (place | spot) | there)",
+    "(<wish> | let me have) {moment:moment_of_day} [written] (here | in here | put in)",
+    "{moment:moment_of_day} (here | goes here | comes here | in here)",
+    "(what's | what is) {moment:moment_of_day} [(and)] (write | put) it (in | here | in here |"
+    " down)",
+    "{moment} please",
+    "what {moment:is_it} [(and)] (write | put) it (in | here | in here | down)",
+    heard=1,
+    example="insert today's date",
+    group="writing",
+)
+def moment(sitting: Sitting, moment: str) -> Done | Refusal:
+    """Write today's date, the time, or the document's name."""
+    text = moment_text(moment, sitting.title, sitting.now, sitting.settings.dialect)
+    if text is None:
+        return Refusal("The desk does not know what day it is.")
+    pair = blank_here(sitting)
+    if pair is not None:
+        return filled_in(sitting, pair[1], text, str(pair[0].data["name"]))
+    return put_passage(sitting, Passage(text, ((Piece(text), Block().format),)))
+
+
+_GOES = "(<shall> (go | come | stand | be) | goes | comes | belongs)"
+
+
+@command(
+    "<put> {moment:moment_of_day} (at | to | on) the [very] {edge:docedge}",
+    "{moment:moment_of_day} " + _GOES + " (at | to | on) the [very] {edge:docedge}",
+    "date (it | this | the <writing>) [(at | on) the [very] {edge:docedge}]",
+    Way("<put> {moment:moment_of_day} {side:beside} {target}", when=names_a_block),
+    Way("{moment:moment_of_day} " + _GOES + " {side:beside} {target}", when=names_a_block),
+    Way("{side:beside} {target} <put> {moment:moment_of_day}", when=names_a_block),
+    example="put today's date under the title",
+    group="writing",
+    heard=0,
+)
+def moment_beside(
+    sitting: Sitting,
+    moment: str = "date",
+    target: Places | None = None,
+    side: str = "after",
+    edge: str = "start",
+) -> Done | Refusal:
+    """Write today's date or the time above or below a part.  The writing place stays."""
+    words = moment_text(moment, sitting.title, sitting.now, sitting.settings.dialect)
+    if words is None:
+        return Refusal("The desk does not know what day it is.")
+    document = sitting.document
+    if target is None:
+        side = "before" if edge == "start" else "after"
+        block = 0 if edge == "start" else len(document.blocks) - 1
+    else:
+        block = (target.first.start if side == "before" else target.first.end).block
+    at = outside(document.blocks, block + (side == "after"))
+    if not document.blocks[block].text:
+        after = sitting.edited(insert(Position(block, 0), ((Piece(words), Format()),)))
+        return Done(after.placed(Position(block, len(words))), f"put {quoted(words)} there")
+    edit = Edit((AddBlocks(at, (Block(words),)),))
+    where = named(document, (block_range(document, block),))
+    return Done(sitting.edited(edit), f"put {quoted(words)} {side} {where}")
