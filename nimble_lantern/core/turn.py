@@ -137,6 +137,8 @@ def held_back(sitting: Sitting) -> tuple[ReadAs, str] | None:
         return ReadAs.UNCLEAR, "spelling: say letters, “that is it”, or “cancel”"
     if sitting.view is not View.DESK:
         return ReadAs.UNCLEAR, f"not written: {_SHOWN[sitting.view]}; “back to the desk” goes back"
+    if sitting.question is not None and sitting.question.sure:
+        return ReadAs.UNCLEAR, "not written: say “yes” or “no” first"
     if sitting.question is not None and not sitting.question.beside:
         most = many(len(sitting.question.options), "place")
         return ReadAs.UNCLEAR, f"not written: there are {most} to choose from; say a number"

@@ -32,6 +32,7 @@ from nimble_lantern.core.state import (
     Numbers,
     Sitting,
     TurnOver,
+    View,
 )
 from nimble_lantern.core.turn import BROKEN_TABLE, Turn, held_back, pauses
 
@@ -74,8 +75,14 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
             obey(turn, verdict, taken)
             return
     parts = [words] if remembered else reader.stretches(phrases)
-    if len(parts) == 1 and (pair := reader.two_commands(turn.sitting, words)):
+    one = len(parts) == 1
+    pair = one and (reader.two_looks(now := turn.sitting, words) or reader.two_commands(now, words))
+    if pair:
         parts = list(pair)
+    elif len(parts) == 1 and (instead := reader.taken_back_for(turn.sitting, words)):
+        for said in instead:
+            obey(turn, reader.judge(turn.sitting, said, whole=True), said)
+        return
     text: list[Sequence[str]] = []
     i = 0
     while i < len(parts):
@@ -91,6 +98,7 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
         obey(turn, verdict, [w for p in parts[i:end] for w in p])
         i = end
     if text:
+        _gone_on(turn, words)
         if len(text) == len(parts) == 1:
             held = held_back(turn.sitting) is not None
             near = [] if held else nearest.asked(turn.sitting, words)
@@ -113,6 +121,28 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
             turn.summaries.append("or say a number for what was meant")
         elif turn.asks:
             turn.summaries.append("if the desk was meant, say “that was a command”")
+
+
+_GOING_ON = 5
+"""Words that are no answer, from which somebody goes on with the letter instead."""
+
+
+_ANSWERING = frozenset(
+    "one ones first second third last both other yes no please not don't".split()
+)
+
+
+def _gone_on(turn: Turn, words: Sequence[str]) -> None:
+    """A question that nobody answers is dropped rather than what is said after it."""
+    question = turn.sitting.question
+    asks = question is not None and not question.beside and not question.corrects
+    if not asks or turn.sitting.view is not View.DESK or len(words) < _GOING_ON:
+        return
+    if not _ANSWERING.isdisjoint(words):
+        return
+    if intents.asked(nearest.round_here(turn.sitting), barest(words)).addressed < 0:
+        turn.sitting = replace(turn.sitting, question=None)
+        turn.summaries.append("nothing was chosen, so that is left as it is")
 
 
 def _hold(turn: Turn) -> None:

@@ -67,6 +67,19 @@ def _of_prose(sitting: Sitting, parse: Parse) -> bool:
 
 
 CATALOGUE.table("read_out", {"(back [to me] | aloud [to me] | out loud | out aloud)": True})
+
+
+def _has_read(sitting: Sitting, parse: Parse | None = None) -> bool:
+    """Reading, or just done with it: "stop" is not written when it comes a moment late."""
+    last = sitting.trail[-1] if sitting.trail else None
+    return sitting.aloud is not None or last is not None and "read_aloud" in last.effects
+
+
+def _read_lately(sitting: Sitting, parse: Parse) -> bool:
+    """ "The second sentence again", after reading."""
+    return _has_read(sitting) and of_the_page(parse.args.get("target"))
+
+
 CATALOGUE.table(
     "named_marks", {"with [the] (marks | punctuation | stops)": True, "marks and all": True}
 )
@@ -85,6 +98,7 @@ CATALOGUE.table(
     Way("read (aloud | out loud | me out) {target}", when=_plainly),
     Way("say {target} [(aloud | out loud | to me)]", when=_of_prose),
     Way("recite {target}", when=_plainly),
+    Way("[and] [now] {target} (again | once more)", when=_read_lately),
     Way(
         "(let me | let's | let us | i want to | i'd like to | i need to | (can | could | may)"
         " (i | we)) hear {target} [again]",
@@ -92,6 +106,8 @@ CATALOGUE.table(
     ),
     Way("(say | tell me) what {target} says", when=_plainly),
     Way("what does {target} say", when=_plainly),
+    Way("what (does it say | is written | is there | is it) in {target}", when=_plainly),
+    Way("how does {target} (start | begin | end | finish | go)", when=_plainly),
     Way("(what's | what is) (in | at) {target}", when=_of_prose),
     Way("how does {target} (sound | read)", when=_plainly),
     heard=1,
@@ -106,6 +122,8 @@ def read(sitting: Sitting, target: Places, named_marks: bool = False) -> Done | 
 
 @command(
     "what did i just (say | write | dictate)",
+    "what (was | were) the last (thing | words) [that] i [have] [just] (said | wrote)",
+    "what did i say last",
     "read [me] [back] the last (thing | bit | words) [that] i [have] [just] (said | wrote)",
     "read (it | this | that) (back | to me | aloud | out | back to me | out loud)",
     Way("read (it | this | that)", when=is_selected),
@@ -159,7 +177,7 @@ def read_on(sitting: Sitting, named_marks: bool = False) -> Done | Refusal:
     "read [me] (it | that | this | everything) [all] from the <beginning>",
     "read [me] the (whole | entire) (document | text | letter | thing)",
     "(speak | say [out loud]) (the | my) [whole] (letter | document)",
-    "read [me | back] [to me] what (i've | i have | we've | we have) (got | written | said) [so"
+    "read [me | back] [to me] what (i've | i have | we've | we have) [(got | written | said)] [so"
     " far]",
     "read [me] (the | my) [whole] (letter | document) [back] [(aloud | to me | from the start)]",
     "(go | run) through (it | this | the (letter | document)) aloud [from the <beginning>]",
@@ -209,12 +227,6 @@ def read_doubts(sitting: Sitting) -> Done | Refusal:
 
 def _reads(sitting: Sitting, parse: Parse) -> bool:
     return sitting.aloud is not None
-
-
-def _has_read(sitting: Sitting, parse: Parse | None = None) -> bool:
-    """Reading, or just done with it: "stop" is not written when it comes a moment late."""
-    last = sitting.trail[-1] if sitting.trail else None
-    return sitting.aloud is not None or last is not None and "read_aloud" in last.effects
 
 
 @command(
@@ -414,6 +426,7 @@ CATALOGUE.table(
     example="read slower",
     group="reading",
     reads=True,
+    grows=True,
 )
 def pace(sitting: Sitting, pace: int) -> Done:
     """Read slower or faster, from now on."""
@@ -494,6 +507,8 @@ CATALOGUE.table("until_now", {"(so far | by now | until now | now | here)": True
 
 
 @command(
+    "(count | tell me the number of) [the | my] (words | lines)",
+    "tell me how long (it | this | that) is",
     "how many (words | lines) (are there | do i have | does it have) [<until_now>]",
     "how many (words | lines) (is | are | does) (this | it | that | these | the letter) [have]"
     " [<until_now>]",

@@ -100,6 +100,7 @@ def _first_letter(text: str) -> str:
     "{target} (wants | needs | takes | gets) a capital [letter]",
     Way("[a] (big | capital) {letter:words} (on | for) {target}", when=_its_letter),
     Way("give {target} a (big | capital) {letter:words}", when=_its_letter),
+    Way("make {target} capital", when=_quoted),
     "(make | set | write) the first letter of {target} [(in | as | into)] a capital [letter]",
     Way(
         "{target} (needs | wants | with | <shall> have) a (big | capital) {letter:words}",

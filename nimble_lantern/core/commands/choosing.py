@@ -10,6 +10,7 @@ from nimble_lantern.core.document.model import Block, Document
 from nimble_lantern.core.effects import ReadAloud
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.lexicon.desk import PLAIN_VERBS
 from nimble_lantern.core.state import (
@@ -79,6 +80,13 @@ def _asks(sitting: Sitting, parse: Parse) -> bool:
 def _wants_an_answer(sitting: Sitting, parse: Parse) -> bool:
     """Beside a doubted word "keep it" believes the word; with no question, "forget it" is text."""
     return sitting.question is not None and not sitting.question.beside
+
+
+def _after_a_command(sitting: Sitting, parse: Parse) -> bool:
+    """ "Leave it", of what is asked, selected or was just done."""
+    last = sitting.trail[-1] if sitting.trail else None
+    done = last is not None and last.read_as is ReadAs.COMMAND
+    return done or _wants_an_answer(sitting, parse)
 
 
 def _says_it_again(sitting: Sitting, parse: Parse) -> bool:
@@ -250,7 +258,9 @@ def choose_all(sitting: Sitting, number: int | None = None) -> Answer:
     "never mind",
     "none [of (them | these | those)]",
     Way("forget [about] (it | that [one] | those)", when=_wants_an_answer),
-    Way("leave (it | that | them) [alone | be | as it is]", when=_wants_an_answer),
+    Way(
+        "(leave | keep) (it | that | them) [(alone | be | as it is | there)]", when=_after_a_command
+    ),
     Way("(neither | none) [of (them | these | those)]", when=_wants_an_answer),
     example="cancel",
     group="choosing",

@@ -21,6 +21,7 @@ from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.measures import names_a_sort
 from nimble_lantern.core.targets.model import Places, Unit, Units, Words, of_a_grid, of_the_page
 from nimble_lantern.core.targets.resolve import nth_like
@@ -180,6 +181,14 @@ def _at_an_edge_of_a_part(sitting: Sitting, parse: Parse) -> bool:
     return of_the_page(parse.args.get("place")) and _parts_or_items(sitting, parse)
 
 
+def _that_has_a_place(sitting: Sitting, parse: Parse) -> bool:
+    """ "That should go before the ferry leaves", which stands there; "it should be before friday"
+    is a sentence."""
+    place = parse.args.get("place")
+    stands = isinstance(place, Words) and len(place.words) > 1 and not kind_of(place.words)
+    return bool(sitting.that) and (of_the_page(place) or stands and _quoted(sitting, place))
+
+
 def _quoted(sitting: Sitting, value: object) -> bool:
     """So many words as stand on the page are quoted from it."""
     if not isinstance(value, Words):
@@ -297,6 +306,10 @@ def _of_words(sitting: Sitting, parse: Parse) -> bool:
         "<wish> {target} moved to the [very] {edge:docedge}",
     ),
     Way("{target} <shall> (come | go | stand | be) {side:beside} {place:target}", when=_both_stand),
+    Way(
+        "{target:that_alone} <shall> (go | be | come | stand) {side:beside} {place:target}",
+        when=_that_has_a_place,
+    ),
     example="move the last sentence before the first sentence",
     group="revising",
     moves=True,
@@ -421,11 +434,14 @@ CATALOGUE.table("upward", {"(up | higher)": -1, "(down | lower)": 1})
     example="move the last item up",
     group="revising",
     moves=True,
+    grows=True,
 )
 def move_by(sitting: Sitting, target: Places, upward: int, number: int = 1) -> Done | Refusal:
-    """Move paragraphs or items up or down among their neighbours."""
+    """Move paragraphs, items or sentences up or down among their neighbours."""
     if (row := row_moved_by(sitting, target.first, upward * number)) is not None:
         return row
+    if (sentence := _sentence_by(sitting, target.first, upward * number)) is not None:
+        return sentence
     first, last = target.first.start.block, target.first.end.block
     goal = first + upward * number
     if goal < 0 or goal + last - first >= len(sitting.document.blocks) or not number:
@@ -440,6 +456,21 @@ def move_by(sitting: Sitting, target: Places, upward: int, number: int = 1) -> D
         caret = Position(sitting.caret.block + upward * number, sitting.caret.offset)
         after = replace(after, caret=caret)
     return Done(after.about([whole]), f"moved {quoted(after.document.text(whole))}")
+
+
+def _sentence_by(sitting: Sitting, r: Range, by: int) -> Done | Refusal | None:
+    """One of several sentences of a paragraph, so many sentences further on or back."""
+    block = sitting.document.blocks[r.start.block]
+    own = block.sentences
+    here = next((n for n, (a, b) in enumerate(own) if (a, b) == (r.start.offset, r.end.offset)), -1)
+    if r.start.block != r.end.block or here < 0 or len(own) < 2 or not by:
+        return None
+    goal = here + by
+    if not 0 <= goal < len(own):
+        return Refusal(f"It cannot go further {'up' if by < 0 else 'down'} in its paragraph.")
+    start, end = own[goal]
+    place = Range(Position(r.start.block, start), Position(r.start.block, end))
+    return move(sitting, Places((r,)), Places((place,)), "before" if by < 0 else "after")
 
 
 def _to_an_edge(of_what: str, stands: Callable[[Sitting, Parse], bool]) -> tuple[Way | str, ...]:

@@ -130,11 +130,26 @@ def _of_an_empty_page(sitting: Sitting, parse: Parse) -> bool:
     return empty and _a_title(sitting, parse)
 
 
+def _has_no_name(sitting: Sitting, parse: Parse) -> bool:
+    """A letter without a name gets one; of one that has a name, another is made, and what is
+    selected is kept as a passage."""
+    unnamed = sitting.title.startswith(_UNNAMED)
+    return unnamed and _a_title(sitting, parse) and not (sitting.selection and sitting.fresh)
+
+
+_UNNAMED = "Untitled"
+
+
 @command(
     "(name | call) (this | the) document {text}",
     "rename (this | the) document [(as | to)] {text}",
     Way("(name | call) (this | the) (letter | text | page | paper | notice) {text}", when=_a_title),
     Way("(call | name) (it | this) {text}", when=_of_an_empty_page),
+    Way(
+        "(save | store) (it | this | (the | this | my) (letter | document | file | notice | page))"
+        " (as | under [the name [of]]) {text}",
+        when=_has_no_name,
+    ),
     Way("rename (it | this | the letter) [(as | to)] {text}", when=_a_title),
     Way("give (it | this | the (letter | document)) the name {text}", when=_a_title),
     Way("change (its name | the name [of (it | this | the document)]) to {text}", when=_a_title),

@@ -81,6 +81,7 @@ def _of_a_part(adjective: str) -> tuple[Way, ...]:
     *_of_a_part("[the] [colour | color] {colour} [colour | color]"),
     example="make the last sentence blue",
     group="format",
+    puts_on="colour",
 )
 def colour(sitting: Sitting, target: Places, colour: str) -> Done:
     """Give words a colour; black is the usual one."""
@@ -165,6 +166,8 @@ def size(sitting: Sitting, target: Places | None = None, number: int = 12) -> Do
     Way("{target} in [a] {larger} (letters | type | print | size | font)", when=names_a_part),
     example="make the last sentence larger",
     group="format",
+    grows=True,
+    puts_on="size",
 )
 def resize(sitting: Sitting, target: Places, larger: int = 1, resizing: int | None = None) -> Done:
     """Set words a step larger or smaller than they are."""

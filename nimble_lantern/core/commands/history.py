@@ -116,6 +116,9 @@ _AS_BEFORE = "(as it was | the way it was | how it was | as they were | the way 
 _BETTER = (
     f"{_NO} (it | that | this | they) (was | were | looked | read | sounded) (better | nicer | fine"
     f" | right | good | all right | clearer) (before | {_AS_BEFORE} | without (it | that))",
+    f"{_NO} [i think] (it | that | this | they) (was | were) (better | nicer | fine | right)"
+    " where (it was | they were)",
+    f"{_NO} (leave | keep) (it | that | this | them) (where it was | where they were)",
     f"{_NO} (leave | keep) (it | that | this | them) {_AS_BEFORE} [before]",
     f"{_NO} [(i | we)] (like | liked | prefer | preferred) (it | that) [better] (before |"
     f" {_AS_BEFORE} [before])",
@@ -170,6 +173,12 @@ def _last_command(sitting: Sitting) -> Command | None:
 def _was_a_command(sitting: Sitting, parse: Parse) -> bool:
     """ "That was a mistake" is said of a command that was just done; else it is a sentence."""
     return _last_command(sitting) is not None
+
+
+def _joined_or_split(sitting: Sitting, parse: Parse) -> bool:
+    """ "Split them again", after two paragraphs were joined."""
+    made = _last_command(sitting)
+    return made is not None and made.name.startswith(("joining.", "writing.new_"))
 
 
 def _just_harmed(sitting: Sitting, parse: Parse) -> bool:
@@ -256,7 +265,21 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "(scrap | forget | drop) (that | the | my) last (change | edit | step | command)",
     Way("(no | oh) undo undo [(that | it)]", when=_was_a_command),
     Way("[no] (do not | don't) do (that | it | this)", when=_just_harmed),
-    Way("(change | turn | switch) (it | that | them) back", when=_was_a_command),
+    Way(
+        "(change | turn | switch | swap | move | shift) (it | that | them) back [again]",
+        when=_was_a_command,
+    ),
+    Way(
+        "(split | separate | part | join | break) (it | that | them) [(up | apart | together)]"
+        " (again | back)",
+        when=_joined_or_split,
+    ),
+    Way("(no | oh no | no no) (don't | do not)", when=_was_a_command),
+    Way(
+        "[no] [(that's | that is | it's | it is)] [(in | at)] [the] wrong (place | one | word"
+        " | line | paragraph | sentence | way | way round | spot)",
+        when=_was_a_command,
+    ),
     "roll (it | that) back",
     "(roll | step | go) back {number} (steps | changes | times)",
     "back {number} (steps | changes)",

@@ -5,6 +5,7 @@ from __future__ import annotations
 from nimble_lantern.core.commands.table_here import two_headings, two_rows
 from nimble_lantern.core.composing.replacing import STOPS, bare_mark
 from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import (
     DETERMINERS,
     LITTLE,
@@ -26,7 +27,7 @@ from nimble_lantern.core.targets.model import (
     no_thing,
     of_the_page,
 )
-from nimble_lantern.core.targets.words import a_whole_sentence, named_as_written, places
+from nimble_lantern.core.targets.words import a_whole_sentence, named_as_written, normal, places
 from nimble_lantern.core.writing.cardinals import cardinal
 from nimble_lantern.core.writing.lexer import mark_named
 
@@ -206,11 +207,17 @@ def no_furniture(sitting: Sitting, parse: Parse) -> bool:
 
 
 def a_mark_here(sitting: Sitting, parse: Parse) -> bool:
-    """ "Comma after ladder", where none can follow: the text so far ends with a stop."""
+    """ "Comma after ladder", where none can follow, as the text so far ends with a stop or with
+    that ladder; or where nobody is dictating."""
     place = sitting.writing_place
     before = sitting.document.blocks[place.block].text[: place.offset].rstrip()
     stopped = not before or before[-1] in ".,;:!?"
-    return stopped and a_mark(sitting, parse)
+    last = sitting.trail[-1] if sitting.trail else None
+    revising = last is None or last.read_as is not ReadAs.TEXT
+    target = parse.args.get("target")
+    named = target.words if isinstance(target, Words) else ()
+    just_said = bool(named) and tuple(normal(before.lower().split()))[-len(named) :] == named
+    return (stopped or revising or just_said) and a_mark(sitting, parse)
 
 
 def quoted_and_short(sitting: Sitting, parse: Parse) -> bool:

@@ -96,6 +96,11 @@ def _beside_ways(side: str, *others: Way) -> tuple[Way, ...]:
             when=inserted.not_a_sentence,
         ),
         Way(
+            f"(there is | there's) (a | an) [(word | the word)] {{text:words}} (missing | left out)"
+            f" {there} {{target}}",
+            when=inserted.a_word_of_the_text,
+        ),
+        Way(
             f"there <shall> be [a | an] {{text:words}} {there} {{target}}",
             when=inserted.no_part_of_a_table,
         ),

@@ -109,7 +109,8 @@ def _called(parse: Parse, new: tuple[str, ...]) -> bool:
 def a_look(words: tuple[str, ...]) -> bool:
     """ "Bold", "a bit bigger"."""
     made = CATALOGUE.parses(("make", "it", *words))
-    return any(p.command.group == "format" or p.command.name.startswith("case.") for p in made)
+    looks = (p for p in made if not {"text", "words"} & p.args.keys())
+    return any(p.command.group == "format" or p.command.name.startswith("case.") for p in looks)
 
 
 def a_way_to_be(new: tuple[str, ...]) -> bool:

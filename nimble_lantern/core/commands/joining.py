@@ -61,6 +61,25 @@ def _of_two(sitting: Sitting, parse: Parse) -> bool:
     return not isinstance(target, Words) or "and" in target.words
 
 
+def _just_written(sitting: Sitting, parse: Parse) -> bool:
+    """ "In its own paragraph", of what was just said."""
+    return bool(sitting.that) and bool(sitting.trail) and bool(sitting.trail[-1].made)
+
+
+def _lines_joined(sitting: Sitting, target: Places | None) -> Done | None:
+    """Lines of one paragraph, with a space for the breaks between them."""
+    if target is None or target.unit is not Unit.LINE:
+        return None
+    start, end = target.first.start, target.ranges[-1].end
+    text = sitting.document.blocks[start.block].text
+    breaks = [i for i in range(start.offset, min(end.offset, len(text))) if text[i] == "\n"]
+    if start.block != end.block or not breaks:
+        return None
+    steps = tuple(Splice(start.block, i, i + 1, Piece(" ")) for i in breaks)
+    after = sitting.edited(Edit(steps))
+    return Done(after.about(target.ranges), f"joined {many(len(breaks) + 1, 'line')}")
+
+
 def _heads_two(sitting: Sitting, parse: Parse) -> bool:
     return head_two(sitting, parse.args.get("name", ()), parse.args.get("words", ()))
 
@@ -100,7 +119,9 @@ def joined(sitting: Sitting, first: int, last: int) -> Sitting:
     when=_no_sentences,
 )
 def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> Done | Refusal:
-    """Make several paragraphs one."""
+    """Make several paragraphs one, or several lines of one."""
+    if (lines := _lines_joined(sitting, target)) is not None:
+        return lines
     here = sitting.writing_place.block
     if target is not None and target.first.start.block == target.ranges[-1].end.block:
         # One paragraph is joined to the one before it.
@@ -247,6 +268,9 @@ def join_to(
     "(make | put | insert | add) a new paragraph {side:beside} {target}",
     "split [the paragraph] at {target}",
     "split {side:beside} {target}",
+    "(split | break) (it | that | this) (at | {side:beside}) {target}",
+    Way("(in | on | as) {target:its} own paragraph", when=_just_written),
+    Way("(in | on | as) a paragraph of {target:its} own", when=_just_written),
     "<wish> {target} to (start | begin) [on] a new paragraph",
     "{target} <shall> (start | begin) a new paragraph",
     Way("{target} (starts | begins) a new paragraph", when=_of_blocks),

@@ -22,7 +22,9 @@ CATALOGUE.table(
 @command(
     "stop listening [now]",
     "take a rest [now]",
-    "lamp (low | out)",
+    "[the] lamp (low | out | off | down)",
+    "(turn | switch | put) (off | out | down) the lamp",
+    "(turn | switch | put) the lamp (off | out | down)",
     "(do not | don't) listen [now]",
     "(turn | switch) (off | down) the (microphone | mic | mike)",
     "(turn | switch) the (microphone | mic | mike) (off | down)",
@@ -47,7 +49,9 @@ def stop_listening(sitting: Sitting) -> Done:
 @command(
     "start listening [again]",
     "listen (to me | again | now)",
-    "lamp (up | on)",
+    "[the] lamp (up | on)",
+    "(turn | switch | put) (on | up) the lamp",
+    "(turn | switch | put) the lamp (on | up)",
     "(turn | switch) on the (microphone | mic | mike)",
     "(turn | switch) the (microphone | mic | mike) on",
     "(microphone | mic | mike) on",

@@ -40,7 +40,10 @@ def _item_is_written(sitting: Sitting, parse: Parse) -> bool:
     """ "Next", said after an item's words: no item is called so, and none has two words of it."""
     block = sitting.document.blocks[sitting.caret.block]
     at_end = not block.text[sitting.caret.offset :].strip()
-    return block.kind is Kind.ITEM and at_end and bool(block.text.strip())
+    selected = sitting.selection is not None and sitting.fresh
+    last = CATALOGUE.commands.get(sitting.trail[-1].command or "") if sitting.trail else None
+    looks = selected or last is not None and last.traits.finds
+    return block.kind is Kind.ITEM and at_end and bool(block.text.strip()) and not looks
 
 
 def _one_more_item(sitting: Sitting, parse: Parse) -> bool:

@@ -7,7 +7,7 @@ from dataclasses import replace
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.effects import SaveSetting, Scroll
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, GROUPS, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, GROUPS, Parse, Way, command
 from nimble_lantern.core.state import SETTING_CHOICES, Done, Sitting, View
 
 CATALOGUE.table("way", {"(down | on | forward)": 1, "(up | back)": -1})
@@ -29,6 +29,19 @@ CATALOGUE.table(
 )
 
 
+CATALOGUE.table(
+    "unseen",
+    {"(bottom | end | rest | last part)": 1, "(top | beginning | start | first part)": -1},
+    heard=False,
+)
+
+
+def _has_scrolled(sitting: Sitting, parse: Parse) -> bool:
+    """ "Back up", after looking further down."""
+    last = sitting.trail[-1] if sitting.trail else None
+    return last is not None and (last.command or "").startswith("looking.scroll")
+
+
 @command(
     "(scroll | page) {way} [a (bit | little)]",
     "(scroll | page) {way} [by] {number} [(pages | times | screens)]",
@@ -42,8 +55,11 @@ CATALOGUE.table(
     "[further] {way} (a (page | screen)) [please]",
     "(show me | let me see) the {way:further} (bit | part | page | screen)",
     "(show me | let me see) (what is | what's) (further {way} | {way:beyond})",
+    "i (can't | cannot | can not) see the {way:unseen} [of (it | the <writing>)]",
+    Way("back {way}", when=_has_scrolled),
     example="scroll down",
     group="moving",
+    grows=True,
 )
 def scroll(sitting: Sitting, way: int = 1, number: int = 1) -> Done:
     """Look further down or up; the writing place stays where it is."""
@@ -87,6 +103,7 @@ CATALOGUE.table(
     "<wish> (the (page | screen) | everything on the (page | screen)) [a bit] {zoom:larger}",
     example="zoom in",
     group="moving",
+    grows=True,
 )
 def zoom(sitting: Sitting, zoom: int = 1) -> Done | Refusal:
     """Show the text larger or smaller on the page; the document stays as it is."""

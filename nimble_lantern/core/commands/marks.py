@@ -198,7 +198,8 @@ def _register(name: str, family: _Family) -> None:
     ]  # fmt: skip
     for handler, called, ways, example, help_text in patterns:
         handler.__name__, handler.__doc__ = called, help_text
-        command(*ways, example=example, group="format")(handler)
+        puts_on = name if handler is on else ""
+        command(*ways, example=example, group="format", puts_on=puts_on)(handler)
 
 
 for _name, _family in _FAMILIES.items():

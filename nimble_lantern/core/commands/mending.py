@@ -7,13 +7,14 @@ import re
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.replacing import replace_range, without_stop
 from nimble_lantern.core.document import units
-from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.document.model import Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import DETERMINERS, HEARD_ALIKE, LITTLE, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.figures import MONEY
+from nimble_lantern.core.lexicon.manners import BESIDE
 from nimble_lantern.core.lexicon.names import MONTHS
 from nimble_lantern.core.lexicon.sentences import AFTER_MEAN, NEVER_LAST, VERBS
 from nimble_lantern.core.mending.knowing import taught_by
@@ -112,7 +113,7 @@ def _takes_up(sitting: Sitting, parse: Parse) -> bool:
     to write to the board" is a sentence.
     """
     said = tuple(parse.args.get("text", ()))
-    if not _few(said) or "not" in said:
+    if not _few(said) or "not" in said or said[0] in BESIDE:
         return False
     if not sitting.that:
         # Nothing was just said: it can only be the one day, month or hour of the last sentence.
@@ -185,14 +186,21 @@ def _word_for_word(sitting: Sitting, parse: Parse) -> bool:
 def _just_said_alike(sitting: Sitting, parse: Parse) -> bool:
     """ "Seven not six", where six was just said; "it was seven not six" tells something else."""
     old, new = _old_and_new(parse)
-    if not old or not new or len(sitting.that) != 1:
+    if not old or not new or len(sitting.that) != 1 or new in _JOINING:
         return False
     if of_one_kind(old, new):
         return bool(mends(sitting.document, sitting.that[0], new))
+    if len(old) == len(new) > 1 and set(old) & set(new) and old != new:
+        # "Is ill not was ill", where he was.
+        return len(places(sitting.document, old, sitting.that[0])) == 1
     if set(new) & (VERBS | SUBJECT_PRONOUNS) or len(old) != len(new) or len(old) > 3:
         # "We can not pay" is a sentence.
         return False
     return bool(places(sitting.document, old, sitting.that[0]))
+
+
+_JOINING = (("and",), ("but",), ("or",), ("so",), ("then",))
+"""They go on with a request: "but not the title"."""
 
 
 def _a_name(sitting: Sitting, r: Range) -> bool:
@@ -275,7 +283,7 @@ CATALOGUE.table(
         "(it was | that was meant to be | make it | it should have been) {text}",
         when=_plainly_mends,
     ),
-    Way("{text:words} sorry", when=_plainly_mends),
+    Way("{text:words} (sorry | actually | rather | no)", when=_plainly_mends),
     Way(
         "(it was | it's | it is | that should be | that is | that's) {text:words} [and] not"
         " {old:words}",
@@ -321,14 +329,46 @@ def meant(
     found = mends(sitting.document, last, text)
     if len(found) == 1 and not (len(text) > 3 and _again(sitting, last, text)):
         return mended(sitting, found[0].range, found[0].words)
-    if (
-        _again(sitting, last, text)
-        and len(text) > 2
-        or len(sitting.document.text(last).split()) <= 2
-    ):
+    said = sitting.document.text(last).split()
+    if 2 < len(text) < len(said) and _again(sitting, last, text):
+        # Less than all of it: "that should be my friend gus and i".
+        if (part := _part_said_again(sitting, last, text)) is not None:
+            return mended(sitting, part, text)
+        if len(text) * 2 <= len(said):
+            return _unlike(text, bool(found))
+    if _again(sitting, last, text) and len(text) > 2 or len(said) <= 2:
         return mended(sitting, without_stop(sitting.document, last, text), text)
+    return _unlike(text, bool(found))
+
+
+_ONE_PERSON = (
+    frozenset("i me".split()), frozenset("he him".split()), frozenset("she her".split()),
+    frozenset("we us".split()), frozenset("they them".split()), frozenset("who whom".split()),
+)  # fmt: skip
+
+
+def _part_said_again(sitting: Sitting, last: Range, text: tuple[str, ...]) -> Range | None:
+    """The words of it that a part of it puts otherwise: from the first to the last that is the same
+    or means the same person; None where other words stand between them."""
+    block = sitting.document.blocks[last.start.block]
+    within = [
+        (a, b, block.text[a:b].lower())
+        for a, b in block.words
+        if last.start.offset <= a and b <= last.end.offset
+    ]
+    meant = set(text)
+    for people in _ONE_PERSON:
+        meant |= people if meant & people else set()
+    same = [n for n, (_, _, word) in enumerate(within) if word in meant]
+    if last.start.block != last.end.block or not same or same[-1] - same[0] >= len(text):
+        return None
+    start, end = within[same[0]][0], within[same[-1]][1]
+    return Range(Position(last.start.block, start), Position(last.start.block, end))
+
+
+def _unlike(text: tuple[str, ...], some: bool) -> Refusal:
     what = f"“{' '.join(text)}” could put right more than one thing."
-    if not found:
+    if not some:
         what = f"Nothing that was just said is like “{' '.join(text)}”."
     return Refusal(what, "", "Say which: “change ... to ...”.")
 

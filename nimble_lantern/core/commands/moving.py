@@ -15,15 +15,35 @@ from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Tabled, Unit
 
 _FLOWING = (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE)
 
 
+_SOMETHING = (
+    "(add | write | say | put) (something | a bit | more | some more | a word | a few words)"
+    " [(about | on) {text:words}]"
+)
+
+
+def _not_written_yet(sitting: Sitting, parse: Parse) -> bool:
+    """ "Add something about parking at the end" says what the next words will be about."""
+    return "text" not in parse.args or not sitting.fresh
+
+
+def _revising(sitting: Sitting, parse: Parse) -> bool:
+    """ "Top", while nobody is dictating: a command came last."""
+    last = sitting.trail[-1] if sitting.trail else None
+    return last is not None and last.read_as is ReadAs.COMMAND
+
+
 @command(
     "[<go>] [back] [up] (to | at) [the] <beginning> [<the_text>]",
     "[<go>] [back] [up] (to | at) [the] <beginning> of (everything | it all)",
+    Way("[the] [very] top", when=_revising),
+    Way(f"{_SOMETHING} (at | to) the [very] (start | beginning | top)", when=_not_written_yet),
     "[go] [the] (start | beginning | top) <the_text>",
     "(go | jump | back) [to] [the] (start | top)",
     "<go> (right | straight | all the way) [back] [up] to [the] <beginning> [<the_text>]",
@@ -31,7 +51,7 @@ _FLOWING = (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE)
     example="go to the start",
     group="moving",
 )
-def to_start(sitting: Sitting) -> Done:
+def to_start(sitting: Sitting, text: tuple[str, ...] = ()) -> Done:
     """Write at the very start of the text."""
     return Done(sitting.placed(Position(0, 0)), "at the start")
 
@@ -39,6 +59,8 @@ def to_start(sitting: Sitting) -> Done:
 @command(
     "[<go>] [back] [down] (to | at) [the] <finish> [<the_text>]",
     "[<go>] [back] [down] (to | at) [the] <finish> of (everything | it all)",
+    Way("[the] [very] bottom", when=_revising),
+    Way(f"{_SOMETHING} (at | to) the [very] (end | bottom)", when=_not_written_yet),
     "[go] [the] (end | bottom | finish) <the_text>",
     "(go | jump | back) [to] [the] (end | bottom)",
     "(carry on | go on | continue | write) at the <finish> [<the_text>]",
@@ -47,7 +69,7 @@ def to_start(sitting: Sitting) -> Done:
     example="go to the end",
     group="moving",
 )
-def to_end(sitting: Sitting) -> Done:
+def to_end(sitting: Sitting, text: tuple[str, ...] = ()) -> Done:
     """Write at the very end of the text."""
     return Done(sitting.placed(sitting.document.end), "at the end")
 
@@ -80,6 +102,7 @@ def to_end(sitting: Sitting) -> Done:
     Way("{target} (start | beginning)", when=names_a_part),
     example="go to the start of the last sentence",
     group="moving",
+    finds=True,
 )
 def before(sitting: Sitting, target: Places) -> Done:
     """Write before a target."""
@@ -100,6 +123,7 @@ def _not_along_the_row(sitting: Sitting, parse: Parse) -> bool:
     Way("[over | on | back | down | up] to {target}", when=names_a_part),
     example="go to the second paragraph",
     group="moving",
+    finds=True,
 )
 def to(sitting: Sitting, target: Places) -> Done:
     """Write at a target: before its words, and in a cell of a table behind them."""
@@ -132,6 +156,7 @@ def to(sitting: Sitting, target: Places) -> Done:
     "(<go> | be | start writing) [to] where {target} (ends | stops | finishes)",
     example="go after the harbour board",
     group="moving",
+    finds=True,
 )
 def after(sitting: Sitting, target: Places) -> Done:
     """Write after a target."""
@@ -176,6 +201,7 @@ def to_writing(sitting: Sitting) -> Done:
     "step (forward | forwards | on | ahead) [by] {counted}",
     example="go forward two words",
     group="moving",
+    grows=True,
 )
 def forward(
     sitting: Sitting, counted: tuple[int, Unit] = (1, Unit.CHARACTER), number: int | None = None
@@ -199,6 +225,7 @@ def forward(
     "take me back {counted}",
     example="go back three words",
     group="moving",
+    grows=True,
 )
 def back(
     sitting: Sitting,
@@ -220,7 +247,7 @@ def _not_by_cells(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command("<go> up [by] {counted}", "<go> up [{number}]", "up {counted}", "{counted} up",
-         example="go up two lines", group="moving", when=_not_by_cells)  # fmt: skip
+         example="go up two lines", group="moving", when=_not_by_cells, grows=True)  # fmt: skip
 def up(
     sitting: Sitting, counted: tuple[int, Unit] = (1, Unit.LINE), number: int | None = None
 ) -> Done | Refusal:
@@ -230,7 +257,7 @@ def up(
 
 @command("<go> down [by] {counted}", "<go> down [{number}]",
          "down {counted}", "{counted} down", example="go down three lines",
-         group="moving", when=_not_by_cells)  # fmt: skip
+         group="moving", when=_not_by_cells, grows=True)  # fmt: skip
 def down(
     sitting: Sitting, counted: tuple[int, Unit] = (1, Unit.LINE), number: int | None = None
 ) -> Done | Refusal:

@@ -32,7 +32,9 @@ from nimble_lantern.core.writing.writer import Place, write
 
 MOST = 30
 _LEADS = ("colon", "saying", "that", "says", "to", "comma")
-CATALOGUE.table("a_note", {"(a | another) [margin] (note | comment | remark)": True})
+CATALOGUE.table(
+    "a_note", {"(a | another) [(margin | little | small | short)] (note | comment | remark)": True}
+)
 CATALOGUE.table(
     "settle",
     {"(settle | resolve | tick [off] | close | cross off | check off | finish [off])": True},

@@ -48,7 +48,7 @@ def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
     if target.unit not in (Unit.SENTENCE, Unit.PARAGRAPH, Unit.SECTION, Unit.DOCUMENT):
         return False
     words = sum(sitting.document.count_words(r) for r in target.ranges)
-    clause = set(text) & (VERBS | SUBJECT_PRONOUNS)  # "make the last sentence say we waited"
+    clause = len(text) > 1 and set(text) & (VERBS | SUBJECT_PRONOUNS)  # "make it say we waited"
     if target.unit is not Unit.SENTENCE and words > _MANY_FOR_ONE * len(text) and not clause:
         return True  # "turn the last two paragraphs into numbers one and two"
     return len(text) <= 2 and (words > 3 or text[-1] in _COUNTS) and not clause

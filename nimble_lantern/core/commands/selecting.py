@@ -64,6 +64,7 @@ def _quoted(sitting: Sitting, parse: Parse) -> bool:
     Way("mark {target}", when=_quoted),
     example="select the last sentence",
     group="selecting",
+    finds=True,
 )
 def select(sitting: Sitting, target: Places | None = None) -> Done:
     """Select a target.  The next words you say replace it."""
@@ -193,6 +194,7 @@ def _widened(sitting: Sitting, counted: tuple[int, Unit], forward: bool) -> Rang
     example="extend by two words",
     group="selecting",
     widens=True,
+    grows=True,
 )
 def extend_on(
     sitting: Sitting, counted: tuple[int, Unit] | None = None, unit: Unit = Unit.WORD
@@ -209,6 +211,7 @@ def extend_on(
     " selection)]",
     example="extend back by two words",
     group="selecting",
+    grows=True,
 )
 def extend_back(
     sitting: Sitting, counted: tuple[int, Unit] | None = None, unit: Unit = Unit.WORD
@@ -233,6 +236,7 @@ def _stretched(sitting: Sitting, r: Range | None) -> Done | Refusal:
     example="one word less",
     group="selecting",
     when=is_selected,
+    grows=True,
 )
 def shrink(
     sitting: Sitting,
@@ -317,6 +321,7 @@ def extend(
     example="find the harbour board",
     group="moving",
     when=lambda sitting, parse: sitting.view is not View.SHELF,
+    finds=True,
 )
 def find(sitting: Sitting, target: Places) -> Done:
     """Look at a target; the writing place stays where it is."""

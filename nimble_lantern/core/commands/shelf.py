@@ -233,7 +233,12 @@ def other_document(sitting: Sitting) -> Done | Refusal:
     " [(called | named | as | and call it) {text:words}]",
     "make a (copy | duplicate) of [the] {document} [(called | named | and call it) {text:words}]",
     "(copy | duplicate) [the] {document} (as | and call it) {text:words}",
-    Way("save (this | the document) as {text:words}", when=_a_name),
+    Way(
+        "save (this | it | (the | this | my) (document | letter | notice | page)) as {text:words}",
+        when=_a_name,
+    ),
+    "<wish> a (copy | duplicate) of (this | it | (this | the) (document | letter))"
+    " [(called | named | as | and call it) {text:words}]",
     heard=1,
     example="make a copy of this document",
     group="desk",

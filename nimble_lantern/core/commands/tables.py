@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands import frames, put_in
@@ -18,6 +17,11 @@ from nimble_lantern.core.commands.table_here import (
     there_is,
     whole_out,
     written_in,
+)
+from nimble_lantern.core.commands.table_made import (
+    MADE_OTHERWISE,
+    headings_in,
+    made_room,
 )
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.tabling import (
@@ -51,7 +55,10 @@ CATALOGUE.table(
         "new": True,
     },
 )
-CATALOGUE.table("placed_here", {"(here | in | in here | for me | for me here)": True})
+CATALOGUE.table(
+    "placed_here",
+    {"(here | in | in here | for (me | this | it | these | them) | for me here)": True},
+)
 CATALOGUE.table("more", {"(a | another | one more | a new | a further | an extra)": True})
 
 
@@ -88,6 +95,7 @@ CATALOGUE.table("more", {"(a | another | one more | a new | a further | an extra
     "<make_table> table [<placed_here>] (with | of) [the] columns {names:words}",
     "<make_table> table [<placed_here>] with [the] (columns | headings) (for | called | named)"
     " {names:words}",
+    *MADE_OTHERWISE,
     heard=6,
     example="make a table with three columns and four rows",
     group="format",
@@ -97,9 +105,16 @@ def make(
     columns: int = 2,
     rows: int = 3,
     names: tuple[str, ...] | None = None,
+    target: Places | None = None,
+    side: str = "after",
 ) -> Done | Refusal:
-    """Make a table, its first row a heading; what you say goes into its cells."""
-    heads = _headings(names) if names else []
+    """Make a table, its first row a heading; what you say goes into its cells.
+
+    Beside a part of the page, or behind the paragraph that is written.
+    """
+    heads = headings_in(names) if names else []
+    if target is not None:
+        sitting = made_room(sitting, target, side)
     columns = len(heads) or columns
     if not (1 <= columns <= 20 and rows >= 1 and rows * columns <= MOST_CELLS):
         return Refusal("A table has one to twenty columns, and not too many rows.")
@@ -113,19 +128,6 @@ def make(
     after = replace(after.placed(Position(at, 0)), wrote=Position(at, 0))
     size = f"{many(rows, 'row')} and {many(columns, 'column')}"
     return Done(after, f"a table of {size}: speak into its cells, “next” goes on")
-
-
-def _headings(names: Sequence[str]) -> list[str]:
-    """Headings parted by "and" or "comma"; before a single "and", each word is one."""
-    parts: list[list[str]] = [[]]
-    for word in names:
-        if word in ("and", "comma"):
-            parts.append([])
-        else:
-            parts[-1].append(word)
-    if "comma" not in names and len(parts) <= 2:
-        parts = [[w] for w in parts[0]] + parts[1:]
-    return [" ".join(p).capitalize() for p in parts if p]
 
 
 def _placed(sitting: Sitting, made: tuple[Block, ...]) -> tuple[Sitting, int]:
@@ -355,6 +357,7 @@ def under(sitting: Sitting, table: Table, words: tuple[str, ...]) -> Done | Refu
     " | behind | beneath | underneath) [the] [table]",
     "(take | get | let) me out of (the | this) table",
     *each(in_table, *frames.left("table")),
+    Way("[i think] (that's | that is) all the rows [(now | then)]", when=in_table),
     Way(
         "(back | on) to (the text | the writing | (ordinary | normal | plain) (text | writing))",
         when=in_table,

@@ -10,11 +10,12 @@ from nimble_lantern.core.commands.when import names_a_block
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
-from nimble_lantern.core.document.model import Position
+from nimble_lantern.core.document.model import Kind, Position
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
-from nimble_lantern.core.lexicon.closed import PREPOSITIONS
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
+from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit, Units
 from nimble_lantern.core.targets.words import exact
@@ -27,8 +28,9 @@ CATALOGUE.table(
         "[new] (heading | header | headline)": 1,
         "[main] title": _TITLE,
         "[new] (subheading | sub heading | smaller heading | second level heading)": 2,
-        "[new] heading two": 2,
-        "[new] heading three": 3,
+        "[new] heading [level] two": 2,
+        "[new] heading level one": 1,
+        "[new] heading [level] three": 3,
     },
     heard=False,
 )
@@ -40,9 +42,11 @@ CATALOGUE.table(
     },
     heard=False,
 )
+CATALOGUE.table("levelled", {"one": 1, "two": 2, "three": 3}, heard=False)
 _SAID = frozenset("saying that which called reading with".split())
-_ADD = "(<begin> | <put> | put in | <wish> | there <shall> be)"
+_ADD = "(<begin> | <put> | put in | make me | give me | <wish> | there <shall> be)"
 _ADD_ONE = f"{_ADD} (a | another | the) {{level:titled}}"
+_NEXT = "[now] [the] (next | new | another) {level:titled}"
 
 
 def _of_a_part(sitting: Sitting, parse: Parse) -> bool:
@@ -76,6 +80,16 @@ def _on_an_empty_line(sitting: Sitting, parse: Parse) -> bool:
     empty = not sitting.document.blocks[sitting.writing_place.block].text.strip()
     by_its_rule = text[:1] in _LEVELS or special(("title", *text), 0, Manner()) > 0
     return empty and not by_its_rule and not a_look(text)
+
+
+def _after_a_sentence(sitting: Sitting, parse: Parse) -> bool:
+    """ "Next heading any other business", where a sentence has ended and the page has headings."""
+    place = sitting.writing_place
+    text = sitting.document.blocks[place.block].text
+    ended = not text[place.offset :].strip() and text[: place.offset].rstrip()[-1:] in (*".?!", "")
+    headed = any(block.kind is Kind.HEADING for block in sitting.document.blocks)
+    first = tuple(parse.args.get("text", ("is",)))[0]
+    return ended and headed and first not in AUXILIARIES | VERBS | PREPOSITIONS
 
 
 def _names_the_page(sitting: Sitting, parse: Parse) -> bool:
@@ -121,6 +135,8 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
         "head (it | this | the <writing>) [with] {text}",
     ),
     Way("heading {text}", when=_names_the_page),
+    Way("heading level {level:levelled} {text}", when=_on_an_empty_line),
+    Way(f"{_NEXT} [{{said:saying}}] {{text}}", when=_after_a_sentence),
     *each(
         _on_an_empty_line,
         "(a | another | the) {level:titled} {said:saying} {text}",
@@ -172,5 +188,6 @@ def add(
     after = made.sitting
     if target is None and not edge or not text:
         after = after.placed(wrote.range.end)
+    after = after.about((wrote.range,)) if text else after
     which = f"{quoted(wrote.text)} is" if text else "the next words are"
     return Done(after, f"{which} heading {level or 1}")

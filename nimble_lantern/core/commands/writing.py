@@ -4,10 +4,14 @@ from __future__ import annotations
 
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.document.model import Kind
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.lexicon.closed import AUXILIARIES
+from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.rewriting import drop_last_mark, rewrite_last
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.writing.lexer import Manner, special
 
 
@@ -53,11 +57,88 @@ def new_paragraph(sitting: Sitting) -> Done:
     return _written(sitting, "new paragraph", "new paragraph")
 
 
+_ON_THE_NEXT_LINE = "on (the next | a new | the following | a separate) line"
+_FEW_FOR_A_LINE = 6
+
+
+def _not_on_the_page(sitting: Sitting, parse: Parse) -> bool:
+    """Words to be written; those that stand there get a line of their own."""
+    return not exact(sitting.document, tuple(parse.args.get("text", ())))
+
+
+def _names_no_doing(sitting: Sitting, parse: Parse) -> bool:
+    """ "By ida marlowe on the next line"; "the answer is on the next line" tells."""
+    text = tuple(parse.args.get("text", ()))
+    told = not VERBS.isdisjoint(text) or not AUXILIARIES.isdisjoint(text)
+    return not told and len(text) <= _FEW_FOR_A_LINE and _not_on_the_page(sitting, parse)
+
+
+@command(
+    Way(f"<put> {{text:words}} {_ON_THE_NEXT_LINE}", when=_not_on_the_page),
+    Way(f"{{text:words}} {_ON_THE_NEXT_LINE}", when=_names_no_doing),
+    Way(f"{_ON_THE_NEXT_LINE} (<put> | i want | i'd like) {{text}}", when=_not_on_the_page),
+    example="on the next line put with love",
+    group="writing",
+    heard=0,
+)
+def line_with(sitting: Sitting, text: tuple[str, ...]) -> Done:
+    """Begin a new line with these words; below a heading, a paragraph."""
+    flows = sitting.document.blocks[sitting.writing_place.block].kind is not Kind.HEADING
+    wrote = compose(sitting, ("new", "line" if flows else "paragraph", *text))
+    return Done(wrote.sitting, f"a new line: {quoted(wrote.text.strip())}")
+
+
+_JOINING = frozenset("and but or because so which who although though when while".split())
+
+
+def _goes_on(sitting: Sitting, parse: Parse) -> bool:
+    """ "Add and they were cold" goes on with the sentence; "add and stir" is one of a recipe."""
+    text = tuple(parse.args.get("text", ()))
+    telling = not VERBS.isdisjoint(text[1:]) or not AUXILIARIES.isdisjoint(text[1:])
+    return len(text) > 2 and text[0] in _JOINING and telling
+
+
+@command(
+    Way("(add | put | write) [on] {text}", when=_goes_on),
+    example="add and they were cold",
+    group="writing",
+    writes=True,
+    heard=0,
+)
+def go_on(sitting: Sitting, text: tuple[str, ...]) -> Done:
+    """Go on with the sentence, as if nothing but its words had been said."""
+    wrote = compose(sitting, text)
+    return Done(wrote.sitting, f"wrote {quoted(wrote.text)}")
+
+
+_MOST_LINES = 12
+
+
+@command(
+    "(leave | give me | i need | make) (a | some | one) [(blank | empty | clear)] (line | gap"
+    " | space) [(here | there | for (a | the | my | our) (signature | signatures | name | stamp))]",
+    "(skip | miss) (a | one) line",
+    "(leave | give me | i need | make | skip | miss) {number} [(blank | empty | clear)] lines"
+    " [(here | there | for (a | the | my | our) (signature | signatures | name | stamp))]",
+    example="leave three lines",
+    group="writing",
+    heard=1,
+)
+def gap(sitting: Sitting, number: int = 1) -> Done | Refusal:
+    """Leave lines empty before the next words."""
+    if not 0 < number <= _MOST_LINES:
+        return Refusal(f"At most {_MOST_LINES} lines are left at once.")
+    if number == 1:
+        return _written(sitting, "new paragraph", "new paragraph")
+    return _written(sitting, "new line " * (number + 1), f"left {number} lines")
+
+
 @command(
     "full stop",
     "period",
     "full point",
-    "(add | insert | put [in] | write | type) a (full stop | period)",
+    "(add | insert | put [in] | write | type) a (full stop | period) [here]",
+    "[(a | the)] (full stop | period) here",
     example="full stop",
     group="writing",
     in_text=True,
@@ -69,7 +150,8 @@ def full_stop(sitting: Sitting) -> Done:
 
 @command(
     "comma",
-    "(add | insert | put [in] | write | type) a comma",
+    "(add | insert | put [in] | write | type) a comma [here]",
+    "[(a | the)] comma here",
     example="comma",
     group="writing",
     in_text=True,
@@ -81,7 +163,8 @@ def comma(sitting: Sitting) -> Done:
 
 @command(
     "question mark",
-    "(add | insert | put [in] | write | type) a question mark",
+    "(add | insert | put [in] | write | type) a question mark [here]",
+    "[(a | the)] question mark here",
     example="question mark",
     group="writing",
     in_text=True,

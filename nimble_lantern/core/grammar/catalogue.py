@@ -79,6 +79,9 @@ class Traits:
     annotates: bool = False
     shows: bool = False
     light: bool = False
+    grows: bool = False
+    finds: bool = False
+    puts_on: str = ""
 
 
 @dataclass(frozen=True)
@@ -174,6 +177,9 @@ class Catalogue:
         annotates: bool = False,
         shows: bool = False,
         light: bool = False,
+        grows: bool = False,
+        finds: bool = False,
+        puts_on: str = "",
     ) -> Callable[[Handler], Handler]:
         """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help.
 
@@ -202,6 +208,9 @@ class Catalogue:
         annotates        writes beside the text, and none of what is said into it
         shows            only shows something, or goes there: it may be taken from what is like it
         light            leaves text and hearing as they are, and is easily set back: so may it be
+        grows            does more of the same when "more" is said after it
+        finds            goes to words, and with "the next one" to where they stand next
+        puts_on          what it puts on words, as it is called where that is taken off them
         leaves           leaves whatever is open: a question, a dialog, the spelling of a word
         corrects         puts right what was misheard: counted in the speaker's own figures
         here             with nothing selected, "this" is the paragraph of the writing place
@@ -210,7 +219,7 @@ class Catalogue:
             when, destructive, while_resting, while_text_only, walks, in_text, writes, answers,
             keeps_question or answers, every_place, moves, of_blocks, here, spells, corrects,
             leaves, of_rows, reads, ends_reading, hushes, widens, annotates, shows,
-            light,
+            light, grows, finds, puts_on,
         )  # fmt: skip
 
         def register(handler: Handler) -> Handler:

@@ -51,6 +51,7 @@ CONTRACTIONS = {
         ("we've", "we have"), ("i'm", "i am"), ("isn't", "is not"), ("aren't", "are not"),
         ("don't", "do not"), ("doesn't", "does not"), ("didn't", "did not"),
         ("shouldn't", "should not"), ("haven't", "have not"), ("hasn't", "has not"),
+        ("goto", "go to"),
     )
 }  # fmt: skip
 """In full, as patterns have them."""

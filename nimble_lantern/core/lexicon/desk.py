@@ -57,6 +57,12 @@ ASIDES = tuple(
 )  # fmt: skip
 """What begins like this is thought aloud, or asked."""
 
+ALONE = frozenset(
+    "bigger larger smaller shorter longer wider narrower darker lighter brighter bolder higher"
+    " lower louder quieter faster slower plainer simpler softer more less again top bottom next"
+    " previous everywhere".split()
+)
+"""A word that is said alone of what stands selected, and is hardly meant for its place."""
 OF_THE_DESK = TRADE_NOUNS | frozenset(
     "screen settings microphone mike punctuation punctuate commas commands command contrast digits"
     " figures numerals aloud outbox backup pdf word shelf lessons lesson dictation wordings wording"

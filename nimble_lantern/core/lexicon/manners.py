@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 FILLERS = frozenset("um uh er erm uhm hmm hm mm".split())
 """Sounds of thinking; anywhere in a request they say nothing."""
 
@@ -46,6 +48,11 @@ LEADS = _phrases(
     "let's see, let me see, now let's see, well now, i don't suppose you could, right let's see",
     "in fact, come to think of it, on second thoughts, on second thought, no that's silly,"
     " that's silly, hang on a minute, by the way, while we are at it, while you are at it",
+    "thank you, thanks, many thanks, lovely, great, good, fine, perfect, brilliant, splendid",
+    "excellent, on reflection, thinking about it, now i think of it, now that i think of it, do you"
+    " know, is there a way of, is there a way to, is there any way of, is there any way to",
+    "i wonder if you could, i wonder whether you could, i wonder if we could, if you could",
+    "if we could, i was wondering if you could",
     "next, first, also, again, quickly, simply, perhaps, maybe, hey, hello, computer, desk",
 )
 """Before a request, one after another: "okay now could you please just"."""
@@ -75,6 +82,9 @@ TAILS = _phrases(
     "instead of the dots, instead of the bullets, instead of the numbers, instead of dots",
     "we don't need it, we don't need it any more, i don't need it, i don't want it,"
     " it's not needed, it is not needed, i don't like it, it's wrong, it is wrong",
+    "if i may, if we may, if you'd be so kind, i suppose, perhaps",
+    "that's fine, that is fine, that's enough, that's all right, that will do, that'll do",
+    "in this one, in this letter, in this document, in this text",
     "completely, entirely, altogether, that is, there please, again, once more",
     "a bit, a little, a little bit, a bit more",
     "there, up there, down there, then, after all, i think, will you please, can you please,"
@@ -128,3 +138,41 @@ ASKED_DOING = {
 """After "would you mind", verbs are asked for in this form."""
 BESIDE = frozenset("before after under below above behind between beside".split())
 """Before a part of the page, they tell where."""
+_OF_IT = frozenset("that this it they those these".split())
+_BEING = frozenset("is was are were sounds looks seems reads feels sounded looked".split())
+_SHORT = {f"{who}'s" for who in _OF_IT} | {"they're", "those're"}
+_HOW_MUCH = frozenset(
+    "a bit little rather far much really so very too just quite all still now not way more".split()
+)
+_JUDGED = frozenset(
+    "silly wrong sharp harsh rude long short clumsy stiff formal informal cold friendly ugly odd"
+    " strange confusing unclear untidy messy boring dull weak strong blunt repetitive stupid"
+    " useless awful terrible dreadful horrible daft crowded cramped rubbish nonsense unnecessary"
+    " ridiculous much many big large small tiny loud bright dark"
+    " pompous bossy cheeky vague abrupt childish pointless".split()
+)
+"""What is thought of words, and seldom of what they tell."""
+
+
+def a_remark(words: Sequence[str]) -> bool:
+    """What is thought of what stands there: "that sounds a bit sharp", "it's too long"."""
+    if not words:
+        return False
+    whole = words[0] in _OF_IT and words[1:2] != () and words[1] in _BEING
+    rest = words[2:] if whole else words[1:] if words[0] in _SHORT else ()
+    return bool(rest) and rest[-1] in _JUDGED and _HOW_MUCH.issuperset(rest[:-1])
+
+
+_LONGEST_REMARK = 7
+
+
+def remark_before(words: Sequence[str]) -> int:
+    """How many first words are a remark; 0 where none are, or nothing comes after them."""
+    ends = range(min(_LONGEST_REMARK, len(words) - 1), 1, -1)
+    return next((n for n in ends if a_remark(words[:n])), 0)
+
+
+def remark_after(words: Sequence[str]) -> int:
+    """How many last words are a remark; 0 where none are, or nothing comes before them."""
+    sizes = range(min(_LONGEST_REMARK, len(words) - 1), 1, -1)
+    return next((n for n in sizes if a_remark(words[-n:])), 0)

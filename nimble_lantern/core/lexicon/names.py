@@ -71,7 +71,15 @@ ABBREVIATIONS = frozenset(
     "mr mrs ms dr st prof rev capt e.g i.e etc vs no approx dept cf a.m p.m".split()
 )
 """A full stop after one of these ends no sentence."""
-TITLES = {"mr": "Mr", "mrs": "Mrs", "ms": "Ms", "dr": "Dr", "mister": "Mr", "missus": "Mrs"}
+TITLES = {
+    "mr": "Mr",
+    "mrs": "Mrs",
+    "ms": "Ms",
+    "dr": "Dr",
+    "mister": "Mr",
+    "missus": "Mrs",
+    "missis": "Mrs",
+}
 """Before a name."""
 LONG_TITLES = frozenset(
     "doctor professor reverend captain sergeant inspector colonel councillor saint".split()

@@ -14,6 +14,7 @@ from typing import NamedTuple
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
 from nimble_lantern.core.lexicon.closed import CONTRACTIONS, LITTLE, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import (
+    ALONE,
     ASIDES,
     COUNTED,
     COUNTS,
@@ -34,6 +35,8 @@ from nimble_lantern.core.lexicon.manners import (
     TAILS,
     WHOLE,
     WISHES,
+    remark_after,
+    remark_before,
 )
 from nimble_lantern.core.lexicon.meanings import MEANINGS
 from nimble_lantern.core.targets.model import is_target, of_the_page
@@ -157,6 +160,8 @@ def as_wished(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     see my notes": "show me my notes".
     """
     *_, words = _without_tails(tuple(w for w in words if w not in FILLERS))
+    while len(words) > 1 and words[0] in _GOING_ON:
+        words = words[1:]
     found = []
     for lead, to in WISHES:
         if words[: len(lead)] != lead:
@@ -169,7 +174,27 @@ def as_wished(words: tuple[str, ...]) -> tuple[Plainer, ...]:
         for i in range(1, len(rest) - size):
             if rest[i : i + size] == to and rest[i + size] in BEING:
                 found.append((*rest[:i], "should", *rest[i + size :]))
+    found += _better_if(words)
     return tuple(Plainer(w) for w in found if w[0] not in SUBJECT_PRONOUNS - {"there"})
+
+
+_GOING_ON = frozenset("and now so well yes but then also no".split())
+
+
+def _better_if(words: tuple[str, ...]) -> list[tuple[str, ...]]:
+    """ "It would be better if the title were larger" wishes that the title should be."""
+    for i in range(2, len(words) - 2):
+        if words[i] != "if" or words[i - 1] not in _BETTER or "would" not in words[:i]:
+            continue
+        rest = words[i + 1 :]
+        at = next((n for n, w in enumerate(rest) if w in ("was", "were", "had") and n), 0)
+        if at and rest[0] not in SUBJECT_PRONOUNS:
+            verb = ("should", "have") if rest[at] == "had" else ("should", "be")
+            return [(*rest[:at], *verb, *rest[at + 1 :]), ("make", *rest[:at], *rest[at + 1 :])]
+    return []
+
+
+_BETTER = frozenset("better nicer clearer best good lovely it happier".split())
 
 
 def reasoned(words: tuple[str, ...], selected: bool = False) -> tuple[Plainer, ...]:
@@ -370,6 +395,8 @@ def of_what_is_selected(words: Sequence[str]) -> bool:
         return False
     if any(_names_a_part(bare[i:]) for i in range(1, len(bare) - 1)):
         return True
+    if len(bare) == 1 and bare[0] in ALONE:
+        return True
     trade = sum(w in TRADE_NOUNS or w in TRADE_VERBS for w in bare)
     of_it = any(w in SPOKEN_OF for w in bare)
     if cardinal(bare, 0) and bare[-1] in TRADE_NOUNS:
@@ -398,9 +425,10 @@ def _without_leads(words: tuple[str, ...]) -> Plainer:
     """Without what comes before a request: "okay could you please delete it" is "delete it"."""
     mused = stated = False
     while words:
+        words = words[remark_before(words) :]
         leads = (lead for lead in _LEADS.get(words[0], ()) if words[: len(lead)] == lead)
         lead = next((lead for lead in leads if len(lead) < len(words)), None)
-        if lead is None or lead == ("no",) and words[1] in _NOT_THERE:
+        if lead is None or lead == ("no",) and words[1] in _NOT_THERE and "instead" not in words:
             break
         mused, stated = mused or lead in _MUSED, stated or lead in _STATED
         words = words[len(lead) :]
@@ -421,10 +449,11 @@ def _without_tails(words: tuple[str, ...]) -> tuple[tuple[str, ...], ...]:
     found = [words]
     while words:
         tails = (tail for tail in _TAILS.get(words[-1], ()) if words[-len(tail) :] == tail)
-        tail = next((tail for tail in tails if len(tail) < len(words)), None)
-        if tail is None:
+        tail = next((tail for tail in tails if len(tail) < len(words)), ())
+        size = len(tail) or remark_after(words)
+        if not size:
             break
-        words = words[: -len(tail)]
+        words = words[:-size]
         found.append(words)
     return tuple(found)
 

@@ -9,6 +9,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
+from nimble_lantern.core.lexicon.manners import a_remark
 from nimble_lantern.core.lexicon.sentences import NEVER_LAST
 from nimble_lantern.core.reading.addressing import (
     Plainer,
@@ -29,7 +30,7 @@ from nimble_lantern.core.reading.exactly import (
     parses_here,
     writes_words,
 )
-from nimble_lantern.core.reading.ways import Asked, in_other_ways, named_first
+from nimble_lantern.core.reading.ways import Asked, in_its_place, in_other_ways, named_first
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import (
@@ -179,7 +180,8 @@ def _thanks_on_the_page(parse: Parse | None, last: tuple[str, ...]) -> bool:
 _THANKS = frozenset("thanks thank".split())
 _ALSO_TEXT = {
     ("now",): 4, ("again",): 2, ("once", "more"): 3,
-    ("completely",): 2, ("entirely",): 2, ("altogether",): 2,
+    ("in", "this", "one"): 4, ("in", "this", "letter"): 3, ("in", "this", "document"): 3,
+    ("in", "this", "text"): 3, ("completely",): 2, ("entirely",): 2, ("altogether",): 2,
     ("there",): 3, ("then",): 3, ("too",): 3, ("as", "well"): 4, ("up", "there"): 4,
     ("down", "there"): 4, ("after", "all"): 5, ("just", "now"): 5, ("for", "now"): 4,
     ("quickly",): 3, ("instead",): 4, ("a", "bit"): 4, ("a", "little"): 4,
@@ -242,9 +244,11 @@ def _taken_back(verdict: Verdict, words: Sequence[str], plain: Plainer) -> bool:
     parse = verdict.parse
     if verdict.kind is not Judged.COMMAND or parse is None or parse.free:
         return False
-    before = words[: len(words) - len(plain.words)]
+    more = len(words) - len(plain.words)
+    before = words[:more]
     takes_back = parse.command.traits.destructive or parse.command.traits.walks
-    return plain.allows(parse) and takes_back and bool(set(before) & _REPAIRING)
+    said = bool(set(before) & _REPAIRING) or a_remark(before) or a_remark(words[-more:])
+    return plain.allows(parse) and takes_back and more > 0 and said
 
 
 _REPAIRING = frozenset("no not oh sorry never wait oops whoops actually wrong mistake".split())
@@ -314,6 +318,45 @@ def two_commands(
         if second and _sure(sitting, first) and _sure(_about_first(sitting, first), second):
             return first, second
     return None
+
+
+def two_looks(
+    sitting: Sitting, words: Sequence[str]
+) -> tuple[tuple[str, ...], tuple[str, ...]] | None:
+    """One verb for two looks: "make the title big and in the middle"."""
+    links = [i for i, w in enumerate(words) if w in ("and", "but") and 1 < i < len(words) - 1]
+    if not 0 < len(links) <= _MOST_LINKS or not CATALOGUE.may_begin(words[0]):
+        return None
+    if judge(sitting, words, whole=True).kind is not Judged.TEXT:
+        return None
+    for i in links:
+        first, second = tuple(words[:i]), ("make", "that", *words[i + 1 :])
+        if _a_look(sitting, first) and _a_look(_about_first(sitting, first), second):
+            return first, second
+    return None
+
+
+def _a_look(sitting: Sitting, words: tuple[str, ...]) -> bool:
+    verdict = judge(sitting, words, whole=True)
+    command = verdict.parse.command if verdict.parse else None
+    return verdict.kind is Judged.COMMAND and command is not None and command.group == "format"
+
+
+def taken_back_for(
+    sitting: Sitting, words: tuple[str, ...]
+) -> tuple[tuple[str, ...], tuple[str, ...]] | None:
+    """Two commands where words say what should have been done instead: "sorry i meant italic"."""
+    found = judge(sitting, words, whole=True)
+    command = found.parse.command if found.parse else None
+    moves_the_caret = command is not None and command.group == "moving"
+    otherwise = command is not None and not command.traits.corrects and not moves_the_caret
+    if found.kind is Judged.COMMAND and otherwise:
+        return None
+    said = in_its_place(sitting, words)
+    return None if said is None else (_UNDO, said)
+
+
+_UNDO = ("undo", "that")
 
 
 def _about_first(sitting: Sitting, first: tuple[str, ...]) -> Sitting:

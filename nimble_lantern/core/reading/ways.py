@@ -12,6 +12,7 @@ from nimble_lantern.core.reading.addressing import Plainer, in_parts, reasoned
 from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import INSIDE, apart
 from nimble_lantern.core.reading.exactly import Verdict, best, exactly, fits, writes_words
+from nimble_lantern.core.reading.following import corrected, follows, says_where, seen_from
 from nimble_lantern.core.reading.housed import housed, keeping
 from nimble_lantern.core.reading.otherwise import otherwise, surely
 from nimble_lantern.core.reading.same_again import same_again
@@ -57,6 +58,30 @@ def _again(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> 
     """What was just done, for something else as well."""
     found = (exactly(sitting, said, whole=False) for said in same_again(sitting, words))
     return next((v for v in found if v.kind is Judged.COMMAND), None)
+
+
+def _following(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> Verdict | None:
+    """What makes sense only after what was just done."""
+    for plain in (Plainer(words), *(a.plain for a in asked)):
+        for said in follows(sitting, plain.words):
+            found = exactly(seen_from(sitting), said, whole=False)
+            if found.kind is Judged.COMMAND and (_writes_nothing(found) or says_where(plain.words)):
+                return found
+    return None
+
+
+def _writes_nothing(found: Verdict) -> bool:
+    return found.parse is not None and not writes_words(found.parse)
+
+
+def in_its_place(sitting: Sitting, words: tuple[str, ...]) -> tuple[str, ...] | None:
+    """The command that should have been done instead of the last, as the text was before that."""
+    if (before := sitting.previous) is not None:
+        for said in corrected(sitting, words):
+            found = exactly(before, said, whole=False)
+            if found.kind is Judged.COMMAND and _writes_nothing(found):
+                return said
+    return None
 
 
 def _in_order(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> Verdict | None:
@@ -139,7 +164,7 @@ def in_other_ways(
     sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]
 ) -> Verdict | None:
     """What words ask for in one of these ways; None for others."""
-    for way in (_again, _in_order, _otherwise, _housed, _worded, _reasoned):
+    for way in (_again, _following, _in_order, _otherwise, _housed, _worded, _reasoned):
         found = way(sitting, words, asked)
         if found is not None and (way is _housed or not is_to_stay(words, found)):
             return found

@@ -99,9 +99,43 @@ def _nth_sign(position: int, sign: str) -> Sign:
     return Sign(sign, Order.NTH, position)
 
 
+@rule("target", "[(the | that | this)] {sign} (in | of) {within:part}", heard=False)
+def _sign_in(sign: str, within: Target) -> Sign:
+    return Sign(sign, within=within)
+
+
+@rule("target", "[the] {order} {sign} (in | of) {within:part}", heard=False)
+def _ordered_sign_in(order: Order, sign: str, within: Target) -> Sign:
+    return Sign(sign, order, within=within)
+
+
+@rule("target", "[the] {position} {sign} (in | of) {within:part}", heard=False)
+def _nth_sign_in(position: int, sign: str, within: Target) -> Sign:
+    return Sign(sign, Order.NTH, position, within=within)
+
+
+@rule(
+    "target",
+    "(every | each) {sign} in {within:part}", "all [of] [the] {sign:signs} in {within:part}",
+    "the {sign:signs} in {within:part}",
+    heard=False,
+)  # fmt: skip
+def _every_sign_in(sign: str, within: Target) -> Sign:
+    return Sign(sign, Order.EVERY, within=within)
+
+
 @rule("target", "[the] {sign} (at | on) the [very] (end | bottom)", heard=False)
 def _sign_at_the_end(sign: str) -> Sign:
     return Sign(sign, Order.LAST)
+
+
+@rule(
+    "target",
+    "[(the | that | this)] {sign} (at | on) the [very] (end | bottom | close) of {beside:target}",
+    heard=False,
+)
+def _sign_ending(sign: str, beside: Target) -> Sign:
+    return Sign(sign, None, 1, beside)
 
 
 @rule("target", "(every | each) {sign}", "all [of] [the] {sign:signs}", heard=False)

@@ -9,8 +9,9 @@ from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.lexicon.names import MONTHS
 
 _MONTH = "|".join(name.capitalize() for name in MONTHS)
-_COUNT = r"\d[\d,]*(?:\.\d+)?"
+_COUNT = r"\d+(?:,\d{3})*(?:\.\d+)?"
 _HOUR = r"(?:\d{1,2}|[a-z]+)"
+_HOURS = "one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|noon|midnight"
 _MONEY = (
     rf"[£$€]\s?{_COUNT}(?:[mk]|\s(?:million|thousand))?|{_COUNT}\s(?:pounds|pence|euros|dollars)"
 )
@@ -18,7 +19,7 @@ _DAY = r"\d{1,2}(?:st|nd|rd|th)?(?: of)?"
 _DATE = rf"{_DAY} (?:{_MONTH})(?:,? \d{{4}})?|(?:{_MONTH}) \d{{1,2}}(?:, \d{{4}})?"
 _TIME = (
     rf"\d{{1,2}}[:.]\d\d(?:\s?[ap]m)?|\d{{1,2}}\s?[ap]m|(?:half past|quarter (?:past|to)) {_HOUR}"
-    rf"|{_HOUR} o[’']clock"
+    rf"|{_HOUR} o[’']clock|(?<=\bat )(?:{_HOURS})\b"
 )
 _SORTS = {
     _MONEY: "price sum amount",
@@ -36,20 +37,28 @@ _NAMED = {
 }
 
 
+_EVERY = {(*name[:-1], f"{name[-1]}s"): pattern for name, pattern in _NAMED.items()}
+
+
 def names_a_sort(words: Sequence[str]) -> bool:
     """Whether words are such a name."""
     return words[:1] == ("the",) and tuple(words[1:]) in _NAMED
 
 
+def names_all_of_a_sort(words: Sequence[str]) -> bool:
+    """Whether words name everything of a sort: "the prices", "the dates"."""
+    return words[:1] == ("the",) and tuple(words[1:]) in _EVERY
+
+
 def of_sort(document: Document, words: Sequence[str], within: Range | None = None) -> list[Range]:
-    """Every place of what "the price", "the date" and their like name; none for other words."""
-    if not names_a_sort(words):
+    """Every place of what "the price", "the dates" and their like name; none for other words."""
+    named = {**_NAMED, **_EVERY}.get(tuple(words[1:])) if words[:1] == ("the",) else None
+    if named is None:
         return []
-    pattern = _NAMED[tuple(words[1:])]
     found = [
         Range(Position(b, match.start()), Position(b, match.end()))
         for b, block in enumerate(document.blocks)
-        for match in pattern.finditer(block.text)
+        for match in named.finditer(block.text)
     ]
     if within:
         found = [r for r in found if within.start <= r.start and r.end <= within.end]

@@ -125,6 +125,7 @@ class Sign:
     n: int = 1
     beside: Target | None = None
     before: bool = False  # the mark stands before `beside`
+    within: Target | None = None
 
 
 @dataclass(frozen=True, slots=True)

@@ -17,6 +17,8 @@ for _name, _class in CLASSES.items():
     if _class.others:
         CATALOGUE.table(_name, {_class.others: True}, heard=False)
 
+CATALOGUE.table("unit", {"(verse | stanza)": Unit.PARAGRAPH}, heard=False)
+CATALOGUE.table("units", {"(verses | stanzas)": Unit.PARAGRAPH}, heard=False)
 CATALOGUE.table(
     "unit",
     {
@@ -417,7 +419,7 @@ def _scope(part: Target) -> Target:
     return part
 
 
-@rule("everything", "everything", "all", "all of it", "it all", "the [whole] lot")
+@rule("everything", "everything", "all", "all of (it | this)", "it all", "the [whole] lot")
 @rule("everything", "(the | this) (whole | entire) (document | text | thing | page | letter)")
 @rule("everything", "all [of] (the | this) (document | text)", "(the | this) (document | text)")
 def _everything() -> Units:
@@ -434,6 +436,12 @@ def _everything() -> Units:
 @rule("context", "what i [just] said [last]", "the last thing i said", "(this | that) selection")
 @rule("context", "what (is | i) selected", "the selected (text | words)", "that phrase")
 def _that() -> That:
+    return That()
+
+
+@rule("that_alone", "(it | that | this | them)", heard=False)
+@rule("its", "(its | their)", heard=False)
+def _spoken_of() -> That:
     return That()
 
 

@@ -22,7 +22,7 @@ from nimble_lantern.core.targets.finding import (
     finds,
     reference,
 )
-from nimble_lantern.core.targets.measures import of_sort
+from nimble_lantern.core.targets.measures import names_all_of_a_sort, of_sort
 from nimble_lantern.core.targets.model import (
     Adjoining,
     At,
@@ -84,7 +84,8 @@ def _words(target: Words, view: View, near: bool) -> Answer:
     picked = _one_of(target, found, view)
     if picked is None:
         return Refusal(f"“{' '.join(target.words)}” stands here {in_words(len(found))} times.")
-    ask = len(picked) > 1 and target.order is None
+    every = names_all_of_a_sort(target.words) and taken is None
+    ask = len(picked) > 1 and target.order is None and not every
     return Places(tuple(picked), ask, near=taken, heard=" ".join(target.words))
 
 
@@ -162,10 +163,19 @@ def _sign(target: Sign, view: View, near: bool) -> Answer:
         if isinstance(beside, Refusal):
             return beside
         found = [r for r in found if any(_touches(r, b, target.before) for b in beside.ranges)]
+    if target.within is not None:
+        part = find(target.within, view)
+        if isinstance(part, Refusal):
+            return part
+        found = [
+            r for r in found if any(p.start <= r.start and r.end <= p.end for p in part.ranges)
+        ]
     if not found:
         return Refusal("There is no such mark there.")
     caret = view.caret
     match target.order:
+        case Order.LAST if target.within is not None:
+            found = found[-1:]
         case Order.LAST | Order.PREVIOUS:
             found = [r for r in found if r.end <= caret][-1:] or found[-1:]
         case Order.NEXT:
@@ -213,7 +223,8 @@ def _touches(mark: Range, words: Range, before: bool) -> bool:
         return False
     if before:
         return words.start.offset - 2 <= mark.end.offset <= words.start.offset
-    return words.end.offset <= mark.start.offset <= words.end.offset + 1
+    inside = mark.end == words.end  # a sentence has its stop
+    return inside or words.end.offset <= mark.start.offset <= words.end.offset + 1
 
 
 @finds(Holding)

@@ -144,9 +144,10 @@ def _opens(word: str) -> bool:
     return word in COMMON_OPENINGS or zipf(word) > _COMMON
 
 
-_FULL_NAME, _RARE = 2, 4.0
+_FULL_NAME, _RARE, _RAREST = 2, 4.0, 3.3
 """Words of a name such as "Nell Harker", and how rare on wordfreq's Zipf scale each must be to be a
-name by itself as well: "harker" is, "baker" may be one who bakes."""
+name by itself as well: "harker" is, "baker" may be one who bakes.  Two that are rarest are a name
+that nobody knows beforehand: "Osric Pell"."""
 
 
 def _run_names(run: list[str], opened: bool) -> Iterable[tuple[str, ...]]:
@@ -154,7 +155,8 @@ def _run_names(run: list[str], opened: bool) -> Iterable[tuple[str, ...]]:
         run = run[1:] if len(run) == 1 or _opens(run[0].lower()) else run
     if run:
         yield tuple(run)
-    if len(run) == _FULL_NAME and run[0].lower() in GIVEN:
+    rarest = all(zipf(word.lower()) < _RAREST for word in run)
+    if len(run) == _FULL_NAME and (run[0].lower() in GIVEN or rarest):
         yield from ((word,) for word in run if zipf(word.lower()) < _RARE)
 
 

@@ -37,6 +37,17 @@ _THERE, _OF_THAT_KIND, _ONE_WORD, _NAME, _LINKED, _LONG = 4.0, 2.0, 1.0, 1.5, 1.
 """What speaks for some words being what a cell of a column says: they stand in the column, are of
 its kind, are one word or somebody's name, or something is said between them and the last."""
 _CLEARLY = 1.0
+_HEADED = {
+    name: frozenset(kinds.split())
+    for kinds, names in {
+        "number": "amount price cost fee sum total number pounds paid takings age score how many",
+        "day date": "day date when",
+        "clock hour number": "time at",
+        "name": "who name person by whom for",
+    }.items()
+    for name in names.split()
+}
+"""What kinds of things stand below a heading."""
 
 
 def cells_said(document: Document, table: Table, words: Sequence[str]) -> tuple[Said, ...] | None:
@@ -78,11 +89,12 @@ class _Column(NamedTuple):
 
     def worth(self, said: Said) -> float:
         """What speaks for some words standing in this column."""
+        alike = kind_of(said) in self.kinds
         return (
             (_THERE if said in self.says else 0.0)
-            + (_OF_THAT_KIND if kind_of(said) in self.kinds else 0.0)
-            + (_ONE_WORD if len(said) == 1 else 0.0)
-            + (_NAME if a_full_name(said) else _LONG * (len(said) - 1))
+            + (_OF_THAT_KIND if alike else 0.0)
+            + (_ONE_WORD if len(said) == 1 or alike else 0.0)
+            + (_NAME if a_full_name(said) else 0.0 if alike else _LONG * (len(said) - 1))
         )
 
 
@@ -93,6 +105,9 @@ def _columns(document: Document, table: Table) -> tuple[_Column, ...]:
         says = [spoken_words(text) for text in cells if text.strip()]
         kinds = Counter(kind_of(words) for words in says)
         usual = frozenset(k for k, count in kinds.items() if k and count * 2 > len(says))
+        if not says:
+            # Nothing stands in it yet: its heading tells.
+            usual = _HEADED.get(document.blocks[table.cell(0, c)].text.lower(), usual)
         found.append(_Column(frozenset(says), usual))
     return tuple(found)
 
@@ -159,6 +174,9 @@ def _new_and_clear(sitting: Sitting, parse: Parse) -> bool:
     ),
     *each(
         _clear_in_the_table,
+        "[and] [the] (first | next | second | third | last | top) row [(is | has | with | says)]"
+        " {text}",
+        "[and] then {text}",
         "(another | new | a new) {row:row_or_line} [(with | saying | that says)] {text}",
     ),
     *each(

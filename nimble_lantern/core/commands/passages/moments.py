@@ -59,6 +59,7 @@ CATALOGUE.table("is_it", {"time is it": "time", "(day | date) is it": "date"}, h
     "{moment:moment_of_day} (here | goes here | comes here | in here)",
     "(what's | what is) {moment:moment_of_day} [(and)] (write | put) it (in | here | in here |"
     " down)",
+    "(put | insert) {moment:moment_of_day}",
     "{moment} please",
     "what {moment:is_it} [(and)] (write | put) it (in | here | in here | down)",
     heard=1,
@@ -110,7 +111,10 @@ def moment_beside(
     at = outside(document.blocks, block + (side == "after"))
     if not document.blocks[block].text:
         after = sitting.edited(insert(Position(block, 0), ((Piece(words), Format()),)))
-        return Done(after.placed(Position(block, len(words))), f"put {quoted(words)} there")
-    edit = Edit((AddBlocks(at, (Block(words),)),))
+        after = after.placed(Position(block, len(words)))
+        there = after.about((block_range(after.document, block),))
+        return Done(there, f"put {quoted(words)} there")
+    after = sitting.edited(Edit((AddBlocks(at, (Block(words),)),)))
     where = named(document, (block_range(document, block),))
-    return Done(sitting.edited(edit), f"put {quoted(words)} {side} {where}")
+    after = after.about((block_range(after.document, at),))
+    return Done(after, f"put {quoted(words)} {side} {where}")

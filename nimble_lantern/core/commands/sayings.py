@@ -1,0 +1,135 @@
+"""Sentences, lines and items that are asked for with their words: "add a line saying no pets"."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from nimble_lantern.core.commands import blocks, lists
+from nimble_lantern.core.commands.inserted import says_no_thing
+from nimble_lantern.core.commands.when import names_a_block, names_a_part, stands_here
+from nimble_lantern.core.commands.wording import quoted
+from nimble_lantern.core.composing.beside import insert_beside
+from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.document.model import Kind, Position, Range
+from nimble_lantern.core.document.units import block_range
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
+from nimble_lantern.core.lexicon.closed import PREPOSITIONS
+from nimble_lantern.core.lexicon.sentences import VERBS
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places, Unit
+from nimble_lantern.core.writing.lexer import mark_named
+
+CATALOGUE.table(
+    "part_said",
+    {
+        "[(new | short | further)] (line | paragraph)": Unit.PARAGRAPH,
+        "[(new | short | further)] sentence": Unit.SENTENCE,
+        "[(new | list)] (item | bullet | bullet point | point)": Unit.ITEM,
+    },
+    heard=False,
+)
+_SAYING = (
+    "(saying | that says | which says | to say | reading | that reads | with the (words | text))"
+)
+_ADD_ONE = (
+    "(<begin> | <put> | put in | make me | give me | i need | <wish> | there <shall> be)"
+    " (a | another | one more) {unit:part_said}"
+)
+
+
+def _said_at_the_end(sitting: Sitting, parse: Parse) -> bool:
+    """ "Say bills are included at the end"; "say it at the end of the show" goes on."""
+    text = tuple(parse.args.get("text", ("at",)))
+    telling = len(text) > 1 and text[0] not in PREPOSITIONS and not VERBS.isdisjoint(text)
+    return telling and says_no_thing(sitting, parse)
+
+
+def _stands_beside(sitting: Sitting, parse: Parse) -> bool:
+    """A part of the page; a sentence may stand beside any words of it."""
+    sentence = parse.args.get("unit") is Unit.SENTENCE
+    return names_a_block(sitting, parse) or sentence and stands_here(sitting, parse)
+
+
+@command(
+    f"{_ADD_ONE} [here] {_SAYING} {{text}}",
+    f"{_ADD_ONE} (at | to) the [very] {{edge:docedge}} {_SAYING} {{text}}",
+    f"{_ADD_ONE} {_SAYING} {{text:words}} (at | to) the [very] {{edge:docedge}}",
+    *each(
+        _stands_beside,
+        f"{_ADD_ONE} {{side:beside}} {{target}} {_SAYING} {{text}}",
+        f"{_ADD_ONE} {_SAYING} {{text:words}} {{side:beside}} {{target}}",
+        f"{{side:beside}} {{target}} {_ADD_ONE} {_SAYING} {{text}}",
+    ),
+    *each(
+        names_a_part,
+        f"{_ADD_ONE} (at | to) the [very] {{edge:docedge}} of {{target}} {_SAYING} {{text}}",
+        f"{_ADD_ONE} (to | onto | in) {{target}} {_SAYING} {{text}}",
+        f"{_ADD_ONE} {_SAYING} {{text:words}} (at | to) the [very] {{edge:docedge}} of {{target}}",
+    ),
+    *each(_said_at_the_end, "say {text:words} (at | on) the [very] {edge:docedge}"),
+    Way("add {text:words} as a [new] {unit:part_said}", when=says_no_thing),
+    example="add a sentence saying tea is free",
+    group="revising",
+    heard=0,
+)
+def add(
+    sitting: Sitting,
+    text: tuple[str, ...],
+    unit: Unit = Unit.SENTENCE,
+    target: Places | None = None,
+    side: str = "after",
+    edge: str = "",
+) -> Done | Refusal:
+    """Write a sentence, a line or an item of its own: here, beside a part, or at an end."""
+    document, at = sitting.document, sitting.writing_place.block
+    before = side == "before"
+    if edge and target is None:
+        at, before = (0, True) if edge == "start" else (len(document.blocks) - 1, False)
+    elif target is not None:
+        before = edge == "start" if edge else before
+        at = (target.first.start if before else target.first.end).block
+    block, whole = document.blocks[at], block_range(document, at)
+    placed = bool(edge) or target is not None
+    if unit is Unit.SENTENCE and block.kind in (Kind.PARAGRAPH, Kind.QUOTATION):
+        where = whole if target is None or edge else _sentence_of(sitting, target.first)
+        return _sentence(sitting, text, where if placed else None, before)
+    if unit is Unit.ITEM and not placed and block.kind is Kind.ITEM:
+        return lists.next_item(sitting, text)
+    if not placed and not block.text.strip():
+        wrote = compose(replace(sitting.about(()), insertion=whole.start), text)
+    else:
+        wrote = insert_beside(sitting, whole, text, before, True)
+    after = replace(wrote.sitting, insertion=None)
+    if block.kind is Kind.ITEM and _beside_the_list(target, edge, unit):
+        plain = blocks.normal(after, Places((wrote.range,)))
+        after = plain.sitting if isinstance(plain, Done) else after
+    return Done(after if placed else after.placed(wrote.range.end), f"added {quoted(wrote.text)}")
+
+
+def _beside_the_list(target: Places | None, edge: str, unit: Unit) -> bool:
+    """A line above or below a whole list, and a sentence in any place, is none of its items."""
+    return unit is Unit.SENTENCE or target is not None and not edge and target.unit is Unit.LIST
+
+
+def _sentence_of(sitting: Sitting, r: Range) -> Range:
+    """The sentence that words end in, with its stop."""
+    block = r.end.block
+    for start, end in sitting.document.blocks[block].sentences:
+        if start < r.end.offset <= end:
+            return Range(Position(block, start), Position(block, end))
+    return r
+
+
+def _sentence(sitting: Sitting, text: tuple[str, ...], beside: Range | None, before: bool) -> Done:
+    """A sentence is closed by a full stop of its own, and the one before it as well."""
+    said = text if any(mark_named(text[-n:]) for n in (1, 2)) else (*text, "full", "stop")
+    end = sitting.writing_place if beside is None else beside.end
+    left = sitting.document.blocks[end.block].text[: end.offset].rstrip()
+    if left[-1:].isalnum() and not before:
+        said = ("full", "stop", *said)
+    if beside is None:
+        wrote = compose(sitting.about(()), said)
+    else:
+        wrote = insert_beside(sitting, beside, said, before, False)
+    return Done(wrote.sitting, f"added {quoted(wrote.text)}")

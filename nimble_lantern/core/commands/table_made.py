@@ -1,0 +1,79 @@
+"""What a table that is made has for headings, and where it is made."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from nimble_lantern.core.commands.when import names_a_block, stands_here
+from nimble_lantern.core.document.edits import AddBlocks, Edit
+from nimble_lantern.core.document.model import Block, Position
+from nimble_lantern.core.document.tables import outside
+from nimble_lantern.core.grammar.catalogue import Parse, each
+from nimble_lantern.core.lexicon.closed import ARTICLES, AUXILIARIES
+from nimble_lantern.core.lexicon.desk import PARTS
+from nimble_lantern.core.lexicon.sentences import VERBS
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.model import Places
+
+_MOST_HEADS, _LONGEST_HEAD = 12, 3
+
+
+def names_columns(sitting: Sitting, parse: Parse) -> bool:
+    """ "A table with names and jobs", "of three columns stall amount and who": as many names as
+    columns, or several short ones, and no sentence of a table that stands in a room."""
+    names = tuple(parse.args.get("names", ()))
+    heads, columns = headings_in(names), parse.args.get("columns")
+    plain = VERBS.isdisjoint(names) and AUXILIARIES.isdisjoint(names) and not PARTS & set(names)
+    short = all(len(head.split()) <= _LONGEST_HEAD for head in heads)
+    several = 1 < len(heads) <= _MOST_HEADS and not set(ARTICLES) & set(names)
+    return plain and short and (len(heads) == columns if columns else several)
+
+
+def under_a_block(sitting: Sitting, parse: Parse) -> bool:
+    named = "names" not in parse.args or names_columns(sitting, parse)
+    return named and (names_a_block(sitting, parse) or stands_here(sitting, parse))
+
+
+MADE_OTHERWISE = (
+    *each(
+        names_columns,
+        "[<make_table>] [a] table [<placed_here>] (with | of) {columns:number} columns [(called |"
+        " named | for | headed | being | with the headings)] {names:words}",
+        "<make_table> table [<placed_here>] (with | for | of | showing | headed) {names:words}",
+        "<make_table> {columns:number} column table [(for | with | of)] {names:words}",
+        "<make_table> table [<placed_here>] with [the] [column] (headings | headers | heads)"
+        " {names:words}",
+        "[a] table with [the] columns {names:words}",
+    ),
+    *each(
+        under_a_block,
+        "<make_table> table {side:beside} {target}",
+        "<make_table> table {side:beside} {target} (with | for | of | showing) [(columns | the"
+        " columns)] [for] {names:words}",
+        "{side:beside} {target} <make_table> table",
+        "{side:beside} {target} <make_table> table (with | for | of | showing) [(columns | the"
+        " columns)] [for] {names:words}",
+    ),
+)
+"""A table asked for with the names of its columns, or beside a part of the page."""
+
+
+def made_room(sitting: Sitting, target: Places, side: str) -> Sitting:
+    """An empty paragraph before or after the one of a target, and the writing place in it."""
+    block = (target.first.start if side == "before" else target.first.end).block
+    at = outside(sitting.document.blocks, block + (side == "after"))
+    after = sitting.edited(Edit((AddBlocks(at, (Block(),)),)))
+    return after.placed(Position(at, 0))
+
+
+def headings_in(names: Sequence[str]) -> list[str]:
+    """Headings parted by "and" or "comma"; before a single "and", each word is one."""
+    parts: list[list[str]] = [[]]
+    for word in names:
+        if word in ("and", "comma"):
+            parts.append([])
+        else:
+            parts[-1].append(word)
+    if "comma" not in names and len(parts) <= 2:
+        parts = [[w] for w in parts[0]] + parts[1:]
+    return [" ".join(p).capitalize() for p in parts if p]

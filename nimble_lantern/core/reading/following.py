@@ -1,0 +1,257 @@
+"""What only makes sense after what was just done: "the next one", "everywhere", "i meant red"."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+from dataclasses import replace
+from itertools import product
+
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
+from nimble_lantern.core.kinds import ReadAs
+from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE, PREPOSITIONS
+from nimble_lantern.core.lexicon.desk import COUNTS
+from nimble_lantern.core.lexicon.housed import Phrase
+from nimble_lantern.core.reading.addressing import barest
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.model import Order, Units, Words, is_target
+from nimble_lantern.core.writing.cardinals import ordinal, ordinal_in_words
+
+_LONGEST = 10
+_IT = frozenset("it that this them those these".split())
+
+
+def _phrases(*lines: str) -> frozenset[Phrase]:
+    return frozenset(tuple(said.split()) for line in lines for said in line.split(", "))
+
+
+_BEFORE_NEXT = frozenset("and now then the".split())
+_ORDERS = frozenset(("next", "previous"))
+_NEXT = _phrases("next, next one, one after, one after that, following one, one below, one under")
+_PREVIOUS = _phrases("previous one, one before, one before that, one above, previous")
+_EVERYWHERE = _phrases(
+    "everywhere, everywhere else, all of them, them all, all the others, the others too",
+    "all the others too, the rest too, the others as well, in every place, in the whole letter",
+    "throughout, every time, in the whole document, in all of it, do them all, do all of them",
+    "do it everywhere, do that everywhere, do the others too, do the rest, all the way through",
+)
+_WHEREVER = (("everywhere", "it", "says"), ("wherever", "it", "says"), ("in", "every"))
+_MORE = _phrases(
+    "again, once more, and again, one more time, more, a bit more, some more, a little more",
+    "still more, even more, further, a bit further",
+    "a little further, more please, bit more, keep going, and more, more than that, once again",
+)
+_TOO = _phrases("too, as well, also")
+_SORRY = _phrases(
+    "i meant, i mean, no i meant, sorry i meant, no i mean, sorry i mean, no sorry i meant, sorry",
+    "no, no sorry, oh i meant, wait i meant, actually i meant, i only meant, no only, only",
+    "i wanted, no i wanted, i only wanted, no just, just, oh no, no wait, make that, or rather",
+    "no not that one, not that one, no not that, oh not that, i just meant, i meant just",
+    "i meant only, i said, no i said, not that",
+)
+_ONLY = frozenset("only just".split())
+_NOT = _phrases("not, but not, except, except for, all but, apart from, not for, but leave")
+_WITHOUT = (
+    ("take", "the", "{look}", "off"), ("no", "{look}", "for"), ("un{look}",),
+)  # fmt: skip
+
+
+def follows(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
+    """Commands that words may be, by what was done before them; the likeliest first."""
+    if len(words) > _LONGEST or (last := _last(sitting)) is None:
+        return
+    before, command, gone = last
+    if (step := _step(words)) != 0:
+        yield from _the_next(before, command, gone + step)
+    if words in _EVERYWHERE or _wherever(before, words):
+        yield from _everywhere(before, command)
+    if words in _MORE and CATALOGUE.commands[command].traits.grows:
+        yield before
+    if sitting.trail[-1].made and sitting.that:
+        yield from _as_well(words)
+        yield from _but_not(before, command, words)
+
+
+def _wherever(before: Phrase, words: Phrase) -> bool:
+    """ "Everywhere it says lighthouse", after one was underlined."""
+    said = next((words[len(s) :] for s in _WHEREVER if words[: len(s)] == s), ())
+    return bool(said) and any(before[i : i + len(said)] == said for i in range(len(before)))
+
+
+def seen_from(sitting: Sitting) -> Sitting:
+    """With what was found taken for the place that "next" is counted from."""
+    if sitting.selection is not None or not sitting.that or _last(sitting) is None:
+        return sitting
+    return replace(sitting, selection=sitting.that[0])
+
+
+def says_where(words: Phrase) -> bool:
+    """Whether words only say that the last command is meant of every place."""
+    return words in _EVERYWHERE
+
+
+def corrected(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
+    """What should have been done instead of the last command, which is to be taken back first.
+
+    "I meant italic", "only the first two", "sorry move it", "no on the left".
+    """
+    last = _last(sitting)
+    if last is None or len(words) > _LONGEST or not sitting.trail[-1].made:
+        return
+    before, command, _ = last
+    for n in (4, 3, 2, 1):
+        rest = words[n:]
+        if words[:n] in _SORRY and rest:
+            other = (_with_another_verb, _with_another_part)
+            yield from dict.fromkeys(s for made in other for s in made(before, command, rest))
+            return
+
+
+def _last(sitting: Sitting) -> tuple[Phrase, str, int] | None:
+    """The last command in its words, its name, and how many steps were gone from it since.
+
+    Past the answers to what it asked, "the next one" and "more".
+    """
+    gone = 0
+    for entry in reversed(sitting.trail):
+        if entry.read_as is not ReadAs.COMMAND or entry.command is None:
+            return None
+        said = tuple(entry.heard.split())
+        step = _step(said)
+        if entry.command.startswith("choosing.") or said in _EVERYWHERE | _MORE:
+            continue
+        if not step:
+            return barest(said), entry.command, gone
+        gone += step
+    return None
+
+
+def _step(words: Phrase) -> int:
+    """1 for "and the next one", -1 for "the one before", 0 for other words."""
+    while words and words[0] in _BEFORE_NEXT:
+        words = words[1:]
+    return 1 if words in _NEXT else -1 if words in _PREVIOUS else 0
+
+
+def _about(before: Phrase, command: str) -> Iterator[tuple[int, int, object]]:
+    """Where a command's words name what it is about, and what that is."""
+    parses = [p for p in CATALOGUE.parses(before) if p.command.name == command]
+    about = [v for p in parses for v in p.args.values() if is_target(v)]
+    match = CATALOGUE.grammar.match(before)
+    for i in range(len(before)) if about else ():
+        for reading in match.at("target", i):
+            if reading.value in about:
+                yield i, reading.end, reading.value
+
+
+def _the_next(before: Phrase, command: str, step: int) -> Iterator[Phrase]:
+    """The same, of what comes after that, or before it."""
+    for start, end, target in _about(before, command):
+        named = before[start:end]
+        if isinstance(target, Words) and CATALOGUE.commands[command].traits.finds:
+            way = "next" if step > 0 else "previous"
+            yield (*before[:start], "the", way, *_bare(named), *before[end:])
+        elif isinstance(target, Units):
+            for other in _beside(named, target, step):
+                yield (*before[:start], *other, *before[end:])
+
+
+def _bare(named: Phrase) -> Phrase:
+    while named[0] in DETERMINERS | _ORDERS:
+        named = named[1:]
+    return named
+
+
+def _beside(named: Phrase, target: Units, step: int) -> Iterator[Phrase]:
+    """Another of the same kind: "the second paragraph" is followed by the third."""
+    for i in range(len(named)):
+        found = ordinal(named, i)
+        if found and found[0] + step > 0:
+            number = ordinal_in_words(found[0] + step).replace("-", " ").split()
+            yield (*named[:i], *number, *named[found[1] :])
+    if target.order in (Order.NEXT, Order.PREVIOUS):
+        yield named
+    if target.order is Order.THIS:
+        yield ("the", "next" if step > 0 else "previous", named[-1])
+
+
+def _everywhere(before: Phrase, command: str) -> Iterator[Phrase]:
+    yield (*before, "everywhere")
+    for start, end, target in _about(before, command):
+        if isinstance(target, Words) and target.order is None:
+            yield (*before[:start], "every", *_bare(before[start:end]), *before[end:])
+
+
+def _as_well(words: Phrase) -> Iterator[Phrase]:
+    """A look for what was just done something to: "in red as well", "on the right hand side"."""
+    tail = next((t for t in _TOO if words[-len(t) :] == t), ())
+    bare = words[words[:1] == ("and",) : len(words) - len(tail)]
+    if bare and (tail or bare[0] in PREPOSITIONS):
+        yield from ((verb, "that", *bare) for verb in ("make", "put"))
+
+
+def _but_not(before: Phrase, command: str, words: Phrase) -> Iterator[Phrase]:
+    """ "Not the title", after all was made italic; of what was, if it is a part of that."""
+    look = CATALOGUE.commands[command].traits.puts_on
+    for n in (2, 1) if look else ():
+        rest = words[n:]
+        if words[:n] not in _NOT or not rest:
+            continue
+        whole = [("of", *before[start:end]) for start, end, _ in _about(before, command)]
+        for without, of in product(_WITHOUT, (*whole, ())):
+            yield (*(w.format(look=look) for w in without), *rest, *of)
+
+
+def _with_another_verb(before: Phrase, command: str, rest: Phrase) -> Iterator[Phrase]:
+    """ "Move it" after "copy the last sentence to the top", "italic" after "bold the title"."""
+    bare = rest[:-1] if rest[-1] in _IT else rest
+    if not bare:
+        return
+    if len(bare) == 1 and CATALOGUE.may_begin(bare[0]):
+        yield (*bare, *before[1:])
+    for start, end, _ in _about(before, command):
+        named = before[start:end]
+        yield (*bare, *named)
+        yield from ((verb, *named, *bare) for verb in ("make", "put"))
+        yield ("put", *named, "in", *bare)
+
+
+def _with_another_part(before: Phrase, command: str, rest: Phrase) -> Iterator[Phrase]:
+    """The same command with something else in the place of what it was about, or of how much.
+
+    What leaves most of its words as they were is the likeliest: "the first two" instead of "the
+    first three" of a paragraph's words is not "the first two paragraphs".
+    """
+    rest = rest[:-1] if rest[-1] in ("one", "ones") else rest
+    while rest and rest[0] in _ONLY:
+        rest = rest[1:]
+    rest = rest[:-2] if rest[-2:] in (("i", "mean"), ("i", "meant")) else rest
+    if not rest or LITTLE.issuperset(rest):
+        return
+    about = [(start, end) for start, end, _ in _about(before, command)]
+    instead = [(*before[:start], *rest, *before[end:]) for start, end in about]
+    counts = not _COUNTING.isdisjoint(rest)
+    yield from instead if not counts else ()
+    args = [p.args for p in CATALOGUE.parses(before) if p.command.name == command]
+    for size, start in product((1, 2, 3, 4), range(1, len(before))):
+        said = (*before[:start], *rest, *before[start + size :])
+        if any(_one_differs(p, command, args) for p in CATALOGUE.parses(said)):
+            yield said
+    yield from instead if counts else ()
+    for start, end in about:
+        if "of" not in before[start:end]:
+            yield (*before[:start], *rest, before[end - 1], *before[end:])
+
+
+_COUNTING = COUNTS | frozenset("one two three four five six seven eight nine ten".split())
+"""They say which part is meant, though the same words may stand on the page."""
+
+
+def _one_differs(parse: Parse, command: str, known: Sequence[dict[str, object]]) -> bool:
+    """Whether it is the same command, in one thing another: "on the left" for "on the right"."""
+    if parse.command.name != command or "text" in parse.args:
+        return False
+    return any(
+        parse.args.keys() == args.keys()
+        and sum(parse.args[slot] != value for slot, value in args.items()) == 1
+        for args in known
+    )
