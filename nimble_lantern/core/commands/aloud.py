@@ -105,7 +105,7 @@ CATALOGUE.table(
         when=_plainly,
     ),
     Way("(say | tell me) what {target} says", when=_plainly),
-    Way("what does {target} say", when=_plainly),
+    Way("(what does | what do | what's) {target} say", when=_plainly),
     Way("what (does it say | is written | is there | is it) in {target}", when=_plainly),
     Way("how does {target} (start | begin | end | finish | go)", when=_plainly),
     Way("(what's | what is) (in | at) {target}", when=_of_prose),

@@ -118,6 +118,8 @@ _BETTER = (
     f" | right | good | all right | clearer) (before | {_AS_BEFORE} | without (it | that))",
     f"{_NO} [i think] (it | that | this | they) (was | were) (better | nicer | fine | right)"
     " where (it was | they were)",
+    f"{_NO} [(i | we)] (like | liked | prefer | preferred) (it | that) [(better | more)] (with |"
+    " without) (it | that)",
     f"{_NO} (leave | keep) (it | that | this | them) (where it was | where they were)",
     f"{_NO} (leave | keep) (it | that | this | them) {_AS_BEFORE} [before]",
     f"{_NO} [(i | we)] (like | liked | prefer | preferred) (it | that) [better] (before |"

@@ -33,6 +33,7 @@ from nimble_lantern.core.targets.model import (
     Crossing,
     Holding,
     Order,
+    That,
     Through,
     Unit,
     Units,
@@ -109,7 +110,7 @@ def _called(parse: Parse, new: tuple[str, ...]) -> bool:
 def a_look(words: tuple[str, ...]) -> bool:
     """ "Bold", "a bit bigger"."""
     made = CATALOGUE.parses(("make", "it", *words))
-    looks = (p for p in made if not {"text", "words"} & p.args.keys())
+    looks = (p for p in made if That() in p.args.values())
     return any(p.command.group == "format" or p.command.name.startswith("case.") for p in looks)
 
 
@@ -297,8 +298,16 @@ def a_word_there(sitting: Sitting, parse: Parse) -> bool:
 
 
 def alike_and_there(sitting: Sitting, parse: Parse) -> bool:
-    """ "Not june but july", where it says june."""
-    return words_there(sitting, parse) and alike_or_a_part(sitting, parse)
+    """ "Not june but july", where it says june; "not the title but the words matter" tells."""
+    named = isinstance(parse.args.get("target"), Words)
+    return named and words_there(sitting, parse) and alike_or_a_part(sitting, parse)
+
+
+def not_this(sitting: Sitting, parse: Parse) -> bool:
+    """ "Not june july"; "not the title but the words matter" tells."""
+    text = tuple(parse.args.get("text", ("but",)))
+    telling = text[0] in ("but", "and", "because") or not VERBS.isdisjoint(text[1:])
+    return not telling and alike_or_a_part(sitting, parse)
 
 
 def a_part_of_it(sitting: Sitting, parse: Parse) -> bool:

@@ -62,8 +62,11 @@ def _spelled_right(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _sounds_so(sitting: Sitting, parse: Parse) -> bool:
-    """ "New with a k" was just written, and "knew" sounds like it; "tea with a b" is neither."""
-    return _meant(sitting, parse.args) is not None
+    """ "New with a k", just after "new" was written, and "knew" sounds like it; "tea with a b" is
+    written."""
+    word = _one_word(parse)
+    just = bool(word) and any(places(sitting.document, word, that) for that in sitting.that)
+    return just and _meant(sitting, parse.args) is not None
 
 
 def _meant(sitting: Sitting, args: dict[str, object]) -> tuple[Range, str] | None:
@@ -89,8 +92,8 @@ def _has(word: str, args: dict[str, object]) -> bool:
     word = word.lower().replace("'", "’")
     sign = _sign(args)
     if not sign:
-        letters, _ = spelled(_words(args.get("text")), 0)
-        return letters.lower() in word if letters else False
+        letters = _said_letters(_words(args.get("text")))
+        return bool(letters) and letters.lower() in word
     match args.get("place"):
         case "start":
             return word.startswith(sign)

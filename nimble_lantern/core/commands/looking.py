@@ -55,7 +55,7 @@ def _has_scrolled(sitting: Sitting, parse: Parse) -> bool:
     "[further] {way} (a (page | screen)) [please]",
     "(show me | let me see) the {way:further} (bit | part | page | screen)",
     "(show me | let me see) (what is | what's) (further {way} | {way:beyond})",
-    "i (can't | cannot | can not) see the {way:unseen} [of (it | the <writing>)]",
+    "i (can't | cannot | can not) see the {way:unseen} [of the <writing>]",
     Way("back {way}", when=_has_scrolled),
     example="scroll down",
     group="moving",

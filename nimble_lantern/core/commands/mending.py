@@ -123,6 +123,16 @@ def _takes_up(sitting: Sitting, parse: Parse) -> bool:
     return again or len(said) <= 2 or bool(mends(sitting.document, sitting.that[0], said))
 
 
+def _says_what(sitting: Sitting, parse: Parse) -> bool:
+    """The same of "that should be the ferry"; "that should be fine by friday" tells."""
+    said = tuple(parse.args.get("text", ("fine",)))
+    return said[0] not in _HOW_IT_IS and _takes_up(sitting, parse)
+
+
+_HOW_IT_IS = frozenset(
+    "fine enough clear ready done safe good better best easy possible nice lovely great plenty true"
+    " so fun okay ok simple useful helpful interesting all more less very quite no not".split()
+)
 _OF_TIME = ("day", "month", "hour")
 
 
@@ -266,7 +276,7 @@ CATALOGUE.table(
         when=_was_said,
     ),
     Way("[(no | sorry)] (i said | i meant) {text}", when=_takes_up),
-    Way("(that | it) should (be | read | say | have been) {text}", when=_takes_up),
+    Way("(that | it) should (be | read | say | have been) {text}", when=_says_what),
     Way(f"{_NO} {{text}}", when=_plainly_mends),
     Way(f"{_NO} [(it was | it's)] {{text:words}} not {{old:words}}", when=_was_said_alike),
     Way("(no | sorry | no sorry) {text:words} not {old:words}", when=_word_for_word),
@@ -360,7 +370,8 @@ def _part_said_again(sitting: Sitting, last: Range, text: tuple[str, ...]) -> Ra
     for people in _ONE_PERSON:
         meant |= people if meant & people else set()
     same = [n for n, (_, _, word) in enumerate(within) if word in meant]
-    if last.start.block != last.end.block or not same or same[-1] - same[0] >= len(text):
+    enough = len(same) > 1 and len(same) * 2 >= len(text)
+    if last.start.block != last.end.block or not enough or same[-1] - same[0] >= len(text):
         return None
     start, end = within[same[0]][0], within[same[-1]][1]
     return Range(Position(last.start.block, start), Position(last.start.block, end))

@@ -175,6 +175,7 @@ CATALOGUE.table(
 
 @command(
     "<go> [back] to <where_i_was>",
+    "back (down | up) [again] to <where_i_was>",
     "(back | return) to <where_i_was>",
     "(resume | pick up | carry on | go on | continue) [writing] <where_i_was>",
     "back to [my] (writing | place)",

@@ -130,6 +130,7 @@ def _from_what(words: tuple[str, ...]) -> bool:
         " say) {text}",
     ),
     Way("not {target} but {text}", when=instead.alike_and_there),
+    Way("not {target} {text}", when=instead.not_this),
     Way("rather than {target} (write | put | say | have) {text}", when=instead.alike_and_there),
     Way("(make | turn) {target} [(a | an)] {text}", when=instead.much_alike),
     Way("(let | could | can) {target} (be | become) {text}", when=instead.much_alike),
@@ -152,7 +153,6 @@ def _from_what(words: tuple[str, ...]) -> bool:
         "(put | use | have | <wish>) {text:words} (instead of | in place of | rather than)"
         " {target}",
         "[it] (should | ought to) be {text:words} ([and] not | rather than | instead of) {target}",
-        "not {target} {text}",
         "it (is not | isn't | should not be | shouldn't be) {target} it (is | it's | should be)"
         " {text}",
         "it's not {target} it's {text}",

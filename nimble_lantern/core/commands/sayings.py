@@ -29,6 +29,9 @@ CATALOGUE.table(
     },
     heard=False,
 )
+CATALOGUE.table(
+    "edge_verb", {"(finish | end | close)": "end", "(start | begin | open)": "start"}, heard=False
+)
 _SAYING = (
     "(saying | that says | which says | to say | reading | that reads | with the (words | text))"
 )
@@ -55,6 +58,9 @@ def _stands_beside(sitting: Sitting, parse: Parse) -> bool:
     f"{_ADD_ONE} [here] {_SAYING} {{text}}",
     f"{_ADD_ONE} (at | to) the [very] {{edge:docedge}} {_SAYING} {{text}}",
     f"{_ADD_ONE} {_SAYING} {{text:words}} (at | to) the [very] {{edge:docedge}}",
+    f"{{edge:edge_verb}} (it | this | the <writing>) with (a | one) {{unit:part_said}} {_SAYING}"
+    " {text}",
+    f"{{edge:edge_verb}} with (a | one) {{unit:part_said}} {_SAYING} {{text}}",
     *each(
         _stands_beside,
         f"{_ADD_ONE} {{side:beside}} {{target}} {_SAYING} {{text}}",

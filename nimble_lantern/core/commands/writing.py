@@ -118,6 +118,7 @@ _MOST_LINES = 12
     "(leave | give me | i need | make) (a | some | one) [(blank | empty | clear)] (line | gap"
     " | space) [(here | there | for (a | the | my | our) (signature | signatures | name | stamp))]",
     "(skip | miss) (a | one) line",
+    "{number} (blank | empty) lines",
     "(leave | give me | i need | make | skip | miss) {number} [(blank | empty | clear)] lines"
     " [(here | there | for (a | the | my | our) (signature | signatures | name | stamp))]",
     example="leave three lines",

@@ -48,7 +48,8 @@ LEADS = _phrases(
     "let's see, let me see, now let's see, well now, i don't suppose you could, right let's see",
     "in fact, come to think of it, on second thoughts, on second thought, no that's silly,"
     " that's silly, hang on a minute, by the way, while we are at it, while you are at it",
-    "thank you, thanks, many thanks, lovely, great, good, fine, perfect, brilliant, splendid",
+    "no way, goodness, good grief, bother, oh bother, drat, damn, blast, hmm no, thank you, thanks",
+    "many thanks, lovely, great, good, fine, perfect, brilliant, splendid",
     "excellent, on reflection, thinking about it, now i think of it, now that i think of it, do you"
     " know, is there a way of, is there a way to, is there any way of, is there any way to",
     "i wonder if you could, i wonder whether you could, i wonder if we could, if you could",

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator
 from dataclasses import replace
 from itertools import product
 
@@ -102,6 +102,8 @@ def corrected(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
         rest = words[n:]
         if words[:n] in _SORRY and rest:
             other = (_with_another_verb, _with_another_part)
+            if not _ONLY.isdisjoint(words[: n + 1]):
+                yield from _less_of_it(before, command, rest)
             yield from dict.fromkeys(s for made in other for s in made(before, command, rest))
             return
 
@@ -201,6 +203,19 @@ def _but_not(before: Phrase, command: str, words: Phrase) -> Iterator[Phrase]:
             yield (*(w.format(look=look) for w in without), *rest, *of)
 
 
+def _less_of_it(before: Phrase, command: str, rest: Phrase) -> Iterator[Phrase]:
+    """ "Only the first word" of the sentence that was made bold."""
+    part = _without_ends(rest)
+    for start, end, _ in _about(before, command) if part else ():
+        yield (*before[:start], *part, "of", *before[start:end], *before[end:])
+
+
+def _without_ends(rest: Phrase) -> Phrase:
+    while rest and rest[0] in _ONLY:
+        rest = rest[1:]
+    return rest[:-2] if rest[-2:] in (("i", "mean"), ("i", "meant")) else rest
+
+
 def _with_another_verb(before: Phrase, command: str, rest: Phrase) -> Iterator[Phrase]:
     """ "Move it" after "copy the last sentence to the top", "italic" after "bold the title"."""
     bare = rest[:-1] if rest[-1] in _IT else rest
@@ -218,40 +233,57 @@ def _with_another_verb(before: Phrase, command: str, rest: Phrase) -> Iterator[P
 def _with_another_part(before: Phrase, command: str, rest: Phrase) -> Iterator[Phrase]:
     """The same command with something else in the place of what it was about, or of how much.
 
-    What leaves most of its words as they were is the likeliest: "the first two" instead of "the
-    first three" of a paragraph's words is not "the first two paragraphs".
+    What leaves most of its words as they were is meant: "the first two" instead of "the first
+    three" of a paragraph's words is not "the first two paragraphs".
     """
     rest = rest[:-1] if rest[-1] in ("one", "ones") else rest
-    while rest and rest[0] in _ONLY:
-        rest = rest[1:]
-    rest = rest[:-2] if rest[-2:] in (("i", "mean"), ("i", "meant")) else rest
+    rest = _without_ends(rest)
     if not rest or LITTLE.issuperset(rest):
         return
     about = [(start, end) for start, end, _ in _about(before, command)]
     instead = [(*before[:start], *rest, *before[end:]) for start, end in about]
     counts = not _COUNTING.isdisjoint(rest)
     yield from instead if not counts else ()
-    args = [p.args for p in CATALOGUE.parses(before) if p.command.name == command]
-    for size, start in product((1, 2, 3, 4), range(1, len(before))):
-        said = (*before[:start], *rest, *before[start + size :])
-        if any(_one_differs(p, command, args) for p in CATALOGUE.parses(said)):
-            yield said
+    yield from _put_in_its_place(before, command, rest)
     yield from instead if counts else ()
     for start, end in about:
-        if "of" not in before[start:end]:
+        if "of" not in before[start:end] and rest[0] == "the":
             yield (*before[:start], *rest, before[end - 1], *before[end:])
 
 
+def _put_in_its_place(before: Phrase, command: str, rest: Phrase) -> Iterator[Phrase]:
+    """The same command with other words at the one place of it that is most like them."""
+    done = next((p for p in CATALOGUE.parses(before) if p.command.name == command), None)
+    if done is None:
+        return
+    found: dict[Phrase, int] = {}
+    for size, start in product(range(1, _LONGEST_PLACE + 1), range(1, len(before))):
+        said = (*before[:start], *rest, *before[start + size :])
+        other = next(iter(CATALOGUE.parses(said)), None)
+        if other and _one_differs(other, done):
+            same = sum(a == b for a, b in zip(before[start : start + size], rest, strict=False))
+            found[said] = 2 * same - abs(size - len(rest))
+    likest = [said for said, alike in found.items() if alike == max(found.values())]
+    # Of several places nobody knows which is meant.
+    which = sum(word in COUNTS for word in before)
+    if len(likest) == 1 and (which < _TWO or found[likest[0]] > 0):
+        yield from likest
+
+
+_TWO, _LONGEST_PLACE = 2, 4
 _COUNTING = COUNTS | frozenset("one two three four five six seven eight nine ten".split())
 """They say which part is meant, though the same words may stand on the page."""
 
 
-def _one_differs(parse: Parse, command: str, known: Sequence[dict[str, object]]) -> bool:
+def _one_differs(parse: Parse, done: Parse) -> bool:
     """Whether it is the same command, in one thing another: "on the left" for "on the right"."""
-    if parse.command.name != command or "text" in parse.args:
+    args = done.args
+    if parse.command != done.command or "text" in args or parse.args.keys() != args.keys():
         return False
-    return any(
-        parse.args.keys() == args.keys()
-        and sum(parse.args[slot] != value for slot, value in args.items()) == 1
-        for args in known
-    )
+    other = [slot for slot, value in args.items() if parse.args[slot] != value]
+    return len(other) == 1 and _alike(parse.args[other[0]], args[other[0]])
+
+
+def _alike(some: object, other: object) -> bool:
+    """Any words may name a target: what named a part before names one now."""
+    return not is_target(other) or type(some) is type(other)

@@ -346,14 +346,14 @@ def taken_back_for(
     sitting: Sitting, words: tuple[str, ...]
 ) -> tuple[tuple[str, ...], tuple[str, ...]] | None:
     """Two commands where words say what should have been done instead: "sorry i meant italic"."""
+    said = in_its_place(sitting, words)
+    if said is None:
+        return None
     found = judge(sitting, words, whole=True)
     command = found.parse.command if found.parse else None
     moves_the_caret = command is not None and command.group == "moving"
     otherwise = command is not None and not command.traits.corrects and not moves_the_caret
-    if found.kind is Judged.COMMAND and otherwise:
-        return None
-    said = in_its_place(sitting, words)
-    return None if said is None else (_UNDO, said)
+    return None if found.kind is Judged.COMMAND and otherwise else (_UNDO, said)
 
 
 _UNDO = ("undo", "that")

@@ -4,8 +4,11 @@ another order, for something else as well, with a reason."""
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import replace
 from typing import NamedTuple
 
+from nimble_lantern.core.asking import ambiguous
+from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.reading.addressing import Plainer, in_parts, reasoned
@@ -79,9 +82,18 @@ def in_its_place(sitting: Sitting, words: tuple[str, ...]) -> tuple[str, ...] | 
     if (before := sitting.previous) is not None:
         for said in corrected(sitting, words):
             found = exactly(before, said, whole=False)
-            if found.kind is Judged.COMMAND and _writes_nothing(found):
+            if found.kind is Judged.COMMAND and _writes_nothing(found) and _can_be(before, found):
                 return said
     return None
+
+
+def _can_be(sitting: Sitting, found: Verdict) -> bool:
+    """Whether a command would be done, or ask, and not be refused: the last one is taken back for
+    it."""
+    if found.parse is None or found.args is None or ambiguous(found.parse.command, found.args):
+        return found.parse is not None
+    made = found.parse.command.handler(replace(sitting, question=None), **found.args)
+    return not isinstance(made, Refusal)
 
 
 def _in_order(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> Verdict | None:

@@ -14,13 +14,14 @@ from nimble_lantern.core.document.model import Block, Format, Piece, Position
 from nimble_lantern.core.document.tables import outside
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.reviewing.passages import (
     Passage,
     moment_text,
 )
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.targets.model import Places, Words
+from nimble_lantern.core.targets.resolve import resolve
 
 _NAME_OF_IT = (
     "([the] (document | letter | document's | letter's | page's) name | the name of (the | this)"
@@ -80,11 +81,24 @@ def moment(sitting: Sitting, moment: str) -> Done | Refusal:
 _GOES = "(<shall> (go | come | stand | be) | goes | comes | belongs)"
 
 
+def _beside_a_line(sitting: Sitting, parse: Parse) -> bool:
+    """A part of the page, or words that one of its lines begins with: "above dear sir"."""
+    if names_a_block(sitting, parse):
+        return True
+    target = parse.args.get("target")
+    found = resolve(target, sitting) if isinstance(target, Words) else None
+    text = sitting.document.blocks
+    return isinstance(found, Places) and all(
+        r.start.offset == 0 or text[r.start.block].text[r.start.offset - 1] == "\n"
+        for r in found.ranges
+    )
+
+
 @command(
     "<put> {moment:moment_of_day} (at | to | on) the [very] {edge:docedge}",
     "{moment:moment_of_day} " + _GOES + " (at | to | on) the [very] {edge:docedge}",
     "date (it | this | the <writing>) [(at | on) the [very] {edge:docedge}]",
-    Way("<put> {moment:moment_of_day} {side:beside} {target}", when=names_a_block),
+    Way("<put> {moment:moment_of_day} {side:beside} {target}", when=_beside_a_line),
     Way("{moment:moment_of_day} " + _GOES + " {side:beside} {target}", when=names_a_block),
     Way("{side:beside} {target} <put> {moment:moment_of_day}", when=names_a_block),
     example="put today's date under the title",
