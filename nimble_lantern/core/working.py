@@ -75,14 +75,13 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
             obey(turn, verdict, taken)
             return
     parts = [words] if remembered else reader.stretches(phrases)
-    one = len(parts) == 1
-    pair = one and (reader.two_looks(now := turn.sitting, words) or reader.two_commands(now, words))
-    if pair:
-        parts = list(pair)
-    elif len(parts) == 1 and (instead := reader.taken_back_for(turn.sitting, words)):
-        for said in instead:
-            obey(turn, reader.judge(turn.sitting, said, whole=True), said)
-        return
+    if len(parts) == 1:
+        if instead := reader.taken_back_for(turn.sitting, words):
+            for said in instead:
+                obey(turn, reader.judge(turn.sitting, said, whole=True), said)
+            return
+        both = reader.two_looks(turn.sitting, words) or reader.two_commands(turn.sitting, words)
+        parts = list(both or parts)
     text: list[Sequence[str]] = []
     i = 0
     while i < len(parts):

@@ -62,6 +62,12 @@ class OfLooks(DeskCase):
         desk = after("put today's date at the top", "on the right hand side")
         self.assertEqual(desk.sitting.document.blocks[0].format.align, "right")
 
+    def test_a_look_alone(self) -> None:
+        desk = after("underline the title", "italic", "and bigger")
+        self.assertIn("italic", {s.mark for s in desk.sitting.document.blocks[0].spans})
+        self.assertIn("24pt", desk.markdown)
+        self.assertTrue(after("the boat is late", "italic").markdown.endswith("late italic"))
+
     def test_all_but_the_title(self) -> None:
         desk = after("make everything italic", "not the title")
         self.assertTrue(desk.markdown.startswith("# The garden"))
@@ -103,6 +109,24 @@ class InItsPlace(DeskCase):
     def test_a_word_that_was_just_said_is_mended_as_before(self) -> None:
         self.assertTrue(after("we meet on monday", "sorry friday").markdown.endswith("on Friday"))
         self.assertIn("new gate", after("insert old before gate", "i meant new").markdown)
+
+    def test_where_two_places_are_as_likely_nothing_is_done(self) -> None:
+        desk = after("delete the second sentence of the first paragraph", "no the third")
+        self.assertTrue(desk.markdown.endswith("no the third"))
+        desk = after("put the last paragraph first", "sorry second")
+        self.assertTrue(desk.markdown.endswith("sorry second"))
+
+    def test_a_bare_no_takes_no_words_away(self) -> None:
+        desk = after("delete the last sentence", "no friday")
+        self.assertIn("on Friday.", desk.markdown)
+
+    def test_what_cannot_be_done_instead_takes_nothing_back(self) -> None:
+        desk = after("bold the title", "i meant the ninth paragraph")
+        self.assertIn("**The garden**", desk.markdown)
+
+    def test_less_of_it(self) -> None:
+        desk = after("bold the first sentence", "only the first word i mean")
+        self.assertIn("**The** gate", desk.markdown)
 
 
 class Remarks(DeskCase):
@@ -179,6 +203,11 @@ class OfOneAnswer(DeskCase):
         desk = after("replace everything with it", "we will bring the cakes on friday")
         self.assertEqual(desk.markdown, PAGE + " we will bring the cakes on Friday")
 
+    def test_an_article_is_no_letter(self) -> None:
+        for said in ("bring a torch and shoes that grip", "bring a coat because it is cold"):
+            with self.subTest(said):
+                self.assertRead("text", after().hears(said))
+
     def test_what_may_be_an_answer_is_not_written(self) -> None:
         desk = after("select ferry", "i want the one with the hat")
         self.assertEqual(desk.markdown, PAGE)
@@ -245,7 +274,11 @@ class TablesByName(DeskCase):
         self.assertTrue(desk.markdown.endswith("We made more"))
 
     def test_a_table_that_stands_in_a_room(self) -> None:
-        for said in ("put a table with cups and plates in the hall", "a table for two and a chair"):
+        for said in (
+            "put a table with cups and plates in the hall",
+            "a table for two and a chair",
+            "i would like a table with flowers and candles",
+        ):
             with self.subTest(said):
                 self.assertRead("text", after(page="").hears(said))
 

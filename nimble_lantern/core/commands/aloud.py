@@ -75,6 +75,13 @@ def _has_read(sitting: Sitting, parse: Parse | None = None) -> bool:
     return sitting.aloud is not None or last is not None and "read_aloud" in last.effects
 
 
+def _nothing_grew(sitting: Sitting, parse: Parse) -> bool:
+    """ "Once more", after something was made bigger, is said of that."""
+    last = sitting.trail[-1].command if sitting.trail else None
+    made = CATALOGUE.commands.get(last or "")
+    return made is None or not made.traits.grows or made.traits.reads
+
+
 def _read_lately(sitting: Sitting, parse: Parse) -> bool:
     """ "The second sentence again", after reading."""
     return _has_read(sitting) and of_the_page(parse.args.get("target"))
@@ -327,7 +334,7 @@ def _from(sitting: Sitting, at: int, said: str) -> Done:
 
 @command(
     "[(say | read)] (that | it | this) again",
-    "(again | once more | one more time)",
+    Way("(again | once more | one more time)", when=_nothing_grew),
     "(repeat | say) (that | it) [again]",
     "(pardon | what was that | come again)",
     heard=1,

@@ -373,9 +373,15 @@ _OWN_LINE = "(its own line | a line of its own | a (new | separate | fresh) line
          f"<wish> {{target}} on {_OWN_LINE}",
          f"{{target}} <shall> (be | go | stand | start | begin) on {_OWN_LINE}",
          "(give {target} | {target} (needs | wants)) (its own line | a line of its own)",
+         Way("[and] on (its own line | a line (of its own | by itself) | a separate line)",
+             when=inserted.just_written),
          example="new line after the first sentence", group="revising")  # fmt: skip
-def line_beside(sitting: Sitting, target: Places, side: str = "before") -> Done | Refusal:
-    """Break the line before or after a target."""
+def line_beside(
+    sitting: Sitting, target: Places | None = None, side: str = "before"
+) -> Done | Refusal:
+    """Break the line before or after a target, or before what was just written."""
+    if target is None:
+        target = Places(sitting.that)
     at = target.first.start if side == "before" else target.first.end
     text = sitting.document.blocks[at.block].text
     left, right = text[: at.offset].rstrip(" "), text[at.offset :].lstrip(" ")

@@ -15,7 +15,6 @@ from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
-from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Tabled, Unit
 
@@ -33,10 +32,14 @@ def _not_written_yet(sitting: Sitting, parse: Parse) -> bool:
     return "text" not in parse.args or not sitting.fresh
 
 
+_OF_REVISING = ("moving", "selecting", "revising", "repair", "reading")
+
+
 def _revising(sitting: Sitting, parse: Parse) -> bool:
     """ "Top", while nobody is dictating: a command came last."""
     last = sitting.trail[-1] if sitting.trail else None
-    return last is not None and last.read_as is ReadAs.COMMAND
+    made = CATALOGUE.commands.get((last.command if last else None) or "")
+    return made is not None and made.group in _OF_REVISING
 
 
 @command(

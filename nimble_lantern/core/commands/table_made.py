@@ -34,12 +34,14 @@ def under_a_block(sitting: Sitting, parse: Parse) -> bool:
     return named and (names_a_block(sitting, parse) or stands_here(sitting, parse))
 
 
+_MAKE = "(make | create | draw | start | begin | set up | lay out) [me] [a] [new]"
+"""Verbs of a page; "i'd like a table with flowers and candles" is asked of a host."""
 MADE_OTHERWISE = (
     *each(
         names_columns,
         "[<make_table>] [a] table [<placed_here>] (with | of) {columns:number} columns [(called |"
         " named | for | headed | being | with the headings)] {names:words}",
-        "<make_table> table [<placed_here>] (with | for | of | showing | headed) {names:words}",
+        f"{_MAKE} table [<placed_here>] (with | for | of | showing | headed) {{names:words}}",
         "<make_table> {columns:number} column table [(for | with | of)] {names:words}",
         "<make_table> table [<placed_here>] with [the] [column] (headings | headers | heads)"
         " {names:words}",

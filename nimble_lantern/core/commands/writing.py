@@ -98,8 +98,16 @@ def _goes_on(sitting: Sitting, parse: Parse) -> bool:
     return len(text) > 2 and text[0] in _JOINING and telling
 
 
+def _in_place_of_what_went(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put instead i'm keeping busy", where something was just taken out."""
+    last = sitting.trail[-1] if sitting.trail else None
+    made = CATALOGUE.commands.get((last.command if last else None) or "")
+    return last is not None and bool(last.made) and made is not None and made.traits.destructive
+
+
 @command(
     Way("(add | put | write) [on] {text}", when=_goes_on),
+    Way("(put | say | write) instead {text}", when=_in_place_of_what_went),
     example="add and they were cold",
     group="writing",
     writes=True,
@@ -111,13 +119,17 @@ def go_on(sitting: Sitting, text: tuple[str, ...]) -> Done:
     return Done(wrote.sitting, f"wrote {quoted(wrote.text)}")
 
 
+_BLANK = "(blank | empty | clear)"
+_FOR = "(here | there | for (a | the | my | our) (signature | signatures | name | stamp))"
 _MOST_LINES = 12
 
 
 @command(
-    "(leave | give me | i need | make) (a | some | one) [(blank | empty | clear)] (line | gap"
-    " | space) [(here | there | for (a | the | my | our) (signature | signatures | name | stamp))]",
+    f"(leave | give me) (a | one) [{_BLANK}] (line | gap | space) [{_FOR}]",
+    f"(i need | make) (a | one) {_BLANK} (line | space) [{_FOR}]",
     "(skip | miss) (a | one) line",
+    f"(leave | give me | skip | miss) {{number}} [{_BLANK}] lines [{_FOR}]",
+    f"(i need | make) {{number}} {_BLANK} lines [{_FOR}]",
     "{number} (blank | empty) lines",
     "(leave | give me | i need | make | skip | miss) {number} [(blank | empty | clear)] lines"
     " [(here | there | for (a | the | my | our) (signature | signatures | name | stamp))]",

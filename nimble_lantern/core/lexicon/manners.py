@@ -150,6 +150,8 @@ _JUDGED = frozenset(
     " strange confusing unclear untidy messy boring dull weak strong blunt repetitive stupid"
     " useless awful terrible dreadful horrible daft crowded cramped rubbish nonsense unnecessary"
     " ridiculous much many big large small tiny loud bright dark"
+    " sad gloomy soppy fancy posh casual wordy chatty preachy heavy sloppy clunky awkward"
+    " boastful selfish angry cross needy mean unkind unfair grand"
     " pompous bossy cheeky vague abrupt childish pointless".split()
 )
 """What is thought of words, and seldom of what they tell."""

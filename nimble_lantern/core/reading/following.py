@@ -6,6 +6,7 @@ from collections.abc import Iterator
 from dataclasses import replace
 from itertools import product
 
+from nimble_lantern.core.commands.instead import a_look
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE, PREPOSITIONS
@@ -15,6 +16,7 @@ from nimble_lantern.core.reading.addressing import barest
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Order, Units, Words, is_target
 from nimble_lantern.core.writing.cardinals import ordinal, ordinal_in_words
+from nimble_lantern.core.writing.lexer import mark_named
 
 _LONGEST = 10
 _IT = frozenset("it that this them those these".split())
@@ -40,6 +42,7 @@ _MORE = _phrases(
     "still more, even more, further, a bit further",
     "a little further, more please, bit more, keep going, and more, more than that, once again",
 )
+_A_LOOK = 2
 _TOO = _phrases("too, as well, also")
 _SORRY = _phrases(
     "i meant, i mean, no i meant, sorry i meant, no i mean, sorry i mean, no sorry i meant, sorry",
@@ -48,6 +51,7 @@ _SORRY = _phrases(
     "no not that one, not that one, no not that, oh not that, i just meant, i meant just",
     "i meant only, i said, no i said, not that",
 )
+_HARDLY = frozenset("no sorry oh just only".split())
 _ONLY = frozenset("only just".split())
 _NOT = _phrases("not, but not, except, except for, all but, apart from, not for, but leave")
 _WITHOUT = (
@@ -67,7 +71,7 @@ def follows(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
     if words in _MORE and CATALOGUE.commands[command].traits.grows:
         yield before
     if sitting.trail[-1].made and sitting.that:
-        yield from _as_well(words)
+        yield from _as_well(words, command)
         yield from _but_not(before, command, words)
 
 
@@ -106,6 +110,11 @@ def corrected(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
                 yield from _less_of_it(before, command, rest)
             yield from dict.fromkeys(s for made in other for s in made(before, command, rest))
             return
+
+
+def hardly_said(words: Phrase) -> bool:
+    """Whether a bare "no" or "sorry" is all that says that something else was meant."""
+    return words[0] in _HARDLY and words[:2] not in _SORRY
 
 
 def _last(sitting: Sitting) -> tuple[Phrase, str, int] | None:
@@ -183,11 +192,13 @@ def _everywhere(before: Phrase, command: str) -> Iterator[Phrase]:
             yield (*before[:start], "every", *_bare(before[start:end]), *before[end:])
 
 
-def _as_well(words: Phrase) -> Iterator[Phrase]:
+def _as_well(words: Phrase, command: str) -> Iterator[Phrase]:
     """A look for what was just done something to: "in red as well", "on the right hand side"."""
     tail = next((t for t in _TOO if words[-len(t) :] == t), ())
     bare = words[words[:1] == ("and",) : len(words) - len(tail)]
-    if bare and (tail or bare[0] in PREPOSITIONS):
+    traits = CATALOGUE.commands[command].traits
+    alone = bool(traits.puts_on or traits.grows) and 0 < len(bare) <= _A_LOOK and a_look(bare)
+    if bare and (tail or bare[0] in PREPOSITIONS or alone):
         yield from ((verb, "that", *bare) for verb in ("make", "put"))
 
 
@@ -278,7 +289,10 @@ _COUNTING = COUNTS | frozenset("one two three four five six seven eight nine ten
 def _one_differs(parse: Parse, done: Parse) -> bool:
     """Whether it is the same command, in one thing another: "on the left" for "on the right"."""
     args = done.args
-    if parse.command != done.command or "text" in args or parse.args.keys() != args.keys():
+    marks = all(mark_named(tuple(p.args.get("text", ()))) for p in (parse, done))
+    if parse.command != done.command or parse.args.keys() != args.keys():
+        return False
+    if "text" in args and not marks:
         return False
     other = [slot for slot, value in args.items() if parse.args[slot] != value]
     return len(other) == 1 and _alike(parse.args[other[0]], args[other[0]])

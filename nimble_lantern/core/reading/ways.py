@@ -15,7 +15,13 @@ from nimble_lantern.core.reading.addressing import Plainer, in_parts, reasoned
 from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import INSIDE, apart
 from nimble_lantern.core.reading.exactly import Verdict, best, exactly, fits, writes_words
-from nimble_lantern.core.reading.following import corrected, follows, says_where, seen_from
+from nimble_lantern.core.reading.following import (
+    corrected,
+    follows,
+    hardly_said,
+    says_where,
+    seen_from,
+)
 from nimble_lantern.core.reading.housed import housed, keeping
 from nimble_lantern.core.reading.otherwise import otherwise, surely
 from nimble_lantern.core.reading.same_again import same_again
@@ -82,9 +88,18 @@ def in_its_place(sitting: Sitting, words: tuple[str, ...]) -> tuple[str, ...] | 
     if (before := sitting.previous) is not None:
         for said in corrected(sitting, words):
             found = exactly(before, said, whole=False)
-            if found.kind is Judged.COMMAND and _writes_nothing(found) and _can_be(before, found):
+            if found.kind is not Judged.COMMAND or not _writes_nothing(found):
+                continue
+            if not (hardly_said(words) and _takes_words(found)) and _can_be(before, found):
                 return said
     return None
+
+
+def _takes_words(found: Verdict) -> bool:
+    """ "No friday", after a sentence was deleted, is not known to be said of that."""
+    values = found.parse.args.values() if found.parse else ()
+    named = any(isinstance(v, Words) for v in values)
+    return found.parse is not None and found.parse.command.traits.destructive and named
 
 
 def _can_be(sitting: Sitting, found: Verdict) -> bool:

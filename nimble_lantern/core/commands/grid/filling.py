@@ -40,7 +40,7 @@ _CLEARLY = 1.0
 _HEADED = {
     name: frozenset(kinds.split())
     for kinds, names in {
-        "number": "amount price cost fee sum total number pounds paid takings age score how many",
+        "number": "amount price cost fee sum total number pounds paid takings age score",
         "day date": "day date when",
         "clock hour number": "time at",
         "name": "who name person by whom for",

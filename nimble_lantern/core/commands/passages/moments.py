@@ -98,6 +98,7 @@ def _beside_a_line(sitting: Sitting, parse: Parse) -> bool:
     "<put> {moment:moment_of_day} (at | to | on) the [very] {edge:docedge}",
     "{moment:moment_of_day} " + _GOES + " (at | to | on) the [very] {edge:docedge}",
     "date (it | this | the <writing>) [(at | on) the [very] {edge:docedge}]",
+    "[(the | today's)] date (at | on) [the] [very] {edge:docedge}",
     Way("<put> {moment:moment_of_day} {side:beside} {target}", when=_beside_a_line),
     Way("{moment:moment_of_day} " + _GOES + " {side:beside} {target}", when=names_a_block),
     Way("{side:beside} {target} <put> {moment:moment_of_day}", when=names_a_block),
