@@ -241,8 +241,12 @@ class ByItsLetters(DeskCase):
         desk = after("nell marlow called", "marlow has an e at the end", "nell marlow came")
         self.assertTrue(desk.markdown.endswith("Nell Marlowe came"))
 
+    def test_other_places_keep_the_word(self) -> None:
+        desk = after("she new it all along", "new with a k", "we need a new boat")
+        self.assertTrue(desk.markdown.endswith("we need a new boat"))
+
     def test_sentences_with_letters(self) -> None:
-        for said in ("tea with a biscuit", "plan b", "vitamin c", "pears with a k"):
+        for said in ("tea with a biscuit", "plan b", "it is i b m", "pears with a k"):
             with self.subTest(said):
                 self.assertRead("text", after("we had tea").hears(said))
 

@@ -58,7 +58,12 @@ def _one_word(parse: Parse) -> tuple[str, ...]:
 def _spelled_right(sitting: Sitting, parse: Parse) -> bool:
     """ "Too should be t o", where that word stands."""
     word, letters = _one_word(parse), _said_letters(tuple(parse.args.get("text", ())))
-    return bool(word and letters) and letters != word[0] and _place(sitting, word) is not None
+    named = bool(word) and word[0] not in _POINTING
+    return named and bool(letters) and letters != word[0] and _place(sitting, word) is not None
+
+
+_POINTING = frozenset("it that this he she what which who".split())
+"""They are no word to be put right: "it is a b c"."""
 
 
 def _sounds_so(sitting: Sitting, parse: Parse) -> bool:
