@@ -87,6 +87,7 @@ class InItsPlace(DeskCase):
     def test_another_look(self) -> None:
         desk = after("bold the title", "i meant italic")
         self.assertTrue(desk.markdown.startswith("# *The garden*"))
+        self.assertEqual(after("bold the title", "no italic").markdown, desk.markdown)
         desk.hears("undo that")
         self.assertTrue(desk.markdown.startswith("# The garden"))
 
@@ -264,6 +265,8 @@ class TablesByName(DeskCase):
     def test_below_a_part_of_the_page(self) -> None:
         desk = after("make a table under the title with names and jobs")
         self.assertIn("# The garden\n\n| Names | Jobs |", desk.markdown)
+        desk = after("we need help", "make a table under that with names and jobs", page="")
+        self.assertIn("We need help\n\n| Names | Jobs |", desk.markdown)
 
     def test_rows_go_by_their_headings(self) -> None:
         desk = after(

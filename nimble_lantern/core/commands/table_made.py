@@ -13,7 +13,7 @@ from nimble_lantern.core.lexicon.closed import ARTICLES, AUXILIARIES
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.targets.model import Places, That
 
 _MOST_HEADS, _LONGEST_HEAD = 12, 3
 
@@ -31,7 +31,8 @@ def names_columns(sitting: Sitting, parse: Parse) -> bool:
 
 def under_a_block(sitting: Sitting, parse: Parse) -> bool:
     named = "names" not in parse.args or names_columns(sitting, parse)
-    return named and (names_a_block(sitting, parse) or stands_here(sitting, parse))
+    that = isinstance(parse.args.get("target"), That) and bool(sitting.that)
+    return named and (that or names_a_block(sitting, parse) or stands_here(sitting, parse))
 
 
 _MAKE = "(make | create | draw | start | begin | set up | lay out) [me] [a] [new]"

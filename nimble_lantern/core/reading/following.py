@@ -59,8 +59,11 @@ _WITHOUT = (
 )  # fmt: skip
 
 
-def follows(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
-    """Commands that words may be, by what was done before them; the likeliest first."""
+def follows(sitting: Sitting, words: Phrase, regretted: bool = False) -> Iterator[Phrase]:
+    """Commands that words may be, by what was done before them; the likeliest first.
+
+    `regretted` where something was said before them that asks for another thing instead.
+    """
     if len(words) > _LONGEST or (last := _last(sitting)) is None:
         return
     before, command, gone = last
@@ -71,7 +74,7 @@ def follows(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
     if words in _MORE and CATALOGUE.commands[command].traits.grows:
         yield before
     if sitting.trail[-1].made and sitting.that:
-        yield from _as_well(words, command)
+        yield from () if regretted else _as_well(words, command)
         yield from _but_not(before, command, words)
 
 
@@ -110,6 +113,11 @@ def corrected(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
                 yield from _less_of_it(before, command, rest)
             yield from dict.fromkeys(s for made in other for s in made(before, command, rest))
             return
+
+
+def regrets(words: Phrase) -> bool:
+    """ "No italic" asks for that instead, and "italic" for that as well."""
+    return any(words[:n] in _SORRY for n in (4, 3, 2, 1))
 
 
 def hardly_said(words: Phrase) -> bool:

@@ -19,6 +19,7 @@ from nimble_lantern.core.reading.following import (
     corrected,
     follows,
     hardly_said,
+    regrets,
     says_where,
     seen_from,
 )
@@ -72,7 +73,7 @@ def _again(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> 
 def _following(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> Verdict | None:
     """What makes sense only after what was just done."""
     for plain in (Plainer(words), *(a.plain for a in asked)):
-        for said in follows(sitting, plain.words):
+        for said in follows(sitting, plain.words, regrets(words)):
             found = exactly(seen_from(sitting), said, whole=False)
             if found.kind is Judged.COMMAND and (_writes_nothing(found) or says_where(plain.words)):
                 return found

@@ -13,7 +13,8 @@ _COUNT = r"\d+(?:,\d{3})*(?:\.\d+)?"
 _HOUR = r"(?:\d{1,2}|[a-z]+)"
 _HOURS = "one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|noon|midnight"
 _MONEY = (
-    rf"[£$€]\s?{_COUNT}(?:[mk]|\s(?:million|thousand))?|{_COUNT}\s(?:pounds|pence|euros|dollars)"
+    rf"[£$€]\s?{_COUNT}(?:[mk]|\s(?:million|thousand))?"
+    rf"|{_COUNT}(?:p\b|\s(?:pounds|pence|euros|dollars))"
 )
 _DAY = r"\d{1,2}(?:st|nd|rd|th)?(?: of)?"
 _DATE = rf"{_DAY} (?:{_MONTH})(?:,? \d{{4}})?|(?:{_MONTH}) \d{{1,2}}(?:, \d{{4}})?"

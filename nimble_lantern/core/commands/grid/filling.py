@@ -28,6 +28,7 @@ from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import Unit
 from nimble_lantern.core.targets.words import exact
+from nimble_lantern.core.writing.cardinals import cardinal
 from nimble_lantern.core.writing.persons import a_full_name
 
 Said = tuple[str, ...]
@@ -90,11 +91,12 @@ class _Column(NamedTuple):
     def worth(self, said: Said) -> float:
         """What speaks for some words standing in this column."""
         alike = kind_of(said) in self.kinds
+        named = a_full_name(said) and not any(cardinal((w,), 0) for w in said)
         return (
             (_THERE if said in self.says else 0.0)
             + (_OF_THAT_KIND if alike else 0.0)
             + (_ONE_WORD if len(said) == 1 or alike else 0.0)
-            + (_NAME if a_full_name(said) else 0.0 if alike else _LONG * (len(said) - 1))
+            + (_NAME if named else 0.0 if alike else _LONG * (len(said) - 1))
         )
 
 
