@@ -470,6 +470,7 @@ def _just_aligned(sitting: Sitting, parse: Parse) -> bool:
     "(set | put | make) {target} (flush | ranged) {alignment}",
     "line {target} up [(to | on | at | in) the] {alignment}",
     "line up {target} [(to | on | at | in) the] {alignment}",
+    "(make | let | have) {target} line up [(to | on | at | in) the] {alignment}",
     "align {target} to the {alignment} [(side | edge | margin)]",
     *frames.made("{alignment} (aligned | justified | align)"),
     "[<wish>] {target} (to | on | over to) the {alignment} [hand] [(side | edge)]",
