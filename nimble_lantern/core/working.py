@@ -80,8 +80,7 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
             for said in instead:
                 obey(turn, reader.judge(turn.sitting, said, whole=True), said)
             return
-        both = reader.two_looks(turn.sitting, words) or reader.two_commands(turn.sitting, words)
-        parts = list(both or parts)
+        parts = list(reader.two_commands(turn.sitting, words) or parts)
     text: list[Sequence[str]] = []
     i = 0
     while i < len(parts):

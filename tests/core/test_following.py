@@ -2,6 +2,14 @@
 
 from __future__ import annotations
 
+import unittest
+
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from nimble_lantern.core.reading.hearing import from_line
+from nimble_lantern.core.sitting import Heard, advance
+from nimble_lantern.formats import to_markdown
 from tests.desk import DeskCase, Driver
 
 PAGE = (
@@ -9,6 +17,51 @@ PAGE = (
     " and the ferry comes back at four.\n\nTickets cost £5, and children pay £2. Osric Pell has the"
     " key to the shed.\n\nTea is in the barn.\n\n- apples\n- pears\n- plums"
 )
+
+
+DONE = st.sampled_from(
+    (
+        "bold the title", "make the first paragraph red", "select ferry", "choose one",
+        "go to the second paragraph", "delete the last word", "move pears up", "sort the list",
+        "copy the last sentence to the top", "replace friday with monday", "make everything italic",
+        "join the last two paragraphs", "insert old before gate", "put today's date at the top",
+        "make a table with columns stall amount and who", "we will bring tea", "new paragraph",
+        "add a line saying no dogs", "read the first sentence", "scroll down",
+    )
+)  # fmt: skip
+OTHERWISE = st.builds(
+    " ".join,
+    st.tuples(
+        st.sampled_from(("i meant", "no", "sorry", "only", "not", "except", "and", "now", "")),
+        st.sampled_from(
+            (
+                "italic", "the third one", "the first two", "move it", "friday", "red", "the title",
+                "on the left", "the next one", "the one before", "everywhere", "more", "in bold",
+                "the last sentence", "in its own paragraph", "on its own line", "two", "up",
+                "that's too long take it out", "make that big and blue", "wrong place",
+            )
+        ),
+    ),
+)  # fmt: skip
+
+
+class Laws(unittest.TestCase):
+    @settings(max_examples=60, deadline=None, derandomize=True)
+    @given(st.lists(st.one_of(DONE, OTHERWISE), min_size=2, max_size=6))
+    def test_whatever_goes_on_from_what_was_done_comes_back(self, said: list[str]) -> None:
+        """No fault; undoing an utterance leaves a text there has been; all of them, the first."""
+        sitting = Driver(PAGE).sitting
+        first = to_markdown(sitting.document)
+        seen = {first}
+        for line in said:
+            sitting = advance(sitting, Heard(from_line(line))).sitting
+            self.assertNotIn("fault", sitting.trail[-1].summary, said)
+            seen.add(to_markdown(sitting.document))
+            if sitting.trail[-1].made:
+                back = advance(sitting, Heard(from_line("undo that"))).sitting
+                self.assertIn(to_markdown(back.document), seen, said)
+        sitting = advance(sitting, Heard(from_line("undo everything"))).sitting
+        self.assertEqual(to_markdown(sitting.document), first, said)
 
 
 def after(*said: str, page: str = PAGE) -> Driver:

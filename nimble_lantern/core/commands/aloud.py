@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-from nimble_lantern.core.commands.when import is_selected
+from nimble_lantern.core.commands.when import is_selected, last_command
 from nimble_lantern.core.commands.wording import many, named, quoted, words_in
 from nimble_lantern.core.document.model import Position, Range
 from nimble_lantern.core.document.units import block_range
@@ -77,9 +77,8 @@ def _has_read(sitting: Sitting, parse: Parse | None = None) -> bool:
 
 def _nothing_grew(sitting: Sitting, parse: Parse) -> bool:
     """ "Once more", after something was made bigger, is said of that."""
-    last = sitting.trail[-1].command if sitting.trail else None
-    made = CATALOGUE.commands.get(last or "")
-    return made is None or not made.traits.grows or made.traits.reads
+    last = last_command(sitting)
+    return last is None or not last.traits.grows or last.traits.reads
 
 
 def _read_lately(sitting: Sitting, parse: Parse) -> bool:

@@ -7,6 +7,12 @@ are left out where a sentence of a letter may well say the same ("the door shoul
 
 from __future__ import annotations
 
+ADD = "(<begin> | <put> | put in | make me | give me | i need | <wish> | there <shall> be)"
+SAYING = (
+    "saying | that says | which says | reading | that reads | which reads | with the (words | text)"
+)
+"""Before what is asked for with its words, and between the two: "add a line saying ..."."""
+
 
 def made(adjective: str, stated: bool = True) -> tuple[str, ...]:
     """A target is made so: "make the title bold", "i want the title in capitals"."""

@@ -206,11 +206,6 @@ def no_furniture(sitting: Sitting, parse: Parse) -> bool:
     return a_mark(sitting, parse) or not thing and a_word_or_two(sitting, parse)
 
 
-def just_written(sitting: Sitting, parse: Parse) -> bool:
-    """ "On its own line", of what was just said."""
-    return bool(sitting.that) and bool(sitting.trail) and bool(sitting.trail[-1].made)
-
-
 def a_mark_here(sitting: Sitting, parse: Parse) -> bool:
     """ "Comma after ladder", where none can follow, as the text so far ends with a stop or with
     that ladder; or where nobody is dictating."""

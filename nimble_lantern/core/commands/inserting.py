@@ -6,25 +6,22 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands import inserted
+from nimble_lantern.core.commands.when import just_made
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.replacing import STOPS, bare_mark, replace_range, without_stop
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Document, Piece, Range
-from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import (
-    Order,
     Places,
     Unit,
-    Units,
     Words,
     of_the_page,
 )
-from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import places
 from nimble_lantern.core.writing.lexer import mark_named
 
@@ -199,54 +196,6 @@ def insert_after(sitting: Sitting, text: tuple[str, ...], target: Places) -> Don
     return _beside(sitting, target, text, before=False)
 
 
-_SIDE = {"start": "before", "end": "after"}
-
-
-@command(
-    "(add | put | insert | write | start) a [new] (paragraph | item | point | bullet) {side:beside}"
-    " {target} [(saying | that says | with | which says)] {text}",
-    "(add | put | insert | write | start) a [new] (paragraph | item | point | bullet) {side:beside}"
-    " the {position} [one] (saying | that says | with | which says) {text}",
-    "(add | put | insert) (an | another) item {side:beside} {target} [(saying | that says)] {text}",
-    "(add | put | insert | write | start) (a | another) [new] paragraph at the [very]"
-    " {edge:docedge} [(saying | that says | with | which says)] {text}",
-    "[a] new paragraph at the [very] {edge:docedge} [(saying | that says | with)] {text}",
-    example="add a paragraph after the first paragraph saying tea is free",
-    group="revising",
-    when=inserted.beside_a_block,
-)
-def insert_block(
-    sitting: Sitting,
-    text: tuple[str, ...],
-    target: Places | None = None,
-    side: str = "after",
-    position: int = 0,
-    edge: str = "",
-) -> Done | Refusal:
-    """Write a paragraph or an item of its own before or after another.  The writing place stays."""
-    if edge:
-        last = 0 if edge == "start" else len(sitting.document.blocks) - 1
-        target, side = Places((block_range(sitting.document, last),)), _SIDE[edge]
-    if target is None:
-        found = resolve(Units(Unit.PARAGRAPH, Order.NTH, 1, position), sitting)
-        if isinstance(found, Refusal):
-            return found
-        target = found
-    whole = Range(*block_range(sitting.document, target.first.start.block))
-    return _beside(sitting, Places((whole,), unit=Unit.PARAGRAPH), text, side == "before")
-
-
-@command(
-    "(add | put [in] | write | <wish>) a (ps | p s | postscript) [at the end] (saying | that says)"
-    " {text}",
-    example="add a postscript saying bring a torch",
-    group="revising",
-)
-def postscript(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
-    """Write a paragraph below everything that begins with PS."""
-    return insert_block(sitting, ("ps", *text), edge="end")
-
-
 CATALOGUE.table("inner", {"the <finish>": False, "the <beginning>": True})
 CATALOGUE.table("joining", {"append": False, "prepend": True})
 CATALOGUE.table("opening", {"(end | finish)": False, "(start | begin)": True})
@@ -374,7 +323,7 @@ _OWN_LINE = "(its own line | a line of its own | a (new | separate | fresh) line
          f"{{target}} <shall> (be | go | stand | start | begin) on {_OWN_LINE}",
          "(give {target} | {target} (needs | wants)) (its own line | a line of its own)",
          Way("[and] on (its own line | a line (of its own | by itself) | a separate line)",
-             when=inserted.just_written),
+             when=just_made),
          example="new line after the first sentence", group="revising")  # fmt: skip
 def line_beside(
     sitting: Sitting, target: Places | None = None, side: str = "before"

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands.table_here import head_two, headed, headed_cells
-from nimble_lantern.core.commands.when import names_no_thing
+from nimble_lantern.core.commands.when import just_made, names_no_thing
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.moving import paste_at
 from nimble_lantern.core.composing.starting import empty_beside
@@ -59,11 +59,6 @@ def _of_two(sitting: Sitting, parse: Parse) -> bool:
     if isinstance(a, Words) and isinstance(b, Words) and head_two(sitting, a.words, b.words):
         return False  # their columns change places
     return not isinstance(target, Words) or "and" in target.words
-
-
-def _just_written(sitting: Sitting, parse: Parse) -> bool:
-    """ "In its own paragraph", of what was just said."""
-    return bool(sitting.that) and bool(sitting.trail) and bool(sitting.trail[-1].made)
 
 
 def _lines_joined(sitting: Sitting, target: Places | None) -> Done | None:
@@ -269,8 +264,8 @@ def join_to(
     "split [the paragraph] at {target}",
     "split {side:beside} {target}",
     "(split | break) (it | that | this) (at | {side:beside}) {target}",
-    Way("(in | on | as) {target:its} own paragraph", when=_just_written),
-    Way("(in | on | as) a paragraph of {target:its} own", when=_just_written),
+    Way("(in | on | as) {target:its} own paragraph", when=just_made),
+    Way("(in | on | as) a paragraph of {target:its} own", when=just_made),
     "<wish> {target} to (start | begin) [on] a new paragraph",
     "{target} <shall> (start | begin) a new paragraph",
     Way("{target} (starts | begins) a new paragraph", when=_of_blocks),

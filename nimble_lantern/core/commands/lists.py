@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.blocks import reformatted
+from nimble_lantern.core.commands.when import last_command
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
@@ -41,7 +42,7 @@ def _item_is_written(sitting: Sitting, parse: Parse) -> bool:
     block = sitting.document.blocks[sitting.caret.block]
     at_end = not block.text[sitting.caret.offset :].strip()
     selected = sitting.selection is not None and sitting.fresh
-    last = CATALOGUE.commands.get(sitting.trail[-1].command or "") if sitting.trail else None
+    last = last_command(sitting)
     looks = selected or last is not None and last.traits.finds
     return block.kind is Kind.ITEM and at_end and bool(block.text.strip()) and not looks
 

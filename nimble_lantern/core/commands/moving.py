@@ -6,7 +6,7 @@ from bisect import bisect_right
 from itertools import islice
 
 from nimble_lantern.core.commands.table_here import at_cell
-from nimble_lantern.core.commands.when import names_a_part
+from nimble_lantern.core.commands.when import last_command, names_a_part
 from nimble_lantern.core.commands.wording import many, named
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.layout import edges
@@ -37,9 +37,8 @@ _OF_REVISING = ("moving", "selecting", "revising", "repair", "reading")
 
 def _revising(sitting: Sitting, parse: Parse) -> bool:
     """ "Top", while nobody is dictating: a command came last."""
-    last = sitting.trail[-1] if sitting.trail else None
-    made = CATALOGUE.commands.get((last.command if last else None) or "")
-    return made is not None and made.group in _OF_REVISING
+    last = last_command(sitting)
+    return last is not None and last.group in _OF_REVISING
 
 
 @command(

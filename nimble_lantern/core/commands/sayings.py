@@ -5,7 +5,8 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands import blocks, lists
-from nimble_lantern.core.commands.inserted import says_no_thing
+from nimble_lantern.core.commands.frames import ADD, SAYING
+from nimble_lantern.core.commands.inserted import beside_a_block, says_no_thing
 from nimble_lantern.core.commands.when import names_a_block, names_a_part, stands_here
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.beside import insert_beside
@@ -17,7 +18,8 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit
+from nimble_lantern.core.targets.model import Order, Places, Unit, Units
+from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.writing.lexer import mark_named
 
 CATALOGUE.table(
@@ -29,16 +31,15 @@ CATALOGUE.table(
     },
     heard=False,
 )
+CATALOGUE.table("block_said", {"paragraph": Unit.PARAGRAPH, "(item | point | bullet)": Unit.ITEM})
+CATALOGUE.table("say", {"say": Unit.SENTENCE}, heard=False)
 CATALOGUE.table(
     "edge_verb", {"(finish | end | close)": "end", "(start | begin | open)": "start"}, heard=False
 )
-_SAYING = (
-    "(saying | that says | which says | to say | reading | that reads | with the (words | text))"
-)
-_ADD_ONE = (
-    "(<begin> | <put> | put in | make me | give me | i need | <wish> | there <shall> be)"
-    " (a | another | one more) {unit:part_said}"
-)
+_SAID = "(saying | that says | with | which says)"
+_ADD_BLOCK = "(add | put | insert | write | start) a [new] {unit:block_said}"
+_SAYING = f"({SAYING} | to say)"
+_ADD_ONE = f"{ADD} (a | an | another | one more) {{unit:part_said}}"
 
 
 def _said_at_the_end(sitting: Sitting, parse: Parse) -> bool:
@@ -49,12 +50,21 @@ def _said_at_the_end(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _stands_beside(sitting: Sitting, parse: Parse) -> bool:
-    """A part of the page; a sentence may stand beside any words of it."""
-    sentence = parse.args.get("unit") is Unit.SENTENCE
-    return names_a_block(sitting, parse) or sentence and stands_here(sitting, parse)
+    """A part of the page; a sentence and an item may stand beside any words of it."""
+    anywhere = parse.args.get("unit") in (Unit.SENTENCE, Unit.ITEM)
+    return names_a_block(sitting, parse) or anywhere and stands_here(sitting, parse)
 
 
 @command(
+    *each(
+        beside_a_block,
+        f"{_ADD_BLOCK} {{side:beside}} {{target}} [{_SAID}] {{text}}",
+        f"{_ADD_BLOCK} {{side:beside}} the {{position}} [one] {_SAID} {{text}}",
+        f"(add | put | insert) (an | another) item {{side:beside}} {{target}} [{_SAID}] {{text}}",
+        "(add | put | insert | write | start) (a | another) [new] paragraph at the [very]"
+        f" {{edge:docedge}} [{_SAID}] {{text}}",
+        f"[a] new paragraph at the [very] {{edge:docedge}} [{_SAID}] {{text}}",
+    ),
     f"{_ADD_ONE} [here] {_SAYING} {{text}}",
     f"{_ADD_ONE} (at | to) the [very] {{edge:docedge}} {_SAYING} {{text}}",
     f"{_ADD_ONE} {_SAYING} {{text:words}} (at | to) the [very] {{edge:docedge}}",
@@ -73,21 +83,27 @@ def _stands_beside(sitting: Sitting, parse: Parse) -> bool:
         f"{_ADD_ONE} (to | onto | in) {{target}} {_SAYING} {{text}}",
         f"{_ADD_ONE} {_SAYING} {{text:words}} (at | to) the [very] {{edge:docedge}} of {{target}}",
     ),
-    *each(_said_at_the_end, "say {text:words} (at | on) the [very] {edge:docedge}"),
+    *each(_said_at_the_end, "{unit:say} {text:words} (at | on) the [very] {edge:docedge}"),
     Way("add {text:words} as a [new] {unit:part_said}", when=says_no_thing),
-    example="add a sentence saying tea is free",
+    example="add a paragraph after the first paragraph saying tea is free",
     group="revising",
-    heard=0,
+    heard=3,
 )
 def add(
     sitting: Sitting,
     text: tuple[str, ...],
-    unit: Unit = Unit.SENTENCE,
+    unit: Unit = Unit.PARAGRAPH,
     target: Places | None = None,
     side: str = "after",
     edge: str = "",
+    position: int = 0,
 ) -> Done | Refusal:
     """Write a sentence, a line or an item of its own: here, beside a part, or at an end."""
+    if position:
+        nth = resolve(Units(Unit.PARAGRAPH, Order.NTH, 1, position), sitting)
+        if isinstance(nth, Refusal):
+            return nth
+        target = nth
     document, at = sitting.document, sitting.writing_place.block
     before = side == "before"
     if edge and target is None:
@@ -111,6 +127,17 @@ def add(
         plain = blocks.normal(after, Places((wrote.range,)))
         after = plain.sitting if isinstance(plain, Done) else after
     return Done(after if placed else after.placed(wrote.range.end), f"added {quoted(wrote.text)}")
+
+
+@command(
+    "(add | put [in] | write | <wish>) a (ps | p s | postscript) [at the end] (saying | that says)"
+    " {text}",
+    example="add a postscript saying bring a torch",
+    group="revising",
+)
+def postscript(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Write a paragraph below everything that begins with PS."""
+    return add(sitting, ("ps", *text), edge="end")
 
 
 def _beside_the_list(target: Places | None, edge: str, unit: Unit) -> bool:

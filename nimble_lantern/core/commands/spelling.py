@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
+from nimble_lantern.core.commands.when import last_command
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.replacing import replace_range
 from nimble_lantern.core.document.model import Range
@@ -32,8 +33,7 @@ def _spelling(sitting: Sitting, parse: Parse) -> bool:
 
 def _spelling_still(sitting: Sitting, parse: Parse) -> bool:
     """Whether a word is spelled, or the last one was just finished: "that is it" said twice."""
-    last = sitting.trail[-1].command if sitting.trail else None
-    made = CATALOGUE.commands.get(last or "")
+    made = last_command(sitting)
     just = made is not None and made.traits.spells and sitting.selection is None
     return sitting.tray is not None or just
 

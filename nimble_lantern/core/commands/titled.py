@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands import blocks
+from nimble_lantern.core.commands.frames import ADD, SAYING
 from nimble_lantern.core.commands.instead import a_look
 from nimble_lantern.core.commands.when import names_a_block
 from nimble_lantern.core.commands.wording import quoted
@@ -36,16 +37,12 @@ CATALOGUE.table(
 )
 CATALOGUE.table(
     "saying",
-    {
-        "(saying | that says | which says | called | reading | that reads | which reads"
-        " | with the (words | text))": True
-    },
+    {f"({SAYING} | called)": True},
     heard=False,
 )
 CATALOGUE.table("levelled", {"one": 1, "two": 2, "three": 3}, heard=False)
 _SAID = frozenset("saying that which called reading with".split())
-_ADD = "(<begin> | <put> | put in | make me | give me | <wish> | there <shall> be)"
-_ADD_ONE = f"{_ADD} (a | another | the) {{level:titled}}"
+_ADD_ONE = f"{ADD} (a | another | the) {{level:titled}}"
 _NEXT = "[now] [the] (next | new | another) {level:titled}"
 
 

@@ -1,8 +1,8 @@
-"""When a way to say something counts, by what its target is called."""
+"""When a way to say something counts: by what its target is called, and by what was just done."""
 
 from __future__ import annotations
 
-from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Command, Parse
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import (
     Places,
@@ -14,6 +14,17 @@ from nimble_lantern.core.targets.model import (
     of_the_page,
 )
 from nimble_lantern.core.targets.resolve import resolve
+
+
+def last_command(sitting: Sitting) -> Command | None:
+    """The command that the last utterance was; None for text."""
+    last = sitting.trail[-1].command if sitting.trail else None
+    return CATALOGUE.commands.get(last or "")
+
+
+def just_made(sitting: Sitting, parse: Parse) -> bool:
+    """ "In its own paragraph", of what the last utterance wrote or changed."""
+    return bool(sitting.that) and bool(sitting.trail) and bool(sitting.trail[-1].made)
 
 
 def names_a_part(sitting: Sitting, parse: Parse) -> bool:

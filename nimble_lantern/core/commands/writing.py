@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from nimble_lantern.core.commands.when import last_command
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.document.model import Kind
@@ -100,9 +101,8 @@ def _goes_on(sitting: Sitting, parse: Parse) -> bool:
 
 def _in_place_of_what_went(sitting: Sitting, parse: Parse) -> bool:
     """ "Put instead i'm keeping busy", where something was just taken out."""
-    last = sitting.trail[-1] if sitting.trail else None
-    made = CATALOGUE.commands.get((last.command if last else None) or "")
-    return last is not None and bool(last.made) and made is not None and made.traits.destructive
+    last = last_command(sitting)
+    return last is not None and last.traits.destructive and bool(sitting.trail[-1].made)
 
 
 @command(

@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
-
 FILLERS = frozenset("um uh er erm uhm hmm hm mm".split())
 """Sounds of thinking; anywhere in a request they say nothing."""
 
@@ -139,13 +137,13 @@ ASKED_DOING = {
 """After "would you mind", verbs are asked for in this form."""
 BESIDE = frozenset("before after under below above behind between beside".split())
 """Before a part of the page, they tell where."""
-_OF_IT = frozenset("that this it they those these".split())
-_BEING = frozenset("is was are were sounds looks seems reads feels sounded looked".split())
-_SHORT = {f"{who}'s" for who in _OF_IT} | {"they're", "those're"}
-_HOW_MUCH = frozenset(
+REMARKED_ON = frozenset("that this it they those these".split())
+REMARKING = frozenset("is was are were sounds looks seems reads feels sounded looked".split())
+REMARKING_SHORT = {f"{who}'s" for who in REMARKED_ON} | {"they're", "those're"}
+HOW_MUCH = frozenset(
     "a bit little rather far much really so very too just quite all still now not way more".split()
 )
-_JUDGED = frozenset(
+JUDGED = frozenset(
     "silly wrong sharp harsh rude long short clumsy stiff formal informal cold friendly ugly odd"
     " strange confusing unclear untidy messy boring dull weak strong blunt repetitive stupid"
     " useless awful terrible dreadful horrible daft crowded cramped rubbish nonsense unnecessary"
@@ -155,27 +153,3 @@ _JUDGED = frozenset(
     " pompous bossy cheeky vague abrupt childish pointless".split()
 )
 """What is thought of words, and seldom of what they tell."""
-
-
-def a_remark(words: Sequence[str]) -> bool:
-    """What is thought of what stands there: "that sounds a bit sharp", "it's too long"."""
-    if not words:
-        return False
-    whole = words[0] in _OF_IT and words[1:2] != () and words[1] in _BEING
-    rest = words[2:] if whole else words[1:] if words[0] in _SHORT else ()
-    return bool(rest) and rest[-1] in _JUDGED and _HOW_MUCH.issuperset(rest[:-1])
-
-
-_LONGEST_REMARK = 7
-
-
-def remark_before(words: Sequence[str]) -> int:
-    """How many first words are a remark; 0 where none are, or nothing comes after them."""
-    ends = range(min(_LONGEST_REMARK, len(words) - 1), 1, -1)
-    return next((n for n in ends if a_remark(words[:n])), 0)
-
-
-def remark_after(words: Sequence[str]) -> int:
-    """How many last words are a remark; 0 where none are, or nothing comes before them."""
-    sizes = range(min(_LONGEST_REMARK, len(words) - 1), 1, -1)
-    return next((n for n in sizes if a_remark(words[-n:])), 0)

@@ -28,15 +28,18 @@ from nimble_lantern.core.lexicon.manners import (
     BEING,
     BESIDE,
     FILLERS,
+    HOW_MUCH,
     INSIDE,
+    JUDGED,
     LEADS,
     MUSINGS,
+    REMARKED_ON,
+    REMARKING,
+    REMARKING_SHORT,
     STATEMENTS,
     TAILS,
     WHOLE,
     WISHES,
-    remark_after,
-    remark_before,
 )
 from nimble_lantern.core.lexicon.meanings import MEANINGS
 from nimble_lantern.core.targets.model import is_target, of_the_page
@@ -419,6 +422,30 @@ def of_what_is_selected(words: Sequence[str]) -> bool:
 def _names_a_part(words: tuple[str, ...]) -> bool:
     """ "Include the next two words" ends with a part of the page."""
     return bool(set(words) & TRADE_NOUNS) and bool(CATALOGUE.grammar.parses("part", words))
+
+
+def a_remark(words: Sequence[str]) -> bool:
+    """What is thought of what stands there: "that sounds a bit sharp", "it's too long"."""
+    if not words:
+        return False
+    whole = words[0] in REMARKED_ON and words[1:2] != () and words[1] in REMARKING
+    rest = words[2:] if whole else words[1:] if words[0] in REMARKING_SHORT else ()
+    return bool(rest) and rest[-1] in JUDGED and HOW_MUCH.issuperset(rest[:-1])
+
+
+_LONGEST_REMARK = 7
+
+
+def remark_before(words: Sequence[str]) -> int:
+    """How many first words are a remark; 0 where none are, or nothing comes after them."""
+    ends = range(min(_LONGEST_REMARK, len(words) - 1), 1, -1)
+    return next((n for n in ends if a_remark(words[:n])), 0)
+
+
+def remark_after(words: Sequence[str]) -> int:
+    """How many last words are a remark; 0 where none are, or nothing comes before them."""
+    sizes = range(min(_LONGEST_REMARK, len(words) - 1), 1, -1)
+    return next((n for n in sizes if a_remark(words[-n:])), 0)
 
 
 def _without_leads(words: tuple[str, ...]) -> Plainer:

@@ -151,7 +151,7 @@ def _step(words: Phrase) -> int:
     return 1 if words in _NEXT else -1 if words in _PREVIOUS else 0
 
 
-def _about(before: Phrase, command: str) -> Iterator[tuple[int, int, object]]:
+def named_in(before: Phrase, command: str) -> Iterator[tuple[int, int, object]]:
     """Where a command's words name what it is about, and what that is."""
     parses = [p for p in CATALOGUE.parses(before) if p.command.name == command]
     about = [v for p in parses for v in p.args.values() if is_target(v)]
@@ -164,7 +164,7 @@ def _about(before: Phrase, command: str) -> Iterator[tuple[int, int, object]]:
 
 def _the_next(before: Phrase, command: str, step: int) -> Iterator[Phrase]:
     """The same, of what comes after that, or before it."""
-    for start, end, target in _about(before, command):
+    for start, end, target in named_in(before, command):
         named = before[start:end]
         if isinstance(target, Words) and CATALOGUE.commands[command].traits.finds:
             way = "next" if step > 0 else "previous"
@@ -195,7 +195,7 @@ def _beside(named: Phrase, target: Units, step: int) -> Iterator[Phrase]:
 
 def _everywhere(before: Phrase, command: str) -> Iterator[Phrase]:
     yield (*before, "everywhere")
-    for start, end, target in _about(before, command):
+    for start, end, target in named_in(before, command):
         if isinstance(target, Words) and target.order is None:
             yield (*before[:start], "every", *_bare(before[start:end]), *before[end:])
 
@@ -217,7 +217,7 @@ def _but_not(before: Phrase, command: str, words: Phrase) -> Iterator[Phrase]:
         rest = words[n:]
         if words[:n] not in _NOT or not rest:
             continue
-        whole = [("of", *before[start:end]) for start, end, _ in _about(before, command)]
+        whole = [("of", *before[start:end]) for start, end, _ in named_in(before, command)]
         for without, of in product(_WITHOUT, (*whole, ())):
             yield (*(w.format(look=look) for w in without), *rest, *of)
 
@@ -225,7 +225,7 @@ def _but_not(before: Phrase, command: str, words: Phrase) -> Iterator[Phrase]:
 def _less_of_it(before: Phrase, command: str, rest: Phrase) -> Iterator[Phrase]:
     """ "Only the first word" of the sentence that was made bold."""
     part = _without_ends(rest)
-    for start, end, _ in _about(before, command) if part else ():
+    for start, end, _ in named_in(before, command) if part else ():
         yield (*before[:start], *part, "of", *before[start:end], *before[end:])
 
 
@@ -242,7 +242,7 @@ def _with_another_verb(before: Phrase, command: str, rest: Phrase) -> Iterator[P
         return
     if len(bare) == 1 and CATALOGUE.may_begin(bare[0]):
         yield (*bare, *before[1:])
-    for start, end, _ in _about(before, command):
+    for start, end, _ in named_in(before, command):
         named = before[start:end]
         yield (*bare, *named)
         yield from ((verb, *named, *bare) for verb in ("make", "put"))
@@ -259,7 +259,7 @@ def _with_another_part(before: Phrase, command: str, rest: Phrase) -> Iterator[P
     rest = _without_ends(rest)
     if not rest or LITTLE.issuperset(rest):
         return
-    about = [(start, end) for start, end, _ in _about(before, command)]
+    about = [(start, end) for start, end, _ in named_in(before, command)]
     instead = [(*before[:start], *rest, *before[end:]) for start, end in about]
     counts = not _COUNTING.isdisjoint(rest)
     yield from instead if not counts else ()

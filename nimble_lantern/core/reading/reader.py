@@ -9,10 +9,10 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
-from nimble_lantern.core.lexicon.manners import a_remark
 from nimble_lantern.core.lexicon.sentences import NEVER_LAST
 from nimble_lantern.core.reading.addressing import (
     Plainer,
+    a_remark,
     as_wished,
     in_parts,
     of_the_whole,
@@ -302,37 +302,40 @@ _MOST_LINKS = 6
 """Places where an utterance may fall into two commands; one with more of them is a text."""
 
 
-def two_commands(
-    sitting: Sitting, words: Sequence[str]
-) -> tuple[tuple[str, ...], tuple[str, ...]] | None:
-    """Two commands joined by "and" or "then", where the whole is none: "bold a and delete b"."""
-    links = [i for i, w in enumerate(words) if w in ("and", "then") and 0 < i < len(words) - 1]
-    links = [i for i in links if CATALOGUE.may_begin(words[i + 1]) or words[i + 1] == "then"]
+Pair = tuple[tuple[str, ...], tuple[str, ...]]
+
+
+def two_commands(sitting: Sitting, words: Sequence[str]) -> Pair | None:
+    """Two commands joined by "and" or "then", where the whole is none: "bold a and delete b"; or
+    one verb for two looks: "make the title big and in the middle"."""
+    links = [i for i, w in enumerate(words) if w in _LINKS and 0 < i < len(words) - 1]
     if not 0 < len(links) <= _MOST_LINKS or not CATALOGUE.may_begin(words[0]):
         return None
     if judge(sitting, words, whole=True).kind is not Judged.TEXT:
         return None
-    for i in links:
-        rest = i + 2 if words[i : i + 2] in (("and", "then"), ["and", "then"]) else i + 1
-        first, second = tuple(words[:i]), tuple(words[rest:])
-        if second and _sure(sitting, first) and _sure(_about_first(sitting, first), second):
-            return first, second
+    for pair in (_two_looks(sitting, words, i) for i in links):
+        if pair is not None:
+            return pair
+    return next((p for i in links if (p := _two(sitting, words, i)) is not None), None)
+
+
+_LINKS = frozenset(("and", "then"))
+
+
+def _two(sitting: Sitting, words: Sequence[str], link: int) -> Pair | None:
+    if not CATALOGUE.may_begin(words[link + 1]) and words[link + 1] != "then":
+        return None
+    rest = link + (2 if tuple(words[link : link + 2]) == ("and", "then") else 1)
+    first, second = tuple(words[:link]), tuple(words[rest:])
+    if second and _sure(sitting, first) and _sure(_about_first(sitting, first), second):
+        return first, second
     return None
 
 
-def two_looks(
-    sitting: Sitting, words: Sequence[str]
-) -> tuple[tuple[str, ...], tuple[str, ...]] | None:
-    """One verb for two looks: "make the title big and in the middle"."""
-    links = [i for i, w in enumerate(words) if w in ("and", "but") and 1 < i < len(words) - 1]
-    if not 0 < len(links) <= _MOST_LINKS or not CATALOGUE.may_begin(words[0]):
-        return None
-    if judge(sitting, words, whole=True).kind is not Judged.TEXT:
-        return None
-    for i in links:
-        first, second = tuple(words[:i]), ("make", "that", *words[i + 1 :])
-        if _a_look(sitting, first) and _a_look(_about_first(sitting, first), second):
-            return first, second
+def _two_looks(sitting: Sitting, words: Sequence[str], link: int) -> Pair | None:
+    first, second = tuple(words[:link]), ("make", "that", *words[link + 1 :])
+    if _a_look(sitting, first) and _a_look(_about_first(sitting, first), second):
+        return first, second
     return None
 
 
@@ -342,9 +345,7 @@ def _a_look(sitting: Sitting, words: tuple[str, ...]) -> bool:
     return verdict.kind is Judged.COMMAND and command is not None and command.group == "format"
 
 
-def taken_back_for(
-    sitting: Sitting, words: tuple[str, ...]
-) -> tuple[tuple[str, ...], tuple[str, ...]] | None:
+def taken_back_for(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
     """Two commands where words say what should have been done instead: "sorry i meant italic"."""
     said = in_its_place(sitting, words)
     if said is None:

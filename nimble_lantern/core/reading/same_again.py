@@ -10,8 +10,9 @@ from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.lexicon.housed import Phrase
 from nimble_lantern.core.reading.addressing import barest
+from nimble_lantern.core.reading.following import named_in
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.targets.model import is_target, of_the_page
+from nimble_lantern.core.targets.model import of_the_page
 from nimble_lantern.core.targets.words import exact
 
 _LONGEST = 12
@@ -70,10 +71,5 @@ def _last(sitting: Sitting) -> Iterator[tuple[Phrase, str]]:
 
 def _of_another(before: Phrase, command: str, named: Phrase) -> Iterator[Phrase]:
     for words in dict.fromkeys((before, barest(before))):
-        parses = [p for p in CATALOGUE.parses(words) if p.command.name == command]
-        about = [v for p in parses for v in p.args.values() if is_target(v)]
-        match = CATALOGUE.grammar.match(words)
-        for i in range(len(words)) if about else ():
-            for reading in match.at("target", i):
-                if reading.value in about:
-                    yield (*words[:i], *named, *words[reading.end :])
+        for start, end, _ in named_in(words, command):
+            yield (*words[:start], *named, *words[end:])

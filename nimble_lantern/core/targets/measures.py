@@ -41,6 +41,9 @@ _NAMED = {
 _EVERY = {(*name[:-1], f"{name[-1]}s"): pattern for name, pattern in _NAMED.items()}
 
 
+_SORTED = _NAMED | _EVERY
+
+
 def names_a_sort(words: Sequence[str]) -> bool:
     """Whether words are such a name."""
     return words[:1] == ("the",) and tuple(words[1:]) in _NAMED
@@ -53,7 +56,7 @@ def names_all_of_a_sort(words: Sequence[str]) -> bool:
 
 def of_sort(document: Document, words: Sequence[str], within: Range | None = None) -> list[Range]:
     """Every place of what "the price", "the dates" and their like name; none for other words."""
-    named = {**_NAMED, **_EVERY}.get(tuple(words[1:])) if words[:1] == ("the",) else None
+    named = _SORTED.get(tuple(words[1:])) if words[:1] == ("the",) else None
     if named is None:
         return []
     found = [
