@@ -284,6 +284,7 @@ class Jumbled(unittest.TestCase):
         from_markdown("| a | b |\n| --- | --- |\n| c | d |\n\nEnd."), "text table the turn into"
     )
     @example(from_markdown("| a | b |\n| --- | --- |\n| c | d |\n\nEnd."), "the table delete")
+    @example(from_markdown("| a | b |\n| --- | --- |\n| c | d |\n\nEnd."), "two row one delete")
     @example(from_markdown("Hob met."), "line is not that it today's")
     @given(st.one_of(documents, st.just(from_markdown(LETTER))), jumbles())
     def test_no_jumble_that_is_no_command_changes_what_stood_there(self, first, said) -> None:  # type: ignore[no-untyped-def]

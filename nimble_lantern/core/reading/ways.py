@@ -5,12 +5,14 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import replace
+from itertools import pairwise
 from typing import NamedTuple
 
 from nimble_lantern.core.asking import ambiguous
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.kinds import Judged
+from nimble_lantern.core.lexicon.desk import COUNTED
 from nimble_lantern.core.reading.addressing import Plainer, in_parts, reasoned
 from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import INSIDE, apart
@@ -31,6 +33,7 @@ from nimble_lantern.core.reading.worded import surely as surely_worded
 from nimble_lantern.core.reading.worded import worded
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Words
+from nimble_lantern.core.writing.cardinals import cardinal
 
 
 class Asked(NamedTuple):
@@ -150,9 +153,22 @@ def _housed_as(sitting: Sitting, plain: Plainer) -> Verdict | None:
         found = exactly(sitting, said, whole=False)
         parse = found.parse
         done = found.kind is Judged.COMMAND and parse and plain.allows(parse)
+        if (
+            done
+            and parse
+            and parse.command.traits.destructive
+            and _leaves_a_number(plain.words, said)
+        ):
+            continue  # "two row one delete" is no request to delete two rows
         if done and parse and not parse.command.name.startswith(_OF_WORDS):
             return found
     return None
+
+
+def _leaves_a_number(words: tuple[str, ...], said: tuple[str, ...]) -> bool:
+    """Whether a number right behind a part's name was said that is none of the plain wording's."""
+    behind = (w for before, w in pairwise(words) if before in COUNTED and cardinal((w,), 0))
+    return any(w not in said for w in behind)
 
 
 _OF_WORDS = ("replacing.", "inserting.", "writing.")
