@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import os
+import signal
 import time
 import unittest
 from multiprocessing.connection import Connection
@@ -99,11 +100,28 @@ class Answers(SoundCase):
         worker = Worker("dictation", _made_ready_slowly)
         self.addCleanup(worker.close)
         worker.start()
-        with mock.patch.object(worker, "_queued", return_value=worker._queued() + 7.0):
+        ran, queued = worker._scheduled()
+        with mock.patch.object(worker, "_scheduled", return_value=(ran, queued + 7.0)):
             self.assertAlmostEqual(worker.left(soon(1.0)), 8.0, delta=0.5)
-        with mock.patch.object(worker, "_queued", return_value=9000.0):
+        with mock.patch.object(worker, "_scheduled", return_value=(ran, 9000.0)):
             self.assertLess(worker.left(soon(1.0)), 60, "nobody waits for ever")
         self.assertAlmostEqual(worker.left(soon(1.0)), 1.0, delta=0.5)
+
+    def test_an_answer_may_be_later_by_as_long_as_the_machine_stood_still(self) -> None:
+        """As a machine does that shares its processors with others: the decoder did not run."""
+        worker = Worker("dictation", _busy)
+        self.addCleanup(worker.close)
+        worker.start()
+        worker.ask_end()
+        os.kill(worker.process.pid or 0, signal.SIGSTOP)
+        due = soon(0.0)
+        time.sleep(1.5)
+        self.assertAlmostEqual(worker.left(due), 0.0, delta=0.5)
+        os.kill(worker.process.pid or 0, signal.SIGCONT)
+        self.assertEqual(worker.result(due + 20.0), "done")
+        self.assertLess(worker.left(time.monotonic() - 60), 0, "nobody waits for ever")
+        worker.start()
+        self.assertAlmostEqual(worker.left(soon(1.0)), 1.0, delta=0.2)
 
     def test_a_busy_machine_is_told_by_its_queue(self) -> None:
         """Where the system tells it: processes that share one processor wait for it."""

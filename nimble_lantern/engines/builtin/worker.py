@@ -27,8 +27,9 @@ _STUCK_SECONDS = 0.3
 _ENDING_SECONDS = 5.0
 _READY_SECONDS = 20.0
 """How long a decoder may be made ready, at a start or for another page, before it hears."""
-_MOST_QUEUED = 30.0
-"""How much longer an answer may take, at most, because other programs had the processors."""
+_MOST_LOST = 30.0
+"""How much longer an answer may take, at most, because others had the processors: other programs,
+or other machines on the same hardware."""
 _CONTEXT = multiprocessing.get_context("spawn")
 Message = tuple[Any, ...]
 
@@ -137,6 +138,7 @@ class Worker:
         self._asked: Message | None = None  # what waits for its answer
         self._given_up: tuple[int, float] | None = None  # a request that may never be answered
         self._queued_before = 0.0
+        self._asked_at, self._stood_still = (0.0, 0.0), 0.0
         self._open()
 
     def _open(self) -> None:
@@ -165,6 +167,7 @@ class Worker:
                 self._outbox.put(("sound", sound))
         if self._asked:
             self._outbox.put(self._asked)
+            self._asked_at = time.monotonic(), sum(self._scheduled())
 
     def _send(self, *message: Any) -> None:
         if self._outbox.broken:
@@ -184,7 +187,7 @@ class Worker:
         self._kept, self._started, self._asked, self._partial = [], True, None, ""
         self._number += 1
         self._unstick()
-        self._queued_before = self._queued()
+        self._begins()
         self._send("start", self._number)
 
     def sound(self, sound: bytes) -> None:
@@ -244,7 +247,7 @@ class Worker:
     def until_ready(self) -> None:
         """Wait for what was prepared, for a while; a process that died is found later."""
         if not self._started:
-            self._queued_before = self._queued()
+            self._begins()
         due = time.monotonic() + _READY_SECONDS
         try:
             while not self._ready and self._near.poll(max(0.0, due - time.monotonic())):
@@ -270,6 +273,7 @@ class Worker:
     def _ask(self, what: str, *rest: Any) -> None:
         self._asked = (what, next(self._requests), *rest)
         self._send(*self._asked)
+        self._asked_at = time.monotonic(), sum(self._scheduled())
 
     def result(self, due: float) -> Any:
         """The decoding asked for; decoded once more if the process died over it.
@@ -281,6 +285,7 @@ class Worker:
         for attempt in range(2):
             try:
                 found = self._wait(due)
+                self._stood_still += self._standing_still()
                 self._started, self._asked = False, None
                 return found
             except (EOFError, OSError):
@@ -294,22 +299,38 @@ class Worker:
         raise BadInput("The recogniser stopped twice over the same sound; say it again.")
 
     def left(self, due: float) -> float:
-        """Seconds until `due`, and those that the process stood in the queue for a processor.
+        """Seconds until `due`, and those in which the process could not have its turn.
 
         On a busy machine the decoder is not stuck, it only has its turn later.
         """
-        queued = max(0.0, self._queued() - self._queued_before)
-        return due + min(_MOST_QUEUED, queued) - time.monotonic()
+        queued = max(0.0, self._scheduled()[1] - self._queued_before)
+        lost = queued + self._stood_still + self._standing_still()
+        return due + min(_MOST_LOST, lost) - time.monotonic()
 
-    def _queued(self) -> float:
-        """Seconds in all that the process was ready to run and did not: run delay in schedstat.
+    def _begins(self) -> None:
+        """From here on it counts what the processors did for others."""
+        self._queued_before, self._stood_still = self._scheduled()[1], 0.0
 
-        0.0 where the system does not tell.  Source: Linux, Documentation/scheduler/sched-stats.
+    def _standing_still(self) -> float:
+        """Seconds since something was asked in which the process neither ran nor stood in a queue.
+
+        Then the machine itself stood still, or waited for its disk.
+        """
+        if self._asked is None or not (counted := sum(self._scheduled())):
+            return 0.0
+        began, before = self._asked_at
+        return max(0.0, time.monotonic() - began - (counted - before))
+
+    def _scheduled(self) -> tuple[float, float]:
+        """Seconds in all that the process ran, and that it was ready to run and did not.
+
+        Zeros where the system does not tell.  Source: Linux, Documentation/scheduler/sched-stats.
         """
         try:
-            return int(Path(f"/proc/{self.process.pid}/schedstat").read_text().split()[1]) / 1e9
-        except (OSError, IndexError, ValueError):
-            return 0.0
+            ran, queued, *_ = Path(f"/proc/{self.process.pid}/schedstat").read_text().split()
+            return int(ran) / 1e9, int(queued) / 1e9
+        except (OSError, ValueError):
+            return 0.0, 0.0
 
     def _wait(self, due: float) -> Any:
         while True:
