@@ -12,6 +12,7 @@ import threading
 import traceback
 from collections import deque
 from collections.abc import Callable, Iterable, Iterator
+from contextlib import suppress
 from dataclasses import dataclass, replace
 from datetime import datetime
 from pathlib import Path
@@ -28,6 +29,7 @@ from nimble_lantern.core.effects import (
     Export,
     ExportPassages,
     FetchEars,
+    ForgetVoice,
     Kept,
     Leave,
     Outside,
@@ -129,6 +131,8 @@ class LiveDesk:
         """Tells how the microphone sounds, in words."""
         self.fetches: Callable[[str], None] | None = None
         """Fetches a larger model by its name, in the background."""
+        self.strange: Callable[[], None] | None = None
+        """Tells who listens that the voice it knew is not to be known any more."""
 
     @property
     def sitting(self) -> Sitting:
@@ -387,6 +391,8 @@ class LiveDesk:
                     self._notice = "Nobody listens to a microphone here."
                 else:
                     self.fetches(name)
+            case ForgetVoice():
+                self._forget_voice()
             case Prompt(name, mistakes):
                 self._prompt(name, mistakes)
             case SayAgain(words):
@@ -409,6 +415,24 @@ class LiveDesk:
                 self._put_out(effect)
             case _:
                 assert_never(effect)
+
+    def learned_voice(self) -> bytes:
+        """What was learned of the speaker's voice, as the engine kept it."""
+        return self._journal.voice.get()
+
+    def keep_voice(self, learned: bytes) -> None:
+        """Keep what an engine learned; where the disk is full, the next time."""
+        with suppress(NotKept):
+            self._journal.voice.put(learned)
+
+    def _forget_voice(self) -> None:
+        try:
+            self._journal.voice.forget()
+        except NotKept as error:
+            self._notice = f"What was learned of your voice is still there: {error}."
+            return
+        if self.strange is not None:
+            self.strange()
 
     def _put_out(self, effect: Outside) -> None:
         """Files and paper: what came of it is told."""

@@ -114,6 +114,8 @@ def settings_rows(sitting: Sitting) -> tuple[SettingRow, ...]:
                    "normal patience" if now.patience != "normal" else "long patience"),
         SettingRow("Hearing", _ears(sitting), _other_ears(sitting)),
         SettingRow("Microphone", "checked when you ask", "check the microphone"),
+        SettingRow("Voice learning", _on(now.learns_voice),
+                   f"voice learning {_on(not now.learns_voice)}"),
         SettingRow("Answers aloud", _on(now.answers_aloud),
                    f"answers aloud {_on(not now.answers_aloud)}"),
         SettingRow("Reading pace", now.reading_pace,

@@ -205,6 +205,13 @@ class CheckMicrophone:
 
 
 @dataclass(frozen=True, slots=True)
+class ForgetVoice:
+    """Forget what was learned of the speaker's voice."""
+
+    effect: ClassVar[str] = "forget_voice"
+
+
+@dataclass(frozen=True, slots=True)
 class FetchEars:
     """Fetch a larger model to listen with, and listen with it once it is there."""
 
@@ -238,7 +245,18 @@ Kept = (
 """What the journal does, in the transaction of the utterance."""
 Outside = Export | PrintDocument | DropPrints | BackUp | CheckAll | ExportPassages | Leave
 """What has to do with files and devices."""
-Effect = Kept | Scroll | Prompt | CheckMicrophone | FetchEars | SayAgain | ReadAloud | Say | Outside
+Effect = (
+    Kept
+    | Scroll
+    | Prompt
+    | CheckMicrophone
+    | FetchEars
+    | ForgetVoice
+    | SayAgain
+    | ReadAloud
+    | Say
+    | Outside
+)
 _KINDS: dict[str, Any] = {kind.effect: kind for kind in get_args(Effect)}
 
 

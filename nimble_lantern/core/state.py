@@ -62,6 +62,7 @@ SETTING_CHOICES = {
     "contrast": ("normal", "high"),
     "answers_aloud": ("on", "off"),
     "reading_pace": ("slowest", "slow", "normal", "fast", "fastest"),
+    "learns_voice": ("on", "off"),
 }
 
 
@@ -80,6 +81,7 @@ class Settings:
     contrast: str = "normal"
     answers_aloud: bool = False  # what a command did is told by voice
     reading_pace: str = "normal"
+    learns_voice: bool = True  # whether the built-in engine adapts to whoever speaks
 
 
 @dataclass(frozen=True, slots=True)

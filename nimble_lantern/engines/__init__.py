@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import Protocol
+from typing import Protocol, runtime_checkable
 
 from nimble_lantern.core.reading.hearing import HeardWord, Hearing, Hypothesis
 
@@ -50,6 +50,37 @@ class LiveEngine(Protocol):
     def drop(self) -> None: ...
     def end(self) -> Hearing: ...
     def close(self) -> None: ...
+
+
+class Acquaintance(Protocol):
+    """What an engine learns of its speaker; call it between utterances."""
+
+    @property
+    def utterances(self) -> int:
+        """How many the voice is known from."""
+
+    @property
+    def adapted(self) -> bool:
+        """Whether that is enough to hear with."""
+
+    def accustom(self, kept: bytes) -> None:
+        """Go on from what was kept; from nothing, if that is damaged."""
+
+    def accepted(self, sound: bytes, words: Sequence[str], sure: Sequence[bool]) -> None:
+        """An utterance whose words stand, and which of them are sure."""
+
+    def learned(self) -> bytes | None:
+        """What is to be kept, if something was learned since the last time."""
+
+    def forget(self) -> None: ...
+
+
+@runtime_checkable
+class LearnsVoice(Protocol):
+    """An engine that gets to know its speaker's voice."""
+
+    @property
+    def adaptation(self) -> Acquaintance: ...
 
 
 @dataclass(frozen=True, slots=True)

@@ -137,3 +137,12 @@ class SettingRow(Base):
 
     name: Mapped[str] = mapped_column(String(80), primary_key=True)
     value: Mapped[str] = mapped_column(String(200))
+
+
+class VoiceRow(Base):
+    """The one row with what was learned of the speaker's voice (engines.builtin.adapting)."""
+
+    __tablename__ = "voice"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    learned: Mapped[bytes] = mapped_column(LargeBinary)

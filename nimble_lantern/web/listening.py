@@ -26,7 +26,15 @@ from nimble_lantern.core.reading import intents
 from nimble_lantern.core.reading.cued import Commands
 from nimble_lantern.core.reading.decision import is_command
 from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
-from nimble_lantern.engines import LiveEngine, Scene, Transcribed, Transcriber, ears
+from nimble_lantern.engines import (
+    Acquaintance,
+    LearnsVoice,
+    LiveEngine,
+    Scene,
+    Transcribed,
+    Transcriber,
+    ears,
+)
 from nimble_lantern.engines.browser import HARMLESS, Pairing, failure
 from nimble_lantern.engines.builtin.cutter import PATIENCE, Cut, CutKind, Cutter
 from nimble_lantern.engines.builtin.files import scene_of
@@ -34,6 +42,7 @@ from nimble_lantern.engines.cancelling import OwnVoice
 from nimble_lantern.engines.larger import LargerModel, with_larger
 from nimble_lantern.engines.meter import Meter
 from nimble_lantern.engines.pcm import RATE
+from nimble_lantern.engines.teaching import Lessons
 from nimble_lantern.shell import LiveDesk
 from nimble_lantern.store.journal import SoundMark
 
@@ -116,9 +125,11 @@ class Listener:
         self._ended_at = self._pause = 0.0  # seconds since the cutter began
         self._goes_on = False
         self._spoilt = False  # something went wrong with the utterance: nothing more comes of it
+        self._lessons, self._strange = Lessons(), False
         self._looks = False  # the page may allow something else than when it was last looked at
         desk.ears = self._microphone
         desk.fetches = self._fetches
+        desk.strange = self._stranger
         if larger is not None:
             desk.listens_with(larger.name)
 
@@ -304,6 +315,8 @@ class Listener:
         with self._making:
             if self._engine is None:
                 self._engine = self._make()
+                if (voice := self._voice) is not None:
+                    voice.accustom(self._desk.learned_voice())
                 self._engine.look(self._scene())
             return self._engine
 
@@ -319,7 +332,14 @@ class Listener:
 
     def _microphone(self) -> str:
         report = self._meter.report()
-        return report.advice() if report else "Too little was heard yet; say a sentence, then ask."
+        if report is None:
+            return "Too little was heard yet; say a sentence, then ask."
+        voice = self._voice
+        if voice is None or not voice.utterances:
+            return report.advice()
+        known = many(voice.utterances, "utterance")
+        better = "it is used to hear you" if voice.adapted else "not yet enough to hear you better"
+        return f"{report.advice()} Your voice is known from {known}: {better}."
 
     def _heard(self, cut: Cut) -> None:
         if self._spoilt and cut.kind is not CutKind.PERHAPS:
@@ -455,6 +475,29 @@ class Listener:
         last = self._desk.sitting.trail[-1:]
         if last and last[0].read_as in (ReadAs.TEXT, ReadAs.COMMAND, ReadAs.BOTH):
             self._meter.accepted(sound)
+        voice = self._voice
+        if voice is None or not last or self._desk.holding or self._strange:
+            return
+        lesson = self._lessons.after(last[0], hearing, sound)
+        if lesson and self._desk.sitting.settings.learns_voice:
+            voice.accepted(lesson.sound, lesson.words, lesson.sure)
+
+    @property
+    def _voice(self) -> Acquaintance | None:
+        """What the engine learns of the speaker's voice, if it can."""
+        return self._engine.adaptation if isinstance(self._engine, LearnsVoice) else None
+
+    def _stranger(self) -> None:
+        self._lessons.forget()
+        self._strange = self._looks = True
+
+    def _get_to_know(self, voice: Acquaintance) -> None:
+        """Between utterances: keep what was learned, or forget it."""
+        if self._strange:
+            self._strange = False
+            voice.forget()
+        if learned := voice.learned():
+            self._desk.keep_voice(learned)
 
     def _in_other_words(self, hearing: Hearing) -> Hearing:
         """With the larger model's words for it, and how well the commands fit the sound."""
@@ -508,6 +551,8 @@ class Listener:
         if self._looks and not self._cutter.active:
             self._looks = False
             self._ready().look(self._scene())
+            if (voice := self._voice) is not None:
+                self._get_to_know(voice)
 
     def _with_patience(self) -> None:
         """As long as the speaker wants it by now, from the next utterance on."""

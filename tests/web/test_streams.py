@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from unittest import mock
 
-from nimble_lantern.core.errors import BadInput
+from nimble_lantern.core.errors import BadInput, NotKept
 from nimble_lantern.core.reading import decision
 from nimble_lantern.core.reading.hearing import Hearing, from_line
 from nimble_lantern.voices.speaker import Speaker
@@ -266,3 +266,94 @@ class Locks(Streams):
             self.listener._is_command(Hearing(()))
         self.assertEqual(held, [True])
         self.assertTrue(callable(decision.is_command))
+
+
+class Pupil:
+    """An acquaintance that learns at once, and tells what it was taught."""
+
+    def __init__(self) -> None:
+        self.taught: list[tuple[str, ...]] = []
+        self.began_with = b""
+        self.utterances, self.adapted = 0, False
+        self.new = False
+
+    def accustom(self, kept: bytes) -> None:
+        self.began_with = kept
+
+    def accepted(self, sound: bytes, words: Sequence[str], sure: Sequence[bool]) -> None:
+        assert len(sound) > 6400 and len(words) == len(sure)
+        self.taught.append(tuple(words))
+        self.utterances, self.new = self.utterances + 1, True
+
+    def learned(self) -> bytes | None:
+        found = " / ".join(" ".join(words) for words in self.taught).encode() if self.new else None
+        self.new = False
+        return found
+
+    def forget(self) -> None:
+        self.taught.clear()
+        self.utterances = 0
+
+
+class KnowsAVoice(Recited):
+    def __init__(self, lines: list[str]) -> None:
+        super().__init__(lines)
+        self.adaptation = Pupil()
+
+
+class GettingToKnowAVoice(Streams):
+    lines = ["the tide is high", "and the boat is late", "the ferry waits", "undo that", "we wait"]
+
+    def setUp(self) -> None:
+        super().setUp()
+        self.recited = knows = KnowsAVoice(self.recited.lines)  # no engine was made so far
+        self.pupil = knows.adaptation
+
+    def test_what_stands_is_learned_and_kept_and_what_is_taken_back_is_not(self) -> None:
+        for _ in range(5):
+            self.speaks()
+        self.sends(SILENCE)
+        said = [" ".join(words) for words in self.pupil.taught]
+        self.assertEqual(said, ["the tide is high", "and the boat is late", "undo that"])
+        kept = self.desk.learned_voice()
+        self.assertEqual(kept.decode(), " / ".join(said))
+        again = KnowsAVoice([])
+        create_app(self.desk, lambda: again, pace=0).extensions["listener"].warm()
+        self.assertEqual(again.adaptation.began_with, kept)
+
+    def test_it_is_forgotten_by_voice_even_what_was_just_said(self) -> None:
+        self.recited.lines[2:] = ["forget my voice", "we wait", "and wait"]
+        for _ in range(4):
+            self.speaks()
+        self.sends(SILENCE)
+        self.assertEqual(self.pupil.taught, [])
+        self.assertEqual(self.desk.learned_voice(), b"")
+        self.speaks()
+        self.sends(SILENCE)
+        self.assertEqual(self.pupil.taught, [("we", "wait")])
+
+    def test_nothing_is_learned_where_the_speaker_does_not_want_it(self) -> None:
+        self.recited.lines.insert(0, "do not learn my voice")
+        for _ in range(4):
+            self.speaks()
+        self.sends(SILENCE)
+        self.assertEqual(self.pupil.taught, [])
+
+    def test_a_full_disk_takes_nothing_but_what_was_learned(self) -> None:
+        with mock.patch.object(self.desk._journal.voice, "put", side_effect=NotKept("full")):
+            for _ in range(3):
+                self.speaks()
+        self.assertEqual(self.heard(), self.lines[:3])
+        with mock.patch.object(self.desk._journal.voice, "forget", side_effect=NotKept("full")):
+            self.recited.lines.insert(0, "forget my voice")
+            self.speaks()
+        self.assertIn("still there: full", self.desk.scene().notice)
+
+    def test_checking_the_microphone_tells_how_well_the_voice_is_known(self) -> None:
+        self.recited.lines[2:] = ["check the microphone"]
+        for _ in range(3):
+            self.speaks()
+        with mock.patch.object(self.listener._meter, "report") as report:
+            report.return_value.advice.return_value = "All is well."
+            told = self.listener._microphone()
+        self.assertIn("All is well. Your voice is known from two utterances: not yet enough", told)

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from nimble_lantern.core.effects import CheckMicrophone
+from nimble_lantern.core.effects import CheckMicrophone, ForgetVoice
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
 from nimble_lantern.core.kinds import Attention, Lamp
 from nimble_lantern.core.state import Done, Sitting
@@ -76,6 +76,21 @@ def start_listening(sitting: Sitting) -> Done:
 def check_microphone(sitting: Sitting) -> Done:
     """Tell how loud you are, how much noise there is, and what to change."""
     return Done(sitting, "the microphone", (CheckMicrophone(),))
+
+
+@command(
+    "forget (my voice | how i (sound | speak | talk))",
+    "forget (what | everything | all) [that] you (know | learned | [have] learned) (about | of)"
+    " my voice",
+    "(somebody | someone) else [is] (speaks | speaking | talking) (now | from now on)",
+    "learn my voice (again | anew | afresh | from the (start | beginning))",
+    example="forget my voice",
+    group="listening",
+    shows=True,
+)
+def forget_voice(sitting: Sitting) -> Done:
+    """Forget what was learned of your voice: it is learned anew from what you say."""
+    return Done(sitting, "your voice is strange again: it is learned anew", (ForgetVoice(),))
 
 
 @command(

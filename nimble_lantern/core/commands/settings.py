@@ -73,6 +73,31 @@ def dialect(sitting: Sitting, dialect: str) -> Done:
     return _set(sitting, "dialect", dialect, f"{dialect.capitalize()} conventions")
 
 
+CATALOGUE.table(
+    "learning",
+    {
+        "(learn | get to know | get used to | remember)": True,
+        "((do not | don't) (learn | get used to | remember) | (stop | quit) (learning | getting"
+        " used to))": False,
+    },
+    heard=False,
+)
+
+
+@command(
+    "voice learning {onoff}",
+    "(turn | switch) [the] voice learning {onoff}",
+    "(turn | switch) {onoff} [the] voice learning",
+    "{onoff:learning} (my voice | how i (speak | sound | talk))",
+    example="voice learning off",
+    group="listening",
+    light=True,
+)
+def voice_learning(sitting: Sitting, onoff: bool) -> Done:
+    """Let the built-in recogniser get used to your voice, or not."""
+    return _set(sitting, "learns_voice", onoff, f"voice learning {'on' if onoff else 'off'}")
+
+
 CATALOGUE.table("patience", {"short": "short", "normal": "normal", "long": "long"})
 CATALOGUE.table(
     "more_patience", {"(longer | more)": "long", "(shorter | less)": "short"}, heard=False

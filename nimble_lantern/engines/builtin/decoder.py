@@ -7,6 +7,7 @@ that dies must not take the desk with it.
 from __future__ import annotations
 
 import math
+import tempfile
 from collections import Counter
 from collections.abc import Iterable, Iterator, Mapping, Sequence
 from contextlib import contextmanager
@@ -75,6 +76,20 @@ class Decoded:
 
 
 NOTHING = Decoded((), 0, 0.0)
+Voice = tuple[list[float], int]
+"""The cepstral mean to go on with, and how many frames of speech it is known from."""
+
+
+@contextmanager
+def _in_file(transform: str | None) -> Iterator[dict[str, str]]:
+    """The decoder's option for an adaptation: it is read from a file, at once."""
+    if transform is None:
+        yield {}
+        return
+    with tempfile.NamedTemporaryFile("w", suffix=".mllr", encoding="ascii") as file:
+        file.write(transform)
+        file.flush()
+        yield {"mllr": file.name}
 
 
 def _timed(hypothesis: Hypothesis, best: Hypothesis) -> Hypothesis:
@@ -109,12 +124,17 @@ class DictationDecoder:
     score_unit = 1
     depth = 40  # how many alternatives are ranked
 
-    def __init__(self) -> None:
+    def __init__(self, transform: str | None = None, voice: Voice | None = None) -> None:
+        """`transform` is an adaptation to a speaker (adapting), `voice` what another one knew."""
         quick = {"samprate": 16000, "fwdflat": False, "maxhmmpf": 3000, **self.settings}
-        self.decoder = Decoder(loglevel="FATAL", logfn=None, **quick)
+        with _in_file(transform) as adapted:
+            self.decoder = Decoder(loglevel="FATAL", logfn=None, **quick, **adapted)
         self._open, self._came_with = False, ""
         self._carried_on: list[float] | None = None  # the mean to stream on with
         self._voice_frames = 0
+        if voice is not None:
+            mean, self._voice_frames = voice
+            self._go_on_with(mean)
 
     @cached_property
     def rescorer(self) -> Rescorer:
@@ -173,6 +193,11 @@ class DictationDecoder:
             return Decoded((), frames, score, self._voice_known)
         best = Hypothesis(words, score / max(1, frames))
         return Decoded(self._ranked(best, frames), frames, best.score, self._voice_known)
+
+    @property
+    def voice(self) -> Voice:
+        """What is known of the voice, for another decoder."""
+        return self._carried_on or self._mean(), self._voice_frames
 
     @property
     def _voice_known(self) -> bool:
@@ -294,8 +319,8 @@ class CommandDecoder(DictationDecoder):
     depth = 10
     score_unit = _SCALE  # without a lattice, scores stay as the search keeps them
 
-    def __init__(self) -> None:
-        super().__init__()
+    def __init__(self, transform: str | None = None, voice: Voice | None = None) -> None:
+        super().__init__(transform, voice)
         self._grown = self._ready = self._resting = False
         self._knows_waking = self._knows_letters = False
         self._kept: list[bytes] = []  # the utterance's sound, while resting
@@ -353,6 +378,12 @@ class CommandDecoder(DictationDecoder):
                 found += takewhile(lambda name: self.decoder.lookup_word(name), names)
             self._pronounced[word] = tuple(found)
         return self._pronounced[word]
+
+    def ways_of(self, word: str) -> tuple[str, ...]:
+        """All pronunciations of a word, as phones; none if nobody can pronounce it."""
+        self._learn((word,))
+        found = (self.decoder.lookup_word(name) for name in self._spoken(word))
+        return tuple(phones for phones in found if phones)
 
     def rest(self) -> None:
         """Search for nothing but the waking phrase from now on."""

@@ -36,6 +36,7 @@ from nimble_lantern.core.reading.said_over import halts
 from nimble_lantern.core.writing.spelling import letter
 from nimble_lantern.core.writing.spoken import bare, plain, spoken_forms
 from nimble_lantern.engines import Scene
+from nimble_lantern.engines.builtin.adaptation import Adaptation
 from nimble_lantern.engines.builtin.decoder import SINGLE_LETTERS, Decoded
 from nimble_lantern.engines.builtin.kept import kept
 from nimble_lantern.engines.builtin.worker import TooSlow, Worker
@@ -228,6 +229,7 @@ class BuiltIn:
 
     def __init__(self) -> None:
         self.dictation, self.command = Worker("dictation"), Worker("command")
+        self.adaptation = Adaptation(self.dictation, self.command)
         self.lock = threading.RLock()
         self._scene: Scene | None = None
         self._kept: list[bytes] = []  # the sound of the utterance

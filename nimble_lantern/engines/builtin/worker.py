@@ -18,6 +18,7 @@ from pathlib import Path
 from typing import Any
 
 from nimble_lantern.core.errors import BadInput
+from nimble_lantern.engines.builtin.adapting import Statistics, learned
 from nimble_lantern.engines.builtin.decoder import CommandDecoder, DictationDecoder
 from nimble_lantern.engines.heap import give_back, share_one_heap
 
@@ -90,12 +91,21 @@ class _Outbox:
 def serve(connection: Connection, kind: str) -> None:
     """The process: messages in, results and partial texts out, until the pipe closes."""
     share_one_heap()
-    decoder = CommandDecoder() if kind == "command" else DictationDecoder()
+    made = CommandDecoder if kind == "command" else DictationDecoder
+    decoder: DictationDecoder | None = None
     said, number = "", 0
     # The near end may be gone while an answer is made: then nobody is left to tell.
     with suppress(EOFError, OSError, KeyboardInterrupt):
         while True:
-            match connection.recv():
+            message = connection.recv()
+            if message[0] == "adapt":
+                voice = decoder.voice if decoder else None
+                decoder = None  # there is no room for two
+                give_back()
+                decoder = made(message[1], voice)
+                continue
+            decoder = decoder or made()
+            match message:
                 case ("start", n):
                     decoder.start()
                     said, number = "", n
@@ -116,6 +126,9 @@ def serve(connection: Connection, kind: str) -> None:
                 case ("letters", request, sound, spans):
                     assert isinstance(decoder, CommandDecoder)
                     connection.send(("done", request, decoder.letters(sound, spans)))
+                case ("learn", sound, words, sure):
+                    assert isinstance(decoder, CommandDecoder)
+                    connection.send(("aside", learned(sound, words, sure, decoder.ways_of)))
                 case ("grammar" | "rest" | "page" as name, request, *rest):
                     getattr(decoder, name)(*rest)
                     rest = []  # a network's arcs; the decoder has its own by now
@@ -131,6 +144,8 @@ class Worker:
         self._partial, self._number = "", 0  # of the utterance
         self.restarts = 0
         self._prepared: Message | None = None
+        self._adapted: Message | None = None
+        self._aside: list[Statistics] = []
         self._ready = True
         self._kept: list[bytes] = []
         self._started = False
@@ -158,9 +173,10 @@ class Worker:
         self._near.close()
         self._given_up, self._queued_before = None, 0.0
         self._open()
-        if self._prepared:
-            self._ready = False
-            self._outbox.put(self._prepared)
+        for told in (self._adapted, self._prepared):
+            if told:
+                self._outbox.put(told)
+        self._ready = self._prepared is None
         if self._started:
             self._outbox.put(("start", self._number))
             for sound in self._kept:
@@ -182,6 +198,15 @@ class Worker:
         self._prepared, self._ready = (name, next(self._requests), *rest), False
         self._unstick()
         self._send(*self._prepared)
+
+    def adapt(self, transform: str | None) -> None:
+        """Between utterances: hear with the model's means moved so, or where they were."""
+        self._adapted = ("adapt", transform)
+        self._unstick()
+        self._send(*self._adapted)
+        if self._prepared:
+            self._ready = False
+            self._send(*self._prepared)
 
     def start(self) -> None:
         self._kept, self._started, self._asked, self._partial = [], True, None, ""
@@ -237,6 +262,8 @@ class Worker:
                 self._partial = str(text)
             case ("ready", request) if self._prepared and request == self._prepared[1]:
                 self._ready = True
+            case ("aside", found):
+                self._aside.append(found)
             case ("done", request, found):
                 if self._given_up and request == self._given_up[0]:
                     self._given_up = None
@@ -269,6 +296,16 @@ class Worker:
     def ask_letters(self, sound: bytes, spans: Sequence[tuple[float, float]]) -> None:
         """What letter was said in each span, in seconds of the sound."""
         self._ask("letters", sound, tuple(spans))
+
+    def ask_aside(self, what: str, *rest: Any) -> None:
+        """What nobody waits for; if the process dies over it, it is not asked again."""
+        self._send(what, *rest)
+
+    def told_aside(self) -> list[Statistics]:
+        """What was found out aside since the last time."""
+        self._told_so_far()
+        found, self._aside = self._aside, []
+        return found
 
     def _ask(self, what: str, *rest: Any) -> None:
         self._asked = (what, next(self._requests), *rest)

@@ -1,0 +1,59 @@
+"""Which utterances teach an engine its speaker's voice: those whose words the speaker let stand."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from nimble_lantern.core.commands import CATALOGUE
+from nimble_lantern.core.grammar.catalogue import Traits
+from nimble_lantern.core.kinds import ReadAs
+from nimble_lantern.core.reading.hearing import Hearing
+from nimble_lantern.core.state import Entry
+
+LEAST_SURE = 0.5
+"""Posterior of a word from which it is learned from."""
+_DONE = (ReadAs.TEXT, ReadAs.COMMAND, ReadAs.BOTH)
+_NO_WORDS = frozenset(("...",))
+
+
+@dataclass(frozen=True, slots=True)
+class Lesson:
+    """Sound, the words in it as they were spoken, and which of them are sure."""
+
+    sound: bytes
+    words: tuple[str, ...]
+    sure: tuple[bool, ...]
+
+
+class Lessons:
+    """Utterances one by one: each is a lesson once the next shows that it was heard rightly."""
+
+    def __init__(self) -> None:
+        self._last: Lesson | None = None
+
+    def after(self, entry: Entry, hearing: Hearing, sound: bytes) -> Lesson | None:
+        """What the one before teaches, now that this one was heard and is in the trail."""
+        last, self._last = self._last, None
+        done = entry.read_as in _DONE and not entry.refused
+        found = CATALOGUE.commands.get(entry.command or "")
+        traits = found.traits if found is not None else Traits()
+        if done and not traits.answers:
+            self._last = _lesson(entry, hearing, sound)
+        # What is taken back or put right was misheard, perhaps; so was what comes again.
+        wrong = traits.corrects or traits.walks or traits.spells or not done
+        return None if wrong else last
+
+    def forget(self) -> None:
+        self._last = None
+
+
+def _lesson(entry: Entry, hearing: Hearing, sound: bytes) -> Lesson | None:
+    words = tuple(w for w in entry.heard.split() if w not in _NO_WORDS)
+    heard = hearing.hypotheses[0].words if hearing.hypotheses else ()
+    if entry.read_as is ReadAs.COMMAND:
+        sure = (True,) * len(words)
+    elif tuple(w.text for w in heard) == words:
+        sure = tuple(w.confidence >= LEAST_SURE for w in heard)
+    else:
+        return None
+    return Lesson(sound, words, sure) if any(sure) else None
