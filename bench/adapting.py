@@ -53,6 +53,11 @@ def _some(name: str, held_out: bool, most: int) -> list[Line]:
     return [line for line in lines(name) if line.held_out is held_out][:most]
 
 
+def _page(line: Line) -> tuple[str, str]:
+    """What is in view: for each, the engine makes a grammar."""
+    return line.document, line.before
+
+
 def _heard(engine: BuiltIn, line: Line, voice: str) -> list[tuple[bytes, Hearing]]:
     scene = scene_of(sitting(line.document, line.before))
     return [(sound, engine.hear(sound, scene)) for sound in cut(spoken(line.words, voice))]
@@ -60,9 +65,8 @@ def _heard(engine: BuiltIn, line: Line, voice: str) -> list[tuple[bytes, Hearing
 
 def _measured(engine: BuiltIn, voice: str) -> dict[str, float]:
     """Shares: commands done as if they had been typed, words wrong, sentences not left as text."""
-    asked = sorted(_some("commands", True, _ASKED), key=lambda line: (line.document, line.before))
-    done = 0
-    for line in asked:
+    asked, done = _some("commands", True, _ASKED), 0
+    for line in sorted(asked, key=_page):
         now = sitting(line.document, line.before)
         hearings = [hearing for _, hearing in _heard(engine, line, voice)]
         done += outcome(now, hearings) == outcome(now, [from_line(line.words)])
@@ -83,9 +87,8 @@ def _measured(engine: BuiltIn, voice: str) -> dict[str, float]:
 
 def _taught(engine: BuiltIn, voice: str) -> int:
     said = [*_some("commands", False, _TAUGHT), *_some("sentences", False, _TAUGHT)]
-    random.Random(1).shuffle(said)
     lessons = Lessons()
-    for line in said:
+    for line in sorted(said, key=_page):
         now = sitting(line.document, line.before)
         for sound, hearing in _heard(engine, line, voice):
             entry = advance(now, Heard(hearing)).entry

@@ -3,6 +3,7 @@
 from nimble_lantern.core.commands import (
     aloud,
     blocks,
+    breaking,
     case,
     choosing,
     clipboard,
@@ -55,6 +56,7 @@ __all__ = [
     "CATALOGUE",
     "aloud",
     "blocks",
+    "breaking",
     "case",
     "choosing",
     "clipboard",

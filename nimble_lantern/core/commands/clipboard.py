@@ -337,6 +337,8 @@ def move(
         source, goal, whole = *items, True
     elif place is None and target.unit is Unit.ITEM:
         goal = _list_of(sitting, source)
+    if place is not None:
+        goal = _round(sitting, target, goal)
     at = goal.start if before else goal.end
     if place is None and before and not whole:
         at = _below_the_title(sitting, source, at)
@@ -344,6 +346,21 @@ def move(
         return Refusal("The words cannot go inside themselves.")
     wrote = relocate(sitting, source, at, whole)
     return Done(wrote.sitting, f"moved {quoted(wrote.text)}")
+
+
+def _round(sitting: Sitting, target: Places, goal: Range) -> Range:
+    """What a paragraph or a sentence may stand beside: the one that words are in, and never its
+    middle."""
+    blocks = sitting.document.blocks
+    if blocks[goal.start.block].cell is not None:
+        return goal
+    if target.unit in (Unit.PARAGRAPH, Unit.HEADING):
+        first = units.block_range(sitting.document, goal.start.block)
+        return Range(first.start, units.block_range(sitting.document, goal.end.block).end)
+    if target.unit is Unit.SENTENCE:
+        sentences = units.in_block(sitting.document, goal.start.block, "sentence")
+        return next((s for s in sentences if s.start <= goal.start < s.end), goal)
+    return goal
 
 
 def _less_than_all(sitting: Sitting, parse: Parse) -> bool:

@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.marks import marked, remarked, said_of
-from nimble_lantern.core.commands.when import names_a_part
+from nimble_lantern.core.commands.when import just_made, names_a_part
 from nimble_lantern.core.commands.wording import named, near
 from nimble_lantern.core.document.layout import HEADING_SCALE
 from nimble_lantern.core.document.model import Range, Span
@@ -148,8 +148,26 @@ def size(sitting: Sitting, target: Places | None = None, number: int = 12) -> Do
     return Done(after, f"{named(sitting.document, target.ranges)} is {number} points")
 
 
+def _of_words_here(sitting: Sitting, parse: Parse) -> bool:
+    """ "One size down", of what is selected or was just made."""
+    return sitting.selection is not None or just_made(sitting, parse)
+
+
+CATALOGUE.table(
+    "sizes",
+    {
+        f"({words}) (size | sizes | step | steps) {way}": sign * steps
+        for steps, words in ((1, "a | one"), (2, "two"), (3, "three"))
+        for way, sign in (("(up | bigger | larger)", 1), ("(down | smaller)", -1))
+    },
+    heard=False,
+)
+
+
 @command(
     *frames.made("[(a bit | a little | a size | a step)] {larger}", False),
+    "[(make | set | put)] {target} {larger:sizes}",
+    Way("{larger:sizes}", when=_of_words_here),
     "(<make> | <wish>) {target} in [a] {larger} (letters | type | print | size | font)",
     "use [a] {larger} (letters | type | print | size | font) (for | on) {target}",
     "give {target} [a] {larger} (letters | type | print | size | font)",
@@ -169,8 +187,15 @@ def size(sitting: Sitting, target: Places | None = None, number: int = 12) -> Do
     grows=True,
     puts_on="size",
 )
-def resize(sitting: Sitting, target: Places, larger: int = 1, resizing: int | None = None) -> Done:
+def resize(
+    sitting: Sitting, target: Places | None = None, larger: int = 1, resizing: int | None = None
+) -> Done | Refusal:
     """Set words a step larger or smaller than they are."""
+    if target is None:
+        held = resolve(That(), sitting)
+        if isinstance(held, Refusal):
+            return held
+        target = held
     larger = larger if resizing is None else resizing
     now = _points(sitting, target.first)
     nearest = min(range(len(SIZES)), key=lambda i: abs(SIZES[i] - now))

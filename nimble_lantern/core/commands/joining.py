@@ -329,8 +329,8 @@ def _between(document: Document, b: int, side: str) -> Format:
 
 
 @command(
-    "(split | divide) {whole:part} [up | in two] {side:beside} {target}",
-    "(split | divide) {whole:part} [up | in two] at {target}",
+    "(split | divide | break) {whole:target} [up | in two] {side:beside} {target}",
+    "(split | divide | break) {whole:target} [up | in two] at {target}",
     example="split the second paragraph after the ferry",
     group="revising",
     when=_named_part,

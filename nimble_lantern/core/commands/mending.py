@@ -337,7 +337,7 @@ def meant(
     if wrongly := [r for words in learned for r in places(sitting.document, words, last)]:
         return mended(sitting, wrongly[-1], text)  # it was right before
     found = mends(sitting.document, last, text)
-    if len(found) == 1 and not (len(text) > 3 and _again(sitting, last, text)):
+    if len(found) == 1 and (kind_of(text) or len(text) <= 3 or not _again(sitting, last, text)):
         return mended(sitting, found[0].range, found[0].words)
     said = sitting.document.text(last).split()
     if 2 < len(text) < len(said) and _again(sitting, last, text):

@@ -67,6 +67,7 @@ def _remark_n(number: int) -> NoteNamed | None:
 
 
 @rule("note", "(this | that | the) note")
+@rule("note", "my [only] [margin] (note | comment | remark)", heard=False)
 @rule("note", "(this | that | the) [margin] (comment | remark)", heard=False)
 @rule("note", "(this | that | the) margin note", heard=False)
 def _note_here() -> NoteNamed:

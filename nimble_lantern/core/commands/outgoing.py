@@ -61,7 +61,9 @@ def _out(sitting: Sitting, document: str | None, form: str, text: tuple[str, ...
     "(<wish> | make | make me | create | produce | do me) {format} [(of | from | out of) (this | it"
     " | the (letter | document | text))]",
     "(this | it | the letter | the document) (as | in) {format} [please]",
-    "(send | get | have) (this | it | the (letter | document)) as {format}",
+    "(send | get | have | export | save | make | put) (this | it | the (letter | document) | a copy"
+    " [of (this | it | the (letter | document))]) [(in | into | to) the (outbox | out box)] as"
+    " {format} [(in | into | to) the (outbox | out box)]",
     "(give me | <wish>) {format}",
     heard=2,
     example="save this as a word document",

@@ -50,6 +50,8 @@ _MOST_ADDRESSED = 8
 _BEFORE = tuple(sorted((*LEADS, *MUSINGS), key=lambda p: (-len(p), p)))
 _LEADS = {first: tuple(p for p in _BEFORE if p[0] == first) for first, *_ in _BEFORE}
 _TAILS = {last: tuple(p for p in TAILS if p[-1] == last) for *_, last in TAILS}
+_WANTING = (("i", "want"), ("i", "like"), ("i", "need"), ("want", "to"), ("need", "to"))
+_GOING = (PLAIN_VERBS | TRADE_VERBS) - TRADE_NOUNS
 _MUSED, _STATED = frozenset(MUSINGS), frozenset(STATEMENTS)
 _LOOKS = ("marks.", "case.")
 _SHOWING = (*_LOOKS, "faces.", "selecting.")
@@ -89,18 +91,18 @@ class Plainer(NamedTuple):
         """
         if self.behind and not parse.command.name.startswith(_SHOWING):
             return False
-        if self.behind and self.words[0] in TRADE_VERBS and not _writes(parse):
+        if self.behind and self.words[0] in TRADE_VERBS and not writes(parse):
             return True  # "bold three hundred pounds so she sees it"
         if self.reasoned and parse.command.traits.destructive and not parse.args:
             return False  # "the table is old so throw it out"
         if self.reasoned or parse.command.name.endswith(".rename"):
             return self._of_the_desk(parse)
         traits = parse.command.traits
-        writes = _writes(parse)
+        written = writes(parse)
         told = not self.stated or parse.command.name.startswith(_LOOKS)
-        if not self.mused or told and not (traits.destructive or traits.moves or writes):
+        if not self.mused or told and not (traits.destructive or traits.moves or written):
             return True
-        two_headings = not writes and {"name", "words"} <= parse.args.keys()
+        two_headings = not written and {"name", "words"} <= parse.args.keys()
         return two_headings or _of_the_page(parse)
 
     def _of_the_desk(self, parse: Parse) -> bool:
@@ -110,7 +112,7 @@ class Plainer(NamedTuple):
         housed = command.name.startswith(_HOUSED) and (
             "words" not in parse.args or "name" in parse.args
         )
-        return not _writes(parse) and (housed or _of_the_page(parse))
+        return not writes(parse) and (housed or _of_the_page(parse))
 
 
 def _of_the_page(parse: Parse) -> bool:
@@ -118,7 +120,7 @@ def _of_the_page(parse: Parse) -> bool:
     return bool(targets) and all(of_the_page(t) for t in targets)
 
 
-def _writes(parse: Parse) -> bool:
+def writes(parse: Parse) -> bool:
     """Whether some of the words would be written; those of a table may be headings."""
     slots = {slot for slot, value in parse.args.items() if isinstance(value, tuple)}
     return bool(slots - _HEADINGS if parse.command.name.startswith("grid.") else slots)
@@ -455,6 +457,8 @@ def _without_leads(words: tuple[str, ...]) -> Plainer:
         words = words[remark_before(words) :]
         leads = (lead for lead in _LEADS.get(words[0], ()) if words[: len(lead)] == lead)
         lead = next((lead for lead in leads if len(lead) < len(words)), None)
+        if lead is None and words[:2] in _WANTING and words[2:3] and words[2] in _GOING:
+            lead = words[:2]  # "i want go to the end", as somebody says who learned English late
         if lead is None or lead == ("no",) and words[1] in _NOT_THERE and "instead" not in words:
             break
         mused, stated = mused or lead in _MUSED, stated or lead in _STATED

@@ -13,6 +13,7 @@ from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
+from nimble_lantern.core.reading.addressing import a_remark
 from nimble_lantern.core.targets.model import (
     Order,
     Target,
@@ -148,17 +149,22 @@ def _spoken_of(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
         named = {cut, *(n for n in said if cut - _LONGEST_STATED <= n < cut)} if parses else set()
         # "The quay was wet ... italicise that" is a sentence, and a request about it.
         places = [
-            place
+            (place, judged)
             for end in sorted(named)
             if end <= _LONGEST_PLACE and words[:end] not in _OF_A_ROOM
+            for judged in (a_remark(("it", *words[end:cut])),)
             for place in _targets(words[:end], "target")
-            if end == cut or of_the_page(place) or a_long_run(document, place)
+            if end == cut or judged or of_the_page(place) or a_long_run(document, place)
         ]
-        for place in places:
+        for place, judged in places:
             for parse in parses:
                 if parse.free and unit_named(place) in _OF_A_TABLE:
                     continue  # "the table is too long so turn it into text"
-                if _sure(document, place, parse, rest[0]):
+                if (
+                    _sure(document, place, parse, rest[0])
+                    or judged
+                    and _keeps(document, place, parse)
+                ):
                     args = {k: place if _is_it(v) else v for k, v in parse.args.items()}
                     yield replace(parse, args=args)
 
@@ -197,6 +203,13 @@ def _sure(document: Document, place: Target, parse: Parse, verb: str) -> bool:
     if stands and outright and len(words) > 1 and words[0] in PREPOSITIONS and not parse.free:
         return True  # no thing is called "at half past nine"
     return stands and not parse.free and not parse.command.traits.destructive
+
+
+def _keeps(document: Document, place: Target, parse: Parse) -> bool:
+    """ "Quay lane sounds odd change it to quay street": what is thought of words that stand there
+    once says that they are spoken of, but not that they should go."""
+    stands = isinstance(place, Words) and len(exact(document, place.words)) == 1
+    return stands and not parse.command.traits.destructive
 
 
 def _targets(words: tuple[str, ...], rule: str) -> Iterator[Target]:

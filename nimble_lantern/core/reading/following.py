@@ -42,6 +42,11 @@ _MORE = _phrases(
     "still more, even more, further, a bit further",
     "a little further, more please, bit more, keep going, and more, more than that, once again",
 )
+_AWAY = _phrases(
+    "delete it, remove it, get rid of it, take it out, take it away, delete that, remove that",
+    "remove it again, delete it again, take it out again, take that out, get rid of that",
+    "take it away again, delete that again, remove that again",
+)
 _A_LOOK = 2
 _TOO = _phrases("too, as well, also")
 _SORRY = _phrases(
@@ -67,6 +72,8 @@ def follows(sitting: Sitting, words: Phrase, regretted: bool = False) -> Iterato
     if len(words) > _LONGEST or (last := _last(sitting)) is None:
         return
     before, command, gone = last
+    if words in _AWAY and sitting.trail[-1].made and not sitting.that and sitting.selection is None:
+        yield ("undo", "that")  # an empty row was just put there: nothing else can be meant
     if (step := _step(words)) != 0:
         yield from _the_next(before, command, gone + step)
     if words in _EVERYWHERE or _wherever(before, words):

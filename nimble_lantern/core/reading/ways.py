@@ -13,7 +13,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.desk import COUNTED
-from nimble_lantern.core.reading.addressing import Plainer, in_parts, reasoned
+from nimble_lantern.core.reading.addressing import Plainer, in_parts, reasoned, writes
 from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import INSIDE, apart
 from nimble_lantern.core.reading.exactly import Verdict, best, exactly, fits, writes_words
@@ -84,7 +84,7 @@ def _following(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked])
 
 
 def _writes_nothing(found: Verdict) -> bool:
-    return found.parse is not None and not writes_words(found.parse)
+    return found.parse is not None and not writes(found.parse)
 
 
 def in_its_place(sitting: Sitting, words: tuple[str, ...]) -> tuple[str, ...] | None:

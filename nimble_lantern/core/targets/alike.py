@@ -116,12 +116,19 @@ def mends(document: Document, within: Range, words: Sequence[str]) -> list[Mend]
     wanted = tuple(w.lower() for w in words)
     kind = kind_of(wanted)
     ranked: list[tuple[float, Mend]] = []
-    for r, said in _windows(document, within, len(wanted)):
+    sizes = _SIZES if kind in _OF_ANY_LENGTH else {1, 2, len(wanted)}
+    dates: list[Range] = []
+    for r, said in _windows(document, within, sizes, len(wanted)):
         if said == wanted:
             continue
-        if kind:
+        if _date(said):
+            dates.append(r)
+        if kind == "place" and (other := _another_day(wanted, said)):
+            ranked.append((_SURELY, Mend(r, other)))
+        elif kind:
             if of_one_kind(wanted, said) and (whole := _measured(wanted, said)):
-                ranked.append((100.0, Mend(r, whole)))
+                counted = whole is wanted and kind == "number" and _number(said)[1] == ()
+                ranked.append((_SURELY - counted * _AS_GOOD, Mend(r, _as_there(whole, said))))
             continue
         if all(w in LITTLE for w in said):
             continue
@@ -133,10 +140,31 @@ def mends(document: Document, within: Range, words: Sequence[str]) -> list[Mend]
             likeness -= _OF_ANOTHER_LENGTH
         if likeness >= _LEAST_ALIKE:
             ranked.append((likeness, Mend(r, wanted)))
+    if kind == "number":
+        # The day of a date is none: "five hundred pounds" mends "£400", and not "3 March".
+        ranked = [row for row in ranked if not any(_holds(d, row[1].range) for d in dates)]
     best = max((likeness for likeness, _ in ranked), default=0.0)
     good = [mend for likeness, mend in ranked if best - likeness < _AS_GOOD]
     # A longer stretch that holds another says the same thing twice.
     return [m for m in good if not any(_holds(m.range, o.range) for o in good if o is not m)]
+
+
+_SURELY = 100.0
+_OF_ANY_LENGTH, _SIZES = ("date", "clock", "place"), {1, 2, 3, 4}
+"""Said in full, they are written in fewer words: "the fourth of march" is "4 March"."""
+
+
+def _another_day(wanted: tuple[str, ...], said: tuple[str, ...]) -> tuple[str, ...]:
+    """ "The fourth", of a date: that day of the same month."""
+    if not _date(said):
+        return ()
+    return (*wanted, "of", said[-1] if said[-1] in MONTHS else said[0])
+
+
+def _as_there(words: tuple[str, ...], said: tuple[str, ...]) -> tuple[str, ...]:
+    """A date without an article where there is none: "on 3 March" becomes "on 4 March"."""
+    article = _date(words) and words[0] in DETERMINERS and said[0] not in DETERMINERS
+    return words[1:] if article else words
 
 
 def _holds(outer: Range, inner: Range) -> bool:
@@ -185,14 +213,14 @@ def _rare(word: str) -> bool:
 
 
 def _windows(
-    document: Document, within: Range, size: int
+    document: Document, within: Range, sizes: set[int], size: int
 ) -> Iterator[tuple[Range, tuple[str, ...]]]:
-    """Runs of one word and of as many as `size`, as they are spoken."""
+    """Runs of so many words, of no others than `size` if that is many, as they are spoken."""
     for b in range(within.start.block, within.end.block + 1):
         block = document.blocks[b]
         forms = index_of(block).forms
         for n in range(len(block.words)):
-            for many in sorted({1, 2, size} if size <= 3 else {size}):
+            for many in sorted(sizes if size <= 3 or sizes is _SIZES else {size}):
                 if n + many > len(block.words):
                     continue
                 r = Range(Position(b, block.words[n][0]), Position(b, block.words[n + many - 1][1]))

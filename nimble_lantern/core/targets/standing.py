@@ -32,7 +32,9 @@ from nimble_lantern.core.targets.model import (
     Order,
     Places,
     Sign,
+    Target,
     Unit,
+    Units,
     Words,
 )
 from nimble_lantern.core.writing.cardinals import in_words
@@ -71,6 +73,8 @@ def _words(target: Words, view: View, near: bool) -> Answer:
         for r in spoken.places(view.document, target.words, scope, known, every)
     ]
     taken: str | None = None
+    if not found and (scope := _past_the_salutation(target.of, view)) is not None:
+        found = spoken.places(view.document, target.words, scope, known, every)
     if not found:
         found = [r for scope in scopes for r in of_sort(view.document, target.words, scope)]
     if not found:
@@ -87,6 +91,17 @@ def _words(target: Words, view: View, near: bool) -> Answer:
     every = names_all_of_a_sort(target.words) and taken is None
     ask = len(picked) > 1 and target.order is None and not every
     return Places(tuple(picked), ask, near=taken, heard=" ".join(target.words))
+
+
+def _past_the_salutation(part: Target | None, view: View) -> Range | None:
+    """The first paragraph as many count it, who take "Dear Harbour Board," for none."""
+    if not isinstance(part, Units) or part.unit is not Unit.PARAGRAPH or part.of is not None:
+        return None
+    if part.order is not Order.NTH or part.count != 1:
+        return None
+    paragraphs = all_within(Unit.PARAGRAPH, view, view.document.whole)
+    whole = [r for r in paragraphs if view.document.text(r).rstrip("”’)")[-1:] in (".", "!", "?")]
+    return whole[part.n - 1] if 0 < part.n <= len(whole) else None
 
 
 def _missing(words: tuple[str, ...], close: list[spoken.Near], place: str) -> Missing:

@@ -258,6 +258,13 @@ def _words_alone(sitting: Sitting, parse: Parse) -> bool:
     return isinstance(parse.args.get("target"), Words)
 
 
+def _in_a_cell(sitting: Sitting, parse: Parse) -> bool:
+    """ "Clear it", where the writing place was put in a cell and nothing was written since."""
+    here = sitting.document.blocks[sitting.writing_place.block]
+    moved = bool(sitting.trail) and not sitting.trail[-1].made
+    return here.cell is not None and sitting.selection is None and moved
+
+
 def _below_a_heading(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     return isinstance(target, Tabled) and target.below
@@ -278,14 +285,17 @@ def _below_a_heading(sitting: Sitting, parse: Parse) -> bool:
     "(wipe | clear | remove | take | delete | throw) [out] (what is | what's | everything | the"
     " (words | contents | text)) (in | from | out of | of) {target:cell_part} [(out | away)]",
     Way("(take | get) {target} out of (its | the | that) cell", when=_words_alone),
+    Way("(empty | clear | wipe | blank) (it | this | that) [out]", when=_in_a_cell),
     heard=0,
     example="empty row two",
     group="format",
     when=there_is,
     destructive=True,
 )
-def empty(sitting: Sitting, target: Places) -> Done | Refusal:
+def empty(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     """Take the words out of rows, columns or a cell; the cells stay."""
+    if target is None:
+        target = Places((block_range(sitting.document, sitting.writing_place.block),))
     if (table := table_of(sitting, target)) and isinstance(table, Refusal):
         return table
     after = taken_out(sitting, target.ranges)

@@ -54,8 +54,8 @@ CATALOGUE.table(
         " | written)": True,
         "[(show [me] | what are | let me see | see)] [all] [(the | my)]"
         " (changes | differences | edits) [[(i | we) [have]] made]": True,
-        "how (is (this | it) different | does (this | it) (differ | compare) | (this | it) (is"
-        " different | differs | compares))": True,
+        "how [much] (is (this | it) [now] different | does (this | it) [now] (differ | compare) |"
+        " (this | it) (is different | differs | compares))": True,
         "how has (this | it) changed": True,
     },
     heard=False,
@@ -69,8 +69,8 @@ CATALOGUE.table(
     " {version}",
     "(what | show [me] what) [has] changed (since | from | after) [the] [version] {version}",
     "compare with version number {number}",
-    "<what_changed> (since | from | to | against | with | compared (to | with)) [the] [version]"
-    " {version} [version]",
+    "<what_changed> (since | from | to | against | with | compared (to | with)) [(the | my)]"
+    " [version] {version} [version]",
     "(put | show) (this | it) (beside | next to | against) [the] [version] {version}",
     "(tell | show) me (how | where | what) (this | it) [(is | has)] (differs | different | changed)"
     " (from | since) [the] [version] {version}",
