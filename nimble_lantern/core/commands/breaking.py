@@ -9,15 +9,14 @@ from nimble_lantern.core.document.model import Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, Units
+from nimble_lantern.core.targets.model import Places, Unit, unit_named
 
 _BETWEEN = " ,;:–—-"
 
 
 def _a_sentence(sitting: Sitting, parse: Parse) -> bool:
     """A sentence is broken in two; a paragraph is split, which is another thing."""
-    whole = parse.args.get("whole")
-    return isinstance(whole, Units) and whole.unit is Unit.SENTENCE
+    return unit_named(parse.args.get("whole")) is Unit.SENTENCE
 
 
 @command(
@@ -41,7 +40,7 @@ def _a_sentence(sitting: Sitting, parse: Parse) -> bool:
         when=_a_sentence,
     ),
     Way("(end | finish | stop | close) {whole:target} {side:beside} {target}", when=_a_sentence),
-    example="break the last sentence after the lamp",
+    example="make two sentences of the last sentence after lamp",
     group="revising",
     every_place=True,
 )

@@ -160,7 +160,6 @@ CATALOGUE.table(
         for steps, words in ((1, "a | one"), (2, "two"), (3, "three"))
         for way, sign in (("(up | bigger | larger)", 1), ("(down | smaller)", -1))
     },
-    heard=False,
 )
 
 

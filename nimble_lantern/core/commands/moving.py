@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from bisect import bisect_right
+from dataclasses import replace
 from itertools import islice
 
 from nimble_lantern.core.commands.table_here import at_cell
@@ -10,12 +11,12 @@ from nimble_lantern.core.commands.when import last_command, names_a_part
 from nimble_lantern.core.commands.wording import many, named
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.layout import edges
-from nimble_lantern.core.document.model import Position
+from nimble_lantern.core.document.model import Kind, Position
 from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
-from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import Places, Tabled, Unit
 
 _FLOWING = (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE)
@@ -135,6 +136,37 @@ def to(sitting: Sitting, target: Places) -> Done:
     if table is None or cell is None or r != block_range(sitting.document, r.start.block):
         return before(sitting, target)
     return at_cell(sitting, table, cell.row, cell.column)
+
+
+def _headings(sitting: Sitting, parse: Parse) -> bool:
+    return any(block.format.kind is Kind.HEADING for block in sitting.document.blocks)
+
+
+@command(
+    "(show | list | read | give | tell) [me] [all] [(the | my)] headings [(here | again)]",
+    "(what are | what were | which are) [all] (the | my) headings",
+    "what headings (are there | do i have | have i got | are here)",
+    "what (parts | sections) (are there | does (this | it) have | has (this | it) got)",
+    "(show | list | give) [me] the (parts | sections | contents | outline) [of (this | it | the"
+    " (letter | document))]",
+    example="show me the headings",
+    group="moving",
+    shows=True,
+    when=_headings,
+)
+def headings(sitting: Sitting) -> Done:
+    """Show the headings with numbers: say one to go there."""
+    found = [
+        block_range(sitting.document, b)
+        for b, block in enumerate(sitting.document.blocks)
+        if block.format.kind is Kind.HEADING and block.text.strip()
+    ]
+    options = tuple(
+        Option(sitting.document.text(r), (("target", Places((r,))),), (r,)) for r in found
+    )
+    asked = Question("moving.to", {}, options, beside=True)
+    said = f"{many(len(found), 'heading')}: say a number to go there"
+    return Done(replace(sitting, question=asked), said)
 
 
 @command(

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from nimble_lantern.core.commands import CATALOGUE
+from nimble_lantern.core.commands.instead import a_look
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
 from nimble_lantern.core.kinds import Judged
@@ -308,15 +309,39 @@ Pair = tuple[tuple[str, ...], tuple[str, ...]]
 def two_commands(sitting: Sitting, words: Sequence[str]) -> Pair | None:
     """Two commands joined by "and" or "then", where the whole is none: "bold a and delete b"; or
     one verb for two looks: "make the title big and in the middle"."""
+    if not CATALOGUE.may_begin(words[0]):
+        return None
     links = [i for i, w in enumerate(words) if w in _LINKS and 0 < i < len(words) - 1]
-    if not 0 < len(links) <= _MOST_LINKS or not CATALOGUE.may_begin(words[0]):
+    looks = [i for i in range(2, len(words) - 1) if _ends_in_a_look(words, i)]
+    if not 0 < len(links) + len(looks) <= _MOST_LINKS:
         return None
     if judge(sitting, words, whole=True).kind is not Judged.TEXT:
         return None
     for pair in (_two_looks(sitting, words, i) for i in links):
         if pair is not None:
             return pair
-    return next((p for i in links if (p := _two(sitting, words, i)) is not None), None)
+    found = (p for i in links if (p := _two(sitting, words, i)) is not None)
+    then = (p for i in looks if (p := _then_a_look(sitting, words, i)) is not None)
+    return next(found, None) or next(then, None)
+
+
+_LONGEST_LOOK = 4
+_PUTTING = ("inserting.", "passages.", "sayings.", "titled.")
+
+
+def _ends_in_a_look(words: Sequence[str], i: int) -> bool:
+    """ "Put the date at the top on the right": what is put there is to look so."""
+    last = tuple(words[i:])
+    return last[0] in PREPOSITIONS and len(last) <= _LONGEST_LOOK and a_look(last)
+
+
+def _then_a_look(sitting: Sitting, words: Sequence[str], i: int) -> Pair | None:
+    first, second = tuple(words[:i]), ("make", "that", *words[i:])
+    made = judge(sitting, first, whole=True)
+    writes = made.parse is not None and made.parse.command.name.startswith(_PUTTING)
+    if made.kind is Judged.COMMAND and writes and _a_look(_about_first(sitting, first), second):
+        return first, second
+    return None
 
 
 _LINKS = frozenset(("and", "then"))
