@@ -136,6 +136,51 @@ class OfATable(DeskCase):
         desk.hears("undo that")
         self.assertIn("| 2 | Nell |", desk.markdown)
 
+    def test_a_cell_by_its_column_and_its_row(self) -> None:
+        for said in (
+            "the lamp in week two should be hob",
+            "week two lamp should be hob",
+            "change the lamp for week two to hob",
+        ):
+            with self.subTest(said):
+                desk = Driver(ROTA)
+                desk.hears(said)
+                self.assertIn("| 2 | Hob |", desk.markdown)
+
+    def test_where_a_column_goes_is_no_part_of_its_name(self) -> None:
+        desk = Driver(ROTA)
+        desk.hears("add a column called spare at the end")
+        self.assertIn("| Week | Lamp | Spare |", desk.markdown)
+
+
+class SaidInOneBreath(DeskCase):
+    def test_a_look_behind_what_puts_something_there(self) -> None:
+        desk = Driver(GARDEN)
+        desk.hears("insert old before gate in italics")
+        self.assertIn("The *old* gate", desk.markdown)
+        desk.hears("undo that", "undo that")
+        self.assertEqual(desk.markdown.strip(), GARDEN)
+
+    def test_two_requests_side_by_side_if_both_are_whole_and_take_nothing_away(self) -> None:
+        desk = Driver(GARDEN)
+        desk.hears("select the title make it red")
+        self.assertIn("red", desk.markdown)
+        for said in ("open the door let it cool", "select the title delete it now and again"):
+            with self.subTest(said):
+                desk = Driver(GARDEN)
+                desk.hears(said)
+                self.assertIn("The garden", desk.markdown)
+
+    def test_headings_are_shown_to_go_to(self) -> None:
+        desk = Driver(GARDEN + "\n\n## Tea\n\nAt four.")
+        entry = desk.hears("list the headings")
+        self.assertEqual(entry.command, "moving.headings")
+        desk.hears("choose two", "cold")
+        self.assertIn("## ColdTea", desk.markdown.replace(" ", "").replace("##", "## "))
+        desk = Driver("No heading.")
+        desk.hears("show me the headings")
+        self.assertEqual(desk.markdown, "No heading.")
+
 
 class InFewerWords(DeskCase):
     def test_a_wish_without_its_to(self) -> None:

@@ -156,7 +156,7 @@ def _of_words_here(sitting: Sitting, parse: Parse) -> bool:
 CATALOGUE.table(
     "sizes",
     {
-        f"({words}) (size | sizes | step | steps) {way}": sign * steps
+        f"({words}) (size | sizes) {way}": sign * steps
         for steps, words in ((1, "a | one"), (2, "two"), (3, "three"))
         for way, sign in (("(up | bigger | larger)", 1), ("(down | smaller)", -1))
     },

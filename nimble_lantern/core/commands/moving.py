@@ -146,7 +146,7 @@ def _headings(sitting: Sitting, parse: Parse) -> bool:
     "(show | list | read | give | tell) [me] [all] [(the | my)] headings [(here | again)]",
     "(what are | what were | which are) [all] (the | my) headings",
     "what headings (are there | do i have | have i got | are here)",
-    "what (parts | sections) (are there | does (this | it) have | has (this | it) got)",
+    "what sections (are there | does (this | the (letter | document)) have)",
     "(show | list | give) [me] the (parts | sections | contents | outline) [of (this | it | the"
     " (letter | document))]",
     example="show me the headings",

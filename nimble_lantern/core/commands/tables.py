@@ -548,11 +548,14 @@ def to_text(sitting: Sitting, table: Table, listed: str = "") -> Done | Refusal:
             " {column:words} [column]",
             "(put | write | enter) {text:words} (under | in) [the] {column:words} [column] (in"
             " | for | on | at) {row:words}",
-            "(set | make | change) [the] {column:words} (for | of) {row:words} (to | as | be)"
+            "(set | make | change) [the] {column:words} (for | of | in | on | at) {row:words}"
+            " (to | as | be | say) {text:words}",
+            "[the] {column:words} (for | of | in | on | at) {row:words} <shall> (be | say)"
             " {text:words}",
     ),
-    Way("(set | make | change) [the] {row:words} {column:words} (to | as | be) {text:words}",
-        when=put_in.a_row_and_its_column),
+    *each(put_in.a_row_and_its_column,
+            "(set | make | change) [the] {row:words} {column:words} (to | as | be) {text:words}",
+            "[the] {row:words} {column:words} <shall> (be | say) {text:words}"),
     Way("[the] {row:words} (has | have | is | are | gets | takes | needs | pays | costs | cost)"
         " {text:words} not {old:words}", when=put_in.row_says_the_old),
     *each(put_in.says_the_old,

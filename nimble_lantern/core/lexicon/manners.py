@@ -13,6 +13,7 @@ def _phrases(*lines: str) -> tuple[tuple[str, ...], ...]:
 
 
 LEADS = _phrases(
+    "good morning, good afternoon, good evening",
     "please, do please, kindly, please kindly, if you would, if you please, if you can, oh, ah",
     "can you, could you, would you, will you, can you please, could you please, would you please",
     "i should be glad if you would, i should be glad if you could, i would be glad if you would",

@@ -313,7 +313,9 @@ def two_commands(sitting: Sitting, words: Sequence[str]) -> Pair | None:
         return None
     links = [i for i, w in enumerate(words) if w in _LINKS and 0 < i < len(words) - 1]
     looks = [i for i in range(2, len(words) - 1) if _ends_in_a_look(words, i)]
-    if not 0 < len(links) + len(looks) <= _MOST_LINKS:
+    short = len(words) <= _MOST_WORDS_OF_A_SLIP + 2
+    bare = [i for i in range(2, len(words) - 1) if short and CATALOGUE.may_begin(words[i])]
+    if not 0 < len(links) + len(looks) + len(bare) <= _MOST_LINKS:
         return None
     if judge(sitting, words, whole=True).kind is not Judged.TEXT:
         return None
@@ -322,7 +324,21 @@ def two_commands(sitting: Sitting, words: Sequence[str]) -> Pair | None:
             return pair
     found = (p for i in links if (p := _two(sitting, words, i)) is not None)
     then = (p for i in looks if (p := _then_a_look(sitting, words, i)) is not None)
-    return next(found, None) or next(then, None)
+    beside = (p for i in bare if (p := _side_by_side(sitting, words, i)) is not None)
+    return next(found, None) or next(then, None) or next(beside, None)
+
+
+def _side_by_side(sitting: Sitting, words: Sequence[str], i: int) -> Pair | None:
+    """ "New letter call it party": two that are whole, none of them taking anything away."""
+    first, second = tuple(words[:i]), tuple(words[i:])
+    for state, said, most in ((sitting, first, 0), (_about_first(sitting, first), second, 2)):
+        found = judge(state, said, whole=True)
+        parse = found.parse
+        if found.kind is not Judged.COMMAND or parse is None or parse.free > most:
+            return None
+        if parse.command.traits.destructive or parse.command.traits.walks:
+            return None
+    return first, second
 
 
 _LONGEST_LOOK = 4

@@ -41,6 +41,14 @@ from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Tabled, Unit, Words, unit_named
 
 
+def _ends_in_a_name(sitting: Sitting, parse: Parse) -> bool:
+    """ "A column called spare at the end" is called spare."""
+    return tuple(parse.args.get("words", ()))[-3:] not in _AT_THE_END
+
+
+_AT_THE_END = (("at", "the", "end"), ("on", "the", "right"), ("at", "the", "right"))
+
+
 def _of_grid(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     if target is None:
@@ -114,10 +122,11 @@ def _one_more(sitting: Sitting, parse: Parse) -> bool:
         "<add_one> column [in] between [the] {words} and [the] {other:words}",
         when=heads_a_column,
     ),
-    "<add_one> column (called | named | headed) {words}",
+    Way("<add_one> column (called | named | headed) {words}", when=_ends_in_a_name),
     "<add_one> column for {words:name_given}",
     "<add_one> column (called | named | for | headed | with (a | the) heading) {words} [(at the"
-    " top | as (a | its | the) heading)]",
+    " top | as (a | its | the) heading | (at | on) the [far] (end | right | side) | after the last"
+    " [one])]",
     "<add_one> {words} column (as well | too | in | (to | in) the table)",
     "(new | another | one more | an extra | add | add a | insert | insert a) column"
     " {words:name_given}",
