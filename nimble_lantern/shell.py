@@ -392,7 +392,7 @@ class LiveDesk:
                 else:
                     self.fetches(name)
             case ForgetVoice():
-                self._forget_voice()
+                self.forget_voice()
             case Prompt(name, mistakes):
                 self._prompt(name, mistakes)
             case SayAgain(words):
@@ -425,7 +425,8 @@ class LiveDesk:
         with suppress(NotKept):
             self._journal.voice.put(learned)
 
-    def _forget_voice(self) -> None:
+    def forget_voice(self) -> None:
+        """Keep nothing of what was learned, and let who listens know."""
         try:
             self._journal.voice.forget()
         except NotKept as error:

@@ -69,6 +69,11 @@ TOO_SLOW_MODEL = (
 )
 
 
+MOST_UNHEARD = 6
+"""Utterances in a row of which nothing came, after which a voice that was learned is forgotten."""
+STRANGE = "Little could be made out: what was learned of the voice is forgotten; say it again."
+
+
 class Gap(Exception):
     """A chunk came too early; `expected` is the sample that should come next."""
 
@@ -126,6 +131,7 @@ class Listener:
         self._goes_on = False
         self._spoilt = False  # something went wrong with the utterance: nothing more comes of it
         self._lessons, self._strange = Lessons(), False
+        self._not_made_out = 0  # utterances in a row
         self._looks = False  # the page may allow something else than when it was last looked at
         desk.ears = self._microphone
         desk.fetches = self._fetches
@@ -465,19 +471,27 @@ class Listener:
             self._desk.whisper("")
             if self._desk.sitting.lamp is Lamp.LIT and len(sound) / 2 / RATE > _CLICK_SECONDS:
                 self._desk_hears([replace(hearing, doubt=NOTHING)])
+                self._unheard()
             self._looks = True
             return
         now = self._desk.sitting
         if now.settings.engine == "browser" and now.lamp is Lamp.LIT:
             self._desk_hears(self._pairing.heard(hearing))
             return
+        before = self._desk.sitting.trail[-1:]
         self._desk_hears([hearing])
         last = self._desk.sitting.trail[-1:]
+        if last == before:
+            return  # it was the desk's own voice, or waits for the disk
         if last and last[0].read_as in (ReadAs.TEXT, ReadAs.COMMAND, ReadAs.BOTH):
             self._meter.accepted(sound)
         voice = self._voice
-        if voice is None or not last or self._desk.holding or self._strange:
+        if voice is None or not last or self._strange:
             return
+        if last[0].read_as is ReadAs.UNCLEAR:
+            self._unheard()
+        else:
+            self._not_made_out = 0
         lesson = self._lessons.after(last[0], hearing, sound)
         if lesson and self._desk.sitting.settings.learns_voice:
             voice.accepted(lesson.sound, lesson.words, lesson.sure)
@@ -486,6 +500,15 @@ class Listener:
     def _voice(self) -> Acquaintance | None:
         """What the engine learns of the speaker's voice, if it can."""
         return self._engine.adaptation if isinstance(self._engine, LearnsVoice) else None
+
+    def _unheard(self) -> None:
+        """After many in a row that could not be made out, somebody else may be speaking."""
+        self._not_made_out += 1
+        voice = self._voice
+        if voice is not None and voice.adapted and self._not_made_out >= MOST_UNHEARD:
+            self._not_made_out = 0
+            self._desk.forget_voice()
+            self._to_tell = self._to_tell or STRANGE
 
     def _stranger(self) -> None:
         self._lessons.forget()

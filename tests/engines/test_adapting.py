@@ -110,6 +110,13 @@ class Sums(unittest.TestCase):
         self.assertIsNone(nothing_learned().transform())
         self.assertIsNone(replace(nothing_learned(), frames=LEAST_FRAMES).transform())
 
+    def test_what_can_be_no_voice_changes_nothing(self) -> None:
+        """A speaker whom the decoders were adapted away from could not ask for an end of it."""
+        same, here = np.eye(CEPSTRA), np.zeros(CEPSTRA)
+        for matrix, offset in ((0.1 * same, here), (3 * same, here), (same, here + 9)):
+            self.assertIsNone(drawn(matrix, offset).transform())
+        self.assertIsNone(drawn(same + 2 * np.eye(CEPSTRA, k=1), here).transform())
+
     def test_what_is_old_counts_less(self) -> None:
         old = drawn(np.eye(CEPSTRA), np.zeros(CEPSTRA), MOST_FRAMES)
         new = drawn(np.eye(CEPSTRA), np.ones(CEPSTRA), MOST_FRAMES // 2)

@@ -11,7 +11,7 @@ from nimble_lantern.core.reading.hearing import Hearing, from_line
 from nimble_lantern.voices.speaker import Speaker
 from nimble_lantern.web import listening
 from nimble_lantern.web.app import create_app
-from nimble_lantern.web.listening import CUT_OFF, SILENT_SECONDS, Listener
+from nimble_lantern.web.listening import CUT_OFF, MOST_UNHEARD, SILENT_SECONDS, Listener
 from tests.speaking import voiced
 from tests.web.test_pages import BEGAN, SILENCE, Recited, SoundCase
 
@@ -331,6 +331,34 @@ class GettingToKnowAVoice(Streams):
         self.speaks()
         self.sends(SILENCE)
         self.assertEqual(self.pupil.taught, [("we", "wait")])
+
+    def test_after_many_that_were_not_made_out_the_voice_is_strange_again(self) -> None:
+        """Somebody else speaks, perhaps, and cannot ask for it."""
+        for _ in range(2):
+            self.speaks()
+        self.pupil.adapted = True
+        self.sends(SILENCE)
+        self.assertNotEqual(self.desk.learned_voice(), b"")
+        long = (SILENCE, *SPOKEN, *SPOKEN, *[SILENCE] * 6)
+        with mock.patch.object(self.listener._ready(), "end", return_value=Hearing(())):
+            for n in range(MOST_UNHEARD):
+                self.assertNotEqual(self.desk.learned_voice(), b"", n)
+                for sound in long:
+                    self.sends(sound)
+        self.assertEqual(self.desk.learned_voice(), b"")
+        self.assertIn("learned of the voice is forgotten", self.desk.scene().notice)
+        self.sends(SILENCE)
+        self.assertEqual(self.pupil.taught, [])
+
+    def test_the_desks_own_voice_teaches_nothing(self) -> None:
+        self.speaks()
+        with mock.patch.object(self.desk, "_without_own_voice", return_value=None):
+            self.speaks()
+            self.speaks()
+        self.recited.lines[:] = ["we wait"]
+        self.speaks()
+        self.sends(SILENCE)
+        self.assertEqual(self.pupil.taught, [("the", "tide", "is", "high")])
 
     def test_nothing_is_learned_where_the_speaker_does_not_want_it(self) -> None:
         self.recited.lines.insert(0, "do not learn my voice")

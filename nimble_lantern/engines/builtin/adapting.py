@@ -75,10 +75,11 @@ class Statistics:
         if not self.enough:
             return None
         try:
-            found = np.linalg.solve(self.moments, self.products[..., None])[..., 0]
+            solved = np.linalg.solve(self.moments, self.products[..., None])
         except np.linalg.LinAlgError:  # too few different sounds
             return None
-        if not np.isfinite(found).all():
+        found = solved[..., 0].astype(np.float64)
+        if not _plausible(found):
             return None
         lines = ["1", str(STREAMS)]
         for stream in found:
@@ -93,6 +94,25 @@ class Statistics:
         counts = np.array([self.frames, self.utterances])
         np.savez_compressed(kept, counts=counts, **{name: getattr(self, name) for name in _SUMS})
         return kept.getvalue()
+
+
+def _plausible(found: Floats) -> bool:
+    """Whether a regression [stream, cepstrum, regressor] is that of a voice.
+
+    Of seven voices none scaled a cepstrum by less than 0.6 or more than 1.4, mixed in more than 0.5
+    of another or moved one by more than 1.2.  A speaker whom the decoders were adapted away from
+    could not even ask for that to be forgotten.
+    """
+    if not np.isfinite(found).all():
+        return False
+    matrices, offsets = found[..., :CEPSTRA], found[..., CEPSTRA]
+    scales = np.diagonal(matrices, axis1=1, axis2=2)
+    mixed = np.abs(matrices - scales[..., None] * np.eye(CEPSTRA)).max()
+    scaled = scales.min() >= _LEAST_SCALE and scales.max() <= _MOST_SCALE
+    return bool(scaled and mixed <= _MOST_MIXED and np.abs(offsets).max() <= _FARTHEST)
+
+
+_LEAST_SCALE, _MOST_SCALE, _MOST_MIXED, _FARTHEST = 0.4, 2.0, 1.0, 4.0
 
 
 def nothing_learned() -> Statistics:

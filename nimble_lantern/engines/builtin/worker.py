@@ -7,8 +7,10 @@ that nobody waits for any more is dropped.
 from __future__ import annotations
 
 import multiprocessing
+import sys
 import threading
 import time
+import traceback
 from collections import deque
 from collections.abc import Callable, Sequence
 from contextlib import suppress
@@ -18,7 +20,7 @@ from pathlib import Path
 from typing import Any
 
 from nimble_lantern.core.errors import BadInput
-from nimble_lantern.engines.builtin.adapting import Statistics, learned
+from nimble_lantern.engines.builtin.adapting import Statistics, learned, nothing_learned
 from nimble_lantern.engines.builtin.decoder import CommandDecoder, DictationDecoder
 from nimble_lantern.engines.heap import give_back, share_one_heap
 
@@ -128,7 +130,12 @@ def serve(connection: Connection, kind: str) -> None:
                     connection.send(("done", request, decoder.letters(sound, spans)))
                 case ("learn", sound, words, sure):
                     assert isinstance(decoder, CommandDecoder)
-                    connection.send(("aside", learned(sound, words, sure, decoder.ways_of)))
+                    try:
+                        found = learned(sound, words, sure, decoder.ways_of)
+                    except Exception:  # whatever is wrong with it must not end who listens
+                        traceback.print_exc(file=sys.stderr)
+                        found = nothing_learned()
+                    connection.send(("aside", found))
                 case ("grammar" | "rest" | "page" as name, request, *rest):
                     getattr(decoder, name)(*rest)
                     rest = []  # a network's arcs; the decoder has its own by now
