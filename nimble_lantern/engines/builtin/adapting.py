@@ -31,7 +31,7 @@ from nimble_lantern.engines.builtin.acoustics import (
 from nimble_lantern.engines.pcm import RATE
 
 LEAST_FRAMES = 3000
-"""Of speech that a voice is adapted to: half a minute, ten utterances."""
+"""Of speech that a voice is adapted to: half a minute, ten to twenty utterances."""
 MOST_FRAMES = 60_000
 """Ten minutes; from then on what is older counts less, as a voice and a microphone change."""
 _REGRESSORS = CEPSTRA + 1  # the means, and one for the offset
