@@ -14,7 +14,7 @@ _SPOKEN = {
     "target": "…", "text": "…", "words": "…", "place": "…", "a": "…", "b": "…", "c": "…",
     "number": "twelve", "position": "second", "old": "…", "exactly": "", "extend": "extend",
     "counted": "two words", "headinglevel": "two", "colour": "blue", "family": "courier",
-    "ink": "yellow",
+    "ink": "yellow", "whole": "…", "first": "…", "second": "…",
 }  # fmt: skip
 _SLOT = re.compile(r"\{([^}:]*)(?::[^}]*)?\}|<([^>]*)>")
 

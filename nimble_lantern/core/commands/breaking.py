@@ -31,7 +31,7 @@ def _a_sentence(sitting: Sitting, parse: Parse) -> bool:
         when=_a_sentence,
     ),
     Way(
-        "(make | turn) {whole:target} [into] two [sentences] (at | {side:beside}) {target}",
+        "(make | turn) {whole:target} [into] two sentences (at | {side:beside}) {target}",
         when=_a_sentence,
     ),
     Way(

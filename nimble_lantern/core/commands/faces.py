@@ -165,7 +165,7 @@ CATALOGUE.table(
 
 @command(
     *frames.made("[(a bit | a little | a size | a step)] {larger}", False),
-    "[(make | set | put)] {target} {larger:sizes}",
+    "(make | set | put) {target} {larger:sizes}",
     Way("{larger:sizes}", when=_of_words_here),
     "(<make> | <wish>) {target} in [a] {larger} (letters | type | print | size | font)",
     "use [a] {larger} (letters | type | print | size | font) (for | on) {target}",
