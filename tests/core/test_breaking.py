@@ -129,6 +129,15 @@ class OfATable(DeskCase):
                     desk.hears(said, away)
                     self.assertEqual(desk.markdown, before)
 
+    def test_what_was_taken_away_or_moved_does_not_come_back_for_it(self) -> None:
+        for said in ("delete the last word", "delete row two", "move row two down", "undo that"):
+            with self.subTest(said):
+                desk = Driver(ROTA)
+                desk.hears("add a row above row two", "undo that", said)
+                before = desk.markdown
+                desk.hears("delete it")
+                self.assertEqual(desk.markdown, before)
+
     def test_a_cell_that_was_gone_to_is_cleared_as_it(self) -> None:
         desk = Driver(ROTA)
         desk.hears("go to the cell that says nell", "clear it")

@@ -72,8 +72,8 @@ def follows(sitting: Sitting, words: Phrase, regretted: bool = False) -> Iterato
     if len(words) > _LONGEST or (last := _last(sitting)) is None:
         return
     before, command, gone = last
-    if words in _AWAY and sitting.trail[-1].made and not sitting.that and sitting.selection is None:
-        yield ("undo", "that")  # an empty row was just put there: nothing else can be meant
+    if words in _AWAY and _was_added(sitting, command):
+        yield ("undo", "that")
     if (step := _step(words)) != 0:
         yield from _the_next(before, command, gone + step)
     if words in _EVERYWHERE or _wherever(before, words):
@@ -83,6 +83,15 @@ def follows(sitting: Sitting, words: Phrase, regretted: bool = False) -> Iterato
     if sitting.trail[-1].made and sitting.that:
         yield from () if regretted else _as_well(words, command)
         yield from _but_not(before, command, words)
+
+
+def _was_added(sitting: Sitting, command: str) -> bool:
+    """Whether the last utterance put something there that has no words, as a row has none yet."""
+    before, traits = sitting.previous, CATALOGUE.commands[command].traits
+    if before is None or not sitting.trail[-1].made or sitting.that or sitting.selection:
+        return False
+    otherwise = traits.destructive or traits.moves or traits.walks
+    return not otherwise and len(sitting.document.blocks) > len(before.document.blocks)
 
 
 def _wherever(before: Phrase, words: Phrase) -> bool:

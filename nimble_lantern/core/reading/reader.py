@@ -315,7 +315,7 @@ def two_commands(sitting: Sitting, words: Sequence[str]) -> Pair | None:
     looks = [i for i in range(2, len(words) - 1) if _ends_in_a_look(words, i)]
     short = len(words) <= _MOST_WORDS_OF_A_SLIP + 2
     bare = [i for i in range(2, len(words) - 1) if short and CATALOGUE.may_begin(words[i])]
-    if not 0 < len(links) + len(looks) + len(bare) <= _MOST_LINKS:
+    if not (links or looks or bare) or len(links) + len(looks) > _MOST_LINKS:
         return None
     if judge(sitting, words, whole=True).kind is not Judged.TEXT:
         return None
