@@ -10,6 +10,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
+from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, TRADE_VERBS
 from nimble_lantern.core.lexicon.sentences import NEVER_LAST
 from nimble_lantern.core.reading.addressing import (
     Plainer,
@@ -43,6 +44,7 @@ from nimble_lantern.core.targets.model import (
 )
 from nimble_lantern.core.targets.resolve import Missing
 
+_VERBS = PLAIN_VERBS | TRADE_VERBS
 _MARK_ENDS = (("full", "stop"), ("question", "mark"), ("exclamation", "mark"), ("period",))
 _MOST_WORDS_OF_A_SLIP = 6
 
@@ -314,7 +316,8 @@ def two_commands(sitting: Sitting, words: Sequence[str]) -> Pair | None:
     links = [i for i, w in enumerate(words) if w in _LINKS and 0 < i < len(words) - 1]
     looks = [i for i in range(2, len(words) - 1) if _ends_in_a_look(words, i)]
     short = len(words) <= _MOST_WORDS_OF_A_SLIP + 2
-    bare = [i for i in range(2, len(words) - 1) if short and CATALOGUE.may_begin(words[i])]
+    may = (i for i in range(2, len(words) - 1) if short and words[i] in _VERBS)
+    bare = [i for i in may if _whole_and_harmless(exactly(sitting, tuple(words[:i]), True), 0)]
     if not (links or looks or bare) or len(links) + len(looks) > _MOST_LINKS:
         return None
     if judge(sitting, words, whole=True).kind is not Judged.TEXT:
@@ -331,14 +334,16 @@ def two_commands(sitting: Sitting, words: Sequence[str]) -> Pair | None:
 def _side_by_side(sitting: Sitting, words: Sequence[str], i: int) -> Pair | None:
     """ "New letter call it party": two that are whole, none of them taking anything away."""
     first, second = tuple(words[:i]), tuple(words[i:])
-    for state, said, most in ((sitting, first, 0), (_about_first(sitting, first), second, 2)):
-        found = judge(state, said, whole=True)
-        parse = found.parse
-        if found.kind is not Judged.COMMAND or parse is None or parse.free > most:
-            return None
-        if parse.command.traits.destructive or parse.command.traits.walks:
-            return None
-    return first, second
+    found = judge(_about_first(sitting, first), second, whole=True)
+    return (first, second) if _whole_and_harmless(found, 2) else None
+
+
+def _whole_and_harmless(found: Verdict, most: int) -> bool:
+    """Whether that is a command, with so many free words, which takes nothing away."""
+    parse = found.parse
+    if found.kind is not Judged.COMMAND or parse is None or parse.free > most:
+        return False
+    return not (parse.command.traits.destructive or parse.command.traits.walks)
 
 
 _LONGEST_LOOK = 4
