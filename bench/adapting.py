@@ -17,6 +17,7 @@ from nimble_lantern.benchmarks import Figure
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.reading.hearing import Hearing, from_line
 from nimble_lantern.core.sitting import Heard, advance
+from nimble_lantern.core.state import Sitting
 from nimble_lantern.engines.builtin.files import scene_of
 from nimble_lantern.engines.builtin.recogniser import BuiltIn
 from nimble_lantern.engines.teaching import Lessons
@@ -85,17 +86,23 @@ def _measured(engine: BuiltIn, voice: str) -> dict[str, float]:
     }
 
 
+def _learns(
+    engine: BuiltIn, lessons: Lessons, now: Sitting, sound: bytes, hearing: Hearing
+) -> None:
+    """What the utterance before teaches, now that this one was heard."""
+    entry = advance(now, Heard(hearing)).entry
+    if entry is not None and (lesson := lessons.after(entry, hearing, sound)):
+        engine.adaptation.accepted(lesson.sound, lesson.words, lesson.sure)
+        engine.adaptation.learned()
+
+
 def _taught(engine: BuiltIn, voice: str) -> int:
     said = [*_some("commands", False, _TAUGHT), *_some("sentences", False, _TAUGHT)]
     lessons = Lessons()
     for line in sorted(said, key=_page):
         now = sitting(line.document, line.before)
         for sound, hearing in _heard(engine, line, voice):
-            entry = advance(now, Heard(hearing)).entry
-            if entry is not None and (lesson := lessons.after(entry, hearing, sound)):
-                engine.adaptation.accepted(lesson.sound, lesson.words, lesson.sure)
-                engine.look(scene_of(now))
-                engine.adaptation.learned()
+            _learns(engine, lessons, now, sound, hearing)
     return engine.adaptation.utterances
 
 
@@ -116,11 +123,7 @@ def _of_a_person() -> Iterator[Figure]:
                 words += len(one.words)
             rates.append(wrong / words)
             for one in taught:
-                hearing = engine.hear(one.sound, scene)
-                entry = advance(now, Heard(hearing)).entry
-                if entry is not None and (lesson := lessons.after(entry, hearing, one.sound)):
-                    engine.adaptation.accepted(lesson.sound, lesson.words, lesson.sure)
-                    engine.adaptation.learned()
+                _learns(engine, lessons, now, one.sound, engine.hear(one.sound, scene))
         yield Figure("person_words_wrong_before", rates[0], "share")
         ratio = rates[1] / rates[0]
         yield Figure(

@@ -31,6 +31,7 @@ from nimble_lantern.core.effects import (
     FetchEars,
     ForgetVoice,
     Kept,
+    KnowVoice,
     Leave,
     Outside,
     PrintDocument,
@@ -132,7 +133,7 @@ class LiveDesk:
         self.fetches: Callable[[str], None] | None = None
         """Fetches a larger model by its name, in the background."""
         self.strange: Callable[[], None] | None = None
-        """Tells who listens that the voice it knew is not to be known any more."""
+        """Tells who listens that another voice is known now, or none."""
 
     @property
     def sitting(self) -> Sitting:
@@ -393,6 +394,8 @@ class LiveDesk:
                     self.fetches(name)
             case ForgetVoice():
                 self.forget_voice()
+            case KnowVoice():
+                self._of_the_voice(self._journal.voice.bring_back)
             case Prompt(name, mistakes):
                 self._prompt(name, mistakes)
             case SayAgain(words):
@@ -426,11 +429,14 @@ class LiveDesk:
             self._journal.voice.put(learned)
 
     def forget_voice(self) -> None:
-        """Keep nothing of what was learned, and let who listens know."""
+        """Know nothing of what was learned, and let who listens know."""
+        self._of_the_voice(self._journal.voice.forget)
+
+    def _of_the_voice(self, change: Callable[[], None]) -> None:
         try:
-            self._journal.voice.forget()
+            change()
         except NotKept as error:
-            self._notice = f"What was learned of your voice is still there: {error}."
+            self._notice = f"What was learned of your voice is as it was: {error}."
             return
         if self.strange is not None:
             self.strange()

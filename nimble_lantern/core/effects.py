@@ -212,6 +212,13 @@ class ForgetVoice:
 
 
 @dataclass(frozen=True, slots=True)
+class KnowVoice:
+    """Know again what was forgotten of the speaker's voice."""
+
+    effect: ClassVar[str] = "know_voice"
+
+
+@dataclass(frozen=True, slots=True)
 class FetchEars:
     """Fetch a larger model to listen with, and listen with it once it is there."""
 
@@ -252,6 +259,7 @@ Effect = (
     | CheckMicrophone
     | FetchEars
     | ForgetVoice
+    | KnowVoice
     | SayAgain
     | ReadAloud
     | Say

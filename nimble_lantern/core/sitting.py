@@ -18,6 +18,8 @@ from nimble_lantern.core.effects import (
     CopyDocument,
     DropEmptyDocument,
     Effect,
+    ForgetVoice,
+    KnowVoice,
     NameDocument,
     NewDocument,
     OpenDocument,
@@ -261,6 +263,10 @@ def _way_back(before: Sitting, effects: Iterable[Effect]) -> Iterable[Effect]:
                 yield PutAway(name)
             case Prompt(name) if name:
                 yield Prompt(None)
+            case ForgetVoice():
+                yield KnowVoice()
+            case KnowVoice():
+                yield ForgetVoice()
 
 
 def undone(sitting: Sitting, entries: Sequence[Entry]) -> set[int]:

@@ -140,7 +140,8 @@ class SettingRow(Base):
 
 
 class VoiceRow(Base):
-    """The one row with what was learned of the speaker's voice (engines.builtin.adapting)."""
+    """What was learned of the speaker's voice (engines.builtin.adapting), and what was forgotten
+    last, until something new is learned."""
 
     __tablename__ = "voice"
 

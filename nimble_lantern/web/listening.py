@@ -515,10 +515,11 @@ class Listener:
         self._strange = self._looks = True
 
     def _get_to_know(self, voice: Acquaintance) -> None:
-        """Between utterances: keep what was learned, or forget it."""
+        """Between utterances: keep what was learned, or know what is kept instead of it."""
         if self._strange:
             self._strange = False
             voice.forget()
+            voice.accustom(self._desk.learned_voice())
         if learned := voice.learned():
             self._desk.keep_voice(learned)
 

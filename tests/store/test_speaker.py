@@ -28,6 +28,15 @@ class Kept(unittest.TestCase):
         self.voice.forget()
         self.assertEqual(self.voice.get(), b"")
         self.voice.forget()
+        self.voice.bring_back()
+        self.assertEqual(self.voice.get(), b"\0two")
+
+    def test_what_was_forgotten_is_gone_once_something_new_is_learned(self) -> None:
+        self.voice.put(b"\0one")
+        self.voice.forget()
+        self.voice.put(b"\0two")
+        self.voice.bring_back()
+        self.assertEqual(self.voice.get(), b"\0two")
 
     def test_a_disk_that_fails_is_told_of_and_reads_as_nothing(self) -> None:
         broken = OperationalError("x", {}, Exception("database or disk is full"))

@@ -332,6 +332,18 @@ class GettingToKnowAVoice(Streams):
         self.sends(SILENCE)
         self.assertEqual(self.pupil.taught, [("we", "wait")])
 
+    def test_forgetting_it_is_undone_and_takes_no_text_back(self) -> None:
+        self.recited.lines[2:] = ["forget my voice", "undo that"]
+        for _ in range(3):
+            self.speaks()
+        self.sends(SILENCE)
+        before, self.pupil.began_with = self.desk.sitting.document, b""
+        self.speaks()
+        self.sends(SILENCE)
+        self.assertEqual(self.desk.sitting.document, before)
+        self.assertEqual(self.desk.learned_voice(), b"the tide is high")
+        self.assertEqual(self.pupil.began_with, self.desk.learned_voice())
+
     def test_after_many_that_were_not_made_out_the_voice_is_strange_again(self) -> None:
         """Somebody else speaks, perhaps, and cannot ask for it."""
         for _ in range(2):
@@ -375,7 +387,7 @@ class GettingToKnowAVoice(Streams):
         with mock.patch.object(self.desk._journal.voice, "forget", side_effect=NotKept("full")):
             self.recited.lines.insert(0, "forget my voice")
             self.speaks()
-        self.assertIn("still there: full", self.desk.scene().notice)
+        self.assertIn("as it was: full", self.desk.scene().notice)
 
     def test_checking_the_microphone_tells_how_well_the_voice_is_known(self) -> None:
         self.recited.lines[2:] = ["check the microphone"]

@@ -7,7 +7,7 @@ from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import Parse, command, each
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit, unit_named
 
@@ -19,27 +19,26 @@ def _a_sentence(sitting: Sitting, parse: Parse) -> bool:
     return unit_named(parse.args.get("whole")) is Unit.SENTENCE
 
 
+def once_inside(sitting: Sitting, whole: Places, target: Places) -> Range | Refusal:
+    """Where words stand in a part that is to be broken at them, if they stand in it once."""
+    part = whole.first
+    inside = [r for r in target.ranges if part.start <= r.start and r.end <= part.end]
+    if len(inside) == 1:
+        return inside[0]
+    what = "does not stand there" if not inside else f"stands there {len(inside)} times"
+    return Refusal(f"“{sitting.document.text(target.first)}” {what}.", "", "Say other words.")
+
+
 @command(
-    Way(
+    *each(
+        _a_sentence,
         "(split | break | cut | divide | chop) {whole:target} [(up | in two | in half | into two)]"
-        " {side:beside} {target}",
-        when=_a_sentence,
-    ),
-    Way(
-        "(split | break | cut | divide | chop) {whole:target} [(up | in two | in half | into two)]"
-        " at {target}",
-        when=_a_sentence,
-    ),
-    Way(
+        " (at | {side:beside}) {target}",
         "(make | turn) {whole:target} [into] two sentences (at | {side:beside}) {target}",
-        when=_a_sentence,
-    ),
-    Way(
         "make two (sentences | of them | of it) (of | out of | from) {whole:target}"
         " (at | {side:beside}) {target}",
-        when=_a_sentence,
+        "(end | finish | stop | close) {whole:target} {side:beside} {target}",
     ),
-    Way("(end | finish | stop | close) {whole:target} {side:beside} {target}", when=_a_sentence),
     example="make two sentences of the last sentence after lamp",
     group="revising",
     every_place=True,
@@ -48,13 +47,11 @@ def break_sentence(
     sitting: Sitting, whole: Places, target: Places, side: str = "before"
 ) -> Done | Refusal:
     """Make two sentences of one, before or after words that stand in it once."""
-    document, part = sitting.document, whole.first
-    inside = [r for r in target.ranges if part.start <= r.start and r.end <= part.end]
-    if len(inside) != 1:
-        what = "does not stand there" if not inside else f"stands there {len(inside)} times"
-        return Refusal(f"“{document.text(target.first)}” {what}.", "", "Say other words.")
-    at = inside[0].end if side == "after" else inside[0].start
-    text = document.blocks[at.block].text
+    inside = once_inside(sitting, whole, target)
+    if isinstance(inside, Refusal):
+        return inside
+    part, at = whole.first, inside.end if side == "after" else inside.start
+    text = sitting.document.blocks[at.block].text
     left = len(text[: at.offset].rstrip(_BETWEEN))
     right = len(text) - len(text[at.offset :].lstrip(_BETWEEN))
     if left <= part.start.offset or right >= part.end.offset or not text[right].isalnum():

@@ -137,15 +137,13 @@ def _sized(points: int) -> Refusal | None:
 )
 def size(sitting: Sitting, target: Places | None = None, number: int = 12) -> Done | Refusal:
     """Set words in a size, from 10 to 72 points."""
-    if target is None:
-        held = resolve(That(), sitting)
-        if isinstance(held, Refusal):
-            return held
-        target = held
+    held = target or resolve(That(), sitting)
+    if isinstance(held, Refusal):
+        return held
     if refusal := _sized(number):
         return refusal
-    after = faced(sitting, target.ranges, "size", str(number))
-    return Done(after, f"{named(sitting.document, target.ranges)} is {number} points")
+    after = faced(sitting, held.ranges, "size", str(number))
+    return Done(after, f"{named(sitting.document, held.ranges)} is {number} points")
 
 
 def _of_words_here(sitting: Sitting, parse: Parse) -> bool:
@@ -190,17 +188,15 @@ def resize(
     sitting: Sitting, target: Places | None = None, larger: int = 1, resizing: int | None = None
 ) -> Done | Refusal:
     """Set words a step larger or smaller than they are."""
-    if target is None:
-        held = resolve(That(), sitting)
-        if isinstance(held, Refusal):
-            return held
-        target = held
+    held = target or resolve(That(), sitting)
+    if isinstance(held, Refusal):
+        return held
     larger = larger if resizing is None else resizing
-    now = _points(sitting, target.first)
+    now = _points(sitting, held.first)
     nearest = min(range(len(SIZES)), key=lambda i: abs(SIZES[i] - now))
     points = SIZES[max(0, min(len(SIZES) - 1, nearest + larger))]
-    after = faced(sitting, target.ranges, "size", str(points))
-    return Done(after, f"{named(sitting.document, target.ranges)} is {points} points")
+    after = faced(sitting, held.ranges, "size", str(points))
+    return Done(after, f"{named(sitting.document, held.ranges)} is {points} points")
 
 
 def _points(sitting: Sitting, r: Range) -> float:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from nimble_lantern.core.commands.breaking import once_inside
 from nimble_lantern.core.commands.table_here import head_two, headed, headed_cells
 from nimble_lantern.core.commands.when import just_made, names_no_thing
 from nimble_lantern.core.commands.wording import many, quoted
@@ -340,12 +341,10 @@ def split_part(
     sitting: Sitting, whole: Places, target: Places, side: str = "before"
 ) -> Done | Refusal:
     """Begin a new paragraph before or after words of a paragraph that is named."""
-    part = whole.first
-    inside = [r for r in target.ranges if part.start <= r.start and r.end <= part.end]
-    if len(inside) != 1:
-        what = "does not stand there" if not inside else f"stands there {len(inside)} times"
-        return Refusal(f"“{sitting.document.text(target.first)}” {what}.", "", "Say other words.")
-    return split(sitting, replace(target, ranges=tuple(inside)), side)
+    inside = once_inside(sitting, whole, target)
+    if isinstance(inside, Refusal):
+        return inside
+    return split(sitting, replace(target, ranges=(inside,)), side)
 
 
 @command(

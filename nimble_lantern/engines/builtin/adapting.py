@@ -2,8 +2,8 @@
 
 One linear regression for each feature stream takes all means to the speaker's (maximum likelihood
 linear regression: Leggetter and Woodland, 1995; the statistics as Gales, 1998, has them for
-diagonal variances).  It needs the words that were said, and a minute of speech.  No sound is kept:
-only sums, from which none can be made again.
+diagonal variances).  It needs the words that were said, and half a minute of speech.  No sound is
+kept: only sums, from which none can be made again.
 """
 
 from __future__ import annotations
