@@ -21,9 +21,9 @@ FLAGS = (
     "--disable-component-update",
     "--disable-sync",
     "--no-first-run",
-    "--disable-dev-shm-usage",
     "--hide-scrollbars",
 )
+_SHARED_MEMORY, _ENOUGH = Path("/dev/shm"), 512 * 2**20
 
 
 @contextmanager
@@ -36,6 +36,9 @@ def chromium(
     options.binary_location = shutil.which("chromium") or "chromium"
     for flag in (*FLAGS, f"--user-data-dir={profile}", f"--window-size={size[0]},{size[1]}"):
         options.add_argument(flag)
+    if not _SHARED_MEMORY.is_dir() or shutil.disk_usage(_SHARED_MEMORY).free < _ENOUGH:
+        # Only then: shared memory on a disk lets sound wait for the disk, and some is lost.
+        options.add_argument("--disable-dev-shm-usage")
     if sound is not None:
         options.add_argument("--use-fake-ui-for-media-stream")
         options.add_argument("--use-fake-device-for-media-stream")
