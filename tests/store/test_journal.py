@@ -143,7 +143,9 @@ class Transactions(JournalCase):
 class Snapshots(JournalCase):
     def test_a_copy_is_made_when_the_edits_outweigh_it(self) -> None:
         for n in range(40):
-            self.hears(f"the ferry crew brought oil and bread for the winter {'and ' * 250}more")
+            # Each with words of its own: what is said is compared with what stands there.
+            cargo = " ".join(f"box{n}n{i} and" for i in range(150))
+            self.hears(f"the ferry crew brought oil and bread for the winter {cargo} more")
             if n == 20:
                 self.restarted()
         self.assertGreater(self.count(SnapshotRow), 1)

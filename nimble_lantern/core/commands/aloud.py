@@ -105,6 +105,7 @@ CATALOGUE.table(
     Way("say {target} [(aloud | out loud | to me)]", when=_of_prose),
     Way("recite {target}", when=_plainly),
     Way("[and] [now] {target} (again | once more)", when=_read_lately),
+    Way("(and | now | and now | then | next) {target}", when=_read_lately),
     Way(
         "(let me | let's | let us | i want to | i'd like to | i need to | (can | could | may)"
         " (i | we)) hear {target} [again]",
@@ -179,7 +180,9 @@ def read_on(sitting: Sitting, named_marks: bool = False) -> Done | Refusal:
     " [aloud] [to me] [(from | at) the <beginning>] [{named_marks}]",
     "start reading [(aloud | from the <beginning> | at the <beginning>)]",
     "read [me] [(it | that | this | everything)] all <read_out> [from the <beginning>]",
-    "read [me] (it | that | this | everything) all",
+    "read [me] (it | that | this | everything) all [through]",
+    "read [me] (it | that | this | everything) through",
+    "what (have i | do i have | have we | do we have) [got] so far",
     "read [me] (it | that | this | everything) [all] from the <beginning>",
     "read [me] the (whole | entire) (document | text | letter | thing)",
     "(speak | say [out loud]) (the | my) [whole] (letter | document)",

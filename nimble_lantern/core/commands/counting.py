@@ -34,6 +34,11 @@ CATALOGUE.table(
     " | mention | write | said | used | mentioned | written | put) {target}",
     "how (many times | often) (is | does | has) {target} (in (here | it | this | the <writing>)"
     " | said | mentioned | come up | appear | stand (here | there) | been said)",
+    "(does | do | is | are | did) {target} [(come up | appear | occur | in (here | it | this | the"
+    " <writing>) | there)] (twice | [any] more than once | too often | anywhere else | again"
+    " anywhere)",
+    "(do i | have i | did i) (say | use | mention | write | said | used | mentioned | written)"
+    " {target} (twice | [any] more than once | too often | anywhere else)",
     "count [(how often | every | each | all the)] {target} (in (here | it | this | the <writing>)"
     " | for me)",
     example="how often do i say ferry",

@@ -146,6 +146,7 @@ _UNNAMED = "Untitled"
     Way("(name | call) (this | the) (letter | text | page | paper | notice) {text}", when=_a_title),
     Way("(call | name) (it | this) {text}", when=_of_an_empty_page),
     Way("(call | name) this one {text}", when=_a_title),
+    Way("(call | name) the whole (thing | letter | text | document) {text}", when=_a_title),
     Way(
         "(save | store) (it | this | (the | this | my) (letter | document | file | notice | page))"
         " (as | under [the name [of]]) {text}",

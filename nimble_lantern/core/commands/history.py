@@ -259,7 +259,8 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "(undo | reverse | revert | take back) (the | that | my) (deletion | delete | replacement"
     " | edit | formatting | insertion)",
     Way(
-        "(undo | reverse | revert | take back) (the | that | my) (move | swap | bold | italic |"
+        "(undo | reverse | revert | take back) (the | that | my) (move | cut | sort | split | join"
+        " | correction | swap | bold | italic |"
         " italics | underline | underlining | highlight | colour | heading | list | bullets)",
         when=_was_a_command,
     ),

@@ -112,7 +112,9 @@ def a_new_thing(text: tuple[str, ...]) -> bool:
 
 
 _THERE = frozenset("in on to at".split())
-_MADE = frozenset("line lines row rows item items bullet bullets point points column".split())
+_MADE = frozenset(
+    "space gap line lines row rows item items bullet bullets point points column".split()
+)
 _ANOTHER = frozenset("a an the another more new empty blank extra further spare fresh".split())
 
 

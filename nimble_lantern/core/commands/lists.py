@@ -178,6 +178,20 @@ _NO_ITEM = frozenset("nobody everybody everyone somebody someone anybody who wha
     ),
     Way("add (an item | another item) [saying] {text}", when=_an_item),
     Way("(another | one more) item [saying] {text}", when=_an_item),
+    Way(
+        "(add | put [in]) (another | one more | a new) (item | entry) [saying] {text}",
+        when=_an_item,
+    ),
+    Way(
+        "(add | put) [(one more | another | one | something)] (to | on | onto) the list [saying]"
+        " {text}",
+        when=_an_item,
+    ),
+    Way(
+        "(add | put) (a | another) (item | point | warning | reminder | rule | line) (at | to) the"
+        " [very] (end | bottom | foot) of the list [saying] {text}",
+        when=_an_item,
+    ),
     Way("[add] (a | another) list item {text:words} [at the end of the list]", when=_an_item),
     Way("list item {text:words} at the end of the list", when=_there_is_a_list),
     Way("[and] (also | plus) {text:words} (on | to) the list", when=_an_item),

@@ -15,7 +15,7 @@ from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
-from nimble_lantern.core.lexicon.closed import PREPOSITIONS
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Order, Places, Unit, Units
@@ -49,6 +49,16 @@ def _said_at_the_end(sitting: Sitting, parse: Parse) -> bool:
     return telling and says_no_thing(sitting, parse)
 
 
+def _told_in_full(sitting: Sitting, parse: Parse) -> bool:
+    """ "Add a sentence the board will come"; "add a sentence about the board" says no words."""
+    text = tuple(parse.args.get("text", ()))
+    plain = bool(text) and text[0] not in PREPOSITIONS and not text[0].endswith("ing")
+    if "edge" in parse.args:
+        return plain and len(text) > 1
+    telling = not VERBS.isdisjoint(text[1:]) or not AUXILIARIES.isdisjoint(text[1:])
+    return plain and telling and parse.args.get("unit") is not Unit.ITEM
+
+
 def _stands_beside(sitting: Sitting, parse: Parse) -> bool:
     """A part of the page; a sentence and an item may stand beside any words of it."""
     anywhere = parse.args.get("unit") in (Unit.SENTENCE, Unit.ITEM)
@@ -66,6 +76,11 @@ def _stands_beside(sitting: Sitting, parse: Parse) -> bool:
         f"[a] new paragraph at the [very] {{edge:docedge}} [{_SAID}] {{text}}",
     ),
     f"{_ADD_ONE} [here] {_SAYING} {{text}}",
+    *each(
+        _told_in_full,
+        f"{_ADD_ONE} {{text}}",
+        f"{_ADD_ONE} (at | to) the [very] {{edge:docedge}} {{text}}",
+    ),
     f"{_ADD_ONE} (at | to) the [very] {{edge:docedge}} {_SAYING} {{text}}",
     f"{_ADD_ONE} {_SAYING} {{text:words}} (at | to) the [very] {{edge:docedge}}",
     f"{{edge:edge_verb}} (it | this | the <writing>) with (a | one) {{unit:part_said}} {_SAYING}"

@@ -77,6 +77,7 @@ def _names_no_doing(sitting: Sitting, parse: Parse) -> bool:
 @command(
     Way(f"<put> {{text:words}} {_ON_THE_NEXT_LINE}", when=_not_on_the_page),
     Way(f"{{text:words}} {_ON_THE_NEXT_LINE}", when=_names_no_doing),
+    Way(f"{_ON_THE_NEXT_LINE} {{text}}", when=_names_no_doing),
     Way(f"{_ON_THE_NEXT_LINE} (<put> | i want | i'd like) {{text}}", when=_not_on_the_page),
     example="on the next line put with love",
     group="writing",
@@ -211,9 +212,23 @@ def literal(sitting: Sitting, text: tuple[str, ...]) -> Done:
     return Done(wrote.sitting, f"wrote {quoted(wrote.text)}")
 
 
+def _has_a_choice(sitting: Sitting, parse: Parse) -> bool:
+    return bool(sitting.choices)
+
+
 @command(
     "(as | in) (digits | figures | numerals)",
+    "as a (digit | figure | numeral)",
     "make (that | it) [into] (digits | figures)",
+    Way(
+        "[(no | sorry)] i (meant | mean | wanted | want) (the | a) (digit | figure | numeral |"
+        " number)",
+        when=_has_a_choice,
+    ),
+    "[(no | sorry)] [(i | it)] [(meant | mean | want | wanted)] [(as | in)] (the | a) (digit |"
+    " figure | numeral | number) not [(as | in)] (the | a) word",
+    "[(no | sorry)] not [(as | in)] (the | a) word [but] [(as | in)] (the | a) (digit | figure |"
+    " numeral | number)",
     example="as digits",
     group="repair",
     in_text=True,
@@ -225,7 +240,13 @@ def as_digits(sitting: Sitting) -> Done | Refusal:
 
 @command(
     "(as | in) words",
+    "as a word",
     "make (that | it) [into] words",
+    Way("[(no | sorry)] i (meant | mean | wanted | want) (the | a) word", when=_has_a_choice),
+    "[(no | sorry)] [(i | it)] [(meant | mean | want | wanted)] [(as | in)] (the | a) word not"
+    " [(as | in)] (the | a) (digit | figure | numeral | number)",
+    "[(no | sorry)] not [(as | in)] (the | a) (digit | figure | numeral | number) [but]"
+    " [(as | in)] (the | a) word",
     example="as words",
     group="repair",
     in_text=True,

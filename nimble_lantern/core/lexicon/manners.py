@@ -53,6 +53,9 @@ LEADS = _phrases(
     " know, is there a way of, is there a way to, is there any way of, is there any way to",
     "i wonder if you could, i wonder whether you could, i wonder if we could, if you could",
     "if we could, i was wondering if you could",
+    "finally, lastly, and finally, and lastly, one more thing, i nearly forgot, i almost forgot",
+    "before i forget, i think we're finished, i think we're done, i think that's it, that's done"
+    ", that is done, that's that, that's all done",
     "next, first, also, again, quickly, simply, perhaps, maybe, hey, hello, computer, desk",
 )
 """Before a request, one after another: "okay now could you please just"."""
@@ -86,7 +89,7 @@ TAILS = _phrases(
     "that's fine, that is fine, that's enough, that's all right, that will do, that'll do",
     "in this one, in this letter, in this document, in this text",
     "completely, entirely, altogether, that is, there please, again, once more",
-    "a bit, a little, a little bit, a bit more",
+    "a bit, a little, a little bit, a bit more, actually, really",
     "there, up there, down there, then, after all, i think, will you please, can you please,"
     " quickly, just now, for now, for the moment, for the time being",
 )
@@ -142,7 +145,8 @@ REMARKED_ON = frozenset("that this it they those these".split())
 REMARKING = frozenset("is was are were sounds looks seems reads feels sounded looked".split())
 REMARKING_SHORT = {f"{who}'s" for who in REMARKED_ON} | {"they're", "those're"}
 HOW_MUCH = frozenset(
-    "a bit little rather far much really so very too just quite all still now not way more".split()
+    "a bit little rather far much really so very too just quite all still now not way more one"
+    " old".split()
 )
 JUDGED = frozenset(
     "silly wrong sharp harsh rude long short clumsy stiff formal informal cold friendly ugly odd"
@@ -150,6 +154,7 @@ JUDGED = frozenset(
     " useless awful terrible dreadful horrible daft crowded cramped rubbish nonsense unnecessary"
     " ridiculous much many big large small tiny loud bright dark"
     " sad gloomy soppy fancy posh casual wordy chatty preachy heavy sloppy clunky awkward"
+    " badly oddly poorly fashioned"
     " boastful selfish angry cross needy mean unkind unfair grand"
     " pompous bossy cheeky vague abrupt childish pointless".split()
 )

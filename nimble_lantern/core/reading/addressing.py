@@ -431,11 +431,14 @@ def a_remark(words: Sequence[str]) -> bool:
     if not words:
         return False
     whole = words[0] in REMARKED_ON and words[1:2] != () and words[1] in REMARKING
-    rest = words[2:] if whole else words[1:] if words[0] in REMARKING_SHORT else ()
+    bare = words[0] in REMARKING_SHORT or words[0] in _HOW_MUCH_TOO and len(words) > 1
+    rest = words[2:] if whole else words[1:] if bare else ()
     return bool(rest) and rest[-1] in JUDGED and HOW_MUCH.issuperset(rest[:-1])
 
 
 _LONGEST_REMARK = 7
+_HOW_MUCH_TOO = frozenset(("too", "way", "rather"))
+"""They begin a remark in which nothing else is said: "too loud, small letters again"."""
 
 
 def remark_before(words: Sequence[str]) -> int:

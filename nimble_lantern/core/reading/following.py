@@ -47,6 +47,10 @@ _AWAY = _phrases(
     "remove it again, delete it again, take it out again, take that out, get rid of that",
     "take it away again, delete that again, remove that again",
 )
+_OFF = _phrases(
+    "take it off, take that off, take it off again, take that off again, off again, off with it",
+    "get rid of it, get rid of it again, lose it, lose that, take it away again",
+)
 _A_LOOK = 2
 _TOO = _phrases("too, as well, also")
 _SORRY = _phrases(
@@ -72,7 +76,8 @@ def follows(sitting: Sitting, words: Phrase, regretted: bool = False) -> Iterato
     if len(words) > _LONGEST or (last := _last(sitting)) is None:
         return
     before, command, gone = last
-    if words in _AWAY and _was_added(sitting, command):
+    look = sitting.trail[-1].made and CATALOGUE.commands[command].traits.puts_on
+    if words in _AWAY and _was_added(sitting, command) or look and words in _OFF:
         yield ("undo", "that")
     if (step := _step(words)) != 0:
         yield from _the_next(before, command, gone + step)

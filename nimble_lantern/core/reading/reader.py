@@ -10,7 +10,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
-from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, TRADE_VERBS
+from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.sentences import NEVER_LAST
 from nimble_lantern.core.reading.addressing import (
     Plainer,
@@ -238,8 +238,15 @@ def _plainly_asked(sitting: Sitting, verdict: Verdict, plain: Plainer) -> bool:
         return verdict.kind is Judged.COMMAND
     if targets:
         return True
+    # "Please add a line saying no dogs": what comes before the new words is said of a page.
+    told = words[: len(words) - parse.free]
+    if parse.free and len(told) >= _FEWEST_TOLD and not TRADE_NOUNS.isdisjoint(told):
+        return told[0] in _VERBS
     # "Stop listening please", and not "please open".
     return parse.free == 0 and len(words) > 1
+
+
+_FEWEST_TOLD = 3
 
 
 def _taken_back(verdict: Verdict, words: Sequence[str], plain: Plainer) -> bool:

@@ -28,6 +28,8 @@ _MOST_CHANGED = 3
 _FEWEST_SHARED = 3
 """Words that must stand there as they are said, before and behind the change."""
 _MOST_CONTEXT = 4
+_LONGEST_SENTENCE = 80
+"""What goes on for longer, as where nobody says full stops, is not said over."""
 _LONGEST_VALUE = 5
 _LONGEST_THING = 4
 _ASIDES = frozenset("now only still just instead please today will would".split())
@@ -85,7 +87,8 @@ def _said(block: Block) -> tuple[Phrase, ...]:
     kept: tuple[Phrase, ...] | None = block.__dict__.get("_said")
     if kept is None:
         pieces = ([bare(p) for p in block.text[a:z].split()] for a, z in block.sentences)
-        kept = tuple(tuple(w for p in some if p for w in likeliest(p)) for some in pieces)
+        some = (words for words in pieces if len(words) <= _LONGEST_SENTENCE)
+        kept = tuple(tuple(w for p in words if p for w in likeliest(p)) for words in some)
         block.__dict__["_said"] = kept
     return kept
 

@@ -111,6 +111,8 @@ CATALOGUE.table(
     "<what_changed> since (the start | the beginning | i began | [utterance] [number] {number})",
     "<what_changed> since {ago:since_day}",
     "<what_changed> since [last] {day}",
+    "compare [(it | this)] with [how (it was | it looked | it stood)] {ago:since_day}",
+    "compare [(it | this)] with [how (it was | it looked | it stood)] [last | on] {day}",
     heard=1,
     example="show what changed since twelve",
     group="repair",
