@@ -12,7 +12,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command, each
 from nimble_lantern.core.rewriting import rewrite_last
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, That
+from nimble_lantern.core.targets.model import Places, That, is_target
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.writing.capitals import capitalised, starts_sentence
 from nimble_lantern.core.writing.cardinals import NUMBER_WORDS
@@ -85,7 +85,7 @@ def _has_numbers(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     if isinstance(target, That):
         return bool(sitting.choices or sitting.that or sitting.selection)
-    there = resolve(target, sitting)
+    there = resolve(target, sitting) if is_target(target) else None
     form = str(parse.args.get("figured", DIGITS))
     return isinstance(there, Places) and bool(_numbers(sitting, there.ranges, form))
 

@@ -3,12 +3,19 @@
 from __future__ import annotations
 
 from nimble_lantern.core.commands.table_here import (
+    at_cell,
     here,
+    of_table,
     there_is,
+    written_in,
 )
+from nimble_lantern.core.commands.table_made import headings_in
+from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.document.edits import Edit, Reformat
+from nimble_lantern.core.document.tables import Table
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.grammar.catalogue import Parse, command
+from nimble_lantern.core.lexicon.manners import HOW_MUCH, JUDGED
 from nimble_lantern.core.state import Done, Sitting
 
 
@@ -70,3 +77,41 @@ def _headed(sitting: Sitting, header: bool) -> Done | Refusal:
         steps.append(Reformat(table.cell(0, c), new))
     said = "the first row is a heading row" if header else "the first row is one like the others"
     return Done(sitting.edited(Edit(tuple(steps))), said)
+
+
+def _as_many(sitting: Sitting, parse: Parse) -> bool:
+    """ "The headings are day and time", of two columns; "the headings are too long" tells."""
+    table = here(sitting)
+    text = tuple(parse.args.get("text", ()))
+    judged = not (HOW_MUCH | JUDGED).isdisjoint(text)
+    as_many = not isinstance(table, Refusal) and len(headings_in(text)) == table.columns > 1
+    return as_many and not judged
+
+
+@command(
+    "[the | my | our | its] [column] (headings | headers | columns) (are | <shall> be | say | read)"
+    " [called] {text}",
+    "(call | name) the columns {text}",
+    "head (it | them | the table | the columns) [with] {text}",
+    "(put | write | use | have) {text:words} (as | for | in) the ([column] headings | headers | (top"
+    " | first | heading) row)",
+    example="the headings are boat and crew",
+    group="format",
+    when=_as_many,
+    heard=0,
+)
+@of_table
+def head_with(sitting: Sitting, table: Table, text: tuple[str, ...]) -> Done | Refusal:
+    """Write the headings of all columns of a table at once."""
+    heads = headings_in(text)
+    if len(heads) != table.columns:
+        return Refusal(f"The table has {many(table.columns, 'column')}.", "", "Name each of them.")
+    made = _headed(sitting, True)
+    if isinstance(made, Refusal):
+        return made
+    after = made.sitting
+    for column, head in enumerate(heads):
+        after = written_in(after, table.cell(0, column), tuple(head.lower().split())).sitting
+    if table.rows > 1 and sitting.writing_place.block < table.cell(1, 0):
+        after = at_cell(after, table, 1, 0).sitting
+    return Done(after, f"headings: {', '.join(map(quoted, heads))}")
