@@ -46,3 +46,19 @@ def utterance_at(document: Document, p: Position) -> int | None:
         if where.start <= p < where.end and "utterance" in anchor.data:
             return int(anchor.data["utterance"])
     return None
+
+
+def written_with(document: Document, r: Range) -> Range | None:
+    """Where the words stand that were written by one utterance with those of a range in a block."""
+    near = {point.anchor for point in document.blocks[r.start.block].points}
+    for number in sorted(near, reverse=True):
+        anchor, where = document.anchors.get(number), document.where(number)
+        if (
+            anchor
+            and anchor.kind == ORIGIN
+            and where
+            and where.start <= r.start
+            and r.end <= where.end
+        ):
+            return where
+    return None

@@ -39,6 +39,10 @@ _FAMILIES = {
         "(bold | embolden | bolden | bold face | boldface)",
         "(bold [face | type | letters | print] | boldface | heavy type)",
         "(bold [face | type | letters | print] | boldface)",
+        (
+            "make {target} stand out [(more | better)]",
+            Way("{target} <shall> stand out [(more | better)]", when=names_a_part),
+        ),
     ),
     "italic": _Family(
         "(italic | italicise | italicize | italics)",

@@ -225,6 +225,9 @@ def to_writing(sitting: Sitting) -> Done:
     return Done(sitting.placed(place), "where you stopped writing")
 
 
+CATALOGUE.table("a_section", {"(section | chapter | heading)": Unit.SECTION}, heard=False)
+
+
 @command(
     "<go> (forward | forwards | on | ahead | right) [by] {counted}",
     "<go> (forward | forwards | right) [{number}]",
@@ -234,14 +237,20 @@ def to_writing(sitting: Sitting) -> Done:
     "<go> {counted} (forward | forwards | on | right | to the right)",
     "(skip | hop | advance) [by] {counted} [(forward | forwards | on | ahead)]",
     "step (forward | forwards | on | ahead) [by] {counted}",
+    "[on to] [the] next {unit:a_section} [down]",
     example="go forward two words",
     group="moving",
     grows=True,
 )
 def forward(
-    sitting: Sitting, counted: tuple[int, Unit] = (1, Unit.CHARACTER), number: int | None = None
+    sitting: Sitting,
+    counted: tuple[int, Unit] = (1, Unit.CHARACTER),
+    number: int | None = None,
+    unit: Unit | None = None,
 ) -> Done | Refusal:
     """Move the writing place forward by characters, words, sentences, lines or paragraphs."""
+    if unit is not None:
+        counted = (1, unit)
     return _moved(sitting, number or counted[0], counted[1], 1)
 
 
@@ -251,6 +260,8 @@ def forward(
     "(back | left) {counted}",
     "[to] [the] previous {unit}",
     "[back] to the {unit} before",
+    "[to] [the] {unit:a_section} (above | before)",
+    "next {unit:a_section} up",
     "{counted} (back | backward | backwards | to the left)",
     "<go_over> back over {counted}",
     "<go> {counted} (back | backwards | left | to the left)",

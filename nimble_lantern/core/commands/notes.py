@@ -41,9 +41,14 @@ CATALOGUE.table(
 )
 
 
+_TOLD = (("to", "say"), ("saying",), ("that", "says"), ("say",))
+"""Before what a note says, where the words that it is on may have taken the rest: "to say ..."."""
+
+
 def written(sitting: Sitting, words: Sequence[str], left: str = "") -> str:
     """The words of a note, written as text is, from its beginning or behind what it says."""
-    kept = list(words)
+    told = next((s for s in _TOLD if tuple(words[: len(s)]) == s), ())
+    kept = list(words[len(told) :]) or list(words)
     while len(kept) > 1 and kept[0] in _LEADS[:4]:
         kept.pop(0)
     place = Place(left=left)
@@ -175,7 +180,7 @@ def add(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refus
     "(a | one) [margin] (note | remark | comment) (here | in the margin) (saying | that says | to"
     " | colon) {text:words}",
     "(make | add | leave) (a note | a note to (self | myself)) (to | that) {text:words}",
-    "<put> <a_note> (here | there) [(saying | that says | to | colon)] {text:words}",
+    "(<put> | leave) <a_note> (here | there) [(saying | that says | to | colon)] {text:words}",
     "remind me here to {text:words}",
     "remind me in the margin (to | that) {text:words}",
     *each(

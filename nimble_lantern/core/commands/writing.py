@@ -7,13 +7,14 @@ from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.document.model import Kind
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import AUXILIARIES
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.rewriting import drop_last_mark, rewrite_last
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.writing.lexer import Manner, special
+from nimble_lantern.core.writing.persons import a_full_name
 
 
 def _written(sitting: Sitting, words: str, said: str) -> Done:
@@ -67,6 +68,25 @@ def _not_on_the_page(sitting: Sitting, parse: Parse) -> bool:
     return not exact(sitting.document, tuple(parse.args.get("text", ())))
 
 
+def _a_name(sitting: Sitting, parse: Parse) -> bool:
+    """ "And underneath Hester Thackeray"; "and underneath the table" goes on."""
+    text = tuple(parse.args.get("text", ()))
+    there = sitting.document.blocks[sitting.writing_place.block].text.lower().rstrip(" ,.")
+    signs = len(text) <= _LONGEST_NAME and there.endswith(_CLOSED_WITH)
+    return a_full_name(text) or text in _CLOSINGS or signs
+
+
+_CLOSINGS = tuple(
+    tuple(said.split())
+    for said in (
+        "yours sincerely", "yours faithfully", "yours truly", "kind regards", "best wishes",
+        "with love", "with best wishes", "love from", "many thanks", "with kind regards",
+    )
+)  # fmt: skip
+_CLOSED_WITH = tuple(" ".join(words) for words in _CLOSINGS)
+_LONGEST_NAME = 3
+
+
 def _names_no_doing(sitting: Sitting, parse: Parse) -> bool:
     """ "By ida marlowe on the next line"; "the answer is on the next line" tells."""
     text = tuple(parse.args.get("text", ()))
@@ -78,6 +98,12 @@ def _names_no_doing(sitting: Sitting, parse: Parse) -> bool:
     Way(f"<put> {{text:words}} {_ON_THE_NEXT_LINE}", when=_not_on_the_page),
     Way(f"{{text:words}} {_ON_THE_NEXT_LINE}", when=_names_no_doing),
     Way(f"{_ON_THE_NEXT_LINE} {{text}}", when=_names_no_doing),
+    *each(
+        _a_name,
+        "[and] [then] (underneath | beneath | below | under) [(that | it | this)] {text}",
+        "[and] [then] {text:words} (underneath | beneath | below | under) [(that | it | this)]",
+        "[and] [then] {text:words} on (its | a line of its) own [line]",
+    ),
     Way(f"{_ON_THE_NEXT_LINE} (<put> | i want | i'd like) {{text}}", when=_not_on_the_page),
     example="on the next line put with love",
     group="writing",

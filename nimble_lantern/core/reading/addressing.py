@@ -18,6 +18,7 @@ from nimble_lantern.core.lexicon.desk import (
     ASIDES,
     COUNTED,
     COUNTS,
+    OF_THE_HOUSE,
     PLAIN_VERBS,
     SPOKEN_OF,
     TRADE_NOUNS,
@@ -415,10 +416,14 @@ def of_what_is_selected(words: Sequence[str]) -> bool:
         # "No formatting at all", "the blue one instead of that".
         return True
     if bare[0] in PLAIN_VERBS or bare[0] in MEANINGS:
-        return of_it or trade > 0
+        # "Leave a note there to ask Nell."
+        return of_it or trade > 0 or not OF_THE_HOUSE.isdisjoint(bare[1:_FIRST_WORDS])
     if of_it and len(bare) <= 3:
         return True
     return len(bare) <= 4 and bare[-1] in ("one", "ones") or len(bare) == 1 and of_it
+
+
+_FIRST_WORDS = 4
 
 
 def _names_a_part(words: tuple[str, ...]) -> bool:

@@ -309,7 +309,7 @@ def _where_it_says(words: tuple[str, ...]) -> Words:
     heard=False,
 )
 def _bit_about(words: tuple[str, ...]) -> Holding:
-    return Holding(Unit.SENTENCE, Words(words))
+    return Holding(Unit.SENTENCE, Words(words), bit=True)
 
 
 CATALOGUE.table(

@@ -149,12 +149,14 @@ class Both:
 class Holding:
     """The units in which words or a mark stand: "the sentence about the ferry".
 
-    `at` where they must stand in it: "the line that begins with dear".
+    `at` where they must stand in it: "the line that begins with dear".  A `bit` is no more than
+    was said in one breath.
     """
 
     unit: Unit
     words: Words | Sign
     at: At | None = None
+    bit: bool = False
 
 
 @dataclass(frozen=True, slots=True)

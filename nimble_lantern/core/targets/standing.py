@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 from dataclasses import replace
 from itertools import islice, product
 
@@ -12,6 +12,7 @@ from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.lexicon.inflections import inflections
+from nimble_lantern.core.origins import written_with
 from nimble_lantern.core.targets import words as spoken
 from nimble_lantern.core.targets.finding import (
     Answer,
@@ -257,6 +258,12 @@ def _holding_words(target: Holding, view: View, near: bool) -> Answer:
     if not found and target.unit is Unit.LINE and target.at is not None:
         # What begins in the middle of a row of print is called a line as well.
         found = _holding(inner.ranges, Unit.SENTENCE, target.at, view)
+    if target.unit is Unit.SECTION and len(found) > 1:
+        # "The roof section" is the one of that heading, whatever else speaks of a roof.
+        heads = {r.start.block for r in inner.ranges}
+        found = [u for u in found if u.start.block in heads] or found
+    if target.unit is Unit.SENTENCE and target.at is None:
+        found = [_in_one_breath(view.document, r, inner.ranges, target.bit) for r in found]
     if not found:
         where = {None: "are in", At.START: "begin", At.END: "end"}[target.at]
         return Refusal(f"Those words {where} no {target.unit.value}.")
@@ -298,6 +305,27 @@ def _holding(ranges: Iterable[Range], unit: Unit, at: At | None, view: View) -> 
         around = all_within(unit, view, scope)
         found += [u for u in around if _stands(view, r, u, at) and u not in found]
     return found
+
+
+def _in_one_breath(document: Document, unit: Range, inner: Sequence[Range], bit: bool) -> Range:
+    """What was said together with some words, of a sentence that nobody closed.
+
+    Where no full stops are said, all that was dictated is one "sentence": to take a bit of it out
+    must not take out the rest.
+    """
+    if not bit and document.text(unit).rstrip()[-1:] in _CLOSING:
+        return unit
+    for r in inner:
+        said = written_with(document, r) if unit.start <= r.start and r.end <= unit.end else None
+        if said is not None and unit.start < said.end and said.start < unit.end:
+            start, end = max(unit.start, said.start), min(unit.end, said.end)
+            lead = document.text(Range(start, end))
+            skip = len(lead) - len(lead.lstrip())
+            return Range(Position(start.block, start.offset + skip), end)
+    return unit
+
+
+_CLOSING = (".", "?", "!", "…", ":", ";", "”", "’", ")")
 
 
 def _columns_with(ranges: Iterable[Range], view: View) -> Answer:

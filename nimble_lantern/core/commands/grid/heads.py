@@ -93,8 +93,8 @@ def _as_many(sitting: Sitting, parse: Parse) -> bool:
     " [called] {text}",
     "(call | name) the columns {text}",
     "head (it | them | the table | the columns) [with] {text}",
-    "(put | write | use | have) {text:words} (as | for | in) the ([column] headings | headers | (top"
-    " | first | heading) row)",
+    "(put | write | use | have) {text:words} (as | for | in) the ([column] headings | headers |"
+    " (top | first | heading) row)",
     example="the headings are boat and crew",
     group="format",
     when=_as_many,
