@@ -200,6 +200,7 @@ class Sitting:
     that: tuple[Range, ...] = ()
     wrote: Position | None = None  # where writing stopped
     stopped: Position | None = None  # right behind an automatic stop
+    headed: Position | None = None  # right behind a heading that was said whole
     typing: Marks = ()
     capitals: Capitals = Capitals.NONE
     view: View = View.DESK
@@ -301,6 +302,7 @@ class Sitting:
             tray=tray,
             that=tuple(m for r in self.that if (m := edit.moved_range(r))),
             stopped=edit.moved(self.stopped) if self.stopped is not None else None,
+            headed=edit.moved(self.headed) if self.headed is not None else None,
             choices=tuple(WrittenChoice(r, choice) for r, choice in choices if r),
             pending=self.pending.then(edit),
             pending_inverse=edit.inverse(self.document).then(self.pending_inverse),
@@ -314,7 +316,8 @@ class Sitting:
 
     def placed(self, caret: Position) -> Sitting:
         """With the writing place moved, and nothing selected."""
-        return replace(self, caret=caret, selection=None, fresh=False, insertion=None, that=())
+        moved = replace(self, caret=caret, selection=None, fresh=False, insertion=None, that=())
+        return replace(moved, headed=None)
 
 
 class Turned(StrEnum):

@@ -189,6 +189,16 @@ def _that_has_a_place(sitting: Sitting, parse: Parse) -> bool:
     return bool(sitting.that) and (of_the_page(place) or stands and _quoted(sitting, place))
 
 
+def _that_beside_a_block(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put it under the title", of what was just said; "put it under the table" goes on."""
+    place = parse.args.get("place")
+    block = isinstance(place, Units) and place.unit in _BLOCKS
+    return bool(sitting.that or sitting.selection) and block
+
+
+_BLOCKS = (Unit.HEADING, Unit.PARAGRAPH, Unit.SENTENCE, Unit.ITEM, Unit.LIST)
+
+
 def _quoted(sitting: Sitting, value: object) -> bool:
     """So many words as stand on the page are quoted from it."""
     if not isinstance(value, Words):
@@ -305,6 +315,10 @@ def _of_words(sitting: Sitting, parse: Parse) -> bool:
         " (to | at) the [very] {edge:docedge}",
         "<wish> {target} moved to the [very] {edge:docedge}",
     ),
+    Way(
+        "<set_down> {target:that_alone} <exactly> {side:beside} {place:target}",
+        when=_that_beside_a_block,
+    ),
     Way("{target} <shall> (come | go | stand | be) {side:beside} {place:target}", when=_both_stand),
     Way(
         "{target:that_alone} <shall> (go | be | come | stand) {side:beside} {place:target}",
@@ -344,7 +358,11 @@ def move(
         at = _below_the_title(sitting, source, at)
     if source.start < at < source.end or whole and source == goal:
         return Refusal("The words cannot go inside themselves.")
-    wrote = relocate(sitting, source, at, whole)
+    # Below a heading stands a paragraph, and no more of the heading.
+    headed = (
+        place is not None and place.unit is Unit.HEADING and goal.start.block != source.start.block
+    )
+    wrote = relocate(sitting, source, at, whole or headed)
     return Done(wrote.sitting, f"moved {quoted(wrote.text)}")
 
 

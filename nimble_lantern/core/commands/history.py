@@ -9,6 +9,7 @@ from typing import Any
 from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.document import history
 from nimble_lantern.core.document.history import Version, Walk
+from nimble_lantern.core.document.model import Document, Kind, Position
 from nimble_lantern.core.document.taking_back import brought_back
 from nimble_lantern.core.effects import Effect, NameDocument, SaveSetting
 from nimble_lantern.core.errors import Refusal
@@ -24,6 +25,7 @@ from nimble_lantern.core.grammar.catalogue import (
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.mending import lessons
+from nimble_lantern.core.origins import utterance_at
 from nimble_lantern.core.settings import setting_text
 from nimble_lantern.core.state import EXPORTED, Done, Sitting
 from nimble_lantern.core.targets.model import Unit
@@ -37,6 +39,7 @@ def walked(sitting: Sitting, walk: Walk) -> Sitting:
         history=walk.history,
         caret=walk.caret,
         wrote=walk.caret,
+        headed=walk.caret if _behind_a_heading(walk.document, walk.caret) else None,
         selection=None,
         fresh=False,
         insertion=None,
@@ -49,6 +52,14 @@ def walked(sitting: Sitting, walk: Walk) -> Sitting:
             {v.utterance for v in walk.redone},
         ),
     )
+
+
+def _behind_a_heading(document: Document, caret: Position) -> bool:
+    """Whether a place is behind a heading that was dictated."""
+    block = document.blocks[caret.block]
+    if block.kind is not Kind.HEADING or not caret.offset or block.text[caret.offset :].strip():
+        return False
+    return utterance_at(document, caret._replace(offset=caret.offset - 1)) is not None
 
 
 def _numbers(versions: tuple[Version, ...]) -> str:
@@ -239,6 +250,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "(revert | reverse | take back) [(that | it | this)] [(the | my)] [last (change | step |"
     " thing)]",
     "go back (one | a) (step | change | time)",
+    Way("go back one", when=_was_a_command),
     "undo {number} (things | steps | changes | utterances)",
     Way(
         "[no] (i did not | i didn't) (mean | want | intend | ask for) (that | this | it | to do"

@@ -21,6 +21,7 @@ CATALOGUE.table("kept_unit", {
     "(word | words)": Unit.WORD,
 }, heard=False)  # fmt: skip
 _KEEP = "(keep | leave | have) (only | just | nothing but)"
+_CUT = "(cut | trim | shorten | reduce)"
 _ALL = "(all | everything)"
 _BUT = "(but | except | except for | apart from)"
 _KEPT = "(the | its) {which:kept_end} [{number}] {unit:kept_unit}"
@@ -30,7 +31,9 @@ _KEPT = "(the | its) {which:kept_end} [{number}] {unit:kept_unit}"
     *each(
         names_a_part,
         f"{_KEEP} {_KEPT} (of | in | from) {{target:part}}",
-        f"(cut | trim | shorten | reduce) {{target:part}} [down] to [only | just] {_KEPT}",
+        f"{_CUT} {{target:part}} [down] to [(only | just)] {_KEPT}",
+        # "Its first sentence" comes in full: that of what was named before.
+        f"{_CUT} {{target:part}} [down] to [(only | just)] {_KEPT} of {{rest:part}}",
         f"<remove> {_ALL} (of | in | from) {{target:part}} {_BUT} {_KEPT}",
         f"<remove> {_ALL} {_BUT} {_KEPT} (of | in | from) {{target:part}}",
         f"in {{target:part}} (keep | leave) (only | just) {_KEPT}",
@@ -41,10 +44,17 @@ _KEPT = "(the | its) {which:kept_end} [{number}] {unit:kept_unit}"
     heard=0,
 )
 def keep_only(
-    sitting: Sitting, target: Places, which: int, unit: Unit, number: int = 1
+    sitting: Sitting,
+    target: Places,
+    which: int,
+    unit: Unit,
+    number: int = 1,
+    rest: Places | None = None,
 ) -> Done | Refusal:
     """Delete the words of a paragraph or an item but for its first or last sentences."""
     whole = target.first
+    if rest is not None and rest.ranges != target.ranges:
+        return Refusal("That is of another part.", "", "Nothing was cut.")
     if len(target.ranges) != 1 or whole.start.block != whole.end.block:
         return Refusal("That is several paragraphs.", "", "Name the one to be cut down.")
     inside = all_within(unit, sitting, whole)

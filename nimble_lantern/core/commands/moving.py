@@ -254,9 +254,16 @@ def forward(
     return _moved(sitting, number or counted[0], counted[1], 1)
 
 
+def _by_places(sitting: Sitting, parse: Parse) -> bool:
+    """ "Go back one", right after something was changed, is a change, and no letter."""
+    last = last_command(sitting)
+    changed = last is not None and bool(sitting.trail[-1].made) and not last.traits.moves
+    return parse.args.get("number") != 1 or not changed
+
+
 @command(
     "<go> (back | backward | backwards | left) [by] {counted}",
-    "<go> (back | backward | backwards | left) [{number}]",
+    Way("<go> (back | backward | backwards | left) [{number}]", when=_by_places),
     "(back | left) {counted}",
     "[to] [the] previous {unit}",
     "[back] to the {unit} before",

@@ -186,5 +186,7 @@ def add(
     if target is None and not edge or not text:
         after = after.placed(wrote.range.end)
     after = after.about((wrote.range,)) if text else after
+    if text and after.caret == wrote.range.end:
+        after = replace(after, headed=after.caret)
     which = f"{quoted(wrote.text)} is" if text else "the next words are"
     return Done(after, f"{which} heading {level or 1}")

@@ -12,12 +12,14 @@ from nimble_lantern.core.document.edits import (
     Splice,
 )
 from nimble_lantern.core.document.model import (
+    Kind,
     Piece,
     Position,
 )
 from nimble_lantern.core.lexicon.sentences import CONTINUES, NEEDS_COMMA
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.writing.capitals import starts_sentence
+from nimble_lantern.core.writing.lexer import BREAKS, mark_named
 from nimble_lantern.core.writing.writer import write
 
 LONG_PAUSE = 2.5
@@ -33,9 +35,30 @@ def compose(
     """
     if sitting.selection and sitting.fresh and not sitting.selection.empty:
         return replace_range(sitting, sitting.selection, words)
+    if _below_a_heading(sitting, words, pause):
+        words = ("new", "paragraph", *words)
     if sitting.settings.auto_punctuation and words and sitting.insertion is None:
         return _compose_marked(sitting, words, pauses, pause)
     return _composed(sitting, words, None, continues=False)
+
+
+def _below_a_heading(sitting: Sitting, words: Sequence[str], pause: float) -> bool:
+    """Whether words begin what stands below a heading that was just said, and are none of it.
+
+    Marks belong to it, what breaks it says so itself, and "and" and its like go on with it.
+    """
+    if sitting.insertion is not None or sitting.headed != sitting.caret or not words:
+        return False
+    block = sitting.document.blocks[sitting.caret.block]
+    ended = block.kind is Kind.HEADING and not block.text[sitting.caret.offset :].strip()
+    said = [tuple(words[:n]) for n in range(1, _LONGEST_SIGN + 1)]
+    breaks = (BREAKS.get(words, "") for words in said)
+    # Another heading is told as one only where something begins.
+    signs = any(b and not b.startswith("heading") for b in breaks) or any(map(mark_named, said))
+    return ended and not signs and not (words[0] in CONTINUES and pause < LONG_PAUSE)
+
+
+_LONGEST_SIGN = 3
 
 
 def _compose_marked(
@@ -68,5 +91,8 @@ def _composed(
     if pauses is not None:
         after = replace(after, stopped=after.caret)
     if sitting.insertion is None:
-        after = replace(after, wrote=after.caret)
+        block = after.document.blocks[after.caret.block]
+        begun = place.left == "" or after.caret.block != at.block or sitting.headed == at
+        heading = block.kind is Kind.HEADING and bool(block.text.strip()) and begun
+        after = replace(after, wrote=after.caret, headed=after.caret if heading else None)
     return replace(wrote, sitting=after)

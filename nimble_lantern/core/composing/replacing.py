@@ -84,6 +84,16 @@ def _bare_number(old: str, words: Sequence[str]) -> Sequence[str]:
     return words[1:] if said and said[1] == len(words) and number else words
 
 
+def _an_hour(old: str, words: Sequence[str]) -> str:
+    """A bare hour in the place of a time has its minutes as well: 11:00 for 10:00."""
+    said = cardinal(words, 0) if _TIME.fullmatch(old) else None
+    whole = said is not None and said[1] == len(words) and 0 < said[0] <= _LAST_HOUR
+    return f"{said[0]}{old[-3:-2]}00" if said is not None and whole else ""
+
+
+_TIME, _LAST_HOUR = re.compile(r"\d{1,2}[:.]\d\d"), 24
+
+
 def a_name(document: Document, r: Range) -> bool:
     """Whether a range is a name: by its capital inside a sentence, or those of all its words."""
     text = document.text(r)
@@ -131,6 +141,8 @@ def replace_range(
     `exactly`: the one word is written as it stands, whatever the conventions say.  `said_again`:
     words beside the range may be said once more with the new ones, and then stand there once.
     """
+    if not exactly and (hour := _an_hour(sitting.document.text(r), words)):
+        words, exactly = (hour,), True
     if not exactly:
         words = _bare_number(sitting.document.text(r), words)
         words = _spelled_out(sitting.document.text(r), bare_mark(words))

@@ -58,7 +58,7 @@ _ROLES = {
         "ought not to be, does not need, doesn't need, don't need, undo, cancel, strip, wipe off",
     ),
     Role.ON: _phrases(
-        "back to, in, into, on, over, against, along, under, round, around, about, for, across"
+        "back to, in, into, on, over, against, along, round, around, about, for, across"
         ", through, with, as"
     ),
     Role.JOINING: _phrases(

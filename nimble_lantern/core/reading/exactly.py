@@ -13,7 +13,8 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
-from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
+from nimble_lantern.core.lexicon.desk import SPOKEN_OF, TRADE_NOUNS, TRADE_VERBS
+from nimble_lantern.core.lexicon.manners import BESIDE
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Beside, Places, That, Through, Words, is_target
 from nimble_lantern.core.targets.names import look_up
@@ -161,7 +162,17 @@ def _suits(sitting: Sitting, parse: Parse, verdict: Verdict) -> bool:
     )
 
 
+def _points_beside(words: Sequence[str]) -> bool:
+    """ "Put it under the title" names no "it under"."""
+    return len(words) > 1 and words[0] in SPOKEN_OF and _WHERE.issuperset(words[1:])
+
+
+_WHERE = PREPOSITIONS | BESIDE
+
+
 def fits(sitting: Sitting, parse: Parse) -> bool:
+    if any(isinstance(v, Words) and _points_beside(v.words) for v in parse.args.values()):
+        return False
     if parse.command.traits.answers and sitting.question is None:
         rows = parse.command.traits.of_rows and numbered(sitting) > 0
         return rows and parse.makes_sense(sitting)

@@ -300,6 +300,7 @@ def round_here(sitting: Sitting) -> Sitting:
         insertion=None,
         wrote=None,
         stopped=None,
+        headed=None,
         choices=(),
         known=Vocabulary(),
         lines=LineIndex(),

@@ -31,6 +31,16 @@ def _bare(words: tuple[str, ...]) -> tuple[str, ...]:
     return (*kept[:-1], last)
 
 
+def _meeting(a: tuple[str, ...], b: tuple[str, ...], owned: bool = False) -> Crossing | None:
+    """The cell of a row and a column that are called something: "that under the" names none."""
+    row, column = _bare(a), _bare(b)
+    named = not _NO_NAME.issuperset(row) and not _NO_NAME.issuperset(column)
+    return Crossing(row, column, owned=owned) if named else None
+
+
+_NO_NAME = DETERMINERS | {"it", "them"}
+
+
 @rule("target", "[the] {words} {unit:tabled}", heard=False)
 @rule("target", "[the] {unit:tabled} (called | headed | named | for | of) {words}")
 def _by_name(words: tuple[str, ...], unit: Unit) -> Tabled | None:
@@ -106,25 +116,25 @@ def _all_of(words: tuple[str, ...], unit: Unit) -> Tabled:
     "(where | the cell where | the place where) {a:words} and {b:words} (meet | cross)",
     heard=False,
 )
-def _crossing(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
-    return Crossing(_bare(a), _bare(b))
+def _crossing(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing | None:
+    return _meeting(a, b)
 
 
 @rule("target", "[the] {b:words} (cell | entry) (of | for | in) {a:words} [row]", heard=False)
-def _column_first(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
-    return Crossing(_bare(a), _bare(b))
+def _column_first(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing | None:
+    return _meeting(a, b)
 
 
 @rule("target", "{a:owner} {b:words}", heard=False)
-def _of_somebody(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
+def _of_somebody(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing | None:
     """ "Nell's kitchen", where there are such a row and column."""
-    return Crossing(_bare(a), _bare(b), owned=True)
+    return _meeting(a, b, owned=True)
 
 
 @rule("target", "{a:owner} {b:words} (number | cell | entry | box | figure)", heard=False)
-def _owned(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
+def _owned(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing | None:
     """ "Nell's kitchen number"."""
-    return Crossing(_bare(a), _bare(b))
+    return _meeting(a, b)
 
 
 @rule(
@@ -133,9 +143,9 @@ def _owned(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
     "{b:words} in ({a:words} | {a:owner}) row",
     heard=False,
 )
-def _heading_of_row(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
+def _heading_of_row(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing | None:
     """ "The fee of the gull", where there are such a row and column."""
-    return Crossing(_bare(a), _bare(b), owned=True)
+    return _meeting(a, b, owned=True)
 
 
 @rule("owner", "{words}", heard=False)
@@ -156,9 +166,9 @@ def _owner(words: tuple[str, ...]) -> tuple[str, ...] | None:
     "where {a:words} and {b:words} (meet | cross)",
     heard=False,
 )
-def _cell_named(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing:
+def _cell_named(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing | None:
     """A cell so named that nothing else can be meant."""
-    return Crossing(_bare(a), _bare(b))
+    return _meeting(a, b)
 
 
 @rule("cell_named", "{a:owner} cell", heard=False)

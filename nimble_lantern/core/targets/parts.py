@@ -212,10 +212,16 @@ def _few(units: Unit) -> tuple[int, Unit]:
 
 
 @rule("part", "[the] {order} {unit}")
-@rule("part", "[the] very {order} {unit}", "[the] {unit} {order}", heard=False)
+@rule("part", "[the] very {order} {unit}", heard=False)
 @rule("part", "(that | this | my) {order} {unit}", heard=False)
 def _part(order: Order, unit: Unit) -> Units:
     return Units(unit, order)
+
+
+@rule("part", "[the] {unit} {order}", heard=False)
+def _part_behind(order: Order, unit: Unit) -> Units | None:
+    """ "Paragraph last"; "the word top" is that word."""
+    return Units(unit, order) if unit not in (Unit.WORD, Unit.CHARACTER) else None
 
 
 @rule("part", "[the] {unit} (before (this | that) [one] | above)", heard=False)

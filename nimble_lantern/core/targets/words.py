@@ -237,7 +237,7 @@ def _other_number(noun: str) -> str:
     return noun + ("es" if noun.endswith(("ch", "sh", "x", "ss")) else "s")
 
 
-_POINTING = frozenset("this that these those".split())
+_POINTING = frozenset("it this that them these those".split())
 """Before "in red" they speak of what was done, and not of an "in" of the page."""
 
 
