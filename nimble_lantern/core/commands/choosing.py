@@ -256,6 +256,7 @@ def choose_all(sitting: Sitting, number: int | None = None) -> Answer:
 @command(
     "cancel [that]",
     "never mind",
+    "no matter",
     "none [of (them | these | those)]",
     Way("forget [about] (it | that [one] | those)", when=_wants_an_answer),
     Way(

@@ -154,7 +154,7 @@ def _of_words_here(sitting: Sitting, parse: Parse) -> bool:
 CATALOGUE.table(
     "sizes",
     {
-        f"({words}) (size | sizes) {way}": sign * steps
+        f"({words}) (size | sizes | step | steps) {way}": sign * steps
         for steps, words in ((1, "a | one"), (2, "two"), (3, "three"))
         for way, sign in (("(up | bigger | larger)", 1), ("(down | smaller)", -1))
     },
@@ -165,6 +165,7 @@ CATALOGUE.table(
     *frames.made("[(a bit | a little | a size | a step)] {larger}", False),
     "(make | set | put) {target} {larger:sizes}",
     Way("{larger:sizes}", when=_of_words_here),
+    Way("{target} {larger:sizes}", when=names_a_part),
     "(<make> | <wish>) {target} in [a] {larger} (letters | type | print | size | font)",
     "use [a] {larger} (letters | type | print | size | font) (for | on) {target}",
     "give {target} [a] {larger} (letters | type | print | size | font)",

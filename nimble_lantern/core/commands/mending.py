@@ -165,6 +165,16 @@ def _plainly_mends(sitting: Sitting, parse: Parse) -> bool:
     return len(mends(sitting.document, sitting.that[0], said)) == 1
 
 
+def _mends_behind(sitting: Sitting, parse: Parse) -> bool:
+    """ "Actually on saturday", where "on friday" was just said."""
+    if not _plainly_mends(sitting, parse):
+        return False
+    (mend,) = mends(sitting.document, sitting.that[0], tuple(parse.args["text"]))
+    place = mend.range.start
+    before = sitting.document.blocks[place.block].text[: place.offset].lower().split()
+    return before[-1:] == [parse.args.get("link")]
+
+
 def _old_and_new(parse: Parse) -> tuple[tuple[str, ...], tuple[str, ...]]:
     return tuple(parse.args.get("old", ())), tuple(parse.args.get("text", ()))
 
@@ -254,6 +264,11 @@ def _again(sitting: Sitting, before: Range, said: tuple[str, ...]) -> bool:
 
 
 CATALOGUE.table(
+    "put_between",
+    {word: word for word in ("at", "on", "in", "by", "from", "until", "for", "to", "of", "since")},
+    heard=False,
+)
+CATALOGUE.table(
     "sort",
     {
         "(price | cost | amount | number | figure | total | sum | rent | fee | fare)": "number",
@@ -278,6 +293,8 @@ CATALOGUE.table(
     Way("[(no | sorry)] (i said | i meant) {text}", when=_takes_up),
     Way("(that | it) should (be | read | say | have been) {text}", when=_says_what),
     Way(f"{_NO} {{text}}", when=_plainly_mends),
+    Way(f"({_NO} | or rather) {{link:put_between}} {{text}}", when=_mends_behind),
+    Way("or rather {text:words}", when=_plainly_mends),
     Way(f"{_NO} [(it was | it's)] {{text:words}} not {{old:words}}", when=_was_said_alike),
     Way("(no | sorry | no sorry) {text:words} not {old:words}", when=_word_for_word),
     Way(f"{_NO} not {{old:words}} [(but | it was | it's)] {{text}}", when=_was_said_alike),
@@ -318,7 +335,11 @@ CATALOGUE.table(
     destructive=True,
 )
 def meant(
-    sitting: Sitting, text: tuple[str, ...], old: tuple[str, ...] = (), sort: str = ""
+    sitting: Sitting,
+    text: tuple[str, ...],
+    old: tuple[str, ...] = (),
+    sort: str = "",
+    link: str = "",
 ) -> Done | Refusal:
     """Put right what you just said: the word that is like the new one, or all of it said again."""
     if sort and (like := _nearest_like(sitting, text)):

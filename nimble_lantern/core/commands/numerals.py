@@ -126,7 +126,7 @@ def figured(sitting: Sitting, target: Places, figured: str) -> Done | Refusal:
     found = _numbers(sitting, target.ranges, figured)
     if not found:
         return rewrite_last(sitting, figured)
-    if len(target.ranges) > 1:
+    if target.ask and len(target.ranges) > 1:
         # Of several places the one is meant that was just said, or is nearest before.
         lately = [f for f in found if any(r.start <= f.range.start < r.end for r in sitting.that)]
         before = [f for f in found if f.range.end <= sitting.writing_place]

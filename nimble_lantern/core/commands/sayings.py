@@ -39,7 +39,7 @@ CATALOGUE.table(
 _SAID = "(saying | that says | with | which says)"
 _ADD_BLOCK = "(add | put | insert | write | start) a [new] {unit:block_said}"
 _SAYING = f"({SAYING} | to say)"
-_ADD_ONE = f"{ADD} (a | an | another | one more) {{unit:part_said}}"
+_ADD_ONE = f"{ADD} (a | an | another | one | one more) {{unit:part_said}}"
 
 
 def _said_at_the_end(sitting: Sitting, parse: Parse) -> bool:
@@ -57,6 +57,11 @@ def _told_in_full(sitting: Sitting, parse: Parse) -> bool:
         return plain and len(text) > 1
     telling = not VERBS.isdisjoint(text[1:]) or not AUXILIARIES.isdisjoint(text[1:])
     return plain and telling and parse.args.get("unit") is not Unit.ITEM
+
+
+def _told_beside(sitting: Sitting, parse: Parse) -> bool:
+    """ "Under the title write one sentence she likes tea"."""
+    return _stands_beside(sitting, parse) and _told_in_full(sitting, parse)
 
 
 def _stands_beside(sitting: Sitting, parse: Parse) -> bool:
@@ -92,6 +97,7 @@ def _stands_beside(sitting: Sitting, parse: Parse) -> bool:
         f"{_ADD_ONE} {_SAYING} {{text:words}} {{side:beside}} {{target}}",
         f"{{side:beside}} {{target}} {_ADD_ONE} {_SAYING} {{text}}",
     ),
+    Way(f"{{side:beside}} {{target}} {_ADD_ONE} {{text}}", when=_told_beside),
     *each(
         names_a_part,
         f"{_ADD_ONE} (at | to) the [very] {{edge:docedge}} of {{target}} {_SAYING} {{text}}",

@@ -54,7 +54,11 @@ def without_stop(document: Document, r: Range, words: Sequence[str]) -> Range:
 
 
 def bare_mark(words: Sequence[str]) -> Sequence[str]:
-    """ "a comma" put in or in the place of something is the mark."""
+    """ "a comma" put in or in the place of something is the mark; "in brackets see below", words
+    between them."""
+    said = words[1:] if words[:1] in (("in",), ["in"]) else words
+    if len(said) > 1 and said[0] in ("brackets", "parentheses"):
+        return ("open", "bracket", *said[1:], "close", "bracket")
     if len(words) > 1 and words[0] in ("a", "an", "the") and mark_named(words[1:]):
         return words[1:]
     return words
@@ -92,6 +96,9 @@ def _an_hour(old: str, words: Sequence[str]) -> str:
 
 
 _TIME, _LAST_HOUR = re.compile(r"\d{1,2}[:.]\d\d"), 24
+
+
+_PAST, _OCLOCK = (("half", "past"), ("quarter", "past"), ("quarter", "to")), " o’clock"
 
 
 def a_name(document: Document, r: Range) -> bool:
@@ -147,6 +154,8 @@ def replace_range(
         words = _bare_number(sitting.document.text(r), words)
         words = _spelled_out(sitting.document.text(r), bare_mark(words))
     block = sitting.document.blocks[r.start.block]
+    if tuple(words[:2]) in _PAST and block.text[r.end.offset :].startswith(_OCLOCK):
+        r = Range(r.start, r.end._replace(offset=r.end.offset + len(_OCLOCK)))
     marks: Marks = ()
     if r.start.block == r.end.block and r.start < r.end:
         covering = (s for s in block.spans if s.start <= r.start.offset and s.end >= r.end.offset)

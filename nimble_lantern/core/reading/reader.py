@@ -16,6 +16,7 @@ from nimble_lantern.core.reading.addressing import (
     Plainer,
     a_remark,
     as_wished,
+    barest,
     in_parts,
     of_the_whole,
     of_what_is_selected,
@@ -318,6 +319,12 @@ Pair = tuple[tuple[str, ...], tuple[str, ...]]
 def two_commands(sitting: Sitting, words: Sequence[str]) -> Pair | None:
     """Two commands joined by "and" or "then", where the whole is none: "bold a and delete b"; or
     one verb for two looks: "make the title big and in the middle"."""
+    bare = barest(words)  # "and put action before it in bold"
+    first = _pair(sitting, bare) if len(bare) > 2 and bare != tuple(words) else None
+    return first or _pair(sitting, tuple(words))
+
+
+def _pair(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
     if not CATALOGUE.may_begin(words[0]):
         return None
     links = [i for i, w in enumerate(words) if w in _LINKS and 0 < i < len(words) - 1]
