@@ -18,6 +18,7 @@ from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.finding import reference
 from nimble_lantern.core.targets.model import (
     Places,
+    That,
     Unit,
     Units,
     Words,
@@ -455,6 +456,12 @@ CATALOGUE.table(
 )
 
 
+def _not_mended(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put it right" is to be mended; "align it right" and "put the title right" look so."""
+    spoken = isinstance(parse.args.get("target"), That) and parse.args.get("alignment") == "right"
+    return not spoken or sitting.selection is not None or _just_aligned(sitting, parse)
+
+
 def _just_aligned(sitting: Sitting, parse: Parse) -> bool:
     """ "No, left", where something was just set otherwise."""
     last = sitting.trail[-1] if sitting.trail else None
@@ -462,8 +469,12 @@ def _just_aligned(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
-    "(align | <make> | <shift>) {target} [over] [back] [(to | on | at | in) the] {alignment} [hand]"
+    "align {target} [over] [back] {alignment}",
+    Way("(<make> | <shift>) {target} [over] [back] {alignment}", when=_not_mended),
+    "(align | <make> | <shift>) {target} [over] [back] (to | on | at | in) the {alignment} [hand]"
     " [(side | edge | margin)]",
+    "(align | <make> | <shift>) {target} [over] [back] {alignment} (hand | side | edge | margin)",
+    "(align | <make> | <shift>) {target} [over] [back] {alignment} hand (side | edge | margin)",
     "(centre | center) {target} [on the page]",
     "(align | aligned) [to the] {alignment}",
     "{alignment} (align | justify) {target}",

@@ -17,6 +17,7 @@ from nimble_lantern.core.effects import (
 )
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.state import Done, Question, Sitting, View
 from nimble_lantern.core.writing.capitals import capitalised
 from nimble_lantern.core.writing.lexer import Manner
@@ -118,7 +119,8 @@ def show_desk(sitting: Sitting) -> Done:
 def _a_title(sitting: Sitting, parse: Parse) -> bool:
     """ "Call this letter scraps"; "call this letter a disgrace" is a sentence."""
     text = tuple(parse.args.get("text", ()))
-    return 0 < len(text) <= _LONGEST_TITLE and text[0] not in ("a", "an", "what", "it")
+    named = not LITTLE.issuperset(text)  # "call the whole thing off" names nothing
+    return named and len(text) <= _LONGEST_TITLE and text[0] not in ("a", "an", "what", "it")
 
 
 _LONGEST_TITLE = 5

@@ -180,7 +180,8 @@ def add(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refus
     "(a | one) [margin] (note | remark | comment) (here | in the margin) (saying | that says | to"
     " | colon) {text:words}",
     "(make | add | leave) (a note | a note to (self | myself)) (to | that) {text:words}",
-    "(<put> | leave) <a_note> (here | there) [(saying | that says | to | colon)] {text:words}",
+    "leave <a_note> there (saying | that says | to | colon) {text:words}",
+    "<put> <a_note> (here | there) [(saying | that says | to | colon)] {text:words}",
     "remind me here to {text:words}",
     "remind me in the margin (to | that) {text:words}",
     *each(

@@ -13,7 +13,7 @@ from nimble_lantern.core.document.model import Anchor, Document, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.state import Done, Option, Question, Sitting
-from nimble_lantern.core.targets.model import Places, Units
+from nimble_lantern.core.targets.model import Places, Unit, Units
 from nimble_lantern.core.targets.names import look_up
 
 PLACE = "place"
@@ -47,7 +47,9 @@ def _is_a_name(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _names_a_part(sitting: Sitting, parse: Parse) -> bool:
-    return isinstance(parse.args.get("target"), Units) and _is_a_name(sitting, parse)
+    target = parse.args.get("target")
+    part = isinstance(target, Units) and target.unit not in (Unit.DOCUMENT, Unit.CHARACTER)
+    return part and _is_a_name(sitting, parse)
 
 
 _NO_NAMES = frozenset(

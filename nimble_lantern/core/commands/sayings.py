@@ -39,7 +39,8 @@ CATALOGUE.table(
 _SAID = "(saying | that says | with | which says)"
 _ADD_BLOCK = "(add | put | insert | write | start) a [new] {unit:block_said}"
 _SAYING = f"({SAYING} | to say)"
-_ADD_ONE = f"{ADD} (a | an | another | one | one more) {{unit:part_said}}"
+_ONE = "(a | an | another | one | one more) {unit:part_said}"
+_ADD_ONE = f"{ADD} {_ONE}"
 
 
 def _said_at_the_end(sitting: Sitting, parse: Parse) -> bool:
@@ -52,11 +53,15 @@ def _said_at_the_end(sitting: Sitting, parse: Parse) -> bool:
 def _told_in_full(sitting: Sitting, parse: Parse) -> bool:
     """ "Add a sentence the board will come"; "add a sentence about the board" says no words."""
     text = tuple(parse.args.get("text", ()))
-    plain = bool(text) and text[0] not in PREPOSITIONS and not text[0].endswith("ing")
+    plain = bool(text) and text[0] not in PREPOSITIONS | _ABOUT_IT and text[0][-3:] != "ing"
     if "edge" in parse.args:
         return plain and len(text) > 1
     telling = not VERBS.isdisjoint(text[1:]) or not AUXILIARIES.isdisjoint(text[1:])
     return plain and telling and parse.args.get("unit") is not Unit.ITEM
+
+
+_ABOUT_IT = frozenset("that which who whose so if when where because but and or to as".split())
+"""First, they tell what it is to be like: "a sentence that nobody understands"."""
 
 
 def _told_beside(sitting: Sitting, parse: Parse) -> bool:
@@ -83,8 +88,9 @@ def _stands_beside(sitting: Sitting, parse: Parse) -> bool:
     f"{_ADD_ONE} [here] {_SAYING} {{text}}",
     *each(
         _told_in_full,
-        f"{_ADD_ONE} {{text}}",
-        f"{_ADD_ONE} (at | to) the [very] {{edge:docedge}} {{text}}",
+        f"(add | insert | append) {_ONE} {{text}}",
+        f"(add | insert | append | put | write) {_ONE} (at | to) the [very] {{edge:docedge}}"
+        " {text}",
     ),
     f"{_ADD_ONE} (at | to) the [very] {{edge:docedge}} {_SAYING} {{text}}",
     f"{_ADD_ONE} {_SAYING} {{text:words}} (at | to) the [very] {{edge:docedge}}",
@@ -97,7 +103,10 @@ def _stands_beside(sitting: Sitting, parse: Parse) -> bool:
         f"{_ADD_ONE} {_SAYING} {{text:words}} {{side:beside}} {{target}}",
         f"{{side:beside}} {{target}} {_ADD_ONE} {_SAYING} {{text}}",
     ),
-    Way(f"{{side:beside}} {{target}} {_ADD_ONE} {{text}}", when=_told_beside),
+    Way(
+        f"{{side:beside}} {{target}} (add | insert | put | write) {_ONE} {{text}}",
+        when=_told_beside,
+    ),
     *each(
         names_a_part,
         f"{_ADD_ONE} (at | to) the [very] {{edge:docedge}} of {{target}} {_SAYING} {{text}}",
@@ -162,8 +171,11 @@ def postscript(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
 
 
 def _beside_the_list(target: Places | None, edge: str, unit: Unit) -> bool:
-    """A line above or below a whole list, and a sentence in any place, is none of its items."""
-    return unit is Unit.SENTENCE or target is not None and not edge and target.unit is Unit.LIST
+    """A line above or below a whole list or at the end of all, and a sentence in any place, is none
+    of its items."""
+    if target is None:
+        return unit is Unit.SENTENCE or bool(edge) and unit is not Unit.ITEM
+    return unit is Unit.SENTENCE or not edge and target.unit is Unit.LIST
 
 
 def _sentence_of(sitting: Sitting, r: Range) -> Range:

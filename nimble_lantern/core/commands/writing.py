@@ -91,6 +91,7 @@ def _names_no_doing(sitting: Sitting, parse: Parse) -> bool:
     """ "By ida marlowe on the next line"; "the answer is on the next line" tells."""
     text = tuple(parse.args.get("text", ()))
     told = not VERBS.isdisjoint(text) or not AUXILIARIES.isdisjoint(text)
+    told = told or text[:1] in (("of",), ("from",))
     return not told and len(text) <= _FEW_FOR_A_LINE and _not_on_the_page(sitting, parse)
 
 
@@ -100,8 +101,9 @@ def _names_no_doing(sitting: Sitting, parse: Parse) -> bool:
     Way(f"{_ON_THE_NEXT_LINE} {{text}}", when=_names_no_doing),
     *each(
         _a_name,
-        "[and] [then] (underneath | beneath | below | under) [(that | it | this)] {text}",
-        "[and] [then] {text:words} (underneath | beneath | below | under) [(that | it | this)]",
+        "[and] [then] (underneath | beneath | below) [(that | it | this)] {text}",
+        "[and] [then] under (that | it | this) {text}",
+        "[and] [then] {text:words} (underneath | beneath | below) [(that | it | this)]",
         "[and] [then] {text:words} on (its | a line of its) own [line]",
     ),
     Way(f"{_ON_THE_NEXT_LINE} (<put> | i want | i'd like) {{text}}", when=_not_on_the_page),

@@ -38,11 +38,16 @@ class _Said:
 _Saying = tuple[_Said, ...]
 
 
+_MENDED = frozenset("put make set it that this right now again please then".split())
+
+
 def in_order(words: Sequence[str]) -> Iterator[tuple[str, ...]]:
     """A request in the usual word order, as often as it can be one; the longest target first."""
     words = tuple(words)
     if not 2 <= len(words) <= _LONGEST or _TELLING.isdisjoint(words):
         return
+    if _MENDED.issuperset(words):
+        return  # what is put right is mended, and not set right
     size = len(words)
     before, behind = _before(words), _behind(words)
     match = CATALOGUE.grammar.match(words)

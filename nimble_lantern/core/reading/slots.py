@@ -71,8 +71,18 @@ def fillers(sitting: Sitting, words: Sequence[str]) -> list[Filler]:
         *_of_the_page(sitting, words),
         *_numbers_and_colours(words),
     ):
-        found.setdefault((filler.start, filler.end, filler.kind), filler)
+        if not _any_one(filler, words):
+            found.setdefault((filler.start, filler.end, filler.kind), filler)
     return [f for f in found.values() if not any(_is_more_of(o, f, words) for o in found.values())]
+
+
+def _any_one(filler: Filler, words: Phrase) -> bool:
+    """Whether none of the page's own is named: "a line" through something is not this line."""
+    before = words[filler.start - 1 : filler.start]
+    return before in _INDEFINITE and words[filler.start : filler.end] in _UNITS
+
+
+_INDEFINITE = (("a",), ("an",), ("another",))
 
 
 def _is_more_of(other: Filler, filler: Filler, words: Phrase) -> bool:

@@ -142,10 +142,13 @@ def _two_best(
     return sorted(found, key=lambda way: -way[0])[:2]
 
 
+_NO_CELL = PREPOSITIONS | frozenset("and is was through into across along under around".split())
+
+
 def _clear(sitting: Sitting, parse: Parse) -> bool:
     """ "New row hester gull cox", and not "another row of houses"."""
     table, text = here(sitting), tuple(parse.args.get("text", ()))
-    if isinstance(table, Refusal) or not text or text[0] in PREPOSITIONS | {"and", "is", "was"}:
+    if isinstance(table, Refusal) or not text or text[0] in _NO_CELL:
         return False
     said = cells_said(sitting.document, table, text)
     return said is not None and len(said) > 1

@@ -15,6 +15,7 @@ from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.tables import Table
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, command
+from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.lexicon.manners import HOW_MUCH, JUDGED
 from nimble_lantern.core.state import Done, Sitting
 
@@ -83,7 +84,7 @@ def _as_many(sitting: Sitting, parse: Parse) -> bool:
     """ "The headings are day and time", of two columns; "the headings are too long" tells."""
     table = here(sitting)
     text = tuple(parse.args.get("text", ()))
-    judged = not (HOW_MUCH | JUDGED).isdisjoint(text)
+    judged = not (HOW_MUCH | JUDGED | PREPOSITIONS).isdisjoint(text)
     as_many = not isinstance(table, Refusal) and len(headings_in(text)) == table.columns > 1
     return as_many and not judged
 
