@@ -13,6 +13,7 @@ from nimble_lantern.core.commands.spelling import LETTERS, spelled_on
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.controls import pressable
+from nimble_lantern.core.document.model import Kind
 from nimble_lantern.core.document.tables import kept_whole
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Command
@@ -106,8 +107,9 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
             if _taken_for(turn, words, near, likely):
                 return
             offered(turn, words, near, likely.requests)
+            before = turn.sitting
             turn.asks = likely.plainly and turn.offers is None
-            asking = likely.addressed >= intents.HELD_BACK and opens_a_request(words)
+            asking = likely.addressed >= _held_back_from(before) and opens_a_request(words)
             if asking and not held:
                 _hold(turn)
                 return
@@ -141,6 +143,18 @@ def _gone_on(turn: Turn, words: Sequence[str]) -> None:
     if intents.asked(nearest.round_here(turn.sitting), barest(words)).addressed < 0:
         turn.sitting = replace(turn.sitting, question=None)
         turn.summaries.append("nothing was chosen, so that is left as it is")
+
+
+def _held_back_from(sitting: Sitting) -> float:
+    """How plainly something must be said to the desk not to be written.
+
+    A cell or a heading that says something is seldom gone on with by what begins as a request does.
+    """
+    place = sitting.writing_place
+    block = sitting.document.blocks[place.block]
+    full = bool(block.text.strip()) and sitting.headed != place
+    told = full and (block.cell is not None or block.kind is Kind.HEADING)
+    return intents.HELD_BACK_WHERE_FULL if told else intents.HELD_BACK
 
 
 def _hold(turn: Turn) -> None:

@@ -12,7 +12,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import DETERMINERS, HEARD_ALIKE, LITTLE, SUBJECT_PRONOUNS
-from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
+from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.figures import MONEY
 from nimble_lantern.core.lexicon.manners import BESIDE
 from nimble_lantern.core.lexicon.names import MONTHS
@@ -126,7 +126,9 @@ def _takes_up(sitting: Sitting, parse: Parse) -> bool:
 def _says_what(sitting: Sitting, parse: Parse) -> bool:
     """The same of "that should be the ferry"; "that should be fine by friday" tells."""
     said = tuple(parse.args.get("text", ("fine",)))
-    return said[0] not in _HOW_IT_IS and _takes_up(sitting, parse)
+    # "A bullet" is how it is to be, and no words of it.
+    looks = said[0] in DETERMINERS and not PARTS.isdisjoint(said)
+    return said[0] not in _HOW_IT_IS and not looks and _takes_up(sitting, parse)
 
 
 _HOW_IT_IS = frozenset(

@@ -278,6 +278,8 @@ PLAINLY_ADDRESSED = 4.0
 HELD_BACK = 5.0
 """From which on what begins as a request does is not written: none of 740 sentences that nothing
 was fitted to, and none of those that are made to sound like requests."""
+HELD_BACK_WHERE_FULL = 0.6
+"""The same, of what would go on with a cell or a heading that says something."""
 LEAST_ODDS = -9.0
 """Below it, nothing that is known comes near."""
 SURELY_ADDRESSED = 1.5
