@@ -177,3 +177,32 @@ class Harmless(AtWork):
     def test_a_gap_is_no_word(self) -> None:
         self.stays(NOTICE, "put a gap before tea")
         self.refused(NOTICE, "put a space before the title")
+
+
+class Rows(AtWork):
+    ROTA = (
+        "# Rota\n\n| Week | Lamp | Boat |\n|---|---|---|\n| 1 | Ida | Nell |\n| 2 | Nell | Ida |\n"
+        "| 3 | Osric | Wren |\n\nTell Nell."
+    )
+
+    def test_a_row_goes_by_what_stands_under_a_heading(self) -> None:
+        self.has(self.ROTA, "delete week two", "| 1 | Ida | Nell |\n| 3 | Osric | Wren |")
+        self.has(self.ROTA, "move week three above week one", "| 3 | Osric | Wren |\n| 1 | Ida |")
+        self.has(self.ROTA, "move week one to the end", "| 3 | Osric | Wren |\n| 1 | Ida | Nell |")
+        self.has(self.ROTA, "swap week one and week three", "| 3 | Osric | Wren |\n| 2 | Nell |")
+        self.has(self.ROTA, "bold week two", "| **2** | **Nell** | **Ida** |")
+        self.has(self.ROTA, "delete week two / undo that", "| 2 | Nell | Ida |")
+
+    def test_nothing_is_put_into_it_for_words_beside_it(self) -> None:
+        page = self.ROTA.split("\n\nTell")[0].split("---|\n", 1)[1]
+        for said in (
+            "put oil after week two", "put the title after week two", "duplicate week two",
+            "move week two under the title", "replace week two with holiday", "quote week two",
+            "move the last sentence after week two", "delete week nine",
+        ):  # fmt: skip
+            self.has(self.ROTA, said, page)
+
+    def test_a_request_that_is_not_understood_is_not_written_into_a_full_cell(self) -> None:
+        for said in ("swap weeks one and two", "leave the boat empty for now"):
+            self.has(self.ROTA, f"go to the table / {said}", "| Week | Lamp | Boat |")
+        self.has(self.ROTA, "go to the table / and month", "| And month Week |")

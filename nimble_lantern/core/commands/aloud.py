@@ -120,6 +120,7 @@ CATALOGUE.table(
     heard=1,
     example="read the last paragraph",
     group="reading",
+    by_rows=True,
 )  # fmt: skip
 def read(sitting: Sitting, target: Places, named_marks: bool = False) -> Done | Refusal:
     """Read any part of the text aloud; the word being read is marked."""

@@ -72,7 +72,9 @@ def _taken(sitting: Sitting, target: Places) -> Sitting:
     Way("(<wish> | grab | pick up) a copy of {target}", when=names_a_part),
     Way("{target} (to | onto) the clipboard", when=names_a_part),
     example="copy the last sentence",
-         group="revising", light=True)  # fmt: skip
+         group="revising", light=True,
+    by_rows=True,
+)  # fmt: skip
 def copy(sitting: Sitting, target: Places) -> Done:
     """Copy a target, to be pasted."""
     after = _taken(sitting, target).about(target.ranges[:1])
@@ -328,6 +330,7 @@ def _of_words(sitting: Sitting, parse: Parse) -> bool:
     group="revising",
     moves=True,
     when=_of_words,
+    by_rows=True,
 )
 def move(
     sitting: Sitting,
@@ -342,8 +345,12 @@ def move(
     before = (side if place else edge) in ("before", "start")
     if place is not None and (row := cell_beside(sitting, target.first, place.first, before)):
         return row
+    if place is not None and Unit.ROW in (target.unit, place.unit):
+        return Refusal("A row can only stand beside another row of its table.")
     far = len(sitting.document.blocks) * (-1 if before else 1)
-    if place is None and (row := row_moved_by(sitting, target.first, far)):
+    first = units.block_range(sitting.document, target.first.start.block)
+    named_row = target.unit is Unit.ROW
+    if place is None and (row := row_moved_by(sitting, first if named_row else target.first, far)):
         return row
     whole = target.unit in _WHOLE
     if not whole and (items := _items(sitting, source, place)):

@@ -140,13 +140,14 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     group="revising",
     destructive=True,
     when=_no_grid,
+    by_rows=True,
 )
 def delete(sitting: Sitting, target: Places) -> Done:
     """Delete a target.  The trail says how much went."""
     if target.unit is Unit.TABLE and not isinstance(table := table_of(sitting, target), Refusal):
         return whole_out(sitting, table)
     ranges = target.ranges
-    if target.unit is Unit.LINE and (rows := rows_covered(sitting, ranges)):
+    if target.unit in (Unit.LINE, Unit.ROW) and (rows := rows_covered(sitting, ranges)):
         # "The line with tom in it", of a table.
         return part_out(sitting, rows)
     how_much, what = words_in(sitting, ranges), named(sitting.document, ranges)

@@ -375,6 +375,7 @@ def split_part(
     group="revising",
     when=_of_two,
     moves=True,
+    by_rows=True,
 )
 def swap(
     sitting: Sitting,

@@ -161,6 +161,7 @@ def _add(sitting: Sitting, r: Range, words: Sequence[str]) -> Done | Refusal:
     example="note on the last sentence colon check with the ferry company",
     group="revising",
     when=noted.whole_words,
+    by_rows=True,
 )
 def add(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refusal:
     """Put a note in the margin of any words, with what it says."""

@@ -212,22 +212,35 @@ def cell_beside(sitting: Sitting, one: Range, other: Range, before: bool) -> Don
     if they are no such cells."""
     blocks = sitting.document.blocks
     cells = [blocks[r.start.block].cell for r in (one, other)]
-    whole = all(r == block_range(sitting.document, r.start.block) for r in (one, other))
+    rows = [_is_a_row(sitting, r) for r in (one, other)]
+    whole = all(
+        row or r == block_range(sitting.document, r.start.block)
+        for row, r in zip(rows, (one, other), strict=True)
+    )
     table = table_at(blocks, one.start.block)
     if None in cells or not whole or table is None:
         return None
     a, b = (cell for cell in cells if cell is not None)
     if table != table_at(blocks, other.start.block):
         return None
-    if a.row == b.row == 0:
+    if not any(rows) and a.row == b.row == 0:
         unit, count, n, m = Unit.COLUMN, table.columns, a.column, b.column
-    elif a.column == b.column:
+    elif any(rows) or a.column == b.column:
         unit, count, n, m = Unit.ROW, table.rows, a.row, b.row
     else:
         return None
     order = [k for k in range(count) if k != n]
     order.insert(order.index(m) + (not before) if m in order else n, n)
     return reordered(sitting, Part(table, unit, [n]), order)
+
+
+def _is_a_row(sitting: Sitting, r: Range) -> bool:
+    """Whether a range is all cells of one row."""
+    table = table_at(sitting.document.blocks, r.start.block)
+    cell = sitting.document.blocks[r.start.block].cell
+    return (
+        table is not None and cell is not None and r == table.row(sitting.document.blocks, cell.row)
+    )
 
 
 def headed(sitting: Sitting, words: tuple[str, ...]) -> Places | None:

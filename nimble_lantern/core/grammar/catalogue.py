@@ -81,6 +81,7 @@ class Traits:
     light: bool = False
     grows: bool = False
     finds: bool = False
+    by_rows: bool = False
     puts_on: str = ""
 
 
@@ -179,6 +180,7 @@ class Catalogue:
         light: bool = False,
         grows: bool = False,
         finds: bool = False,
+        by_rows: bool = False,
         puts_on: str = "",
     ) -> Callable[[Handler], Handler]:
         """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help.
@@ -210,6 +212,7 @@ class Catalogue:
         light            leaves text and hearing as they are, and is easily set back: so may it be
         grows            does more of the same when "more" is said after it
         finds            goes to words, and with "the next one" to where they stand next
+        by_rows          takes whole rows, too, that words name: "week two"
         puts_on          what it puts on words, as it is called where that is taken off them
         leaves           leaves whatever is open: a question, a dialog, the spelling of a word
         corrects         puts right what was misheard: counted in the speaker's own figures
@@ -219,7 +222,7 @@ class Catalogue:
             when, destructive, while_resting, while_text_only, walks, in_text, writes, answers,
             keeps_question or answers, every_place, moves, of_blocks, here, spells, corrects,
             leaves, of_rows, reads, ends_reading, hushes, widens, annotates, shows,
-            light, grows, finds, puts_on,
+            light, grows, finds, by_rows, puts_on,
         )  # fmt: skip
 
         def register(handler: Handler) -> Handler:

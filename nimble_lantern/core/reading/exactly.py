@@ -16,7 +16,7 @@ from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import SPOKEN_OF, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.manners import BESIDE
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.targets.model import Beside, Places, That, Through, Words, is_target
+from nimble_lantern.core.targets.model import Beside, Places, That, Through, Unit, Words, is_target
 from nimble_lantern.core.targets.names import look_up
 from nimble_lantern.core.targets.names import near as near_names
 from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
@@ -193,6 +193,12 @@ def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool)
                     found = Places((block_range(sitting.document, sitting.caret.block),))
                 else:
                     return Verdict(Judged.REFUSED, parse, parse.args, found, slot)
+            if isinstance(value, Words) and found.unit is Unit.ROW and not _by_rows(parse):
+                # "Put oil after week two" is of no words of that row.
+                found = Missing(
+                    f"I heard “{' '.join(value.words)}”.", "That is a row.", "", value.words
+                )
+                return Verdict(Judged.REFUSED, parse, parse.args, found, slot)
             args[slot] = found
         elif isinstance(value, Named):
             kind = CATALOGUE.named[value.kind]
@@ -208,6 +214,12 @@ def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool)
         else:
             args[slot] = value
     return Verdict(Judged.COMMAND, parse, args)
+
+
+def _by_rows(parse: Parse) -> bool:
+    """Whether a command may be said of a row that is named by what stands under a heading."""
+    traits = parse.command.traits
+    return traits.by_rows or traits.finds or parse.command.group == "format"
 
 
 def _nearness(verdict: Verdict) -> int:

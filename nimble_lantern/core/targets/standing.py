@@ -38,6 +38,7 @@ from nimble_lantern.core.targets.model import (
     Units,
     Words,
 )
+from nimble_lantern.core.targets.tabled import row_under_a_heading
 from nimble_lantern.core.writing.cardinals import in_words
 
 SURE = 90.0
@@ -78,6 +79,10 @@ def _words(target: Words, view: View, near: bool) -> Answer:
         found = spoken.places(view.document, target.words, scope, known, every)
     if not found:
         found = [r for scope in scopes for r in of_sort(view.document, target.words, scope)]
+    if not found and target.of is None and target.order is None:
+        row = row_under_a_heading(view, target.words)
+        if row is not None:
+            return Places((row,), unit=Unit.ROW)
     if not found:
         # "The one" is no slip for an "on" that stands there.
         wanted = near and target.of is None and bool(set(target.words) - LITTLE - {"one", "ones"})

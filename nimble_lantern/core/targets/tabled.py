@@ -57,6 +57,29 @@ def column_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> 
     return _index(_column_heads(blocks, table), words)
 
 
+def _row_under(
+    blocks: Sequence[Block], table: Table, words: tuple[str, ...]
+) -> tuple[int | None, bool]:
+    """The row that says so under the heading that words begin with, and whether one does."""
+    for size in range(1, len(words)):
+        c = _says(_column_heads(blocks, table), words[:size])
+        if c is not None:
+            cells = [blocks[table.cell(r, c)].text for r in range(1, table.rows)]
+            r = _says(cells, words[size:])
+            return None if r is None else r + 1, True
+    return None, False
+
+
+def row_under_a_heading(view: View, words: tuple[str, ...]) -> Range | None:
+    """The row of "week two", where a column is headed "Week" and one of its cells says 2."""
+    blocks = view.document.blocks
+    for table in near_tables(view):
+        row, _ = _row_under(blocks, table, words)
+        if row is not None:
+            return table.row(blocks, row)
+    return None
+
+
 def _column_heads(blocks: Sequence[Block], table: Table) -> list[str]:
     return [blocks[table.cell(0, c)].text for c in range(table.columns)]
 
@@ -69,12 +92,9 @@ def row_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> int
     first = _index([blocks[table.cell(r, 0)].text for r in range(table.rows)], words)
     if first is not None:
         return first
-    for size in range(1, len(words)):
-        c = _says(_column_heads(blocks, table), words[:size])
-        if c is not None:
-            cells = [blocks[table.cell(r, c)].text for r in range(1, table.rows)]
-            r = _says(cells, words[size:])
-            return None if r is None else r + 1
+    under, told = _row_under(blocks, table, words)
+    if told:
+        return under
     # What stands in the headings names a column.
     heads = blocks[table.cell(0, 0)].cell
     body = 1 if heads is not None and heads.header else 0
