@@ -55,6 +55,10 @@ class Headings(AtWork):
         ):
             self.has("", said, "# The weekend", "\nShe sails")
 
+    def test_it_begins_with_a_capital_where_marks_are_put_by_themselves(self) -> None:
+        said = "punctuation on / title bins / where is the key / and the lid"
+        self.has("", said, "# Bins\n\nWhere is the key? And the lid")
+
     def test_marks_and_what_goes_on_belong_to_it(self) -> None:
         self.has("", "title who comes / question mark / all of us", "# Who comes?", "\nAll of us")
         self.has("", "heading one tea / and cake", "# Tea and cake")

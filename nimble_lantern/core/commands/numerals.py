@@ -134,12 +134,16 @@ def figured(sitting: Sitting, target: Places, figured: str) -> Done | Refusal:
     return _changed(sitting, found)
 
 
+def _tells_a_number(sitting: Sitting, parse: Parse) -> bool:
+    return _value(tuple(parse.args.get("words", ()))) is not None
+
+
 @command(
     "[(no | sorry)] i (meant | mean | wanted | want | said) (the | a) (number | digit | figure |"
     " numeral) {words}",
     example="i meant the number four",
     group="repair",
-    when=lambda sitting, parse: _value(tuple(parse.args.get("words", ()))) is not None,
+    when=_tells_a_number,
     heard=0,
 )
 def meant_number(sitting: Sitting, words: tuple[str, ...]) -> Done | Refusal:

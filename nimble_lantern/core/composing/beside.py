@@ -26,11 +26,19 @@ from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.writing.writer import write
 
 
+def _bracketed(words: Sequence[str]) -> Sequence[str]:
+    """ "Write in brackets see below": those words, with brackets round them."""
+    said = words[1:] if tuple(words[:1]) == ("in",) else words
+    if len(said) > 1 and said[0] in ("brackets", "parentheses"):
+        return ("open", "bracket", *said[1:], "close", "bracket")
+    return words
+
+
 def insert_beside(
     sitting: Sitting, r: Range, words: Sequence[str], before: bool, block: bool
 ) -> Wrote:
     """Words before or after a range; beside a whole block, as a block of their own."""
-    words = bare_mark(words)
+    words = bare_mark(_bracketed(words))
     document = sitting.document
     if block:
         return _insert_block(sitting, r, words, before)

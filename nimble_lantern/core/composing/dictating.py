@@ -36,7 +36,10 @@ def compose(
     if sitting.selection and sitting.fresh and not sitting.selection.empty:
         return replace_range(sitting, sitting.selection, words)
     if _below_a_heading(sitting, words, pause):
-        words = ("new", "paragraph", *words)
+        words = (*_NEW, *words)
+        marked = sitting.settings.auto_punctuation
+        moved = frozenset(count + len(_NEW) for count in pauses)
+        return _composed(sitting, words, moved if marked else None, continues=False)
     if sitting.settings.auto_punctuation and words and sitting.insertion is None:
         return _compose_marked(sitting, words, pauses, pause)
     return _composed(sitting, words, None, continues=False)
@@ -58,7 +61,7 @@ def _below_a_heading(sitting: Sitting, words: Sequence[str], pause: float) -> bo
     return ended and not signs and not (words[0] in CONTINUES and pause < LONG_PAUSE)
 
 
-_LONGEST_SIGN = 3
+_LONGEST_SIGN, _NEW = 3, ("new", "paragraph")
 
 
 def _compose_marked(

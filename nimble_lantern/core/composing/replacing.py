@@ -54,11 +54,7 @@ def without_stop(document: Document, r: Range, words: Sequence[str]) -> Range:
 
 
 def bare_mark(words: Sequence[str]) -> Sequence[str]:
-    """ "a comma" put in or in the place of something is the mark; "in brackets see below", words
-    between them."""
-    said = words[1:] if words[:1] in (("in",), ["in"]) else words
-    if len(said) > 1 and said[0] in ("brackets", "parentheses"):
-        return ("open", "bracket", *said[1:], "close", "bracket")
+    """ "a comma" put in or in the place of something is the mark."""
     if len(words) > 1 and words[0] in ("a", "an", "the") and mark_named(words[1:]):
         return words[1:]
     return words
@@ -92,10 +88,10 @@ def _an_hour(old: str, words: Sequence[str]) -> str:
     """A bare hour in the place of a time has its minutes as well: 11:00 for 10:00."""
     said = cardinal(words, 0) if _TIME.fullmatch(old) else None
     whole = said is not None and said[1] == len(words) and 0 < said[0] <= _LAST_HOUR
-    return f"{said[0]}{old[-3:-2]}00" if said is not None and whole else ""
+    return f"{said[0]}:00" if said is not None and whole else ""
 
 
-_TIME, _LAST_HOUR = re.compile(r"\d{1,2}[:.]\d\d"), 24
+_TIME, _LAST_HOUR = re.compile(r"\d{1,2}:\d\d"), 24
 
 
 _PAST, _OCLOCK = (("half", "past"), ("quarter", "past"), ("quarter", "to")), " o’clock"
