@@ -116,6 +116,7 @@ CATALOGUE.table(
     Way("what (does it say | is written | is there | is it) in {target}", when=_plainly),
     Way("how does {target} (start | begin | end | finish | go)", when=_plainly),
     Way("(what's | what is) (in | at) {target}", when=_of_prose),
+    Way("(what's | what is) {target} [again]", when=_of_prose),
     Way("how does {target} (sound | read)", when=_plainly),
     heard=1,
     example="read the last paragraph",

@@ -118,8 +118,8 @@ def initial(sitting: Sitting, target: Places, letter: tuple[str, ...] = ()) -> D
 
 @command(
     *frames.made(
-        "([all] [in] (capitals | caps | capital letters | block capitals | block letters | big"
-        " letters) | [in] (upper case | uppercase))"
+        "([all] [in] (capitals | caps | capital letters | (block | full) capitals | block letters"
+        " | big letters) | [in] (upper case | uppercase))"
     ),
     "(all (capitals | caps) | (block | capital) letters | block capitals | big letters)"
     " (for | on) {target}",

@@ -323,7 +323,8 @@ def _of_words(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("{target} <shall> (come | go | stand | be) {side:beside} {place:target}", when=_both_stand),
     Way(
-        "{target:that_alone} <shall> (go | be | come | stand) {side:beside} {place:target}",
+        "{target:that_alone} (<shall> (go | be | come | stand) | belongs) {side:beside}"
+        " {place:target}",
         when=_that_has_a_place,
     ),
     example="move the last sentence before the first sentence",

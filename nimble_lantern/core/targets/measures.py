@@ -6,7 +6,7 @@ import re
 from collections.abc import Sequence
 
 from nimble_lantern.core.document.model import Document, Position, Range
-from nimble_lantern.core.lexicon.names import MONTHS
+from nimble_lantern.core.lexicon.names import DAYS, MONTHS
 
 _MONTH = "|".join(name.capitalize() for name in MONTHS)
 _COUNT = r"\d+(?:,\d{3})*(?:\.\d+)?"
@@ -38,7 +38,12 @@ _NAMED = {
 }
 
 
-_EVERY = {(*name[:-1], f"{name[-1]}s"): pattern for name, pattern in _NAMED.items()}
+_WEEKDAYS = re.compile(rf"\b(?:{'|'.join(name.capitalize() for name in DAYS)})s?\b")
+_EVERY = {
+    **{(*name[:-1], f"{name[-1]}s"): pattern for name, pattern in _NAMED.items()},
+    ("days",): _WEEKDAYS,
+    ("weekdays",): _WEEKDAYS,
+}
 
 
 _SORTED = _NAMED | _EVERY
