@@ -429,10 +429,14 @@ CATALOGUE.table(
 )
 
 
+CATALOGUE.table("too_fast", {"so (fast | quickly)": -1, "so slowly": 1}, heard=False)
+
+
 @command(
     "(read | speak | talk) {pace}",
     Way("[a (little | bit)] {pace} [please]", when=_has_read),
     "(read | speak) [a (little | bit)] {pace}",
+    "(do not | don't) read [(it | things | that)] [(out | aloud)] {pace:too_fast}",
     heard=1,
     example="read slower",
     group="reading",

@@ -75,6 +75,12 @@ CATALOGUE.table(
 )
 
 
+def _just_zoomed(sitting: Sitting, parse: Parse) -> bool:
+    """ "A bit smaller than that", right after the text was shown larger."""
+    last = sitting.trail[-1] if sitting.trail else None
+    return last is not None and last.command == "looking.zoom"
+
+
 @command(
     "zoom {zoom}",
     "zoom {zoom} [by] <somewhat>",
@@ -101,6 +107,7 @@ CATALOGUE.table(
     "(everything | it all | it) is [a bit] {zoom:unfit} on (the | my | this) (page | screen)",
     "<adopt> {zoom:larger} (text | letters | print) on the (page | screen)",
     "<wish> (the (page | screen) | everything on the (page | screen)) [a bit] {zoom:larger}",
+    Way("[no] [<somewhat>] {zoom:larger} [(than that | still | again)]", when=_just_zoomed),
     example="zoom in",
     group="moving",
     grows=True,

@@ -112,6 +112,7 @@ CATALOGUE.table("waiting", {"(longer | a little longer)": "long", "less [long]":
     "[a] [(a bit | a little | have)] {patience:more_patience} patience",
     "wait {patience:waiting} [for me] [when i pause]",
     "wait for me {patience:waiting}",
+    "wait a (bit | little) {patience:more_patience} [for me] [when i pause]",
     "be [more] patient",
     "wait the usual time",
     "(give me | i need | allow me) {patience:more_time} (to speak | to talk | between words)",

@@ -39,7 +39,7 @@ _EVERYWHERE = _phrases(
 _WHEREVER = (("everywhere", "it", "says"), ("wherever", "it", "says"), ("in", "every"))
 _MORE = _phrases(
     "again, once more, and again, one more time, more, a bit more, some more, a little more",
-    "still more, even more, further, a bit further",
+    "still more, even more, further, a bit further, bigger still, larger still, smaller still",
     "a little further, more please, bit more, keep going, and more, more than that, once again",
 )
 _AWAY = _phrases(

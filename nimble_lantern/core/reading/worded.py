@@ -22,7 +22,7 @@ from nimble_lantern.core.lexicon.closed import (
     PREPOSITIONS,
     SUBJECT_PRONOUNS,
 )
-from nimble_lantern.core.lexicon.desk import TRADE_NOUNS
+from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.housed import Phrase
 from nimble_lantern.core.lexicon.sentences import HANGING, VERBS
 from nimble_lantern.core.lexicon.worded import JOBS, LONGEST, REPLACING, Job, Sure, Zone
@@ -40,6 +40,7 @@ from nimble_lantern.core.writing.cardinals import cardinal
 
 _Span = tuple[int, int]
 _LONGEST = 16
+_VERBS = PLAIN_VERBS | TRADE_VERBS
 """Words of a request."""
 _MOST_OLD, _MOST_NEW, _MOST_PART = 6, 5, 9
 _OF_WORDS = frozenset("word words where".split())
@@ -272,6 +273,8 @@ def _new_before(
         says_so = says_so or m + 1 < i and around.begins(m, i, Zone.BEHIND_NEW)
         # "Have tea in before noon" begins with no new word.
         says_so = says_so and not around.begins(0, m, Zone.NEW)
+        # "Drop in the other one under the title": what puts something there is none of it.
+        says_so = says_so and words[0] not in _VERBS
         for k in range(max(0, m - _MOST_PART), m):
             before = around.ending(0, k, Zone.NEW) if k else Sure.PLAIN if says_so else None
             if before is not None and behind is not None:
