@@ -2,10 +2,9 @@
 
 from __future__ import annotations
 
+from nimble_lantern.core.document.breaths import ORIGIN
 from nimble_lantern.core.document.edits import Edit, pin, unpin
 from nimble_lantern.core.document.model import Anchor, Document, Position, Range
-
-ORIGIN = "origin"
 
 
 def of_utterance(document: Document, r: Range, number: int) -> Edit:

@@ -210,3 +210,33 @@ class Rows(AtWork):
         for said in ("swap weeks one and two", "leave the boat empty for now"):
             self.has(self.ROTA, f"go to the table / {said}", "| Week | Lamp | Boat |")
         self.has(self.ROTA, "go to the table / and month", "| And month Week |")
+
+
+class Breaths(AtWork):
+    """Sentences of somebody who says no full stops: the last one is what was said last."""
+
+    SAID = "i bought a kettle from you / the kettle cost ten pounds"
+
+    def test_the_last_sentence_is_what_was_said_last(self) -> None:
+        self.has("", f"{self.SAID} / delete the last sentence / so", "from you so")
+        self.has("", f"{self.SAID} / bold the last sentence", "from you **the kettle cost £10**")
+
+    def test_one_that_is_closed_is_whole_and_a_word_put_right_begins_none(self) -> None:
+        desk = self.desk("")
+        desk.hears(*f"{self.SAID} full stop / delete the last sentence".split(" / "))
+        self.assertEqual(desk.markdown.strip(), "")
+        desk.hears("the boat comes", "at ten", "i meant eleven", "delete the last sentence")
+        self.assertEqual(desk.markdown.strip(), "")
+
+    def test_a_list_and_a_verse_are_begun_in_a_word(self) -> None:
+        self.has("", "serves four / list / a pound of cod", "Serves four\n\n- A pound of cod")
+        self.has("", "the tide goes out / new verse / and i stay", "out\n\nAnd I stay")
+        self.has("", "it comes in new line the tide goes", "It comes in\\\nThe tide goes")
+        self.stays("", "list of names", "we work in new fields", "the list")
+
+    def test_what_is_asked_for_is_no_word_for_what_was_said(self) -> None:
+        desk = self.desk("")
+        desk.hears("i stay here", "i mean change here to there")
+        self.assertNotIn("change", desk.markdown)
+        self.has("", "i make the bet / i meant make the bed", "I make the bed")
+        self.has("", "it leaked on monday / full stop missing after monday", "Monday.")

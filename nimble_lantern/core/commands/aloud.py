@@ -136,6 +136,7 @@ def read(sitting: Sitting, target: Places, named_marks: bool = False) -> Done | 
     "read [me] [back] the last (thing | bit | words) [that] i [have] [just] (said | wrote)",
     "read (it | this | that) (back | to me | aloud | out | back to me | out loud)",
     Way("read (it | this | that)", when=is_selected),
+    "read me (it | this | that) [back]",
     "read back [to me] [what i (said | wrote | have written)]",
     "read [me] [back] what i [just] (said | wrote)",
     "let me hear what i [just | have] (said | wrote | written)",

@@ -379,10 +379,19 @@ def make_list(
     return _become(sitting, target, f"a {listkind} list", **form)
 
 
+def _behind_a_paragraph(sitting: Sitting, parse: Parse) -> bool:
+    """ "List", where a paragraph or nothing stands before the writing place."""
+    place = sitting.writing_place
+    block = sitting.document.blocks[place.block]
+    ends = not block.text[place.offset :].strip()
+    return ends and block.kind is Kind.PARAGRAPH and sitting.selection is None
+
+
 @command(
     "<begin> [a] [new] {listkind} list [here]",
     "[a] new {listkind} list [here]",
     "<begin> a [new] list [here]",
+    Way("({listkind} list | list)", when=_behind_a_paragraph),
     example="start a list",
     group="format",
 )

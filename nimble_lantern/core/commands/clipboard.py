@@ -195,7 +195,7 @@ def _that_beside_a_block(sitting: Sitting, parse: Parse) -> bool:
     """ "Put it under the title", of what was just said; "put it under the table" goes on."""
     place = parse.args.get("place")
     block = isinstance(place, Units) and place.unit in _BLOCKS
-    return bool(sitting.that or sitting.selection) and block
+    return bool(sitting.that or sitting.selection) and block or _that_has_a_place(sitting, parse)
 
 
 _BLOCKS = (Unit.HEADING, Unit.PARAGRAPH, Unit.SENTENCE, Unit.ITEM, Unit.LIST)

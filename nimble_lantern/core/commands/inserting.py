@@ -124,7 +124,7 @@ def _beside_ways(side: str, *others: Way) -> tuple[Way, ...]:
             inserted.left_out,
             "(i | we | you) [have] (forgot | missed | left out | missed out | forgot to put)"
             f" [(the word | the words)] {{text:words}} {there} {{target}}",
-            f"{{text:words}} (is | was) (missing | left out | missed out) {there} {{target}}",
+            f"{{text:words}} [(is | was)] (missing | left out | missed out) {there} {{target}}",
             f"<go> {there} {{target}} and (write | put | say | type | insert | add) {{text}}",
             f"(drop | work | fit) [(the word | the words)] {{text:words}} in {there} {{target}}",
         ),

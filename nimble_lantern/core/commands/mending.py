@@ -12,7 +12,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import DETERMINERS, HEARD_ALIKE, LITTLE, SUBJECT_PRONOUNS
-from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS, TRADE_VERBS
+from nimble_lantern.core.lexicon.desk import PARTS, PLAIN_VERBS, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.figures import MONEY
 from nimble_lantern.core.lexicon.manners import BESIDE
 from nimble_lantern.core.lexicon.names import MONTHS
@@ -113,7 +113,7 @@ def _takes_up(sitting: Sitting, parse: Parse) -> bool:
     to write to the board" is a sentence.
     """
     said = tuple(parse.args.get("text", ()))
-    if not _few(said) or "not" in said or said[0] in BESIDE:
+    if not _few(said) or "not" in said or said[0] in BESIDE or _asks(sitting, said):
         return False
     if not sitting.that:
         # Nothing was just said: it can only be the one day, month or hour of the last sentence.
@@ -121,6 +121,17 @@ def _takes_up(sitting: Sitting, parse: Parse) -> bool:
         return one or _one_here(sitting, parse)
     again = _again(sitting, sitting.that[0], said)
     return again or len(said) <= 2 or bool(mends(sitting.document, sitting.that[0], said))
+
+
+def _asks(sitting: Sitting, said: tuple[str, ...]) -> bool:
+    """ "I mean change here to there" asks for that; after "make the bet", "i meant make the bed" is
+    said of it."""
+    if said[0] not in TRADE_VERBS | PLAIN_VERBS or not _BETWEEN.intersection(said[1:]):
+        return False
+    return not any(places(sitting.document, said[:1], r) for r in sitting.that)
+
+
+_BETWEEN = frozenset("to with into by in on after before under above".split())
 
 
 def _says_what(sitting: Sitting, parse: Parse) -> bool:

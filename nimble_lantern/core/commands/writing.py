@@ -50,6 +50,7 @@ def new_line(sitting: Sitting) -> Done:
     "(let's have | a | another) new paragraph [here]",
     "another paragraph",
     "paragraph break",
+    "[<begin>] [a] (new | next | another) (verse | stanza)",
     example="new paragraph",
     group="writing",
     in_text=True,

@@ -8,6 +8,7 @@ from __future__ import annotations
 from bisect import bisect_left
 from collections.abc import Callable, Iterable, Iterator
 
+from nimble_lantern.core.document.breaths import said_apart
 from nimble_lantern.core.document.layout import Layout
 from nimble_lantern.core.document.model import Block, Document, Position, Range
 from nimble_lantern.core.document.tables import tables
@@ -30,7 +31,10 @@ def _inside(block: Block, unit: str) -> tuple[tuple[int, int], ...]:
 def in_block(document: Document, b: int, unit: str) -> list[Range]:
     """The characters, words or sentences of one block."""
     pairs = _inside(document.blocks[b], unit)
-    return [Range(Position(b, s), Position(b, e)) for s, e in pairs]
+    found = [Range(Position(b, s), Position(b, e)) for s, e in pairs]
+    if unit == "sentence" and found:
+        found[-1:] = said_apart(document, found[-1])
+    return found
 
 
 def _counts(block: Block, unit: str, whole: bool) -> bool:

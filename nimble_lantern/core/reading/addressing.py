@@ -62,7 +62,7 @@ _HOUSED = ("grid.", "tables.", "notes.", "passages.", "places.", "versions.", "h
 _NOT_THERE = frozenset(
     "full comma question exclamation colon semicolon dash hyphen mark space gap break new bracket"
     " quote quotes paragraph line stop period apostrophe ellipsis slash passage passages note notes"
-    " table version place row rows column columns".split()
+    " table version place row rows column columns list lists numbering".split()
 )
 """After "no", what is not wanted: "no full stop after boat"."""
 

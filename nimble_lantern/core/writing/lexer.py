@@ -7,7 +7,13 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field, replace
 from enum import StrEnum
 
-from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, CONTRACTED, LITTLE
+from nimble_lantern.core.lexicon.closed import (
+    ARTICLES_AND_OWNERS,
+    CONTRACTED,
+    DETERMINERS,
+    LITTLE,
+    SUBJECT_PRONOUNS,
+)
 from nimble_lantern.core.lexicon.figures import MEASURES, MONTH_BEFORE, ROADS
 from nimble_lantern.core.lexicon.names import TITLES
 from nimble_lantern.core.lexicon.prose import (
@@ -260,9 +266,16 @@ def _person(words: list[str], i: int, previous: str, manner: Manner) -> Element 
     return None
 
 
+def _verse_goes_on(words: list[str], i: int, size: int) -> bool:
+    """ "The tide comes in new line the tide goes out"; "in new line management" breaks nothing."""
+    after = words[i + size] if i + size < len(words) else ""
+    begins = after in DETERMINERS | SUBJECT_PRONOUNS | {"and", "but"}
+    return words[i - 1 : i + 1] == ["in", "new"] and begins
+
+
 def _break(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
     size = _longest(words, i, BREAKS)
-    if not size or previous in _NOT_AFTER_BREAK:
+    if not size or previous in _NOT_AFTER_BREAK and not _verse_goes_on(words, i, size):
         return None
     kind = BREAKS[tuple(words[i : i + size])]
     if words[i + size : i + size + 1] == ["of"]:
