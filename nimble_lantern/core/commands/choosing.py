@@ -256,8 +256,8 @@ def choose_all(sitting: Sitting, number: int | None = None) -> Answer:
 @command(
     "cancel [that]",
     "never mind",
-    "no matter",
     "none [of (them | these | those)]",
+    "no matter",
     Way("forget [about] (it | that [one] | those)", when=_wants_an_answer),
     Way(
         "(leave | keep) (it | that | them) [(alone | be | as it is | there)]", when=_after_a_command

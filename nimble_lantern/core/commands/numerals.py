@@ -83,10 +83,10 @@ def _numbers(sitting: Sitting, ranges: tuple[Range, ...], form: str) -> list[_Fo
 def _has_numbers(sitting: Sitting, parse: Parse) -> bool:
     """ "Four as a number", where it is in words; "the ferry as a number" is no request."""
     target = parse.args.get("target")
-    if isinstance(target, That):
-        return bool(sitting.choices or sitting.that or sitting.selection)
-    there = resolve(target, sitting) if is_target(target) else None
     form = str(parse.args.get("figured", DIGITS))
+    there = resolve(target, sitting) if is_target(target) else None
+    if isinstance(target, That) and any(getattr(c.choice, form) for c in sitting.choices):
+        return True
     return isinstance(there, Places) and bool(_numbers(sitting, there.ranges, form))
 
 
