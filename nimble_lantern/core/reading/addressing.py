@@ -8,6 +8,7 @@ page, "we should remove the boat" of a harbour.
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
+from functools import lru_cache
 from itertools import zip_longest
 from typing import NamedTuple
 
@@ -132,6 +133,7 @@ _NAMING = (".rename", ".keep")
 """What these write is a name, and no word of the letter."""
 
 
+@lru_cache(maxsize=256)
 def plainer_than(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     """The words without hesitation, without what comes after a request, then without what comes
     before: "no bullets please" is "no bullets" before it is "bullets"."""

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from functools import lru_cache
 
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.commands.instead import a_look
@@ -367,7 +368,12 @@ _PUTTING = ("inserting.", "passages.", "sayings.", "titled.")
 def _ends_in_a_look(words: Sequence[str], i: int) -> bool:
     """ "Put the date at the top on the right": what is put there is to look so."""
     last = tuple(words[i:])
-    return last[0] in PREPOSITIONS and len(last) <= _LONGEST_LOOK and a_look(last)
+    return last[0] in PREPOSITIONS and len(last) <= _LONGEST_LOOK and _names_a_look(last)
+
+
+@lru_cache(maxsize=256)
+def _names_a_look(words: tuple[str, ...]) -> bool:
+    return a_look(words)
 
 
 def _then_a_look(sitting: Sitting, words: Sequence[str], i: int) -> Pair | None:
