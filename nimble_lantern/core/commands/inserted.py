@@ -195,6 +195,11 @@ def a_mark(sitting: Sitting, parse: Parse) -> bool:
     return bool(mark_named(tuple(parse.args.get("text", ()))))
 
 
+def a_mark_left_out(sitting: Sitting, parse: Parse) -> bool:
+    """ "Full stop missing after boat"; "the crew missing after the storm" goes on."""
+    return a_mark(sitting, parse) and left_out(sitting, parse)
+
+
 def only_a_mark(sitting: Sitting, parse: Parse) -> bool:
     """ "A question mark on the end", of a text that is open there."""
     document = sitting.document

@@ -120,11 +120,15 @@ def _beside_ways(side: str, *others: Way) -> tuple[Way, ...]:
             when=inserted.a_word_of_the_text,
         ),
         Way(f"<wish> {{text:words}} {there} {{target}}", when=inserted.wished),
+        Way(
+            f"{{text:words}} (missing | left out) {there} {{target}}",
+            when=inserted.a_mark_left_out,
+        ),
         *each(
             inserted.left_out,
             "(i | we | you) [have] (forgot | missed | left out | missed out | forgot to put)"
             f" [(the word | the words)] {{text:words}} {there} {{target}}",
-            f"{{text:words}} [(is | was)] (missing | left out | missed out) {there} {{target}}",
+            f"{{text:words}} (is | was) (missing | left out | missed out) {there} {{target}}",
             f"<go> {there} {{target}} and (write | put | say | type | insert | add) {{text}}",
             f"(drop | work | fit) [(the word | the words)] {{text:words}} in {there} {{target}}",
         ),

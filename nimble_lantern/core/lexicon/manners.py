@@ -32,7 +32,6 @@ LEADS = _phrases(
     " my dear",
     "now, then, okay, ok, no, no no, well, right, right then, so, just, and, and now, and"
     " then, now then",
-    "i mean, i meant",
     "sorry, i'm sorry, i am sorry, no wait, wait, actually, oh dear, oh no, oh well, hang on",
     "hold on, no sorry",
     "i beg your pardon, beg your pardon, pardon, excuse me, pardon me, yes, yes please, all right",

@@ -71,11 +71,17 @@ def _row_under(
 
 
 def row_under_a_heading(view: View, words: tuple[str, ...]) -> Range | None:
-    """The row of "week two", where a column is headed "Week" and one of its cells says 2."""
+    """The row of "week two", where the first column is headed "Week" and a cell of it says 2."""
     blocks = view.document.blocks
     for table in near_tables(view):
         row, _ = _row_under(blocks, table, words)
-        if row is not None:
+        cells = [blocks[table.cell(r, 0)].text for r in range(1, table.rows)]
+        first = any(_says(cells, words[size:]) is not None for size in range(1, len(words)))
+        headed = any(
+            _says(_column_heads(blocks, table)[:1], words[:size]) == 0
+            for size in range(1, len(words))
+        )
+        if row is not None and first and headed:
             return table.row(blocks, row)
     return None
 
