@@ -38,6 +38,12 @@ class Numbers(AtWork):
             "Four stayed. They took 4",
         )
 
+    def test_what_is_of_another_kind_is_said_of_something_else(self) -> None:
+        said = "we meet at six on saturday / six in digits / sorry i meant friday"
+        self.has("", said, "We meet at 6 on Friday")
+        said = "new paragraph we meet at six / six in digits / i meant friday"
+        self.has(NOTICE, said, "opens on Saturday", "\nWe meet at 6")
+
     def test_what_is_no_number_is_none(self) -> None:
         self.stays(NOTICE, "the ferry as a number", "make it a number one hit", "tea in words")
         self.refused(NOTICE, "i meant the number nine")

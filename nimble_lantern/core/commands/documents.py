@@ -46,13 +46,13 @@ def _effect(sitting: Sitting, summary: str, effect: Effect) -> Done:
 
 @command(
     "(new | start a new | make a new | begin a new | create a new) document",
-    "(start | make | begin | create | open | give me | get me | <wish>) (a new | another | a fresh"
-    " | a blank | an empty | a clean | new) (document | letter | file | sheet)",
+    "(start | make [me] | begin | create | open | give me | get me | <wish>) (a new | another"
+    " | a fresh | a blank | an empty | a clean | new) (document | letter | file | sheet)",
     "new (letter | file | sheet)",
     "start (a (letter | document) | again on a new (sheet | page))",
     "(new | start a new | make a new) (document | letter) (called | named | [and] call it) {text}",
-    "[(start | make | begin | create | open | give me | <wish>)] (a new | another | a fresh | a |"
-    " new) (document | letter | file) (called | named | with the name | and call it) {text}",
+    "[(start | make [me] | begin | create | open | give me | <wish>)] (a new | another | a fresh"
+    " | a | new) (document | letter | file) (called | named | with the name | and call it) {text}",
     example="new document",
     group="desk",
 )

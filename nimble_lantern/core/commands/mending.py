@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+from collections.abc import Sequence
 
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.replacing import replace_range, without_stop
@@ -374,6 +375,13 @@ def meant(
     if len(found) == 1 and (kind_of(text) or len(text) <= 3 or not _again(sitting, last, text)):
         return mended(sitting, found[0].range, found[0].words)
     said = sitting.document.text(last).split()
+    if _of_other_kinds(text, said):
+        # "I meant friday", after a number was put in digits, is said of the day beside it.
+        beside = units.block_range(sitting.document, last.start.block)
+        others = mends(sitting.document, beside, text)
+        if len(others) == 1:
+            return mended(sitting, others[0].range, others[0].words)
+        return _unlike(text, bool(others))
     if 2 < len(text) < len(said) and _again(sitting, last, text):
         # Less than all of it: "that should be my friend gus and i".
         if (part := _part_said_again(sitting, last, text)) is not None:
@@ -383,6 +391,12 @@ def meant(
     if _again(sitting, last, text) and len(text) > 2 or len(said) <= 2:
         return mended(sitting, without_stop(sitting.document, last, text), text)
     return _unlike(text, bool(found))
+
+
+def _of_other_kinds(text: Sequence[str], said: Sequence[str]) -> bool:
+    """Whether both are of a kind, a day and a number, and not of one."""
+    kinds = kind_of(text), kind_of([word.lower().strip(".,;:?!") for word in said])
+    return all(kinds) and kinds[0] != kinds[1] and not of_one_kind(text, said)
 
 
 _ONE_PERSON = (
