@@ -185,7 +185,7 @@ def read_on(sitting: Sitting, named_marks: bool = False) -> Done | Refusal:
     "read [me] [(it | that | this | everything)] all <read_out> [from the <beginning>]",
     "read [me] (it | that | this | everything) all [through]",
     "read [me] (it | that | this | everything) through",
-    "what (have i | do i have | have we | do we have) [got] so far",
+    "what (have i | do i have | have we | do we have) [(got | written)] so far",
     "read [me] (it | that | this | everything) [all] from the <beginning>",
     "read [me] the (whole | entire) (document | text | letter | thing)",
     "(speak | say [out loud]) (the | my) [whole] (letter | document)",

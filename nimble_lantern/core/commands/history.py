@@ -251,6 +251,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     " thing)]",
     "go back (one | a) (step | change | time)",
     Way("go back one", when=_was_a_command),
+    Way("[no] (as | how) it was [before]", when=_was_a_command),
     "undo {number} (things | steps | changes | utterances)",
     Way(
         "[no] (i did not | i didn't) (mean | want | intend | ask for) (that | this | it | to do"

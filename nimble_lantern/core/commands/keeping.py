@@ -21,7 +21,7 @@ CATALOGUE.table("kept_unit", {
     "(word | words)": Unit.WORD,
 }, heard=False)  # fmt: skip
 _KEEP = "(keep | leave | have) (only | just | nothing but)"
-_CUT = "(cut | trim | shorten | reduce)"
+_CUT = "(cut | trim | shorten | reduce | shrink)"
 _ALL = "(all | everything)"
 _BUT = "(but | except | except for | apart from)"
 _KEPT = "(the | its) {which:kept_end} [{number}] {unit:kept_unit}"

@@ -131,7 +131,7 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
         "title (it | this | the <writing>) {text}",
         "head (it | this | the <writing>) [with] {text}",
     ),
-    Way("heading {text}", when=_names_the_page),
+    Way("(heading | headline | header) {text}", when=_names_the_page),
     Way("heading level {level:levelled} {text}", when=_on_an_empty_line),
     Way(f"{_NEXT} [{{said:saying}}] {{text}}", when=_after_a_sentence),
     *each(
