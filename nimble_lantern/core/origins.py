@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from nimble_lantern.core.document.breaths import ORIGIN
+from nimble_lantern.core.document.breaths import ORIGIN, who_wrote
 from nimble_lantern.core.document.edits import Edit, pin, unpin
 from nimble_lantern.core.document.model import Anchor, Document, Position, Range
 
@@ -34,13 +34,9 @@ def utterance_at(document: Document, p: Position) -> int | None:
 
     Looks at the block's own anchors first: one that reaches over several blocks is older.
     """
-    block = document.blocks[p.block]
-    near = {point.anchor for point in block.points}
-    for number in sorted(near, reverse=True):
-        anchor, where = document.anchors.get(number), document.where(number)
-        known = anchor and anchor.kind == ORIGIN and "utterance" in anchor.data
-        if anchor and known and where and where.start <= p < where.end:
-            return int(anchor.data["utterance"])
+    for utterance, where in who_wrote(document, p.block):
+        if where.start <= p < where.end:
+            return utterance
     for anchor, where in reversed(list(document.anchored(ORIGIN))):
         if where.start <= p < where.end and "utterance" in anchor.data:
             return int(anchor.data["utterance"])
@@ -49,15 +45,5 @@ def utterance_at(document: Document, p: Position) -> int | None:
 
 def written_with(document: Document, r: Range) -> Range | None:
     """Where the words stand that were written by one utterance with those of a range in a block."""
-    near = {point.anchor for point in document.blocks[r.start.block].points}
-    for number in sorted(near, reverse=True):
-        anchor, where = document.anchors.get(number), document.where(number)
-        if (
-            anchor
-            and anchor.kind == ORIGIN
-            and where
-            and where.start <= r.start
-            and r.end <= where.end
-        ):
-            return where
-    return None
+    written = (where for _, where in who_wrote(document, r.start.block))
+    return next((w for w in written if w.start <= r.start and r.end <= w.end), None)

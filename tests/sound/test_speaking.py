@@ -204,7 +204,7 @@ class Restarting(BrowserCase):
     def _meant(self, heard: str) -> str:
         """The line that this is nearer to than to the other.
 
-        That words arrive whole over a restart is tested where time stands still; a simulated
+        Word for word they are told with the engine's own tests of a restart; a simulated
         microphone leaves some out while a busy machine makes its decoders ready.
         """
         far, near = sorted(self.LINES, key=lambda line: ratio(line, heard))

@@ -347,7 +347,9 @@ def move(
     if place is not None and (row := cell_beside(sitting, target.first, place.first, before)):
         return row
     if place is not None and Unit.ROW in (target.unit, place.unit):
-        return Refusal("A row can only stand beside another row of its table.")
+        return Refusal(
+            "A row can only stand beside another row of its table.", "", "Name that row."
+        )
     far = len(sitting.document.blocks) * (-1 if before else 1)
     first = units.block_range(sitting.document, target.first.start.block)
     named_row = target.unit is Unit.ROW

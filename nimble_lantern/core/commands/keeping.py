@@ -54,12 +54,12 @@ def keep_only(
     """Delete the words of a paragraph or an item but for its first or last sentences."""
     whole = target.first
     if rest is not None and rest.ranges != target.ranges:
-        return Refusal("That is of another part.", "", "Nothing was cut.")
+        return Refusal("That is of another part.", "", "Name a part of what is cut down.")
     if len(target.ranges) != 1 or whole.start.block != whole.end.block:
         return Refusal("That is several paragraphs.", "", "Name the one to be cut down.")
     inside = all_within(unit, sitting, whole)
     if not 0 < number < len(inside):
-        return Refusal(f"It has {many(len(inside), unit.value)}.", "", "Nothing was cut.")
+        return Refusal(f"It has {many(len(inside), unit.value)}.", "", "Say how many stay.")
     some = inside[:number] if which > 0 else inside[-number:]
     kept = Range(some[0].start, some[-1].end)
     around = [Range(whole.start, kept.start), Range(kept.end, whole.end)]

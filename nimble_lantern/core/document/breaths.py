@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
 from itertools import pairwise
 
 from nimble_lantern.core.document.model import Document, Position, Range
@@ -41,11 +42,16 @@ def said_apart(document: Document, r: Range) -> list[Range]:
 def _written(document: Document, r: Range) -> list[tuple[Position, Position, int]]:
     """From where to where in a range of one block each utterance wrote, and its number."""
     found = []
-    for number in {point.anchor for point in document.blocks[r.start.block].points}:
-        anchor, where = document.anchors.get(number), document.where(number)
-        if anchor is None or anchor.kind != ORIGIN or where is None:
-            continue
+    for utterance, where in who_wrote(document, r.start.block):
         start, end = max(where.start, r.start), min(where.end, r.end)
-        if start < end and "utterance" in anchor.data:
-            found.append((start, end, int(anchor.data["utterance"])))
+        if start < end:
+            found.append((start, end, utterance))
     return found
+
+
+def who_wrote(document: Document, b: int) -> Iterator[tuple[int, Range]]:
+    """What utterances wrote that begins or ends in a block, by their numbers, the last first."""
+    for number in sorted({point.anchor for point in document.blocks[b].points}, reverse=True):
+        anchor, where = document.anchors.get(number), document.where(number)
+        if anchor is not None and anchor.kind == ORIGIN and where and "utterance" in anchor.data:
+            yield int(anchor.data["utterance"]), where

@@ -196,7 +196,10 @@ def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool)
             if isinstance(value, Words) and found.unit is Unit.ROW and not _by_rows(parse):
                 # "Put oil after week two" is of no words of that row.
                 found = Missing(
-                    f"I heard “{' '.join(value.words)}”.", "That is a row.", "", value.words
+                    f"I heard “{' '.join(value.words)}”.",
+                    "That is a row.",
+                    "Name a cell.",
+                    value.words,
                 )
                 return Verdict(Judged.REFUSED, parse, parse.args, found, slot)
             args[slot] = found

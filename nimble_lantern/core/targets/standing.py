@@ -267,8 +267,8 @@ def _holding_words(target: Holding, view: View, near: bool) -> Answer:
         # "The roof section" is the one of that heading, whatever else speaks of a roof.
         heads = {r.start.block for r in inner.ranges}
         found = [u for u in found if u.start.block in heads] or found
-    if target.unit is Unit.SENTENCE and target.at is None:
-        found = [_in_one_breath(view.document, r, inner.ranges, target.bit) for r in found]
+    if target.bit:
+        found = [_in_one_breath(view.document, r, inner.ranges) for r in found]
     if not found:
         where = {None: "are in", At.START: "begin", At.END: "end"}[target.at]
         return Refusal(f"Those words {where} no {target.unit.value}.")
@@ -312,25 +312,16 @@ def _holding(ranges: Iterable[Range], unit: Unit, at: At | None, view: View) -> 
     return found
 
 
-def _in_one_breath(document: Document, unit: Range, inner: Sequence[Range], bit: bool) -> Range:
-    """What was said together with some words, of a sentence that nobody closed.
-
-    Where no full stops are said, all that was dictated is one "sentence": to take a bit of it out
-    must not take out the rest.
-    """
-    if not bit and document.text(unit).rstrip()[-1:] in _CLOSING:
-        return unit
+def _in_one_breath(document: Document, unit: Range, inner: Sequence[Range]) -> Range:
+    """What was said in one breath with some words of a sentence: a bit of it is no more."""
     for r in inner:
         said = written_with(document, r) if unit.start <= r.start and r.end <= unit.end else None
-        if said is not None and unit.start < said.end and said.start < unit.end:
+        if said is not None:
             start, end = max(unit.start, said.start), min(unit.end, said.end)
             lead = document.text(Range(start, end))
             skip = len(lead) - len(lead.lstrip())
             return Range(Position(start.block, start.offset + skip), end)
     return unit
-
-
-_CLOSING = (".", "?", "!", "…", ":", ";", "”", "’", ")")
 
 
 def _columns_with(ranges: Iterable[Range], view: View) -> Answer:

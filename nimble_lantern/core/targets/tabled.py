@@ -58,11 +58,11 @@ def column_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> 
 
 
 def _row_under(
-    blocks: Sequence[Block], table: Table, words: tuple[str, ...]
+    blocks: Sequence[Block], table: Table, words: tuple[str, ...], heads: Sequence[str]
 ) -> tuple[int | None, bool]:
     """The row that says so under the heading that words begin with, and whether one does."""
     for size in range(1, len(words)):
-        c = _says(_column_heads(blocks, table), words[:size])
+        c = _says(heads, words[:size])
         if c is not None:
             cells = [blocks[table.cell(r, c)].text for r in range(1, table.rows)]
             r = _says(cells, words[size:])
@@ -74,14 +74,8 @@ def row_under_a_heading(view: View, words: tuple[str, ...]) -> Range | None:
     """The row of "week two", where the first column is headed "Week" and a cell of it says 2."""
     blocks = view.document.blocks
     for table in near_tables(view):
-        row, _ = _row_under(blocks, table, words)
-        cells = [blocks[table.cell(r, 0)].text for r in range(1, table.rows)]
-        first = any(_says(cells, words[size:]) is not None for size in range(1, len(words)))
-        headed = any(
-            _says(_column_heads(blocks, table)[:1], words[:size]) == 0
-            for size in range(1, len(words))
-        )
-        if row is not None and first and headed:
+        row, _ = _row_under(blocks, table, words, _column_heads(blocks, table)[:1])
+        if row is not None:
             return table.row(blocks, row)
     return None
 
@@ -98,7 +92,7 @@ def row_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> int
     first = _index([blocks[table.cell(r, 0)].text for r in range(table.rows)], words)
     if first is not None:
         return first
-    under, told = _row_under(blocks, table, words)
+    under, told = _row_under(blocks, table, words, _column_heads(blocks, table))
     if told:
         return under
     # What stands in the headings names a column.

@@ -237,14 +237,9 @@ def _other_number(noun: str) -> str:
     return noun + ("es" if noun.endswith(("ch", "sh", "x", "ss")) else "s")
 
 
-_POINTING = frozenset("it this that them these those".split())
-"""Before "in red" they speak of what was done, and not of an "in" of the page."""
-
-
 def _without_lead(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
     yield words
-    pointed = words[0] in _POINTING and PREPOSITIONS.issuperset(words[1:])
-    if len(words) > 1 and words[0] in DETERMINERS and not pointed:
+    if len(words) > 1 and words[0] in DETERMINERS:
         yield words[1:]
     if words[:1] in (("word",), ("words",)) and len(words) > 1:
         yield words[1:]
