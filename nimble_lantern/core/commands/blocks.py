@@ -374,7 +374,8 @@ def make_list(
 ) -> Done | Refusal:
     """Begin a list here, or make paragraphs its items."""
     form = _shape(Format(Kind.ITEM, 1, Bullets(listkind)))
-    if target is not None and sitting.selection is None and target.ranges == sitting.that:
+    here = sitting.that or (units.block_range(sitting.document, sitting.caret.block),)
+    if target is not None and sitting.selection is None and target.ranges == here:
         target = _whole_list(sitting, target)
     return _become(sitting, target, f"a {listkind} list", **form)
 

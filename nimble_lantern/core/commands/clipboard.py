@@ -16,6 +16,7 @@ from nimble_lantern.core.commands.wording import named, quoted, words_in
 from nimble_lantern.core.composing.moving import paste_at, relocate
 from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.document import units
+from nimble_lantern.core.document.clauses import with_link
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
 from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
@@ -105,7 +106,8 @@ def cut(sitting: Sitting, target: Places) -> Done:
     count = words_in(sitting, target.ranges[:1])
     what = named(sitting.document, target.ranges[:1])
     whole = target.unit in _WHOLE
-    after = remove(_taken(sitting, target), target.ranges[:1], blocks=whole)
+    gone = with_link(sitting.document, target.first) if target.clause else target.first
+    after = remove(_taken(sitting, target), [gone], blocks=whole)
     return Done(after, f"cut {count}: {what}")
 
 

@@ -8,6 +8,7 @@ from nimble_lantern.core.commands.table_here import part_out, rows_covered, tabl
 from nimble_lantern.core.commands.wording import many, named, near, words_in
 from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.document import edits, units
+from nimble_lantern.core.document.clauses import with_link
 from nimble_lantern.core.document.model import Kind, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
@@ -147,12 +148,15 @@ def delete(sitting: Sitting, target: Places) -> Done:
     if target.unit is Unit.TABLE and not isinstance(table := table_of(sitting, target), Refusal):
         return whole_out(sitting, table)
     ranges = target.ranges
+    if target.clause:
+        ranges = tuple(with_link(sitting.document, r) for r in ranges)
     if target.unit in (Unit.LINE, Unit.ROW) and (rows := rows_covered(sitting, ranges)):
         # "The line with tom in it", of a table.
         return part_out(sitting, rows)
     how_much, what = words_in(sitting, ranges), named(sitting.document, ranges)
     whole = target.unit in (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
-    after = replace(remove(sitting, ranges, blocks=whole), insertion=None)
+    begin = ranges != (sitting.selection,)  # what is said next may take its place
+    after = replace(remove(sitting, ranges, blocks=whole, begin=begin), insertion=None)
     return Done(after, f"deleted {how_much}: {what}{near(target)}")
 
 

@@ -363,6 +363,11 @@ def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
         when=_lies_ahead,
     ),
     Way("actually [do] (do | <remove> | change) (it | that)", when=_lies_ahead),
+    Way(
+        "[no] [actually] [please] (leave | keep | let) (it | that | them) (deleted | removed | out"
+        " | gone | off | changed | as you had it)",
+        when=_lies_ahead,
+    ),
     example="redo that",
     group="repair",
     walks=True,

@@ -11,12 +11,13 @@ from nimble_lantern.core.lexicon.closed import (
     LITTLE,
     OF_DEGREE_AND_TIME,
     OWNERS,
+    PREPOSITIONS,
     SUBJECT_PRONOUNS,
 )
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.lexicon.manners import BEING
 from nimble_lantern.core.lexicon.names import MONTHS
-from nimble_lantern.core.lexicon.sentences import ASKS, SUBORDINATE
+from nimble_lantern.core.lexicon.sentences import ASKS, SUBORDINATE, VERBS
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import (
     Order,
@@ -270,8 +271,39 @@ def in_prose(sitting: Sitting, parse: Parse) -> bool:
     target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
     if not isinstance(target, Units) or target.unit not in _PROSE:
         return False
-    told = target.order is not Order.THIS or bool(mark_named(bare_mark(text)))
+    if text[:1] in _HOW_MUCH or text[:2] in _SO_MUCH:
+        return False  # "put more detail in the second paragraph"
+    told = target.order is not Order.THIS or target.unit is Unit.HEADING
+    told = told or bool(mark_named(bare_mark(text)))
     return told and plain_words(sitting, parse)
+
+
+_HOW_MUCH = (("more",), ("some",), ("something",), ("less",))
+_SO_MUCH = (("a", "bit"), ("a", "little"), ("a", "few"), ("a", "lot"), ("a", "sentence"))
+
+
+def in_a_heading(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put by the sea in the heading"; "put the key in the last paragraph" tells what to write."""
+    target = parse.args.get("target")
+    heading = isinstance(target, Units) and target.unit is Unit.HEADING
+    return heading and in_prose(sitting, parse)
+
+
+def goes_on_with(text: tuple[str, ...], unit: Unit | None) -> bool:
+    """Whether words put in at the end of a sentence are its own, and no sentence behind it.
+
+    "Tomorrow" and "in the morning" go before its stop; at the end of a paragraph only what
+    says where or when does.
+    """
+    if tuple(text[-2:]) in STOPS or tuple(text[-1:]) in STOPS or mark_named(bare_mark(text)):
+        return False
+    if not text or set(text) & (VERBS | SUBJECT_PRONOUNS | BEING):
+        return False
+    placed = text[0] in PREPOSITIONS or text[0] in _WHEN
+    return placed if unit is Unit.PARAGRAPH else unit is Unit.SENTENCE
+
+
+_WHEN = frozenset("every today tomorrow tonight now again too always soon and or but".split())
 
 
 def new_in_prose(sitting: Sitting, parse: Parse) -> bool:

@@ -12,9 +12,11 @@ from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.replacing import STOPS, bare_mark, replace_range, without_stop
 from nimble_lantern.core.document.edits import Edit, Splice
-from nimble_lantern.core.document.model import Document, Piece, Range
+from nimble_lantern.core.document.model import Document, Kind, Piece, Range
+from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
+from nimble_lantern.core.lexicon.closed import OF_DEGREE_AND_TIME, PREPOSITIONS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import (
     Places,
@@ -31,8 +33,8 @@ _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM)
 def _beside(
     sitting: Sitting, target: Places, text: tuple[str, ...], before: bool
 ) -> Done | Refusal:
-    whole = target.unit in _WHOLE
     text = inserted.bare_word(text)
+    whole = target.unit in _WHOLE or _is_an_item(sitting, target, text, before)
     if _stands_there(sitting, target.first, text, before):
         return Refusal(f"There is a {' '.join(bare_mark(text))} there already.")
     if not before and (closed := _other_stop(sitting, target.first, text)):
@@ -41,6 +43,28 @@ def _beside(
     side = "before" if before else "after"
     where = named(sitting.document, target.ranges[:1])
     return Done(wrote.sitting, f"put {quoted(wrote.text)} {side} {where}")
+
+
+def _is_an_item(sitting: Sitting, target: Places, text: tuple[str, ...], before: bool) -> bool:
+    """Whether words named are all of an item, and others beside them one of their own.
+
+    "Put water the beans after sweep the yard"; what goes on with the item does not: "and figs",
+    "ripe" before "pears".
+    """
+    r = target.first
+    item = sitting.document.blocks[r.start.block]
+    if (
+        target.unit
+        or item.kind is not Kind.ITEM
+        or r != block_range(sitting.document, r.start.block)
+    ):
+        return False
+    if mark_named(bare_mark(text)) or text[0] in _GOING_ON:
+        return False
+    return len(text) > 1 and len(item.words) > 1 or not before and len(item.words) == 1 == len(text)
+
+
+_GOING_ON = PREPOSITIONS | OF_DEGREE_AND_TIME | {"and", "or", "but"}
 
 
 def _stands_there(sitting: Sitting, r: Range, text: tuple[str, ...], before: bool) -> bool:
@@ -239,6 +263,8 @@ CATALOGUE.table(
         when=inserted.a_mark,
     ),
     Way("{inner:joining} {text:words} to {target}", when=inserted.plain_words),
+    Way("(add | put | write) {text:words} to {target}", when=inserted.in_prose),
+    Way("(add | put) {text:words} in {target}", when=inserted.in_a_heading),
     Way("{target} <shall> {inner:opening} with {text}", when=inserted.in_prose),
     Way(
         "{target} <shall> {inner:opening} (with | in) [(a | an)] {text}",
@@ -252,6 +278,8 @@ def insert_inside(
     sitting: Sitting, text: tuple[str, ...], target: Places, inner: bool = False
 ) -> Done | Refusal:
     """Put words in at the start or end of a paragraph or sentence.  The writing place stays."""
+    if not inner and inserted.goes_on_with(text, target.unit):
+        target = Places((without_stop(sitting.document, target.first, ()),))
     return _beside(sitting, replace(target, unit=None), text, before=inner)
 
 

@@ -215,8 +215,7 @@ def _a_look(target: object, text: tuple[str, ...]) -> bool:
     """
     if isinstance(target, Words) or not text or len(text) > _LONGEST_LOOK:
         return False
-    made = CATALOGUE.parses(("make", "it", *text))
-    return any(p.command.group == "format" or p.command.name.startswith("case.") for p in made)
+    return a_look(text)
 
 
 _LONGEST_LOOK = 4

@@ -9,8 +9,8 @@ from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.starting import empty_beside
-from nimble_lantern.core.document.edits import Edit, Reformat, Splice
-from nimble_lantern.core.document.model import Kind, Piece, Range
+from nimble_lantern.core.document.edits import Edit, Reformat
+from nimble_lantern.core.document.model import Kind, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
@@ -21,7 +21,6 @@ from nimble_lantern.core.lexicon.closed import (
     PREPOSITIONS,
     SUBJECT_PRONOUNS,
 )
-from nimble_lantern.core.lexicon.names import CAPITALISED
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.finding import all_within
@@ -136,7 +135,8 @@ def _there_is_a_list(sitting: Sitting, parse: Parse) -> bool:
 _BESIDE = frozenset("after before behind above below under between".split())
 _GOING_ON = VERBS | PREPOSITIONS | SUBJECT_PRONOUNS | _BESIDE
 _ITEM = "[new] (item | list item | point | bullet | bullet point | entry)"
-_SAYING = "[(saying | that says | which says | reading | to say)]"
+_THAT_SAYS = "(saying | that says | which says | reading | to say | with)"
+_SAYING = f"[{_THAT_SAYS.replace(' | with', '')}]"
 
 
 def _an_item(sitting: Sitting, parse: Parse) -> bool:
@@ -243,6 +243,8 @@ _ADD_ITEM = "(<put> | put in | make | start) [(a | an | another)]"
         _an_item_there,
         f"{_ADD_ITEM} {_ITEM} {_SAYING} {{text:words}} {{side:beside}} {{target}}",
         f"(new | another | one more) {_ITEM} {_SAYING} {{text:words}} {{side:beside}} {{target}}",
+        f"{_ADD_ITEM} {_ITEM} {{side:beside}} {{target}} {_THAT_SAYS} {{text}}",
+        f"{{side:beside}} {{target}} {_ADD_ITEM} {_ITEM} {_THAT_SAYS} {{text}}",
     ),
     *each(
         _an_item,
@@ -286,18 +288,8 @@ def add_first(sitting: Sitting, text: tuple[str, ...]) -> Done:
 
 def _item_put(sitting: Sitting, b: int, text: tuple[str, ...], before: bool) -> Done:
     """A new item with a text, before or after one that is there; it begins as that does."""
-    there = sitting.document.blocks[b].text
     wrote = insert_beside(sitting, block_range(sitting.document, b), text, before, True)
-    after, begins = wrote.sitting, wrote.text[:1]
-    if there[:1].islower() and begins.isupper() and text[0] not in _CAPITALISED:
-        # As the other items begin.
-        start = wrote.range.start
-        step = Splice(start.block, start.offset, start.offset + 1, Piece(begins.lower()))
-        after = after.edited(Edit((step,))).about([wrote.range])
-    return Done(after, f"{quoted(after.document.text(wrote.range))} is on the list")
-
-
-_CAPITALISED = CAPITALISED | {"i"}
+    return Done(wrote.sitting, f"{quoted(wrote.text)} is on the list")
 
 
 CATALOGUE.table("depth", {"(deeper | further in)": 1, "(shallower | further out | less deep)": -1})

@@ -31,6 +31,7 @@ from nimble_lantern.core.targets.model import (
     Places,
     Unit,
 )
+from nimble_lantern.core.targets.words import other_number
 
 _FEW = 20
 _MANY_FOR_ONE = 4
@@ -252,7 +253,7 @@ def replace_with(
     if sure is None and _of_much(sitting, target, text):
         return _whether(sitting, target, text, "all of it")
     old = sitting.document.text(target.first)
-    ranges = target.ranges
+    text, ranges = _in_number(text, target.heard, old), target.ranges
     if target.unit is Unit.SENTENCE:
         ranges = tuple(without_stop(sitting.document, r, text) for r in ranges)
     if exactly:
@@ -374,6 +375,13 @@ def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0
 def replace_everywhere(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refusal:
     """Put other words in every place where a target stands."""
     return replace_with(sitting, text, replace(target, ask=False))
+
+
+def _in_number(text: tuple[str, ...], heard: str, old: str) -> tuple[str, ...]:
+    """New words for each of several: "both red books" to "green books", where "red book" stands."""
+    said, there = heard.split()[-1:], old.lower().split()[-1:]
+    each = bool(said) and said != there and [other_number(said[0])] == there
+    return (*text[:-1], other_number(text[-1])) if each and text[-1].endswith("s") else text
 
 
 def _replaced(

@@ -16,6 +16,7 @@ from nimble_lantern.core.document.model import (
     Block,
     Document,
     Format,
+    Kind,
     Piece,
     Position,
     Range,
@@ -74,5 +75,7 @@ def _insert_block(sitting: Sitting, r: Range, words: Sequence[str], before: bool
     form = like.format if like.kind in ("item", "quotation") else Format()
     added = sitting.edited(Edit((AddBlocks(index, (Block().formatted(form),)),)))
     at = Position(index, 0)
-    written = write(words, place_at(added.document, at), manner_of(sitting, ""))
+    begins_small = like.kind is Kind.ITEM and like.text[:1].islower()
+    place = replace(place_at(added.document, at), continues=begins_small)
+    written = write(words, place, manner_of(sitting, ""))
     return put(replace(added, selection=None, fresh=False), at, written, ())

@@ -10,17 +10,20 @@ from nimble_lantern.core.document.edits import (
     DropBlocks,
     Edit,
     Reformat,
+    Splice,
     delete,
     in_turn,
 )
 from nimble_lantern.core.document.model import (
     Document,
     Format,
+    Piece,
     Position,
     Range,
 )
 from nimble_lantern.core.document.units import disjoint
 from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.writing.capitals import starts_sentence
 
 
 def tidy(document: Document, r: Range) -> Range:
@@ -31,6 +34,12 @@ def tidy(document: Document, r: Range) -> Range:
     if begins and right[:1] in tuple(".!?") and document.blocks[b1].text[o1 : o1 + 1].isalnum():
         # All the words of a sentence go: so does its stop.
         return tidy(document, Range(r.start, Position(b2, o2 + 1)))
+    if right[:1] in (",", ";") and (begins or left.rstrip()[-1:] in (",", ";")):
+        # No comma begins a sentence, nor stands beside another.
+        gap = 1 if right[1:2] == " " and (not left or left[-1:] == " ") else 0
+        return tidy(document, Range(r.start, Position(b2, o2 + 1 + gap)))
+    if left.rstrip()[-1:] in (",", ";") and right[:1] in tuple(".!?;:"):
+        return Range(Position(b1, len(left.rstrip()) - 1), r.end)
     closes = not right or right[0] in " \n,.;:!?)]}’”…"
     if left.endswith(" ") and closes:
         return Range(Position(b1, o1 - 1), r.end)
@@ -39,10 +48,15 @@ def tidy(document: Document, r: Range) -> Range:
     return r
 
 
-def remove(sitting: Sitting, ranges: Iterable[Range], blocks: bool = False) -> Sitting:
-    """Delete ranges and tidy the spaces; with `blocks`, whole blocks go with their text."""
+def remove(
+    sitting: Sitting, ranges: Iterable[Range], blocks: bool = False, begin: bool = False
+) -> Sitting:
+    """Delete ranges and tidy the spaces; with `blocks`, whole blocks go with their text.
+
+    With `begin`, what then begins a sentence has its capital.
+    """
     removals = (
-        partial(_removal, r=r, blocks=blocks, caret=sitting.caret.block)
+        partial(_removal, r=r, blocks=blocks, caret=sitting.caret.block, begin=begin)
         for r in reversed(_joined(disjoint(ranges)))
     )
     after = sitting.edited(in_turn(sitting.document, removals))
@@ -60,12 +74,13 @@ def _joined(ranges: Iterable[Range]) -> list[Range]:
     return found
 
 
-def _removal(document: Document, r: Range, blocks: bool, caret: int) -> Edit:
+def _removal(document: Document, r: Range, blocks: bool, caret: int, begin: bool = False) -> Edit:
     """`caret` is the block where the writing goes on: it stays, if empty, a place to write."""
     (b1, o1), (b2, o2) = r
     whole = o1 == 0 and o2 == len(document.blocks[b2].text)
     if not whole:
-        return delete(document, tidy(document, r))
+        gone = tidy(document, r)
+        return delete(document, gone).then(_begun(document, gone) if begin else Edit())
     count = b2 - b1 + 1
     plain_last = document.blocks[b1].kind == "paragraph" and not blocks
     if any(block.cell for block in document.blocks[b1 : b2 + 1]):
@@ -76,3 +91,17 @@ def _removal(document: Document, r: Range, blocks: bool, caret: int) -> Edit:
     if plain_last and b1 <= caret <= b2:
         return delete(document, r)
     return Edit((DropBlocks(b1, count),))
+
+
+def _begun(document: Document, gone: Range) -> Edit:
+    """The capital of the word that begins a sentence when the words before it, which did, go."""
+    (b1, o1), (b2, o2) = gone
+    block, rest = document.blocks[b1], document.blocks[b2].text[o2:]
+    gap = len(rest) - len(rest.lstrip(" "))
+    began = next((c for c in block.text[o1 : o2 if b1 == b2 else None] if c.isalpha()), "")
+    word = rest[gap:].split(" ", 1)[0]
+    if not began.isupper() or not word.islower() or not starts_sentence(block.text[:o1]):
+        return Edit()
+    at = o1 + gap
+    piece = document.blocks[b2].piece(o2 + gap, o2 + gap + 1)
+    return Edit((Splice(b1, at, at + 1, Piece(piece.text.upper(), piece.spans)),))

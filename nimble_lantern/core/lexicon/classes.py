@@ -26,7 +26,7 @@ CLASSES = {
         "(wipe [out] | take (off | away) | throw (out | away) | scrap | bin | scratch | scrub"
         " | (cut | knock | chop | lop | snip | trim | lift) off | chuck [out] | strike"
         " | clear [out | away] | do away with | dispense with | leave out"
-        " | ditch | axe | kill | knock out | discard | dump | blot out)",
+        " | ditch | axe | kill | chop | chop out | knock out | discard | dump | blot out)",
     ),
     "undress": WordClass(
         "(remove | take off | get rid of | clear)",

@@ -10,7 +10,8 @@ MEASURES = frozenset(
     "kilometre kilometres kilometer kilometers mile miles metre metres meter meters centimetre"
     " centimetres centimeter centimeters millimetre millimetres millimeter millimeters inch inches"
     " feet foot yards yard kilo kilos kilogram kilograms gram grams tonne tonnes ton tons litre"
-    " litres liter liters millilitre millilitres gallon gallons pint pints ounce ounces degree"
+    " litres liter liters millilitre millilitres milliliter milliliters milligram milligrams"
+    " microgram micrograms gallon gallons pint pints ounce ounces degree"
     " degrees watt watts volt volts amp amps hertz knot knots acre acres hectare hectares mph"
     " kilowatt kilowatts megabyte megabytes gigabyte gigabytes candela lumens fathoms kg km cm mm"
     " celsius fahrenheit".split()

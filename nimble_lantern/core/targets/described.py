@@ -304,7 +304,9 @@ def _where_it_says(words: tuple[str, ...]) -> Words:
 
 @rule(
     "described",
-    "the (bit | part | one | place) (about | with | that mentions | where it says) {words}",
+    "(the | that | this) [whole | little] (bit | part | one | place) (about | with | on"
+    " | to do with | regarding | concerning | (that | which) (mentions | is about) | where it says"
+    " | where | mentioning) {words}",
     "the {words} bit",
     heard=False,
 )

@@ -210,6 +210,14 @@ class Crossing:
 
 
 @dataclass(frozen=True, slots=True)
+class One:
+    """One of the parts that were spoken of last, or of the list here: "the second one"."""
+
+    order: Order
+    n: int = 1
+
+
+@dataclass(frozen=True, slots=True)
 class Beyond:
     """Everything after a target, or before it."""
 
@@ -231,6 +239,7 @@ Target = (
     | Holding
     | Beside
     | Beyond
+    | One
     | CellAt
     | Tabled
     | Crossing
@@ -265,9 +274,12 @@ def no_thing(value: object) -> bool:
     if not isinstance(value, Words):
         return False
     words = value.words
-    clause = len(words) > 2 and words[0] in SUBJECT_PRONOUNS - {"it"}
+    clause = len(words) > 2 and words[0] in (SUBJECT_PRONOUNS | _ANYBODY) - {"it"}
     linked = len(words) > 1 and words[0] in ("and", "or", "but")
     return clause or linked or all(w in OF_DEGREE_AND_TIME for w in words)
+
+
+_ANYBODY = frozenset("nobody everybody somebody everyone someone nothing there".split())
 
 
 def as_things(value: object) -> bool:
@@ -301,6 +313,7 @@ class Places:
     unit: Unit | None = None
     near: str | None = None  # what was taken, where it is not quite what was heard
     heard: str = ""
+    clause: bool = False  # of a sentence that goes on: its link goes with it
 
     @property
     def first(self) -> Range:

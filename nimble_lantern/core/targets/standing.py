@@ -7,11 +7,11 @@ from dataclasses import replace
 from itertools import islice, product
 
 from nimble_lantern.core.document import units
+from nimble_lantern.core.document.clauses import clause_with
 from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.lexicon.closed import LITTLE
-from nimble_lantern.core.lexicon.inflections import inflections
 from nimble_lantern.core.origins import written_with
 from nimble_lantern.core.targets import words as spoken
 from nimble_lantern.core.targets.finding import (
@@ -39,6 +39,7 @@ from nimble_lantern.core.targets.model import (
     Words,
 )
 from nimble_lantern.core.targets.tabled import row_under_a_heading
+from nimble_lantern.core.targets.telling import forms_there, holds_each, told_by
 from nimble_lantern.core.writing.cardinals import in_words
 
 SURE = 90.0
@@ -255,6 +256,8 @@ def _holding_words(target: Holding, view: View, near: bool) -> Answer:
         inner = _in_another_form(target.words, view) or inner
     if isinstance(inner, Refusal) and (both := _holding_each(target, view)):
         return both
+    if isinstance(inner, Refusal) and (told := _holding_what_tells(target, view)):
+        return told
     if isinstance(inner, Refusal):
         return inner
     if target.unit is Unit.COLUMN:
@@ -269,6 +272,10 @@ def _holding_words(target: Holding, view: View, near: bool) -> Answer:
         found = [u for u in found if u.start.block in heads] or found
     if target.bit:
         found = [_in_one_breath(view.document, r, inner.ranges) for r in found]
+    if target.bit and len(found) == 1:
+        inside = [r for r in inner.ranges if found[0].start <= r.start and r.end <= found[0].end]
+        if (clause := clause_with(view.document, found[0], inside)) is not None:
+            return Places((clause,), clause=True)
     if not found:
         where = {None: "are in", At.START: "begin", At.END: "end"}[target.at]
         return Refusal(f"Those words {where} no {target.unit.value}.")
@@ -292,9 +299,27 @@ def _holding_each(target: Holding, view: View) -> Places | None:
     return Places(both, ask=len(both) > 1, unit=target.unit) if both else None
 
 
+def _holding_what_tells(target: Holding, view: View) -> Places | None:
+    """ "The sentence about nell having a key": every word of it that tells something is there."""
+    if not isinstance(target.words, Words) or target.at is not None or target.unit not in _TOLD:
+        return None
+    document = view.document
+    ranges, forms = told_by(document, view.vocabulary, target.words.words)
+    around = _holding(ranges, target.unit, None, view)
+    held = [(u, inside) for u in around if (inside := holds_each(document, u, forms))]
+    if target.bit and len(held) == 1:
+        clause = clause_with(document, *held[0])
+        return Places((clause or held[0][0],), clause=clause is not None)
+    found = tuple(u for u, _ in held)
+    return Places(found, ask=len(found) > 1, unit=target.unit) if found else None
+
+
+_TOLD = (Unit.SENTENCE, Unit.PARAGRAPH, Unit.LINE, Unit.ITEM, Unit.SECTION)
+
+
 def _in_another_form(words: Words, view: View) -> Places | None:
     """ "The sentence about rain", where it rains: words of the page that are forms of those."""
-    ways = [(w, *(f for f in inflections(w) if view.vocabulary.holds((f,)))) for w in words.words]
+    ways = [(w, *(f for f in forms_there(w, view.vocabulary) if f != w)) for w in words.words]
     for said in islice(product(*ways), _MOST_FORMS):
         if said != words.words:
             found = find(replace(words, words=said), view)

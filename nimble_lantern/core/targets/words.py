@@ -221,10 +221,10 @@ def in_a_list(document: Document, target: object) -> bool:
 def _attempts(words: tuple[str, ...], either_number: bool) -> Iterator[tuple[str, ...]]:
     yield from _without_lead(words)
     if either_number and len(words[-1]) > 3:
-        yield from _without_lead((*words[:-1], _other_number(words[-1])))
+        yield from _without_lead((*words[:-1], other_number(words[-1])))
 
 
-def _other_number(noun: str) -> str:
+def other_number(noun: str) -> str:
     """The plural of a singular, and the other way round, by the regular rules."""
     if noun.endswith("ies"):
         return noun[:-3] + "y"

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterable, Sequence
 from typing import Protocol
 
@@ -14,6 +15,7 @@ from nimble_lantern.core.lexicon.names import (
     GIVEN,
     INITIALS,
     MONTHS,
+    PHRASES,
     PROPER,
     SMALL_IN_TITLES,
 )
@@ -87,7 +89,7 @@ class AsHeard:
     are heard as two words; those of the document go before."""
 
     def __init__(self, names: Iterable[str]) -> None:
-        self._written = {tuple(name.lower().split("-")): name for name in names}
+        self._written = {tuple(re.split("[- ]", as_said(name))): name for name in names}
         self._longest = max(map(len, self._written), default=0)
 
     def match(self, words: Sequence[str], i: int) -> tuple[int, str] | None:
@@ -96,6 +98,15 @@ class AsHeard:
             if written := self._written.get(tuple(words[i : i + size])):
                 return size, written
         return None
+
+
+def as_said(name: str) -> str:
+    """A written name in the letters of a recogniser."""
+    return name.lower().replace("’", "'")
+
+
+KNOWN = AsHeard(PHRASES)
+"""Names of several words that everybody writes alike."""
 
 
 class AsItStands:

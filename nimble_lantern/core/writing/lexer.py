@@ -6,6 +6,7 @@ import re
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field, replace
 from enum import StrEnum
+from itertools import takewhile
 
 from nimble_lantern.core.lexicon.closed import (
     ARTICLES_AND_OWNERS,
@@ -15,7 +16,7 @@ from nimble_lantern.core.lexicon.closed import (
     SUBJECT_PRONOUNS,
 )
 from nimble_lantern.core.lexicon.figures import MEASURES, MONTH_BEFORE, ROADS
-from nimble_lantern.core.lexicon.names import TITLES
+from nimble_lantern.core.lexicon.names import INITIALS, PARENTS, TITLES
 from nimble_lantern.core.lexicon.prose import (
     FILE_ENDINGS,
     NOT_AFTER,
@@ -25,11 +26,11 @@ from nimble_lantern.core.lexicon.prose import (
 )
 from nimble_lantern.core.writing import codes, marks
 from nimble_lantern.core.writing.addresses import address
-from nimble_lantern.core.writing.capitals import ALWAYS, Names, capitalised
+from nimble_lantern.core.writing.capitals import ALWAYS, KNOWN, Names, capitalised
 from nimble_lantern.core.writing.cardinals import NUMBER_WORDS
 from nimble_lantern.core.writing.marks import MARKS, Mark, Spacing
 from nimble_lantern.core.writing.numbers import Around, Number, clauses, number_at
-from nimble_lantern.core.writing.persons import is_named, respelled, titled
+from nimble_lantern.core.writing.persons import is_address, is_named, respelled, titled
 from nimble_lantern.core.writing.spelling import in_dialect, spelled
 
 BREAKS: dict[tuple[str, ...], str] = {
@@ -215,14 +216,14 @@ def _element(words: list[str], i: int, found: list[Element], manner: Manner) -> 
             return element
     if _in_a_file_name(words, i, found):
         return Element(Kind.WORD, word, fixed=True)
-    if element := _second_quote(words, i, found, manner):
+    if element := _second_quote(words, i, found, manner) or _second_dash(words, i, found, manner):
         return element
     for parse in (_break, _capital, _unquote, _mark, _dot, _spell, _name):
         if element := parse(words, i, previous, manner):
             return element
     if element := _number(words, i, manner, found):
         return element
-    for parse in (_month, _letters, _street, _person):
+    for parse in (_month, _letters, _street, _person, _parent, _no_name):
         if element := parse(words, i, previous, manner):
             return element
     return Element(Kind.WORD, _plain(word, manner))
@@ -264,6 +265,28 @@ def _person(words: list[str], i: int, previous: str, manner: Manner) -> Element 
     if titled(words, i, before) or is_named(words, i, before):
         return Element(Kind.WORD, capitalised(_plain(words[i], manner)))
     return None
+
+
+def _parent(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+    before = (*manner.before, *words[max(0, i - _NAMED_BY) : i])
+    if words[i] in PARENTS and is_address(before):
+        return Element(Kind.WORD, capitalised(words[i]))
+    return None
+
+
+def _no_name(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
+    """ "Polish the brass", "the best china": words that are names as well."""
+    after = words[i + 1] if i + 1 < len(words) else ""
+    if words[i] == "polish" and (after in _POLISHED or previous in _POLISHES):
+        return Element(Kind.WORD, words[i])
+    if words[i] == "china" and previous in ARTICLES_AND_OWNERS | _KINDS_OF_CHINA:
+        return Element(Kind.WORD, words[i])
+    return None
+
+
+_POLISHED = DETERMINERS | ARTICLES_AND_OWNERS | {"it", "them", "up", "off", "everything"}
+_POLISHES = frozenset("shoe nail furniture floor metal silver brass wax spit".split())
+_KINDS_OF_CHINA = frozenset("best bone fine old broken blue white good rose".split())
 
 
 def _verse_goes_on(words: list[str], i: int, size: int) -> bool:
@@ -309,7 +332,8 @@ def _capital(words: list[str], i: int, previous: str, manner: Manner) -> Element
     kind = CAPITALS[tuple(words[i : i + size])]
     if kind in ("next", "upper next", "lower next"):
         again = sum(w in ("capital", "cap") for w in words) > 1 or size > 1
-        named = previous in ARTICLES_AND_OWNERS or after in NOT_CAPITAL_BEFORE
+        named = previous in ARTICLES_AND_OWNERS and after.upper() not in _INITIALS
+        named = named or after in NOT_CAPITAL_BEFORE
         if not after or named and not again:
             return None
         if previous in ("in", "with", "working", "human", "raise", "venture", "is", "use"):
@@ -322,6 +346,9 @@ def _capital(words: list[str], i: int, previous: str, manner: Manner) -> Element
         # "Capital h harbour" names the letter, and then the word that begins with it.
         size += words[i + size + 1].startswith(after)
     return Element(Kind.CAPITAL, kind, size)
+
+
+_INITIALS = frozenset(INITIALS.split())
 
 
 def _to_the_end(words: list[str], i: int) -> int:
@@ -387,6 +414,21 @@ def _second_quote(words: list[str], i: int, found: list[Element], manner: Manner
     return Element(Kind.MARK, text, len(name), spacing)
 
 
+def _second_dash(words: list[str], i: int, found: list[Element], manner: Manner) -> Element | None:
+    """The dash that ends what one before it began: "he ran dash he really ran dash to the boat"."""
+    if words[i] != "dash" or _previous(words, i, manner) in ARTICLES_AND_OWNERS:
+        return None
+    since = takewhile(lambda e: not (e.kind is Kind.MARK and e.text in _ENDS), reversed(found))
+    dashes = [e for e in since if e.kind is Kind.MARK and e.spoken == ("dash",)]
+    if len(dashes) % 2 == 0:
+        return None
+    text, spacing = MARKS["dash",].written(manner.dialect)
+    return Element(Kind.MARK, text, 1, spacing)
+
+
+_ENDS = frozenset(".?!")
+
+
 def _closes(words: list[str], i: int, size: int, previous: str) -> bool:
     """Whether a mark is meant although a word that takes a noun stands before its name.
 
@@ -429,7 +471,7 @@ def _spell(words: list[str], i: int, previous: str, manner: Manner) -> Element |
 
 def _name(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
     best: tuple[int, str] | None = None
-    for names in manner.names:
+    for names in (*manner.names, KNOWN):
         match = names.match(words, i)
         if match and (best is None or match[0] > best[0]):
             best = match
@@ -458,7 +500,7 @@ def _letters(words: list[str], i: int, previous: str, manner: Manner) -> Element
     run = "".join(w[0] for w in words[i:j])
     if run[:2] in ("eg", "ie") and run[2:] in ("", "a"):
         return Element(Kind.WORD, f"{run[0]}.{run[1]}.", 2)
-    if len(run) >= 2 and not (len(run) == 2 and set(run) & {"a", "i"}) or len(run) > 2:
+    if len(run) >= 2 and (len(run) > 2 or run in _OF_TWO or not set(run) & {"a", "i"}):
         if run == "www":
             return Element(Kind.WORD, run, j - i, fixed=True)
         return Element(Kind.WORD, run.upper(), j - i, fixed=True)
@@ -467,6 +509,10 @@ def _letters(words: list[str], i: int, previous: str, manner: Manner) -> Element
     if run and run[0] not in "aio":
         return Element(Kind.WORD, run[0].upper(), fixed=True)
     return None
+
+
+_OF_TWO = frozenset("id it iv iq ip ai".split())
+"""Initials that begin or end with what is a word as well."""
 
 
 def _month(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
@@ -487,7 +533,8 @@ def _street(words: list[str], i: int, previous: str, manner: Manner) -> Element 
         return None
     for j in range(max(1, k - 2), min(i, k - 1) + 1):
         named = words[j:k]
-        if words[j - 1] in NUMBER_WORDS and not set(named) & (LITTLE | MEASURES | NUMBER_WORDS):
+        house = words[j - 1] if len(words[j - 1]) > 1 else words[j - 2]  # "twelve b"
+        if house in NUMBER_WORDS and not set(named) & (LITTLE | MEASURES | NUMBER_WORDS):
             return Element(Kind.WORD, capitalised(_plain(words[i], manner)))
     return None
 

@@ -107,7 +107,17 @@ def number_at(words: Sequence[str], i: int, around: Around) -> Number | None:
         return _forced(words, i, around)
     if word == "minus":
         return _below_zero(words, i, around)
-    for parse in (_days, _date, _clock, _digit_string, _year, _decades, _quantity):
+    for parse in (
+        _days,
+        _date,
+        _slashed,
+        _clock,
+        _digit_string,
+        _year,
+        _decades,
+        _halved,
+        _quantity,
+    ):
         found = parse(words, i, around)
         if found:
             later = _ordinal(words, i, around) if parse is _quantity else None
@@ -312,9 +322,32 @@ def _ends_clock(words: list[str], k: int) -> bool:
     return k >= len(words) or words[k] not in ("i", "the", "not", "going")
 
 
+def _slashed(words: list[str], i: int, around: Around) -> Number | None:
+    """ "Twenty four slash seven", "five slash six slash twenty six"."""
+    found = cardinal(words, i)
+    if not found or words[i] == "a":
+        return None
+    values, j = [found[0]], found[1]
+    while words[j : j + 1] == ["slash"] and (found := cardinal(words, j + 1)):
+        values, j = [*values, found[0]], found[1]
+    if len(values) < 2:
+        return None
+    text = "/".join(map(str, values))
+    return Number(j - i, text, text, True, code=True)
+
+
+def _halved(words: list[str], i: int, around: Around) -> Number | None:
+    """ "Fifty fifty" is a share, and no two numbers."""
+    if words[i : i + 2] != ["fifty", "fifty"] or words[i + 2 : i + 3] == ["fifty"]:
+        return None
+    return Number(2, "fifty-fifty", "fifty-fifty", False)
+
+
 def _digit_string(words: list[str], i: int, around: Around, least: int = 3) -> Number | None:
     """Telephone numbers and codes, spoken digit by digit."""
     digits, j = "", i
+    if around.last == "hash":
+        least = _FEWEST_BY_A_SIGN
     while j < len(words):
         word = words[j]
         hundreds = words[j + 1 : j + 2] == ["hundred"]
@@ -338,10 +371,14 @@ def _digit_string(words: list[str], i: int, around: Around, least: int = 3) -> N
         return None
     if len(digits) == 3 and not set(words[i:j]) & {"zero", "oh", "double", "triple", "nought"}:
         steps = {int(b) - int(a) for a, b in zip(digits, digits[1:], strict=False)}
-        counting = steps in ({1}, {-1}) and around.last not in LABELS | {"code"}
+        counting = steps in ({1}, {-1}) and around.last not in LABELS | {"code", "hash"}
         if counting:
             return None
     return Number(j - i, _telephone(digits, around.dialect), " ".join(words[i:j]), True, code=True)
+
+
+_FEWEST_BY_A_SIGN = 2
+"""Figures that "hash" makes a code: "hash one two"."""
 
 
 def _telephone(digits: str, dialect: str) -> str:
@@ -432,18 +469,32 @@ def _quantity(words: list[str], i: int, around: Around) -> Number | None:
     if value >= 1_000_000 and value % 100_000 == 0:
         name, size = ("billion", 10**9) if value >= 10**9 else ("million", 10**6)
         digits = f"{value / size:g} {name}"
-    number = _with_unit(words, i, j, digits, in_words(value, around.dialect), around)
+    hundreds = value % 1000 and words[i + 1 : i + 2] == ["hundred"] and words[i] in _HUNDREDS
+    as_said = hundreds or words[i] == "a"
+    spelled = " ".join(words[i:j]) if as_said else in_words(value, around.dialect)
+    number = _with_unit(words, i, j, digits, spelled, around)
     if number.used == j - i:
-        if letter := lettered(words, j, around.last):
+        if letter := lettered(words, j, around.last) or _of_a_house(words, j, value):
             text = f"{digits}{letter}"
             return Number(j + 1 - i, text, text, True, code=True)
         counted = number.prefer_digits or value >= 10 or around.last in LABELS
         if _one_in_so_many(around, value):
             counted = False
         address = _before_a_street(words, j) and value < 1000
-        prefer = counted or address or _by_a_measure(around)
+        prefer = counted or address or _by_a_measure(around) or _and_inches(around, value)
         return Number(number.used, digits, number.words, prefer, not address)
     return number
+
+
+_HUNDREDS = UNITS.keys() - DIGITS.keys()
+"""Said in hundreds, written so too where in words: "eighteen hundred letters came"."""
+
+
+def _of_a_house(words: Sequence[str], j: int, value: int) -> str:
+    """The letter behind a house's number: "twelve b north street"."""
+    letter = words[j] if j < len(words) else ""
+    lone = len(letter) == 1 and letter.isalpha() and value < 1000
+    return letter.upper() if lone and _before_a_street(words, j + 1) else ""
 
 
 def _is_long(number: Number) -> bool:
@@ -470,6 +521,16 @@ def _by_a_measure(around: Around) -> bool:
     return around.last == "by" and around.before[-2:-1] != () and around.before[-2] in MEASURES
 
 
+def _and_inches(around: Around, value: int) -> bool:
+    """ "Six foot two", "nine stone four"."""
+    measured = around.before[-2:-1] and around.before[-2] in NUMBER_WORDS
+    return bool(measured) and value < _IN_ONE.get(around.last, 0)
+
+
+_IN_ONE = {"foot": 12, "feet": 12, "stone": 14}
+"""Inches to a foot, pounds to a stone."""
+
+
 def _release(words: list[str], i: int, k: int, text: str) -> Number:
     """The number of a release or a section, which has more than one point: 3.2.1."""
     while words[k : k + 1] == ["point"] and k + 1 < len(words) and words[k + 1] in DIGITS:
@@ -477,7 +538,7 @@ def _release(words: list[str], i: int, k: int, text: str) -> Number:
     return Number(k - i, text, " ".join(words[i:k]), True, code=True)
 
 
-def _before_a_street(words: list[str], j: int) -> bool:
+def _before_a_street(words: Sequence[str], j: int) -> bool:
     """ "Quay street", and not "people in the road"."""
     named = [*words[j : j + 1], *takewhile(lambda w: w not in STREETS, words[j + 1 : j + 4])]
     return len(named) < len(words[j : j + 4]) and not set(named) & LITTLE

@@ -22,6 +22,7 @@ from nimble_lantern.core.lexicon.names import (
     GIVEN,
     KIN_TITLES,
     LONG_TITLES,
+    PARENTS,
     PARTICLES,
     TITLES,
     WHOSE_NAME,
@@ -70,6 +71,20 @@ def is_named(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
         return _may_be_a_surname(word)
     rare = zipf(word) < _RARE and not _verbal(word) and word not in _RARE_PASTS
     return last in GIVEN and rare and _may_be_a_surname(word)
+
+
+def is_address(before: Sequence[str]) -> bool:
+    """Whether what a family calls its own is its name, by the words before: "I asked Mum".
+
+    "My mum" and "a proud dad" are anybody's; so are both in "my mum and dad".
+    """
+    words = list(before)
+    while words and words[-1] in PARENTS | {"and", "or"}:
+        words.pop()
+    return not words or words[-1] in _BEFORE_A_NAME | SAYING | VERBS
+
+
+_BEFORE_A_NAME = LITTLE - ARTICLES_AND_OWNERS - DETERMINERS
 
 
 def a_full_name(words: Sequence[str]) -> bool:

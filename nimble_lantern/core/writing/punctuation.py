@@ -9,9 +9,15 @@ and numbers are known already; it never marks a heading or a list item.
 from __future__ import annotations
 
 from collections.abc import Sequence
+from itertools import pairwise
 
-from nimble_lantern.core.lexicon.closed import AUXILIARIES, SUBJECT_PRONOUNS
-from nimble_lantern.core.lexicon.names import DAYS, MONTHS
+from nimble_lantern.core.lexicon.closed import (
+    ARTICLES_AND_OWNERS,
+    AUXILIARIES,
+    LITTLE,
+    SUBJECT_PRONOUNS,
+)
+from nimble_lantern.core.lexicon.names import DAYS, GIVEN, MONTHS
 from nimble_lantern.core.lexicon.sentences import (
     ADVERBS,
     ASKS,
@@ -85,6 +91,7 @@ def _clause(
     """One stretch between breaks, with its marks; no stop at its end unless it is `whole`."""
     if kind not in MARKED or not clause:
         return clause
+    clause, cuts = _in_a_list(clause, cuts)
     sentences = _sentences(clause, cuts)
     made: list[Element] = []
     for n, sentence in enumerate(sentences):
@@ -95,6 +102,35 @@ def _clause(
             end = _ending(sentence, continues and n == 0, last)
             made += [_mark(end)] if end else []
     return made
+
+
+def _in_a_list(clause: list[Element], cuts: list[int]) -> tuple[list[Element], list[int]]:
+    """With commas at the pauses of a list: "bread ... milk ... and eggs".
+
+    Its parts are a few words without a verb, and the last of them has "and" or "or" before it.
+    """
+    parts = [_words(clause[a:b]) for a, b in pairwise([*cuts, len(clause)])]
+    last = next((n for n, part in enumerate(parts) if part[:1] in (["and"], ["or"])), None)
+    linked = last is None and parts and {"and", "or"} & set(parts[-1][1:-1])
+    listed = parts[:last] if last is not None else parts if linked else []
+    whole = last in (None, len(parts) - 1)
+    if not listed or not whole or not all(map(_is_a_thing, parts)):
+        return clause, cuts
+    made = list(clause)
+    for cut in reversed(cuts[: len(listed)]):
+        if Kind.MARK not in (made[cut - 1].kind, made[cut].kind):
+            made.insert(cut, _mark(","))
+    return made, []
+
+
+def _is_a_thing(part: list[str]) -> bool:
+    """A few words of a list without a verb: "boots", "a long rope", "and a torch"."""
+    bare = part[1:] if part[:1] in (["and"], ["or"]) else part
+    begins = bool(bare) and bare[0] not in LITTLE - ARTICLES_AND_OWNERS
+    return begins and len(bare) <= _LONGEST_PART and not _has_verb(bare)
+
+
+_LONGEST_PART = 3
 
 
 def _words(elements: Sequence[Element]) -> list[str]:
@@ -244,7 +280,7 @@ def _commas(sentence: Sequence[Element]) -> list[Element]:
         at.add(main)
     if at_name := _addressed(made, words):
         at.add(at_name)
-    at |= _listed(words) | _plurals_in_a_row(words)
+    at |= _listed(words) | _plurals_in_a_row(words) | _names_in_a_row(words)
     if _tagged(words):
         at.add(len(words) - 2)
     for i in sorted(at, reverse=True):
@@ -268,6 +304,28 @@ def _plurals_in_a_row(words: list[str]) -> set[int]:
             found.add(first)
             first -= 1
     return found
+
+
+def _names_in_a_row(words: list[str]) -> set[int]:
+    """Where commas stand in "ida tom and nell": between given names, before an "and"."""
+    found: set[int] = set()
+    for i in range(2, len(words) - 1):
+        first = i - 1
+        while words[i] in ("and", "or") and first > 0 and {*words[first - 1 : first + 1]} <= GIVEN:
+            if tuple(words[first - 1 : first + 1]) not in _OF_TWO:
+                found.add(first)
+            first -= 1
+    return found if any(w in GIVEN for i in found for w in _behind_the_link(words, i)) else set()
+
+
+def _behind_the_link(words: list[str], i: int) -> list[str]:
+    """The word after the first "and" behind `i`."""
+    at = next(j for j in range(i, len(words)) if words[j] in ("and", "or"))
+    return words[at + 1 : at + 2]
+
+
+_OF_TWO = {("mary", "ann"), ("mary", "anne"), ("anna", "maria"), ("john", "paul"), ("mary", "jane")}
+"""Two given names of one person."""
 
 
 def _plural(word: str) -> bool:

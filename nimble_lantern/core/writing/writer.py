@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
+from itertools import takewhile
 
 from nimble_lantern.core.kinds import Capitals
 from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, LITTLE, SPEAKERS
@@ -85,6 +86,7 @@ class _Writer:
         self.trim = 0
         self.greeting = False
         self.following: Element | None = None
+        self.asked = False  # in quotation marks that hold a question or an exclamation
 
     @property
     def left(self) -> str:
@@ -205,7 +207,7 @@ class _Writer:
             text = capitalised(text) if "." not in text and text != "www" else text
         if first and text == "Dear" and self._fresh(left):
             self.greeting = True
-        elif self._names_somebody(element.text, left):
+        elif self._names_somebody(element.text, left) or self.asked and left[-1:] in "‘“":
             text = capitalised(text)
         if self.next_capital == "next":
             text = capitalised(text)
@@ -311,6 +313,15 @@ def _inside(left: str, sign: str) -> str:
     return _CLOSING[opened[-1]] if opened else sign
 
 
+def _is_asked(elements: Sequence[Element], index: int) -> bool:
+    """Whether the word at `index` begins what somebody asks or calls out: "she asked ‘Why?’"."""
+    before = [e.text for e in elements[max(0, index - 2) : index]]
+    if len(before) < 2 or before[0] not in SAYING or before[1] not in _OTHER:
+        return False
+    said = takewhile(lambda e: e.text != _CLOSING[before[1]], elements[index:])
+    return next((e.text for e in reversed(list(said))), "") in ("?", "!")
+
+
 def write(
     words: Sequence[str], place: Place, manner: Manner, pauses: frozenset[int] | None = None
 ) -> Written:
@@ -324,5 +335,6 @@ def write(
     writer = _Writer(place, manner)
     for index, element in enumerate(elements):
         following = elements[index + 1] if index + 1 < len(elements) else None
+        writer.asked = _is_asked(elements, index)
         writer.take(element, following)
     return writer.done()

@@ -7,10 +7,10 @@ from nimble_lantern.core.commands.passage_here import (
 )
 from nimble_lantern.core.commands.passages.blanks import filled_in
 from nimble_lantern.core.commands.passages.keeping import put_passage
-from nimble_lantern.core.commands.when import names_a_block
+from nimble_lantern.core.commands.when import names_a_block, names_a_part
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.document.edits import AddBlocks, Edit, insert
-from nimble_lantern.core.document.model import Block, Format, Piece, Position
+from nimble_lantern.core.document.model import Block, Format, Piece, Position, Range
 from nimble_lantern.core.document.tables import outside
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
@@ -133,3 +133,26 @@ def moment_beside(
     where = named(document, (block_range(document, block),))
     after = after.about((block_range(after.document, at),))
     return Done(after, f"put {quoted(words)} {side} {where}")
+
+
+@command(
+    Way(
+        "<put> {moment:moment_of_day} (in | into | to | (at | on) the [very] end of) {target}",
+        when=names_a_part,
+    ),
+    example="put today's date in the heading",
+    group="writing",
+    heard=0,
+)
+def moment_within(sitting: Sitting, moment: str, target: Places) -> Done | Refusal:
+    """Write today's date or the time at the end of a part.  The writing place stays."""
+    words = moment_text(moment, sitting.title, sitting.now, sitting.settings.dialect)
+    if words is None:
+        return Refusal("The desk does not know what day it is.")
+    end = target.first.end
+    left = sitting.document.blocks[end.block].text[: end.offset]
+    gap = " " if left and not left[-1].isspace() else ""
+    after = sitting.edited(insert(end, ((Piece(gap + words), Format()),)))
+    there = Position(end.block, end.offset + len(gap))
+    written = Range(there, there._replace(offset=there.offset + len(words)))
+    return Done(after.about((written,)), f"put {quoted(words)} there")

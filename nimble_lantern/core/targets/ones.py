@@ -1,0 +1,56 @@
+"""A part that is only called "one": "the last one", "the second one"."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.document.model import Kind, Range
+from nimble_lantern.core.document.units import block_range
+from nimble_lantern.core.grammar.catalogue import rule
+from nimble_lantern.core.targets.finding import Absent, Answer, View, all_within, find, finds
+from nimble_lantern.core.targets.model import One, Order, Unit, Units
+
+
+@rule("one", "the {order} one", heard=False)
+def _ordered(order: Order) -> One:
+    return One(order)
+
+
+@rule("one", "the {position} one", heard=False)
+def _numbered(position: int) -> One:
+    return One(Order.NTH, position)
+
+
+@rule("one", "the middle one", heard=False)
+def _middle() -> One:
+    return One(Order.MIDDLE)
+
+
+@rule("target", "{one}", heard=False)
+def _target(one: One) -> One:
+    return one
+
+
+@finds(One)
+def _one(target: One, view: View, near: bool) -> Answer:
+    unit = _spoken_of(view)
+    if unit is None:
+        return Absent("Nothing was named that there are several of.")
+    return find(Units(unit, target.order, 1, target.n), view, near)
+
+
+def _spoken_of(view: View) -> Unit | None:
+    """What kind of part was named last: else an item, in a list."""
+    blocks = view.document.blocks
+    if len(view.that) == 1:
+        last = view.that[0]
+        block = blocks[last.start.block]
+        if block.kind is Kind.ITEM:
+            return Unit.ITEM
+        if last == block_range(view.document, last.start.block):
+            return {Kind.HEADING: Unit.HEADING, Kind.PARAGRAPH: Unit.PARAGRAPH}.get(block.kind)
+        if last in _sentences(view, last):
+            return Unit.SENTENCE
+    return Unit.ITEM if blocks[view.caret.block].kind is Kind.ITEM else None
+
+
+def _sentences(view: View, last: Range) -> list[Range]:
+    return all_within(Unit.SENTENCE, view, block_range(view.document, last.start.block))
