@@ -36,6 +36,7 @@ from nimble_lantern.core.state import (
     View,
 )
 from nimble_lantern.core.turn import BROKEN_TABLE, Turn, held_back, pauses
+from nimble_lantern.core.writing.spelling import spelled
 
 
 def rest(turn: Turn, words: Sequence[str]) -> None:
@@ -66,6 +67,9 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
     if turn.sitting.tray is not None:
         _spelled(turn, words)
         return
+    if letters := _letters_for_it(turn.sitting, words):
+        words = ("it's", "spelled", *letters)
+        phrases = (words,)
     remembered = dict(turn.sitting.overturned).get(" ".join(words))
     if remembered == "text":
         turn.write(phrases)
@@ -121,6 +125,16 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
             turn.summaries.append("or say a number for what was meant")
         elif turn.asks:
             turn.summaries.append("if the desk was meant, say “that was a command”")
+
+
+def _letters_for_it(sitting: Sitting, words: tuple[str, ...]) -> tuple[str, ...]:
+    """The letters that are said of what is being corrected: "spell m a r g e t", "m a r g e t"."""
+    asked = sitting.question
+    if asked is None or not asked.corrects:
+        return ()
+    letters = words[1:] if words[:1] in (("spell",), ("spelled",), ("spelt",)) else words
+    text, end = spelled(letters, 0)
+    return letters if end == len(letters) and len(text) > 1 else ()
 
 
 _GOING_ON = 5

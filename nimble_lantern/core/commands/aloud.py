@@ -114,6 +114,7 @@ CATALOGUE.table(
     Way("(say | tell me) what {target} says", when=_plainly),
     Way("(what does | what do | what's) {target} say", when=_plainly),
     Way("what (does it say | is written | is there | is it) in {target}", when=_plainly),
+    Way("what (have | did) i (said | say | written | write | put) in {target}", when=_plainly),
     Way("how does {target} (start | begin | end | finish | go)", when=_plainly),
     Way("(what's | what is) (in | at) {target}", when=_of_prose),
     Way("(what's | what is) {target} [again]", when=_of_prose),
@@ -133,6 +134,8 @@ def read(sitting: Sitting, target: Places, named_marks: bool = False) -> Done | 
     "what did i just (say | write | dictate)",
     "what (was | were) the last (thing | words) [that] i [have] [just] (said | wrote)",
     "what did i say last",
+    "what did you (hear | get | catch | think i said | take down | write [down]) [just now]",
+    "did you (get | catch | hear | take down) (that | it | all [of] that | what i said)",
     "read [me] [back] the last (thing | bit | words) [that] i [have] [just] (said | wrote)",
     "read (it | this | that) (back | to me | aloud | out | back to me | out loud)",
     Way("read (it | this | that)", when=is_selected),
@@ -476,6 +479,8 @@ def spell(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
 
 @command(
     "where am i [(now | in the text)]",
+    "[now] where was i [up to] [again]",
+    "(read | say) where i am",
     "(what | which) (line | sentence | paragraph) (is this | am i on | am i in | are we in)",
     "where is the (cursor | caret | writing place)",
     "(where | at which (line | place)) have i got to [now]",

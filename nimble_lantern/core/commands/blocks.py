@@ -24,6 +24,7 @@ from nimble_lantern.core.targets.model import (
     Words,
     of_a_grid,
     of_the_page,
+    unit_named,
 )
 from nimble_lantern.core.targets.words import exact
 
@@ -338,6 +339,16 @@ def _empty_here(sitting: Sitting, parse: Parse) -> bool:
     return not sitting.document.blocks[sitting.writing_place.block].text.strip()
 
 
+def _for_a_list(sitting: Sitting, parse: Parse) -> bool:
+    """ "Turn the table into a list" takes the table apart; behind a colon a list begins below."""
+    target = parse.args.get("target")
+    if target is None and set(parse.args) == {"listkind"}:
+        place = sitting.writing_place
+        text = sitting.document.blocks[place.block].text
+        return place.offset < len(text) or not text.endswith(":") or bool(sitting.selection)
+    return unit_named(target) is not Unit.TABLE
+
+
 @command(
     "{listkind} list",
     Way("(<wish> | let me have) a [new] [{listkind}] list [here]", when=_empty_here),
@@ -366,6 +377,7 @@ def _empty_here(sitting: Sitting, parse: Parse) -> bool:
     *frames.made("{listkind:onekind}", False),
     example="make the last two paragraphs a list",
     group="format",
+    when=_for_a_list,
     here=True,
     of_blocks=True,
 )

@@ -292,6 +292,11 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("(no | oh no | no no) (don't | do not)", when=_was_a_command),
     Way(
+        "(no | oh no | no no) (it | that | they) (shouldn't | should not | doesn't | does not"
+        " | needn't) [(be | have | need (it | to))]",
+        when=_was_a_command,
+    ),
+    Way(
         "[no] [(that's | that is | it's | it is)] [(in | at)] [the] wrong (place | one | word"
         " | line | paragraph | sentence | way | way round | spot)",
         when=_was_a_command,

@@ -264,7 +264,7 @@ CATALOGUE.table(
     ),
     Way("{inner:joining} {text:words} to {target}", when=inserted.plain_words),
     Way("(add | put | write) {text:words} to {target}", when=inserted.in_prose),
-    Way("(add | put) {text:words} in {target}", when=inserted.in_a_heading),
+    Way("(add | put) {text:words} in {target:heading_part}", when=inserted.in_a_heading),
     Way("{target} <shall> {inner:opening} with {text}", when=inserted.in_prose),
     Way(
         "{target} <shall> {inner:opening} (with | in) [(a | an)] {text}",

@@ -32,7 +32,6 @@ from nimble_lantern.core.targets.model import (
     CellAt,
     Crossing,
     Holding,
-    Order,
     That,
     Through,
     Unit,
@@ -114,6 +113,9 @@ def a_look(words: tuple[str, ...]) -> bool:
     return any(p.command.group == "format" or p.command.name.startswith("case.") for p in looks)
 
 
+_FEW_WORDS = 3
+
+
 def a_way_to_be(new: tuple[str, ...]) -> bool:
     """ "Bold", "at the top", "gone": what a word may be instead of another word."""
     return a_look(new) or new[0] in PREPOSITIONS | LITTLE or new[-1] in _SAID_OF_WORDS
@@ -164,7 +166,7 @@ def alike_or_a_part(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     if text and text[-1] in _REFERRING | _EDGES:
         return False
-    if _becomes(target, text):
+    if becomes(target, text):
         return False
     return of_the_page(target) or much_alike(sitting, parse)
 
@@ -190,7 +192,7 @@ def no_sentence(sitting: Sitting, parse: Parse) -> bool:
     text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
     if set(text) & PARTS and set(text) <= PARTS | DETERMINERS | _MADE_OF:
         return False
-    if _becomes(target, text):
+    if becomes(target, text):
         return False
     if not isinstance(target, Words):
         return True
@@ -221,7 +223,7 @@ def _a_look(target: object, text: tuple[str, ...]) -> bool:
 _LONGEST_LOOK = 4
 
 
-def _becomes(target: object, text: tuple[str, ...]) -> bool:
+def becomes(target: object, text: tuple[str, ...]) -> bool:
     """ "Turn the first line into a main heading", "the last sentence into a joke", "what is in
     brackets to capitals": what it is to be, and not what it is to say."""
     if _a_look(target, text):
@@ -241,28 +243,6 @@ _LINES = frozenset("headline header banner caption lines letters pieces halves".
 _MADE_OF = frozenset("one two single plain normal".split())
 _EDGES = frozenset("first last top bottom next previous".split())
 _REFERRING = frozenset("one ones it them him her us me you".split())
-
-
-def of_a_part(sitting: Sitting, parse: Parse) -> bool:
-    """ "The last sentence should be we waited": of a part that is less than all of the text."""
-    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
-    whole = isinstance(target, Units) and target.unit is Unit.DOCUMENT
-    clause = bool(set(text) & (VERBS | SUBJECT_PRONOUNS)) or len(text) > _FEW_WORDS
-    told = isinstance(target, Units) and target.order is not Order.THIS
-    return told and not whole and clause and not set(text[:1]) & _SAID_OF_IT
-
-
-_FEW_WORDS = 3
-_SAID_OF_IT = frozenset("about of for in on at to not kept left sent read written".split())
-"""After "should be", they say something of a sentence and are none."""
-
-
-def of_a_told_part(sitting: Sitting, parse: Parse) -> bool:
-    """ "Good news instead of the last two words": no sentence speaks of such a part."""
-    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
-    told = isinstance(target, Holding) or isinstance(target, Units) and target.order != Order.THIS
-    few = len(text) <= _FEW_WORDS and not set(text) & (VERBS | SUBJECT_PRONOUNS | PARTS)
-    return told and few and not _becomes(target, text)
 
 
 def words_there(sitting: Sitting, parse: Parse) -> bool:
@@ -583,8 +563,9 @@ _LONGEST_FULLER = 6
 def plainly_fuller(sitting: Sitting, parse: Parse) -> bool:
     """ "It should say old boat", where one boat stands."""
     text = tuple(parse.args.get("text", ()))
-    plain_words = not set(text) & (VERBS | PARTS | SUBJECT_PRONOUNS)
-    return plain_words and fuller(sitting.document, text) is not None
+    if sitting.selection is not None or set(text) & (VERBS | PARTS | SUBJECT_PRONOUNS):
+        return False  # "it" is what is selected
+    return fuller(sitting.document, text) is not None
 
 
 def of_another_number(sitting: Sitting, parse: Parse) -> bool:

@@ -23,6 +23,7 @@ from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.alike import Mend, kind_of, mends, of_one_kind
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.targets.words import normal, places
+from nimble_lantern.core.writing.spelling import spelled
 
 
 def _after_moving(sitting: Sitting) -> bool:
@@ -189,6 +190,43 @@ def _mends_behind(sitting: Sitting, parse: Parse) -> bool:
     return before[-1:] == [parse.args.get("link")]
 
 
+def _joined(text: tuple[str, ...]) -> tuple[str, ...]:
+    """Letters as the word that they make."""
+    letters, end = spelled(text, 0)
+    return (letters.lower(),) if end == len(text) > 1 else text
+
+
+def _spells_one(sitting: Sitting, parse: Parse) -> bool:
+    """ "That's spelled s i a n", where a like word was just said."""
+    text = tuple(parse.args.get("text", ()))
+    word = _joined(text)
+    if word == text or len(sitting.that) != 1 or sitting.that[0].empty:
+        return False
+    return len(mends(sitting.document, sitting.that[0], word)) == 1
+
+
+def _heard_for(sitting: Sitting, text: tuple[str, ...]) -> list[Range]:
+    """Where a word that sounds like this one stands in what was just said, and is not it."""
+    sound = phrase_key(" ".join(text))
+    return [
+        r
+        for last in sitting.that[:1]
+        for r in units.within(sitting.document, "word", last)
+        if (there := sitting.document.text(r).lower()) != text[0] and phrase_key(there) == sound
+    ]
+
+
+def _hinted(sitting: Sitting, parse: Parse) -> bool:
+    """ "Hay with an a", "hay as in grass", where hey was just written."""
+    text = tuple(parse.args.get("text", ()))
+    hint = tuple(parse.args.get("hint", ()))
+    few = len(text) == 1 and len(hint) <= _LONGEST_HINT
+    return few and len(_heard_for(sitting, text)) == 1
+
+
+_LONGEST_HINT = 3
+
+
 def _old_and_new(parse: Parse) -> tuple[tuple[str, ...], tuple[str, ...]]:
     return tuple(parse.args.get("old", ())), tuple(parse.args.get("text", ()))
 
@@ -309,6 +347,12 @@ CATALOGUE.table(
     Way(f"{_NO} {{text}}", when=_plainly_mends),
     Way(f"({_NO} | or rather) {{link:put_between}} {{text}}", when=_mends_behind),
     Way("or rather {text:words}", when=_plainly_mends),
+    Way(
+        "[(no | sorry)] [(that's | that is | it's | it is | that should be | it should be)]"
+        " (spelled | spelt) {text}",
+        when=_spells_one,
+    ),
+    Way("[(no | sorry)] {text:words} (with | as in) [(a | an | the)] {hint:words}", when=_hinted),
     Way(f"{_NO} [(it was | it's)] {{text:words}} not {{old:words}}", when=_was_said_alike),
     Way("(no | sorry | no sorry) {text:words} not {old:words}", when=_word_for_word),
     Way(f"{_NO} not {{old:words}} [(but | it was | it's)] {{text}}", when=_was_said_alike),
@@ -354,8 +398,12 @@ def meant(
     old: tuple[str, ...] = (),
     sort: str = "",
     link: str = "",
+    hint: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Put right what you just said: the word that is like the new one, or all of it said again."""
+    text = _joined(text)
+    if hint:
+        return mended(sitting, _heard_for(sitting, text)[0], text)
     if sort and (like := _nearest_like(sitting, text)):
         return mended(sitting, like.range, like.words)
     if sitting.selection is not None and sitting.fresh and not sitting.selection.empty:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-from nimble_lantern.core.commands import instead
+from nimble_lantern.core.commands import becoming, instead
 from nimble_lantern.core.commands.mending import mended
 from nimble_lantern.core.commands.table_here import fits_the_cell
 from nimble_lantern.core.commands.wording import many, near, quoted
@@ -87,7 +87,7 @@ def _from_what(words: tuple[str, ...]) -> bool:
         "{target} to be replaced (by | with) {text}",
         "put {text:words} for {target}",
     ),
-    Way("{text:words} (instead of | in place of) {target}", when=instead.of_a_told_part),
+    Way("{text:words} (instead of | in place of) {target}", when=becoming.of_a_told_part),
     Way(
         "use {text:words} (instead of | in place of | rather than) {target}",
         when=instead.no_things_there,
@@ -213,6 +213,11 @@ def _from_what(words: tuple[str, ...]) -> bool:
         when=instead.of_a_kind_or_names,
     ),
     Way("{text:words} for {target}", when=instead.day_for_day),
+    Way(
+        "[(no | sorry)] {target} <shall> (be | say | read) [the (word | words)] {text}",
+        when=becoming.of_words_told,
+    ),
+    Way("[(no | sorry)] {target} <shall> be the (word | words) {text}", when=instead.words_there),
     *each(
         instead.mark_for_mark,
         "[(a | an)] {text:words} (instead of | in place of | for) {target:a_mark}",
@@ -265,6 +270,8 @@ def replace_with(
     if sure and len(ranges) == 1 and after.that:
         after = put_right(sitting, ranges[0], after, after.that[0])
     count = f" in {many(len(target.ranges), 'place')}" if len(target.ranges) > 1 else ""
+    if not old:
+        return Done(after, f"wrote {quoted(written)} there")
     return Done(after, f"{quoted(old)} is now {quoted(written)}{count}{near(target)}")
 
 
@@ -314,7 +321,7 @@ def fuller(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
 
 
 @command(
-    Way("{target} <shall> (become | be) {text}", when=instead.of_a_part),
+    Way("{target} <shall> (become | be) {text}", when=becoming.of_a_part),
     example="the last sentence should be we waited an hour",
     group="revising",
 )

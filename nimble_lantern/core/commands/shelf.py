@@ -237,6 +237,8 @@ def other_document(sitting: Sitting) -> Done | Refusal:
         "save (this | it | (the | this | my) (document | letter | notice | page)) as {text:words}",
         when=_a_name,
     ),
+    "(save | keep) a copy [of (this | it | (the | this | my) (document | letter))]"
+    " [(called | named | as | and call it) {text:words}]",
     "<wish> a (copy | duplicate) of (this | it | (this | the) (document | letter))"
     " [(called | named | as | and call it) {text:words}]",
     heard=1,

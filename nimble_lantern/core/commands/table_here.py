@@ -358,6 +358,8 @@ def fits_the_cell(sitting: Sitting, parse: Parse) -> bool:
         if _says_a_cell_of_its_column(sitting, found.first, text):
             continue
         there = tuple(sitting.document.text(found.first).lower().split())
+        if not there and in_table(sitting, parse):
+            continue
         if not kind_of(text) or there and not of_one_kind(there, text):
             return False
         if there and len(there) == 1 and kind_of(text) == "number" and not _bare_number(text):

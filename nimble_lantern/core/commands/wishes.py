@@ -37,6 +37,24 @@ def _of_what_was_done(sitting: Sitting, parse: Parse) -> bool:
     return CATALOGUE.commands[last.command].group in ("format", "revising", "repair")
 
 
+_THANKS = "(thanks | thank you | please | cheers)"
+
+
+@command(
+    f"(i'm | i am | we're | we are) (done | finished) (for (today | now | the day) | {_THANKS})"
+    f" [{_THANKS}]",
+    f"(i have | i've) finished (for (today | now | the day) | {_THANKS}) [{_THANKS}]",
+    f"(that's | that is) (all | it | everything) (for (today | now | the day) | {_THANKS})"
+    f" [{_THANKS}]",
+    example="that's all for today",
+    group="desk",
+    heard=0,
+)
+def done(sitting: Sitting) -> Done:
+    """Said at the end of the work: nothing needs doing."""
+    return Done(sitting, "everything is saved; “stop listening” rests, “that was text” writes it")
+
+
 @command(
     "[yes] [(that's | that is)] (right | better | perfect | lovely | great | brilliant | excellent"
     " | more like it | just right | how i want it | what i (wanted | meant))",
@@ -57,6 +75,7 @@ def praise(sitting: Sitting) -> Done:
 @command(
     "(email | mail) (it | this | that | the letter | the document) [to {words}]",
     "send (the | this | my) (letter | document | text) [to {words}]",
+    "send (it | this | that) [(off | away | out)] [(now | to {words})]",
     example="email this",
     group="desk",
 )
@@ -68,12 +87,31 @@ def send(sitting: Sitting, words: tuple[str, ...] = ()) -> Refusal:
 @command(
     "(check | correct) (the | my) (spelling | grammar)",
     "spell check [(it | this | that | the document)]",
+    "(is | are) there any (spelling | typing) (mistake | mistakes | error | errors)"
+    " [(here | in here | anywhere | left | in (it | this | (the | this) (letter | document)))]",
+    "is there a (spelling | typing) (mistake | error) [(here | in here | anywhere | somewhere)]",
+    "any (spelling | typing) (mistakes | errors)",
     example="check the spelling",
     group="desk",
 )
 def check_spelling(sitting: Sitting) -> Refusal:
     """Spelling is not checked: words are written as the dictionary has them."""
     return Refusal("Spelling cannot be checked here: words come out of a word list as they are.")
+
+
+@command(
+    "(can | could | do | did) you [still] hear me [(now | ok | okay | all right)]",
+    "are you [still] (listening | awake | hearing me)",
+    "are you there",
+    "is (this | it | this thing) [still] (on | listening | working)",
+    "(am i | are we) on",
+    example="can you hear me",
+    group="desk",
+    heard=1,
+)
+def hears(sitting: Sitting) -> Done:
+    """Whether the desk listens: whoever asks is heard."""
+    return Done(sitting, "yes: heard and listening")
 
 
 CATALOGUE.table(
@@ -86,12 +124,14 @@ CATALOGUE.table(
         "(signature | stamp | logo)": "Signatures and stamps",
         "(page break | column break)": "Page breaks",
         "(text box | border | frame | chart | graph)": "Boxes and charts",
+        "(contents list | list of contents | table of contents | index)": "Lists of contents",
     },
 )
 
 
 @command(
-    "(insert | add | put in | give me) [(a | an | the | some | my)] {thing} [here]",
+    "(insert | add | put [in] | give me | make) [(a | an | the | some | my)] {thing}"
+    " [(here | (at | on) the (top | end | start | front | back | beginning | bottom))]",
     example="insert a picture",
     group="desk",
 )

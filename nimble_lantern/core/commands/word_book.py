@@ -5,17 +5,23 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
+from rapidfuzz.distance import Levenshtein
+
 from nimble_lantern.core.commands import frames
+from nimble_lantern.core.commands.mending import mended
 from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.document import units
 from nimble_lantern.core.errors import BadInput, Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.lexicon.desk import SPOKEN_OF
 from nimble_lantern.core.lexicon.frequency import zipf
+from nimble_lantern.core.mending.knowing import spoken_words
 from nimble_lantern.core.mending.tray import letters_of
 from nimble_lantern.core.mending.word_book import MOST_ENTRIES, BookEntry, entry_of
 from nimble_lantern.core.origins import utterance_at
 from nimble_lantern.core.state import Done, Sitting, Turned, TurnOver, View
+from nimble_lantern.core.targets.alike import Mend, mends
 from nimble_lantern.core.targets.model import Places, Words, of_the_page
 from nimble_lantern.core.targets.names import look_up
 from nimble_lantern.core.targets.words import places
@@ -119,6 +125,67 @@ _SPOKEN = (
     ("spoken", "as"), ("spoken",), ("pronounced", "as"), ("pronounced",), ("said", "as"),
     ("which", "sounds", "like"), ("sounds", "like"), ("sounding", "like"),
 )  # fmt: skip
+
+
+def _as_spelled(words: tuple[str, ...]) -> tuple[str, ...]:
+    letters = letters_of(words)
+    return (letters.lower(),) if len(words) > 1 and len(letters) > 1 else words
+
+
+def _like_one_said(sitting: Sitting, parse: Parse) -> bool:
+    """ "Always write it margaret", where Margit or Margaret was just written."""
+    text = _as_spelled(tuple(parse.args.get("text", ())))
+    if len(sitting.that) != 1 or sitting.that[0].empty or not 0 < len(text) <= _FEW_WORDS:
+        return False
+    last = sitting.that[0]
+    return bool(places(sitting.document, text, last)) or len(_like(sitting, text)) == 1
+
+
+_FEW_WORDS = 2
+
+
+def _like(sitting: Sitting, text: tuple[str, ...]) -> list[Mend]:
+    """What it takes the place of in what was just written: a thing of its kind, or a like word."""
+    last = sitting.that[0]
+    if (found := mends(sitting.document, last, text)) or len(text) > 1:
+        return found
+    words = units.within(sitting.document, "word", last)
+    return [Mend(r, text) for r in words if _as_like(sitting.document.text(r).lower(), text[0])]
+
+
+def _as_like(word: str, other: str) -> bool:
+    alike = Levenshtein.normalized_similarity(word, other)
+    return word[:1] == other[:1] and word != other and alike >= _ALIKE
+
+
+_ALIKE = 0.5
+"""Letters that two ways to hear a name have in common: Margit and Margaret."""
+
+
+@command(
+    Way(
+        "[(please | from now on)] always (write | spell) (it | that | this | him | her)"
+        " [(as | like)] {text}",
+        when=_like_one_said,
+    ),
+    Way("(it | that) is always (spelled | spelt | written) [as] {text}", when=_like_one_said),
+    example="always write it margaret",
+    group="repair",
+    heard=0,
+)
+def always(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Write a word so from now on that was just heard otherwise; and put it right here."""
+    words = _as_spelled(text)
+    found = _like(sitting, words)
+    here = places(sitting.document, words, sitting.that[0])
+    if here or not found:
+        return _added(sitting, written_as(sitting, words))
+    old = " ".join(spoken_words(sitting.document.text(found[0].range)))
+    right = mended(sitting, found[0].range, found[0].words)
+    known = _added(right.sitting, right.sitting.document.text(right.sitting.that[0]), old)
+    if isinstance(known, Refusal):
+        return known
+    return replace(known, summary=f"{right.summary}; {known.summary}")
 
 
 def _just_written(sitting: Sitting) -> Done | Refusal:

@@ -9,11 +9,14 @@ from nimble_lantern.core.document.model import Document, Position, Range
 
 _LINK = re.compile(
     r"[,;]\s+(?:and|but|or|so|yet|because|although|though|while|which|who|where|if|when)\s+"
-    r"|;\s+|\s+–\s+|\s+(?:but|because|although)\s+",
+    r"|;\s+|\s+–\s+|\s+(?:but|because|although)\s+"
+    r"|\s+(?:and|or|so)\s+(?=(?:i|we|you|he|she|it|they|there|nobody|everybody)\s"
+    r"|(?:the|my|our|your|his|her|their|no)\s(?:\w+\s){1,2}"
+    r"(?:is|are|was|were|has|have|had|will|would|can|could|may|must|should)\s)",
     re.IGNORECASE,
 )
 """Quirk et al., A Comprehensive Grammar of the English Language (1985), 13.1 to 13.5 and 14.11; a
-bare "and" links words as often."""
+bare "and" links words as often, and clauses only before a subject with its verb."""
 _SUBORDINATE = frozenset("because although though while which who where if when".split())
 """What hangs on the clause before does not stand without it."""
 _STOPS = ".?!…"

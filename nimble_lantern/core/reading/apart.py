@@ -175,7 +175,9 @@ def _begun(words: tuple[str, ...]) -> tuple[str, ...]:
     return words[start:]
 
 
-_GOING_ON = frozenset("so please and then just kindly therefore".split())
+_GOING_ON = frozenset(
+    "so please and then just kindly therefore can could would will you we i".split()
+)
 
 
 _AS_FOR = tuple(

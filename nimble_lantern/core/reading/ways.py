@@ -9,6 +9,7 @@ from itertools import pairwise
 from typing import NamedTuple
 
 from nimble_lantern.core.asking import ambiguous
+from nimble_lantern.core.commands.grid.spreading import goes_into_the_row
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.kinds import Judged
@@ -71,6 +72,16 @@ def _again(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> 
     """What was just done, for something else as well."""
     found = (exactly(sitting, said, whole=False) for said in same_again(sitting, words))
     return next((v for v in found if v.kind is Judged.COMMAND), None)
+
+
+def _row_at_once(
+    sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]
+) -> Verdict | None:
+    """What can only be all the cells of the empty row here: "thursday order paraffin sid"."""
+    if not goes_into_the_row(sitting, words):
+        return None
+    found = exactly(sitting, ("fill", "it", "with", *words), whole=False)
+    return found if found.kind is Judged.COMMAND else None
 
 
 def _following(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> Verdict | None:
@@ -208,8 +219,22 @@ def in_other_ways(
     sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]
 ) -> Verdict | None:
     """What words ask for in one of these ways; None for others."""
-    for way in (_again, _following, _in_order, _otherwise, _housed, _worded, _reasoned):
+    for way in (
+        _row_at_once,
+        _again,
+        _following,
+        _in_order,
+        _otherwise,
+        _housed,
+        _worded,
+        _reasoned,
+    ):
         found = way(sitting, words, asked)
         if found is not None and (way is _housed or not is_to_stay(words, found)):
             return found
     return None
+
+
+_WAYS = (
+    _row_at_once, _again, _following, _in_order, _otherwise, _housed, _worded, _reasoned,
+)  # fmt: skip

@@ -325,6 +325,12 @@ CATALOGUE.table(
 )
 
 
+@rule("described", "my name [at the (end | bottom | foot)]", heard=False)
+def _my_name() -> Target:
+    """What stands below "Yours sincerely"."""
+    return Beside(Unit.PARAGRAPH, Holding(Unit.PARAGRAPH, Words(("yours",)), At.START), True)
+
+
 @rule("described", "(the | my) {of_a_letter}", heard=False)
 def _part_of_a_letter(of_a_letter: tuple[str, int]) -> Target:
     """The line that says "Dear ...", "Yours ...", or comes after that."""

@@ -406,6 +406,11 @@ def _target(part: Target) -> Target:
     return part
 
 
+@rule("heading_part", "{target}", heard=False)
+def _heading_part(target: Target) -> Target | None:
+    return target if isinstance(target, Units) and target.unit is Unit.HEADING else None
+
+
 @rule("nested", "{part} (of | in | on | from) {of:scope}")
 @rule("nested", "{of:scope} {part}", heard=False)
 def _nested(part: Units, of: Target) -> Target | None:

@@ -16,6 +16,7 @@ from nimble_lantern.core.writing.marks import DIGITS_BESIDE, Spacing
 from nimble_lantern.core.writing.punctuation import punctuated
 
 _NO_SPACE_AFTER = "([{“‘£$€#@/\\_¿§¶~<"
+_STOPS = frozenset((".", "?", "!"))
 _BARE_LEFT = 240
 _NO_SIGNATURE = VERBS | DETERMINERS | DULL | frozenset("ps pps enc cc please everyone".split())
 """Below "kind regards" they begin no name: "your friend peter", "ps please come"."""
@@ -140,7 +141,10 @@ class _Writer:
         """Append; where the text begins in this part."""
         if spacing is Spacing.CLOSE and not self.text and not self.parts:
             left = self.place.left
-            self.trim = len(left) - len(left.rstrip(" "))
+            bare = left.rstrip(" ")
+            if text in _STOPS and bare[-1:] in (",", ";"):
+                bare = bare[:-1]  # said after all, the stop takes the place of the comma
+            self.trim = len(left) - len(bare)
         if self._needs_space(spacing):
             self.text += " "
         self.nospace = False
@@ -235,7 +239,8 @@ class _Writer:
             return False
         above = left[: len(left) - len(line)].strip() or self._above()
         closing = above[above.rfind("\n") + 1 :].strip().rstrip(",").lower()
-        return tuple(closing.split()) in CLOSINGS and line.count(" ") < _LONGEST_NAME
+        words = tuple(closing.rpartition(". ")[2].split())  # it may stand behind a sentence
+        return words in CLOSINGS and line.count(" ") < _LONGEST_NAME
 
     def _above(self) -> str:
         """The text of the block before the one that is written."""

@@ -1,5 +1,13 @@
 """Rows and columns of a table: added, moved, sorted, summed, made wider, taken out."""
 
-from nimble_lantern.core.commands.grid import filling, heads, parts, sorting, totals, widths
+from nimble_lantern.core.commands.grid import (
+    filling,
+    heads,
+    parts,
+    sorting,
+    spreading,
+    totals,
+    widths,
+)
 
-__all__ = ["filling", "parts", "heads", "sorting", "widths", "totals"]
+__all__ = ["filling", "spreading", "parts", "heads", "sorting", "widths", "totals"]

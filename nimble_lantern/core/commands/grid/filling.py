@@ -68,6 +68,16 @@ def cells_said(document: Document, table: Table, words: Sequence[str]) -> tuple[
     return ways[0][1]
 
 
+def shared_surely(document: Document, table: Table, words: Sequence[str]) -> bool:
+    """Whether words are all the cells of a row, and nobody would share them out otherwise: all
+    columns but one get what stands in them already or is of their kind."""
+    said = cells_said(document, table, words)
+    if said is None or len(said) != table.columns or len(said) == 1:
+        return False
+    columns = zip(_columns(document, table), said, strict=True)
+    return sum(column.suits(cell) for column, cell in columns) >= len(said) - 1
+
+
 def _parted(words: Said) -> tuple[Said, ...]:
     """The words between marks, without an "and" that begins the last of a list."""
     found: list[list[str]] = [[]]
@@ -87,6 +97,10 @@ class _Column(NamedTuple):
 
     says: frozenset[Said]
     kinds: frozenset[str]
+
+    def suits(self, said: Said) -> bool:
+        """Whether such words stand in this column: the same, or of its kind."""
+        return said in self.says or bool(kind_of(said)) and kind_of(said) in self.kinds
 
     def worth(self, said: Said) -> float:
         """What speaks for some words standing in this column."""
@@ -163,6 +177,14 @@ def _no_statement(sitting: Sitting, parse: Parse) -> bool:
     return tuple(parse.args.get("text", ("is",)))[-1] not in AUXILIARIES
 
 
+def _no_way(sitting: Sitting, parse: Parse) -> bool:
+    """ "The next cell gull"; "the next cell down" is a way to go."""
+    return tuple(parse.args.get("text", ("",)))[0] not in _WAYS
+
+
+_WAYS = frozenset("down up below above along across over to on is says".split())
+
+
 def _new_and_clear(sitting: Sitting, parse: Parse) -> bool:
     text = tuple(parse.args.get("text", ()))
     told = not PARTS.isdisjoint(text) or bool(exact(sitting.document, text))
@@ -227,16 +249,22 @@ def fill_row(
         "[and] [then] {text:words} (in | into | under) [the] next (one | cell | box | column)",
         when=_no_statement,
     ),
-    "[and] [then] [(in | into | for)] [the] next (cell | box) {text}",
-    "(in | into | for) the next one {text}",
+    Way(
+        "[and] [then] [(in | into | for)] [the] next (cell | box) [(is | says)] {text}",
+        when=_no_way,
+    ),
+    Way("(in | into | for) the next one {text}", when=_no_way),
+    "[and] [then] [(in | into | for)] [the] (next (cell | one | box) down | (cell | one | box)"
+    " (below | under it | underneath)) [(is | says)] {below:words}",
     example="gull in the next cell",
     group="format",
     when=in_table,
     heard=0,
 )
-def put_next(sitting: Sitting, text: Said) -> Done | Refusal:
-    """Write words into the next cell, and stay there."""
-    there = tables.next_cell(sitting)
+def put_next(sitting: Sitting, text: Said = (), below: Said = ()) -> Done | Refusal:
+    """Write words into the next cell, or the one below, and stay there."""
+    there = tables.down(sitting, 1) if below else tables.next_cell(sitting)
+    text = below or text
     if isinstance(there, Refusal):
         return there
     wrote = written_in(there.sitting, there.sitting.caret.block, text)

@@ -34,6 +34,8 @@ from nimble_lantern.core.composing.tabling import (
     rows_of,
     shares_of,
 )
+from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.document.tables import Table
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
@@ -305,14 +307,23 @@ def empty(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     """Take the words out of rows, columns or a cell; the cells stay."""
     if target is None:
         target = Places((block_range(sitting.document, sitting.writing_place.block),))
-    if (table := table_of(sitting, target)) and isinstance(table, Refusal):
+    table = table_of(sitting, target)
+    if isinstance(table, Refusal):
         return table
-    after = taken_out(sitting, target.ranges)
+    after = taken_out(sitting, _without_headings(sitting, table, target))
     if target.unit not in (Unit.ROW, Unit.COLUMN):
         return Done(after.about(()), "the cell is empty")
     part = part_of(sitting, target)
     assert isinstance(part, Part)
     return Done(after.about(()), f"{many(len(part.numbers), part.unit.value)} emptied")
+
+
+def _without_headings(sitting: Sitting, table: Table, target: Places) -> tuple[Range, ...]:
+    """What is emptied of a part: its heading stays, and what else is named by it."""
+    blocks = sitting.document.blocks
+    if target.unit is not Unit.COLUMN or not has_header(rows_of(blocks, table)):
+        return target.ranges
+    return tuple(r for r in target.ranges if (cell := blocks[r.start.block].cell) and cell.row)
 
 
 def _row_there(sitting: Sitting, parse: Parse) -> bool:

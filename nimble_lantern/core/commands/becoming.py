@@ -1,0 +1,58 @@
+"""When a part of the page is said to become other words, and when something is said of it."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.commands.instead import a_look, a_way_to_be, becomes
+from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.lexicon.closed import SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.desk import PARTS
+from nimble_lantern.core.lexicon.manners import JUDGED
+from nimble_lantern.core.lexicon.sentences import VERBS
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.model import Beside, Holding, Order, Unit, Units, Words
+
+_FEW_WORDS = 3
+
+
+def of_a_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "The last sentence should be we waited": of a part that is less than all of the text."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    whole = isinstance(target, Units) and target.unit is Unit.DOCUMENT
+    clause = bool(set(text) & (VERBS | SUBJECT_PRONOUNS)) or len(text) > _FEW_WORDS
+    told = isinstance(target, Units) and target.order is not Order.THIS
+    return told and not whole and clause and not set(text[:1]) & _SAID_OF_IT
+
+
+_SAID_OF_IT = frozenset("about of for in on at to not kept left sent read written".split())
+"""After "should be", they say something of a sentence and are none."""
+
+
+def of_a_told_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "Good news instead of the last two words": no sentence speaks of such a part."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    told = isinstance(target, Holding) or isinstance(target, Units) and target.order != Order.THIS
+    few = len(text) <= _FEW_WORDS and not set(text) & (VERBS | SUBJECT_PRONOUNS | PARTS)
+    return told and few and not becomes(target, text)
+
+
+def of_words_told(sitting: Sitting, parse: Parse) -> bool:
+    """ "The last word should be hut", "the first two should be to": words for words.
+
+    "The last word should be longer" is thought of it.
+    """
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    unit = target.unit if isinstance(target, Units | Beside) else None
+    ordered = isinstance(target, Words) and (target.order is not None or target.called)
+    told = unit is Unit.WORD and not (isinstance(target, Units) and target.order is Order.THIS)
+    judged = text[:1] and (text[0] in JUDGED or text[0].endswith(("er", "ed", "ing")))
+    if not (told or ordered) or not 0 < len(text) <= _FEW_WORDS or judged:
+        return False
+    return not a_way_to_be_said(text)
+
+
+def a_way_to_be_said(text: tuple[str, ...]) -> bool:
+    """ "Bold", "at the top"; "our" and "the" are words."""
+    return len(text) > 1 and a_way_to_be(text) or a_look(text) or text[-1] in _HOW
+
+
+_HOW = frozenset("gone out last first away here there right wrong better different".split())

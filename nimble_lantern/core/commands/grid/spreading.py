@@ -1,0 +1,170 @@
+"""Several cells filled at once: the row here with what its cells say, a column with the same."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.commands.grid.filling import Said, cells_said, shared_surely
+from nimble_lantern.core.commands.put_in import a_row_and_a_column, row_and_column
+from nimble_lantern.core.commands.table_here import (
+    Part,
+    at_cell,
+    cell_here,
+    here,
+    in_table,
+    of_part,
+    of_table,
+    there_is,
+    written_in,
+)
+from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.composing.tabling import has_header, rows_of
+from nimble_lantern.core.document.tables import Table
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places, Unit
+from nimble_lantern.core.targets.resolve import resolve
+
+_THE_ROW = "(it | this | that | [(the | this | that)] [new] (row | line))"
+
+
+def _row_is_empty(sitting: Sitting, table: Table, row: int) -> bool:
+    cells = (sitting.document.blocks[table.cell(row, c)] for c in range(table.columns))
+    return not any(block.text.strip() for block in cells)
+
+
+def goes_into_the_row(sitting: Sitting, words: Said) -> bool:
+    """Whether words that are said at the start of an empty row are, beyond doubt, all of its cells:
+    "thursday order paraffin sid"."""
+    table = here(sitting)
+    if isinstance(table, Refusal) or sitting.selection is not None:
+        return False
+    row, column = cell_here(sitting, table)
+    if not row or column or not _row_is_empty(sitting, table, row):
+        return False
+    return shared_surely(sitting.document, table, words)
+
+
+@command(
+    f"fill {_THE_ROW} [in | up] with {{text}}",
+    f"fill in {_THE_ROW} with {{text}}",
+    "(put | write) {text:words} (in | into | across) [(the | this | that)] [new] row",
+    example="fill it with hester comma gull comma cox",
+    group="format",
+    when=in_table,
+    heard=1,
+)
+@of_table
+def fill_here(sitting: Sitting, table: Table, text: Said) -> Done | Refusal:
+    """Fill the cells of the row here, which is empty so far."""
+    row, _ = cell_here(sitting, table)
+    if not _row_is_empty(sitting, table, row):
+        return Refusal("There are words in this row.", "", "Say “add a row”, or name a cell.")
+    said = cells_said(sitting.document, table, text)
+    if said is None:
+        columns = many(table.columns, "column")
+        return Refusal(
+            f"Which words go into which of {columns}?", "", "Say a comma between the cells."
+        )
+    for column, words in enumerate(said):
+        sitting = written_in(sitting, table.cell(row, column), words).sitting
+    told = (sitting.document.blocks[table.cell(row, c)].text for c in range(len(said)))
+    filled = ", ".join(map(quoted, told))
+    return Done(at_cell(sitting, table, row, len(said) - 1).sitting, f"row {row + 1}: {filled}")
+
+
+CATALOGUE.table(
+    "every_cell",
+    {
+        "(every | each) [single] (cell | box)": True,
+        "(all | all of | all the | all of the) (cells | boxes)": True,
+        "[(every | each | all the | the)] empty (cell | cells | box | boxes)": False,
+    },
+    heard=False,
+)
+
+
+def _headed(sitting: Sitting, parse: Parse) -> bool:
+    return there_is(sitting, parse) and isinstance(resolve(parse.args["target"], sitting), Places)
+
+
+@command(
+    "fill [in | up] {target:grid_part} with {text}",
+    "fill [in | up] {every:every_cell} (of | in | under) {target:grid_part} with {text}",
+    "(put | write | enter) {text:words} (in | into) {every:every_cell} (of | in | under | for)"
+    " {target:grid_part}",
+    Way(
+        "(put | write | enter) {text:words} (in | into) {every:every_cell} (of | in | under | for)"
+        " {target:column_named}",
+        when=_headed,
+    ),
+    "(put | write | enter) {text:words} all the way (down | along | across) {target:grid_part}",
+    example="fill the boat column with gull",
+    group="format",
+    when=there_is,
+    heard=1,
+)
+@of_part
+def fill_part(sitting: Sitting, part: Part, text: Said, every: bool = False) -> Done | Refusal:
+    """Write the same words into the cells of rows or columns: the empty ones, or every one."""
+    table, blocks = part.table, sitting.document.blocks
+    headed = has_header(rows_of(blocks, table))
+    rows = part.numbers if part.unit is Unit.ROW else range(int(headed), table.rows)
+    columns = part.numbers if part.unit is Unit.COLUMN else range(table.columns)
+    cells = [table.cell(r, c) for r in rows for c in columns]
+    chosen = [b for b in cells if every or not blocks[b].text.strip()]
+    if not chosen:
+        return Refusal(
+            "None of those cells is empty.", "", "“Put ... in every cell of” writes over them."
+        )
+    for b in chosen:
+        sitting = written_in(sitting, b, text).sitting
+    said = sitting.document.blocks[chosen[0]].text
+    return Done(sitting.about(()), f"{quoted(said)} is in {many(len(chosen), 'cell')}")
+
+
+def _in_an_empty_cell(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put paint the rail in friday's job", where nothing stands yet; "put the pot in nell's
+    kitchen" says where a thing goes."""
+    found = resolve(parse.args["crossed"], sitting)
+    text = tuple(parse.args.get("text", ("the",)))
+    empty = isinstance(found, Places) and found.first.empty
+    return empty and text[0] not in ("the", "it", "that", "this", "my", "your", "them")
+
+
+def _there(sitting: Sitting, parse: Parse) -> bool:
+    return there_is(sitting, parse) and a_row_and_a_column(sitting, parse)
+
+
+@command(
+    Way("(put | write | enter) {text:words} (in | into | for) {crossed}", when=_in_an_empty_cell),
+    Way(
+        "{text:words} (goes | belongs | should go | needs to go) (in | under | into) [the]"
+        " {column:words} [column] (on | for | in | at | of) [the] {row:words} [row]",
+        when=_there,
+    ),
+    example="paint the rail goes in the job column on friday",
+    group="format",
+    when=there_is,
+    heard=0,
+)
+def put_there(
+    sitting: Sitting,
+    text: Said,
+    crossed: Places | None = None,
+    row: Said = (),
+    column: Said = (),
+) -> Done | Refusal:
+    """Write words into a cell that has none yet, by its row and its column."""
+    if crossed is not None:
+        b = crossed.first.start.block
+    else:
+        table = here(sitting)
+        if isinstance(table, Refusal):
+            return table
+        r, c = row_and_column(sitting, table, row, column)
+        assert r is not None and c is not None
+        b = table.cell(r, c)
+    if says := sitting.document.blocks[b].text.strip():
+        return Refusal(f"That cell says {quoted(says)}.", "", "“Change” it, or empty it first.")
+    wrote = written_in(sitting, b, text)
+    return Done(wrote.sitting, f"wrote {quoted(wrote.text)} there")
