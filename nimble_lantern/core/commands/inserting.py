@@ -39,7 +39,7 @@ def _beside(
         return Refusal(f"There is a {' '.join(bare_mark(text))} there already.")
     if not before and (closed := _other_stop(sitting, target.first, text)):
         return closed
-    wrote = insert_beside(sitting, target.first, text, before, whole)
+    wrote = insert_beside(sitting, target.first, text, before, whole, alike=whole)
     side = "before" if before else "after"
     where = named(sitting.document, target.ranges[:1])
     return Done(wrote.sitting, f"put {quoted(wrote.text)} {side} {where}")

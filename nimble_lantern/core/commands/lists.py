@@ -288,7 +288,7 @@ def add_first(sitting: Sitting, text: tuple[str, ...]) -> Done:
 
 def _item_put(sitting: Sitting, b: int, text: tuple[str, ...], before: bool) -> Done:
     """A new item with a text, before or after one that is there; it begins as that does."""
-    wrote = insert_beside(sitting, block_range(sitting.document, b), text, before, True)
+    wrote = insert_beside(sitting, block_range(sitting.document, b), text, before, True, True)
     return Done(wrote.sitting, f"{quoted(wrote.text)} is on the list")
 
 

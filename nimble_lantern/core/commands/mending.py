@@ -10,7 +10,7 @@ from nimble_lantern.core.composing.replacing import replace_range, without_stop
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import DETERMINERS, HEARD_ALIKE, LITTLE, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS, PLAIN_VERBS, TRADE_NOUNS, TRADE_VERBS
@@ -332,6 +332,11 @@ CATALOGUE.table(
 )
 
 
+@rule("one_word", "{words}", heard=False)
+def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
+    return words if len(words) == 1 else None
+
+
 @command(
     Way(
         "[(no | sorry | oh no)] (i meant | i mean | i meant to say | make that) {text}",
@@ -352,7 +357,9 @@ CATALOGUE.table(
         " (spelled | spelt) {text}",
         when=_spells_one,
     ),
-    Way("[(no | sorry)] {text:words} (with | as in) [(a | an | the)] {hint:words}", when=_hinted),
+    Way(
+        "[(no | sorry)] {text:one_word} (with | as in) [(a | an | the)] {hint:words}", when=_hinted
+    ),
     Way(f"{_NO} [(it was | it's)] {{text:words}} not {{old:words}}", when=_was_said_alike),
     Way("(no | sorry | no sorry) {text:words} not {old:words}", when=_word_for_word),
     Way(f"{_NO} not {{old:words}} [(but | it was | it's)] {{text}}", when=_was_said_alike),

@@ -44,8 +44,7 @@ _THANKS = "(thanks | thank you | please | cheers)"
     f"(i'm | i am | we're | we are) (done | finished) (for (today | now | the day) | {_THANKS})"
     f" [{_THANKS}]",
     f"(i have | i've) finished (for (today | now | the day) | {_THANKS}) [{_THANKS}]",
-    f"(that's | that is) (all | it | everything) (for (today | now | the day) | {_THANKS})"
-    f" [{_THANKS}]",
+    f"(that's | that is) (all | it | everything) (for (today | the day) | {_THANKS}) [{_THANKS}]",
     example="that's all for today",
     group="desk",
     heard=0,
@@ -100,12 +99,11 @@ def check_spelling(sitting: Sitting) -> Refusal:
 
 
 @command(
-    "(can | could | do | did) you [still] hear me [(now | ok | okay | all right)]",
+    "(can | could | do | did) you [still] hear me (now | ok | okay | all right | desk)",
     "are you [still] (listening | awake | hearing me)",
-    "are you there",
     "is (this | it | this thing) [still] (on | listening | working)",
     "(am i | are we) on",
-    example="can you hear me",
+    example="are you listening",
     group="desk",
     heard=1,
 )

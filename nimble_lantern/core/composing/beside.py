@@ -36,13 +36,21 @@ def _bracketed(words: Sequence[str]) -> Sequence[str]:
 
 
 def insert_beside(
-    sitting: Sitting, r: Range, words: Sequence[str], before: bool, block: bool
+    sitting: Sitting,
+    r: Range,
+    words: Sequence[str],
+    before: bool,
+    block: bool,
+    alike: bool = False,
 ) -> Wrote:
-    """Words before or after a range; beside a whole block, as a block of their own."""
+    """Words before or after a range; beside a whole block, as a block of their own.
+
+    With `alike`, that begins with a small letter if the one beside it does.
+    """
     words = bare_mark(_bracketed(words))
     document = sitting.document
     if block:
-        return _insert_block(sitting, r, words, before)
+        return _insert_block(sitting, r, words, before, alike)
     at = r.start if before else r.end
     place = place_at(document, at)
     if before and document.blocks[at.block].text[at.offset :][:1].islower():
@@ -69,13 +77,15 @@ def _lowered(document: Document, r: Range) -> Edit:
     return Edit((Splice(r.start.block, start, start + 1, Piece(piece.text.lower(), piece.spans)),))
 
 
-def _insert_block(sitting: Sitting, r: Range, words: Sequence[str], before: bool) -> Wrote:
+def _insert_block(
+    sitting: Sitting, r: Range, words: Sequence[str], before: bool, alike: bool
+) -> Wrote:
     index = outside(sitting.document.blocks, r.start.block if before else r.end.block + 1)
     like = sitting.document.blocks[r.start.block]
     form = like.format if like.kind in ("item", "quotation") else Format()
     added = sitting.edited(Edit((AddBlocks(index, (Block().formatted(form),)),)))
     at = Position(index, 0)
-    begins_small = like.kind is Kind.ITEM and like.text[:1].islower()
+    begins_small = alike and like.kind is Kind.ITEM and like.text[:1].islower()
     place = replace(place_at(added.document, at), continues=begins_small)
     written = write(words, place, manner_of(sitting, ""))
     return put(replace(added, selection=None, fresh=False), at, written, ())

@@ -48,7 +48,7 @@ def goes_into_the_row(sitting: Sitting, words: Said) -> bool:
     f"fill {_THE_ROW} [in | up] with {{text}}",
     f"fill in {_THE_ROW} with {{text}}",
     "(put | write) {text:words} (in | into | across) [(the | this | that)] [new] row",
-    example="fill it with hester comma gull comma cox",
+    example="write hester comma gull comma cox in this row",
     group="format",
     when=in_table,
     heard=1,
@@ -104,12 +104,12 @@ def _headed(sitting: Sitting, parse: Parse) -> bool:
     heard=1,
 )
 @of_part
-def fill_part(sitting: Sitting, part: Part, text: Said, every: bool = False) -> Done | Refusal:
+def fill_part(sitting: Sitting, target: Part, text: Said, every: bool = False) -> Done | Refusal:
     """Write the same words into the cells of rows or columns: the empty ones, or every one."""
-    table, blocks = part.table, sitting.document.blocks
+    table, blocks = target.table, sitting.document.blocks
     headed = has_header(rows_of(blocks, table))
-    rows = part.numbers if part.unit is Unit.ROW else range(int(headed), table.rows)
-    columns = part.numbers if part.unit is Unit.COLUMN else range(table.columns)
+    rows = target.numbers if target.unit is Unit.ROW else range(int(headed), table.rows)
+    columns = target.numbers if target.unit is Unit.COLUMN else range(table.columns)
     cells = [table.cell(r, c) for r in rows for c in columns]
     chosen = [b for b in cells if every or not blocks[b].text.strip()]
     if not chosen:
