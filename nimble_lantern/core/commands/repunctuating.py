@@ -6,21 +6,28 @@ from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, command, rule
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.rewriting import drop_last_mark
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.writing.lexer import mark_named
 
 _SWAPPED = ".,;:!?…"
 """Marks that close what stands before them, each of which may stand for another."""
 
 
-@rule("closing_mark", "[(a | an | the)] {words}", heard=False)
-def _closing_mark(words: tuple[str, ...]) -> str | None:
-    """The sign of a closing mark, by its name."""
-    mark = mark_named(words)
-    sign = mark.written("british")[0] if mark else ""
-    return sign if sign and sign in _SWAPPED else None
+_CLOSING = {
+    "(full stop | period | full point)": ".",
+    "comma": ",",
+    "(semicolon | semi colon)": ";",
+    "colon": ":",
+    "exclamation (mark | point)": "!",
+    "question mark": "?",
+    "(ellipsis | dot dot dot)": "…",
+}
+CATALOGUE.table(
+    "closing_mark",
+    {f"[(a | an | the)] {name}": sign for name, sign in _CLOSING.items()},
+    heard=False,
+)
 
 
 def _last_mark(sitting: Sitting) -> Range | None:
