@@ -455,6 +455,10 @@ def list_instead(sitting: Sitting, listkind: str) -> Done | Refusal:
          group="format", here=True, of_blocks=True)  # fmt: skip
 def number_list(sitting: Sitting, target: Places) -> Done | Refusal:
     """Make paragraphs the items of a numbered list."""
+    if target.unit is Unit.HEADING:
+        return Refusal(
+            "Headings have no numbers here.", "", "“Make the headings a list” makes items of them."
+        )
     return make_list(sitting, target, "numbered")
 
 

@@ -41,11 +41,10 @@ _THANKS = "(thanks | thank you | please | cheers)"
 
 
 @command(
-    f"(i'm | i am | we're | we are) (done | finished) (for (today | now | the day) | {_THANKS})"
-    f" [{_THANKS}]",
-    f"(i have | i've) finished (for (today | now | the day) | {_THANKS}) [{_THANKS}]",
-    f"(that's | that is) (all | it | everything) (for (today | the day) | {_THANKS}) [{_THANKS}]",
-    example="that's all for today",
+    f"(i'm | i am | we're | we are) (done | finished) [for (today | now | the day)] {_THANKS}",
+    f"(i have | i've) finished [for (today | now | the day)] {_THANKS}",
+    f"(that's | that is) (all | it | everything) [for (today | now | the day)] {_THANKS}",
+    example="that's all for today thank you",
     group="desk",
     heard=0,
 )

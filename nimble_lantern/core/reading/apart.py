@@ -171,13 +171,13 @@ def _spoken_of(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
 
 def _begun(words: tuple[str, ...]) -> tuple[str, ...]:
     """Without what a request goes on with after a statement: "so make it bold"."""
-    start = next((i for i, w in enumerate(words) if w not in _GOING_ON), 0)
-    return words[start:]
+    while len(words) > 1 and (words[0] in _GOING_ON or words[:2] in _ASKING):
+        words = words[2:] if words[:2] in _ASKING else words[1:]
+    return words
 
 
-_GOING_ON = frozenset(
-    "so please and then just kindly therefore can could would will you we i".split()
-)
+_GOING_ON = frozenset("so please and then just kindly therefore".split())
+_ASKING = (("can", "you"), ("could", "you"), ("would", "you"), ("will", "you"), ("can", "we"))
 
 
 _AS_FOR = tuple(

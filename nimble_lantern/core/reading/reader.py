@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from functools import lru_cache
 
 from nimble_lantern.core.commands import CATALOGUE
@@ -41,10 +41,11 @@ from nimble_lantern.core.targets.model import (
     Beyond,
     Places,
     That,
+    Units,
     Words,
     is_target,
 )
-from nimble_lantern.core.targets.resolve import Missing
+from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
 
 _VERBS = PLAIN_VERBS | TRADE_VERBS
 _MARK_ENDS = (("full", "stop"), ("question", "mark"), ("exclamation", "mark"), ("period",))
@@ -131,7 +132,19 @@ def _within_a_part(sitting: Sitting, words: tuple[str, ...], found: Verdict) -> 
     missed: list[Verdict] = []
     parses = [p for p in within_a_part(words, found.parse) if fits(sitting, p)]
     inside = best(sitting, parses, near=False, missed=missed)
-    return inside if inside.kind is not Judged.TEXT else next(iter(missed), None)
+    if inside.kind is not Judged.TEXT:
+        return inside
+    return next(iter(missed), None) or next(_without_that_part(sitting, parses), None)
+
+
+def _without_that_part(sitting: Sitting, parses: Sequence[Parse]) -> Iterator[Verdict]:
+    """ "Change ida to nell in the money section", where there is none: refused, as well."""
+    for parse in parses:
+        for value in parse.args.values():
+            place = value.of if isinstance(value, Words | Units) else None
+            found = resolve(place, sitting) if place is not None else None
+            if isinstance(found, Refusal) and not isinstance(found, Absent):
+                yield Verdict(Judged.REFUSED, parse, parse.args, found)
 
 
 def _courteously(sitting: Sitting, words: tuple[str, ...], found: Verdict) -> Verdict | None:

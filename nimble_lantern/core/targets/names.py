@@ -63,7 +63,7 @@ def _with_words(wanted: str, spoken: _Spoken) -> str | None:
     return next(iter(found)) if len(found) == 1 else None
 
 
-_LEADS = frozenset("the my a an this that document".split())
+_LEADS = frozenset("the my a an this that as document".split())
 
 
 @dataclass(frozen=True)

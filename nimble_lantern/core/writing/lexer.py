@@ -10,6 +10,7 @@ from itertools import takewhile
 
 from nimble_lantern.core.lexicon.closed import (
     ARTICLES_AND_OWNERS,
+    AUXILIARIES,
     CONTRACTED,
     DETERMINERS,
     LITTLE,
@@ -30,7 +31,7 @@ from nimble_lantern.core.writing.capitals import ALWAYS, KNOWN, Names, capitalis
 from nimble_lantern.core.writing.cardinals import NUMBER_WORDS
 from nimble_lantern.core.writing.marks import MARKS, Mark, Spacing
 from nimble_lantern.core.writing.numbers import Around, Number, clauses, number_at
-from nimble_lantern.core.writing.persons import is_address, is_named, respelled, titled
+from nimble_lantern.core.writing.persons import is_address, is_listed, is_named, respelled, titled
 from nimble_lantern.core.writing.spelling import in_dialect, spelled
 
 BREAKS: dict[tuple[str, ...], str] = {
@@ -262,7 +263,7 @@ _NAMED_BY = 3
 
 def _person(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
     before = (*manner.before, *words[max(0, i - _NAMED_BY) : i])
-    if titled(words, i, before) or is_named(words, i, before):
+    if titled(words, i, before) or is_named(words, i, before) or is_listed(words, i):
         return Element(Kind.WORD, capitalised(_plain(words[i], manner)))
     return None
 
@@ -314,8 +315,16 @@ def _break(words: list[str], i: int, previous: str, manner: Manner) -> Element |
 
 def _at_break(words: list[str], i: int, manner: Manner) -> bool:
     if i == 0:
-        return not manner.before
+        return not manner.before or _is_closed_off(words, manner)
     return tuple(words[max(0, i - 2) : i]) in BREAKS
+
+
+def _is_closed_off(words: list[str], manner: Manner) -> bool:
+    """Whether "heading two" begins one behind a sentence that is over; "heading two miles north"
+    goes on."""
+    after = words[2] if len(words) > 2 else ""
+    over = manner.before[-1][-1:] in (".", "?", "!")
+    return over and after not in MEASURES | AUXILIARIES | {"or", "to", "of", "and", "ways"}
 
 
 def _clause_ended(words: list[str], i: int) -> bool:

@@ -16,6 +16,7 @@ from nimble_lantern.core.lexicon.closed import (
     DULL,
     LITTLE,
     OF_DEGREE_AND_TIME,
+    PREPOSITIONS,
 )
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import (
@@ -85,6 +86,24 @@ def is_address(before: Sequence[str]) -> bool:
 
 
 _BEFORE_A_NAME = LITTLE - ARTICLES_AND_OWNERS - DETERMINERS
+
+
+def is_listed(words: Sequence[str], i: int) -> bool:
+    """Whether the word at `i` is a surname in a list of full names: "nell ames comma tom hale"."""
+    pairs = [
+        n
+        for n in range(1, len(words))
+        if words[n - 1] in GIVEN and _may_be_a_surname(words[n]) and _closes_a_part(words, n + 1)
+    ]
+    return i in pairs and len(pairs) > 1
+
+
+def _closes_a_part(words: Sequence[str], i: int) -> bool:
+    after = words[i] if i < len(words) else ""
+    return after in _PARTING or list(words[i : i + 2]) == ["full", "stop"]
+
+
+_PARTING = PREPOSITIONS | AUXILIARIES | {"", "comma", "and", "semicolon", "period", "who"}
 
 
 def a_full_name(words: Sequence[str]) -> bool:

@@ -46,7 +46,8 @@ def looking(sitting: Sitting, since: str, base: Document) -> Done:
 CATALOGUE.table(
     "what_changed",
     {
-        "(what | show [me] what | tell me what | let me see what) [(is | has | was | had)] [been]"
+        "(what | what's | show [me] what | tell me what | let me see what)"
+        " [(is | has | was | had)] [been]"
         " (changed | different | new | altered | edited | added)": True,
         "(what | show [me] what | tell me what | let me see what) (i | we) [(have | had | 've)]"
         " (changed | done | altered | edited | written)": True,
@@ -56,7 +57,7 @@ CATALOGUE.table(
         " (changes | differences | edits) [[(i | we) [have]] made]": True,
         "how [much] (is (this | it) [now] different | does (this | it) [now] (differ | compare) |"
         " (this | it) (is different | differs | compares))": True,
-        "how has (this | it) changed": True,
+        "(how has (this | it) changed | how much has changed)": True,
     },
     heard=False,
 )

@@ -28,6 +28,8 @@ from nimble_lantern.core.targets.resolve import resolve
     " draft) [called]] {version}",
     "(bring | put | take) (it | everything | the (text | document | letter)) back to [the]"
     " [version] {version}",
+    "(bring | put | set | take) (it | everything | the lot | all of it) back (as | how | to how"
+    " | to the way | the way) it was in [the] [(version | draft)] {version}",
     "make it [(like | as)] [it was in] [the] [version] {version} again",
     "<wish> it (like | as | how | the way) it was in [the] [version] {version} [again]",
     "i want [the] [version] {version} back",
