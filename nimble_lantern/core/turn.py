@@ -129,6 +129,10 @@ _SHOWN = {
 }
 
 
+NOT_CHOSEN = "not written"
+"""What is said of an utterance that answers no question; said twice, the question is dropped."""
+
+
 def held_back(sitting: Sitting) -> tuple[ReadAs, str] | None:
     """Why text is not written just now: how the utterance is read, and what to say of it."""
     if sitting.attention is Attention.COMMANDS:
@@ -140,6 +144,7 @@ def held_back(sitting: Sitting) -> tuple[ReadAs, str] | None:
     if sitting.question is not None and sitting.question.sure:
         return ReadAs.UNCLEAR, "not written: say “yes” or “no” first"
     if sitting.question is not None and not sitting.question.beside:
-        most = many(len(sitting.question.options), "place")
-        return ReadAs.UNCLEAR, f"not written: there are {most} to choose from; say a number"
+        count = len(sitting.question.options)
+        there = f"there {'is' if count == 1 else 'are'} {many(count, 'place')} to choose from"
+        return ReadAs.UNCLEAR, f"{NOT_CHOSEN}: {there}; say a number"
     return None

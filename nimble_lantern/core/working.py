@@ -35,7 +35,7 @@ from nimble_lantern.core.state import (
     TurnOver,
     View,
 )
-from nimble_lantern.core.turn import BROKEN_TABLE, Turn, held_back, pauses
+from nimble_lantern.core.turn import BROKEN_TABLE, NOT_CHOSEN, Turn, held_back, pauses
 from nimble_lantern.core.writing.spelling import spelled
 
 
@@ -150,13 +150,21 @@ def _gone_on(turn: Turn, words: Sequence[str]) -> None:
     """A question that nobody answers is dropped rather than what is said after it."""
     question = turn.sitting.question
     asks = question is not None and not question.beside and not question.corrects
-    if not asks or turn.sitting.view is not View.DESK or len(words) < _GOING_ON:
+    if not asks or turn.sitting.view is not View.DESK or not _ANSWERING.isdisjoint(words):
         return
-    if not _ANSWERING.isdisjoint(words):
+    again = _unanswered(turn.sitting)
+    if len(words) < _GOING_ON and not again:
         return
-    if intents.asked(nearest.round_here(turn.sitting), barest(words)).addressed < 0:
+    if again or intents.asked(nearest.round_here(turn.sitting), barest(words)).addressed < 0:
         turn.sitting = replace(turn.sitting, question=None)
         turn.summaries.append("nothing was chosen, so that is left as it is")
+
+
+def _unanswered(sitting: Sitting) -> bool:
+    """Whether the last utterance was not written for the sake of a question, either."""
+    last = sitting.trail[-1] if sitting.trail else None
+    held = last is not None and last.read_as is ReadAs.UNCLEAR
+    return held and last is not None and last.summary.startswith(NOT_CHOSEN)
 
 
 def _held_back_from(sitting: Sitting) -> float:

@@ -6,9 +6,11 @@ from nimble_lantern.core.commands.table_here import here, table_of
 from nimble_lantern.core.commands.when import names_a_part, stands_here
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.tabling import has_header, rows_of
+from nimble_lantern.core.document.layout import LineIndex
+from nimble_lantern.core.document.pages import PrintedLine, pages
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, command, each
-from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.state import Done, Sitting, page_style
 from nimble_lantern.core.targets.finding import all_within
 from nimble_lantern.core.targets.model import Places, Unit
 
@@ -88,3 +90,33 @@ def parts(sitting: Sitting, unit: Unit, target: Places | None = None) -> Done | 
         return Done(sitting, many(table.rows, "row"))
     scopes = [sitting.document.whole] if target is None else target.ranges
     return Done(sitting, many(sum(len(all_within(unit, sitting, r)) for r in scopes), unit.value))
+
+
+_WHOLE = "(it | this | that | the <writing>)"
+
+
+@command(
+    f"how many pages (is {_WHOLE} | are there | does {_WHOLE} have | has {_WHOLE} [got] | are we up"
+    " to | will it be | will that be | do i have | have i [got]) [<until_now>]",
+    f"(is {_WHOLE} [all] | will {_WHOLE} [all] (fit | go) | does {_WHOLE} [all] (fit | go)) on (one"
+    " | a single) (page | sheet) [of paper]",
+    f"does {_WHOLE} fit [on the page]",
+    "how long is it in pages",
+    "(which | what) page (am i on | is this | are we on)",
+    "(count | tell me the number of) [the] pages",
+    example="how many pages are there",
+    group="reading",
+    heard=1,
+)
+def sheets(sitting: Sitting) -> Done:
+    """Tell how many pages the document is on as it prints, and which one you are on."""
+    style = page_style(sitting.settings.text_size)
+    printed = pages(LineIndex().layout(sitting.document, style))
+    block = sitting.writing_place.block
+    here = next((n for n, sheet in enumerate(printed, 1) if _holds(sheet, block)), len(printed))
+    where = f"; this is page {here}" if len(printed) > 1 else ""
+    return Done(sitting, f"{many(len(printed), 'page')} as it prints{where}")
+
+
+def _holds(sheet: list[PrintedLine], block: int) -> bool:
+    return any(b == block for line in sheet for b, _ in line.parts)

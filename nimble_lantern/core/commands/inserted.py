@@ -7,6 +7,7 @@ from nimble_lantern.core.composing.replacing import STOPS, bare_mark
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import (
+    AUXILIARIES,
     DETERMINERS,
     LITTLE,
     OF_DEGREE_AND_TIME,
@@ -287,6 +288,22 @@ def in_a_heading(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     heading = isinstance(target, Units) and target.unit is Unit.HEADING
     return heading and in_prose(sitting, parse)
+
+
+def closed(text: tuple[str, ...], unit: Unit | None) -> tuple[str, ...]:
+    """A clause put beside a sentence is one too, with a stop of its own."""
+    ended = any(mark_named(text[-n:]) for n in (1, 2))
+    clause = len(text) > _FEWEST_OF_A_CLAUSE and set(text[1:]) & (VERBS | AUXILIARIES)
+    return (*text, "full", "stop") if unit is Unit.SENTENCE and clause and not ended else text
+
+
+_FEWEST_OF_A_CLAUSE = 2
+
+
+def a_told_clause(sitting: Sitting, parse: Parse) -> bool:
+    """ "After the second sentence add that my neighbour has complained"."""
+    text = tuple(parse.args.get("text", ()))
+    return of_the_page(parse.args.get("target")) and bool(set(text[1:]) & (VERBS | AUXILIARIES))
 
 
 def goes_on_with(text: tuple[str, ...], unit: Unit | None) -> bool:

@@ -33,7 +33,7 @@ _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM)
 def _beside(
     sitting: Sitting, target: Places, text: tuple[str, ...], before: bool
 ) -> Done | Refusal:
-    text = inserted.bare_word(text)
+    text = inserted.closed(inserted.bare_word(text), target.unit)
     whole = target.unit in _WHOLE or _is_an_item(sitting, target, text, before)
     if _stands_there(sitting, target.first, text, before):
         return Refusal(f"There is a {' '.join(bare_mark(text))} there already.")
@@ -115,6 +115,14 @@ def _beside_ways(side: str, *others: Way) -> tuple[Way, ...]:
             f"<{side}> {{target}} [you] (insert | put [in] | add | write [in] | type | say)"
             " {text}",
             when=inserted.not_a_sentence,
+        ),
+        Way(
+            f"<{side}> {{target}} [you] (add | say | write | put | mention) that {{text}}",
+            when=inserted.a_told_clause,
+        ),
+        Way(
+            f"(add | say | write | mention) that {{text:words}} {there} {{target}}",
+            when=inserted.a_told_clause,
         ),
         Way(
             f"(there is | there's) (a | an) [(word | the word)] {{text:words}} (missing | left out)"
@@ -280,6 +288,7 @@ def insert_inside(
     """Put words in at the start or end of a paragraph or sentence.  The writing place stays."""
     if not inner and inserted.goes_on_with(text, target.unit):
         target = Places((without_stop(sitting.document, target.first, ()),))
+    text = inserted.closed(text, target.unit)
     return _beside(sitting, replace(target, unit=None), text, before=inner)
 
 

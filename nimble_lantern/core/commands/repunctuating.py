@@ -9,6 +9,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.rewriting import drop_last_mark
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places
 
 _SWAPPED = ".,;:!?…"
 """Marks that close what stands before them, each of which may stand for another."""
@@ -73,10 +74,37 @@ def other_mark(sitting: Sitting, sign: str, old: str = "") -> Done | Refusal:
     last, there = _last_mark(sitting), _there(sitting)
     if last is None or old and old != there:
         return Refusal(f"There is no {quoted(old)} right before the writing place.")
-    b, offset = last.start
+    return _put(sitting, last.start, sign)
+
+
+def _put(sitting: Sitting, at: Position, sign: str) -> Done:
+    """A sign in the place of the one there, looking as that does."""
+    b, offset = at
+    there = sitting.document.blocks[b].text[offset]
     marks = {(s.mark, s.value) for s in sitting.document.blocks[b].marks_at(offset)}
     after = sitting.edited(Edit((Splice(b, offset, offset + 1, Piece(sign).marked(marks)),)))
     return Done(after, f"{quoted(there)} is {quoted(sign)} now")
+
+
+_USE = "(put | use | write | have | i want | let's have)"
+_BEHIND = "(after | behind | at the end of)"
+
+
+@command(
+    f"{_USE} {{sign:closing_mark}} {_BEHIND} {{target}} (instead of | rather than | in place of"
+    " | [and] not) {old:closing_mark}",
+    heard=0,
+    example="put a colon after dear sir instead of the comma",
+    group="revising",
+)
+def mark_after(sitting: Sitting, sign: str, old: str, target: Places) -> Done | Refusal:
+    """Put another mark in the place of the one behind some words."""
+    b, end = target.first.end
+    text = sitting.document.blocks[b].text
+    at = next((n for n in (end, end - 1) if text[n : n + 1] == old), None)
+    if at is None:
+        return Refusal(f"There is no {quoted(old)} behind {quoted(text[:end][-20:])}.")
+    return _put(sitting, Position(b, at), sign)
 
 
 @command(

@@ -20,7 +20,7 @@ from nimble_lantern.core.reviewing.passages import (
     moment_text,
 )
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Words
+from nimble_lantern.core.targets.model import Places, That, Words
 from nimble_lantern.core.targets.resolve import resolve
 
 _NAME_OF_IT = (
@@ -94,6 +94,11 @@ def _beside_a_line(sitting: Sitting, parse: Parse) -> bool:
     )
 
 
+def _just_said(sitting: Sitting, parse: Parse) -> bool:
+    """ "And the date underneath it", of what was just written."""
+    return isinstance(parse.args.get("target"), That) and bool(sitting.that)
+
+
 @command(
     "<put> {moment:moment_of_day} (at | to | on) the [very] {edge:docedge}",
     "{moment:moment_of_day} " + _GOES + " (at | to | on) the [very] {edge:docedge}",
@@ -102,6 +107,10 @@ def _beside_a_line(sitting: Sitting, parse: Parse) -> bool:
     Way("<put> {moment:moment_of_day} {side:beside} {target}", when=_beside_a_line),
     Way("{moment:moment_of_day} " + _GOES + " {side:beside} {target}", when=names_a_block),
     Way("{side:beside} {target} <put> {moment:moment_of_day}", when=names_a_block),
+    Way(
+        "[and] [(put | add | write)] {moment:moment_of_day} {side:beside} {target}",
+        when=_just_said,
+    ),
     example="put today's date under the title",
     group="writing",
     heard=0,
