@@ -15,6 +15,7 @@ from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.origins import written_with
 from nimble_lantern.core.targets import words as spoken
 from nimble_lantern.core.targets.finding import (
+    Absent,
     Answer,
     Missing,
     View,
@@ -55,6 +56,8 @@ _PAIRS = {
 
 @finds(Words)
 def _words(target: Words, view: View, near: bool) -> Answer:
+    if target.words in _PRONOUNS and target.order is not None and not target.called:
+        return Absent("Nothing was named that there are several of.")
     scopes: Iterable[Range | None] = (None,)
     if target.of is not None:
         outer = find(target.of, view)
@@ -98,6 +101,10 @@ def _words(target: Words, view: View, near: bool) -> Answer:
     every = names_all_of_a_sort(target.words) and taken is None
     ask = len(picked) > 1 and target.order is None and not every
     return Places(tuple(picked), ask, near=taken, heard=" ".join(target.words))
+
+
+_PRONOUNS = (("one",), ("ones",))
+"""With an order they are no words of the page: "the last one"."""
 
 
 def _past_the_salutation(part: Target | None, view: View) -> Range | None:
