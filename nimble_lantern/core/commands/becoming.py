@@ -19,8 +19,26 @@ def of_a_part(sitting: Sitting, parse: Parse) -> bool:
     target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
     whole = isinstance(target, Units) and target.unit is Unit.DOCUMENT
     clause = bool(set(text) & (VERBS | SUBJECT_PRONOUNS)) or len(text) > _FEW_WORDS
+    clause = clause or _of_a_line(target, text)
     told = isinstance(target, Units) and target.order is not Order.THIS
     return told and not whole and clause and not set(text[:1]) & _SAID_OF_IT
+
+
+def of_a_line(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make item two brown rice", "make the heading jobs for june"; "make item two bold"."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    heading = isinstance(target, Units) and target.unit is Unit.HEADING
+    told = isinstance(target, Units) and (heading or target.order is not Order.THIS)
+    return told and _of_a_line(target, text) and not set(text) & PARTS
+
+
+def _of_a_line(target: object, text: tuple[str, ...]) -> bool:
+    """What an item, a heading or a cell says may be a word or two: "item two should be rice"."""
+    unit = target.unit if isinstance(target, Units) else None
+    if unit not in (Unit.ITEM, Unit.HEADING, Unit.CELL) or not text:
+        return False
+    how = text[0] in JUDGED or len(text) == 1 and text[0].endswith(("er", "ed", "ing"))
+    return not how and not a_way_to_be_said(text)
 
 
 _SAID_OF_IT = frozenset("about of for in on at to not kept left sent read written".split())

@@ -61,7 +61,9 @@ def _is_an_item(sitting: Sitting, target: Places, text: tuple[str, ...], before:
         return False
     if mark_named(bare_mark(text)) or text[0] in _GOING_ON:
         return False
-    return len(text) > 1 and len(item.words) > 1 or not before and len(item.words) == 1 == len(text)
+    if not before or len(item.words) > 1:
+        return (len(text) > 1) == (len(item.words) > 1)
+    return text[-1][-1] == "s" == item.text[-1]  # "matches" before "candles", not "ripe" pears
 
 
 _GOING_ON = PREPOSITIONS | OF_DEGREE_AND_TIME | {"and", "or", "but"}

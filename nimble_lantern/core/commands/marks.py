@@ -9,13 +9,14 @@ from typing import Any, NamedTuple
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.when import names_a_part
-from nimble_lantern.core.commands.wording import named, near
+from nimble_lantern.core.commands.wording import many, named, near
 from nimble_lantern.core.document.edits import in_turn, remark
 from nimble_lantern.core.document.model import Range, Span
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, Units, Words, of_the_page
+from nimble_lantern.core.targets.model import Marked, Places, Unit, Units, Words, of_the_page
+from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import exact, named_as_written
 
 
@@ -129,6 +130,11 @@ def said_of(name: str) -> str:
     return _PAST.get(name, name)
 
 
+def _overlap(some: Iterable[Range], others: Iterable[Range]) -> bool:
+    held = list(others)
+    return any(r.start < o.end and o.start < r.end for r in some for o in held)
+
+
 def _register(name: str, family: _Family) -> None:
     def on(sitting: Sitting, target: Places) -> Done:
         return _done(sitting, target, (name,), f"is {said_of(name)}")
@@ -149,6 +155,13 @@ def _register(name: str, family: _Family) -> None:
         ranges = (sitting.selection,) if sitting.selection else sitting.that
         if not ranges:
             return Refusal("Nothing is selected and nothing was just written.")
+        so = resolve(Marked(name), sitting)
+        if isinstance(so, Places) and not _overlap(ranges, so.ranges):
+            # What was just done is not so: it is said of what is, if that is one place.
+            if len(so.ranges) > 1:
+                count = many(len(so.ranges), "place")
+                return Refusal(f"{count} are {said_of(name)}.", "", "Say which, or “everywhere”.")
+            return off(sitting, so)
         return off(sitting, Places(ranges))
 
     def begin(sitting: Sitting) -> Done:

@@ -32,6 +32,7 @@ from nimble_lantern.core.targets.model import (
     Unit,
 )
 from nimble_lantern.core.targets.words import other_number
+from nimble_lantern.core.writing.lexer import mark_named
 
 _FEW = 20
 _MANY_FOR_ONE = 4
@@ -213,6 +214,7 @@ def _from_what(words: tuple[str, ...]) -> bool:
         when=instead.of_a_kind_or_names,
     ),
     Way("{text:words} for {target}", when=instead.day_for_day),
+    Way("(make | let) {target} [(say | read | be)] {text}", when=becoming.of_a_line),
     Way(
         "[(no | sorry)] {target} <shall> (be | say | read) [the (word | words)] {text}",
         when=becoming.of_words_told,
@@ -259,6 +261,8 @@ def replace_with(
         return _whether(sitting, target, text, "all of it")
     old = sitting.document.text(target.first)
     text, ranges = _in_number(text, target.heard, old), target.ranges
+    if target.unit is Unit.PARAGRAPH and old.endswith(",") and not _ends_in_a_mark(text):
+        text = (*text, "comma")  # a greeting stays one
     if target.unit is Unit.SENTENCE:
         ranges = tuple(without_stop(sitting.document, r, text) for r in ranges)
     if exactly:
@@ -382,6 +386,10 @@ def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0
 def replace_everywhere(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refusal:
     """Put other words in every place where a target stands."""
     return replace_with(sitting, text, replace(target, ask=False))
+
+
+def _ends_in_a_mark(text: tuple[str, ...]) -> bool:
+    return any(mark_named(text[-n:]) for n in (1, 2))
 
 
 def _in_number(text: tuple[str, ...], heard: str, old: str) -> tuple[str, ...]:

@@ -185,6 +185,8 @@ def _widened(sitting: Sitting, counted: tuple[int, Unit], forward: bool) -> Rang
     Way("plus [the] [next] {counted} [more]", when=_is_fresh),
     Way("[and] [the] [next] {counted} (after | behind) (it | that | them | this)", when=_is_fresh),
     Way("[and] the next {counted}", when=_is_fresh),
+    Way("[and] [now] [also] the next {unit} [(too | as well | also)]", when=_is_fresh),
+    Way("[and] [now] [also] the next one [(too | as well | also)]", when=_is_fresh),
     Way("(add | take in | include) [the] [next] {counted:counted_more}", when=_is_fresh),
     Way("[and] [the] [next] {counted:counted_more}", when=_is_fresh),
     Way("(go | carry | keep) on [for | by] {counted} [more | further]", when=_is_fresh),
@@ -197,10 +199,21 @@ def _widened(sitting: Sitting, counted: tuple[int, Unit], forward: bool) -> Rang
     grows=True,
 )
 def extend_on(
-    sitting: Sitting, counted: tuple[int, Unit] | None = None, unit: Unit = Unit.WORD
+    sitting: Sitting, counted: tuple[int, Unit] | None = None, unit: Unit | None = None
 ) -> Done | Refusal:
     """Stretch the selection forward by some words, letters, sentences or paragraphs."""
-    return _stretched(sitting, _widened(sitting, counted or (1, unit), True))
+    return _stretched(sitting, _widened(sitting, counted or (1, unit or _selected(sitting)), True))
+
+
+def _selected(sitting: Sitting) -> Unit:
+    """What is selected, where it is one of its kind: a paragraph, a sentence, else words."""
+    held = sitting.selection
+    if held is None or held.start.block != held.end.block:
+        return Unit.WORD
+    whole = units.block_range(sitting.document, held.start.block)
+    if held == whole:
+        return Unit.PARAGRAPH
+    return Unit.SENTENCE if held in all_within(Unit.SENTENCE, sitting, whole) else Unit.WORD
 
 
 @command(

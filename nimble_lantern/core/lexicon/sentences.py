@@ -95,7 +95,10 @@ PHRASES = (
 CLOSINGS = (
     ("yours", "faithfully"), ("yours", "sincerely"), ("yours", "truly"), ("yours", "ever"),
     ("kind", "regards"), ("best", "wishes"), ("with", "best", "wishes"), ("best", "regards"),
-    ("with", "kind", "regards"), ("warm", "regards"), ("all", "the", "best"),
+    ("with", "kind", "regards"), ("warm", "regards"), ("all", "the", "best"), ("with", "love"),
+    ("lots", "of", "love"), ("much", "love"), ("with", "much", "love"), ("kindest", "regards"),
+    ("warmest", "regards"), ("warm", "wishes"), ("warmest", "wishes"), ("yours", "always"),
+    ("with", "warm", "wishes"), ("with", "all", "good", "wishes"), ("good", "wishes"),
 )  # fmt: skip
 """End a letter, with a comma and no full stop."""
 THANKS = (("thank", "you"), ("thanks",), ("good", "morning"), ("well", "done"), ("hello",))

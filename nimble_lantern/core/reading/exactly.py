@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any
 
@@ -16,7 +16,16 @@ from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import SPOKEN_OF, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.manners import BESIDE
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.targets.model import Beside, Places, That, Through, Unit, Words, is_target
+from nimble_lantern.core.targets.model import (
+    Beside,
+    Places,
+    That,
+    Through,
+    Unit,
+    Units,
+    Words,
+    is_target,
+)
 from nimble_lantern.core.targets.names import look_up
 from nimble_lantern.core.targets.names import near as near_names
 from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
@@ -182,7 +191,7 @@ def fits(sitting: Sitting, parse: Parse) -> bool:
 def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool) -> Verdict:
     """A parse with its targets looked up."""
     args: dict[str, Any] = {}
-    for slot, value in parse.args.items():
+    for slot, value in _without_it(parse).items():
         if is_target(value):
             if value not in known:
                 known[value] = resolve(value, sitting, near)
@@ -217,6 +226,14 @@ def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool)
         else:
             args[slot] = value
     return Verdict(Judged.COMMAND, parse, args)
+
+
+def _without_it(parse: Parse) -> Mapping[str, Any]:
+    """ "Move the last sentence of paragraph three to the front of it": of that paragraph."""
+    wholes = [v.of for v in parse.args.values() if isinstance(v, Units | Words) and v.of]
+    if len(wholes) != 1 or That() not in parse.args.values():
+        return parse.args
+    return {slot: wholes[0] if v == That() else v for slot, v in parse.args.items()}
 
 
 def _by_rows(parse: Parse) -> bool:

@@ -162,8 +162,9 @@ def _adjoining_alone(target: Target) -> Adjoining | None:
 
 @rule("a_mark", "{target}", heard=False)
 def _a_mark_beside(target: Target) -> Sign | None:
-    """A mark beside words: it stands there, or nothing is named."""
-    return target if isinstance(target, Sign) and target.beside is not None else None
+    """A mark that is told by its place: it stands there, or nothing is named."""
+    told = isinstance(target, Sign) and (target.beside or target.order or target.within)
+    return target if told and isinstance(target, Sign) else None
 
 
 @rule("a_mark", "[the | a] {sign} [right] at the [very] (end | bottom)", heard=False)
@@ -312,31 +313,6 @@ def _where_it_says(words: tuple[str, ...]) -> Words:
 )
 def _bit_about(words: tuple[str, ...]) -> Holding:
     return Holding(Unit.SENTENCE, Words(words), bit=True)
-
-
-CATALOGUE.table(
-    "of_a_letter",
-    {
-        "(greeting | salutation)": ("dear", 0),
-        "(closing | sign off | valediction)": ("yours", 0),
-        "signature": ("yours", 1),
-    },
-    heard=False,
-)
-
-
-@rule("described", "my name [at the (end | bottom | foot)]", heard=False)
-def _my_name() -> Target:
-    """What stands below "Yours sincerely"."""
-    return Beside(Unit.PARAGRAPH, Holding(Unit.PARAGRAPH, Words(("yours",)), At.START), True)
-
-
-@rule("described", "(the | my) {of_a_letter}", heard=False)
-def _part_of_a_letter(of_a_letter: tuple[str, int]) -> Target:
-    """The line that says "Dear ...", "Yours ...", or comes after that."""
-    word, further = of_a_letter
-    line = Holding(Unit.PARAGRAPH, Words((word,)), At.START)
-    return Beside(Unit.PARAGRAPH, line, True) if further else line
 
 
 @rule(

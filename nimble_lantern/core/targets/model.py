@@ -210,6 +210,13 @@ class Crossing:
 
 
 @dataclass(frozen=True, slots=True)
+class OfLetter:
+    """The greeting, the closing words or the signature of a letter."""
+
+    part: str
+
+
+@dataclass(frozen=True, slots=True)
 class One:
     """One of the parts that were spoken of last, or of the list here: "the second one"."""
 
@@ -240,6 +247,7 @@ Target = (
     | Beside
     | Beyond
     | One
+    | OfLetter
     | CellAt
     | Tabled
     | Crossing

@@ -19,6 +19,11 @@ def _numbered(position: int) -> One:
     return One(Order.NTH, position)
 
 
+@rule("one", "number {number}", heard=False)
+def _by_number(number: int) -> One:
+    return One(Order.NTH, number)
+
+
 @rule("one", "the middle one", heard=False)
 def _middle() -> One:
     return One(Order.MIDDLE)

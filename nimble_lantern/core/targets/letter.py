@@ -1,0 +1,81 @@
+"""Parts of a letter by what they are: its greeting, its closing words, the name below them."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.document.model import Document, Kind, Position, Range
+from nimble_lantern.core.document.units import block_range
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
+from nimble_lantern.core.lexicon.sentences import CLOSINGS
+from nimble_lantern.core.targets.finding import Absent, Answer, View, finds
+from nimble_lantern.core.targets.model import OfLetter, Places, Unit
+
+_GREETING = frozenset("dear hello hi".split())
+_HEAD = 8
+"""Paragraphs from the top among which the greeting is: an address and a date come before."""
+GREETING, CLOSING, SIGNATURE = "greeting", "closing", "signature"
+CATALOGUE.table(
+    "of_a_letter",
+    {
+        "(greeting | salutation)": GREETING,
+        "(closing | sign off | valediction | closing words)": CLOSING,
+        "signature": SIGNATURE,
+    },
+    heard=False,
+)
+
+
+@rule("described", "(the | my) {of_a_letter}", heard=False)
+def _part_of_a_letter(of_a_letter: str) -> OfLetter:
+    return OfLetter(of_a_letter)
+
+
+@rule("described", "my name [at the (end | bottom | foot)]", heard=False)
+def _my_name() -> OfLetter:
+    return OfLetter(SIGNATURE)
+
+
+@finds(OfLetter)
+def _of_letter(target: OfLetter, view: View, near: bool) -> Answer:
+    found = (_greeting if target.part == GREETING else _closing)(view.document)
+    if found is not None and target.part == SIGNATURE:
+        found = _below(view.document, found)
+    if found is None:
+        return Absent(f"There is no {target.part} here.")
+    return Places((found,), unit=Unit.PARAGRAPH if _is_whole(view.document, found) else None)
+
+
+def _greeting(document: Document) -> Range | None:
+    for b, block in enumerate(document.blocks[:_HEAD]):
+        if block.text.lower().split()[:1] and block.text.lower().split()[0] in _GREETING:
+            return block_range(document, b)
+    return None
+
+
+def _closing(document: Document) -> Range | None:
+    """The last line that closes a letter."""
+    for b in range(len(document.blocks) - 1, -1, -1):
+        at = len(document.blocks[b].text)
+        for line in reversed(document.blocks[b].text.split("\n")):
+            words = tuple(line.strip().rstrip(",.").lower().split())
+            if words in CLOSINGS or words[:1] == ("yours",):
+                return Range(Position(b, at - len(line)), Position(b, at))
+            at -= len(line) + 1
+    return None
+
+
+def _below(document: Document, closing: Range) -> Range | None:
+    """What stands below a line: in its paragraph, else the next one that says something."""
+    b, end = closing.end
+    rest = document.blocks[b].text[end:]
+    if rest.strip():
+        lead = len(rest) - len(rest.lstrip())
+        return Range(Position(b, end + lead), Position(b, end + len(rest)))
+    for n in range(b + 1, len(document.blocks)):
+        block = document.blocks[n]
+        if block.text.strip():
+            return block_range(document, n) if block.kind is Kind.PARAGRAPH else None
+    return None
+
+
+def _is_whole(document: Document, r: Range) -> bool:
+    return r == block_range(document, r.start.block)
