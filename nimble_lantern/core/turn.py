@@ -68,6 +68,7 @@ class Turn:
             self.kinds.append(held[0])
             self.summaries.append(held[1])
             return
+        parts = [_without_hesitation(part) for part in parts]
         words = tuple(w for part in parts for w in part)
         meant, used = words_meant(self.sitting, self.hearing, words)
         now = self.sitting
@@ -104,6 +105,22 @@ class Turn:
             why = "as you corrected" if set(used) & set(now.lessons) else "as it stands here"
             said = f"{said}; {learned}, {why}: “that was right before” puts it back"
         self.summaries.append(said)
+
+
+_HESITATING = frozenset("um uh er erm uhm umm ehm".split())
+_SAID_OF_THEM = frozenset(
+    "literal spell word words say says said saying an a the every each".split()
+)
+"""Before one they name it."""
+
+
+def _without_hesitation(words: Sequence[str]) -> tuple[str, ...]:
+    """What was said without the sounds of thinking."""
+    return tuple(
+        w
+        for i, w in enumerate(words)
+        if w not in _HESITATING or i and words[i - 1] in _SAID_OF_THEM or len(words) == 1
+    )
 
 
 SAME_AGAIN = "heard the same again: say a number, say it in other words, or “spell it”"

@@ -246,3 +246,66 @@ class Asked(AtWork):
     def test_versions(self) -> None:
         said = "name this version as signed / delete the last sentence / put everything back as it"
         self.has(HALL, f"{said} was in signed", "is for guests.")
+
+
+class GoingBack(AtWork):
+    def test_from_any_page_nothing_moves_behind_it(self) -> None:
+        for said in ("go back", "close", "done", "get me out of here", "exit"):
+            desk = self.desk(HALL)
+            caret = desk.sitting.caret
+            desk.hears("show the print preview", said)
+            self.assertEqual((str(desk.sitting.view), desk.sitting.caret), ("desk", caret), said)
+
+    def test_to_the_words_that_were_there(self) -> None:
+        said = "change minds to cares / no that's too strong go back to minds"
+        self.has(HALL, said, "Nobody minds.")
+
+    def test_a_word_like_the_last(self) -> None:
+        self.has("", "gaz / no gary", "Gary")
+        self.has("", "we need tea / no coffee", "tea no coffee")
+
+
+class Hesitating(AtWork):
+    def test_sounds_of_thinking_are_not_written(self) -> None:
+        self.has("", "er it um stopped working", "It stopped working")
+        self.has("", "he said er and left", "He said er and left")
+
+
+class OfALetter(AtWork):
+    LETTER = "Dear Mrs Vane,\n\nThe cat is well.\n\nWith love,\n\nHarriet"
+
+    def test_its_parts(self) -> None:
+        self.has(self.LETTER, "change the greeting to dear friends", "Dear Friends,\n\nThe cat")
+        self.has(self.LETTER, "bold my name", "**Harriet**")
+        self.has(self.LETTER, "underline the closing", "<u>With love,</u>")
+        self.has("Thanks.\n\nYours\\\nBeth", "bold the signature", "Yours\\\n**Beth**")
+        self.stays("# Notes\n\nNo letter.", "bold the greeting")
+
+
+class Lines(AtWork):
+    def test_what_an_item_or_a_heading_says(self) -> None:
+        self.has(JOBS, "make item two firewood", "- firewood\n")
+        self.has(JOBS, "make the heading jobs for june", "# Jobs for June")
+        self.has(JOBS, "make item two bold", "- **mend the gate**")
+        self.has(JOBS, "make the second item longer", "- mend the gate\n")
+
+    def test_numbers_of_a_list(self) -> None:
+        self.has(JOBS, "delete number two", "yard\n- feed")
+        self.stays(HALL, "number two is red")
+
+    def test_it_within_a_request(self) -> None:
+        said = "move the last sentence of the first paragraph to the front of it"
+        self.has(HALL, said, "# Hall\n\nNobody minds. We meet")
+
+    def test_a_mark_by_its_place(self) -> None:
+        said = "turn the last full stop of the first paragraph into a question mark"
+        self.has(HALL, said, "Nobody minds?")
+
+    def test_the_next_one_too(self) -> None:
+        desk = self.desk(HALL)
+        desk.hears("select the first paragraph", "and the next one", "bold that")
+        self.assertIn("**Please sign the red book.", desk.markdown)
+
+    def test_bold_is_taken_off_where_it_is(self) -> None:
+        said = "bold rosa / italicise amir / remove the bold"
+        self.has(HALL, said, "Rosa brings", "*Amir*")

@@ -107,7 +107,12 @@ def _elsewhere(sitting: Sitting, parse: Parse) -> bool:
         "[go] (back | return) to (my | the) (text | writing | letter | page | document | work)",
         when=_elsewhere,
     ),
-    Way("(back | go back | leave this | close this)", when=_elsewhere),
+    Way(
+        "(back | go back | close | (close | leave | exit | shut) (this | that | it | here) [page]"
+        " | leave | exit | done | i'm done [here] | finished | that's enough | that's all"
+        " | (get | take) me (out of here | back))",
+        when=_elsewhere,
+    ),
     example="back to the desk",
     group="desk",
 )

@@ -29,6 +29,7 @@ from nimble_lantern.core.origins import utterance_at
 from nimble_lantern.core.settings import setting_text
 from nimble_lantern.core.state import EXPORTED, Done, Sitting
 from nimble_lantern.core.targets.model import Unit
+from nimble_lantern.core.targets.words import exact
 
 
 def walked(sitting: Sitting, walk: Walk) -> Sitting:
@@ -188,6 +189,14 @@ def _was_a_command(sitting: Sitting, parse: Parse) -> bool:
     return _last_command(sitting) is not None
 
 
+def _stood_before(sitting: Sitting, parse: Parse) -> bool:
+    """ "Go back to would like", where the last command put other words in their place."""
+    before, text = sitting.previous, tuple(parse.args.get("text", ()))
+    if before is None or _last_command(sitting) is None:
+        return False
+    return len(exact(before.document, text)) > len(exact(sitting.document, text))
+
+
 def _joined_or_split(sitting: Sitting, parse: Parse) -> bool:
     """ "Split them again", after two paragraphs were joined."""
     made = _last_command(sitting)
@@ -319,13 +328,18 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     " | lost | took (away | out) | taken (away | out) | threw (out | away))",
     "(give | let) me [have] (that | it) back",
     *each(_was_a_command, *_BETTER),
+    Way(
+        "[no] (go back to | put back | back to | leave it as | keep) {text:words}"
+        " [(after all | again | as it was)]",
+        when=_stood_before,
+    ),
     example="undo that",
     group="repair",
     walks=True,
     destructive=True,
     heard=4,
 )
-def undo(sitting: Sitting, number: int = 1) -> Done | Refusal:
+def undo(sitting: Sitting, number: int = 1, text: tuple[str, ...] = ()) -> Done | Refusal:
     """Take back the last change, or the last few."""
     if number == 1 and (kept := _own_words_before(sitting, walked_last=False)):
         return kept

@@ -5,6 +5,8 @@ from __future__ import annotations
 import re
 from collections.abc import Sequence
 
+from rapidfuzz.distance import Levenshtein
+
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.replacing import replace_range, without_stop
 from nimble_lantern.core.document import units
@@ -203,6 +205,33 @@ def _spells_one(sitting: Sitting, parse: Parse) -> bool:
     if word == text or len(sitting.that) != 1 or sitting.that[0].empty:
         return False
     return len(mends(sitting.document, sitting.that[0], word)) == 1
+
+
+def _last_word(sitting: Sitting) -> Range | None:
+    """The last word of what was just written."""
+    last = sitting.trail[-1:]
+    if len(sitting.that) != 1 or not last or last[0].read_as is not ReadAs.TEXT:
+        return None
+    words = list(units.within(sitting.document, "word", sitting.that[0]))
+    return words[-1] if words else None
+
+
+def _like_the_last_word(sitting: Sitting, parse: Parse) -> bool:
+    """ "No gary", where Gaz was just written; "no tea" goes on with a list."""
+    r, word = _last_word(sitting), tuple(parse.args.get("text", ("",)))[0]
+    there = sitting.document.text(r).lower() if r else ""
+    plain = word.isalpha() and word not in LITTLE | VERBS | SUBJECT_PRONOUNS
+    return plain and bool(there) and _sounds_like(there, word)
+
+
+def _sounds_like(there: str, word: str) -> bool:
+    if there == word or there[:1] != word[:1]:
+        return False
+    alike = Levenshtein.normalized_similarity(there, word) >= _LETTERS_ALIKE
+    return alike or phrase_key(there) == phrase_key(word)
+
+
+_LETTERS_ALIKE = 0.5
 
 
 def _heard_for(sitting: Sitting, text: tuple[str, ...]) -> list[Range]:
@@ -485,6 +514,19 @@ def _unlike(text: tuple[str, ...], some: bool) -> Refusal:
     if not some:
         what = f"Nothing that was just said is like “{' '.join(text)}”."
     return Refusal(what, "", "Say which: “change ... to ...”.")
+
+
+@command(
+    Way("(no | sorry | no sorry) {text:one_word}", when=_like_the_last_word),
+    example="sorry gary",
+    group="repair",
+    corrects=True,
+    heard=0,
+)
+def other_word(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Put right the last word of what you just said by one that sounds like it."""
+    r = _last_word(sitting)
+    return mended(sitting, r, text) if r else Refusal("Nothing was just written.")
 
 
 def mended(sitting: Sitting, r: Range, text: tuple[str, ...]) -> Done:

@@ -16,7 +16,7 @@ from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
-from nimble_lantern.core.state import Done, Option, Question, Sitting
+from nimble_lantern.core.state import Done, Option, Question, Sitting, View
 from nimble_lantern.core.targets.model import Places, Tabled, Unit
 
 _FLOWING = (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE)
@@ -255,7 +255,10 @@ def forward(
 
 
 def _by_places(sitting: Sitting, parse: Parse) -> bool:
-    """ "Go back one", right after something was changed, is a change, and no letter."""
+    """ "Go back one", right after something was changed, is a change, and no letter; "go back", on
+    the shelf, is no letter either."""
+    if sitting.view is not View.DESK and "number" not in parse.args:
+        return False
     last = last_command(sitting)
     changed = last is not None and bool(sitting.trail[-1].made) and not last.traits.moves
     return parse.args.get("number") != 1 or not changed

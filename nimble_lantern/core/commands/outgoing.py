@@ -179,7 +179,7 @@ def print_pages(
     " look like) (printed | on paper | when [it is] printed)",
     "how (will | would | does) (it | this) (print | come out | look) on paper",
     "how (will | would | does) (it | this) (print | come out)",
-    "print preview",
+    "[(show | see | open) [me]] [(the | a)] print preview",
     "preview please",
     "(let me see | show me | can i see) the (printed (page | pages | letter) | paper | print)",
     "show print number {number}",

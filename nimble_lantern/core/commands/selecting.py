@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
 from dataclasses import replace
 from itertools import islice
 
@@ -159,15 +160,23 @@ CATALOGUE.table(
 )
 
 
+def _on_from(sitting: Sitting, unit: Unit, held: Range, forward: bool) -> Iterator[Range]:
+    """The units behind what is held, or before it, the nearest first."""
+    if unit in (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE):
+        way = units.forward if forward else units.backward
+        return way(sitting.document, unit.value, held.end if forward else held.start)
+    every = all_within(unit, sitting, sitting.document.whole)
+    if forward:
+        return (r for r in every if r.start >= held.end)
+    return (r for r in reversed(every) if r.end <= held.start)
+
+
 def _widened(sitting: Sitting, counted: tuple[int, Unit], forward: bool) -> Range | None:
     held = sitting.selection or (sitting.that[0] if sitting.that else None)
     if held is None:
         return None
     count, unit = counted
-    way = units.forward if forward else units.backward
-    found = list(
-        islice(way(sitting.document, unit.value, held.end if forward else held.start), count)
-    )
+    found = list(islice(_on_from(sitting, unit, held, forward), count))
     if len(found) < count:
         return None
     return Range(held.start, found[-1].end) if forward else Range(found[-1].start, held.end)
