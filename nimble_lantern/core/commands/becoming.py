@@ -5,7 +5,7 @@ from __future__ import annotations
 from nimble_lantern.core.commands.instead import a_look, a_way_to_be, becomes
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.lexicon.closed import SUBJECT_PRONOUNS
-from nimble_lantern.core.lexicon.desk import PARTS
+from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.manners import JUDGED
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Sitting
@@ -37,8 +37,17 @@ def _of_a_line(target: object, text: tuple[str, ...]) -> bool:
     unit = target.unit if isinstance(target, Units) else None
     if unit not in (Unit.ITEM, Unit.HEADING, Unit.CELL) or not text:
         return False
-    how = text[0] in JUDGED or len(text) == 1 and text[0].endswith(("er", "ed", "ing"))
+    how = text[0] in JUDGED or _a_look_of_it(text) or len(text) == 1 and text[0].endswith(_HOW_IT)
     return not how and not a_way_to_be_said(text)
+
+
+def _a_look_of_it(text: tuple[str, ...]) -> bool:
+    """ "Bigger and green", of which a part alone is a look."""
+    parts = (tuple(part.split()) for part in " ".join(text).split(" and "))
+    return any(part and a_look(part) for part in parts) or not TRADE_NOUNS.isdisjoint(text)
+
+
+_HOW_IT = ("er", "ed", "ing")
 
 
 _SAID_OF_IT = frozenset("about of for in on at to not kept left sent read written".split())

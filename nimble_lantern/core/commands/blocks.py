@@ -145,7 +145,16 @@ def heading(
 ) -> Done | Refusal:
     """Make a paragraph a heading, of level one unless you say two or three."""
     form = _shape(Format(Kind.HEADING, headinglevel))
-    return _become(sitting, target, f"heading {headinglevel}", **form)
+    done = _become(sitting, target, f"heading {headinglevel}", **form)
+    return _said_whole(done) if isinstance(done, Done) else done
+
+
+def _said_whole(done: Done) -> Done:
+    """What is said next stands below a heading that was made of what was just said."""
+    after = done.sitting
+    block = after.document.blocks[after.caret.block]
+    ended = block.kind is Kind.HEADING and after.caret.offset == len(block.text) > 0
+    return replace(done, sitting=replace(after, headed=after.caret)) if ended else done
 
 
 def _of_a_block(sitting: Sitting, parse: Parse) -> bool:
@@ -400,8 +409,16 @@ def _behind_a_paragraph(sitting: Sitting, parse: Parse) -> bool:
     return ends and block.kind is Kind.PARAGRAPH and sitting.selection is None
 
 
+def _behind_a_colon(sitting: Sitting, parse: Parse) -> bool:
+    """ "We need:" and then "bullet points"."""
+    place = sitting.writing_place
+    text = sitting.document.blocks[place.block].text
+    return text.endswith(":") and place.offset == len(text) and sitting.selection is None
+
+
 @command(
     "<begin> [a] [new] {listkind} list [here]",
+    Way("{listkind:bulletpoints} [here]", when=_behind_a_colon),
     "[a] new {listkind} list [here]",
     "<begin> a [new] list [here]",
     Way("({listkind} list | list)", when=_behind_a_paragraph),

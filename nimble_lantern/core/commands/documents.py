@@ -44,11 +44,17 @@ def _effect(sitting: Sitting, summary: str, effect: Effect) -> Done:
     return Done(replace(sitting, question=None), summary, (effect,))
 
 
+def _nothing_written(sitting: Sitting, parse: Parse) -> bool:
+    """ "New page", before anything is written; later it may be a sheet of paper."""
+    return not any(block.text.strip() for block in sitting.document.blocks)
+
+
 @command(
     "(new | start a new | make a new | begin a new | create a new) document",
     "(start | make [me] | begin | create | open | give me | get me | <wish>) (a new | another"
     " | a fresh | a blank | an empty | a clean | new) (document | letter | file | sheet)",
     "new (letter | file | sheet)",
+    Way("[a] (new | fresh | clean | blank) page", when=_nothing_written),
     "start (a (letter | document) | again on a new (sheet | page))",
     "(new | start a new | make a new) (document | letter) (called | named | [and] call it) {text}",
     "[(start | make [me] | begin | create | open | give me | <wish>)] (a new | another | a fresh"

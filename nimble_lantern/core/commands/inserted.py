@@ -306,6 +306,13 @@ def a_told_clause(sitting: Sitting, parse: Parse) -> bool:
     return of_the_page(parse.args.get("target")) and bool(set(text[1:]) & (VERBS | AUXILIARIES))
 
 
+def a_closed_clause(sitting: Sitting, parse: Parse) -> bool:
+    """ "After the first sentence write the balance is four pounds full stop"."""
+    text = tuple(parse.args.get("text", ()))
+    ended = any(text[-n:] in STOPS for n in (1, 2))
+    return ended and a_told_clause(sitting, parse)
+
+
 def goes_on_with(text: tuple[str, ...], unit: Unit | None) -> bool:
     """Whether words put in at the end of a sentence are its own, and no sentence behind it.
 

@@ -123,6 +123,10 @@ def _beside_ways(side: str, *others: Way) -> tuple[Way, ...]:
             when=inserted.a_told_clause,
         ),
         Way(
+            f"<{side}> {{target}} [you] (add | write | put | insert) {{text}}",
+            when=inserted.a_closed_clause,
+        ),
+        Way(
             f"(add | say | write | mention) that {{text:words}} {there} {{target}}",
             when=inserted.a_told_clause,
         ),

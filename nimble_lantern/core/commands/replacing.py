@@ -37,6 +37,8 @@ from nimble_lantern.core.writing.lexer import mark_named
 _FEW = 20
 _MANY_FOR_ONE = 4
 """So many words for each new one are not replaced unasked, if they are paragraphs."""
+_LONG_LINE = 8
+"""Words of a heading or an item that nobody gives up for one or two."""
 _COUNTS = frozenset("two three four several".split())
 
 
@@ -47,9 +49,11 @@ def _of_several_cells(sitting: Sitting, r: Range) -> bool:
 
 def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
     """Whether a word or two would take the place of a whole sentence or paragraph."""
+    words = sum(sitting.document.count_words(r) for r in target.ranges)
+    if target.unit in (Unit.HEADING, Unit.ITEM):
+        return words > _LONG_LINE and words > _MANY_FOR_ONE * len(text)
     if target.unit not in (Unit.SENTENCE, Unit.PARAGRAPH, Unit.SECTION, Unit.DOCUMENT):
         return False
-    words = sum(sitting.document.count_words(r) for r in target.ranges)
     clause = len(text) > 1 and set(text) & (VERBS | SUBJECT_PRONOUNS)  # "make it say we waited"
     if target.unit is not Unit.SENTENCE and words > _MANY_FOR_ONE * len(text) and not clause:
         return True  # "turn the last two paragraphs into numbers one and two"

@@ -126,9 +126,13 @@ CATALOGUE.table(
 )
 
 
+CATALOGUE.table("new_page", {"page": "Page breaks"}, heard=False)
+
+
 @command(
     "(insert | add | put [in] | give me | make) [(a | an | the | some | my)] {thing}"
     " [(here | (at | on) the (top | end | start | front | back | beginning | bottom))]",
+    "[a] new {thing:new_page} [here]",
     example="insert a picture",
     group="desk",
 )

@@ -54,12 +54,12 @@ def kind_of(words: Sequence[str]) -> str:
         return "clock"
     if _date(bare):
         return "date"
+    place = ordinal(bare, 0)
+    if place and place[1] == len(bare):
+        return "place"  # "twenty first" is no twenty
     number, rest = _number(bare)
     if number and len(rest) <= 1:
         return "number"
-    place = ordinal(bare, 0)
-    if place and place[1] == len(bare):
-        return "place"
     if len(bare) > 1:
         return ""
     return next((kind for kind, known in _KINDS.items() if bare[0].lower() in known), "")

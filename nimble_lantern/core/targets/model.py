@@ -218,10 +218,12 @@ class OfLetter:
 
 @dataclass(frozen=True, slots=True)
 class One:
-    """One of the parts that were spoken of last, or of the list here: "the second one"."""
+    """One of the parts that were spoken of last, or of the list here: "the second one"; with
+    `words`, the one that says them."""
 
     order: Order
     n: int = 1
+    words: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)

@@ -4,9 +4,11 @@ from __future__ import annotations
 
 from nimble_lantern.core.document.model import Kind, Range
 from nimble_lantern.core.document.units import block_range
+from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import rule
+from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.targets.finding import Absent, Answer, View, all_within, find, finds
-from nimble_lantern.core.targets.model import One, Order, Unit, Units
+from nimble_lantern.core.targets.model import Holding, One, Order, Unit, Units, Words
 
 
 @rule("one", "the {order} one", heard=False)
@@ -29,6 +31,16 @@ def _middle() -> One:
     return One(Order.MIDDLE)
 
 
+@rule("one", "the {words} one", heard=False)
+def _told(words: tuple[str, ...]) -> One | None:
+    """ "The pharmacy one", of a list."""
+    plain = not LITTLE.issuperset(words) and len(words) <= _FEW_WORDS
+    return One(Order.NEAREST, words=words) if plain else None
+
+
+_FEW_WORDS = 3
+
+
 @rule("target", "{one}", heard=False)
 def _target(one: One) -> One:
     return one
@@ -39,6 +51,9 @@ def _one(target: One, view: View, near: bool) -> Answer:
     unit = _spoken_of(view)
     if unit is None:
         return Absent("Nothing was named that there are several of.")
+    if target.words:
+        held = find(Holding(unit, Words(target.words)), view, False)
+        return Absent(str(held)) if isinstance(held, Refusal) else held
     return find(Units(unit, target.order, 1, target.n), view, near)
 
 

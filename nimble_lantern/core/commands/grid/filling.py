@@ -38,10 +38,11 @@ _THERE, _OF_THAT_KIND, _ONE_WORD, _NAME, _LINKED, _LONG = 4.0, 2.0, 1.0, 1.5, 1.
 """What speaks for some words being what a cell of a column says: they stand in the column, are of
 its kind, are one word or somebody's name, or something is said between them and the last."""
 _CLEARLY = 1.0
+_NO_AMOUNT = (("nothing",), ("none",), ("nil",), ("nought",))
 _HEADED = {
     name: frozenset(kinds.split())
     for kinds, names in {
-        "number": "amount price cost fee sum total number pounds paid takings age score",
+        "number": "amount price cost fee sum total number pounds paid takings age score in out due",
         "day date": "day date when",
         "clock hour number": "time at",
         "name": "who name person by whom for",
@@ -100,11 +101,16 @@ class _Column(NamedTuple):
 
     def suits(self, said: Said) -> bool:
         """Whether such words stand in this column: the same, or of its kind."""
-        return said in self.says or bool(kind_of(said)) and kind_of(said) in self.kinds
+        return said in self.says or self.likes(said)
+
+    def likes(self, said: Said) -> bool:
+        """Whether words are of the kind of this column; "nothing" is an amount."""
+        kind = "number" if said in _NO_AMOUNT else kind_of(said)
+        return bool(kind) and kind in self.kinds
 
     def worth(self, said: Said) -> float:
         """What speaks for some words standing in this column."""
-        alike = kind_of(said) in self.kinds
+        alike = self.likes(said)
         named = a_full_name(said) and not any(cardinal((w,), 0) for w in said)
         return (
             (_THERE if said in self.says else 0.0)
@@ -131,14 +137,31 @@ def _columns(document: Document, table: Table) -> tuple[_Column, ...]:
 _Way = tuple[float, tuple[Said, ...]]
 
 
+def _inside_numbers(words: Said) -> frozenset[int]:
+    """Where no cell may end, as a number goes on: "forty five" is one."""
+    found: set[int] = set()
+    i = 0
+    while i < len(words):
+        number = cardinal(words, i)
+        end = number[1] if number else i + 1
+        found |= set(range(i + 1, end))
+        i = end
+    return frozenset(found)
+
+
 def _best_ways(words: Said, columns: Sequence[_Column]) -> list[_Way]:
     """The two best ways to share all the words out among all the columns, the better one first.
 
     From the last column back: what the words from each place on are worth in the columns left.
     """
+    inside = _inside_numbers(words)
     ways: dict[int, list[_Way]] = {len(words): [(0.0, ())]}
     for n, column in reversed(list(enumerate(columns))):
-        ways = {start: _two_best(words, start, n > 0, column, ways) for start in range(len(words))}
+        ways = {
+            start: _two_best(words, start, n > 0, column, ways)
+            for start in range(len(words))
+            if start not in inside
+        }
     return ways.get(0, [])
 
 
