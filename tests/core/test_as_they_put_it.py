@@ -303,7 +303,7 @@ class Lines(AtWork):
 
     def test_the_next_one_too(self) -> None:
         desk = self.desk(HALL)
-        desk.hears("select the first paragraph", "and the next one", "bold that")
+        desk.hears("select the first paragraph", "and the next one too", "bold that")
         self.assertIn("**Please sign the red book.", desk.markdown)
 
     def test_bold_is_taken_off_where_it_is(self) -> None:

@@ -46,10 +46,13 @@ def _item_is_written(sitting: Sitting, parse: Parse) -> bool:
     return block.kind is Kind.ITEM and at_end and bool(block.text.strip()) and not looks
 
 
+_TOO = frozenset("too also as".split())
+
+
 def _one_more_item(sitting: Sitting, parse: Parse) -> bool:
     """ "And the last one a lamp" of a list; "the next one is late" goes on with its item."""
     first = tuple(parse.args.get("text", ("is",)))[0]
-    goes_on = first in AUXILIARIES | VERBS | PREPOSITIONS | SUBJECT_PRONOUNS | _OF_WHICH
+    goes_on = first in AUXILIARIES | VERBS | PREPOSITIONS | SUBJECT_PRONOUNS | _OF_WHICH | _TOO
     return _item_is_written(sitting, parse) and not goes_on
 
 

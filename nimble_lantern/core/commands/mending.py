@@ -241,7 +241,8 @@ def _heard_for(sitting: Sitting, text: tuple[str, ...]) -> list[Range]:
         r
         for last in sitting.that[:1]
         for r in units.within(sitting.document, "word", last)
-        if (there := sitting.document.text(r).lower()) != text[0] and phrase_key(there) == sound
+        if (there := sitting.document.text(r).lower()) not in LITTLE | {text[0]}
+        and phrase_key(there) == sound
     ]
 
 

@@ -68,6 +68,7 @@ def _mark_there(sitting: Sitting, parse: Parse) -> bool:
     heard=0,
     example="full stop not comma",
     group="repair",
+    in_text=True,
 )
 def other_mark(sitting: Sitting, sign: str, old: str = "") -> Done | Refusal:
     """Put another mark in the place of the one that was just written."""
@@ -112,6 +113,7 @@ def mark_after(sitting: Sitting, sign: str, old: str, target: Places) -> Done | 
     heard=0,
     example="no exclamation mark",
     group="repair",
+    in_text=True,
 )
 def no_mark(sitting: Sitting, sign: str) -> Done | Refusal:
     """Take away the mark that was just written, by its name."""

@@ -73,7 +73,7 @@ def praise(sitting: Sitting) -> Done:
 @command(
     "(email | mail) (it | this | that | the letter | the document) [to {words}]",
     "send (the | this | my) (letter | document | text) [to {words}]",
-    "send (it | this | that) [(off | away | out)] [(now | to {words})]",
+    "send (it | this | that) [(off | away | out)] [now]",
     example="email this",
     group="desk",
 )
