@@ -231,7 +231,7 @@ class AtOnce(AtWork):
 class Asked(AtWork):
     def test_what_is_no_text(self) -> None:
         self.refused(
-            HALL, "where was i", "are you listening", "any spelling mistakes", "send it to sid",
+            HALL, "where was i", "are you listening", "any spelling mistakes", "send it off",
             "that's all for today thank you", "how many pages is it", "is it all on one page",
             "what have i said in the first paragraph", "put a table of contents at the top",
         )  # fmt: skip
@@ -287,6 +287,9 @@ class Lines(AtWork):
         self.has(JOBS, "make item two firewood", "- firewood\n")
         self.has(JOBS, "make the heading jobs for june", "# Jobs for June")
         self.has(JOBS, "make item two bold", "- **mend the gate**")
+        self.has(JOBS, "make the last one feed the ducks", "- feed the ducks")
+        self.has(JOBS, "make the gate one bold", "- **mend the gate**")
+        self.has(JOBS, "make the heading bigger and green", "Jobs")
         self.has(JOBS, "make the second item longer", "- mend the gate\n")
 
     def test_numbers_of_a_list(self) -> None:

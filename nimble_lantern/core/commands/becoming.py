@@ -9,7 +9,17 @@ from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.manners import JUDGED
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.targets.model import Beside, Holding, Order, Unit, Units, Words
+from nimble_lantern.core.targets.model import (
+    Beside,
+    Holding,
+    One,
+    Order,
+    Places,
+    Unit,
+    Units,
+    Words,
+)
+from nimble_lantern.core.targets.resolve import resolve
 
 _FEW_WORDS = 3
 
@@ -19,22 +29,28 @@ def of_a_part(sitting: Sitting, parse: Parse) -> bool:
     target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
     whole = isinstance(target, Units) and target.unit is Unit.DOCUMENT
     clause = bool(set(text) & (VERBS | SUBJECT_PRONOUNS)) or len(text) > _FEW_WORDS
-    clause = clause or _of_a_line(target, text)
-    told = isinstance(target, Units) and target.order is not Order.THIS
+    clause = clause or _of_a_line(_unit(sitting, target), text)
+    told = isinstance(target, One) or isinstance(target, Units) and target.order is not Order.THIS
     return told and not whole and clause and not set(text[:1]) & _SAID_OF_IT
 
 
 def of_a_line(sitting: Sitting, parse: Parse) -> bool:
     """ "Make item two brown rice", "make the heading jobs for june"; "make item two bold"."""
     target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
-    heading = isinstance(target, Units) and target.unit is Unit.HEADING
-    told = isinstance(target, Units) and (heading or target.order is not Order.THIS)
-    return told and _of_a_line(target, text) and not set(text) & PARTS
+    unit = _unit(sitting, target)
+    here = isinstance(target, Units) and target.order is Order.THIS and unit is not Unit.HEADING
+    return not here and _of_a_line(unit, text) and not set(text) & PARTS
 
 
-def _of_a_line(target: object, text: tuple[str, ...]) -> bool:
+def _unit(sitting: Sitting, target: object) -> Unit | None:
+    if isinstance(target, One):
+        found = resolve(target, sitting)
+        return found.unit if isinstance(found, Places) else None
+    return target.unit if isinstance(target, Units) else None
+
+
+def _of_a_line(unit: Unit | None, text: tuple[str, ...]) -> bool:
     """What an item, a heading or a cell says may be a word or two: "item two should be rice"."""
-    unit = target.unit if isinstance(target, Units) else None
     if unit not in (Unit.ITEM, Unit.HEADING, Unit.CELL) or not text:
         return False
     how = text[0] in JUDGED or _a_look_of_it(text) or len(text) == 1 and text[0].endswith(_HOW_IT)
@@ -48,8 +64,6 @@ def _a_look_of_it(text: tuple[str, ...]) -> bool:
 
 
 _HOW_IT = ("er", "ed", "ing")
-
-
 _SAID_OF_IT = frozenset("about of for in on at to not kept left sent read written".split())
 """After "should be", they say something of a sentence and are none."""
 
