@@ -70,6 +70,10 @@ class Turn:
             return
         parts = [_without_hesitation(part) for part in parts]
         words = tuple(w for part in parts for w in part)
+        if not words:
+            self.kinds.append(ReadAs.IGNORED)
+            self.summaries.append(ONLY_THOUGHT)
+            return
         meant, used = words_meant(self.sitting, self.hearing, words)
         now = self.sitting
         if next_sentence(now, meant):
@@ -107,6 +111,7 @@ class Turn:
         self.summaries.append(said)
 
 
+ONLY_THOUGHT = "nothing but a pause for thought"
 _HESITATING = frozenset("um uh er erm uhm umm ehm".split())
 _SAID_OF_THEM = frozenset(
     "literal spell word words say says said saying an a the every each".split()
@@ -119,7 +124,7 @@ def _without_hesitation(words: Sequence[str]) -> tuple[str, ...]:
     return tuple(
         w
         for i, w in enumerate(words)
-        if w not in _HESITATING or i and words[i - 1] in _SAID_OF_THEM or len(words) == 1
+        if w not in _HESITATING or i and words[i - 1] in _SAID_OF_THEM
     )
 
 

@@ -35,7 +35,7 @@ from nimble_lantern.core.state import (
     TurnOver,
     View,
 )
-from nimble_lantern.core.turn import BROKEN_TABLE, NOT_CHOSEN, Turn, held_back, pauses
+from nimble_lantern.core.turn import BROKEN_TABLE, NOT_CHOSEN, ONLY_THOUGHT, Turn, held_back, pauses
 from nimble_lantern.core.writing.spelling import spelled
 
 
@@ -62,7 +62,7 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
     words = tuple(w for p in phrases for w in p)
     if words and all(w in FILLERS for w in words):
         turn.kinds.append(ReadAs.IGNORED)
-        turn.summaries.append("nothing but a pause for thought")
+        turn.summaries.append(ONLY_THOUGHT)
         return
     if turn.sitting.tray is not None:
         _spelled(turn, words)

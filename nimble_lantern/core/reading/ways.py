@@ -219,16 +219,7 @@ def in_other_ways(
     sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]
 ) -> Verdict | None:
     """What words ask for in one of these ways; None for others."""
-    for way in (
-        _row_at_once,
-        _again,
-        _following,
-        _in_order,
-        _otherwise,
-        _housed,
-        _worded,
-        _reasoned,
-    ):
+    for way in _WAYS:
         found = way(sitting, words, asked)
         if found is not None and (way is _housed or not is_to_stay(words, found)):
             return found
