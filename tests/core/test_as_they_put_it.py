@@ -37,6 +37,10 @@ class Bits(AtWork):
     def test_a_clause_that_others_hang_on_takes_them_along(self) -> None:
         self.has(HALL, "take out the bit about monday", "# Hall\n\nRosa brings")
 
+    def test_no_paragraph_begins_in_the_middle_of_a_sentence(self) -> None:
+        said = "the bit about the lamps can go in a separate paragraph"
+        self.has(HALL, said, "is shut.\n\nRosa brings the keys, and Amir")
+
     def test_what_is_done_to_it_leaves_its_link(self) -> None:
         self.has(HALL, "bold the bit about the lamps", "keys, and **Amir brings the lamps**.")
         self.has(HALL, "replace the bit about the lamps with it is dark", "keys, and it is dark.")
@@ -226,6 +230,24 @@ class AtOnce(AtWork):
 
     def test_the_table_becomes_a_list(self) -> None:
         self.has(ROTA, "turn the table into a list", "- Monday, sweep the stair, Nell")
+
+
+class Rows(AtWork):
+    BOOK = "# Book\n\n| Item | In | Out |\n|---|---|---|\n|  |  |  |\n\nMore."
+
+    def test_numbers_stay_whole(self) -> None:
+        said = "go to item / first row hall hire nothing and forty five"
+        self.has(self.BOOK, said, "| Hall hire | Nothing | 45 |")
+
+    def test_a_day_of_the_month_is_no_hour(self) -> None:
+        said = "we meet on the fourteenth of january at half past seven full stop"
+        self.has(
+            "", f"{said} / change that to the twenty first", "on 21 January at half past seven"
+        )
+
+    def test_below_a_title_that_was_made(self) -> None:
+        said = "the lemon cake / make that a title / you need colon / bullet points / eggs"
+        self.has("", said, "# The lemon cake\n\nYou need:\n\n- Eggs")
 
 
 class Asked(AtWork):

@@ -297,12 +297,18 @@ def join_to(
     "{target} <shall> be (a paragraph (of its own | by itself | on its own) | its own paragraph"
     " | a (new | separate)"
     " paragraph)",
+    "{target} (can | could | should | must) (go | stand | be | be put) (in | into)"
+    " (its own paragraph | a (new | separate) paragraph | a paragraph of its own)",
     "(put | insert | add) new paragraph {side:beside} {target}",
     example="new paragraph before the last sentence",
     group="revising",
 )
 def split(sitting: Sitting, target: Places, side: str = "") -> Done | Refusal:
     """Begin a new paragraph before or after a target; an empty one, where it is whole."""
+    if target.clause:  # no paragraph begins in the middle of a sentence
+        scope = units.block_range(sitting.document, target.first.start.block)
+        whole = units.within(sitting.document, "sentence", scope)
+        target = Places(tuple(r for r in whole if r.start <= target.first.start < r.end))
     at = target.first.end if side == "after" else target.first.start
     block = sitting.document.blocks[at.block]
     if side == "after":

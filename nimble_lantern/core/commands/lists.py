@@ -80,6 +80,7 @@ def next_item(sitting: Sitting, text: tuple[str, ...] = ()) -> Done:
 
 @command("<stop> [(the | this)] list", "end of [the] list", "(out of | no more) [the] list",
          "[the] list [is] (over | finished | done)",
+         "(that is | that's) the list (over | finished | done | complete)",
          "(that is | that's | this is) the end of [(the | this)] list",
          *each(
              _in_a_list,

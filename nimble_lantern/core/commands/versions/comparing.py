@@ -244,6 +244,7 @@ CATALOGUE.table("as_it_was", {"([to] (how | what | the way | as) it was [before]
     "(it | this) was (better | right) before",
     "that was better before",
     "(take back | undo | revert | reverse | reject | drop) [the] change [number] {number}",
+    "(take back | undo | revert | reverse | reject | drop) the {number:position} change",
     "(take | put | turn) [the] change [number] {number} back",
     "(as | how) it was",
     heard=1,
