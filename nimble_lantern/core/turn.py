@@ -151,7 +151,7 @@ _SHOWN = {
 }
 
 
-NOT_CHOSEN = "not written"
+NOT_CHOSEN = "to choose from; say a number"
 """What is said of an utterance that answers no question; said twice, the question is dropped."""
 
 
@@ -167,6 +167,6 @@ def held_back(sitting: Sitting) -> tuple[ReadAs, str] | None:
         return ReadAs.UNCLEAR, "not written: say “yes” or “no” first"
     if sitting.question is not None and not sitting.question.beside:
         count = len(sitting.question.options)
-        there = f"there {'is' if count == 1 else 'are'} {many(count, 'place')} to choose from"
-        return ReadAs.UNCLEAR, f"{NOT_CHOSEN}: {there}; say a number"
+        there = f"there {'is' if count == 1 else 'are'} {many(count, 'place')}"
+        return ReadAs.UNCLEAR, f"not written: {there} {NOT_CHOSEN}"
     return None

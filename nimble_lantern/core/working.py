@@ -164,7 +164,7 @@ def _unanswered(sitting: Sitting) -> bool:
     """Whether the last utterance was not written for the sake of a question, either."""
     last = sitting.trail[-1] if sitting.trail else None
     held = last is not None and last.read_as is ReadAs.UNCLEAR
-    return held and last is not None and last.summary.startswith(NOT_CHOSEN)
+    return held and last is not None and last.summary.endswith(NOT_CHOSEN)
 
 
 def _held_back_from(sitting: Sitting) -> float:

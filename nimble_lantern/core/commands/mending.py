@@ -5,8 +5,6 @@ from __future__ import annotations
 import re
 from collections.abc import Sequence
 
-from rapidfuzz.distance import Levenshtein
-
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.replacing import replace_range, without_stop
 from nimble_lantern.core.document import units
@@ -23,7 +21,7 @@ from nimble_lantern.core.lexicon.sentences import AFTER_MEAN, NEVER_LAST, VERBS
 from nimble_lantern.core.mending.knowing import taught_by
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.alike import Mend, kind_of, mends, of_one_kind
-from nimble_lantern.core.targets.sounds import phrase_key
+from nimble_lantern.core.targets.sounds import heard_alike, phrase_key
 from nimble_lantern.core.targets.words import normal, places
 from nimble_lantern.core.writing.spelling import spelled
 
@@ -192,7 +190,7 @@ def _mends_behind(sitting: Sitting, parse: Parse) -> bool:
     return before[-1:] == [parse.args.get("link")]
 
 
-def _joined(text: tuple[str, ...]) -> tuple[str, ...]:
+def as_word(text: tuple[str, ...]) -> tuple[str, ...]:
     """Letters as the word that they make."""
     letters, end = spelled(text, 0)
     return (letters.lower(),) if end == len(text) > 1 else text
@@ -201,7 +199,7 @@ def _joined(text: tuple[str, ...]) -> tuple[str, ...]:
 def _spells_one(sitting: Sitting, parse: Parse) -> bool:
     """ "That's spelled s i a n", where a like word was just said."""
     text = tuple(parse.args.get("text", ()))
-    word = _joined(text)
+    word = as_word(text)
     if word == text or len(sitting.that) != 1 or sitting.that[0].empty:
         return False
     return len(mends(sitting.document, sitting.that[0], word)) == 1
@@ -221,17 +219,7 @@ def _like_the_last_word(sitting: Sitting, parse: Parse) -> bool:
     r, word = _last_word(sitting), tuple(parse.args.get("text", ("",)))[0]
     there = sitting.document.text(r).lower() if r else ""
     plain = word.isalpha() and word not in LITTLE | VERBS | SUBJECT_PRONOUNS
-    return plain and bool(there) and _sounds_like(there, word)
-
-
-def _sounds_like(there: str, word: str) -> bool:
-    if there == word or there[:1] != word[:1]:
-        return False
-    alike = Levenshtein.normalized_similarity(there, word) >= _LETTERS_ALIKE
-    return alike or phrase_key(there) == phrase_key(word)
-
-
-_LETTERS_ALIKE = 0.5
+    return plain and bool(there) and heard_alike(there, word)
 
 
 def _heard_for(sitting: Sitting, text: tuple[str, ...]) -> list[Range]:
@@ -438,7 +426,7 @@ def meant(
     hint: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Put right what you just said: the word that is like the new one, or all of it said again."""
-    text = _joined(text)
+    text = as_word(text)
     if hint:
         return mended(sitting, _heard_for(sitting, text)[0], text)
     if sort and (like := _nearest_like(sitting, text)):

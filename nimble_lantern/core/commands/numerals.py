@@ -16,7 +16,8 @@ from nimble_lantern.core.targets.model import Places, That, is_target
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.writing.capitals import capitalised, starts_sentence
 from nimble_lantern.core.writing.cardinals import NUMBER_WORDS
-from nimble_lantern.core.writing.numbers import Around, number_at
+from nimble_lantern.core.writing.forms import Around
+from nimble_lantern.core.writing.numbers import number_at
 
 DIGITS, WORDS = "digits", "words"
 CATALOGUE.table(

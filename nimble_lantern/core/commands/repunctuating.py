@@ -6,7 +6,7 @@ from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command, rule
 from nimble_lantern.core.rewriting import drop_last_mark
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places
@@ -15,20 +15,9 @@ _SWAPPED = ".,;:!?…"
 """Marks that close what stands before them, each of which may stand for another."""
 
 
-_CLOSING = {
-    "(full stop | period | full point)": ".",
-    "comma": ",",
-    "(semicolon | semi colon)": ";",
-    "colon": ":",
-    "exclamation (mark | point)": "!",
-    "question mark": "?",
-    "(ellipsis | dot dot dot)": "…",
-}
-CATALOGUE.table(
-    "closing_mark",
-    {f"[(a | an | the)] {name}": sign for name, sign in _CLOSING.items()},
-    heard=False,
-)
+@rule("closing_mark", "[(a | an | the)] {sign}", heard=False)
+def _closing_mark(sign: str) -> str | None:
+    return sign if sign in _SWAPPED else None
 
 
 def _last_mark(sitting: Sitting) -> Range | None:

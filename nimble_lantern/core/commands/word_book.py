@@ -5,10 +5,8 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-from rapidfuzz.distance import Levenshtein
-
 from nimble_lantern.core.commands import frames
-from nimble_lantern.core.commands.mending import mended
+from nimble_lantern.core.commands.mending import as_word, mended
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.document import units
 from nimble_lantern.core.errors import BadInput, Refusal
@@ -24,6 +22,7 @@ from nimble_lantern.core.state import Done, Sitting, Turned, TurnOver, View
 from nimble_lantern.core.targets.alike import Mend, mends
 from nimble_lantern.core.targets.model import Places, Words, of_the_page
 from nimble_lantern.core.targets.names import look_up
+from nimble_lantern.core.targets.sounds import heard_alike
 from nimble_lantern.core.targets.words import places
 from nimble_lantern.core.writing.capitals import capitalised
 from nimble_lantern.core.writing.spelling import behind_spelled
@@ -127,14 +126,9 @@ _SPOKEN = (
 )  # fmt: skip
 
 
-def _as_spelled(words: tuple[str, ...]) -> tuple[str, ...]:
-    letters = letters_of(words)
-    return (letters.lower(),) if len(words) > 1 and len(letters) > 1 else words
-
-
 def _like_one_said(sitting: Sitting, parse: Parse) -> bool:
     """ "Always write it margaret", where Margit or Margaret was just written."""
-    text = _as_spelled(tuple(parse.args.get("text", ())))
+    text = as_word(tuple(parse.args.get("text", ())))
     if len(sitting.that) != 1 or sitting.that[0].empty or not 0 < len(text) <= _FEW_WORDS:
         return False
     last = sitting.that[0]
@@ -150,16 +144,7 @@ def _like(sitting: Sitting, text: tuple[str, ...]) -> list[Mend]:
     if (found := mends(sitting.document, last, text)) or len(text) > 1:
         return found
     words = units.within(sitting.document, "word", last)
-    return [Mend(r, text) for r in words if _as_like(sitting.document.text(r).lower(), text[0])]
-
-
-def _as_like(word: str, other: str) -> bool:
-    alike = Levenshtein.normalized_similarity(word, other)
-    return word[:1] == other[:1] and word != other and alike >= _ALIKE
-
-
-_ALIKE = 0.5
-"""Letters that two ways to hear a name have in common: Margit and Margaret."""
+    return [Mend(r, text) for r in words if heard_alike(sitting.document.text(r).lower(), text[0])]
 
 
 @command(
@@ -175,7 +160,7 @@ _ALIKE = 0.5
 )
 def always(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     """Write a word so from now on that was just heard otherwise; and put it right here."""
-    words = _as_spelled(text)
+    words = as_word(text)
     found = _like(sitting, words)
     here = places(sitting.document, words, sitting.that[0])
     if here or not found:

@@ -81,6 +81,11 @@ SIGNS = {
     "apostrophe": "’",
 }
 CATALOGUE.table("sign", SIGNS)
+CATALOGUE.table(
+    "sign",
+    {"full point": ".", "semi colon": ";", "exclamation point": "!", "ellipsis": "…"},
+    heard=False,
+)
 CATALOGUE.table("signs", {"commas": ",", "(full stops | periods)": ".", "dashes": "–"})
 
 

@@ -9,6 +9,8 @@ from __future__ import annotations
 import re
 from functools import lru_cache
 
+from rapidfuzz.distance import Levenshtein
+
 _RULES: tuple[tuple[re.Pattern[str], str], ...] = tuple(
     (re.compile(pattern), sign)
     for pattern, sign in (
@@ -59,3 +61,14 @@ def sound_key(word: str) -> str:
 def phrase_key(phrase: str) -> str:
     """The keys of a phrase's words, run together as they are spoken."""
     return "".join(sound_key(word) for word in phrase.split())
+
+
+def heard_alike(one: str, other: str) -> bool:
+    """Whether one of two words may have been heard for the other: Gaz and Gary, hey and hay."""
+    if one == other or one[:1] != other[:1]:
+        return False
+    near = Levenshtein.normalized_similarity(one, other) >= _LETTERS_ALIKE
+    return near or phrase_key(one) == phrase_key(other)
+
+
+_LETTERS_ALIKE = 0.5

@@ -15,8 +15,8 @@ from nimble_lantern.core.targets import words as spoken
 _DULL = LITTLE | frozenset("being having getting".split())
 _FEWEST = 2
 """Words that tell something; one alone must be named as it stands."""
-_MOST_PLACES = 60
-"""Of the rarest word: where it stands more often it tells nothing."""
+_MOST_BLOCKS = 60
+"""That have the rarest word: where it stands more often it tells nothing."""
 
 
 def forms_there(word: str, known: spoken.Vocabulary) -> tuple[str, ...]:
@@ -34,9 +34,10 @@ def told_by(
     forms = tuple(forms_there(w, known) for w in telling)
     if len(telling) < _FEWEST or not all(forms):
         return [], ()
-    stand = ([r for f in some for r in spoken.exact(document, (f,), None, known)] for some in forms)
-    rarest = min(stand, key=len)
-    return (rarest, forms) if len(rarest) <= _MOST_PLACES else ([], ())
+    rarest = min(forms, key=lambda some: sum(map(known.blocks_with, some)))
+    if sum(map(known.blocks_with, rarest)) > _MOST_BLOCKS:
+        return [], ()
+    return [r for f in rarest for r in spoken.exact(document, (f,), None, known)], forms
 
 
 def holds_each(document: Document, part: Range, forms: Sequence[Sequence[str]]) -> list[Range]:

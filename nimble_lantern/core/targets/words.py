@@ -82,6 +82,10 @@ class Vocabulary:
             self._blocks = blocks
         return self
 
+    def blocks_with(self, word: str) -> int:
+        """In how many blocks a word stands."""
+        return self._counts[word]
+
     def holds(self, query: Iterable[str]) -> bool:
         """Whether each of these words stands somewhere."""
         return all(self._counts[word] > 0 for word in query)

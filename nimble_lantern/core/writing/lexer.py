@@ -29,8 +29,9 @@ from nimble_lantern.core.writing import codes, marks
 from nimble_lantern.core.writing.addresses import address
 from nimble_lantern.core.writing.capitals import ALWAYS, KNOWN, Names, capitalised
 from nimble_lantern.core.writing.cardinals import NUMBER_WORDS
+from nimble_lantern.core.writing.forms import Around, Number
 from nimble_lantern.core.writing.marks import MARKS, Mark, Spacing
-from nimble_lantern.core.writing.numbers import Around, Number, clauses, number_at
+from nimble_lantern.core.writing.numbers import clauses, number_at
 from nimble_lantern.core.writing.persons import is_address, is_listed, is_named, respelled, titled
 from nimble_lantern.core.writing.spelling import in_dialect, spelled
 

@@ -245,12 +245,9 @@ def fill_row(
     sitting: Sitting, table: Table, text: Said, row: Unit = Unit.ROW, ended: int = 1
 ) -> Done | Refusal:
     """Add a row and fill its cells, at the end of the table or where the first empty row is."""
-    said = cells_said(sitting.document, table, text)
-    if said is None:
-        columns = many(table.columns, "column")
-        return Refusal(
-            f"Which words go into which of {columns}?", "", "Say a comma between the cells."
-        )
+    said = cells_told(sitting, table, text)
+    if isinstance(said, Refusal):
+        return said
     blocks = sitting.document.blocks
     rows = rows_of(blocks, table)
     inside = blocks[sitting.writing_place.block].cell is not None
@@ -260,11 +257,26 @@ def fill_row(
         rows.insert(at, [empty_cell(block) for block in rows[-1]])
         sitting = rebuilt(sitting, table, rows)
         table = table_at(sitting.document.blocks, table.first) or table
+    return filled(sitting, table, at, said, go_there=inside)
+
+
+def cells_told(sitting: Sitting, table: Table, text: Said) -> tuple[Said, ...] | Refusal:
+    """What each cell is to say, or that it is not clear."""
+    said = cells_said(sitting.document, table, text)
+    columns = many(table.columns, "column")
+    unclear = f"Which words go into which of {columns}?"
+    return said if said is not None else Refusal(unclear, "", "Say a comma between the cells.")
+
+
+def filled(
+    sitting: Sitting, table: Table, row: int, said: Sequence[Said], go_there: bool = True
+) -> Done:
+    """The cells of a row, written from the first one on."""
     for column, words in enumerate(said):
-        sitting = written_in(sitting, table.cell(at, column), words).sitting
-    after = at_cell(sitting, table, at, len(said) - 1).sitting if inside else sitting
-    told = (sitting.document.blocks[table.cell(at, c)].text for c in range(len(said)))
-    return Done(after, f"row {at + 1}: {', '.join(map(quoted, told))}")
+        sitting = written_in(sitting, table.cell(row, column), words).sitting
+    after = at_cell(sitting, table, row, len(said) - 1).sitting if go_there else sitting
+    told = (sitting.document.blocks[table.cell(row, c)].text for c in range(len(said)))
+    return Done(after, f"row {row + 1}: {', '.join(map(quoted, told))}")
 
 
 @command(

@@ -2,11 +2,10 @@
 
 from __future__ import annotations
 
-from nimble_lantern.core.commands.grid.filling import Said, cells_said, shared_surely
+from nimble_lantern.core.commands.grid.filling import Said, cells_told, filled, shared_surely
 from nimble_lantern.core.commands.put_in import a_row_and_a_column, row_and_column
 from nimble_lantern.core.commands.table_here import (
     Part,
-    at_cell,
     cell_here,
     here,
     in_table,
@@ -59,17 +58,8 @@ def fill_here(sitting: Sitting, table: Table, text: Said) -> Done | Refusal:
     row, _ = cell_here(sitting, table)
     if not _row_is_empty(sitting, table, row):
         return Refusal("There are words in this row.", "", "Say “add a row”, or name a cell.")
-    said = cells_said(sitting.document, table, text)
-    if said is None:
-        columns = many(table.columns, "column")
-        return Refusal(
-            f"Which words go into which of {columns}?", "", "Say a comma between the cells."
-        )
-    for column, words in enumerate(said):
-        sitting = written_in(sitting, table.cell(row, column), words).sitting
-    told = (sitting.document.blocks[table.cell(row, c)].text for c in range(len(said)))
-    filled = ", ".join(map(quoted, told))
-    return Done(at_cell(sitting, table, row, len(said) - 1).sitting, f"row {row + 1}: {filled}")
+    said = cells_told(sitting, table, text)
+    return said if isinstance(said, Refusal) else filled(sitting, table, row, said)
 
 
 CATALOGUE.table(
