@@ -31,6 +31,9 @@ class Bits(AtWork):
             ("delete the part where the hall is shut", "We meet on Monday. Rosa"),
             ("lose the bit about a big one", "The lamp stays lit."),
             ("cut the bit about the lamps", "brings the keys. The lamp"),
+            ("cut the bit about the keys", "shut. Amir brings the lamps."),
+            ("move the bit about the lamps to the end", "brings the keys. The lamp"),
+            ("move the bit about the keys to the end", "shut. Amir brings the lamps."),
         ):
             self.has(HALL, said, left)
 

@@ -107,7 +107,7 @@ def cut(sitting: Sitting, target: Places) -> Done:
     what = named(sitting.document, target.ranges[:1])
     whole = target.unit in _WHOLE
     gone = with_link(sitting.document, target.first) if target.clause else target.first
-    after = remove(_taken(sitting, target), [gone], blocks=whole)
+    after = remove(_taken(sitting, target), [gone], blocks=whole, begin=target.clause)
     return Done(after, f"cut {count}: {what}")
 
 
@@ -374,7 +374,7 @@ def move(
     headed = (
         place is not None and place.unit is Unit.HEADING and goal.start.block != source.start.block
     )
-    wrote = relocate(sitting, source, at, whole or headed)
+    wrote = relocate(sitting, source, at, whole or headed, target.clause)
     return Done(wrote.sitting, f"moved {quoted(wrote.text)}")
 
 
@@ -573,5 +573,5 @@ def move_to_edge(sitting: Sitting, target: Places, place: Places, edge: str) -> 
     at = place.first.start if edge == "start" else place.first.end
     if source.start <= at <= source.end:
         return Refusal("It is there already.")
-    wrote = relocate(sitting, source, at, whole)
+    wrote = relocate(sitting, source, at, whole, target.clause)
     return Done(wrote.sitting, f"moved {quoted(wrote.text)}")

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 
 from nimble_lantern.core.composing.placing import Wrote, trimmed
 from nimble_lantern.core.composing.removing import remove
+from nimble_lantern.core.document.clauses import with_link
 from nimble_lantern.core.document.edits import (
     AddBlocks,
     Edit,
@@ -73,10 +74,16 @@ def _one(pieces: Sequence[tuple[Piece, Format]]) -> Piece:
     return made
 
 
-def relocate(sitting: Sitting, source: Range, at: Position, block: bool) -> Wrote:
-    """Take a range out and put it in at `at`, a place outside it."""
+def relocate(
+    sitting: Sitting, source: Range, at: Position, block: bool, clause: bool = False
+) -> Wrote:
+    """Take a range out and put it in at `at`, a place outside it.
+
+    A `clause` leaves behind nothing that linked it.
+    """
     pieces = sitting.document.pieces(source)
-    bare = remove(sitting, [source], blocks=block)
+    gone = with_link(sitting.document, source) if clause else source
+    bare = remove(sitting, [gone], blocks=block, begin=clause)
     edit = Edit(bare.pending.steps[len(sitting.pending.steps) :])
     goal = edit.settled(sitting.document, at)
     return paste_at(bare, goal, pieces, block)
