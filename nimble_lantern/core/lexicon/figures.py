@@ -17,6 +17,17 @@ MEASURES = frozenset(
     " celsius fahrenheit".split()
 )
 """A number before one is in figures."""
+COMPOUNDED = frozenset(
+    "minute hour day week month year mile foot inch yard metre meter centimetre millimetre"
+    " kilometre litre pint gallon acre degree ton tonne kilo gram watt volt stone star bedroom"
+    " storey page seat part course man person bed acre degree".split()
+)
+"""Units that, said in the singular behind a number, tell of what sort a thing is."""
+DIMENSIONS = frozenset(
+    "tall high long wide deep thick square away apart above below old ago later earlier further"
+    " more each full period comma question exclamation semicolon colon dash hyphen new".split()
+)
+"""Behind a measure these go on with it."""
 LABELS = frozenset(
     "page pages chapter chapters room line lines table figure section sections paragraph"
     " paragraphs item number numbers platform unit flat appendix grade version volume part bus"

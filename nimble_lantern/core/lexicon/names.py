@@ -5,6 +5,8 @@ After New Hart's Rules (Oxford University Press, 2014), chapters 4, 5 and 10.
 
 from __future__ import annotations
 
+from importlib.resources import files
+
 MONTHS = {
     name: name.capitalize()
     for name in "january february march april may june july august september october november"
@@ -53,13 +55,13 @@ PROPER = (
     " massachusetts pennsylvania oregon alaska hawaii"
     " thames severn mersey tyne danube"
 )
-"""Always with a capital."""
+"""Always with a capital, though some are words as well."""
 PHRASES = (
     "Happy New Year|New Year’s Day"
     "|New Year’s Eve|Christmas Eve|Christmas Day|Boxing Day|Good Friday"
     "|Palm Sunday|Easter Sunday|Easter Monday|Ash Wednesday|Shrove Tuesday|Whit Sunday|Whit Monday"
     "|Mother’s Day|Father’s Day|Mothering Sunday|Remembrance Sunday|Remembrance Day"
-    "|Valentine’s Day|Bonfire Night"
+    "|Valentine’s Day|Bonfire Night|May Day|Guy Fawkes Night|Burns Night|St Patrick’s Day"
     "|First World War|Second World War|World War One|World War Two|Middle Ages"
     "|United Kingdom|Great Britain|Northern Ireland|British Isles|Isle of Wight|Isle of Man"
     "|Channel Islands|North Sea|Irish Sea|Black Sea|Dead Sea|Red Sea|English Channel|Lake District"
@@ -109,7 +111,22 @@ GIVEN = frozenset(
     ).split()
 )
 """Given names in use in Britain and Ireland that are no other word."""
-CAPITALISED = frozenset((*PROPER.split(), *GIVEN, *DAYS, *MONTHS))
+ALSO_GIVEN = frozenset(
+    "alma amber april archer art barry basil bea belle bill blanche bob bobby carol cherry chip"
+    " chuck clay coral daisy dan dawn dean dick dot drew duke earl eve fay faith fay finn flora"
+    " forest frank gale gay gene ginger glen grace grant guy hazel heather holly hope iris ivy jack"
+    " jade jasmine jay jean jo josh joy june kit lance laurel lily mark mat matt max may melody"
+    " merry miles nat nick norm olive opal page pat patty pearl penny perry poppy ray reed rex rich"
+    " rick rob robin rock rod rosemary rose ruby russ rusty sandy saul scott sky sonny sue summer"
+    " tab tod val victor violet wade ward wayne will woody".split()
+)
+"""Given names that are words as well."""
+_NAMES = files("nimble_lantern.core.lexicon").joinpath("names.txt")
+KNOWN_NAMES = frozenset(
+    line.lower() for line in _NAMES.read_text("utf-8").splitlines() if not line.startswith("#")
+)
+"""Names of people, places and peoples, and words made from them, that are no other word."""
+CAPITALISED = frozenset((*PROPER.split(), *GIVEN, *DAYS, *MONTHS, *KNOWN_NAMES))
 """Words that have a capital wherever they stand, as the month or the day if they are others."""
 INITIALS = (
     "UK USA BBC NASA EU NHS RNLI VAT PDF TV DVD USB URL HTML FAQ GPS CEO DIY AGM OK PhD NGO PS"
@@ -135,7 +152,10 @@ LONG_TITLES = frozenset(
 """Titles that are said in full before a name, most of them trades as well."""
 PARENTS = frozenset("mum dad mummy daddy mom granny grandma grandpa grandad nan nana".split())
 """What a family calls its own: a name where nobody's is said before it."""
-KIN_TITLES = frozenset("sir father mother sister brother aunt auntie uncle cousin nurse".split())
+KIN_TITLES = frozenset(
+    "sir father mother sister brother aunt auntie uncle cousin nurse prince princess king queen"
+    " lord lady".split()
+)
 """Titles only before a given name."""
 PARTICLES = frozenset("de da di du del la le van von der den ter bin ibn ap".split())
 """Between a title or a given name and a surname (New Hart's Rules, 2014, 5.1)."""

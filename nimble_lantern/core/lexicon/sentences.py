@@ -82,9 +82,9 @@ SUBORDINATE = frozenset(
 ADVERBS = frozenset(
     "however therefore unfortunately fortunately finally meanwhile moreover furthermore sadly"
     " luckily otherwise besides nevertheless consequently incidentally yes firstly secondly"
-    " thirdly lastly".split()
+    " thirdly lastly hooray hurray hurrah goodness gosh".split()
 )
-"""Joining adverbs, which a comma follows first in a sentence."""
+"""Joining adverbs and calls, which a comma follows first in a sentence."""
 PHRASES = (
     ("for", "example"), ("for", "instance"), ("in", "fact"), ("of", "course"), ("in", "short"),
     ("in", "addition"), ("by", "the", "way"), ("on", "the", "other", "hand"), ("as", "a", "result"),

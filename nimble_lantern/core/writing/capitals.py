@@ -14,6 +14,7 @@ from nimble_lantern.core.lexicon.names import (
     DAYS,
     GIVEN,
     INITIALS,
+    KNOWN_NAMES,
     MONTHS,
     PHRASES,
     PROPER,
@@ -26,7 +27,7 @@ _COMMON = 5.2
 _CLOSERS = "”’\"')]}"
 _OPENERS = "“‘\"'([{"
 ALWAYS = {
-    **{word: word.capitalize() for word in (*PROPER.split(), *sorted(GIVEN))},
+    **{word: word.capitalize() for word in sorted(KNOWN_NAMES | GIVEN | {*PROPER.split()})},
     **DAYS,
     **{month: name for month, name in MONTHS.items() if month not in ("may", "march", "august")},
     **{f"{day}s": f"{name}s" for day, name in DAYS.items()},

@@ -25,6 +25,7 @@ _AFTER_A_NAME = frozenset(
     " close semicolon colon please".split()
 )
 """Behind "seat twelve a" no thing follows that the "a" could belong to."""
+_LETTERED = LETTERED | {f"{thing}s" for thing in LETTERED}
 _ROADS = frozenset("abm")
 """Classes of British roads: "the M5"."""
 _SHORTEST = 3
@@ -38,7 +39,8 @@ def code(words: Sequence[str], i: int, previous: str) -> tuple[str, int] | None:
     postcode = _postcode(words, i)
     if postcode:
         return postcode
-    if words[i] in _WORDS_TOO and previous not in LETTERED | {"the"}:
+    told = previous in _LETTERED or _is_next_of_a_row(words, i)
+    if words[i] in _WORDS_TOO and not told and previous != "the":
         return None
     j = i
     while j < len(words) and len(words[j]) == 1 and words[j].isalpha():
@@ -51,9 +53,17 @@ def code(words: Sequence[str], i: int, previous: str) -> tuple[str, int] | None:
     if previous in NUMBER_WORDS or previous in CHOICES:
         return None  # "twelve p", "plan b ten times"
     road = previous == "the" and letters in _ROADS
-    if len(letters + digits) < _SHORTEST and previous not in LETTERED and not road:
+    if len(letters + digits) < _SHORTEST and not told and not road:
         return None
     return f"{letters.upper()}{digits}", end - i
+
+
+def _is_next_of_a_row(words: Sequence[str], i: int) -> bool:
+    """Whether a letter begins one more of what was told: "seats a one to a twelve"."""
+    if not i or words[i - 1] not in ("to", "and", "or", "comma"):
+        return False
+    earlier = (k for k in range(1, i - 1) if words[k] == words[i] and words[k - 1] in _LETTERED)
+    return any(words[k + 1] in NUMBER_WORDS for k in earlier)
 
 
 def _postcode(words: Sequence[str], i: int) -> tuple[str, int] | None:

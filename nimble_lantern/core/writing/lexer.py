@@ -13,10 +13,9 @@ from nimble_lantern.core.lexicon.closed import (
     AUXILIARIES,
     CONTRACTED,
     DETERMINERS,
-    LITTLE,
     SUBJECT_PRONOUNS,
 )
-from nimble_lantern.core.lexicon.figures import MEASURES, MONTH_BEFORE, ROADS
+from nimble_lantern.core.lexicon.figures import MEASURES, MONTH_BEFORE
 from nimble_lantern.core.lexicon.names import INITIALS, PARENTS, TITLES
 from nimble_lantern.core.lexicon.prose import (
     FILE_ENDINGS,
@@ -28,11 +27,11 @@ from nimble_lantern.core.lexicon.prose import (
 from nimble_lantern.core.writing import codes, marks
 from nimble_lantern.core.writing.addresses import address
 from nimble_lantern.core.writing.capitals import ALWAYS, KNOWN, Names, capitalised
-from nimble_lantern.core.writing.cardinals import NUMBER_WORDS
 from nimble_lantern.core.writing.forms import Around, Number
 from nimble_lantern.core.writing.marks import MARKS, Mark, Spacing
 from nimble_lantern.core.writing.numbers import clauses, number_at
 from nimble_lantern.core.writing.persons import is_address, is_listed, is_named, respelled, titled
+from nimble_lantern.core.writing.places import is_of_a_place
 from nimble_lantern.core.writing.spelling import in_dialect, spelled
 
 BREAKS: dict[tuple[str, ...], str] = {
@@ -264,6 +263,8 @@ _NAMED_BY = 3
 
 def _person(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
     before = (*manner.before, *words[max(0, i - _NAMED_BY) : i])
+    if words[i] == "saint" and titled(words, i, before):
+        return Element(Kind.WORD, "St." if manner.dialect == "american" else "St", fixed=True)
     if titled(words, i, before) or is_named(words, i, before) or is_listed(words, i):
         return Element(Kind.WORD, capitalised(_plain(words[i], manner)))
     return None
@@ -465,9 +466,13 @@ def mark_named(words: Sequence[str]) -> Mark | None:
 def _dot(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
     """A dot before the end of a name: "saltmarsh dot org", "rota dot pdf"."""
     ends = words[i + 1 : i + 2] and words[i + 1] in FILE_ENDINGS | TOP_LEVEL
-    if words[i] != "dot" or not i or not ends or previous in ARTICLES_AND_OWNERS:
+    if words[i] != "dot" or not i or previous in ARTICLES_AND_OWNERS:
         return None
-    return Element(Kind.MARK, ".", 1, Spacing.JOIN, fixed=True)
+    letters = list(takewhile(lambda word: len(word) == 1, words[i + 1 :]))
+    if "".join(letters) in FILE_ENDINGS:
+        # "Rota dot p d f"
+        return Element(Kind.MARK, f".{''.join(letters)}", 1 + len(letters), Spacing.CLOSE)
+    return Element(Kind.MARK, ".", 1, Spacing.JOIN, fixed=True) if ends else None
 
 
 def _spell(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
@@ -529,7 +534,8 @@ def _month(words: list[str], i: int, previous: str, manner: Manner) -> Element |
     """ "may" and "march" where only the month fits."""
     word = words[i]
     after = words[i + 1] if i + 1 < len(words) else ""
-    if word not in ("may", "march") or previous not in MONTH_BEFORE | {"of"}:
+    alone = previous == "for" and (not after or _longest(words, i + 1, MARKS) > 0)
+    if word not in ("may", "march") or previous not in MONTH_BEFORE | {"of"} and not alone:
         return None
     if previous == "of" and word == "march" or after in ("be", "have", "not", "well"):
         return None
@@ -537,19 +543,13 @@ def _month(words: list[str], i: int, previous: str, manner: Manner) -> Element |
 
 
 def _street(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
-    """ "Eighteen quay street": the name of a road after the number of a house."""
-    k = next((k for k in range(i, min(i + 3, len(words))) if words[k] in ROADS), None)
-    if k is None:
-        return None
-    for j in range(max(1, k - 2), min(i, k - 1) + 1):
-        named = words[j:k]
-        house = words[j - 1] if len(words[j - 1]) > 1 else words[j - 2]  # "twelve b"
-        if house in NUMBER_WORDS and not set(named) & (LITTLE | MEASURES | NUMBER_WORDS):
-            return Element(Kind.WORD, capitalised(_plain(words[i], manner)))
+    before = (*manner.before, *words[:i])[-1:]
+    if is_of_a_place(words, i, before):
+        return Element(Kind.WORD, capitalised(_plain(words[i], manner)))
     return None
 
 
-_SURNAME = re.compile(r"(o['’](?!clock)|mc)([a-z]{3,})")
+_SURNAME = re.compile(r"(o['’](?!clock)|mc)([a-z]{3,}(?:'s)?)")
 """Irish and Scottish ones (New Hart's Rules, 2014, 5.1): O’Neill, McKay."""
 
 
@@ -562,6 +562,8 @@ def _plain(word: str, manner: Manner) -> str:
     owner, _, ending = word.partition("'")
     if ending == "s" and owner in ALWAYS:
         return f"{ALWAYS[owner]}’s"
+    if word.endswith("s'") and (word[:-1] in ALWAYS or word[:-2] in ALWAYS):
+        return f"{capitalised(word[:-1])}’"
     if surname := _SURNAME.fullmatch(word):
         return "".join(map(capitalised, surname.groups())).replace("'", "’")
     if word in TITLES:

@@ -11,10 +11,12 @@ from collections.abc import Iterator, Sequence
 from dataclasses import replace
 from itertools import takewhile
 
-from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, LITTLE, OF_DEGREE_AND_TIME
 from nimble_lantern.core.lexicon.figures import (
     COINS,
+    COMPOUNDED,
     DENOMINATORS,
+    DIMENSIONS,
     HALVES,
     LABELS,
     MEASURES,
@@ -292,7 +294,8 @@ def _release(words: list[str], i: int, k: int, text: str) -> Number:
 def _before_a_street(words: Sequence[str], j: int) -> bool:
     """ "Quay street", and not "people in the road"."""
     named = [*words[j : j + 1], *takewhile(lambda w: w not in STREETS, words[j + 1 : j + 4])]
-    return len(named) < len(words[j : j + 4]) and not set(named) & LITTLE
+    one_way = named == ["way"]
+    return len(named) < len(words[j : j + 4]) and not set(named) & LITTLE and not one_way
 
 
 def _with_unit(
@@ -325,16 +328,32 @@ def _with_unit(
     if after in ("degree", "degrees") and words[j + 1 : j + 2] in (["celsius"], ["fahrenheit"]):
         scale = words[j + 1].capitalize()
         return Number(j + 2 - i, f"{digits}°{scale[0]}", f"{spelled} {after} {scale}", True)
-    if after in MEASURES:
-        unit = _unit(after, around.dialect)
-        return Number(j + 1 - i, f"{digits} {unit}", f"{spelled} {unit}", True)
     if after in ("year", "month", "week", "day") and words[j + 1 : j + 2] in (["old"], ["olds"]):
         tail = f"-{after}-{words[j + 1]}"
         return Number(j + 2 - i, digits + tail, spelled + tail, True)
+    if after in COMPOUNDED and _before_a_thing(words, i, j + 1, around):
+        tail = f"-{_unit(after, around.dialect)}"
+        figures = always or after in MEASURES or len(digits) > 1
+        return Number(j + 1 - i, digits + tail, spelled + tail, figures)
+    if after in MEASURES:
+        unit = _unit(after, around.dialect)
+        return Number(j + 1 - i, f"{digits} {unit}", f"{spelled} {unit}", True)
     if after in ("years", "months", "weeks") and words[j + 1 : j + 2] == ["old"]:
         return Number(j + 2 - i, f"{digits} {after} old", f"{spelled} {after} old", True)
     aged = around.last in ("aged", "age")
     return Number(j - i, digits, spelled, always or aged)
+
+
+def _before_a_thing(words: Sequence[str], i: int, j: int, around: Around) -> bool:
+    """Whether a number and its unit tell of what sort a thing is: "a ten-minute walk".
+
+    After New Hart's Rules (2014), 3.3.4: such a compound has a hyphen before what it tells of.
+    """
+    thing = words[j] if j < len(words) else ""
+    if words[i] in ("one", "a") and around.last != "a":
+        return False
+    dull = LITTLE | AUXILIARIES | NUMBER_WORDS | MEASURES | DIMENSIONS | OF_DEGREE_AND_TIME
+    return bool(thing) and thing.isalpha() and thing not in dull
 
 
 def _unit(name: str, dialect: str) -> str:
@@ -392,7 +411,8 @@ def clauses(numbers: Sequence[tuple[int, Number]], words: Sequence[str]) -> Iter
     """Indexes into `numbers` of the cardinals that stand in one list or range together."""
     run: list[int] = []
     last_end = -1
-    links = ({"and"}, {"or"}, {"to"}, {"comma"}, {"comma", "and"}, {"comma", "or"}, {"through"})
+    links = ({"and"}, {"or"}, {"to"}, {"comma"}, {"comma", "and"}, {"comma", "or"}, {"through"},
+             {"plus"}, {"minus"}, {"equals"})  # fmt: skip
     for index, (start, number) in enumerate(numbers):
         between = set(words[last_end:start]) if last_end >= 0 else {""}
         if number.cardinal and run and between in links:

@@ -20,8 +20,10 @@ from nimble_lantern.core.lexicon.closed import (
 )
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import (
+    ALSO_GIVEN,
     GIVEN,
     KIN_TITLES,
+    KNOWN_NAMES,
     LONG_TITLES,
     PARENTS,
     PARTICLES,
@@ -51,7 +53,7 @@ def titled(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
     if not after or set(before[-2:]) & (DETERMINERS | ARTICLES_AND_OWNERS):
         return False
     if word in KIN_TITLES:
-        return after in GIVEN
+        return _is_called(word, after)
     if word == "saint":
         return after not in LITTLE | AUXILIARIES
     return word in LONG_TITLES and _may_be_a_surname(after)
@@ -66,12 +68,21 @@ def is_named(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
     if last.rstrip(".") in TITLES:
         trade = bool(set(before[-2:-1]) & (DETERMINERS | ARTICLES_AND_OWNERS))
         return _may_be_a_surname(word) if trade else word not in LITTLE | PARTICLES
-    if last in LONG_TITLES | KIN_TITLES:
+    if last in KIN_TITLES:
+        return _is_called(last, word)
+    if last in LONG_TITLES:
         return titled((last, word), 0, before[:-1])
     if before[-2:-1] and last == "is" and _asks_a_name(before):
         return _may_be_a_surname(word)
     rare = zipf(word) < _RARE and not _verbal(word) and word not in _RARE_PASTS
     return last in GIVEN and rare and _may_be_a_surname(word)
+
+
+def _is_called(title: str, word: str) -> bool:
+    """ "My uncle Bob" is named, whatever else a bob is; "nurse will come" names nobody."""
+    bare = word.removesuffix("'s")
+    also = bare in ALSO_GIVEN and (bare not in AUXILIARIES or title in ("uncle", "aunt"))
+    return also or bare in GIVEN or bare in KNOWN_NAMES
 
 
 def is_address(before: Sequence[str]) -> bool:
@@ -93,9 +104,14 @@ def is_listed(words: Sequence[str], i: int) -> bool:
     pairs = [
         n
         for n in range(1, len(words))
-        if words[n - 1] in GIVEN and _may_be_a_surname(words[n]) and _closes_a_part(words, n + 1)
+        if _is_full_name(words[n - 1], words[n]) and _closes_a_part(words, n + 1)
     ]
     return i in pairs and len(pairs) > 1
+
+
+def _is_full_name(given: str, surname: str) -> bool:
+    known = given in GIVEN or given in KNOWN_NAMES and zipf(surname) < _RARE
+    return known and _may_be_a_surname(surname)
 
 
 def _closes_a_part(words: Sequence[str], i: int) -> bool:
@@ -108,7 +124,7 @@ _PARTING = PREPOSITIONS | AUXILIARIES | {"", "comma", "and", "semicolon", "perio
 
 def a_full_name(words: Sequence[str]) -> bool:
     """Whether two words that stand alone are somebody's given name and surname."""
-    return len(words) == 2 and words[0] in GIVEN and _may_be_a_surname(words[1])
+    return len(words) == 2 and _is_full_name(*words)
 
 
 def _asks_a_name(before: Sequence[str]) -> bool:
@@ -122,6 +138,7 @@ def _verbal(word: str) -> bool:
 
 
 def _may_be_a_surname(word: str) -> bool:
+    word = word.removesuffix("'s")
     if len(word) < _SHORTEST or not word.isalpha() or word in _NO_NAMES:
         return False
     return word in GIVEN or zipf(word) < (_LIKE_VERBS if _verbal(word) else _COMMON)

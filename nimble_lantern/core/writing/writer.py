@@ -262,9 +262,17 @@ class _Writer:
             return True
         if left[-1:] not in tuple("’”\"'") or left[-2:-1] not in tuple("?!"):
             return False
+        if element.text in _GOING_ON and self._quotes_within(left):
+            return True
         asks = following is not None and following.text in SAYING
         name = element.text[:1].isupper()
         return element.text in SAYING or asks and (name or element.text.lower() in SPEAKERS)
+
+    def _quotes_within(self, left: str) -> bool:
+        """Whether what was just quoted stands within a sentence: "I said ‘Never!’ and left"."""
+        opened = max(left.rfind("‘"), left.rfind("“"))
+        before = left[:opened].rstrip() if opened > 0 else ""
+        return bool(before) and before[-1] not in ".?!\n"
 
     def _fresh(self, left: str) -> bool:
         return not left.strip() or left.endswith("\n")
@@ -298,6 +306,7 @@ class _Writer:
         return Written(kept, tuple(choices), self.capitals, self.trim)
 
 
+_GOING_ON = frozenset("and but as while before when because then or".split())
 _OTHER = {"‘": "“", "“": "‘"}
 _CLOSING = {"‘": "’", "“": "”"}
 

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from tests.desk import DeskCase
+from tools.learn_names import names
 
 
 class Written(DeskCase):
@@ -46,8 +47,70 @@ class Names(Written):
         self.desk().hears("thank you full stop yours sincerely new line beth ward")
         self.assertText("Thank you. Yours sincerely\nBeth Ward")
 
+    def test_names_that_no_list_here_was_made_for(self) -> None:
+        self.written(
+            we_met_hester_lomax_in_pontefract="We met Hester Lomax in Pontefract",
+            it_is_lomax_and_kettering="It is Lomax and Kettering",
+            eco_friendly_and_bon_voyage="Eco friendly and bon voyage",
+        )
+
+    def test_only_what_is_no_other_word_is_a_name(self) -> None:
+        self.assertEqual(
+            names(["Lomax", "Bobs", "Jan", "Lamp", "lamp"], ["bobs", "lamp"]), ["Lomax"]
+        )
+
+    def test_given_names_that_are_words_behind_what_a_family_says(self) -> None:
+        self.written(
+            my_uncle_bob_and_aunt_sue="My uncle Bob and Aunt Sue",
+            my_aunt_may_come="My aunt May come",
+            nurse_will_come_soon="Nurse will come soon",
+            the_king_can_mark_it="The king can mark it",
+            prince_albert_came="Prince Albert came",
+        )
+
+    def test_roads_and_places_by_their_kind(self) -> None:
+        self.written(
+            we_live_in_lake_street="We live in Lake Street",
+            victoria_park_is_open="Victoria Park is open",
+            a_roman_road_ran_here="A Roman road ran here",
+            the_one_way_street="The one way street",
+            street_lighting_is_poor="Street lighting is poor",
+        )
+        self.desk().hears("she is at saint mary's school in the quay road")
+        self.assertText("She is at St Mary’s School in the quay road")
+
+    def test_whose_it_is(self) -> None:
+        for said, page in {
+            "it's mrs o'brien's turn": "It’s Mrs O’Brien’s turn",
+            "the andrews' dog barked": "The Andrews’ dog barked",
+        }.items():
+            with self.subTest(said):
+                self.desk().hears(said)
+                self.assertText(page)
+
 
 class Figures(Written):
+    def test_of_what_sort_a_thing_is(self) -> None:
+        self.written(
+            a_ninety_nine_year_lease="A 99-year lease",
+            two_ten_litre_buckets="Two 10-litre buckets",
+            it_is_ten_foot_tall="It is 10 foot tall",
+            a_one_hour_trip_and_one_day_off="A one-hour trip and one day off",
+        )
+
+    def test_rows_of_letters_and_numbers(self) -> None:
+        self.written(
+            seats_a_one_to_a_twelve_are_taken="Seats A1 to A12 are taken",
+            give_a_one_and_a_two="Give a one and a two",
+            send_notes_dot_p_d_f_today="Send notes.pdf today",
+        )
+
+    def test_what_is_quoted_within_a_sentence(self) -> None:
+        self.written(
+            i_said_quote_never_exclamation_mark_unquote_and_left="I said ‘Never!’ and left",
+            quote_go_exclamation_mark_unquote_and_so_we_went="‘Go!’ And so we went",
+        )
+
     def test_initials_that_are_words_as_well(self) -> None:
         self.written(
             bring_your_i_d_card="Bring your ID card",
