@@ -188,6 +188,9 @@ def page_style(text_size: str) -> PageStyle:
     return PageStyle(size=float(text_size))
 
 
+_KEEP_SEVERAL = ("selecting.", "marks.", "case.", "faces.")
+
+
 @dataclass(frozen=True)
 class Sitting:
     """Document, caret, selection and all that goes with them.  Changed only by `advance`."""
@@ -272,6 +275,16 @@ class Sitting:
         if self.tray is not None:
             return "spelling"
         return "choosing" if self.question else "writing"
+
+    @property
+    def holds(self) -> bool:
+        """Whether something was just selected, in one place or in several.
+
+        Several stay so while their looks are changed.
+        """
+        last = (self.trail[-1].command or "") if self.trail else ""
+        several = len(self.that) > 1 and last.startswith(_KEEP_SEVERAL)
+        return several or self.selection is not None and self.fresh
 
     @property
     def writing_place(self) -> Position:

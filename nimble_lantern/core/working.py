@@ -22,7 +22,7 @@ from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.lexicon.manners import FILLERS
 from nimble_lantern.core.mending.tray import as_named, letters_heard, letters_of
 from nimble_lantern.core.offering import answer_help, learned_words, offered
-from nimble_lantern.core.reading import intents, nearest, reader
+from nimble_lantern.core.reading import intents, nearest, pairs, reader
 from nimble_lantern.core.reading.addressing import barest, opens_a_request, wordings
 from nimble_lantern.core.reading.exactly import Verdict
 from nimble_lantern.core.reading.hearing import Hearing, Might
@@ -81,11 +81,10 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
             return
     parts = [words] if remembered else reader.stretches(phrases)
     if len(parts) == 1:
-        if instead := reader.taken_back_for(turn.sitting, words):
-            for said in instead:
-                obey(turn, reader.judge(turn.sitting, said, whole=True), said)
+        now = turn.sitting
+        if both := pairs.taken_back_for(now, words) or pairs.two_commands(now, words):
+            _obey_both(turn, both)
             return
-        parts = list(reader.two_commands(turn.sitting, words) or parts)
     text: list[Sequence[str]] = []
     i = 0
     while i < len(parts):
@@ -291,6 +290,16 @@ def _command_at(
                 continue
         return end, verdict
     return None
+
+
+def _obey_both(turn: Turn, both: pairs.Pair) -> None:
+    for said in both:
+        verdict = reader.judge(turn.sitting, said, whole=True)
+        if verdict.kind is Judged.TEXT:
+            turn.kinds.append(ReadAs.UNCLEAR)
+            turn.summaries.append(f"“{' '.join(said)}” was not understood then")
+        else:
+            obey(turn, verdict, said)
 
 
 def obey(turn: Turn, verdict: Verdict, words: Sequence[str]) -> None:

@@ -42,6 +42,11 @@ def of_a_line(sitting: Sitting, parse: Parse) -> bool:
     return not here and _of_a_line(unit, text) and not set(text) & PARTS
 
 
+def of_a_heading(sitting: Sitting, parse: Parse) -> bool:
+    """ "Rename the title to setting sail"."""
+    return _unit(sitting, parse.args.get("target")) is Unit.HEADING
+
+
 def _unit(sitting: Sitting, target: object) -> Unit | None:
     if isinstance(target, One):
         found = resolve(target, sitting)

@@ -245,6 +245,10 @@ def no_heading(sitting: Sitting) -> Done | Refusal:
     return _undressed(sitting, Kind.HEADING, "heading")
 
 
+def _in_an_item(sitting: Sitting, parse: Parse) -> bool:
+    return sitting.document.blocks[sitting.caret.block].kind is Kind.ITEM
+
+
 @command(
     *frames.gone(
         "(bullets | bullet points | bullet | list [formatting | format | style] | numbers"
@@ -254,6 +258,11 @@ def no_heading(sitting: Sitting) -> Done | Refusal:
     "(turn | make | change | put) (the | this) list [back] (into | to) [(normal | plain)] (text"
     " | paragraphs)",
     "unbullet",
+    Way(
+        "(make | turn | change) (these | them | those) [all] [back] [into] [(plain | normal |"
+        " ordinary)] (paragraphs | text)",
+        when=_in_an_item,
+    ),
     example="remove the bullets",
     group="format",
 )

@@ -16,7 +16,7 @@ _BETWEEN = " ,;:–—-"
 
 def _a_sentence(sitting: Sitting, parse: Parse) -> bool:
     """A sentence is broken in two; a paragraph is split, which is another thing."""
-    return unit_named(parse.args.get("whole")) is Unit.SENTENCE
+    return unit_named(parse.args.get("whole")) in (Unit.SENTENCE, Unit.QUESTION)
 
 
 def once_inside(sitting: Sitting, whole: Places, target: Places) -> Range | Refusal:

@@ -200,7 +200,7 @@ def _that_beside_a_block(sitting: Sitting, parse: Parse) -> bool:
     return bool(sitting.that or sitting.selection) and block or _that_has_a_place(sitting, parse)
 
 
-_BLOCKS = (Unit.HEADING, Unit.PARAGRAPH, Unit.SENTENCE, Unit.ITEM, Unit.LIST)
+_BLOCKS = (Unit.HEADING, Unit.PARAGRAPH, Unit.SENTENCE, Unit.QUESTION, Unit.ITEM, Unit.LIST)
 
 
 def _quoted(sitting: Sitting, value: object) -> bool:

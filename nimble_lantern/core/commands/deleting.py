@@ -15,6 +15,7 @@ from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import (
+    One,
     Order,
     Places,
     That,
@@ -55,8 +56,10 @@ def _no_object(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _item_by_words(sitting: Sitting, parse: Parse) -> bool:
-    """ "Cross buy paint off", where an item of a list says so."""
-    return in_a_list(sitting.document, parse.args.get("target"))
+    """ "Cross buy paint off", where an item of a list says so; "cross off the first two"."""
+    target = parse.args.get("target")
+    told = isinstance(target, One) or isinstance(target, Units) and target.unit is Unit.ITEM
+    return told or in_a_list(sitting.document, target)
 
 
 def _plainly_named(sitting: Sitting, parse: Parse) -> bool:
@@ -78,6 +81,7 @@ def _of_prose(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     return isinstance(target, Units) and target.unit in (
         Unit.SENTENCE,
+        Unit.QUESTION,
         Unit.PARAGRAPH,
         Unit.HEADING,
     )
@@ -96,6 +100,7 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
 @command(
     "<remove> {target}",
     "(rub | cross | strike | scratch) {target} out",
+    "(take | leave | cut | get) {target:mark_out}",
     "(delete back | backspace) [over] {target:counted_back}",
     "delete {target:counted_back} back",
     "<discard> {target:said_last}",
@@ -157,7 +162,8 @@ def delete(sitting: Sitting, target: Places) -> Done:
     whole = target.unit in (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
     begin = ranges != (sitting.selection,)  # what is said next may take its place
     after = replace(remove(sitting, ranges, blocks=whole, begin=begin), insertion=None)
-    return Done(after, f"deleted {how_much}: {what}{near(target)}")
+    marks = not any(sitting.document.count_words(r) for r in ranges)
+    return Done(after, f"deleted {what if marks else f'{how_much}: {what}'}{near(target)}")
 
 
 @command(

@@ -333,6 +333,11 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
         " [(after all | again | as it was)]",
         when=_stood_before,
     ),
+    Way(
+        "[no] (bring | put | get | give me) (back {text:words} | {text:words} back)"
+        " [(in | again | please)]",
+        when=_stood_before,
+    ),
     example="undo that",
     group="repair",
     walks=True,

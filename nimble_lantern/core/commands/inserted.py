@@ -260,7 +260,7 @@ def beside_a_block(sitting: Sitting, parse: Parse) -> bool:
     return target is None or of_the_page(target)
 
 
-_PROSE = (Unit.SENTENCE, Unit.PARAGRAPH, Unit.LINE, Unit.HEADING, Unit.ITEM)
+_PROSE = (Unit.SENTENCE, Unit.QUESTION, Unit.PARAGRAPH, Unit.LINE, Unit.HEADING, Unit.ITEM)
 
 
 def in_prose(sitting: Sitting, parse: Parse) -> bool:
@@ -274,7 +274,7 @@ def in_prose(sitting: Sitting, parse: Parse) -> bool:
         return False
     if text[:1] in _HOW_MUCH or text[:2] in _SO_MUCH:
         return False  # "put more detail in the second paragraph"
-    told = target.order is not Order.THIS or target.unit is Unit.HEADING
+    told = target.order is not Order.THIS or target.unit in (Unit.HEADING, Unit.QUESTION)
     told = told or bool(mark_named(bare_mark(text)))
     return told and plain_words(sitting, parse)
 

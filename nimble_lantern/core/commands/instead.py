@@ -230,7 +230,7 @@ def becomes(target: object, text: tuple[str, ...]) -> bool:
         return True
     if not isinstance(target, Units | Holding) or not text:
         return False
-    prose = target.unit in (Unit.SENTENCE, Unit.PARAGRAPH, Unit.LINE)
+    prose = target.unit in (Unit.SENTENCE, Unit.QUESTION, Unit.PARAGRAPH, Unit.LINE)
     if len(text) <= 3 and text[-1] in PARTS | _LINES:
         return True
     if text[:1] not in (("a",), ("an",), ("the",), ("some",)) or len(text) > 5:

@@ -9,6 +9,7 @@ from nimble_lantern.core.commands.table_here import head_two, headed, headed_cel
 from nimble_lantern.core.commands.when import just_made, names_no_thing
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.moving import paste_at
+from nimble_lantern.core.composing.placing import keeps_capital
 from nimble_lantern.core.composing.starting import empty_beside
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import (
@@ -23,8 +24,6 @@ from nimble_lantern.core.document.edits import (
 from nimble_lantern.core.document.model import Document, Format, Kind, Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
-from nimble_lantern.core.lexicon.frequency import zipf
-from nimble_lantern.core.lexicon.names import CAPITALISED
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import Both, Order, Places, That, Unit, Units, Words
 from nimble_lantern.core.targets.resolve import nth_like, resolve
@@ -173,24 +172,12 @@ def join_sentences(sitting: Sitting, target: Places, link: str = "") -> Done | R
     stop = len(text[: first.end.offset].rstrip(" .!?"))
     opening = text[second.start.offset :].split(" ", 1)[0]
     begins = text[second.start.offset]
-    small = begins if _keeps_capital(sitting, opening) else begins.lower()
+    small = begins if keeps_capital(sitting, opening) else begins.lower()
     step = Splice(first.end.block, stop, second.start.offset + 1, Piece(f"{link} {small}"))
     after = sitting.edited(Edit((step,)))
     shorter = second.start.offset + 1 - stop - len(f"{link} {small}")
     whole = Range(first.start, second.end._replace(offset=second.end.offset - shorter))
     return Done(after.about([whole]), f"{quoted(after.document.text(whole))} is one sentence")
-
-
-def _keeps_capital(sitting: Sitting, word: str) -> bool:
-    """Whether a sentence's first word has its capital in the middle of one, too."""
-    bare = word.strip(",.;:!?").replace("’", "'").lower()
-    named = sitting.names.follow(sitting.document.blocks).match([bare], 0)
-    plain = bare in CAPITALISED or bare.split("'")[0] == "i"
-    return bool(named) or plain or word[1:2].isupper() or zipf(bare) < _NAME
-
-
-_NAME = 3.0
-"""On wordfreq's Zipf scale; a rarer word at the start of a sentence is taken for a name."""
 
 
 _LINKS = (("and", " and"), ("a comma", ","), ("a semicolon", ";"), ("a dash", " –"))

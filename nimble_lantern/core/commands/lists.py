@@ -174,6 +174,15 @@ _SHORT_ITEM = 3
 _NO_ITEM = frozenset("nobody everybody everyone somebody someone anybody who what that".split())
 
 
+def _behind_an_item(sitting: Sitting, parse: Parse) -> bool:
+    """ "Add matches", right behind an item that says something: it does not go on so."""
+    text, place = tuple(parse.args.get("text", ())), sitting.writing_place
+    block = sitting.document.blocks[place.block]
+    ended = block.kind is Kind.ITEM and 0 < len(block.text) == place.offset
+    short = len(text) <= _SHORT_ITEM + 1 and text[0] not in _GOING_ON | LITTLE
+    return ended and short and sitting.selection is None
+
+
 @command(
     Way(
         "(<put> | append | put in) [(an item | the item)] {text:words} (to | on | onto | at) [the"
@@ -181,6 +190,7 @@ _NO_ITEM = frozenset("nobody everybody everyone somebody someone anybody who wha
         when=_names_an_item,
     ),
     Way("add (an item | another item) [saying] {text}", when=_an_item),
+    Way("(add | also) {text:words}", when=_behind_an_item),
     Way("(another | one more) item [saying] {text}", when=_an_item),
     Way(
         "(add | put [in]) (another | one more | a new) (item | entry) [saying] {text}",
@@ -348,6 +358,7 @@ CATALOGUE.table(
     "{spacing} [for {target}]",
     "(set | put) {target} in {spacing}",
     "double space {target}",
+    "(double space | {spacing} for) {target:whole_letter}",
     "(give | set) {target} {spacing}",
     example="double spacing for everything",
     group="format",

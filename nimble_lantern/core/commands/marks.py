@@ -306,6 +306,7 @@ def plain(sitting: Sitting, target: Places | None = None) -> Done:
 
 @command("(remove | clear) [all] [the] (formatting | format)", "no formatting [at all]",
          "(delete | strip | get rid of | undo) [all] [the] (formatting | format)",
+         "(take | strip | clear) [all] [the] (formatting | format) (off | away | out)",
          example="clear the formatting", group="format")  # fmt: skip
 def plain_that(sitting: Sitting) -> Done | Refusal:
     """Take every mark off what is selected, or was just written."""

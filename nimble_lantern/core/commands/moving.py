@@ -17,10 +17,7 @@ from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Option, Question, Sitting, View
-from nimble_lantern.core.targets.model import Places, Tabled, Unit
-
-_FLOWING = (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE)
-
+from nimble_lantern.core.targets.model import FLOWING, Places, Tabled, Unit
 
 _SOMETHING = (
     "(add | write | say | put) (something | a bit | more | some more | a word | a few words)"
@@ -326,7 +323,7 @@ def _moved(sitting: Sitting, count: int, unit: Unit, way: int) -> Done | Refusal
         return Refusal("That is no way to go.", "", "Say a number from one up.")
     if unit is Unit.LINE:
         goal = _by_lines(sitting, count * way)
-    elif unit in _FLOWING:
+    elif unit in FLOWING:
         goal = _by_units(sitting, unit.value, count, way)
     else:
         goal = _by_blocks(sitting, unit, count, way)

@@ -219,6 +219,8 @@ def _from_what(words: tuple[str, ...]) -> bool:
     ),
     Way("{text:words} for {target}", when=instead.day_for_day),
     Way("(make | let) {target} [(say | read | be)] {text}", when=becoming.of_a_line),
+    Way("(rename | retitle) {target} [(to | as | into)] {text}", when=becoming.of_a_heading),
+    Way("call {target} {text:words}", when=becoming.of_a_heading),
     Way(
         "[(no | sorry)] {target} <shall> (be | say | read) [the (word | words)] {text}",
         when=becoming.of_words_told,

@@ -9,12 +9,13 @@ from itertools import islice
 from nimble_lantern.core.commands.when import is_selected, names_a_part, stands_here
 from nimble_lantern.core.commands.wording import label_at, many, named, near
 from nimble_lantern.core.document import units
-from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.document.model import Document, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.state import Done, Option, Question, Sitting, View
 from nimble_lantern.core.targets.finding import all_within
 from nimble_lantern.core.targets.model import (
+    FLOWING,
     Order,
     Places,
     Reach,
@@ -22,6 +23,7 @@ from nimble_lantern.core.targets.model import (
     Units,
     Words,
     of_the_page,
+    unit_named,
 )
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import named_as_written
@@ -33,6 +35,14 @@ def _shown(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     ordered = isinstance(target, Words) and target.order is not None
     return ordered or of_the_page(target)
+
+
+def _a_part_alone(sitting: Sitting, parse: Parse) -> bool:
+    """ "Rewrite the last sentence": a sentence or paragraph, as what it is to say was not said."""
+    return unit_named(parse.args.get("target")) in _ALONE and _shown(sitting, parse)
+
+
+_ALONE = (Unit.SENTENCE, Unit.QUESTION, Unit.PARAGRAPH, Unit.LINE, Unit.HEADING, Unit.ITEM)
 
 
 def _quoted(sitting: Sitting, parse: Parse) -> bool:
@@ -60,6 +70,16 @@ def _quoted(sitting: Sitting, parse: Parse) -> bool:
         "{target:reach} [please] select",
         "{target} [please] select",
         "(<pick> | take) {target:reach}",
+    ),
+    Way(
+        "[let me | i want to | i'd like to] (rewrite | reword | rephrase | redo | edit | change)"
+        " {target} [(please | differently | in other words)]",
+        when=_a_part_alone,
+    ),
+    Way(
+        "(let me | i want to | i'd like to) (say | put) {target} (differently | in other words"
+        " | another way)",
+        when=_a_part_alone,
     ),
     Way("take {target}", when=names_a_part),
     Way("mark {target}", when=_quoted),
@@ -154,6 +174,45 @@ def _just_selected(sitting: Sitting, parse: Parse) -> bool:
     return _is_fresh(sitting, parse) and last.startswith("selecting.") and not whole
 
 
+@command(
+    Way("[and] {target} (too | as well | also)", when=_just_selected),
+    Way("[and] also {target}", when=_just_selected),
+    "(include | select) {target} (too | as well | also)",
+    Way("add {target} to the selection", when=is_selected),
+    example="include the last word as well",
+    group="selecting",
+    grows=True,
+)
+def select_too(sitting: Sitting, target: Places) -> Done:
+    """Select a target beside what is selected; what stands next to it makes one with it."""
+    document = sitting.document
+    held = sitting.that or ((sitting.selection,) if sitting.selection else ())
+    joined: list[Range] = []
+    for r in units.disjoint((*held, *target.ranges)):
+        last = joined[-1] if joined else None
+        if last and last.end.block == r.start.block and not _between(document, last, r):
+            joined[-1] = Range(last.start, r.end)
+        else:
+            joined.append(r)
+    return select(sitting, replace(target, ranges=tuple(joined)))
+
+
+def _between(document: Document, a: Range, b: Range) -> str:
+    return document.text(Range(a.end, b.start)).strip()
+
+
+@command(
+    Way("[(and | no)] [now] [select] the (whole | entire | full) {unit}", when=_just_selected),
+    example="now the whole sentence",
+    group="selecting",
+    widens=True,
+)
+def select_around(sitting: Sitting, unit: Unit) -> Done | Refusal:
+    """Select all of the sentence, line or paragraph in which the selection stands."""
+    found = resolve(Units(unit, Order.THIS), sitting)
+    return found if isinstance(found, Refusal) else select(sitting, found)
+
+
 CATALOGUE.table(
     "extend",
     {"(extend | stretch | lengthen | grow | expand) [(it | that | this | [the] selection)]": True},
@@ -162,7 +221,7 @@ CATALOGUE.table(
 
 def _on_from(sitting: Sitting, unit: Unit, held: Range, forward: bool) -> Iterator[Range]:
     """The units behind what is held, or before it, the nearest first."""
-    if unit in (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE):
+    if unit in FLOWING:
         way = units.forward if forward else units.backward
         return way(sitting.document, unit.value, held.end if forward else held.start)
     every = all_within(unit, sitting, sitting.document.whole)

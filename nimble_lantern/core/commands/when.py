@@ -55,4 +55,4 @@ def names_no_thing(sitting: Sitting, parse: Parse) -> bool:
 
 def is_selected(sitting: Sitting, parse: Parse) -> bool:
     """Something is selected, and what may else be a sentence is said of it: "all in capitals"."""
-    return sitting.selection is not None
+    return sitting.selection is not None or sitting.holds

@@ -44,7 +44,16 @@ def named(document: Document, ranges: Sequence[Range]) -> str:
     """What ranges are, for the trail: the words, or how many places."""
     if len(ranges) == 1:
         return quoted(document.text(ranges[0]))
-    return f"{quoted(document.text(ranges[0]))} in {many(len(ranges), 'place')}"
+    first, *others = (quoted(document.text(r)) for r in ranges[:_MOST_PLACES])
+    if others and others[0].lower() != first.lower():
+        more = len(ranges) - 2
+        rest = f"{more + 1} places more" if more > 1 else " and ".join(others)
+        return f"{first} (and {rest})"
+    return f"{first} in {many(len(ranges), 'place')}"
+
+
+_MOST_PLACES = 3
+"""So many different ones are told by their words."""
 
 
 def words_in(sitting: Sitting, ranges: Sequence[Range]) -> str:

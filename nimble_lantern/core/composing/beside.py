@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-from nimble_lantern.core.composing.placing import Wrote, manner_of, place_at, put
+from nimble_lantern.core.composing.placing import Wrote, keeps_capital, manner_of, place_at, put
 from nimble_lantern.core.composing.replacing import bare_mark
 from nimble_lantern.core.document.edits import (
     AddBlocks,
@@ -14,7 +14,6 @@ from nimble_lantern.core.document.edits import (
 )
 from nimble_lantern.core.document.model import (
     Block,
-    Document,
     Format,
     Kind,
     Piece,
@@ -22,9 +21,8 @@ from nimble_lantern.core.document.model import (
     Range,
 )
 from nimble_lantern.core.document.tables import outside
-from nimble_lantern.core.lexicon.sentences import COMMON_OPENINGS
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.writing.writer import write
+from nimble_lantern.core.writing.writer import Written, write
 
 
 def _bracketed(words: Sequence[str]) -> Sequence[str]:
@@ -56,7 +54,8 @@ def insert_beside(
     if before and document.blocks[at.block].text[at.offset :][:1].islower():
         place = replace(place, continues=True)  # where small letters begin, they still do
     written = write(words, place, manner_of(sitting, place.left))
-    edit = _lowered(document, r) if before else Edit()
+    goes_on = before and not _ends_a_sentence(written)
+    edit = _lowered(sitting, r) if goes_on else Edit()
     bare = sitting.edited(edit)
     caret_there = sitting.caret == at
     wrote = put(replace(bare, selection=None, fresh=False), at, written, ())
@@ -65,13 +64,19 @@ def insert_beside(
     return wrote
 
 
-def _lowered(document: Document, r: Range) -> Edit:
+def _ends_a_sentence(written: Written) -> bool:
+    last = next((part for part in reversed(written.parts) if isinstance(part, str)), "")
+    return last.rstrip("”’\"') ")[-1:] in tuple(".?!")
+
+
+def _lowered(sitting: Sitting, r: Range) -> Edit:
     """A capital that only marked the sentence's start goes when words come before it."""
+    document = sitting.document
     block = document.blocks[r.start.block]
     starts = {start for start, _ in block.sentences}
     start = r.start.offset
     word = next((block.text[s:e] for s, e in block.words if s == start), "")
-    if start not in starts or word.lower() not in COMMON_OPENINGS or word == "I":
+    if start not in starts or not word or keeps_capital(sitting, word):
         return Edit()
     piece = block.piece(start, start + 1)
     return Edit((Splice(r.start.block, start, start + 1, Piece(piece.text.lower(), piece.spans)),))

@@ -21,6 +21,9 @@ from nimble_lantern.core.document.model import (
     Position,
     Range,
 )
+from nimble_lantern.core.lexicon.frequency import zipf
+from nimble_lantern.core.lexicon.names import CAPITALISED
+from nimble_lantern.core.lexicon.sentences import COMMON_OPENINGS
 from nimble_lantern.core.origins import of_utterance
 from nimble_lantern.core.state import Marks, Sitting, WrittenChoice
 from nimble_lantern.core.writing.capitals import AsHeard, capitalised
@@ -48,7 +51,15 @@ def place_at(document: Document, p: Position, end: Position | None = None) -> Pl
     after = end or p
     right = document.blocks[after.block].text[after.offset : after.offset + 8]
     above = document.blocks[p.block - 1].text[-_CONTEXT:] if p.block else ""
-    return Place(block.text[max(0, p.offset - _CONTEXT) : p.offset], right, block.kind, above)
+    left = block.text[max(0, p.offset - _CONTEXT) : p.offset]
+    return Place(left, right, block.kind, above, small=_small_items(document, p.block))
+
+
+def _small_items(document: Document, b: int) -> bool:
+    """Whether a list goes on here whose items begin with small letters."""
+    block = document.blocks[b]
+    beside = block if block.text or not b else document.blocks[b - 1]
+    return block.kind == beside.kind == Kind.ITEM and beside.text[:1].islower()
 
 
 def manner_of(sitting: Sitting, left: str) -> Manner:
@@ -76,6 +87,18 @@ def manner_for(sitting: Sitting, place: Place, words: Sequence[str]) -> Manner:
     return manner
 
 
+def keeps_capital(sitting: Sitting, word: str) -> bool:
+    """Whether a sentence's first word has its capital in the middle of one, too."""
+    bare = word.strip(",.;:!?").replace("’", "'").lower()
+    if bare in COMMON_OPENINGS:
+        return False
+    named = sitting.names.follow(sitting.document.blocks).match([bare], 0)
+    plain = bare in CAPITALISED or bare.split("'")[0] == "i"
+    return bool(named) or plain or word[1:2].isupper() or zipf(bare) < _NAME
+
+
+_NAME = 3.0
+"""On wordfreq's Zipf scale; a rarer word at the start of a sentence is taken for a name."""
 _OF_NAMES = (Kind.CELL, Kind.ITEM)
 """A name alone may be all that they say."""
 

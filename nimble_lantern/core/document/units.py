@@ -29,12 +29,18 @@ def _inside(block: Block, unit: str) -> tuple[tuple[int, int], ...]:
 
 
 def in_block(document: Document, b: int, unit: str) -> list[Range]:
-    """The characters, words or sentences of one block."""
+    """The characters, words, sentences or questions of one block."""
+    if unit == "question":
+        return [r for r in in_block(document, b, "sentence") if _asks(document, r)]
     pairs = _inside(document.blocks[b], unit)
     found = [Range(Position(b, s), Position(b, e)) for s, e in pairs]
     if unit == "sentence" and found:
         found[-1:] = said_apart(document, found[-1])
     return found
+
+
+def _asks(document: Document, sentence: Range) -> bool:
+    return document.text(sentence).rstrip("”’\"')] ").endswith("?")
 
 
 def _counts(block: Block, unit: str, whole: bool) -> bool:

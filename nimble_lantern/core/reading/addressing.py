@@ -398,6 +398,8 @@ def of_what_is_selected(words: Sequence[str]) -> bool:
     """
     if any(tuple(words[: len(aside)]) == aside for aside in ASIDES):
         return True
+    if words[0] == "and" and (words[-1] in ("too", "also") or words[-2:] == ("as", "well")):
+        return True
     bare = barest(words)
     if not bare or len(bare) > _MOST_ADDRESSED:
         return False

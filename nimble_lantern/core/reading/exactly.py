@@ -79,7 +79,7 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
     if sitting.question is not None:
         # While something is asked, "choose all" answers it, and does not select everything.
         parses.sort(key=lambda p: (p.free, not p.command.traits.answers))
-    if sitting.selection is not None and sitting.fresh:
+    if sitting.holds:
         # Right after "select the boat", "to the end of the line" stretches what is selected.
         parses.sort(key=lambda p: (p.free, not p.command.traits.widens))
     if sitting.aloud is not None:
@@ -94,7 +94,7 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
     found = best(sitting, parses, near=False)
     if found.kind is Judged.COMMAND or not whole:
         return found
-    if sitting.selection is not None and sitting.fresh and len(words) <= _MOST_SAID_OF_IT:
+    if sitting.holds and len(words) <= _MOST_SAID_OF_IT:
         # With words selected, "bold", "in capitals" and "bullets" are said of them.
         named = len(words) > 1 or words[0] in TRADE_NOUNS | TRADE_VERBS
         for said in ((*words, "that"), *((("make", "that", *words),) if named else ())):
@@ -157,7 +157,7 @@ def best(
 def _goes_back(sitting: Sitting, verdict: Verdict) -> bool:
     """ "Strike that" takes back what was just said, unless something is selected."""
     walks = verdict.parse is not None and verdict.parse.command.traits.walks
-    return walks and not (sitting.selection is not None and sitting.fresh)
+    return walks and not sitting.holds
 
 
 def _suits(sitting: Sitting, parse: Parse, verdict: Verdict) -> bool:

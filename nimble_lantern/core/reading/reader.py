@@ -3,10 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
-from functools import lru_cache
 
-from nimble_lantern.core.commands import CATALOGUE
-from nimble_lantern.core.commands.instead import a_look
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
 from nimble_lantern.core.kinds import Judged
@@ -17,7 +14,6 @@ from nimble_lantern.core.reading.addressing import (
     Plainer,
     a_remark,
     as_wished,
-    barest,
     in_parts,
     of_the_whole,
     of_what_is_selected,
@@ -34,12 +30,11 @@ from nimble_lantern.core.reading.exactly import (
     parses_here,
     writes_words,
 )
-from nimble_lantern.core.reading.ways import Asked, in_its_place, in_other_ways, named_first
+from nimble_lantern.core.reading.ways import Asked, in_other_ways, named_first
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import (
     Beyond,
-    Places,
     That,
     Units,
     Words,
@@ -222,6 +217,9 @@ def _swallowed(sitting: Sitting, found: Verdict, plainer: Verdict, fewer: int) -
 def _spares_the_selection(sitting: Sitting, words: tuple[str, ...]) -> bool:
     """Whether what is selected stays, as the words may be meant for the desk and not for it."""
     held = sitting.selection
+    if held is None and sitting.holds:
+        chosen = (sitting.trail[-1].command or "").startswith("selecting.")
+        return chosen and of_what_is_selected(words)
     if held is None or not sitting.fresh:
         return False
     several = held.start.block != held.end.block and len(words) <= _FEW_FOR_PARAGRAPHS
@@ -321,131 +319,3 @@ def stretches(phrases: Sequence[Sequence[str]]) -> list[tuple[str, ...]]:
 def may_follow(text: Sequence[str]) -> bool:
     """Whether a command may come right after this text in one breath."""
     return not text or text[-1] not in NEVER_LAST
-
-
-_MOST_LINKS = 6
-"""Places where an utterance may fall into two commands; one with more of them is a text."""
-
-
-Pair = tuple[tuple[str, ...], tuple[str, ...]]
-
-
-def two_commands(sitting: Sitting, words: Sequence[str]) -> Pair | None:
-    """Two commands joined by "and" or "then", where the whole is none: "bold a and delete b"; or
-    one verb for two looks: "make the title big and in the middle"."""
-    bare = barest(words)  # "and put action before it in bold"
-    first = _pair(sitting, bare) if len(bare) > 2 and bare != tuple(words) else None
-    return first or _pair(sitting, tuple(words))
-
-
-def _pair(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
-    if not CATALOGUE.may_begin(words[0]):
-        return None
-    links = [i for i, w in enumerate(words) if w in _LINKS and 0 < i < len(words) - 1]
-    looks = [i for i in range(2, len(words) - 1) if _ends_in_a_look(words, i)]
-    short = len(words) <= _MOST_WORDS_OF_A_SLIP + 2
-    may = (i for i in range(2, len(words) - 1) if short and words[i] in _VERBS)
-    bare = [i for i in may if _whole_and_harmless(exactly(sitting, tuple(words[:i]), True), 0)]
-    if not (links or looks or bare) or len(links) + len(looks) > _MOST_LINKS:
-        return None
-    if judge(sitting, words, whole=True).kind is not Judged.TEXT:
-        return None
-    for pair in (_two_looks(sitting, words, i) for i in links):
-        if pair is not None:
-            return pair
-    found = (p for i in links if (p := _two(sitting, words, i)) is not None)
-    then = (p for i in looks if (p := _then_a_look(sitting, words, i)) is not None)
-    beside = (p for i in bare if (p := _side_by_side(sitting, words, i)) is not None)
-    return next(found, None) or next(then, None) or next(beside, None)
-
-
-def _side_by_side(sitting: Sitting, words: Sequence[str], i: int) -> Pair | None:
-    """ "New letter call it party": two that are whole, none of them taking anything away."""
-    first, second = tuple(words[:i]), tuple(words[i:])
-    found = judge(_about_first(sitting, first), second, whole=True)
-    return (first, second) if _whole_and_harmless(found, 2) else None
-
-
-def _whole_and_harmless(found: Verdict, most: int) -> bool:
-    """Whether that is a command, with so many free words, which takes nothing away."""
-    parse = found.parse
-    if found.kind is not Judged.COMMAND or parse is None or parse.free > most:
-        return False
-    return not (parse.command.traits.destructive or parse.command.traits.walks)
-
-
-_LONGEST_LOOK = 4
-_PUTTING = ("inserting.", "passages.", "sayings.", "titled.")
-
-
-def _ends_in_a_look(words: Sequence[str], i: int) -> bool:
-    """ "Put the date at the top on the right": what is put there is to look so."""
-    last = tuple(words[i:])
-    return last[0] in PREPOSITIONS and len(last) <= _LONGEST_LOOK and _names_a_look(last)
-
-
-@lru_cache(maxsize=256)
-def _names_a_look(words: tuple[str, ...]) -> bool:
-    return a_look(words)
-
-
-def _then_a_look(sitting: Sitting, words: Sequence[str], i: int) -> Pair | None:
-    first, second = tuple(words[:i]), ("make", "that", *words[i:])
-    made = judge(sitting, first, whole=True)
-    writes = made.parse is not None and made.parse.command.name.startswith(_PUTTING)
-    if made.kind is Judged.COMMAND and writes and _a_look(_about_first(sitting, first), second):
-        return first, second
-    return None
-
-
-_LINKS = frozenset(("and", "then"))
-
-
-def _two(sitting: Sitting, words: Sequence[str], link: int) -> Pair | None:
-    if not CATALOGUE.may_begin(words[link + 1]) and words[link + 1] != "then":
-        return None
-    rest = link + (2 if tuple(words[link : link + 2]) == ("and", "then") else 1)
-    first, second = tuple(words[:link]), tuple(words[rest:])
-    if second and _sure(sitting, first) and _sure(_about_first(sitting, first), second):
-        return first, second
-    return None
-
-
-def _two_looks(sitting: Sitting, words: Sequence[str], link: int) -> Pair | None:
-    first, second = tuple(words[:link]), ("make", "that", *words[link + 1 :])
-    if _a_look(sitting, first) and _a_look(_about_first(sitting, first), second):
-        return first, second
-    return None
-
-
-def _a_look(sitting: Sitting, words: tuple[str, ...]) -> bool:
-    verdict = judge(sitting, words, whole=True)
-    command = verdict.parse.command if verdict.parse else None
-    return verdict.kind is Judged.COMMAND and command is not None and command.group == "format"
-
-
-def taken_back_for(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
-    """Two commands where words say what should have been done instead: "sorry i meant italic"."""
-    said = in_its_place(sitting, words)
-    if said is None:
-        return None
-    found = judge(sitting, words, whole=True)
-    command = found.parse.command if found.parse else None
-    moves_the_caret = command is not None and command.group == "moving"
-    otherwise = command is not None and not command.traits.corrects and not moves_the_caret
-    return None if found.kind is Judged.COMMAND and otherwise else (_UNDO, said)
-
-
-_UNDO = ("undo", "that")
-
-
-def _about_first(sitting: Sitting, first: tuple[str, ...]) -> Sitting:
-    """With what a first command is about spoken of as "it": "underline friday and make it red"."""
-    verdict = judge(sitting, first, whole=True)
-    places = next((v for v in (verdict.args or {}).values() if isinstance(v, Places)), None)
-    return sitting if places is None else sitting.about(places.ranges)
-
-
-def _sure(sitting: Sitting, words: Sequence[str]) -> bool:
-    verdict = judge(sitting, words, whole=True)
-    return verdict.kind is Judged.COMMAND and verdict.parse is not None and verdict.parse.free < 6

@@ -16,7 +16,7 @@ from nimble_lantern.core.targets.model import of_the_page
 from nimble_lantern.core.targets.words import exact
 
 _LONGEST = 12
-_SAME = ("the", "same")
+_SAME = (("the", "same"), ("same",), ("ditto",), ("likewise",))
 _TO = frozenset("for to with on in".split())
 _DOING = frozenset((("do",), ("make",), ("do", "that"), ("do", "it"), ("do", "this")))
 _TOO = (("too",), ("as", "well"), ("also",))
@@ -43,7 +43,8 @@ def _named(words: Phrase) -> Iterator[tuple[Phrase, bool]]:
     bare = words[words[:1] == ("and",) : len(words) - len(tail)]
     for lead in ((), *_DOING):
         rest = bare[len(lead) :] if bare[: len(lead)] == lead else ()
-        same = rest[2:] if rest[:2] == _SAME else rest if len(lead) > 1 else ()
+        said = next((s for s in _SAME if rest[: len(s)] == s), ())
+        same = rest[len(said) :] if said or len(lead) > 1 else ()
         if same and same[0] in _TO:
             yield same[1:], True
     if tail and bare:
@@ -73,3 +74,6 @@ def _of_another(before: Phrase, command: str, named: Phrase) -> Iterator[Phrase]
     for words in dict.fromkeys((before, barest(before))):
         for start, end, _ in named_in(words, command):
             yield (*words[:start], *named, *words[end:])
+        of_that = CATALOGUE.parses((*words, "that"))
+        if any(p.command.name == command and not p.free for p in of_that):
+            yield (*words, *named)  # "bold", of what was selected

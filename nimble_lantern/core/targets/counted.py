@@ -32,7 +32,8 @@ _OF_TABLES = (Unit.CELL, Unit.ROW, Unit.COLUMN, Unit.TABLE)
 @finds(Units)
 def _told(target: Units, view: View, near: bool) -> Answer:
     found = _units(target, view)
-    return replace(found, unit=target.unit) if isinstance(found, Places) else found
+    kind = Unit.SENTENCE if target.unit is Unit.QUESTION else target.unit
+    return replace(found, unit=kind) if isinstance(found, Places) else found
 
 
 def _units(target: Units, view: View) -> Answer:
@@ -47,7 +48,7 @@ def _units(target: Units, view: View) -> Answer:
     if target.of is not None and not (_in_all(target.of) and target.order is Order.THIS):
         return _nested(target, view)
     match target.unit:
-        case Unit.CHARACTER | Unit.WORD | Unit.SENTENCE:
+        case Unit.CHARACTER | Unit.WORD | Unit.SENTENCE | Unit.QUESTION:
             return _flowing(target, view)
         case Unit.LINE:
             return _lines(target, view)
@@ -117,6 +118,8 @@ def _flowing(target: Units, view: View) -> Answer:
             chosen = list(islice(units.forward(document, unit, here.end), target.count))
         case Order.THIS:
             chosen = _holding(document, unit, here)
+            if target.unit is Unit.QUESTION:
+                chosen = [r for r in chosen if r.end > here.start] or _nearest(document, here)
         case _:
             every = units.within(document, unit, document.whole)
             if target.order in (Order.NTH, Order.FIRST):
@@ -138,6 +141,12 @@ def _holding(document: Document, unit: str, here: Range) -> list[Range]:
     while last + 1 < len(inside) and inside[last + 1].start < here.end:
         last += 1
     return inside[i : last + 1]
+
+
+def _nearest(document: Document, here: Range) -> list[Range]:
+    """The question that was last asked before the writing place, or the next one."""
+    behind = islice(units.backward(document, Unit.QUESTION.value, here.start), 1)
+    return list(behind) or list(islice(units.forward(document, Unit.QUESTION.value, here.end), 1))
 
 
 def _lines(target: Units, view: View) -> Answer:

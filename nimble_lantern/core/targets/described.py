@@ -160,6 +160,23 @@ def _sign_before(sign: str, beside: Any) -> Sign:
     return Sign(sign, None, 1, Words(beside) if isinstance(beside, tuple) else beside, True)
 
 
+CATALOGUE.table(
+    "adjoins",
+    {"[(right | just)] (after | behind)": True, "[(right | just)] (before | in front of)": False},
+    heard=False,
+)
+
+
+@rule(
+    "mark_out",
+    "[(the | that | this)] {sign} (out | away | off) {adjoins} {beside:endpoint}",
+    heard=False,
+)
+def _mark_out(sign: str, adjoins: bool, beside: Any) -> Sign:
+    """ "Take the comma out after weeks"."""
+    return Sign(sign, None, 1, Words(beside) if isinstance(beside, tuple) else beside, not adjoins)
+
+
 @rule("adjoining", "{target}", heard=False)
 def _adjoining_alone(target: Target) -> Adjoining | None:
     return target if isinstance(target, Adjoining) else None
@@ -177,13 +194,6 @@ def _a_mark_at_the_end(sign: str) -> Sign:
     return Sign(sign, Order.LAST)
 
 
-CATALOGUE.table(
-    "adjoins",
-    {"[(right | just)] (after | behind)": True, "[(right | just)] (before | in front of)": False},
-    heard=False,
-)
-
-
 @rule(
     "target",
     "[the] (word | words | phrase) {words} {adjoins} [the (word | words | phrase)] {beside:words}",
@@ -199,6 +209,12 @@ def _adjoining(words: tuple[str, ...], adjoins: bool, beside: tuple[str, ...]) -
 @rule("target", "{a:endpoint} and {b:endpoint}", "both {a:endpoint} and {b:endpoint}", heard=False)
 def _both(a: Any, b: Any) -> Both:
     return Both(Words(a) if isinstance(a, tuple) else a, Words(b) if isinstance(b, tuple) else b)
+
+
+@rule("target", "{a:endpoint} and {b:endpoint} and [also] {c:endpoint}", heard=False)
+def _all_three(a: Any, b: Any, c: Any) -> Both:
+    first, second, third = (Words(x) if isinstance(x, tuple) else x for x in (a, b, c))
+    return Both(Both(first, second), third)
 
 
 @rule("nthorder", "{order}")
@@ -425,6 +441,31 @@ def _unit_by_side(unit: Unit, by_side: tuple[bool, bool], beside: Any) -> Beside
     if upright and unit is Unit.COLUMN:
         return None  # "the column under fee" is headed so
     return Beside(unit, Words(beside) if isinstance(beside, tuple) else beside, after, upright)
+
+
+@rule(
+    "described",
+    "[the] {counted} [(right | just | immediately)] (after | following | behind) {beside:endpoint}",
+    heard=False,
+)
+def _so_many_after(counted: tuple[int, Unit], beside: Any) -> Beside | None:
+    """ "The two words after spoke"."""
+    return _so_many(counted, beside, True)
+
+
+@rule(
+    "described",
+    "[the] {counted} [(right | just | immediately)] (before | preceding | in front of)"
+    " {beside:endpoint}",
+    heard=False,
+)
+def _so_many_before(counted: tuple[int, Unit], beside: Any) -> Beside | None:
+    return _so_many(counted, beside, False)
+
+
+def _so_many(counted: tuple[int, Unit], beside: Any, after: bool) -> Beside | None:
+    goal = Words(beside) if isinstance(beside, tuple) else beside
+    return Beside(counted[1], goal, after, False, counted[0]) if counted[0] > 0 else None
 
 
 CATALOGUE.table("sideways", {"column": Unit.COLUMN, "cell": Unit.CELL}, heard=False)

@@ -11,7 +11,7 @@ from nimble_lantern.core.document.layout import Layout
 from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.targets import words as spoken
-from nimble_lantern.core.targets.model import Order, Places, Target, Unit, Units
+from nimble_lantern.core.targets.model import FLOWING, Order, Places, Target, Unit, Units
 from nimble_lantern.core.writing.cardinals import in_words, ordinal_in_words
 
 
@@ -92,7 +92,7 @@ def all_within(unit: Unit, view: View, scope: Range) -> list[Range]:
 
     A column has no place of its own there: its cells have.
     """
-    if unit in (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE):
+    if unit in FLOWING:
         return list(units.within(view.document, unit.value, scope))
     if unit is Unit.LINE:
         return units.lines(view.layout, scope)

@@ -14,6 +14,7 @@ class Unit(Enum):
     CHARACTER = "character"
     WORD = "word"
     SENTENCE = "sentence"
+    QUESTION = "question"
     LINE = "line"
     PARAGRAPH = "paragraph"
     HEADING = "heading"
@@ -25,6 +26,10 @@ class Unit(Enum):
     COLUMN = "column"
     TABLE = "table"
     DOCUMENT = "document"
+
+
+FLOWING = (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE, Unit.QUESTION)
+"""Those that stand one after another in a paragraph."""
 
 
 class At(Enum):
@@ -161,7 +166,7 @@ class Holding:
 
 @dataclass(frozen=True, slots=True)
 class Beside:
-    """The unit right after a target, or before it: "the word after lamp".
+    """The unit right after a target, or before it: "the word after lamp", "the two words after it".
 
     `upright` if below or above was said: of cells, that is another.
     """
@@ -170,6 +175,7 @@ class Beside:
     goal: Target
     after: bool
     upright: bool = False
+    count: int = 1
 
 
 @dataclass(frozen=True, slots=True)
@@ -224,6 +230,7 @@ class One:
     order: Order
     n: int = 1
     words: tuple[str, ...] = ()
+    count: int = 1
 
 
 @dataclass(frozen=True, slots=True)

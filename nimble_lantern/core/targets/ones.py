@@ -26,6 +26,12 @@ def _by_number(number: int) -> One:
     return One(Order.NTH, number)
 
 
+@rule("one", "the {order} {count:number} [ones]", heard=False)
+def _so_many(order: Order, count: int) -> One | None:
+    """ "The first two", of a list."""
+    return One(order, count=count) if count > 1 else None
+
+
 @rule("one", "the middle one", heard=False)
 def _middle() -> One:
     return One(Order.MIDDLE)
@@ -54,7 +60,7 @@ def _one(target: One, view: View, near: bool) -> Answer:
     if target.words:
         held = find(Holding(unit, Words(target.words)), view, False)
         return Absent(str(held)) if isinstance(held, Refusal) else held
-    return find(Units(unit, target.order, 1, target.n), view, near)
+    return find(Units(unit, target.order, target.count, target.n), view, near)
 
 
 def _spoken_of(view: View) -> Unit | None:

@@ -17,6 +17,8 @@ for _name, _class in CLASSES.items():
     if _class.others:
         CATALOGUE.table(_name, {_class.others: True}, heard=False)
 
+CATALOGUE.table("unit", {"question": Unit.QUESTION}, heard=False)
+CATALOGUE.table("units", {"questions": Unit.QUESTION}, heard=False)
 CATALOGUE.table("unit", {"(verse | stanza)": Unit.PARAGRAPH}, heard=False)
 CATALOGUE.table("units", {"(verses | stanzas)": Unit.PARAGRAPH}, heard=False)
 CATALOGUE.table(
@@ -68,6 +70,11 @@ CATALOGUE.table("units", {"paras": Unit.PARAGRAPH, "(points | entries)": Unit.IT
 )
 @rule("part", "the whole (page | document text | letter text)", heard=False)
 def _all_text() -> Units:
+    return Units(Unit.DOCUMENT, Order.THIS)
+
+
+@rule("whole_letter", "(the | this | my) [(whole | entire)] (letter | page)", heard=False)
+def _whole_letter() -> Units:
     return Units(Unit.DOCUMENT, Order.THIS)
 
 

@@ -2,12 +2,16 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
+from itertools import islice
+
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.targets.cells import next_in_table
-from nimble_lantern.core.targets.finding import Answer, View, all_within, find, finds
+from nimble_lantern.core.targets.finding import Answer, View, all_within, find, finds, run_of
 from nimble_lantern.core.targets.model import (
+    FLOWING,
     Beside,
     Beyond,
     Both,
@@ -19,6 +23,7 @@ from nimble_lantern.core.targets.model import (
     Unit,
     Units,
 )
+from nimble_lantern.core.writing.cardinals import in_words
 
 
 @finds(That)
@@ -119,24 +124,28 @@ def _beside(target: Beside, view: View, near: bool) -> Answer:
     if unit is Unit.COLUMN or target.upright and unit is Unit.CELL:
         return next_in_table(goal.first, view, unit, 1 if target.after else -1)
     found: list[Range] = []
-    little = unit in (Unit.CHARACTER, Unit.WORD, Unit.SENTENCE)
+    little = unit in FLOWING
     all_units = [] if little else all_within(unit, view, document.whole)
     for r in goal.ranges:
         if little:
-            every = (
+            every: Iterator[Range] = (
                 (u for u in units.forward(document, unit.value, r.end))
                 if target.after
                 else (u for u in units.backward(document, unit.value, r.start) if u.end <= r.start)
             )
-            beside = next(every, None)
         else:
             after = (u for u in all_units if u.start > r.end)
             before = (u for u in reversed(all_units) if u.end < r.start)
-            beside = next(after if target.after else before, None)
+            every = after if target.after else before
+        run = sorted(islice(every, target.count))
+        beside = run_of(run) if len(run) == target.count else None
         if beside is not None and beside not in found:
             found.append(beside)
     if not found:
-        return Refusal(f"No {unit.value} stands {'after' if target.after else 'before'} that.")
+        where = "after" if target.after else "before"
+        if target.count > 1:
+            return Refusal(f"There are not {in_words(target.count)} {unit.value}s {where} that.")
+        return Refusal(f"No {unit.value} stands {where} that.")
     return Places(tuple(found), ask=len(found) > 1, unit=unit, near=goal.near)
 
 

@@ -71,6 +71,7 @@ class Place:
     capitals: Capitals = Capitals.NONE
     continues: bool = False  # a lower-case word goes on with the sentence
     joined: bool = False  # nothing comes between this and what stands left
+    small: bool = False  # the items of the list here begin with small letters
 
 
 class _Writer:
@@ -253,6 +254,8 @@ class _Writer:
 
     def _starts(self, left: str) -> bool:
         """Whether a sentence starts here, unless what is written goes on with one that was."""
+        if self.place.small and self.kind == "item" and not left.strip():
+            return False
         return starts_sentence(left) and not (self.place.continues and not self.text)
 
     def _goes_on(self, element: Element, following: Element | None) -> bool:

@@ -1,0 +1,192 @@
+"""Two requests in one breath: "bold monday and underline the card", "change ten to eleven and six
+to seven"."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from functools import lru_cache
+
+from nimble_lantern.core.commands import CATALOGUE
+from nimble_lantern.core.commands.instead import a_look
+from nimble_lantern.core.kinds import Judged
+from nimble_lantern.core.lexicon.closed import PREPOSITIONS
+from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, TRADE_VERBS
+from nimble_lantern.core.reading.addressing import barest
+from nimble_lantern.core.reading.exactly import Verdict, exactly
+from nimble_lantern.core.reading.reader import judge
+from nimble_lantern.core.reading.ways import in_its_place
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.model import Places, Words, is_target
+
+_VERBS = PLAIN_VERBS | TRADE_VERBS
+_SHORT = 8
+_FEWEST_TOLD = 2
+_MOST_LINKS = 6
+"""Places where an utterance may fall into two commands; one with more of them is a text."""
+
+
+Pair = tuple[tuple[str, ...], tuple[str, ...]]
+
+
+def two_commands(sitting: Sitting, words: Sequence[str]) -> Pair | None:
+    """Two commands joined by "and" or "then", where the whole is none: "bold a and delete b"; or
+    one verb for two looks: "make the title big and in the middle"."""
+    bare = barest(words)  # "and put action before it in bold"
+    first = _pair(sitting, bare) if len(bare) > 2 and bare != tuple(words) else None
+    return first or _pair(sitting, tuple(words))
+
+
+def _pair(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
+    if not CATALOGUE.may_begin(words[0]):
+        return None
+    links = [i for i, w in enumerate(words) if w in _LINKS and 0 < i < len(words) - 1]
+    looks = [i for i in range(2, len(words) - 1) if _ends_in_a_look(words, i)]
+    short = len(words) <= _SHORT
+    may = (i for i in range(2, len(words) - 1) if short and words[i] in _VERBS)
+    bare = [i for i in may if _whole_and_harmless(exactly(sitting, tuple(words[:i]), True), 0)]
+    if not (links or looks or bare) or len(links) + len(looks) > _MOST_LINKS:
+        return None
+    twice = (p for i in links if (p := _two_replacements(sitting, words, i)) is not None)
+    if (both := next(twice, None)) is not None:
+        return both
+    if judge(sitting, words, whole=True).kind is not Judged.TEXT:
+        return None
+    for pair in (_two_looks(sitting, words, i) for i in links):
+        if pair is not None:
+            return pair
+    found = (p for i in links if (p := _two(sitting, words, i)) is not None)
+    then = (p for i in looks if (p := _then_a_look(sitting, words, i)) is not None)
+    beside = (p for i in bare if (p := _side_by_side(sitting, words, i)) is not None)
+    return next(found, None) or next(then, None) or next(beside, None)
+
+
+def _two_replacements(sitting: Sitting, words: tuple[str, ...], i: int) -> Pair | None:
+    """ "Change ten to eleven and six to seven", where a six stands: said with one verb; or what is
+    put there ends before another request: "change ten to eleven and delete six"."""
+    first, rest = words[:i], words[i + 1 :]
+    found = exactly(sitting, first, whole=True)
+    if not _words_for_words(found):
+        return None
+    for second in (rest, (words[0], *rest)):
+        then = exactly(sitting, second, whole=True)
+        if _words_for_words(then) or second is rest and _names_all(then, rest):
+            return first, second
+    return None
+
+
+def _names_all(found: Verdict, words: Sequence[str]) -> bool:
+    """Whether that is a request whose words are its own or stand on the page."""
+    parse = found.parse
+    if found.kind is not Judged.COMMAND or parse is None or len(words) < _FEWEST_TOLD:
+        return False
+    targets = [value for value in parse.args.values() if is_target(value)]
+    there = sum(len(t.words) for t in targets if isinstance(t, Words))
+    if parse.free > there:
+        return False
+    sure = bool(targets) and words[0] in TRADE_VERBS
+    return sure or not parse.command.traits.destructive and not there and words[0] in _VERBS
+
+
+def _words_for_words(found: Verdict) -> bool:
+    """Whether words that stand there are to have others in their place."""
+    parse = found.parse
+    if found.kind is not Judged.COMMAND or parse is None:
+        return False
+    replaces = parse.command.name == "replacing.replace_with"
+    return replaces and isinstance(parse.args.get("target"), Words) and "text" in parse.args
+
+
+def _side_by_side(sitting: Sitting, words: Sequence[str], i: int) -> Pair | None:
+    """ "New letter call it party": two that are whole, none of them taking anything away."""
+    first, second = tuple(words[:i]), tuple(words[i:])
+    found = judge(_about_first(sitting, first), second, whole=True)
+    return (first, second) if _whole_and_harmless(found, 2) else None
+
+
+def _whole_and_harmless(found: Verdict, most: int) -> bool:
+    """Whether that is a command, with so many free words, which takes nothing away."""
+    parse = found.parse
+    if found.kind is not Judged.COMMAND or parse is None or parse.free > most:
+        return False
+    return not (parse.command.traits.destructive or parse.command.traits.walks)
+
+
+_LONGEST_LOOK = 4
+_PUTTING = ("inserting.", "passages.", "sayings.", "titled.")
+
+
+def _ends_in_a_look(words: Sequence[str], i: int) -> bool:
+    """ "Put the date at the top on the right": what is put there is to look so."""
+    last = tuple(words[i:])
+    return last[0] in PREPOSITIONS and len(last) <= _LONGEST_LOOK and _names_a_look(last)
+
+
+@lru_cache(maxsize=256)
+def _names_a_look(words: tuple[str, ...]) -> bool:
+    return a_look(words)
+
+
+def _then_a_look(sitting: Sitting, words: Sequence[str], i: int) -> Pair | None:
+    first, second = tuple(words[:i]), ("make", "that", *words[i:])
+    made = judge(sitting, first, whole=True)
+    writes = made.parse is not None and made.parse.command.name.startswith(_PUTTING)
+    if made.kind is Judged.COMMAND and writes and _a_look(_about_first(sitting, first), second):
+        return first, second
+    return None
+
+
+_LINKS = frozenset(("and", "then"))
+
+
+def _two(sitting: Sitting, words: Sequence[str], link: int) -> Pair | None:
+    if not CATALOGUE.may_begin(words[link + 1]) and words[link + 1] != "then":
+        return None
+    rest = link + (2 if tuple(words[link : link + 2]) == ("and", "then") else 1)
+    first, second = tuple(words[:link]), tuple(words[rest:])
+    if second and _sure(sitting, first) and _sure(_about_first(sitting, first), second):
+        return first, second
+    return None
+
+
+def _two_looks(sitting: Sitting, words: Sequence[str], link: int) -> Pair | None:
+    first, second = tuple(words[:link]), ("make", "that", *words[link + 1 :])
+    if _a_look(sitting, first) and _a_look(_about_first(sitting, first), second):
+        return first, second
+    return None
+
+
+def _a_look(sitting: Sitting, words: tuple[str, ...]) -> bool:
+    verdict = judge(sitting, words, whole=True)
+    command = verdict.parse.command if verdict.parse else None
+    looks = command is not None and (command.group == "format" or command.name in _OF_LOOKS)
+    return verdict.kind is Judged.COMMAND and looks
+
+
+_OF_LOOKS = ("case.upper", "case.title", "case.lower")
+
+
+def taken_back_for(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
+    """Two commands where words say what should have been done instead: "sorry i meant italic"."""
+    said = in_its_place(sitting, words)
+    if said is None:
+        return None
+    found = judge(sitting, words, whole=True)
+    command = found.parse.command if found.parse else None
+    moves_the_caret = command is not None and command.group == "moving"
+    otherwise = command is not None and not command.traits.corrects and not moves_the_caret
+    return None if found.kind is Judged.COMMAND and otherwise else (_UNDO, said)
+
+
+_UNDO = ("undo", "that")
+
+
+def _about_first(sitting: Sitting, first: tuple[str, ...]) -> Sitting:
+    """With what a first command is about spoken of as "it": "underline friday and make it red"."""
+    verdict = judge(sitting, first, whole=True)
+    places = next((v for v in (verdict.args or {}).values() if isinstance(v, Places)), None)
+    return sitting if places is None else sitting.about(places.ranges)
+
+
+def _sure(sitting: Sitting, words: Sequence[str]) -> bool:
+    verdict = judge(sitting, words, whole=True)
+    return verdict.kind is Judged.COMMAND and verdict.parse is not None and verdict.parse.free < 6
