@@ -204,6 +204,7 @@ class Sitting:
     wrote: Position | None = None  # where writing stopped
     stopped: Position | None = None  # right behind an automatic stop
     headed: Position | None = None  # right behind a heading that was said whole
+    begun: tuple[str, ...] = ()  # a request that lacks its last words
     typing: Marks = ()
     capitals: Capitals = Capitals.NONE
     view: View = View.DESK

@@ -22,7 +22,7 @@ from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.lexicon.manners import FILLERS
 from nimble_lantern.core.mending.tray import as_named, letters_heard, letters_of
 from nimble_lantern.core.offering import answer_help, learned_words, offered
-from nimble_lantern.core.reading import intents, nearest, pairs, reader
+from nimble_lantern.core.reading import intents, nearest, pairs, reader, unfinished
 from nimble_lantern.core.reading.addressing import barest, opens_a_request, wordings
 from nimble_lantern.core.reading.exactly import Verdict
 from nimble_lantern.core.reading.hearing import Hearing, Might
@@ -70,6 +70,11 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
     if letters := _letters_for_it(turn.sitting, words):
         words = ("it's", "spelled", *letters)
         phrases = (words,)
+    if begun := turn.sitting.begun:
+        turn.sitting = replace(turn.sitting, begun=())
+        if words and (rest := unfinished.finished(turn.sitting, begun, words)) is not None:
+            obey(turn, rest, (*begun, *words))
+            return
     remembered = dict(turn.sitting.overturned).get(" ".join(words))
     if remembered == "text":
         turn.write(phrases)
@@ -103,6 +108,11 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
         _gone_on(turn, words)
         if len(text) == len(parts) == 1:
             held = held_back(turn.sitting) is not None
+            if not held and unfinished.is_unfinished(turn.sitting, words):
+                turn.sitting = replace(turn.sitting, begun=words, question=None)
+                turn.kinds.append(ReadAs.UNCLEAR)
+                turn.summaries.append(_SAY_ON)
+                return
             near = [] if held else nearest.asked(turn.sitting, words)
             here = nearest.round_here(turn.sitting)
             text_only = held or _ends_as_text_does(words)
@@ -124,6 +134,9 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
             turn.summaries.append("or say a number for what was meant")
         elif turn.asks:
             turn.summaries.append("if the desk was meant, say “that was a command”")
+
+
+_SAY_ON = "and then? What you say next belongs to that; “that was text” writes it"
 
 
 def _letters_for_it(sitting: Sitting, words: tuple[str, ...]) -> tuple[str, ...]:

@@ -60,7 +60,7 @@ class Beside(DeskCase):
         for said in ("new item after lamp oil", "add a bullet before paint"):
             desk = Driver(page)
             desk.hears(said, "brushes")
-            self.assertEqual(desk.markdown, "- rope\n- lamp oil\n- Brushes\n- paint", said)
+            self.assertEqual(desk.markdown, "- rope\n- lamp oil\n- brushes\n- paint", said)
 
     def test_a_row_by_its_heading_and_what_it_says(self) -> None:
         page = "| Week | Boat |\n| --- | --- |\n| 1 | Ida |\n| 2 | Nell |"

@@ -21,9 +21,9 @@ class Writing(DeskCase):
     def test_marks_and_breaks_alone_and_in_the_middle(self) -> None:
         desk = self.desk()
         desk.hears("dear ida comma new paragraph thank you", "comma", "tobias", "period")
-        self.assertPage("Dear Ida,\n\nThank you, tobias.|")
+        self.assertPage("Dear Ida,\n\nThank you, Tobias.|")
         desk.hears("new line", "is it late", "question mark", "new paragraph", "yes")
-        self.assertPage("Dear Ida,\n\nThank you, tobias.\nIs it late?\n\nYes|")
+        self.assertPage("Dear Ida,\n\nThank you, Tobias.\nIs it late?\n\nYes|")
 
     def test_literal_writes_the_name_of_a_mark(self) -> None:
         desk = self.desk()

@@ -46,7 +46,7 @@ class Whole(DeskCase):
     def test_a_new_line_or_paragraph_in_a_cell_is_a_line_break(self) -> None:
         desk = self.desk(ROTA)
         desk.hears("go after ida", "new line", "and tobias", "new paragraph", "too")
-        self.assertIn("| monday | ida<br>And tobias<br>Too | tea |", desk.markdown)
+        self.assertIn("| monday | ida<br>And Tobias<br>Too | tea |", desk.markdown)
         desk.hears("backspace one hundred")
         self.assertIn("| monday |  | tea |", desk.markdown)
 

@@ -113,6 +113,7 @@ CATALOGUE.table(
     ),
     Way("(say | tell me) what {target} says", when=_plainly),
     Way("(what does | what do | what's) {target} say", when=_plainly),
+    "(what is | what's) in ({target:cell_part} | {target:crossed})",
     Way("what (does it say | is written | is there | is it) in {target}", when=_plainly),
     Way("what (have | did) i (said | say | written | write | put) in {target}", when=_plainly),
     Way("how does {target} (start | begin | end | finish | go)", when=_plainly),

@@ -29,7 +29,8 @@ def of_a_part(sitting: Sitting, parse: Parse) -> bool:
     target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
     whole = isinstance(target, Units) and target.unit is Unit.DOCUMENT
     clause = bool(set(text) & (VERBS | SUBJECT_PRONOUNS)) or len(text) > _FEW_WORDS
-    clause = clause or _of_a_line(_unit(sitting, target), text)
+    if of_a_told_line(sitting, parse):
+        return False
     told = isinstance(target, One) or isinstance(target, Units) and target.order is not Order.THIS
     return told and not whole and clause and not set(text[:1]) & _SAID_OF_IT
 
@@ -40,6 +41,13 @@ def of_a_line(sitting: Sitting, parse: Parse) -> bool:
     unit = _unit(sitting, target)
     here = isinstance(target, Units) and target.order is Order.THIS and unit is not Unit.HEADING
     return not here and _of_a_line(unit, text) and not set(text) & PARTS
+
+
+def of_a_told_line(sitting: Sitting, parse: Parse) -> bool:
+    """ "Item two should be order logs"; "item two should be shorter" is thought of it."""
+    target = parse.args.get("target")
+    told = isinstance(target, Units | One) and target.order is not Order.THIS
+    return told and of_a_line(sitting, parse)
 
 
 def of_a_heading(sitting: Sitting, parse: Parse) -> bool:
@@ -65,7 +73,8 @@ def _of_a_line(unit: Unit | None, text: tuple[str, ...]) -> bool:
 def _a_look_of_it(text: tuple[str, ...]) -> bool:
     """ "Bigger and green", of which a part alone is a look."""
     parts = (tuple(part.split()) for part in " ".join(text).split(" and "))
-    return any(part and a_look(part) for part in parts) or not TRADE_NOUNS.isdisjoint(text)
+    ends = text[-1:] != text and a_look(text[-2:])  # "urgent in red"
+    return ends or any(part and a_look(part) for part in parts) or not TRADE_NOUNS.isdisjoint(text)
 
 
 _HOW_IT = ("er", "ed", "ing")

@@ -25,7 +25,7 @@ from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.measures import names_a_sort
 from nimble_lantern.core.targets.model import Places, Unit, Units, Words, of_a_grid, of_the_page
-from nimble_lantern.core.targets.resolve import nth_like
+from nimble_lantern.core.targets.resolve import nth_like, resolve
 from nimble_lantern.core.targets.words import a_whole_sentence, in_a_list, named_as_written, places
 
 _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
@@ -399,9 +399,14 @@ def _less_than_all(sitting: Sitting, parse: Parse) -> bool:
     return not isinstance(target, Units) or target.unit is not Unit.DOCUMENT
 
 
+def _no_grid(sitting: Sitting, parse: Parse) -> bool:
+    """A row or a column is copied within its table."""
+    return not of_a_grid(parse.args.get("target")) and _less_than_all(sitting, parse)
+
+
 @command(
-    Way("copy {target} {side:beside} {place:target}", when=_less_than_all),
-    "copy {target} to the {edge:docedge}",
+    Way("copy {target} {side:beside} {place:target}", when=_no_grid),
+    Way("copy {target} to the {edge:docedge}", when=_no_grid),
     "(put | give me | make | <wish>) a copy of {target} at the {edge:docedge}",
     "put a copy of {target} {side:beside} {place:target}",
     Way("(repeat | duplicate) {target} at the {edge:docedge}", when=names_a_part),
@@ -553,7 +558,18 @@ def _not_within_a_table(sitting: Sitting, parse: Parse) -> bool:
     """Rows and columns keep their cells where they are moved in their table."""
     place = parse.args.get("place")
     there = isinstance(place, Units) and place.unit is Unit.TABLE or of_a_grid(place)
-    return not (there and of_a_grid(parse.args.get("target")))
+    target = parse.args.get("target")
+    return not (there and (of_a_grid(target) or _fills_a_cell(sitting, target)))
+
+
+def _fills_a_cell(sitting: Sitting, target: object) -> bool:
+    """Words that are all of a cell: their row is meant by them."""
+    found = resolve(target, sitting) if isinstance(target, Words) else None
+    if not isinstance(found, Places) or len(found.ranges) != 1:
+        return False
+    block = sitting.document.blocks[found.first.start.block]
+    whole = units.block_range(sitting.document, found.first.start.block)
+    return block.cell is not None and found.first == whole
 
 
 @command(

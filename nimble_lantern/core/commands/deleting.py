@@ -100,7 +100,6 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
 @command(
     "<remove> {target}",
     "(rub | cross | strike | scratch) {target} out",
-    "(take | leave | cut | get) {target:mark_out}",
     "(delete back | backspace) [over] {target:counted_back}",
     "delete {target:counted_back} back",
     "<discard> {target:said_last}",
@@ -108,6 +107,7 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     "<wish> {target} (deleted | removed | erased | taken (out | away) | cut out)",
     Way("(<wish> {target} gone | make {target} (disappear | vanish))", when=_of_the_page),
     "eliminate {target}",
+    "(take | leave | cut | get) {target:mark_out}",
     "(<remove> | take | knock | chop | cut) {target:counted_back} off [the end]",
     "(<remove> | take | cross | strike | leave) {target} (off | from | out of) the (text | letter)",
     Way("(take | cut | wipe | throw | leave) {target} out", when=_out),

@@ -125,6 +125,8 @@ def _sized(points: int) -> Refusal | None:
     *frames.made("[at] (size {number} | {number} (point | points) | {number} point size)", False),
     "(change | set | make) [the] size (of | for) {target} [to] {number} [(point | points)]",
     "size {number} for {target}",
+    "(change | set | make) the (font | text | type | letter) size (of | for) {target} [to]"
+    " {number} [(point | points)]",
     "[(use | set)] [the] [font] size [to] {number} [point | points] (for | on) {target}",
     "set {target} to {number} (point | points)",
     "{number} (point | points) for {target}",

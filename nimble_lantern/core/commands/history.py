@@ -263,9 +263,9 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     Way("[no] (as | how) it was [before]", when=_was_a_command),
     "undo {number} (things | steps | changes | utterances)",
     Way(
-        "[no] (i did not | i didn't) (mean | want | intend | ask for) (that | this | it | to do"
-        " (that | this | it) | you to do (that | this | it)) [(put | take | bring | change | turn |"
-        " get) (it | that | this) back | undo [(it | that | this)] | go back]",
+        "[no] (i did not | i didn't) (mean | want | intend | ask for) ((that | this) [one] | it |"
+        " to do (that | this | it) | you to do (that | this | it)) [(put | take | bring | change"
+        " | turn | get) (it | that | this) back | undo [(it | that | this)] | go back]",
         when=_was_a_command,
     ),
     Way(
@@ -287,6 +287,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
         when=_was_a_command,
     ),
     Way("(roll | wind) back [one step]", when=_was_a_command),
+    Way("take (it | that | them) (off | out | away) again", when=_was_a_command),
     "(scrap | forget | drop) (that | the | my) last (change | edit | step | command)",
     Way("(no | oh) undo undo [(that | it)]", when=_was_a_command),
     Way("[no] (do not | don't) do (that | it | this)", when=_just_harmed),

@@ -34,7 +34,8 @@ def _beside(
     sitting: Sitting, target: Places, text: tuple[str, ...], before: bool
 ) -> Done | Refusal:
     text = inserted.closed(inserted.bare_word(text), target.unit)
-    whole = target.unit in _WHOLE or _is_an_item(sitting, target, text, before)
+    mark = mark_named(bare_mark(text)) is not None
+    whole = not mark and target.unit in _WHOLE or _is_an_item(sitting, target, text, before)
     if _stands_there(sitting, target.first, text, before):
         return Refusal(f"There is a {' '.join(bare_mark(text))} there already.")
     if not before and (closed := _other_stop(sitting, target.first, text)):
@@ -273,7 +274,7 @@ CATALOGUE.table(
         when=inserted.in_prose,
     ),
     Way(
-        "<put> (a | the | another) {text:words} (at | on | to) {inner} of {target}",
+        "<put> (a | an | the | another) {text:words} (at | on | to) {inner} of {target}",
         when=inserted.a_mark,
     ),
     Way("{inner:joining} {text:words} to {target}", when=inserted.plain_words),
@@ -396,7 +397,14 @@ def _gap(document: Document, a: Sequence[Range], b: Sequence[Range]) -> Range | 
                 gap = Range(x.end, y.start)
                 if not any(c.isalnum() for c in document.text(gap)):
                     return gap
+            items = document.blocks[y.end.block].kind is Kind.ITEM and y.start.offset == 0
+            if items and x.end.block + 1 == y.start.block:
+                return Range(x.end, y.start)
     return None
+
+
+def _in_a_list(sitting: Sitting, parse: Parse) -> bool:
+    return sitting.document.blocks[sitting.writing_place.block].kind is Kind.ITEM
 
 
 def _side_by_side(sitting: Sitting, parse: Parse) -> bool:
@@ -411,6 +419,7 @@ def _side_by_side(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "<put> {text:words} between {a:target} and {b:target}",
+    Way("<put> {text:words} between {a:item_number} and {b:item_number}", when=_in_a_list),
     "between {a:target} and {b:target} (insert | put | add | write | type) {text}",
     "<go> between {a:target} and {b:target}",
     example="put old between the and boat",
@@ -427,5 +436,5 @@ def between(
         return Refusal("They do not stand side by side.", "", "Say one: “after ...”.")
     if text is not None:
         behind = next(r for r in a.ranges if r.end == gap.start)
-        return insert_after(sitting, text, Places((behind,)))
+        return insert_after(sitting, text, replace(a, ranges=(behind,)))
     return Done(sitting.placed(gap.start), f"before {quoted(sitting.document.text(b.first))}")

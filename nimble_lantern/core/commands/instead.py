@@ -367,7 +367,7 @@ def first_stands(sitting: Sitting, parse: Parse) -> bool:
 
 def in_a_cell(sitting: Sitting, parse: Parse) -> bool:
     """ "Nell under kitchen is eleven": no words of a text are named so."""
-    return isinstance(parse.args.get("target"), Crossing) and plain_words(sitting, parse)
+    return isinstance(parse.args.get("target"), Crossing | CellAt) and plain_words(sitting, parse)
 
 
 def of_what_is_selected(sitting: Sitting, parse: Parse) -> bool:

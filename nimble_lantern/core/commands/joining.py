@@ -25,7 +25,16 @@ from nimble_lantern.core.document.model import Document, Format, Kind, Piece, Po
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.state import Done, Option, Question, Sitting
-from nimble_lantern.core.targets.model import Both, Order, Places, That, Unit, Units, Words
+from nimble_lantern.core.targets.model import (
+    Both,
+    Order,
+    Places,
+    That,
+    Unit,
+    Units,
+    Words,
+    unit_named,
+)
 from nimble_lantern.core.targets.resolve import nth_like, resolve
 
 CATALOGUE.table("neighbour", {"(previous | last | one before)": -1, "(next | following)": 1})
@@ -34,6 +43,17 @@ CATALOGUE.table("neighbour", {"(previous | last | one before)": -1, "(next | fol
 def _of_blocks(sitting: Sitting, parse: Parse) -> bool:
     """Whether units were named: "join the committee" and "sort the mail" are sentences."""
     return not isinstance(parse.args.get("target"), Words)
+
+
+def _in_a_list(sitting: Sitting, parse: Parse) -> bool:
+    """ "Sort them", where the writing place is in a list and nothing is selected."""
+    here = sitting.document.blocks[sitting.writing_place.block]
+    return here.kind is Kind.ITEM and sitting.selection is None
+
+
+def _no_table(sitting: Sitting, parse: Parse) -> bool:
+    """A table is sorted by its rows."""
+    return _of_blocks(sitting, parse) and unit_named(parse.args.get("target")) is not Unit.TABLE
 
 
 def _no_sentences(sitting: Sitting, parse: Parse) -> bool:
@@ -361,6 +381,7 @@ def split_part(
         "(swap | exchange | switch) [the] {name:words} (and | with) [the] {words} [columns]",
         "[the] {name:words} and [the] {words} (swapped | the other way round)",
     ),
+    Way("(swap | exchange | switch) {a:item_number} (and | with) {b:item_number}", when=_in_a_list),
     Way("{target} <shall> (change | swap | exchange) places", when=names_no_thing),
     Way("(let | have | make) {target} (change | swap | exchange) places", when=names_no_thing),
     Way("(change | exchange) {a:part} (for | with) {b:part}", when=_two_parts),
@@ -517,12 +538,18 @@ CATALOGUE.table(
     "{target} [to be] in [the] {sorting}",
     "alphabetical for {target}",
     "sort {target} (backwards | the other way round)",
+    Way("(sort | alphabetise) (it | them | these | this) [alphabetically]", when=_in_a_list),
     example="sort the list",
     group="revising",
-    when=_of_blocks,
+    when=_no_table,
 )
-def sort(sitting: Sitting, target: Places, sorting: int = 1) -> Done | Refusal:
+def sort(sitting: Sitting, target: Places | None = None, sorting: int = 1) -> Done | Refusal:
     """Put the items of a list, or paragraphs, in alphabetical order."""
+    if target is None:
+        found = resolve(Units(Unit.LIST, Order.THIS), sitting)
+        if isinstance(found, Refusal):
+            return found
+        target = found
     first, last = target.first.start.block, target.ranges[-1].end.block
     blocks = sitting.document.blocks[first : last + 1]
     if len(blocks) < 2:

@@ -190,7 +190,6 @@ def _behind_an_item(sitting: Sitting, parse: Parse) -> bool:
         when=_names_an_item,
     ),
     Way("add (an item | another item) [saying] {text}", when=_an_item),
-    Way("(add | also) {text:words}", when=_behind_an_item),
     Way("(another | one more) item [saying] {text}", when=_an_item),
     Way(
         "(add | put [in]) (another | one more | a new) (item | entry) [saying] {text}",
@@ -219,6 +218,7 @@ def _behind_an_item(sitting: Sitting, parse: Parse) -> bool:
         "(and another | another | one more) (bullet | bullet point | point) [saying] {text}",
         when=_an_item,
     ),
+    Way("(add | also) {text:words}", when=_behind_an_item),
     example="add lamp oil to the list",
     group="format",
 )

@@ -94,9 +94,11 @@ _NO_NAMES = frozenset(
     group="moving",
     when=short(5),
 )
-def call(sitting: Sitting, text: tuple[str, ...], target: Places | None = None) -> Done:
+def call(sitting: Sitting, text: tuple[str, ...], target: Places | None = None) -> Done | Refusal:
     """Give the place where you are a name, to come back to; it moves with the text."""
     name = given_name(text)
+    if any(not parse.free for parse in CATALOGUE.parses(("go", "to", *name.split()))):
+        return Refusal(f"“Go to {name}” goes somewhere else.", "", "Give it another name.")
     at = _here(sitting) if target is None else target.first
     old = look_up((name,), _names(sitting))
     same = [a for a, _ in places_of(sitting.document) if str(a.data["name"]) == old]

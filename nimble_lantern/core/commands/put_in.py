@@ -74,8 +74,10 @@ def row_says_the_old(sitting: Sitting, parse: Parse) -> bool:
     """ "Rope has twelve not fourteen", where one cell of its row says fourteen."""
     table = here(sitting)
     row = parse.args.get("row", ())
-    _, old = without_alike(parse.args.get("text", ()), parse.args.get("old", ()))
-    return not isinstance(table, Refusal) and old_in_row(sitting, table, row, old) is not None
+    text, old = without_alike(parse.args.get("text", ()), parse.args.get("old", ()))
+    if isinstance(table, Refusal) or column_named(sitting, table, tuple(text[-1:])) is not None:
+        return False  # "tom has eight tickets not seven" names the column
+    return old_in_row(sitting, table, row, old) is not None
 
 
 def of_words(sitting: Sitting, parse: Parse) -> bool:

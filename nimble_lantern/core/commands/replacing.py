@@ -17,7 +17,7 @@ from nimble_lantern.core.composing.replacing import (
 from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Way, command, each, rule
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each, rule
 from nimble_lantern.core.lexicon.closed import (
     SUBJECT_PRONOUNS,
 )
@@ -64,6 +64,10 @@ def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
 def _from_what(words: tuple[str, ...]) -> bool:
     """What a cell says now, and anybody can see."""
     return True
+
+
+def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
+    return instead.alike_or_a_cell(sitting, parse) or becoming.of_a_told_line(sitting, parse)
 
 
 @command(
@@ -140,7 +144,7 @@ def _from_what(words: tuple[str, ...]) -> bool:
     Way("rather than {target} (write | put | say | have) {text}", when=instead.alike_and_there),
     Way("(make | turn) {target} [(a | an)] {text}", when=instead.much_alike),
     Way("(let | could | can) {target} (be | become) {text}", when=instead.much_alike),
-    Way("{target} <shall> (be | become) {text}", when=instead.alike_or_a_cell),
+    Way("{target} <shall> (be | become) {text}", when=_alike_or_a_line),
     Way("(put | write | say | have) {text:words} for {target}", when=instead.stretch),
     Way("{target:crossed} (is | are | becomes | has) [now] {text}", when=instead.in_a_cell),
     Way("<change> {target:crossed} <from_what> to {text}", when=instead.in_a_cell),
@@ -363,6 +367,9 @@ def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0
 @command(
     "<change> {target} (with | by | to | into | for) {text:words} <everywhere>",
     "<everywhere> <change> {target} (with | to | by | into) {text}",
+    "(find | search for | look for) {target} and (replace | change) (it | them) (with | by | to)"
+    " {text}",
+    "(find | search) and replace {target} (with | by) {text}",
     "(exchange | swap | switch) (every | all | each | any) [of] [the] {target} (for | with) {text}",
     "<change> (every | all | each | any) {target} (with | to | by | into) {text}",
     "<change> (every | all | each | any) [of] [the] <occurrence> {target} (with | to | by |"

@@ -179,6 +179,7 @@ def _just_selected(sitting: Sitting, parse: Parse) -> bool:
     Way("[and] also {target}", when=_just_selected),
     "(include | select) {target} (too | as well | also)",
     Way("add {target} to the selection", when=is_selected),
+    heard=0,
     example="include the last word as well",
     group="selecting",
     grows=True,
@@ -203,7 +204,8 @@ def _between(document: Document, a: Range, b: Range) -> str:
 
 @command(
     Way("[(and | no)] [now] [select] the (whole | entire | full) {unit}", when=_just_selected),
-    example="now the whole sentence",
+    heard=0,
+    example="no the whole sentence",
     group="selecting",
     widens=True,
 )

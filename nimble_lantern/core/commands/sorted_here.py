@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from nimble_lantern.core.commands.columns import OF_A_HEADING, columns_of
 from nimble_lantern.core.commands.table_here import (
     column_named,
     heads_a_column,
@@ -60,7 +61,15 @@ def sorted_by(sitting: Sitting, table: Table, words: tuple[str, ...]) -> int | N
     column = column_named(sitting, table, words)
     if column is None and len(words) > 1 and words[-1] in _CALLED_BESIDES:
         return column_named(sitting, table, words[:-1])
-    return column
+    return _of_its_kind(sitting, table, words) if column is None else column
+
+
+def _of_its_kind(sitting: Sitting, table: Table, words: tuple[str, ...]) -> int | None:
+    """The one column of dates, where nothing is called "date"."""
+    kinds = OF_A_HEADING.get(words[-1].removesuffix("s"), frozenset()) if len(words) == 1 else ()
+    columns = columns_of(sitting.document, table)
+    found = [c for c, column in enumerate(columns) if not column.kinds.isdisjoint(kinds)]
+    return found[0] if len(found) == 1 else None
 
 
 _CALLED_BESIDES = frozenset("column name names number numbers figure figures value values".split())

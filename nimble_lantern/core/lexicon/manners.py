@@ -22,6 +22,9 @@ LEADS = _phrases(
     "i should be grateful if you would, i'd be pleased if you would, i'd love you to",
     "i would love you to, i'd be happy if you would, it would be nice if you would",
     "it would be good if you could, i'd prefer you to, i'd rather you, please to",
+    "might i trouble you to, may i trouble you to, could i trouble you to, can i trouble you to",
+    "i'm afraid, i am afraid, please you, i'd be obliged if you would, be good enough to",
+    "ah wait, oh wait, um well",
     "is it possible to, would it be possible to, might you, do you think you could",
     "could i ask you to, can i ask you to, may i ask you to, can i get you to, i'd ask you to",
     "would you mind, do you mind, would you be so kind as to, be so kind as to, would you be"
@@ -80,6 +83,8 @@ TAILS = _phrases(
     "please, for me, thank you, thanks, thank you very much, thanks very much, thank you so much",
     "instead, now, right now, straight away, at once, will you, would you, could you, can you",
     "would you please, will you please, if you would, if you please, if you can, if you could",
+    "if that is possible, if that's possible, if it's possible, if it is possible, if you wouldn't"
+    " mind, when you can, if that's all right, if that's okay",
     "if you don't mind, if possible, if you like, my dear, dear, okay, ok, all right, too, as well",
     "for emphasis, don't you think, don't you, do you think, if you would be so kind",
     "instead of the dots, instead of the bullets, instead of the numbers, instead of dots",

@@ -112,7 +112,7 @@ def within_a_part(words: Sequence[str], read: Parse) -> Iterator[Parse]:
     for start in range(len(words) - len(text) + 1, len(words) - 1):
         last = words[start + 1 :]
         last = last[:-1] if last[-1] in _ONLY else last
-        if words[start] not in INSIDE or not TRADE_NOUNS & set(last):
+        if words[start] not in INSIDE or not (_ONE | TRADE_NOUNS) & set(last):
             continue
         end = next(n for n in range(start, 0, -1) if words[n - 1] not in _ONLY)
         group = read.command.name.partition(".")[0]
@@ -122,6 +122,7 @@ def within_a_part(words: Sequence[str], read: Parse) -> Iterator[Parse]:
                 yield replace(parse, args={k: _inside(v, place) for k, v in parse.args.items()})
 
 
+_ONE = frozenset(("one",))
 _ONLY = frozenset("but only just".split())
 
 

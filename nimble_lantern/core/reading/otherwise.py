@@ -56,8 +56,9 @@ _WAYS = {
         "{rest:words} (is | are) (superfluous | unnecessary | one too many | too much | surplus)",
         "{rest:words} (is | are) (not | no longer) (needed | wanted) [(<any_more> | now)]",
         "(i | we) (do not | don't | no longer) (need | want) {rest:words} [<any_more>]",
-        "(<remove> | <discard> | forget [about] | (away | out | off) with | no need for)"
+        "(<remove> | <discard> | forget about | (away | out | off) with | no need for)"
         " {rest:words}",
+        "forget (the | that | this) {rest:words}",
         "(take | get | throw | clear) {rest:words} (out | away | off)",
     ),
     "read": (

@@ -69,22 +69,29 @@ def _two_replacements(sitting: Sitting, words: tuple[str, ...], i: int) -> Pair 
         return None
     for second in (rest, (words[0], *rest)):
         then = exactly(sitting, second, whole=True)
-        if _words_for_words(then) or second is rest and _names_all(then, rest):
+        if _words_for_words(then) or second is rest and _is_another(then, rest):
             return first, second
     return None
 
 
-def _names_all(found: Verdict, words: Sequence[str]) -> bool:
-    """Whether that is a request whose words are its own or stand on the page."""
+def names_all(found: Verdict) -> bool:
+    """Whether that is a request whose words are all its own, or stand on the page."""
     parse = found.parse
-    if found.kind is not Judged.COMMAND or parse is None or len(words) < _FEWEST_TOLD:
+    if found.kind is Judged.TEXT or parse is None:
         return False
-    targets = [value for value in parse.args.values() if is_target(value)]
-    there = sum(len(t.words) for t in targets if isinstance(t, Words))
-    if parse.free > there:
+    targets = (value for value in parse.args.values() if isinstance(value, Words))
+    return parse.free <= sum(len(target.words) for target in targets)
+
+
+def _is_another(found: Verdict, words: Sequence[str]) -> bool:
+    """Whether words behind a replacement are a request of their own, and no more of it."""
+    parse = found.parse
+    if found.kind is not Judged.COMMAND or not names_all(found) or len(words) < _FEWEST_TOLD:
         return False
-    sure = bool(targets) and words[0] in TRADE_VERBS
-    return sure or not parse.command.traits.destructive and not there and words[0] in _VERBS
+    assert parse is not None
+    named = any(map(is_target, parse.args.values()))
+    sure = named and words[0] in TRADE_VERBS
+    return sure or not (parse.command.traits.destructive or parse.free) and words[0] in _VERBS
 
 
 def _words_for_words(found: Verdict) -> bool:
@@ -158,11 +165,9 @@ def _two_looks(sitting: Sitting, words: Sequence[str], link: int) -> Pair | None
 def _a_look(sitting: Sitting, words: tuple[str, ...]) -> bool:
     verdict = judge(sitting, words, whole=True)
     command = verdict.parse.command if verdict.parse else None
-    looks = command is not None and (command.group == "format" or command.name in _OF_LOOKS)
+    cased = command is not None and command.name.startswith("case.")
+    looks = command is not None and (command.group == "format" or cased)
     return verdict.kind is Judged.COMMAND and looks
-
-
-_OF_LOOKS = ("case.upper", "case.title", "case.lower")
 
 
 def taken_back_for(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:

@@ -104,10 +104,14 @@ def _cell_at(target: CellAt, view: View, near: bool) -> Answer:
     if not any(b.cell for b in view.document.blocks):
         return Absent("There is no table here.")
     table = _table(view)
-    if not (1 <= target.row <= table.rows and 1 <= target.column <= table.columns):
+    row, column = (
+        n if n > 0 else count + 1 + n
+        for n, count in ((target.row, table.rows), (target.column, table.columns))
+    )
+    if not (1 <= row <= table.rows and 1 <= column <= table.columns):
         return Refusal(
             "There is no such cell.",
             f"The table has {in_words(table.rows)} rows and {in_words(table.columns)} columns.",
         )
-    b = table.cell(target.row - 1, target.column - 1)
+    b = table.cell(row - 1, column - 1)
     return Places((units.block_range(view.document, b),))

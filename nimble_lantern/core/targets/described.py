@@ -94,7 +94,7 @@ def _sign(sign: str) -> Sign:
     return Sign(sign)
 
 
-@rule("target", "[the] {order} {sign}", heard=False)
+@rule("target", "[(the | that | this)] {order} {sign}", heard=False)
 def _ordered_sign(order: Order, sign: str) -> Sign:
     return Sign(sign, order)
 
@@ -485,6 +485,27 @@ def _by_hand(unit: Unit, hand: bool, beside: Any) -> Beside:
 @rule("target", "[the cell in] [the] {a:position} row [and] [the] {b:position} column", heard=False)
 def _cell_at(a: int, b: int) -> CellAt:
     return CellAt(a, b)
+
+
+CATALOGUE.table(
+    "corner",
+    {
+        "top left": (1, 1), "top right": (1, -1),
+        "bottom left": (-1, 1), "bottom right": (-1, -1),
+    },
+    heard=False,
+)  # fmt: skip
+
+
+@rule("corner_cell", "[the] {corner} [hand] (cell | box | corner) [of (the | this) table]")
+def _corner(corner: tuple[int, int]) -> CellAt:
+    """The cell in a corner of a table, counted from its end where it is negative."""
+    return CellAt(*corner)
+
+
+@rule("target", "{cell:corner_cell}", heard=False)
+def _in_a_corner(cell: CellAt) -> CellAt:
+    return cell
 
 
 @rule("target", "[the cell (in | at)] column {a:number} [and] row {b:number}", heard=False)

@@ -47,6 +47,12 @@ def _by_name(words: tuple[str, ...], unit: Unit) -> Tabled | None:
     return None if words[-1] in DETERMINERS else Tabled(unit, _bare(words))
 
 
+@rule("scope", "[the] {words} {unit:tabled}", heard=False)
+def _in_it(words: tuple[str, ...], unit: Unit) -> Tabled | None:
+    """ "In the driver column change ivy to nell"."""
+    return None if words[-1] in DETERMINERS else Tabled(unit, _bare(words))
+
+
 @rule("target", "{words:owner} line", heard=False)
 def _line_of(words: tuple[str, ...]) -> Tabled:
     """ "Tom's line", in a table."""
@@ -120,7 +126,11 @@ def _crossing(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing | None:
     return _meeting(a, b)
 
 
-@rule("target", "[the] {b:words} (cell | entry) (of | for | in) {a:words} [row]", heard=False)
+@rule(
+    "target",
+    "[the] {b:words} (cell | entry) (of | for | in | on | at) {a:words} [row]",
+    heard=False,
+)
 def _column_first(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing | None:
     return _meeting(a, b)
 
@@ -228,6 +238,11 @@ def _heading_cells() -> Units:
 @rule("crossed", "{target}", heard=False)
 def _crossed(target: Target) -> Target | None:
     return target if isinstance(target, Crossing) else None
+
+
+@rule("crossed", "{cell:corner_cell}", heard=False)
+def _corner(cell: CellAt) -> CellAt:
+    return cell
 
 
 @rule("cell_part", "{target}", heard=False)

@@ -180,7 +180,8 @@ class Beside:
 
 @dataclass(frozen=True, slots=True)
 class CellAt:
-    """The cell in a row and a column of a table, both counted from 1, headings included."""
+    """The cell in a row and a column of a table, both counted from 1, headings included; from -1
+    on, they are counted from the last one."""
 
     row: int
     column: int

@@ -32,6 +32,12 @@ def _so_many(order: Order, count: int) -> One | None:
     return One(order, count=count) if count > 1 else None
 
 
+@rule("item_number", "{number}", heard=False)
+def _bare_number(number: int) -> One:
+    """ "Swap one and three", in a list."""
+    return One(Order.NTH, number)
+
+
 @rule("one", "the middle one", heard=False)
 def _middle() -> One:
     return One(Order.MIDDLE)
@@ -47,6 +53,7 @@ def _told(words: tuple[str, ...]) -> One | None:
 _FEW_WORDS = 3
 
 
+@rule("scope", "{one}", heard=False)
 @rule("target", "{one}", heard=False)
 def _target(one: One) -> One:
     return one

@@ -17,10 +17,6 @@ for _name, _class in CLASSES.items():
     if _class.others:
         CATALOGUE.table(_name, {_class.others: True}, heard=False)
 
-CATALOGUE.table("unit", {"question": Unit.QUESTION}, heard=False)
-CATALOGUE.table("units", {"questions": Unit.QUESTION}, heard=False)
-CATALOGUE.table("unit", {"(verse | stanza)": Unit.PARAGRAPH}, heard=False)
-CATALOGUE.table("units", {"(verses | stanzas)": Unit.PARAGRAPH}, heard=False)
 CATALOGUE.table(
     "unit",
     {
@@ -57,8 +53,15 @@ CATALOGUE.table(
         "tables": Unit.TABLE,
     },
 )
-CATALOGUE.table("unit", {"para": Unit.PARAGRAPH}, heard=False)
-CATALOGUE.table("units", {"paras": Unit.PARAGRAPH, "(points | entries)": Unit.ITEM}, heard=False)
+CATALOGUE.table(
+    "unit", {"(para | verse | stanza)": Unit.PARAGRAPH, "question": Unit.QUESTION}, heard=False
+)
+CATALOGUE.table("units", {"questions": Unit.QUESTION}, heard=False)
+CATALOGUE.table(
+    "units",
+    {"(paras | verses | stanzas)": Unit.PARAGRAPH, "(points | entries)": Unit.ITEM},
+    heard=False,
+)
 
 
 @rule(

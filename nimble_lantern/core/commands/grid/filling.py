@@ -2,11 +2,10 @@
 
 from __future__ import annotations
 
-from collections import Counter
 from collections.abc import Mapping, Sequence
-from typing import NamedTuple
 
 from nimble_lantern.core.commands import tables
+from nimble_lantern.core.commands.columns import LINKED, Column, Said, columns_of
 from nimble_lantern.core.commands.table_here import (
     at_cell,
     here,
@@ -23,33 +22,14 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
-from nimble_lantern.core.mending.knowing import spoken_words
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import Unit
 from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.writing.cardinals import cardinal
-from nimble_lantern.core.writing.persons import a_full_name
 
-Said = tuple[str, ...]
 _MARKS = (("comma",), ("semicolon",), ("next", "cell"), ("next",), ("then",))
 _LINKS = frozenset("and with in on at for is has gets takes".split())
-_THERE, _OF_THAT_KIND, _ONE_WORD, _NAME, _LINKED, _LONG = 4.0, 2.0, 1.0, 1.5, 1.0, -0.5
-"""What speaks for some words being what a cell of a column says: they stand in the column, are of
-its kind, are one word or somebody's name, or something is said between them and the last."""
 _CLEARLY = 1.0
-_NO_AMOUNT = (("nothing",), ("none",), ("nil",), ("nought",))
-_HEADED = {
-    name: frozenset(kinds.split())
-    for kinds, names in {
-        "number": "amount price cost fee sum total number pounds paid takings age score in out due",
-        "day date": "day date when",
-        "clock hour number": "time at",
-        "name": "who name person by whom for",
-    }.items()
-    for name in names.split()
-}
-"""What kinds of things stand below a heading."""
 
 
 def cells_said(document: Document, table: Table, words: Sequence[str]) -> tuple[Said, ...] | None:
@@ -63,7 +43,7 @@ def cells_said(document: Document, table: Table, words: Sequence[str]) -> tuple[
     bare = tuple(w for w in words if w not in _LINKS)
     if len(bare) == 1:
         return (bare,)
-    ways = _best_ways(words, _columns(document, table))
+    ways = _best_ways(words, columns_of(document, table))
     if not ways or len(ways) > 1 and ways[0][0] - ways[1][0] < _CLEARLY:
         return None
     return ways[0][1]
@@ -75,7 +55,7 @@ def shared_surely(document: Document, table: Table, words: Sequence[str]) -> boo
     said = cells_said(document, table, words)
     if said is None or len(said) != table.columns or len(said) == 1:
         return False
-    columns = zip(_columns(document, table), said, strict=True)
+    columns = zip(columns_of(document, table), said, strict=True)
     return sum(column.suits(cell) for column, cell in columns) >= len(said) - 1
 
 
@@ -93,47 +73,6 @@ def _parted(words: Said) -> tuple[Said, ...]:
     return tuple(tuple(part) for part in found if part)
 
 
-class _Column(NamedTuple):
-    """What the cells of a column say below its heading, and what kinds of things they are."""
-
-    says: frozenset[Said]
-    kinds: frozenset[str]
-
-    def suits(self, said: Said) -> bool:
-        """Whether such words stand in this column: the same, or of its kind."""
-        return said in self.says or self.likes(said)
-
-    def likes(self, said: Said) -> bool:
-        """Whether words are of the kind of this column; "nothing" is an amount."""
-        kind = "number" if said in _NO_AMOUNT else kind_of(said)
-        return bool(kind) and kind in self.kinds
-
-    def worth(self, said: Said) -> float:
-        """What speaks for some words standing in this column."""
-        alike = self.likes(said)
-        named = a_full_name(said) and not any(cardinal((w,), 0) for w in said)
-        return (
-            (_THERE if said in self.says else 0.0)
-            + (_OF_THAT_KIND if alike else 0.0)
-            + (_ONE_WORD if len(said) == 1 or alike else 0.0)
-            + (_NAME if named else 0.0 if alike else _LONG * (len(said) - 1))
-        )
-
-
-def _columns(document: Document, table: Table) -> tuple[_Column, ...]:
-    found = []
-    for c in range(table.columns):
-        cells = (document.blocks[table.cell(r, c)].text for r in range(1, table.rows))
-        says = [spoken_words(text) for text in cells if text.strip()]
-        kinds = Counter(kind_of(words) for words in says)
-        usual = frozenset(k for k, count in kinds.items() if k and count * 2 > len(says))
-        if not says:
-            # Nothing stands in it yet: its heading tells.
-            usual = _HEADED.get(document.blocks[table.cell(0, c)].text.lower(), usual)
-        found.append(_Column(frozenset(says), usual))
-    return tuple(found)
-
-
 _Way = tuple[float, tuple[Said, ...]]
 
 
@@ -149,7 +88,7 @@ def _inside_numbers(words: Said) -> frozenset[int]:
     return frozenset(found)
 
 
-def _best_ways(words: Said, columns: Sequence[_Column]) -> list[_Way]:
+def _best_ways(words: Said, columns: Sequence[Column]) -> list[_Way]:
     """The two best ways to share all the words out among all the columns, the better one first.
 
     From the last column back: what the words from each place on are worth in the columns left.
@@ -166,7 +105,7 @@ def _best_ways(words: Said, columns: Sequence[_Column]) -> list[_Way]:
 
 
 def _two_best(
-    words: Said, start: int, later: bool, column: _Column, ways: Mapping[int, list[_Way]]
+    words: Said, start: int, later: bool, column: Column, ways: Mapping[int, list[_Way]]
 ) -> list[_Way]:
     linked = later and words[start] in _LINKS
     first = start + linked
@@ -174,7 +113,7 @@ def _two_best(
     for end in range(first + 1, len(words) + 1):
         said = words[first:end]
         if said[0] not in _LINKS and said[-1] not in _LINKS:
-            worth = column.worth(said) + (_LINKED if linked else 0.0)
+            worth = column.worth(said) + (LINKED if linked else 0.0)
             found += [(worth + more, (said, *others)) for more, others in ways.get(end, [])]
     return sorted(found, key=lambda way: -way[0])[:2]
 

@@ -125,6 +125,7 @@ def _one_more(sitting: Sitting, parse: Parse) -> bool:
         when=heads_a_column,
     ),
     Way("<add_one> column (called | named | headed) {words}", when=_ends_in_a_name),
+    "<add_one> column {ended} (called | named | headed | for | with (a | the) heading) {words}",
     "<add_one> column for {words:name_given}",
     "<add_one> column (called | named | for | headed | with (a | the) heading) {words} [(at the"
     " top | as (a | its | the) heading | (at | on) the [far] (end | right | side) | after the last"
@@ -291,6 +292,7 @@ def _below_a_heading(sitting: Sitting, parse: Parse) -> bool:
     " | of | for) {target:grid_part} [(out | away)]",
     "[(i want | put | have | leave)] nothing in {target:grid_part}",
     "(empty | clear | wipe | blank) [out] {target:cell_part} [(out | clean)]",
+    "(empty | clear | blank) [out] {target:crossed}",
     *frames.standing("{target:cell_part}", "<blank_out>"),
     "[(i want | put | have | leave)] nothing in {target:cell_part}",
     "(wipe | clear | remove | take | delete | throw) [out] (what is | what's | everything | the"
@@ -329,6 +331,12 @@ def _without_headings(sitting: Sitting, table: Table, target: Places) -> tuple[R
 def _row_there(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     return isinstance(target, Tabled) and heads_row(sitting, target.words)
+
+
+def _to_a_row(sitting: Sitting, parse: Parse) -> bool:
+    goal, target = parse.args.get("goal"), parse.args.get("target")
+    rows = unit_named(target) is Unit.ROW
+    return rows and isinstance(goal, Tabled) and heads_row(sitting, goal.words)
 
 
 def _two_headings(sitting: Sitting, parse: Parse) -> bool:
@@ -418,25 +426,41 @@ def _moved_beside(sitting: Sitting, found: Part, there: Part, side: int) -> Done
     "(another | one more) copy of {target:grid_part}",
     "make (a copy | another copy) of {target:grid_part}",
     "copy {target:grid_part} (below | beside | next to) it",
+    "(copy | duplicate | repeat | put a copy of) {target:grid_part}"
+    " ({steps:ending} | {steps:ending_of_table})",
+    "(copy | duplicate | repeat | put a copy of) {target:grid_part} {side} {goal:grid_part}",
+    Way("(copy | duplicate | repeat) {target:grid_part} {side} {goal:row_named}", when=_to_a_row),
     heard=0,
     example="duplicate row two",
     group="format",
     when=there_is,
 )
-@of_part
-def duplicate(sitting: Sitting, target: Part) -> Done | Refusal:
-    """Put a copy of a row or column right behind it."""
-    table, unit, numbers = target.table, target.unit, target.numbers
+def duplicate(
+    sitting: Sitting, target: Places, steps: int = 0, side: int = 0, goal: Places | None = None
+) -> Done | Refusal:
+    """Put a copy of a row or column right behind it, at an end of its table, or beside another."""
+    part = part_of(sitting, target)
+    beside = part_of(sitting, goal) if goal is not None else part
+    for found in (part, beside):
+        if isinstance(found, Refusal):
+            return found
+    assert isinstance(part, Part) and isinstance(beside, Part)
+    table, unit, numbers = part.table, part.unit, part.numbers
+    if beside.table != table or beside.unit is not unit:
+        return Refusal("Rows go beside rows, and columns beside columns.")
     rows = rows_of(sitting.document.blocks, table)
-    behind = numbers[-1] + 1
+    at = beside.numbers[0] if side < 0 else beside.numbers[-1] + 1
+    if steps:
+        first = int(unit is Unit.ROW and has_header(rows))
+        at = first if steps < 0 else table.rows if unit is Unit.ROW else table.columns
     if unit is Unit.ROW:
         copies = [[replace(block, points=()) for block in rows[n]] for n in numbers]
-        rows[behind:behind] = copies
+        rows[at:at] = copies
         after = rebuilt(sitting, table, rows)
     else:
         parts = shares_of(rows[0])
         for row in rows:
-            row[behind:behind] = [replace(row[n], points=()) for n in numbers]
-        parts[behind:behind] = [parts[n] for n in numbers]
+            row[at:at] = [replace(row[n], points=()) for n in numbers]
+        parts[at:at] = [parts[n] for n in numbers]
         after = rebuilt(sitting, table, rows, shares=parts)
     return Done(after.about(()), f"{many(len(numbers), unit.value)} copied")

@@ -47,7 +47,8 @@ from nimble_lantern.core.state import Done, Sitting
     "(sort | order | arrange) the {words} column [{falling}]",
     "(sort | order | arrange) [(the | this)] [(table | rows | it)] {falling} (by | on) [the]"
     " {words} [column]",
-    "sort (the | this) table [{falling}]",
+    "(sort | order | arrange) (the | this) table [{falling}]",
+    "(put | set | arrange) (the | this) (table | rows) (in | into) {falling}",
     "(sort | order | arrange | put | list) [(them | the rows | everything | the table)] (by | in"
     " order of | in the order of | according to | on) (what they | the (name | names | number |"
     " amount | value) of [the] | how much they | how many) {words} [{falling}]",

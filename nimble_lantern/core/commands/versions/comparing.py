@@ -111,6 +111,7 @@ CATALOGUE.table(
     "(show | what are | let me see) [me] (the | my) changes",
     "<what_changed> since (the start | the beginning | i began | [utterance] [number] {number})",
     "<what_changed> since {ago:since_day}",
+    "(what did i change | what have i changed | what [has] changed) {ago:since_day}",
     "<what_changed> since [last] {day}",
     "compare with {ago:since_day}",
     "compare [(it | this)] with how it (was | looked | stood) {ago:since_day}",

@@ -1,0 +1,71 @@
+"""What stands in the columns of a table, and what kinds of things they hold."""
+
+from __future__ import annotations
+
+from collections import Counter
+from typing import NamedTuple
+
+from nimble_lantern.core.document.model import Document
+from nimble_lantern.core.document.tables import Table
+from nimble_lantern.core.mending.knowing import spoken_words
+from nimble_lantern.core.targets.alike import kind_of
+from nimble_lantern.core.writing.cardinals import cardinal
+from nimble_lantern.core.writing.persons import a_full_name
+
+Said = tuple[str, ...]
+_THERE, _OF_THAT_KIND, _ONE_WORD, _NAME, LINKED, _LONG = 4.0, 2.0, 1.0, 1.5, 1.0, -0.5
+"""What speaks for some words being what a cell of a column says: they stand in the column, are of
+its kind, are one word or somebody's name, or something is said between them and the last."""
+_NO_AMOUNT = (("nothing",), ("none",), ("nil",), ("nought",))
+OF_A_HEADING = {
+    name: frozenset(kinds.split())
+    for kinds, names in {
+        "number": "amount price cost fee sum total number pounds paid takings age score in out due",
+        "day date": "day date when",
+        "clock hour number": "time at",
+        "name": "who name person by whom for",
+    }.items()
+    for name in names.split()
+}
+"""What kinds of things stand below a heading."""
+
+
+class Column(NamedTuple):
+    """What the cells of a column say below its heading, and what kinds of things they are."""
+
+    says: frozenset[Said]
+    kinds: frozenset[str]
+
+    def suits(self, said: Said) -> bool:
+        """Whether such words stand in this column: the same, or of its kind."""
+        return said in self.says or self.likes(said)
+
+    def likes(self, said: Said) -> bool:
+        """Whether words are of the kind of this column; "nothing" is an amount."""
+        kind = "number" if said in _NO_AMOUNT else kind_of(said)
+        return bool(kind) and kind in self.kinds
+
+    def worth(self, said: Said) -> float:
+        """What speaks for some words standing in this column."""
+        alike = self.likes(said)
+        named = a_full_name(said) and not any(cardinal((w,), 0) for w in said)
+        return (
+            (_THERE if said in self.says else 0.0)
+            + (_OF_THAT_KIND if alike else 0.0)
+            + (_ONE_WORD if len(said) == 1 or alike else 0.0)
+            + (_NAME if named else 0.0 if alike else _LONG * (len(said) - 1))
+        )
+
+
+def columns_of(document: Document, table: Table) -> tuple[Column, ...]:
+    found = []
+    for c in range(table.columns):
+        cells = (document.blocks[table.cell(r, c)].text for r in range(1, table.rows))
+        says = [spoken_words(text) for text in cells if text.strip()]
+        kinds = Counter(kind_of(words) for words in says)
+        usual = frozenset(k for k, count in kinds.items() if k and count * 2 > len(says))
+        if not says:
+            # Nothing stands in it yet: its heading tells.
+            usual = OF_A_HEADING.get(document.blocks[table.cell(0, c)].text.lower(), usual)
+        found.append(Column(frozenset(says), usual))
+    return tuple(found)
