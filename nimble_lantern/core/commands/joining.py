@@ -224,7 +224,7 @@ CATALOGUE.table(
 
 def _may_be_joined(sitting: Sitting, parse: Parse) -> bool:
     """ "No break before breakfast", where a paragraph begins so."""
-    found = resolve(parse.args["target"], sitting)
+    found = resolve(parse.args["target"], sitting, near=False)
     return isinstance(found, Places) and found.first.start.offset == 0 < found.first.start.block
 
 

@@ -94,20 +94,22 @@ def offers(sitting: Sitting, words: Sequence[str], most: int = MOST_OFFERS) -> l
     """The nearest commands that can be done here, the likeliest first."""
     bare = barest(words)
     sitting = round_here(sitting)
-    wordings: dict[tuple[str, ...], tuple[float, tuple[str, ...]]] = {}
+    wordings: dict[tuple[str, ...], tuple[float, tuple[str, ...], str]] = {}
     for heard in _readings(sitting, bare):
         speaker = _Speaker(heard)
         for name in _nearest_commands(heard):
             for said in speaker.wordings(name):
                 likeness = _likeness(bare, said)
                 if likeness >= _LEAST_LIKE and said != tuple(words):
-                    kept = (likeness, heard.target)
+                    kept = (likeness, heard.target, name)
                     wordings[said] = max(kept, wordings.get(said, kept))
     found: dict[str, Offer] = {}
     ranked = sorted(wordings.items(), key=lambda row: (-row[1][0], len(row[0])))
-    for said, (likeness, names) in ranked[:_MOST_TRIED]:
+    for said, (likeness, names, made_for) in ranked[:_MOST_TRIED]:
         if len(found) == most or found and likeness < ranked[0][1][0] - _FARTHER:
             break
+        if made_for in found:
+            continue
         verdict = exactly(sitting, said, whole=False)
         if verdict.kind is not Judged.COMMAND or verdict.parse is None:
             continue
@@ -340,6 +342,55 @@ def _said_in(pattern: str) -> frozenset[str]:
     return frozenset(w for w in _words_of(_tree(pattern)) if w not in LITTLE)
 
 
+@cache
+def _sayable(pattern: str) -> frozenset[str]:
+    """All words that a pattern may be said with, but for those that its speaker chooses."""
+    return frozenset(_all_words(_tree(pattern), ()))
+
+
+def _all_words(node: notation.Node, inside: tuple[str, ...]) -> Iterator[str]:
+    match node:
+        case notation.Word(text):
+            yield text
+        case notation.Sequence(parts) | notation.Choice(parts):
+            for part in parts:
+                yield from _all_words(part, inside)
+        case notation.Slot(rule, _) if rule not in inside and rule not in _CHOSEN:
+            for production in CATALOGUE.grammar.productions.get(rule, ()):
+                yield from _all_words(_tree(production.pattern), (*inside, rule))
+
+
+_CHOSEN = ("target", "text", "words", "number", "position")
+
+
+@cache
+def _of_rule(rule: str) -> tuple[frozenset[str], bool]:
+    """The words that a rule may be said with, and whether they are all it takes."""
+    within, left = {rule}, [rule]
+    while left:
+        for production in CATALOGUE.grammar.productions.get(left.pop(), ()):
+            slots = _slots(_tree(production.pattern))
+            left += (new := slots - within)
+            within |= new
+    closed = all(r in CATALOGUE.grammar.productions and r not in _CHOSEN for r in within)
+    return frozenset(_all_words(notation.Slot(rule, None), ())), closed
+
+
+def _slots(node: notation.Node) -> set[str]:
+    match node:
+        case notation.Slot(rule, _):
+            return {rule}
+        case notation.Sequence(parts) | notation.Choice(parts):
+            return {slot for part in parts for slot in _slots(part)}
+    return set()
+
+
+@cache
+def _unsaid(rule: str) -> tuple[str, ...] | None:
+    """How a rule is said of which no word was."""
+    return _Speaker(_Heard((), (), (), ())).filled(rule)
+
+
 def _weight(word: str) -> float:
     if word in LITTLE:
         return 0.1
@@ -397,6 +448,11 @@ class _Speaker:
     def __init__(self, heard: _Heard) -> None:
         self.heard, self.said = heard, frozenset(heard.rest)
         self.meant = frozenset(_meant(heard.rest))
+        filled = {*heard.target, *heard.text, *(_number(heard.rest) or ())}
+        telling = [w for w in heard.words if w not in filled]
+        self._to_cover = [(_weight(w), (w, *MEANINGS.get(w, ()))) for w in telling]
+        self._filled = sum(_weight(w) for w in heard.words if w in filled)
+        self._whole = self._filled + sum(weight for weight, _ in self._to_cover)
         self._kept: dict[str, tuple[str, ...] | None] = {}
         self._worth: dict[str, float] = {}
 
@@ -404,11 +460,19 @@ class _Speaker:
         """A command's patterns, those that share most with what was said first."""
         ranked: list[tuple[float, tuple[str, ...]]] = []
         for pattern in self._likeliest(CATALOGUE.commands[name].patterns):
+            if not self._reaches(pattern):
+                continue
             words = self._say(_tree(pattern))
             if words:
                 ranked.append((_likeness(self.heard.words, words), words))
         ranked.sort(key=lambda row: -row[0])
         yield from dict.fromkeys(words for _, words in ranked[:_MOST_WAYS])
+
+    def _reaches(self, pattern: str) -> bool:
+        """Whether enough of what was said can be in a wording made of this pattern."""
+        sayable = _sayable(pattern)
+        covered = sum(weight for weight, meant in self._to_cover if not sayable.isdisjoint(meant))
+        return self._filled + covered >= _LEAST_LIKE * self._whole
 
     def _likeliest(self, patterns: Sequence[str]) -> Sequence[str]:
         """Of many patterns those that can share most with what was said, the usual ones first."""
@@ -440,10 +504,13 @@ class _Speaker:
             case notation.Slot(rule, _):
                 if rule not in self._kept:
                     self._kept[rule] = None  # a rule in itself is said without it
-                    self._kept[rule] = self._fill(rule)
+                    sayable, closed = _of_rule(rule)
+                    none_said = closed and sayable.isdisjoint(self.meant)
+                    self._kept[rule] = _unsaid(rule) if none_said else self.filled(rule)
                 return self._kept[rule]
 
-    def _fill(self, rule: str) -> tuple[str, ...] | None:
+    def filled(self, rule: str) -> tuple[str, ...] | None:
+        """What was heard for a rule; else the likest way to say it."""
         if rule == "target":
             return self.heard.target or None
         if rule in ("text", "words"):
