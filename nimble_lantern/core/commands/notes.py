@@ -24,10 +24,11 @@ from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Way, command, each
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.reviewing.notes import Note, added, changed, notes_of, removed
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.writing.lexer import mark_named
 from nimble_lantern.core.writing.writer import Place, write
 
 MOST = 30
@@ -168,6 +169,11 @@ def add(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refus
     return _add(sitting, target.first, text)
 
 
+def _says_something(sitting: Sitting, parse: Parse) -> bool:
+    """ "Note to self full stop" is text: no note says a mark alone."""
+    return mark_named(tuple(parse.args.get("text", ()))) is None
+
+
 @command(
     "(margin note | note in the margin) [here] {text:words}",
     "(add | put | make | write | leave) (a margin note | a note in the margin | a comment) [here]"
@@ -194,6 +200,7 @@ def add(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refus
     heard=1,
     example="margin note check with the ferry company",
     group="revising",
+    when=_says_something,
 )
 def add_here(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     """Put a note on what is selected, or was just said."""

@@ -12,13 +12,14 @@ from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
 from nimble_lantern.core.kinds import Judged
-from nimble_lantern.core.lexicon.closed import PREPOSITIONS
+from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import SPOKEN_OF, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.manners import BESIDE
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import (
     Beside,
     Places,
+    Sign,
     That,
     Through,
     Unit,
@@ -29,6 +30,7 @@ from nimble_lantern.core.targets.model import (
 from nimble_lantern.core.targets.names import look_up
 from nimble_lantern.core.targets.names import near as near_names
 from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
+from nimble_lantern.core.writing.lexer import mark_named
 
 _MOST_SAID_OF_IT = 5
 
@@ -67,10 +69,33 @@ def writes_words(parse: Parse) -> bool:
 def parses_here(sitting: Sitting, words: Sequence[str]) -> list[Parse]:
     """What words may mean here; "please no capitals there" speaks of no "please" of the page, and
     "not capitals after all" of no "not"."""
-    found = (p for p in CATALOGUE.parses(words) if fits(sitting, p))
+    found = (
+        p for p in CATALOGUE.parses(words) if fits(sitting, p) and not takes_the_mark(words, p)
+    )
     first = Words(tuple(words[:1]))
     never = first in _NEVER_FIRST
     return [p for p in found if not never or first not in p.args.values()]
+
+
+def _ends_in_a_mark(words: Sequence[str]) -> int:
+    """How many last words name a mark, as those of a sentence do."""
+    sizes = (n for n in (2, 1) if len(words) > n and mark_named(tuple(words[-n:])))
+    size = next(sizes, 0)
+    return 0 if size and words[-size - 1] in ARTICLES_AND_OWNERS else size
+
+
+def takes_the_mark(words: Sequence[str], parse: Parse) -> bool:
+    """Whether "in red ink full stop" would be said of a full stop of the page: "delete full stop"
+    is, and "select comma"."""
+    bare = any(isinstance(v, Sign) and v == Sign(v.text) for v in parse.args.values())
+    if not bare or parse.command.name.startswith(_OF_MARKS):
+        return False
+    size = _ends_in_a_mark(words)
+    return size > 0 and (len(words) - size > 1 or not parse.command.name.startswith(_TO_MARKS))
+
+
+_OF_MARKS = ("deleting.", "replacing.", "repunctuating.", "inserting.", "mending.", "correcting.")
+_TO_MARKS = ("selecting.", "moving.")
 
 
 def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:

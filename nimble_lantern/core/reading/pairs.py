@@ -21,6 +21,7 @@ from nimble_lantern.core.targets.model import Places, Words, is_target
 _VERBS = PLAIN_VERBS | TRADE_VERBS
 _SHORT = 8
 _FEWEST_TOLD = 2
+_REPLACING = {"target", "text"}
 _MOST_LINKS = 6
 """Places where an utterance may fall into two commands; one with more of them is a text."""
 
@@ -99,8 +100,8 @@ def _words_for_words(found: Verdict) -> bool:
     parse = found.parse
     if found.kind is not Judged.COMMAND or parse is None:
         return False
-    replaces = parse.command.name == "replacing.replace_with"
-    return replaces and isinstance(parse.args.get("target"), Words) and "text" in parse.args
+    replaces = parse.command.name.startswith("replacing.") and parse.args.keys() == _REPLACING
+    return replaces and isinstance(parse.args["target"], Words)
 
 
 def _side_by_side(sitting: Sitting, words: Sequence[str], i: int) -> Pair | None:

@@ -41,6 +41,7 @@ from nimble_lantern.core.targets.model import (
     is_target,
 )
 from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
+from nimble_lantern.core.writing.lexer import BREAKS, mark_named
 
 _VERBS = PLAIN_VERBS | TRADE_VERBS
 _MARK_ENDS = (("full", "stop"), ("question", "mark"), ("exclamation", "mark"), ("period",))
@@ -67,6 +68,7 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     if whole:
         plainest = plainer[-1].words if plainer else words
         plainer += (*as_wished(words), *in_parts(plainest))
+    plainer = tuple(p for p in plainer if not _is_said_beside_a_mark(words, p.words))
     asked = [Asked(p, exactly(sitting, p.words, whole)) for p in plainer]
     if found.kind is Judged.COMMAND:
         # In "replace the hut with the barn please" the courtesy is no part of the new words, nor
@@ -118,6 +120,21 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
     if slip is TEXT and whole and _spares_the_selection(sitting, words):
         return Verdict(Judged.UNCLEAR, refusal=_NOT_OVER)
     return missed[0] if forced and slip is TEXT and missed else slip
+
+
+def _is_said_beside_a_mark(words: tuple[str, ...], plain: tuple[str, ...]) -> bool:
+    """Whether courtesy is text, as it stands beside nothing but a mark or a break: "thank you full
+    stop", "new line thank you"; "okay new line" and "new line please" break one."""
+    mark, more = mark_named(plain) is not None, len(words) - len(plain)
+    if not (mark or plain in BREAKS) or more <= 0:
+        return False
+    if words[more:] == plain:
+        return mark or not _GETTING_ON.issuperset(words[:more])
+    return words[:-more] == plain and not _ASKING_FOR_IT.issuperset(words[-more:])
+
+
+_GETTING_ON = frozenset("please okay ok now and then so right next just well yes no".split())
+_ASKING_FOR_IT = frozenset("please now here there for me".split())
 
 
 def _within_a_part(sitting: Sitting, words: tuple[str, ...], found: Verdict) -> Verdict | None:

@@ -17,7 +17,14 @@ from nimble_lantern.core.lexicon.desk import COUNTED
 from nimble_lantern.core.reading.addressing import Plainer, in_parts, reasoned, writes
 from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import INSIDE, apart
-from nimble_lantern.core.reading.exactly import Verdict, best, exactly, fits, writes_words
+from nimble_lantern.core.reading.exactly import (
+    Verdict,
+    best,
+    exactly,
+    fits,
+    takes_the_mark,
+    writes_words,
+)
 from nimble_lantern.core.reading.following import (
     corrected,
     follows,
@@ -221,6 +228,8 @@ def in_other_ways(
     """What words ask for in one of these ways; None for others."""
     for way in _WAYS:
         found = way(sitting, words, asked)
+        if found is not None and found.parse and takes_the_mark(words, found.parse):
+            continue
         if found is not None and (way is _housed or not is_to_stay(words, found)):
             return found
     return None

@@ -158,6 +158,11 @@ def _heading_of_row(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing | None:
     return _meeting(a, b, owned=True)
 
 
+@rule("cell_of", "[the] {b:words} of [the] {a:words}", heard=False)
+def _cell_of_row(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing | None:
+    return _meeting(a, b)
+
+
 @rule("owner", "{words}", heard=False)
 def _owner(words: tuple[str, ...]) -> tuple[str, ...] | None:
     return words if words[-1].endswith(("'s", "s'")) else None

@@ -292,7 +292,7 @@ def _below_a_heading(sitting: Sitting, parse: Parse) -> bool:
     " | of | for) {target:grid_part} [(out | away)]",
     "[(i want | put | have | leave)] nothing in {target:grid_part}",
     "(empty | clear | wipe | blank) [out] {target:cell_part} [(out | clean)]",
-    "(empty | clear | blank) [out] {target:crossed}",
+    "(empty | clear | blank) [out] {target:cell_of}",
     *frames.standing("{target:cell_part}", "<blank_out>"),
     "[(i want | put | have | leave)] nothing in {target:cell_part}",
     "(wipe | clear | remove | take | delete | throw) [out] (what is | what's | everything | the"
