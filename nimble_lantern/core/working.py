@@ -26,6 +26,7 @@ from nimble_lantern.core.reading import intents, nearest, pairs, reader, unfinis
 from nimble_lantern.core.reading.addressing import barest, opens_a_request, wordings
 from nimble_lantern.core.reading.exactly import Verdict
 from nimble_lantern.core.reading.hearing import Hearing, Might
+from nimble_lantern.core.reading.repeated import stands_there
 from nimble_lantern.core.state import (
     Done,
     Help,
@@ -106,7 +107,7 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
         i = end
     if text:
         _gone_on(turn, words)
-        if len(text) == len(parts) == 1:
+        if len(text) == len(parts) == 1 and not stands_there(turn.sitting, words):
             held = held_back(turn.sitting) is not None
             if not held and unfinished.is_unfinished(turn.sitting, words):
                 turn.sitting = replace(turn.sitting, begun=words, question=None)

@@ -254,6 +254,16 @@ def words_there(sitting: Sitting, parse: Parse) -> bool:
     return there and no_sentence(sitting, parse)
 
 
+def few_words_there(sitting: Sitting, parse: Parse) -> bool:
+    """ "Ferry to boat throughout"; no verb asks for it, so that longer ones are sentences."""
+    old, new = _said(parse)
+    few = len(old) <= _FEW and len(new) <= _FEW and not set(new) & (VERBS | SUBJECT_PRONOUNS)
+    return few and words_there(sitting, parse)
+
+
+_FEW = 3
+
+
 def plainly_there(sitting: Sitting, parse: Parse) -> bool:
     """ "It says torch but it should be lantern"; "it says noon and it is noon" is a sentence, and
     "take the coat out and put the torch in" is said of things."""

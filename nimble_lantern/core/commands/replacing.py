@@ -378,7 +378,7 @@ def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0
     " | read) | there is | i (said | wrote))] {target} (put"
     " | write | say | make it | use | change (it | that) to | replace (it | that) with | it should"
     " (say | be | read)) {text}",
-    Way("{target} to {text:words} <everywhere>", when=instead.words_there),
+    Way("{target} to {text:words} <everywhere>", when=instead.few_words_there),
     Way(
         "(every | each | all [the]) {target} <shall> (be | say | read) {text:words}",
         when=instead.words_there,

@@ -30,6 +30,7 @@ from nimble_lantern.core.reading.exactly import (
     parses_here,
     writes_words,
 )
+from nimble_lantern.core.reading.repeated import nearly_stands, quotes, stands_there
 from nimble_lantern.core.reading.ways import Asked, in_other_ways, named_first
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
@@ -53,13 +54,22 @@ def judge(sitting: Sitting, words: Sequence[str], whole: bool, forced: bool = Fa
 
     `forced` where the speaker says it is a command: then it is refused rather than text.
     """
-    words = tuple(words)
+    verdict = _judged(sitting, tuple(words), whole, forced)
+    asked = verdict.parse if whole and not forced and verdict.kind is Judged.COMMAND else None
+    if asked is not None and quotes(asked) and nearly_stands(sitting, words):
+        return TEXT
+    return verdict
+
+
+def _judged(sitting: Sitting, words: tuple[str, ...], whole: bool, forced: bool) -> Verdict:
     found = exactly(sitting, words, whole)
     if whole and found.kind is not Judged.TEXT and (in_full := of_the_whole(words)) != words:
         # "That paragraph", after one was named, is no longer the one with the caret.
-        return judge(sitting, in_full, whole, forced)
+        return _judged(sitting, in_full, whole, forced)
     if found.kind is Judged.COMMAND and found.parse and not found.parse.free:
         return found
+    if whole and not forced and stands_there(sitting, words):
+        return TEXT
     if (said_of_it := _courteously(sitting, words, found)) is not None:
         return said_of_it
     if (inside := _within_a_part(sitting, words, found)) is not None:

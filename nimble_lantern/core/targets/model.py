@@ -294,6 +294,8 @@ def no_thing(value: object) -> bool:
     words = value.words
     clause = len(words) > 2 and words[0] in (SUBJECT_PRONOUNS | _ANYBODY) - {"it"}
     linked = len(words) > 1 and words[0] in ("and", "or", "but")
+    if words[-1] in SUBJECT_PRONOUNS - {"it"}:
+        return False  # "and says here you can go" goes on
     return clause or linked or all(w in OF_DEGREE_AND_TIME for w in words)
 
 

@@ -10,7 +10,13 @@ from rapidfuzz import fuzz, process
 
 from nimble_lantern.core.document.changes import changed
 from nimble_lantern.core.document.model import Block, Document, Kind, Position, Range
-from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE, PREPOSITIONS, SLIGHT
+from nimble_lantern.core.lexicon.closed import (
+    AUXILIARIES,
+    DETERMINERS,
+    LITTLE,
+    PREPOSITIONS,
+    SLIGHT,
+)
 from nimble_lantern.core.lexicon.names import MONTHS
 from nimble_lantern.core.targets.model import Holding, Words, as_things
 from nimble_lantern.core.targets.sounds import phrase_key
@@ -301,7 +307,8 @@ def near(document: Document, words: Sequence[str], around: Position, most: int =
     )
     # Of "village hall with big letters" the "with" is not the "at" behind those words.
     last = wanted.rpartition(" ")[2]
-    ranked = [row for row in ranked if last not in PREPOSITIONS or row[0].endswith(last)]
+    goes_on = last in PREPOSITIONS | AUXILIARIES  # "kitchen activity is"
+    ranked = [row for row in ranked if not goes_on or row[0].endswith(last)]
     if wanted.startswith("to "):
         # "I don't want to thank you" goes on with a verb.
         ranked = [row for row in ranked if row[0].startswith("to ")]
