@@ -15,7 +15,7 @@ from nimble_lantern.core.document.tables import kept_whole
 from nimble_lantern.core.doubts import Doubted, marked
 from nimble_lantern.core.effects import Effect
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.kinds import Attention, ReadAs
+from nimble_lantern.core.kinds import Attention, Capitals, ReadAs
 from nimble_lantern.core.mending.again import next_sentence, put_right, said_again, words_meant
 from nimble_lantern.core.mending.knowing import taught_by
 from nimble_lantern.core.reading.hearing import Hearing
@@ -104,6 +104,8 @@ class Turn:
         self.sitting = after
         self.kinds.append(ReadAs.TEXT)
         said = f"wrote {quoted(wrote.text)}" if wrote.text.strip() else "wrote a break"
+        if not wrote.text and after.capitals != now.capitals:
+            said = _CAPITALS[after.capitals]
         if used:
             learned = ", ".join(map(str, used))
             why = "as you corrected" if set(used) & set(now.lessons) else "as it stands here"
@@ -111,6 +113,12 @@ class Turn:
         self.summaries.append(said)
 
 
+_CAPITALS = {
+    Capitals.NONE: "capitals as usual",
+    Capitals.TITLE: "each word gets a capital",
+    Capitals.UPPER: "all in capitals",
+    Capitals.LOWER: "no capitals",
+}
 ONLY_THOUGHT = "nothing but a pause for thought"
 _HESITATING = frozenset("um uh er erm uhm umm ehm".split())
 _SAID_OF_THEM = frozenset(

@@ -105,6 +105,10 @@ def _without_the(sitting: Sitting, r: Range) -> Range:
         " | this isn't) what i said",
         when=_just_dictated,
     ),
+    Way(
+        "[no] [(that's | that is | it's | it is | that was)] [(a | the)] wrong word",
+        when=_just_dictated,
+    ),
     Way("you (misheard (that | it | me) | got (that | it | me) wrong)", when=_just_dictated),
     Way("you misheard {target}", when=_doubtful),
     example="correct the last word",

@@ -174,8 +174,15 @@ def _just_selected(sitting: Sitting, parse: Parse) -> bool:
     return _is_fresh(sitting, parse) and last.startswith("selecting.") and not whole
 
 
+def _and_selected(sitting: Sitting, parse: Parse) -> bool:
+    """ "And the cover too": its "and" is none of the page."""
+    target = parse.args.get("target")
+    linked = isinstance(target, Words) and target.words[0] == "and"
+    return not linked and _just_selected(sitting, parse)
+
+
 @command(
-    Way("[and] {target} (too | as well | also)", when=_just_selected),
+    Way("[and] {target} (too | as well | also)", when=_and_selected),
     Way("[and] also {target}", when=_just_selected),
     "(include | select) {target} (too | as well | also)",
     Way("add {target} to the selection", when=is_selected),

@@ -29,6 +29,8 @@ CATALOGUE.table(
         " yourself | automatically)": True,
         "(i'll | i will | i want to | let me) (say | speak | do) the (punctuation | commas | full"
         " stops | stops) [myself]": False,
+        "(i'll | i will | i want to | let me) (do | say) my own (punctuation | commas | full"
+        " stops | stops)": False,
         "(no | without | no more) automatic punctuation": False,
         "(i (do not | don't) want | stop) [the] automatic punctuation": False,
         "automatic punctuation please": True,

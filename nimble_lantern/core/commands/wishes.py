@@ -127,12 +127,39 @@ CATALOGUE.table(
 
 
 CATALOGUE.table("new_page", {"page": "Page breaks"}, heard=False)
+CATALOGUE.table(
+    "across",
+    {"a [straight] (line | rule) (across | right across) (the page | here | it)": "Ruled lines"},
+    heard=False,
+)
+CATALOGUE.table("in_columns", {"columns": "Columns of text"}, heard=False)
+CATALOGUE.table("margins", {"margins": "Margins of another width"}, heard=False)
+
+
+@command(
+    "(translate | turn | put) (it | this | that | the (letter | text | document)) [over]"
+    " (into | to) (welsh | french | german | spanish | italian | polish | irish | gaelic | urdu"
+    " | hindi)",
+    example="translate it into welsh",
+    group="desk",
+    heard=0,
+)
+def translate(sitting: Sitting) -> Refusal:
+    """Nothing is translated here."""
+    return Refusal("Translating cannot be done here: the desk writes what you say.")
 
 
 @command(
     "(insert | add | put [in] | give me | make) [(a | an | the | some | my)] {thing}"
     " [(here | (at | on) the (top | end | start | front | back | beginning | bottom))]",
     "[a] new {thing:new_page} [here]",
+    "(start | begin) [a] new {thing:new_page} [here]",
+    "(put | draw | add) {thing:across}",
+    "(put | insert | add) [the] {thing} in",
+    "(put | make | set | turn | lay) (it | this | that | the (list | letter | text | page)) [out]"
+    " (in | into) (two | three) {thing:in_columns}",
+    "(wider | narrower | bigger | smaller) {thing:margins}",
+    "(make | set) the {thing:margins} (wider | narrower | bigger | smaller)",
     example="insert a picture",
     group="desk",
 )

@@ -16,7 +16,7 @@ from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Words
 from nimble_lantern.core.targets.words import exact, normal
 
-_FEWEST, _FEWEST_NEARLY = 3, 4
+_FEWEST, _FEWEST_NEARLY = 3, 5
 _REACH = 60
 """Paragraphs on either side of the writing place that are looked through."""
 _WORD = re.compile(r"[\w']+")
@@ -25,8 +25,8 @@ _NEARLY = 0.75
 
 
 def stands_there(sitting: Sitting, words: Sequence[str]) -> bool:
-    """Whether the page says just this."""
-    return len(words) >= _FEWEST and bool(exact(sitting.document, words))
+    """Whether the page says just this; what is said of a selection is not asked so."""
+    return len(words) >= _FEWEST and not sitting.holds and bool(exact(sitting.document, words))
 
 
 def quotes(parse: Parse) -> bool:
@@ -40,7 +40,7 @@ def nearly_stands(sitting: Sitting, words: Sequence[str]) -> bool:
     """Whether a sentence near the writing place has most of these words in this order, the first
     one among them: a request begins with a word of its own."""
     said = normal(words)
-    if len(said) < _FEWEST_NEARLY:
+    if len(said) < _FEWEST_NEARLY or sitting.holds:
         return False
     document, here = sitting.document, sitting.writing_place.block
     few, telling = len(said) * _NEARLY, set(said)

@@ -84,6 +84,8 @@ CAPITALS: dict[tuple[str, ...], str] = {
     ("no", "caps", "on"): "lower",
     ("no", "capitals", "off"): "none",
     ("no", "caps", "off"): "none",
+    ("no", "more", "capitals"): "none",
+    ("no", "more", "caps"): "none",
     ("title", "case"): "title rest",
     **{
         (turn, *what): kind
