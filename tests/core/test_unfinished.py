@@ -10,8 +10,8 @@ from tests.desk import DeskCase
 LETTER = (
     "To the harbour office\n\nMy boat has been on the slip since April. I paid for six weeks, but"
     " nobody has moved it. The rope is worn and the cover is torn.\n\nI rang you on Monday and"
-    " spoke to Corin. He said the crane was broken. Could you tell me when it will be mended?\n\nYou"
-    " can write to me at home. My number is on the card."
+    " spoke to Corin. He said the crane was broken. Could you tell me when it will be mended?\n\n"
+    "You can write to me at home. My number is on the card."
 )
 JOBS = "# Jobs\n\n1. ring the dentist\n2. order coal\n3. pay the cleaner\n4. answer Nell"
 LIFTS = (
