@@ -419,10 +419,18 @@ def _behind_a_paragraph(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _behind_a_colon(sitting: Sitting, parse: Parse) -> bool:
-    """ "We need:" and then "bullet points"."""
+    """ "We need:" and then "bullet points", or right below a heading."""
     place = sitting.writing_place
-    text = sitting.document.blocks[place.block].text
-    return text.endswith(":") and place.offset == len(text) and sitting.selection is None
+    block = sitting.document.blocks[place.block]
+    headed = sitting.headed == place or block.kind is Kind.HEADING or _below_a_heading(sitting)
+    begins = block.text.endswith(":") or headed
+    return begins and place.offset == len(block.text) and sitting.selection is None
+
+
+def _below_a_heading(sitting: Sitting) -> bool:
+    b = sitting.writing_place.block
+    blocks = sitting.document.blocks
+    return b > 0 and not blocks[b].text and blocks[b - 1].kind is Kind.HEADING
 
 
 @command(
@@ -437,7 +445,8 @@ def _behind_a_colon(sitting: Sitting, parse: Parse) -> bool:
 def begin_list(sitting: Sitting, listkind: str = "bulleted") -> Done | Refusal:
     """Begin a list: here where nothing is written yet, else below; or of what is selected."""
     at, block = sitting.writing_place, sitting.document.blocks[sitting.writing_place.block]
-    written = block.kind is Kind.PARAGRAPH and block.text.strip() and at.offset == len(block.text)
+    prose = block.kind in (Kind.PARAGRAPH, Kind.HEADING)
+    written = prose and block.text.strip() and at.offset == len(block.text)
     if sitting.selection is not None or not written:
         return make_list(sitting, None, listkind)
     below = compose(sitting, ("new", "paragraph")).sitting

@@ -62,8 +62,10 @@ def _is_an_item(sitting: Sitting, target: Places, text: tuple[str, ...], before:
         return False
     if mark_named(bare_mark(text)) or text[0] in _GOING_ON:
         return False
-    if not before or len(item.words) > 1:
-        return (len(text) > 1) == (len(item.words) > 1)
+    if not before:
+        return True
+    if len(item.words) > 1:
+        return len(text) > 1
     return text[-1][-1] == "s" == item.text[-1]  # "matches" before "candles", not "ripe" pears
 
 

@@ -539,8 +539,14 @@ _LEAST_SAME, _MORE_NEW = 2, 3
 """Words before the old ones that must be said as well, and how many more the new ones may be."""
 
 
+_MOST_OF_ONE_BREATH = 8
+"""Words of what should be and of what should not; longer ones are sentences with a "not" in them."""
+
+
 def one_beside_the_same_words(sitting: Sitting, parse: Parse) -> bool:
     text, old = tuple(parse.args.get("text", ())), tuple(parse.args.get("old", ()))
+    if len(text) + len(old) > _MOST_OF_ONE_BREATH:
+        return False
     found = beside_the_same_words(sitting.document, text, old)
     if len(found) != 1:
         return False

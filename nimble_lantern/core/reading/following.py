@@ -126,9 +126,10 @@ def corrected(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
     if last is None or len(words) > _LONGEST or not sitting.trail[-1].made:
         return
     before, command, _ = last
+    not_that = words[0] == "not" and len(words) > _TWO and words[1] in before
     for n in (4, 3, 2, 1):
         rest = words[n:]
-        if words[:n] in _SORRY and rest:
+        if rest and (words[:n] in _SORRY or not_that and n == _TWO):
             other = (_with_another_verb, _with_another_part)
             if not _ONLY.isdisjoint(words[: n + 1]):
                 yield from _less_of_it(before, command, rest)

@@ -32,8 +32,7 @@ def stands_there(sitting: Sitting, words: Sequence[str]) -> bool:
 def quotes(parse: Parse) -> bool:
     """Whether a request takes some words for those of the page, and nobody called them words."""
     named = (v for v in parse.args.values() if isinstance(v, Words))
-    told = any(not v.called and v.order is None and len(v.words) > 1 for v in named)
-    return told or "old" in parse.args
+    return any(not v.called and v.order is None and len(v.words) > 1 for v in named)
 
 
 def nearly_stands(sitting: Sitting, words: Sequence[str]) -> bool:

@@ -13,12 +13,14 @@ _GREETING = frozenset("dear hello hi".split())
 _HEAD = 8
 """Paragraphs from the top among which the greeting is: an address and a date come before."""
 GREETING, CLOSING, SIGNATURE = "greeting", "closing", "signature"
+POSTSCRIPT = "postscript"
 CATALOGUE.table(
     "of_a_letter",
     {
         "(greeting | salutation)": GREETING,
         "(closing | sign off | valediction | closing words)": CLOSING,
         "signature": SIGNATURE,
+        "(ps | p s | postscript)": POSTSCRIPT,
     },
     heard=False,
 )
@@ -36,7 +38,8 @@ def _my_name() -> OfLetter:
 
 @finds(OfLetter)
 def _of_letter(target: OfLetter, view: View, near: bool) -> Answer:
-    found = (_greeting if target.part == GREETING else _closing)(view.document)
+    finder = {GREETING: _greeting, POSTSCRIPT: _postscript}.get(target.part, _closing)
+    found = finder(view.document)
     if found is not None and target.part == SIGNATURE:
         found = _below(view.document, found)
     if found is None:
@@ -51,14 +54,24 @@ def _greeting(document: Document) -> Range | None:
     return None
 
 
+def _postscript(document: Document) -> Range | None:
+    """The last paragraph that begins with "PS"."""
+    for b in range(len(document.blocks) - 1, -1, -1):
+        first = document.blocks[b].text.split(maxsplit=1)[:1]
+        if first and first[0].replace(".", "").rstrip(":") in ("PS", "PPS"):
+            return block_range(document, b)
+    return None
+
+
 def _closing(document: Document) -> Range | None:
     """The last line that closes a letter."""
     for b in range(len(document.blocks) - 1, -1, -1):
         at = len(document.blocks[b].text)
         for line in reversed(document.blocks[b].text.split("\n")):
-            words = tuple(line.strip().rstrip(",.").lower().split())
+            last = line.rpartition(". ")[2]  # it may stand behind a sentence
+            words = tuple(last.strip().rstrip(",.").lower().split())
             if words in CLOSINGS or words[:1] == ("yours",):
-                return Range(Position(b, at - len(line)), Position(b, at))
+                return Range(Position(b, at - len(last)), Position(b, at))
             at -= len(line) + 1
     return None
 
