@@ -540,7 +540,7 @@ _LEAST_SAME, _MORE_NEW = 2, 3
 
 
 _MOST_OF_ONE_BREATH = 8
-"""Words of what should be and of what should not; longer ones are sentences with a "not" in them."""
+"""Words of what should be and of what should not; longer ones are sentences."""
 
 
 def one_beside_the_same_words(sitting: Sitting, parse: Parse) -> bool:

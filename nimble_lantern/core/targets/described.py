@@ -465,7 +465,7 @@ def _so_many_before(counted: tuple[int, Unit], beside: Any) -> Beside | None:
 
 def _so_many(counted: tuple[int, Unit], beside: Any, after: bool) -> Beside | None:
     goal = Words(beside) if isinstance(beside, tuple) else beside
-    return Beside(counted[1], goal, after, False, counted[0]) if counted[0] > 0 else None
+    return Beside(counted[1], goal, after, False, counted[0]) if counted[0] > 1 else None
 
 
 CATALOGUE.table("sideways", {"column": Unit.COLUMN, "cell": Unit.CELL}, heard=False)
