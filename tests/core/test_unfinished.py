@@ -120,6 +120,12 @@ class Items(AtWork):
         self.has(JOBS, "cross off the first two", "# Jobs\n\n1. pay the cleaner\n2. answer Nell")
         self.has(JOBS, "change dentist to doctor in the first one", "1. ring the doctor\n")
 
+    def test_items_stay_whole(self) -> None:
+        page = "- a torch\n- dry socks\n- the map"
+        self.has(page, "swap the torch with the map", "- the map\n- dry socks\n- a torch")
+        self.has(page, "put milk after dry socks", "- dry socks\n- milk\n- the map")
+        self.has(JOBS, "put promptly after pay the cleaner", "3. pay the cleaner promptly\n4.")
+
     def test_what_it_is_to_be_like_is_not_written(self) -> None:
         for said in ("make number one urgent in red", "item two should be shorter"):
             desk = self.desk(JOBS)
@@ -147,6 +153,10 @@ class Grid(AtWork):
         self.has(
             LIFTS, "copy the sunday row above friday", "| --- |\n| Sunday | Ivy | 2 |\n| Friday"
         )
+
+    def test_parts_that_are_added(self) -> None:
+        self.has(LIFTS, "put a total row in", "| Sunday | Ivy | 2 |\n| Total |  | 10 |")
+        self.has(LIFTS, "put a column called phone before driver", "| Day | Phone | Driver |")
 
     def test_a_column_by_what_it_holds(self) -> None:
         self.has(LIFTS, "sort the table by name", "| Sunday | Ivy | 2 |\n| Friday | Mabel | 3 |")
@@ -193,6 +203,22 @@ class Sentences(DeskCase):
                 self.assertRead("text", desk.hears(said))
                 self.assertTrue(desk.markdown.startswith(there), said)
             self.assertIsNone(self.desk(page).sitting.question)
+
+    def test_a_clause_waits_for_its_main_one(self) -> None:
+        desk = self.desk("", auto_punctuation="on")
+        desk.hears("although it was late", "we went on", "nobody minded")
+        self.assertText("Although it was late, we went on. Nobody minded.")
+
+    def test_bullets_below_a_heading(self) -> None:
+        desk = self.desk()
+        desk.hears("shopping", "make that a heading", "bullet points", "tea", "next", "milk")
+        self.assertEqual(desk.markdown, "# Shopping\n\n- Tea\n- Milk")
+
+    def test_parts_of_a_letter_behind_a_sentence(self) -> None:
+        desk = self.desk()
+        desk.hears("do come full stop yours sincerely comma", "new line", "hattie pell")
+        desk.hears("add a ps at the end saying bring tea", "make the ps bold", "bold my name")
+        self.assertEqual(desk.marked("bold"), ["Hattie Pell", "PS bring tea"])
 
     def test_what_was_undone_comes_back(self) -> None:
         for page, said in (

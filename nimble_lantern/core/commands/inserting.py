@@ -17,6 +17,7 @@ from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import OF_DEGREE_AND_TIME, PREPOSITIONS
+from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import (
     Places,
@@ -63,7 +64,9 @@ def _is_an_item(sitting: Sitting, target: Places, text: tuple[str, ...], before:
     if mark_named(bare_mark(text)) or text[0] in _GOING_ON:
         return False
     if not before:
-        return True
+        # "Milk" after "tea bags" is one more; "slowly" after "sweep the yard" goes on with it.
+        asks = item.text.lower().split()[0] in VERBS
+        return len(text) > 1 if asks else not text[-1].endswith("ly")
     if len(item.words) > 1:
         return len(text) > 1
     return text[-1][-1] == "s" == item.text[-1]  # "matches" before "candles", not "ripe" pears

@@ -24,6 +24,7 @@ from nimble_lantern.core.document.edits import (
 from nimble_lantern.core.document.model import Document, Format, Kind, Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
+from nimble_lantern.core.lexicon.closed import DETERMINERS
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import (
     Both,
@@ -415,12 +416,25 @@ def swap(
     else:
         assert a is not None and b is not None
         first, second = sorted((a.first, b.first))
+    one_item, other_item = (_item_called(sitting.document, r) for r in (first, second))
+    if one_item and other_item and one_item != other_item:
+        first, second = one_item, other_item  # items change places whole
     if first.end > second.start:
         return Refusal("Those two overlap, so they cannot change places.")
     document = sitting.document
     one, two = document.text(first), document.text(second)
     after = _put(_put(sitting, second, document, first), first, document, second)
     return Done(after.about(()), f"swapped {quoted(one)} and {quoted(two)}")
+
+
+def _item_called(document: Document, r: Range) -> Range | None:
+    """The item of which some words are all that tells: "torch" of "a torch"."""
+    block = document.blocks[r.start.block]
+    rest = block.text[: r.start.offset] + block.text[r.end.offset :]
+    if block.kind is not Kind.ITEM or r.start.block != r.end.block:
+        return None
+    left = set(rest.lower().split())
+    return units.block_range(document, r.start.block) if left <= DETERMINERS else None
 
 
 Pairs = list[tuple[int, int]]

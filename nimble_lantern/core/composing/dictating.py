@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Sequence
 from dataclasses import replace
 
@@ -16,7 +17,7 @@ from nimble_lantern.core.document.model import (
     Piece,
     Position,
 )
-from nimble_lantern.core.lexicon.sentences import CONTINUES, NEEDS_COMMA
+from nimble_lantern.core.lexicon.sentences import CONTINUES, NEEDS_COMMA, SUBORDINATE
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.writing.capitals import starts_sentence
 from nimble_lantern.core.writing.lexer import BREAKS, mark_named
@@ -78,8 +79,20 @@ def _compose_marked(
         edit = Edit((Splice(end.block, end.offset, len(left), mark),))
         sitting = sitting.edited(edit)
         return _composed(sitting, words, pauses if open_end else None, continues=True)
+    if stopped and pause < LONG_PAUSE and _half_said(left, words):
+        # "Although it was late", and then the main clause.
+        end = Position(sitting.caret.block, len(left) - 1)
+        sitting = sitting.edited(Edit((Splice(end.block, end.offset, len(left), Piece(",")),)))
+        return _composed(sitting, words, pauses if open_end else None, continues=True)
     going_on = bool(left.strip()) and not starts_sentence(left)
     return _composed(sitting, words, pauses if open_end else None, continues=going_on)
+
+
+def _half_said(left: str, words: Sequence[str]) -> bool:
+    """Whether the last sentence is a clause that waits for its main one, which words can be."""
+    said = re.split(r"[.!?]\s+|\n", left.rstrip("."))[-1].lower().split()
+    waits = len(said) > 1 and said[0] in SUBORDINATE and not any("," in w for w in said)
+    return waits and words[0] not in SUBORDINATE and not mark_named(tuple(words[:2]))
 
 
 def _composed(

@@ -186,6 +186,26 @@ def _cell_named(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing | None:
     return _meeting(a, b)
 
 
+@rule(
+    "cell_named",
+    "[the] cell (under | below | in) [the] {b:words} [column] in [the] {a:position_named} row",
+    heard=False,
+)
+def _cell_under(a: str, b: tuple[str, ...]) -> Crossing | None:
+    """ "The cell under who in the last row"."""
+    return _meeting((a, "row"), b)
+
+
+CATALOGUE.table(
+    "position_named",
+    {
+        "(last | bottom)": "last", "(first | top)": "first", "second": "second", "third": "third",
+        "fourth": "fourth", "fifth": "fifth", "sixth": "sixth",
+    },
+    heard=False,
+)  # fmt: skip
+
+
 @rule("cell_named", "{a:owner} cell", heard=False)
 def _cell_of(a: tuple[str, ...]) -> Holding:
     return Holding(Unit.CELL, Words(_bare(a)))

@@ -16,6 +16,7 @@ from nimble_lantern.core.lexicon.closed import (
     PREPOSITIONS,
 )
 from nimble_lantern.core.lexicon.figures import MEASURES, ROADS
+from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import DAYS, GIVEN, KNOWN_NAMES, MONTHS, PROPER
 from nimble_lantern.core.writing.cardinals import NUMBER_WORDS
 
@@ -26,6 +27,8 @@ _KINDS = ROADS | frozenset(
 _OF_A_PEOPLE = ("ish", "an", "ese", "ch", "ic")
 """Endings of adjectives, which name no park: "roman roads"."""
 _PARTING = PREPOSITIONS | AUXILIARIES | {"", "comma", "and", "or", "full", "period", "semicolon"}
+_RARE = 3.3
+"""On wordfreq's Zipf scale: commoner words are no town that nobody knows."""
 _MARK = frozenset(("comma", "stop", "period", "mark", "colon", "line", "paragraph"))
 _PLAIN = frozenset(
     "back way one two every side this that other next last whole only same new old good bad long"
@@ -39,7 +42,17 @@ def is_of_a_place(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
 
     `before`: the words before it.
     """
-    return _at_a_house(words, i) or _is_kind(words, i, before) or _is_called(words, i, before)
+    if _at_a_house(words, i) or _is_kind(words, i, before) or _is_called(words, i, before):
+        return True
+    return _is_town(words, i)
+
+
+def _is_town(words: Sequence[str], i: int) -> bool:
+    """ "Fourteen quay street comma saltmarsh": a rare word behind the road of an address."""
+    after = words[i + 1] if i + 1 < len(words) else ""
+    road = i > 2 and words[i - 1] == "comma" and words[i - 2] in ROADS
+    ends = after in ("", "comma", "full", "period", "new")
+    return road and ends and zipf(words[i]) < _RARE and words[i].isalpha()
 
 
 def _at_a_house(words: Sequence[str], i: int) -> bool:

@@ -124,6 +124,10 @@ def _one_more(sitting: Sitting, parse: Parse) -> bool:
         "<add_one> column [in] between [the] {words} and [the] {other:words}",
         when=heads_a_column,
     ),
+    Way(
+        "<add_one> column (called | named | headed) {name:words} {side} [the] {words} [column]",
+        when=heads_a_column,
+    ),
     Way("<add_one> column (called | named | headed) {words}", when=_ends_in_a_name),
     "<add_one> column {ended} (called | named | headed | for | with (a | the) heading) {words}",
     "<add_one> column for {words:name_given}",
@@ -147,7 +151,7 @@ def _one_more(sitting: Sitting, parse: Parse) -> bool:
     "<adding> (a | another) [new] {words} column (at | on | to) the (end | right | side)",
     "(add | put in) {words} as a [new] column",
     "(give | let) <the_table> [have] (a | another | one more | an extra) {grid} [{ended}]",
-    Way("<one_more> {grid:a_row} {side} [the] {words} [row]", when=heads_a_row),
+    Way("<one_more> {grid:a_row} [in] {side} [the] {words} [row]", when=heads_a_row),
     "<one_more> {grid:row_or_line} (to | in | on) <the_table>",
     Way(
         "<adding> (a | another) [new] {grid:row_or_line} (to | in) (the | this) table"
@@ -174,6 +178,7 @@ def add(
     other: tuple[str, ...] = (),
     position: int = 0,
     kind: tuple[str, ...] = (),
+    name: tuple[str, ...] | None = None,
 ) -> Done | Refusal:
     """Add a row or column: at the end, or before or after another."""
     grid = Unit.ROW if kind else grid
@@ -181,7 +186,7 @@ def add(
         beside = _beside(sitting, grid, words, other)
         if isinstance(beside, Refusal):
             return beside
-        target, side, words = beside, side or 1, None
+        target, side, words = beside, side or 1, name
     table = here(sitting) if target is None else table_of(sitting, target)
     if isinstance(table, Refusal):
         return table
@@ -208,12 +213,12 @@ def add(
     if number < 1 or table.columns + number > 20:
         return Refusal("A table has at most twenty columns.")
     parts = shares_of(rows[0])
-    name = " ".join(words).capitalize() if words else ""
+    head = " ".join(words).capitalize() if words else ""
     for _ in range(number):
         for r, held in enumerate(rows):
-            held.insert(at, replace(empty_cell(), text=name if r == 0 else ""))
+            held.insert(at, replace(empty_cell(), text=head if r == 0 else ""))
         parts.insert(at, sum(parts) / len(parts))
-    go = (1 if name and table.rows > 1 else 0, at)
+    go = (1 if head and table.rows > 1 else 0, at)
     after = rebuilt(sitting, table, rows, shares=parts, at=go)
     return Done(replace(after, wrote=after.caret), f"{many(number, 'column')} added")
 

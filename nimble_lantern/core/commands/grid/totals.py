@@ -4,10 +4,12 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from nimble_lantern.core.commands.columns import columns_of
 from nimble_lantern.core.commands.grid.widths import one_column
 from nimble_lantern.core.commands.table_here import (
     headed_by,
     heads_a_column,
+    here,
     part_of,
     there_is,
 )
@@ -18,11 +20,27 @@ from nimble_lantern.core.composing.tabling import (
     rows_of,
     total_text,
 )
+from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.document.tables import Table
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Way, command, each
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit
+
+
+def _of_numbers(sitting: Sitting) -> list[list[Range]]:
+    """The columns of the table here that hold numbers."""
+    table = here(sitting)
+    if isinstance(table, Refusal):
+        return []
+    held = columns_of(sitting.document, table)
+    numbers = (c for c, column in enumerate(held) if "number" in column.kinds)
+    return [list(table.column(sitting.document.blocks, c)) for c in numbers]
+
+
+def _one_of_numbers(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put a total at the bottom", where it can only be of one column."""
+    return len(_of_numbers(sitting)) == 1
 
 
 def _summed(
@@ -119,6 +137,11 @@ def tell_total(
         " the"
         " bottom | below [it])]",
     ),
+    Way(
+        "(put | add | write | insert) (the | a) (total | total row | sum) [in] [(at the (bottom |"
+        " end | foot) [of <the_table>] | in the last row | below | underneath)]",
+        when=_one_of_numbers,
+    ),
     heard=0,
     example="put the total under column two",
     group="format",
@@ -128,6 +151,8 @@ def write_total(
     sitting: Sitting, target: Places | None = None, words: tuple[str, ...] = ()
 ) -> Done | Refusal:
     """Write the sum of a column into its last row, or into a row of its own below."""
+    if target is None and not words:
+        target = Places(tuple(_of_numbers(sitting)[0]), unit=Unit.COLUMN)
     found = _summed(sitting, target, words)
     if isinstance(found, Refusal):
         return found
