@@ -13,7 +13,6 @@ from nimble_lantern.core.targets.model import (
     Beside,
     Beyond,
     Both,
-    CellAt,
     Holding,
     Order,
     Sign,
@@ -479,39 +478,6 @@ CATALOGUE.table(
 @rule("described", "[the] {unit:sideways} {hand} {beside:endpoint}", heard=False)
 def _by_hand(unit: Unit, hand: bool, beside: Any) -> Beside:
     return Beside(unit, Words(beside) if isinstance(beside, tuple) else beside, hand)
-
-
-@rule("target", "[the cell (in | at)] row {a:number} [and] column {b:number}")
-@rule("target", "[the cell in] [the] {a:position} row [and] [the] {b:position} column", heard=False)
-def _cell_at(a: int, b: int) -> CellAt:
-    return CellAt(a, b)
-
-
-CATALOGUE.table(
-    "corner",
-    {
-        "top left": (1, 1), "top right": (1, -1),
-        "bottom left": (-1, 1), "bottom right": (-1, -1),
-    },
-    heard=False,
-)  # fmt: skip
-
-
-@rule("corner_cell", "[the] {corner} [hand] (cell | box | corner) [of (the | this) table]")
-def _corner(corner: tuple[int, int]) -> CellAt:
-    """The cell in a corner of a table, counted from its end where it is negative."""
-    return CellAt(*corner)
-
-
-@rule("target", "{cell:corner_cell}", heard=False)
-def _in_a_corner(cell: CellAt) -> CellAt:
-    return cell
-
-
-@rule("target", "[the cell (in | at)] column {a:number} [and] row {b:number}", heard=False)
-@rule("target", "[the cell in] [the] {a:position} column [and] [the] {b:position} row", heard=False)
-def _cell_of_column(a: int, b: int) -> CellAt:
-    return CellAt(b, a)
 
 
 @rule(

@@ -260,13 +260,46 @@ def _heading_cells() -> Units:
     return Units(Unit.ROW, Order.FIRST)
 
 
+@rule("target", "[the cell (in | at)] row {a:number} [and] column {b:number}")
+@rule("target", "[the cell in] [the] {a:position} row [and] [the] {b:position} column", heard=False)
+def _cell_at(a: int, b: int) -> CellAt:
+    return CellAt(a, b)
+
+
+CATALOGUE.table(
+    "corner",
+    {
+        "top left": (1, 1), "top right": (1, -1),
+        "bottom left": (-1, 1), "bottom right": (-1, -1),
+    },
+    heard=False,
+)  # fmt: skip
+
+
+@rule("corner_cell", "[the] {corner} [hand] (cell | box | corner) [of (the | this) table]")
+def _corner(corner: tuple[int, int]) -> CellAt:
+    """The cell in a corner of a table, counted from its end where it is negative."""
+    return CellAt(*corner)
+
+
+@rule("target", "{cell:corner_cell}", heard=False)
+def _in_a_corner(cell: CellAt) -> CellAt:
+    return cell
+
+
+@rule("target", "[the cell (in | at)] column {a:number} [and] row {b:number}", heard=False)
+@rule("target", "[the cell in] [the] {a:position} column [and] [the] {b:position} row", heard=False)
+def _cell_of_column(a: int, b: int) -> CellAt:
+    return CellAt(b, a)
+
+
 @rule("crossed", "{target}", heard=False)
 def _crossed(target: Target) -> Target | None:
     return target if isinstance(target, Crossing) else None
 
 
 @rule("crossed", "{cell:corner_cell}", heard=False)
-def _corner(cell: CellAt) -> CellAt:
+def _corner_crossed(cell: CellAt) -> CellAt:
     return cell
 
 
