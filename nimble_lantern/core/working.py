@@ -307,7 +307,12 @@ def _command_at(
 
 
 def _obey_both(turn: Turn, both: pairs.Pair) -> None:
+    """One request after the other; where the first asks something, the second waits to be said."""
     for said in both:
+        asked = turn.sitting.question
+        if turn.kinds and asked is not None and not asked.beside:
+            turn.summaries.append(f"then “{' '.join(said)}” once more")
+            return
         verdict = reader.judge(turn.sitting, said, whole=True)
         if verdict.kind is Judged.TEXT:
             turn.kinds.append(ReadAs.UNCLEAR)
