@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.table_here import column_headed
-from nimble_lantern.core.commands.when import names_a_part
+from nimble_lantern.core.commands.when import in_an_item, names_a_part
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.document import units
@@ -245,10 +245,6 @@ def no_heading(sitting: Sitting) -> Done | Refusal:
     return _undressed(sitting, Kind.HEADING, "heading")
 
 
-def _in_an_item(sitting: Sitting, parse: Parse) -> bool:
-    return sitting.document.blocks[sitting.caret.block].kind is Kind.ITEM
-
-
 @command(
     *frames.gone(
         "(bullets | bullet points | bullet | list [formatting | format | style] | numbers"
@@ -261,7 +257,7 @@ def _in_an_item(sitting: Sitting, parse: Parse) -> bool:
     Way(
         "(make | turn | change) (these | them | those) [all] [back] [into] [(plain | normal |"
         " ordinary)] (paragraphs | text)",
-        when=_in_an_item,
+        when=in_an_item,
     ),
     example="remove the bullets",
     group="format",

@@ -58,6 +58,8 @@ class Column(NamedTuple):
 
 
 def columns_of(document: Document, table: Table) -> tuple[Column, ...]:
+    """What each column of a table holds: the kinds are those of most of its cells, or what its
+    heading tells where there are none."""
     found = []
     for c in range(table.columns):
         cells = (document.blocks[table.cell(r, c)].text for r in range(1, table.rows))

@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands import inserted
-from nimble_lantern.core.commands.when import just_made
+from nimble_lantern.core.commands.when import in_an_item, just_made
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
@@ -408,10 +408,6 @@ def _gap(document: Document, a: Sequence[Range], b: Sequence[Range]) -> Range | 
     return None
 
 
-def _in_a_list(sitting: Sitting, parse: Parse) -> bool:
-    return sitting.document.blocks[sitting.writing_place.block].kind is Kind.ITEM
-
-
 def _side_by_side(sitting: Sitting, parse: Parse) -> bool:
     """ "Between two and slates" names a place of the page; "between the boat and the bell" is one
     of the island."""
@@ -424,7 +420,7 @@ def _side_by_side(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "<put> {text:words} between {a:target} and {b:target}",
-    Way("<put> {text:words} between {a:item_number} and {b:item_number}", when=_in_a_list),
+    Way("<put> {text:words} between {a:item_number} and {b:item_number}", when=in_an_item),
     "between {a:target} and {b:target} (insert | put | add | write | type) {text}",
     "<go> between {a:target} and {b:target}",
     example="put old between the and boat",

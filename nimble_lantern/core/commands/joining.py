@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands.breaking import once_inside
 from nimble_lantern.core.commands.table_here import head_two, headed, headed_cells
-from nimble_lantern.core.commands.when import just_made, names_no_thing
+from nimble_lantern.core.commands.when import in_an_item, just_made, names_no_thing
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.moving import paste_at
 from nimble_lantern.core.composing.placing import keeps_capital
@@ -44,12 +44,6 @@ CATALOGUE.table("neighbour", {"(previous | last | one before)": -1, "(next | fol
 def _of_blocks(sitting: Sitting, parse: Parse) -> bool:
     """Whether units were named: "join the committee" and "sort the mail" are sentences."""
     return not isinstance(parse.args.get("target"), Words)
-
-
-def _in_a_list(sitting: Sitting, parse: Parse) -> bool:
-    """ "Sort them", where the writing place is in a list and nothing is selected."""
-    here = sitting.document.blocks[sitting.writing_place.block]
-    return here.kind is Kind.ITEM and sitting.selection is None
 
 
 def _no_table(sitting: Sitting, parse: Parse) -> bool:
@@ -382,7 +376,7 @@ def split_part(
         "(swap | exchange | switch) [the] {name:words} (and | with) [the] {words} [columns]",
         "[the] {name:words} and [the] {words} (swapped | the other way round)",
     ),
-    Way("(swap | exchange | switch) {a:item_number} (and | with) {b:item_number}", when=_in_a_list),
+    Way("(swap | exchange | switch) {a:item_number} (and | with) {b:item_number}", when=in_an_item),
     Way("{target} <shall> (change | swap | exchange) places", when=names_no_thing),
     Way("(let | have | make) {target} (change | swap | exchange) places", when=names_no_thing),
     Way("(change | exchange) {a:part} (for | with) {b:part}", when=_two_parts),
@@ -552,7 +546,7 @@ CATALOGUE.table(
     "{target} [to be] in [the] {sorting}",
     "alphabetical for {target}",
     "sort {target} (backwards | the other way round)",
-    Way("(sort | alphabetise) (it | them | these | this) [alphabetically]", when=_in_a_list),
+    Way("(sort | alphabetise) (it | them | these | this) [alphabetically]", when=in_an_item),
     example="sort the list",
     group="revising",
     when=_no_table,

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from nimble_lantern.core.document.model import Kind
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Command, Parse
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import (
@@ -51,6 +52,12 @@ def names_no_thing(sitting: Sitting, parse: Parse) -> bool:
     """Not as things are called: "a small letter for visitors" is asked of the page, "a small letter
     for the board" is sent to it."""
     return not as_things(parse.args.get("target"))
+
+
+def in_an_item(sitting: Sitting, parse: Parse) -> bool:
+    """ "Sort them", "swap one and three", where the writing place is in a list."""
+    here = sitting.document.blocks[sitting.writing_place.block]
+    return here.kind is Kind.ITEM and sitting.selection is None
 
 
 def is_selected(sitting: Sitting, parse: Parse) -> bool:
