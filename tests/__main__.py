@@ -1,7 +1,7 @@
 """Runs every test; prints one closing line that machines can read.
 
 Without names, two processes at a time take the groups that need no more than that; those that
-listen come after them, one by one, as they need the machine's time.
+listen through a microphone come after them, as they need the machine's time.
 """
 
 from __future__ import annotations
@@ -15,13 +15,15 @@ from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
 TOGETHER = (
-    ("core",),
-    ("cli", "formats", "store", "web", "bench"),
+    ("core/test_*.py",),
+    ("engines",),
+    ("core/*/test_*.py",),
     ("browser/test_[a-h]*.py",),
     ("browser/test_[i-z]*.py",),
+    ("cli", "formats", "store", "web", "bench"),
 )
-"""Folders, or some files of one: taken two at a time."""
-ALONE = (("engines",), ("sound",))
+"""Folders, or some files of one: taken two at a time, the longest first."""
+ALONE = (("sound",),)
 PHASES = (TOGETHER, *((group,) for group in ALONE))
 AT_ONCE = 2
 FOLDERS = tuple(name for phase in PHASES for group in phase for name in group)
@@ -29,14 +31,17 @@ _CLOSING = re.compile(r"^(\d+) passed, (\d+) failed, (\d+) skipped$", re.M)
 
 
 def suites(names: Sequence[str]) -> unittest.TestSuite:
-    """The tests of the named folders."""
+    """The tests of the named folders, or files of theirs."""
     loader = unittest.TestLoader()
     found = unittest.TestSuite()
-    top = Path(__file__).parents[1]
+    here = Path(__file__).parent
     for name in names:
-        folder, _, files = name.partition("/")
-        place = str(Path(__file__).parent / folder)
-        found.addTests(loader.discover(place, files or "test*.py", str(top)))
+        if (here / name).is_dir():
+            found.addTests(loader.discover(str(here / name), "test*.py", str(here.parent)))
+        else:
+            files = (path.relative_to(here.parent) for path in sorted(here.glob(name)))
+            modules = [".".join(file.with_suffix("").parts) for file in files]
+            found.addTests(loader.loadTestsFromNames(modules))
     return found
 
 
