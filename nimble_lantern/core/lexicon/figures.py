@@ -20,7 +20,7 @@ MEASURES = frozenset(
 COMPOUNDED = frozenset(
     "minute hour day week month year mile foot inch yard metre meter centimetre millimetre"
     " kilometre litre pint gallon acre degree ton tonne kilo gram watt volt stone star bedroom"
-    " storey page seat part course man person bed acre degree".split()
+    " storey page seat part course man person bed".split()
 )
 """Units that, said in the singular behind a number, tell of what sort a thing is."""
 DIMENSIONS = frozenset(

@@ -21,8 +21,8 @@ from nimble_lantern.core.lexicon.names import DAYS, GIVEN, KNOWN_NAMES, MONTHS, 
 from nimble_lantern.core.writing.cardinals import NUMBER_WORDS
 
 _KINDS = ROADS | frozenset(
-    "park square castle cathedral abbey college university hospital school church bridge court"
-    " road street".split()
+    "park square castle cathedral abbey college university hospital school church bridge"
+    " court".split()
 )
 _OF_A_PEOPLE = ("ish", "an", "ese", "ch", "ic")
 """Endings of adjectives, which name no park: "roman roads"."""
@@ -77,7 +77,7 @@ def _is_kind(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
     named = words[i - 1].removesuffix("'s")
     known = named in GIVEN or named in KNOWN_NAMES or named in PROPER.split()
     if not known or named.endswith(_OF_A_PEOPLE) or named in DAYS or named in MONTHS:
-        return i > 0 and _is_called(words, i - 1, words[i - 2 : i - 1] or ())
+        return _is_called(words, i - 1, words[i - 2 : i - 1] if i > 1 else ())
     owned = named != words[i - 1] and words[i - 2 : i - 1] != ["saint"]
     led = i > 1 and words[i - 2] in ARTICLES_AND_OWNERS | DETERMINERS
     return not owned and not led
