@@ -539,7 +539,7 @@ _LEAST_SAME, _MORE_NEW = 2, 3
 """Words before the old ones that must be said as well, and how many more the new ones may be."""
 
 
-_MOST_OF_ONE_BREATH = 8
+_MOST_OF_ONE_BREATH = 9
 """Words of what should be and of what should not; longer ones are sentences."""
 
 

@@ -154,7 +154,7 @@ def _small(change: _Change) -> bool:
     if not old:
         # A word more: "a warm jumper", not "a jumper and some socks".
         return bool(before and after) and not set(new) & _NO_MORE and kind_of(new) in _ANY_KIND
-    if kind_of(old) != kind_of(new) or not set(old) - LITTLE or not set(new) - LITTLE:
+    if _sort_of(old) != _sort_of(new) or not set(old) - LITTLE or not set(new) - LITTLE:
         return False
     if [plain(word) for word in old] == [plain(word) for word in new]:
         return False
@@ -166,6 +166,12 @@ def _small(change: _Change) -> bool:
 
 _ANY_KIND = ("", "colour")
 _NO_MORE = LITTLE | DETERMINERS | SUBJECT_PRONOUNS | VERBS
+
+
+def _sort_of(words: Phrase) -> str:
+    """What kind of thing words are; a name may be one that nobody knows as such."""
+    kind = kind_of(words)
+    return kind if kind != "name" else ""
 
 
 def _alike(some: Phrase, others: Phrase) -> int:
