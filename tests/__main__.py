@@ -16,11 +16,11 @@ from pathlib import Path
 
 TOGETHER = (
     ("core/test_*.py",),
+    ("cli", "formats", "store", "web", "bench"),
     ("engines",),
     ("core/*/test_*.py",),
     ("browser/test_[a-h]*.py",),
     ("browser/test_[i-z]*.py",),
-    ("cli", "formats", "store", "web", "bench"),
 )
 """Folders, or some files of one: taken two at a time, the longest first."""
 ALONE = (("sound",),)
