@@ -43,6 +43,13 @@ class Unfinished(DeskCase):
             self.assertIn("Ring Ivo the night", desk.markdown, said)
             self.assertFalse(desk.sitting.begun, said)
 
+    def test_somebody_who_goes_on_with_the_letter_is_written(self) -> None:
+        desk = self.desk(LIFTS)
+        line = "the meeting was held on tuesday and everyone who had a car came"
+        desk.hears("replace ivo with")
+        self.assertRead("text", desk.hears(line))
+        self.assertIn("Ring Ivo the night before. The meeting was held", desk.markdown)
+
     def test_it_may_have_been_text(self) -> None:
         desk = self.desk(LIFTS)
         desk.hears("change the night before to", "that was text")

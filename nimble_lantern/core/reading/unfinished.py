@@ -21,7 +21,8 @@ _REST = "qqq"
 """Stands for what is not said yet; no word of any page."""
 _LINKS = frozenset("with to by into saying as for say says colon".split())
 _NOTING = frozenset("note comment annotate query".split())
-_LONGEST = 12
+_LONGEST, _MOST_OF_REST = 12, 10
+"""Words of what is begun, and of what may take the place of words; a note may be longer."""
 
 
 def is_unfinished(sitting: Sitting, words: Sequence[str]) -> bool:
@@ -47,4 +48,5 @@ def finished(sitting: Sitting, begun: Sequence[str], words: Sequence[str]) -> Ve
     if any(not parse.free for parse in CATALOGUE.parses(barest(words))):
         return None
     found = judge(sitting, (*begun, *words), whole=True)
-    return found if found.kind is Judged.COMMAND else None
+    done = found.kind is Judged.COMMAND and (_NOTING & set(begun) or len(words) <= _MOST_OF_REST)
+    return found if done else None
