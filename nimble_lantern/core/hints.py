@@ -163,6 +163,8 @@ def _candidates(sitting: Sitting) -> Iterator[str]:
         return
     if sitting.attention is Attention.COMMANDS:
         yield "write again"
+    if sitting.begun:
+        yield from ("never mind", "that was text")
     if sitting.aloud is not None:
         yield from _reading(sitting)
     if lesson_of(sitting) is not None:

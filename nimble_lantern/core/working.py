@@ -60,6 +60,13 @@ def text_only(turn: Turn, words: Sequence[str]) -> None:
 
 def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
     """Work through the stretches of an utterance: each a command, or text."""
+    begun = turn.sitting.begun
+    _read(turn, phrases)
+    if begun and turn.sitting.begun is begun:
+        turn.sitting = replace(turn.sitting, begun=())
+
+
+def _read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
     words = tuple(w for p in phrases for w in p)
     if words and all(w in FILLERS for w in words):
         turn.kinds.append(ReadAs.IGNORED)
@@ -71,9 +78,9 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
     if letters := _letters_for_it(turn.sitting, words):
         words = ("it's", "spelled", *letters)
         phrases = (words,)
-    if begun := turn.sitting.begun:
-        turn.sitting = replace(turn.sitting, begun=())
-        if words and (rest := unfinished.finished(turn.sitting, begun, words)) is not None:
+    if words and (begun := turn.sitting.begun):
+        rest = unfinished.finished(turn.sitting, begun, words)
+        if rest is not None:
             obey(turn, rest, (*begun, *words))
             return
     remembered = dict(turn.sitting.overturned).get(" ".join(words))
@@ -137,7 +144,9 @@ def read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
             turn.summaries.append("if the desk was meant, say “that was a command”")
 
 
-_SAY_ON = "and then? What you say next belongs to that; “that was text” writes it"
+_SAY_ON = (
+    "and then? What you say next belongs to that; “never mind” drops it, “that was text” writes it"
+)
 
 
 def _letters_for_it(sitting: Sitting, words: tuple[str, ...]) -> tuple[str, ...]:

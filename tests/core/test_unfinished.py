@@ -3,6 +3,7 @@ are said once more, or with courtesy and a mark, and ask for nothing."""
 
 from __future__ import annotations
 
+from nimble_lantern.core.hints import hints
 from nimble_lantern.formats import to_markdown
 from tests.core.test_at_work import AtWork
 from tests.desk import DeskCase
@@ -42,6 +43,17 @@ class Unfinished(DeskCase):
             desk.hears("replace ivo with", said)
             self.assertIn("Ring Ivo the night", desk.markdown, said)
             self.assertFalse(desk.sitting.begun, said)
+
+    def test_it_can_be_left_and_is_heard_of(self) -> None:
+        for said in ("never mind", "undo that", "cancel"):
+            desk = self.desk(LIFTS)
+            desk.hears("bold ivo", "replace ivo with")
+            self.assertIn("never mind", hints(desk.sitting))
+            desk.hears(said)
+            self.assertIn("Ring **Ivo** the night", desk.markdown, said)
+            self.assertFalse(desk.sitting.begun, said)
+        desk.hears("undo that")
+        self.assertEqual(desk.markdown, LIFTS)
 
     def test_somebody_who_goes_on_with_the_letter_is_written(self) -> None:
         desk = self.desk(LIFTS)

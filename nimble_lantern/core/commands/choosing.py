@@ -271,7 +271,8 @@ def choose_all(sitting: Sitting, number: int | None = None) -> Answer:
 def cancel(sitting: Sitting) -> Done:
     """Leave a question, a selection or a dialog as it was."""
     after = replace(sitting.about(()), question=None, insertion=None, tray=None)
-    open_now = sitting.question is not None or sitting.tray is not None
+    asks = sitting.question is not None or sitting.tray is not None
+    open_now = asks or bool(sitting.begun)
     if not open_now and sitting.selection is None and sitting.view is View.DESK:
         if sitting.aloud is not None:
             return Done(replace(after, aloud=None), "silent", (ReadAloud(()),))

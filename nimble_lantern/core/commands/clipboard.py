@@ -564,7 +564,7 @@ def _not_within_a_table(sitting: Sitting, parse: Parse) -> bool:
 
 def _fills_a_cell(sitting: Sitting, target: object) -> bool:
     """Words that are all of a cell: their row is meant by them."""
-    found = resolve(target, sitting) if isinstance(target, Words) else None
+    found = resolve(target, sitting, near=False) if isinstance(target, Words) else None
     if not isinstance(found, Places) or len(found.ranges) != 1:
         return False
     block = sitting.document.blocks[found.first.start.block]

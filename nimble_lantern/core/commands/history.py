@@ -346,7 +346,9 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     heard=4,
 )
 def undo(sitting: Sitting, number: int = 1, text: tuple[str, ...] = ()) -> Done | Refusal:
-    """Take back the last change, or the last few."""
+    """Take back the last change, or the last few; or what was begun and changed nothing yet."""
+    if number == 1 and sitting.begun:
+        return Done(replace(sitting, begun=()), "what was begun is dropped; nothing was changed")
     if number == 1 and (kept := _own_words_before(sitting, walked_last=False)):
         return kept
     walk = history.undo(sitting.history, sitting.document, sitting.caret, number)

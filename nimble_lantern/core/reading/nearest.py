@@ -345,22 +345,10 @@ def _said_in(pattern: str) -> frozenset[str]:
 @cache
 def _sayable(pattern: str) -> frozenset[str]:
     """All words that a pattern may be said with, but for those that its speaker chooses."""
-    return frozenset(_all_words(_tree(pattern), ()))
+    return frozenset(_words_of(_tree(pattern), _CHOSEN, None))
 
 
-def _all_words(node: notation.Node, inside: tuple[str, ...]) -> Iterator[str]:
-    match node:
-        case notation.Word(text):
-            yield text
-        case notation.Sequence(parts) | notation.Choice(parts):
-            for part in parts:
-                yield from _all_words(part, inside)
-        case notation.Slot(rule, _) if rule not in inside and rule not in _CHOSEN:
-            for production in CATALOGUE.grammar.productions.get(rule, ()):
-                yield from _all_words(_tree(production.pattern), (*inside, rule))
-
-
-_CHOSEN = ("target", "text", "words", "number", "position")
+_CHOSEN = frozenset("target text words number position".split())
 
 
 @cache
@@ -373,7 +361,7 @@ def _of_rule(rule: str) -> tuple[frozenset[str], bool]:
             left += (new := slots - within)
             within |= new
     closed = all(r in CATALOGUE.grammar.productions and r not in _CHOSEN for r in within)
-    return frozenset(_all_words(notation.Slot(rule, None), ())), closed
+    return frozenset(_words_of(notation.Slot(rule, None), _CHOSEN, None)), closed
 
 
 def _slots(node: notation.Node) -> set[str]:
@@ -398,26 +386,30 @@ def _weight(word: str) -> float:
     return 1.5 if weight is None else weight
 
 
-def _words_of(node: notation.Node) -> Iterator[str]:
-    match node:
-        case notation.Word(text):
-            yield text
-        case notation.Sequence(parts):
-            for part in parts:
-                yield from _words_of(part)
-        case notation.Choice(options):
-            for option in options:
-                yield from _words_of(option)
-        case notation.Slot(rule, _):
-            if rule in _FILLED or rule in CATALOGUE.named:
-                return
-            for production in CATALOGUE.grammar.productions.get(rule, ())[:12]:
-                yield from _words_of(_tree(production.pattern))
-
-
 _FILLED = frozenset(
     "target text words number position part reach endpoint counted unit units order of".split()
 )
+_MOST_PRODUCTIONS = 12
+
+
+def _words_of(
+    node: notation.Node,
+    filled: frozenset[str] = _FILLED,
+    most: int | None = _MOST_PRODUCTIONS,
+    inside: tuple[str, ...] = (),
+) -> Iterator[str]:
+    """The words of a pattern and of so many ways to say each rule in it, but for those `filled`."""
+    match node:
+        case notation.Word(text):
+            yield text
+        case notation.Sequence(parts) | notation.Choice(parts):
+            for part in parts:
+                yield from _words_of(part, filled, most, inside)
+        case notation.Slot(rule, _):
+            if rule in filled or rule in inside or rule in CATALOGUE.named:
+                return
+            for production in CATALOGUE.grammar.productions.get(rule, ())[:most]:
+                yield from _words_of(_tree(production.pattern), filled, most, (*inside, rule))
 
 
 def _meant(words: Sequence[str]) -> Counter[str]:

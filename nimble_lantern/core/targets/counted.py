@@ -21,7 +21,7 @@ from nimble_lantern.core.targets.finding import (
     reference,
     run_of,
 )
-from nimble_lantern.core.targets.model import Order, Places, Target, Unit, Units
+from nimble_lantern.core.targets.model import FLOWING, Order, Places, Target, Unit, Units
 
 _LONGEST_TITLE = 12
 """Words of a first line that is taken for a title."""
@@ -47,11 +47,10 @@ def _units(target: Units, view: View) -> Answer:
         return in_table(target, view)
     if target.of is not None and not (_in_all(target.of) and target.order is Order.THIS):
         return _nested(target, view)
-    match target.unit:
-        case Unit.CHARACTER | Unit.WORD | Unit.SENTENCE | Unit.QUESTION:
-            return _flowing(target, view)
-        case Unit.LINE:
-            return _lines(target, view)
+    if target.unit in FLOWING:
+        return _flowing(target, view)
+    if target.unit is Unit.LINE:
+        return _lines(target, view)
     if target.unit is Unit.HEADING and target.order is Order.FIRST:
         return _title(target, view)
     if target.unit is Unit.HEADING and target.order is Order.EVERY and _only_columns_headed(view):
