@@ -2,6 +2,7 @@
 
 from nimble_lantern.core.commands import (
     aloud,
+    below,
     blocks,
     breaking,
     case,
@@ -58,6 +59,7 @@ from nimble_lantern.core.targets import rules, sides
 __all__ = [
     "CATALOGUE",
     "aloud",
+    "below",
     "blocks",
     "breaking",
     "case",

@@ -1,11 +1,13 @@
-"""A sentence made two: "break the last sentence after quay", "make two sentences of it at but"."""
+"""One made several: "break the last sentence after quay", "split soap and tar into two items"."""
 
 from __future__ import annotations
 
-from nimble_lantern.core.commands.wording import quoted
+import re
+
+from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.document import units
-from nimble_lantern.core.document.edits import Edit, Splice
-from nimble_lantern.core.document.model import Piece, Position, Range
+from nimble_lantern.core.document.edits import Edit, Splice, Split
+from nimble_lantern.core.document.model import Kind, Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, command, each
 from nimble_lantern.core.state import Done, Sitting
@@ -63,3 +65,40 @@ def break_sentence(
     end = part.end._replace(offset=part.end.offset + longer)
     found = next(units.within(after.document, "sentence", Range(start, end)), Range(start, end))
     return Done(after.about([found]), f"{quoted(after.document.text(found))} is a sentence")
+
+
+_SEVERAL = (
+    "[(two | three | four)] [(separate | different)]"
+    " (items | entries | points | bullets | bullet points | jobs | things | rows | lines)"
+)
+_LINKS = re.compile(r",? and |, | & ", re.IGNORECASE)
+
+
+@command(
+    f"(split | break | separate | divide | part) {{target}} [up] (into | in | as) {_SEVERAL}",
+    f"(split | break | divide) up {{target}} into {_SEVERAL}",
+    f"(make | put | have | list) {{target}} [(as | into | on | onto)] {_SEVERAL}",
+    f"{{target}} <shall> be {_SEVERAL}",
+    example="split soap and string into two items",
+    group="format",
+    when=lambda sitting, parse: any(b.kind is Kind.ITEM for b in sitting.document.blocks),
+    in_text=True,
+)
+def split_items(sitting: Sitting, target: Places) -> Done | Refusal:
+    """Make several items of one that names several things."""
+    part = target.first
+    b, block = part.start.block, sitting.document.blocks[part.start.block]
+    if block.kind is not Kind.ITEM or part.end.block != b:
+        return Refusal("That is no item of a list.")
+    links = [*_LINKS.finditer(block.text, part.start.offset, part.end.offset)]
+    if not links:
+        return Refusal("No “and” or comma stands there to part it at.", "", "“Split at” a word.")
+    steps: list[Splice | Split] = []
+    for link in reversed(links):
+        steps += (
+            Splice(b, link.start(), link.end(), Piece()),
+            Split(b, link.start(), block.format),
+        )
+    after = sitting.edited(Edit(tuple(steps)))
+    made = [units.block_range(after.document, b + n) for n in range(len(links) + 1)]
+    return Done(after.about(made), f"{many(len(made), 'item')} of {quoted(block.text)}")

@@ -15,6 +15,7 @@ from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import named, quoted, words_in
 from nimble_lantern.core.composing.moving import paste_at, relocate
 from nimble_lantern.core.composing.removing import remove
+from nimble_lantern.core.composing.starting import outside
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.clauses import with_link
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
@@ -363,7 +364,9 @@ def move(
         source, goal, whole = *items, True
     elif place is None and target.unit is Unit.ITEM:
         goal = _list_of(sitting, source)
-    if place is not None:
+    if place is not None and (apart := outside(sitting, place, before, source)):
+        sitting, goal, source = apart
+    elif place is not None:
         goal = _round(sitting, target, goal)
     at = goal.start if before else goal.end
     if place is None and before and not whole:
@@ -427,9 +430,13 @@ def copy_to(
 ) -> Done:
     """Put a copy of a target before or after another."""
     goal = sitting.document.whole if place is None else place.first
-    at = goal.start if (side if place else edge) in ("before", "start") else goal.end
+    before = (side if place else edge) in ("before", "start")
     pieces = sitting.document.pieces(target.first)
-    wrote = paste_at(sitting, at, pieces, target.unit in _WHOLE)
+    whole = target.unit in _WHOLE
+    if place and (apart := outside(sitting, place, before, target.first)):
+        sitting, goal, _ = apart
+    at = goal.start if before else goal.end
+    wrote = paste_at(sitting, at, pieces, whole)
     return Done(wrote.sitting, f"copied {quoted(wrote.text)}")
 
 

@@ -11,6 +11,7 @@ from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.replacing import STOPS, bare_mark, replace_range, without_stop
+from nimble_lantern.core.composing.starting import outside
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Document, Kind, Piece, Range
 from nimble_lantern.core.document.units import block_range
@@ -27,6 +28,7 @@ from nimble_lantern.core.targets.model import (
 )
 from nimble_lantern.core.targets.words import places
 from nimble_lantern.core.writing.lexer import mark_named
+from nimble_lantern.core.writing.marks import Spacing
 
 _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM)
 
@@ -35,6 +37,12 @@ def _beside(
     sitting: Sitting, target: Places, text: tuple[str, ...], before: bool
 ) -> Done | Refusal:
     text = inserted.closed(inserted.bare_word(text), target.unit)
+    side = "before" if before else "after"
+    where = named(sitting.document, target.ranges[:1])
+    nothing = Range(target.first.start, target.first.start)
+    if (apart := outside(sitting, target, before, nothing)) is not None:
+        wrote = replace_range(*apart[:2], text)
+        return Done(wrote.sitting, f"put {quoted(wrote.text)} {side} {where}")
     mark = mark_named(bare_mark(text)) is not None
     whole = not mark and target.unit in _WHOLE or _is_an_item(sitting, target, text, before)
     if _stands_there(sitting, target.first, text, before):
@@ -42,8 +50,6 @@ def _beside(
     if not before and (closed := _other_stop(sitting, target.first, text)):
         return closed
     wrote = insert_beside(sitting, target.first, text, before, whole, alike=whole)
-    side = "before" if before else "after"
-    where = named(sitting.document, target.ranges[:1])
     return Done(wrote.sitting, f"put {quoted(wrote.text)} {side} {where}")
 
 
@@ -435,6 +441,9 @@ def between(
     gap = _gap(sitting.document, a.ranges, b.ranges)
     if gap is None:
         return Refusal("They do not stand side by side.", "", "Say one: “after ...”.")
+    if text is not None and (mark := mark_named(bare_mark(text))) and mark.spacing is Spacing.JOIN:
+        wrote = replace_range(sitting, gap, bare_mark(text))
+        return Done(wrote.sitting, f"put {quoted(wrote.text)} between")
     if text is not None:
         behind = next(r for r in a.ranges if r.end == gap.start)
         return insert_after(sitting, text, replace(a, ranges=(behind,)))

@@ -356,8 +356,8 @@ def split_part(
 
 
 @command(
-    "(swap | exchange | switch) {a:target} (and | with) {b:target}",
-    "(swap | exchange | switch) {target}",
+    "(swap | exchange | switch | transpose | interchange) {a:target} (and | with) {b:target}",
+    "(swap | exchange | switch | transpose | interchange) {target}",
     "(swap | exchange | switch | trade) {target:pair_of}",
     "(swap | exchange | switch | change) [the] (place | places | position | positions) of"
     " {a:target} (and | with) {b:target}",

@@ -78,6 +78,17 @@ def next_item(sitting: Sitting, text: tuple[str, ...] = ()) -> Done:
     return Done(wrote.sitting, f"next item: {quoted(wrote.text)}" if text else "next item")
 
 
+def there_is_a_list(sitting: Sitting, parse: Parse) -> bool:
+    return any(block.kind is Kind.ITEM for block in sitting.document.blocks)
+
+
+CATALOGUE.table(
+    "below",
+    {"(after | below | under | beneath | underneath | behind | outside)": True},
+    heard=False,
+)
+
+
 @command("<stop> [(the | this)] list", "end of [the] list", "(out of | no more) [the] list",
          "[the] list [is] (over | finished | done)",
          "(that is | that's) the list (over | finished | done | complete)",
@@ -89,17 +100,25 @@ def next_item(sitting: Sitting, text: tuple[str, ...] = ()) -> Done:
              "(no more | stop) (items | bullets | bullet points | points) [(now | on the list"
              " | in the list)]",
          ),
-         "(go on | carry on | continue | write) (after | below | under | outside | behind) the"
-         " list",
          "(take | get | let) me out of (the | this) list",
-         Way("(after | below | under) the list", when=_in_a_list),
+         *each(there_is_a_list,
+             "[<go> [to]] {there:below} the list",
+             "(go on | carry on | continue | write) {there:below} the list",
+         ),
          example="end list", group="format")  # fmt: skip
-def end_list(sitting: Sitting) -> Done:
+def end_list(sitting: Sitting, there: bool = False) -> Done | Refusal:
     """Go on in normal text after a list."""
-    here = sitting.document.blocks[sitting.caret.block]
-    if here.kind is Kind.ITEM and here.text[sitting.caret.offset :].strip():
+    b, blocks = sitting.caret.block, sitting.document.blocks
+    if not there and blocks[b].kind is Kind.HEADING:
+        return Refusal("No list is here to end.", "", "“Start a list” begins one.")
+    if there and blocks[b].kind is not Kind.ITEM:  # after the nearest one
+        items = (n for n, block in enumerate(blocks) if block.kind is Kind.ITEM)
+        b = min(items, key=lambda n: abs(n - b), default=b)
+    if blocks[b].kind is Kind.ITEM and (
+        b != sitting.caret.block or blocks[b].text[sitting.caret.offset :].strip()
+    ):
         # An item with the caret before or in its words stays one: on below the list it goes.
-        item = block_range(sitting.document, sitting.caret.block)
+        item = block_range(sitting.document, b)
         sitting = sitting.placed(all_within(Unit.LIST, sitting, item)[0].end)
     return Done(compose(sitting, ("end", "list")).sitting, "normal text after the list")
 
@@ -132,10 +151,6 @@ def item_beside(sitting: Sitting, target: Places, side: str) -> Done | Refusal:
     return Done(after, f"a new item {side} {quoted(item.text)}")
 
 
-def _there_is_a_list(sitting: Sitting, parse: Parse) -> bool:
-    return any(block.kind is Kind.ITEM for block in sitting.document.blocks)
-
-
 _BESIDE = frozenset("after before behind above below under between".split())
 _GOING_ON = VERBS | PREPOSITIONS | SUBJECT_PRONOUNS | _BESIDE
 _ITEM = "[new] (item | list item | point | bullet | bullet point | entry)"
@@ -150,7 +165,7 @@ def _an_item(sitting: Sitting, parse: Parse) -> bool:
     """
     first = tuple(parse.args.get("text", ()))[:1]
     goes_on = first and first[0] in _GOING_ON and f"{first[0]}s" not in VERBS
-    return _there_is_a_list(sitting, parse) and not goes_on
+    return there_is_a_list(sitting, parse) and not goes_on
 
 
 def _an_item_there(sitting: Sitting, parse: Parse) -> bool:
@@ -160,7 +175,7 @@ def _an_item_there(sitting: Sitting, parse: Parse) -> bool:
 def _names_an_item(sitting: Sitting, parse: Parse) -> bool:
     """ "Add lamp oil to the list"; "add the timber to the list" may be asked of somebody else."""
     text = tuple(parse.args.get("text", ()))
-    return _there_is_a_list(sitting, parse) and text[:1] != ("the",)
+    return there_is_a_list(sitting, parse) and text[:1] != ("the",)
 
 
 def _a_short_item(sitting: Sitting, parse: Parse) -> bool:
@@ -206,7 +221,7 @@ def _behind_an_item(sitting: Sitting, parse: Parse) -> bool:
         when=_an_item,
     ),
     Way("[add] (a | another) list item {text:words} [at the end of the list]", when=_an_item),
-    Way("list item {text:words} at the end of the list", when=_there_is_a_list),
+    Way("list item {text:words} at the end of the list", when=there_is_a_list),
     Way("[and] (also | plus) {text:words} (on | to) the list", when=_an_item),
     Way(
         "{text:words} (goes | belongs | <shall> (go | be)) (on | in) the list [(as well | too |"

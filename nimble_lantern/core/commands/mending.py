@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Sequence
+from dataclasses import replace
 
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.replacing import replace_range, without_stop
@@ -323,6 +324,19 @@ def _few(said: tuple[str, ...]) -> bool:
     return bool(said) and said[0] not in AFTER_MEAN
 
 
+def _selected_instead(sitting: Sitting, text: tuple[str, ...]) -> Done | None:
+    """ "Select a coat", "no I mean a stick": the nearest one that stands there is selected."""
+    last, chosen = sitting.trail[-1] if sitting.trail else None, sitting.selection
+    if chosen is None or last is None or not (last.command or "").startswith("selecting."):
+        return None
+    others = [r for r in places(sitting.document, text) if r != chosen]
+    if not others:
+        return None
+    r = min(others, key=lambda r: (abs(r.start.block - chosen.start.block), r < chosen, r))
+    after = replace(sitting.about([r]), selection=r, fresh=True)
+    return Done(after, f"selected {quoted(sitting.document.text(r))}")
+
+
 def _again(sitting: Sitting, before: Range, said: tuple[str, ...]) -> bool:
     """Whether at least half of the telling words, but one, were said before."""
     if not _few(said):
@@ -432,7 +446,8 @@ def meant(
     if sort and (like := _nearest_like(sitting, text)):
         return mended(sitting, like.range, like.words)
     if sitting.selection is not None and sitting.fresh and not sitting.selection.empty:
-        return mended(sitting, sitting.selection, text)
+        other = _selected_instead(sitting, text)
+        return other if other is not None else mended(sitting, sitting.selection, text)
     if old and (sitting.that or places(sitting.document, old)):
         return _instead(sitting, old, text)
     here = _one_measure_here(sitting, text) or _in_last_sentence(sitting, text)

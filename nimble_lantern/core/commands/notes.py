@@ -73,8 +73,9 @@ def _add(sitting: Sitting, r: Range, words: Sequence[str]) -> Done | Refusal:
 @command(
     Way("margin note {target} {text:words}", when=names_a_part),
     "margin note (on | at | for | about | beside | by | to) {target} {text:words}",
-    "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> (on | at | to"
-    " | beside | by | against | next to | for) {target} (saying | that says | which says | colon)"
+    "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> [in the margin]"
+    " (on | at | to | beside | by | against | next to | for) {target} (saying | that says"
+    " | which says | colon)"
     " {text:words}",
     Way("note (at | by | to) {target} {text:words}", when=noted.words_or_part),
     Way(
@@ -414,6 +415,7 @@ def answer(sitting: Sitting, note: Note, text: tuple[str, ...]) -> Done | Refusa
     "(mark | put | set | count | make) {note} [down] [(as | to)] [being] <dealt_with>",
     "that's {note} <dealt_with>",
     Way("(settle | resolve) (it | that)", when=one_is_here),
+    Way("(that's | that is | this is) [(now | all)] <dealt_with> [now]", when=one_is_here),
     Way("(mark | tick | put) (it | that | this) [off] [as] <dealt_with>", when=one_is_here),
     heard=1,
     example="settle note one",

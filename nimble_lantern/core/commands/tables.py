@@ -372,11 +372,11 @@ def under(sitting: Sitting, table: Table, words: tuple[str, ...]) -> Done | Refu
 @of_table
 def end(sitting: Sitting, table: Table) -> Done | Refusal:
     """Go on writing below the table."""
-    blocks = sitting.document.blocks
+    below = sitting.document.blocks[table.last + 1 : table.last + 2]
     after = sitting
-    if table.last + 1 >= len(blocks) or blocks[table.last + 1].cell is not None:
+    if not below or below[0].cell is not None or below[0].text.strip():
         after = sitting.edited(Edit((AddBlocks(table.last + 1, (Block(),)),)))
-    place = Position(table.last + 1, len(after.document.blocks[table.last + 1].text))
+    place = Position(table.last + 1, 0)
     return Done(replace(after.placed(place), wrote=place), "below the table")
 
 

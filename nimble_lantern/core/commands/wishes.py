@@ -6,6 +6,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places
 
 
 @command(
@@ -152,6 +153,9 @@ def translate(sitting: Sitting) -> Refusal:
 @command(
     "(insert | add | put [in] | give me | make) [(a | an | the | some | my)] {thing}"
     " [(here | (at | on) the (top | end | start | front | back | beginning | bottom))]",
+    "(insert | add | put [in] | make) [(a | an | the | some | my)] {thing}"
+    " [of {words}] (before | after | above | below | under | beneath | behind | between | beside"
+    " | next to | round | around | at | in | on) {target}",
     "[a] new {thing:new_page} [here]",
     "(start | begin) [a] new {thing:new_page} [here]",
     "(put | draw | add) {thing:across}",
@@ -163,6 +167,8 @@ def translate(sitting: Sitting) -> Refusal:
     example="insert a picture",
     group="desk",
 )
-def put_thing(sitting: Sitting, thing: str) -> Refusal:
+def put_thing(
+    sitting: Sitting, thing: str, target: Places | None = None, words: tuple[str, ...] = ()
+) -> Refusal:
     """Pictures, footnotes and their like cannot be put in here yet."""
     return Refusal(f"{thing} cannot be put in here yet.")

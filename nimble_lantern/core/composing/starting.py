@@ -5,8 +5,10 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.document.edits import AddBlocks, Edit
-from nimble_lantern.core.document.model import Block, Format, Position
+from nimble_lantern.core.document.model import Block, Format, Kind, Position, Range
+from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.model import Places, Unit
 
 
 def empty_beside(sitting: Sitting, b: int, side: str, form: Format) -> Sitting:
@@ -16,3 +18,24 @@ def empty_beside(sitting: Sitting, b: int, side: str, form: Format) -> Sitting:
     after = sitting.edited(Edit((AddBlocks(at, (fresh,)),)))
     place = Position(at, 0)
     return replace(after.placed(place), wrote=place)
+
+
+def outside(
+    sitting: Sitting, target: Places, before: bool, source: Range
+) -> tuple[Sitting, Range, Range] | None:
+    """An empty paragraph before or after a whole table or list, where it is, and where `source`
+    has got to, a heading if that is one; None beside anything else.
+
+    What is put there is no part of the cell or the item that it stands beside.
+    """
+    if target.unit not in (Unit.TABLE, Unit.LIST):
+        return None
+    b = target.first.start.block if before else target.ranges[-1].end.block + 1
+    place = Position(b, 0)
+    n = source.start.block
+    own = sitting.document.blocks[n]
+    headed = own.kind is Kind.HEADING and source == block_range(sitting.document, n)
+    block = Block().formatted(own.format) if headed else Block()
+    edit = Edit((AddBlocks(b, (block,)),))
+    moved = edit.moved_range(source) or source
+    return sitting.edited(edit), Range(place, place), moved

@@ -37,6 +37,9 @@ LEADS = _phrases(
     " then, now then",
     "sorry, i'm sorry, i am sorry, no wait, wait, actually, oh dear, oh no, oh well, hang on",
     "hold on, no sorry",
+    "if you don't mind, if you wouldn't mind, i've made a mistake, i have made a mistake",
+    "i made a mistake, i've got that wrong, i got that wrong, oh dear oh dear",
+    "that's lovely, that's great, that's nice, that's perfect, that's good, that's better",
     "i beg your pardon, beg your pardon, pardon, excuse me, pardon me, yes, yes please, all right",
     "tell you what, ooh, right so, why not, oh right, that was wrong, that was a mistake,"
     " that's a mistake, my mistake, that's wrong, that is wrong, that's not right, never mind",
@@ -102,7 +105,13 @@ TAILS = _phrases(
 WISHES = tuple(
     (phrase, to)
     for to, phrases in (
-        ((), _phrases("could, can, may, might, let, have, see that, make sure, make sure that")),
+        (
+            (),
+            _phrases(
+                "could, can, may, might, let, have, see that, make sure, make sure that,"
+                " see to it that, i want that, i would like that, i'd like that, i wish that"
+            ),
+        ),
         (
             ("to",),
             _phrases(

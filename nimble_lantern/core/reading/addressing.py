@@ -179,6 +179,9 @@ def as_wished(words: tuple[str, ...]) -> tuple[Plainer, ...]:
             found.append((*to, *rest))
             continue
         size = len(to)
+        if lead[-1] == "that":
+            found += [(*rest[:i], "should", "be", *rest[i + 1 :])
+                      for i in range(1, len(rest) - 1) if rest[i] in ("is", "are")]  # fmt: skip
         for i in range(1, len(rest) - size):
             if rest[i : i + size] == to and rest[i + size] in BEING:
                 found.append((*rest[:i], "should", *rest[i + size :]))

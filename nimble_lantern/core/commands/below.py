@@ -1,0 +1,38 @@
+"""Words below a list or a table: no item and no cell takes them in."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.commands import lists, tables
+from nimble_lantern.core.commands.table_here import there_is
+from nimble_lantern.core.commands.wording import quoted
+from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
+from nimble_lantern.core.state import Done, Sitting
+
+CATALOGUE.table("framed", {"(the | this) list": "list", "(the | this) table": "table"}, heard=False)
+
+
+def _stands_there(sitting: Sitting, parse: Parse) -> bool:
+    listed = parse.args.get("framed") == "list"
+    return (lists.there_is_a_list if listed else there_is)(sitting, parse)
+
+
+@command(
+    "{there:below} {framed} (write | put | add | say | type) {text}",
+    "(write | put | add | say | type) {there:below} {framed} {text}",
+    "(write | put | add | say | type) {text:words} {there:below} {framed}",
+    example="below the list write nell has the key",
+    group="revising",
+    when=_stands_there,
+    heard=0,
+)
+def write(
+    sitting: Sitting, text: tuple[str, ...], framed: str, there: bool = True
+) -> Done | Refusal:
+    """Begin a paragraph below a list or a table with these words, and go on there."""
+    out = lists.end_list(sitting, there=True) if framed == "list" else tables.end(sitting)
+    if isinstance(out, Refusal):
+        return out
+    wrote = compose(out.sitting, text)
+    return Done(wrote.sitting, f"wrote {quoted(wrote.text)} below the {framed}")
