@@ -5,21 +5,31 @@ from __future__ import annotations
 from nimble_lantern.core.commands.table_here import (
     column_named,
     heads_a_column,
-    of_table,
+    here,
     only_as_heading,
     written_in,
 )
 from nimble_lantern.core.commands.wording import quoted
-from nimble_lantern.core.document.tables import Table
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, command, each
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places, Unit, Units
 
 
 def _only_a_heading(sitting: Sitting, parse: Parse) -> bool:
     """ "Rename paid to subs", where nothing else is called so."""
     words = parse.args.get("words", ())
     return heads_a_column(sitting, parse) and only_as_heading(sitting, words)
+
+
+def _one_column(sitting: Sitting, parse: Parse) -> bool:
+    """ "Call the third column washing up"."""
+    target = parse.args.get("target")
+    return isinstance(target, Units) and target.unit is Unit.COLUMN and target.count == 1
+
+
+def _is_a_column(sitting: Sitting, parse: Parse) -> bool:
+    return "target" in parse.args or heads_a_column(sitting, parse)
 
 
 @command(
@@ -37,18 +47,35 @@ def _only_a_heading(sitting: Sitting, parse: Parse) -> bool:
         "[the] {words} <shall> be [now] (called | named | headed | renamed [(to | as)])"
         " {text:words}",
     ),
+    *each(
+        _one_column,
+        "(call | name | rename | head | label) {target} [(to | as)] {text:words}",
+        "{target} <shall> be [now] (called | named | headed) {text:words}",
+        "(let | have) {target} be (called | named | headed) {text:words}",
+    ),
     heard=0,
     example="call the cost column price",
     group="format",
-    when=heads_a_column,
+    when=_is_a_column,
 )
-@of_table
 def call(
-    sitting: Sitting, table: Table, words: tuple[str, ...], text: tuple[str, ...]
+    sitting: Sitting,
+    text: tuple[str, ...],
+    words: tuple[str, ...] = (),
+    target: Places | None = None,
 ) -> Done | Refusal:
     """Let the heading of a column say something else."""
+    if target is not None:
+        return _headed(sitting, target.first.start.block, text)
+    table = here(sitting)
+    if isinstance(table, Refusal):
+        return table
     column = column_named(sitting, table, words)
     if column is None:
         return Refusal(f"No column is called “{' '.join(words)}”.")
-    wrote = written_in(sitting, table.cell(0, column), text)
+    return _headed(sitting, table.cell(0, column), text)
+
+
+def _headed(sitting: Sitting, b: int, text: tuple[str, ...]) -> Done:
+    wrote = written_in(sitting, b, text)
     return Done(wrote.sitting, f"the column is called {quoted(wrote.text)} now")

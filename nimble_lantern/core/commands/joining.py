@@ -28,6 +28,7 @@ from nimble_lantern.core.lexicon.closed import DETERMINERS
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import (
     Both,
+    Crossing,
     Order,
     Places,
     That,
@@ -73,6 +74,8 @@ def _of_two(sitting: Sitting, parse: Parse) -> bool:
         a, b = target.first, target.second
     if isinstance(a, Words) and isinstance(b, Words) and head_two(sitting, a.words, b.words):
         return False  # their columns change places
+    if isinstance(a, Words) and isinstance(b, Crossing) and b.owned:
+        return False  # "the cook and the cleaner in week two" are cells of one row
     return not isinstance(target, Words) or "and" in target.words
 
 

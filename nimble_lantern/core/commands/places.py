@@ -48,10 +48,12 @@ def _is_a_name(sitting: Sitting, parse: Parse) -> bool:
 
 def _names_a_part(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
-    part = isinstance(target, Units) and target.unit not in (Unit.DOCUMENT, Unit.CHARACTER)
+    part = isinstance(target, Units) and target.unit not in _NO_PLACES
     return part and _is_a_name(sitting, parse)
 
 
+_NO_PLACES = (Unit.DOCUMENT, Unit.CHARACTER, Unit.COLUMN)
+"""What is called so has another meaning: a column has a heading."""
 _NO_NAMES = frozenset(
     "done settled finished read unread important urgent paid private bold italic red yellow green"
     " blue new old wrong right correct heading list item comment note resolved closed".split()

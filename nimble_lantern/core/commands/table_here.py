@@ -7,6 +7,7 @@ from dataclasses import replace
 from functools import wraps
 from typing import Concatenate, NamedTuple, ParamSpec
 
+from nimble_lantern.core.commands.columns import columns_of
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.placing import Wrote
@@ -355,7 +356,7 @@ def fits_the_cell(sitting: Sitting, parse: Parse) -> bool:
         found = resolve(cell, sitting)
         if isinstance(found, Refusal):
             return False
-        if _says_a_cell_of_its_column(sitting, found.first, text):
+        if _suits_its_column(sitting, found.first, text):
             continue
         there = tuple(sitting.document.text(found.first).lower().split())
         if not there and in_table(sitting, parse):
@@ -367,14 +368,13 @@ def fits_the_cell(sitting: Sitting, parse: Parse) -> bool:
     return True
 
 
-def _says_a_cell_of_its_column(sitting: Sitting, r: Range, text: tuple[str, ...]) -> bool:
-    """ "Ben's paid should be yes", where another one's is."""
+def _suits_its_column(sitting: Sitting, r: Range, text: tuple[str, ...]) -> bool:
+    """ "Ben's paid should be yes", where another one's is; "week two's cook is tom" of names."""
     blocks = sitting.document.blocks
     table, cell = table_at(blocks, r.start.block), blocks[r.start.block].cell
     if table is None or cell is None:
         return False
-    column = (blocks[table.cell(n, cell.column)].text for n in range(table.rows))
-    return normal(text) in (normal(tuple(said.lower().split())) for said in column)
+    return columns_of(sitting.document, table)[cell.column].suits(text)
 
 
 def _of_another_cell(sitting: Sitting, target: object, text: tuple[str, ...]) -> bool:

@@ -35,7 +35,7 @@ def under_a_block(sitting: Sitting, parse: Parse) -> bool:
     return named and (that or names_a_block(sitting, parse) or stands_here(sitting, parse))
 
 
-_MAKE = "(make | create | draw | start | begin | set up | lay out) [me] [a] [new]"
+_MAKE = "(make | create | draw [up] | start | begin | set (up | out) | lay out) [me] [a] [new]"
 """Verbs of a page; "i'd like a table with flowers and candles" is asked of a host."""
 MADE_OTHERWISE = (
     *each(
@@ -46,7 +46,8 @@ MADE_OTHERWISE = (
         "<make_table> {columns:number} column table [(for | with | of)] {names:words}",
         "<make_table> table [<placed_here>] with [the] [column] (headings | headers | heads)"
         " {names:words}",
-        "[a] table with [the] columns {names:words}",
+        "[a] table with [the] (columns | [column] (headings | headers)) {names:words}",
+        f"{_MAKE} table [<placed_here>] with {{names:words}} (at | across | along) the top",
     ),
     *each(
         under_a_block,

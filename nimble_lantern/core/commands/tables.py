@@ -50,8 +50,8 @@ from nimble_lantern.core.targets.model import CellNamed, Places, Unit, Units
 CATALOGUE.table(
     "make_table",
     {
-        "(<begin> | <put> | <wish> | put in | draw | set up | build | lay out) [me] [a]"
-        " [new]": True,
+        "(<begin> | <put> | <wish> | put in | draw [up] | set (up | out) | build | lay out) [me]"
+        " [a] [new]": True,
         "new": True,
     },
 )
@@ -546,8 +546,8 @@ def to_text(sitting: Sitting, table: Table, listed: str = "") -> Done | Refusal:
             "[the] {row:words} <shall> (have | get | be given) {text:words} [(in | under | for)]"
             " [the]"
             " {column:words} [column]",
-            "(put | write | enter) {text:words} (under | in) [the] {column:words} [column] (in"
-            " | for | on | at) {row:words}",
+            "(put | write | enter) {text:words} ((under | in) [the] | [down] as [the])"
+            " {column:words} [column] (in | for | on | at) {row:words}",
             "(set | make | change) [the] {column:words} (for | of | in | on | at) {row:words}"
             " (to | as | be | say) {text:words}",
             "[the] {column:words} (for | of | in | on | at) {row:words} <shall> (be | say)"

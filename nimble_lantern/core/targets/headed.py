@@ -19,6 +19,7 @@ from nimble_lantern.core.targets.model import (
     of_the_page,
     unit_named,
 )
+from nimble_lantern.core.writing.cardinals import cardinal
 
 CATALOGUE.table("tabled", {"row": Unit.ROW, "column": Unit.COLUMN})
 CATALOGUE.table("tabled_several", {"rows": Unit.ROW, "columns": Unit.COLUMN}, heard=False)
@@ -51,6 +52,20 @@ def _by_name(words: tuple[str, ...], unit: Unit) -> Tabled | None:
 def _in_it(words: tuple[str, ...], unit: Unit) -> Tabled | None:
     """ "In the driver column change ivy to nell"."""
     return None if words[-1] in DETERMINERS else Tabled(unit, _bare(words))
+
+
+@rule("scope", "[the] {words}", heard=False)
+def _in_a_numbered_row(words: tuple[str, ...]) -> Tabled | None:
+    """ "In week two put nell instead of ida": a name and a number may be those of a row."""
+    named = words[1:] if words[0] == "the" else words
+    said = cardinal(named, 1) if 1 < len(named) <= _NUMBERED else None
+    whole = said is not None and said[1] == len(named)
+    return Tabled(Unit.ROW, named, guessed=True) if whole and named[0] not in _PARTS else None
+
+
+_NUMBERED = 3
+_PARTS = frozenset("row line column item number paragraph sentence page".split())
+"""Before a number they name what they are."""
 
 
 @rule("target", "{words:owner} line", heard=False)
@@ -149,7 +164,7 @@ def _owned(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing | None:
 
 @rule(
     "target",
-    "{b:words} (of | for) {a:words}",
+    "{b:words} (of | for | in | on) {a:words}",
     "{b:words} in ({a:words} | {a:owner}) row",
     heard=False,
 )

@@ -197,11 +197,15 @@ class CellNamed:
 
 @dataclass(frozen=True, slots=True)
 class Tabled:
-    """A row or a column by what its first cell says; `below` without that cell."""
+    """A row or a column by what its first cell says; `below` without that cell.
+
+    `guessed` where nothing says that it is one: "in week two".
+    """
 
     unit: Unit
     words: tuple[str, ...]
     below: bool = False
+    guessed: bool = False
 
 
 @dataclass(frozen=True, slots=True)

@@ -53,8 +53,30 @@ def _index(texts: Sequence[str], words: tuple[str, ...]) -> int | None:
 
 
 def column_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> int | None:
-    """The column whose first cell says these words."""
-    return _index(_column_heads(blocks, table), words)
+    """The column whose first cell says these words, or the only one that means the same."""
+    heads = _column_heads(blocks, table)
+    found = _index(heads, words)
+    if found is not None or not words:
+        return found
+    alike = next((group for group in _ALIKE if singular(words[-1:])[0] in group), frozenset())
+    same = [c for c, head in enumerate(heads) if not alike.isdisjoint(head.lower().split())]
+    return same[0] if len(same) == 1 and len(words) == 1 else None
+
+
+_ALIKE = tuple(
+    frozenset(group.split())
+    for group in (
+        "price cost fee charge fare amount rate",
+        "phone telephone mobile tel",
+        "name who person whom",
+        "date day when",
+        "time hour clock",
+        "place where venue location",
+        "task job work duty what",
+        "notes note remarks remark comments comment",
+    )
+)
+"""What headings of columns are called besides, each in one of its kind."""
 
 
 def _row_under(
@@ -120,7 +142,8 @@ def _tabled(target: Tabled, view: View, near: bool) -> Answer:
             r = row_of(blocks, table, target.words)
             if r is not None:
                 return Places((table.row(blocks, r),), unit=Unit.ROW)
-    return Refusal(f"No {target.unit.value} is called “{' '.join(target.words)}”.")
+    said = f"No {target.unit.value} is called “{' '.join(target.words)}”."
+    return Absent(said) if target.guessed else Refusal(said)
 
 
 def _numbered(words: tuple[str, ...], unit: Unit, count: int) -> int | None:

@@ -6,8 +6,9 @@ from nimble_lantern.core.commands.grid import (
     parts,
     sorting,
     spreading,
+    swapping,
     totals,
     widths,
 )
 
-__all__ = ["filling", "spreading", "parts", "heads", "sorting", "widths", "totals"]
+__all__ = ["filling", "spreading", "swapping", "parts", "heads", "sorting", "widths", "totals"]

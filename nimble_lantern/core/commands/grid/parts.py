@@ -125,7 +125,13 @@ def _one_more(sitting: Sitting, parse: Parse) -> bool:
         when=heads_a_column,
     ),
     Way(
-        "<add_one> column (called | named | headed) {name:words} {side} [the] {words} [column]",
+        "<add_one> column (called | named | headed | for) {name:words} {side} [the] {words}"
+        " [column]",
+        when=heads_a_column,
+    ),
+    Way(
+        "<add_one> column (called | named | headed | for) {name:words} [in] between [the] {words}"
+        " and [the] {other:words}",
         when=heads_a_column,
     ),
     Way("<add_one> column (called | named | headed) {words}", when=_ends_in_a_name),
