@@ -9,8 +9,14 @@ from nimble_lantern.core.commands import inserted
 from nimble_lantern.core.commands.when import in_an_item, just_made
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.composing.beside import insert_beside
+from nimble_lantern.core.composing.closing import (
+    CLOSING,
+    ENDING,
+    goes_on_behind,
+    mark_behind,
+)
 from nimble_lantern.core.composing.dictating import compose
-from nimble_lantern.core.composing.replacing import STOPS, bare_mark, replace_range, without_stop
+from nimble_lantern.core.composing.replacing import bare_mark, replace_range, without_stop
 from nimble_lantern.core.composing.starting import outside
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Document, Kind, Piece, Range
@@ -50,6 +56,8 @@ def _beside(
     if not before and (closed := _other_stop(sitting, target.first, text)):
         return closed
     wrote = insert_beside(sitting, target.first, text, before, whole, alike=whole)
+    if mark and not before:
+        wrote = replace(wrote, sitting=goes_on_behind(wrote.sitting, wrote.range))
     return Done(wrote.sitting, f"put {quoted(wrote.text)} {side} {where}")
 
 
@@ -91,20 +99,16 @@ def _stands_there(sitting: Sitting, r: Range, text: tuple[str, ...], before: boo
 
 def _other_stop(sitting: Sitting, r: Range, text: tuple[str, ...]) -> Done | None:
     """ "End the first paragraph with a question mark": it takes the place of the mark there is."""
-    if tuple(bare_mark(text)) not in STOPS:
+    mark = mark_named(bare_mark(text))
+    closed = mark_behind(sitting, r.end)
+    if mark is None or mark.text not in CLOSING or closed.empty:
         return None
-    block = sitting.document.blocks[r.end.block]
-    bare = without_stop(sitting.document, r, ())
-    closed = Range(bare.end, r.end)
-    if closed.empty and block.text[r.end.offset : r.end.offset + 1] in _CLOSING:
-        closed = Range(r.end, r.end._replace(offset=r.end.offset + 1))
-    if closed.empty:
-        return None
+    old = sitting.document.text(closed)
     wrote = replace_range(sitting, closed, text)
-    return Done(wrote.sitting, f"it ends in {quoted(wrote.text)} now")
-
-
-_CLOSING = (".", "?", "!")
+    after = goes_on_behind(wrote.sitting, wrote.range, old)
+    both = mark.text in ENDING and old in ENDING
+    said = f"it ends in {quoted(wrote.text)} now"
+    return Done(after, said if both else f"{quoted(old)} is {quoted(wrote.text)} now")
 
 
 def _beside_ways(side: str, *others: Way) -> tuple[Way, ...]:

@@ -9,6 +9,7 @@ from nimble_lantern.core.commands import becoming, instead
 from nimble_lantern.core.commands.mending import mended
 from nimble_lantern.core.commands.table_here import fits_the_cell
 from nimble_lantern.core.commands.wording import many, near, quoted
+from nimble_lantern.core.composing.closing import CLOSING, goes_on_behind
 from nimble_lantern.core.composing.replacing import (
     replace_many,
     replace_range,
@@ -421,7 +422,10 @@ def _replaced(
     after, written = sitting, ""
     done: list[Range] = []
     for r in reversed(ranges):
+        old = after.document.text(r)
         step = replace_range(after, r, words, said_again=said_again)
+        if old in CLOSING and step.text in CLOSING:
+            step = replace(step, sitting=goes_on_behind(step.sitting, step.range, old))
         edit = Edit(step.sitting.pending.steps[len(after.pending.steps) :])
         done = [m for d in done if (m := edit.moved_range(d))]
         done.append(step.range)

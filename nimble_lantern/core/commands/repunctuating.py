@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from nimble_lantern.core.commands.wording import quoted
+from nimble_lantern.core.composing.closing import goes_on_behind
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
@@ -73,6 +74,7 @@ def _put(sitting: Sitting, at: Position, sign: str) -> Done:
     there = sitting.document.blocks[b].text[offset]
     marks = {(s.mark, s.value) for s in sitting.document.blocks[b].marks_at(offset)}
     after = sitting.edited(Edit((Splice(b, offset, offset + 1, Piece(sign).marked(marks)),)))
+    after = goes_on_behind(after, Range(at, Position(b, offset + 1)), there)
     return Done(after, f"{quoted(there)} is {quoted(sign)} now")
 
 

@@ -5,7 +5,14 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-from nimble_lantern.core.composing.placing import Wrote, keeps_capital, manner_of, place_at, put
+from nimble_lantern.core.composing.placing import (
+    Wrote,
+    keeps_capital,
+    manner_for,
+    manner_of,
+    place_at,
+    put,
+)
 from nimble_lantern.core.composing.replacing import bare_mark
 from nimble_lantern.core.document.edits import (
     AddBlocks,
@@ -53,7 +60,7 @@ def insert_beside(
     place = place_at(document, at)
     if before and document.blocks[at.block].text[at.offset :][:1].islower():
         place = replace(place, continues=True)  # where small letters begin, they still do
-    written = write(words, place, manner_of(sitting, place.left))
+    written = write(words, place, manner_for(sitting, place, words))
     goes_on = before and not _ends_a_sentence(written)
     edit = _lowered(sitting, r) if goes_on else Edit()
     bare = sitting.edited(edit)

@@ -28,7 +28,7 @@ from nimble_lantern.core.origins import of_utterance
 from nimble_lantern.core.state import Marks, Sitting, WrittenChoice
 from nimble_lantern.core.writing.capitals import AsHeard, capitalised
 from nimble_lantern.core.writing.cardinals import cardinal
-from nimble_lantern.core.writing.lexer import Manner
+from nimble_lantern.core.writing.lexer import Manner, mark_named
 from nimble_lantern.core.writing.masking import masked
 from nimble_lantern.core.writing.persons import a_full_name
 from nimble_lantern.core.writing.writer import Break, Place, Written
@@ -79,7 +79,8 @@ def manner_of(sitting: Sitting, left: str) -> Manner:
 
 def manner_for(sitting: Sitting, place: Place, words: Sequence[str]) -> Manner:
     """How these words are written at a place: in a table, numbers stand in figures."""
-    manner = manner_of(sitting, place.left)
+    # A mark's name alone is the mark, whatever stands before it: "each comma" is none.
+    manner = manner_of(sitting, "" if mark_named(words) else place.left)
     if place.kind is Kind.CELL and manner.numbers == "editor" and _is_number(words):
         return replace(manner, numbers="digits")
     if place.kind in _OF_NAMES and not place.left and a_full_name(words):

@@ -20,6 +20,7 @@ from nimble_lantern.core.reading.addressing import (
     plainer_than,
 )
 from nimble_lantern.core.reading.apart import within_a_part
+from nimble_lantern.core.reading.begun_again import begun_again
 from nimble_lantern.core.reading.exactly import (
     PLEASE,
     TEXT,
@@ -42,6 +43,7 @@ from nimble_lantern.core.targets.model import (
     is_target,
 )
 from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
+from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.writing.lexer import BREAKS, mark_named
 
 _VERBS = PLAIN_VERBS | TRADE_VERBS
@@ -75,6 +77,8 @@ def _judged(sitting: Sitting, words: tuple[str, ...], whole: bool, forced: bool)
     if (inside := _within_a_part(sitting, words, found)) is not None:
         return inside
     plainer = plainer_than(words)
+    if whole and (mended := _mended(sitting, words, plainer, found)) is not None:
+        return mended
     if whole:
         plainest = plainer[-1].words if plainer else words
         plainer += (*as_wished(words), *in_parts(plainest))
@@ -130,6 +134,36 @@ def _judged(sitting: Sitting, words: tuple[str, ...], whole: bool, forced: bool)
     if slip is TEXT and whole and _spares_the_selection(sitting, words):
         return Verdict(Judged.UNCLEAR, refusal=_NOT_OVER)
     return missed[0] if forced and slip is TEXT and missed else slip
+
+
+def _mended(
+    sitting: Sitting, words: tuple[str, ...], plainer: Sequence[Plainer], found: Verdict
+) -> Verdict | None:
+    """What words ask for that were put right while they were said; None where nothing tells so.
+
+    "Put a comma after coat no after water" writes no "coat no".
+    """
+    for wording in (words, *(p.words for p in reversed(plainer))):
+        for repair in begun_again(wording):
+            if exact(sitting.document, repair.seam):
+                continue
+            said = exactly(sitting, repair.words, whole=True)
+            if said.kind is not Judged.COMMAND or said.parse is None:
+                continue
+            if found.parse is not None and said.parse.free >= found.parse.free:
+                continue
+            if repair.surely or _same_request(sitting, repair.first, said):
+                return said
+    return None
+
+
+def _same_request(sitting: Sitting, first: tuple[str, ...], said: Verdict) -> bool:
+    """Whether a request with what was wrong in it is of the same family, and writes the same."""
+    begun = exactly(sitting, first, whole=True)
+    if begun.kind is not Judged.COMMAND or begun.parse is None or said.parse is None:
+        return False
+    alike = begun.parse.command.group == said.parse.command.group
+    return alike and begun.free_words == said.free_words
 
 
 def _is_said_beside_a_mark(words: tuple[str, ...], plain: tuple[str, ...]) -> bool:

@@ -1,0 +1,48 @@
+"""What a mark that closes words asks of the next one: a capital behind a full stop, none behind a
+comma."""
+
+from __future__ import annotations
+
+import re
+
+from nimble_lantern.core.composing.placing import keeps_capital
+from nimble_lantern.core.document.edits import Edit, Splice
+from nimble_lantern.core.document.model import Piece, Position, Range
+from nimble_lantern.core.state import Sitting
+
+ENDING, GOING_ON = ".?!", ",;:"
+CLOSING = ENDING + GOING_ON
+_NEXT = re.compile(r"[”’\"')]*\s+[“‘\"'(]?(\w[\w’'-]*)")
+_LAST = re.compile(r"[\w.]+$")
+_SHORTENED = frozenset("mr mrs ms dr st no nr etc approx vs prof rev capt tel".split())
+"""Words with a full stop that ends no sentence."""
+
+
+def mark_behind(sitting: Sitting, end: Position) -> Range:
+    """The closing mark right before a position or right behind it; empty if there is none."""
+    text = sitting.document.blocks[end.block].text
+    for start in (end.offset - 1, end.offset):
+        if start >= 0 and text[start : start + 1] and text[start] in CLOSING:
+            return Range(Position(end.block, start), Position(end.block, start + 1))
+    return Range(end, end)
+
+
+def goes_on_behind(sitting: Sitting, mark: Range, old: str = "") -> Sitting:
+    """The next word with the capital that a mark asks for; `old` stood there before it."""
+    b, end = mark.end
+    text = sitting.document.blocks[b].text
+    new, found = text[mark.start.offset : end], _NEXT.match(text, end)
+    last = _LAST.search(text[: mark.start.offset])
+    word = last[0].lower() if last else ""
+    if found is None or len(word) == 1 or "." in word or word in _SHORTENED:
+        return sitting
+    letter, start = found[1][0], found.start(1)
+    if new in ENDING and letter.islower():
+        piece = letter.upper()
+    elif old in ENDING and new in GOING_ON and old and not keeps_capital(sitting, found[1]):
+        piece = letter.lower()
+    else:
+        return sitting
+    marks = ((s.mark, s.value) for s in sitting.document.blocks[b].marks_at(start))
+    step = Splice(b, start, start + 1, Piece(piece).marked(marks))
+    return sitting.edited(Edit((step,)))
