@@ -57,7 +57,7 @@ def _beside(
         return closed
     wrote = insert_beside(sitting, target.first, text, before, whole, alike=whole)
     if mark and not before:
-        wrote = replace(wrote, sitting=goes_on_behind(wrote.sitting, wrote.range))
+        wrote = replace(wrote, sitting=goes_on_behind(sitting, wrote.sitting, wrote.range))
     return Done(wrote.sitting, f"put {quoted(wrote.text)} {side} {where}")
 
 
@@ -105,7 +105,7 @@ def _other_stop(sitting: Sitting, r: Range, text: tuple[str, ...]) -> Done | Non
         return None
     old = sitting.document.text(closed)
     wrote = replace_range(sitting, closed, text)
-    after = goes_on_behind(wrote.sitting, wrote.range, old)
+    after = goes_on_behind(sitting, wrote.sitting, wrote.range, old)
     both = mark.text in ENDING and old in ENDING
     said = f"it ends in {quoted(wrote.text)} now"
     return Done(after, said if both else f"{quoted(old)} is {quoted(wrote.text)} now")

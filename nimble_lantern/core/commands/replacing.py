@@ -425,7 +425,7 @@ def _replaced(
         old = after.document.text(r)
         step = replace_range(after, r, words, said_again=said_again)
         if old in CLOSING and step.text in CLOSING:
-            step = replace(step, sitting=goes_on_behind(step.sitting, step.range, old))
+            step = replace(step, sitting=goes_on_behind(after, step.sitting, step.range, old))
         edit = Edit(step.sitting.pending.steps[len(after.pending.steps) :])
         done = [m for d in done if (m := edit.moved_range(d))]
         done.append(step.range)

@@ -74,7 +74,7 @@ def _put(sitting: Sitting, at: Position, sign: str) -> Done:
     there = sitting.document.blocks[b].text[offset]
     marks = {(s.mark, s.value) for s in sitting.document.blocks[b].marks_at(offset)}
     after = sitting.edited(Edit((Splice(b, offset, offset + 1, Piece(sign).marked(marks)),)))
-    after = goes_on_behind(after, Range(at, Position(b, offset + 1)), there)
+    after = goes_on_behind(sitting, after, Range(at, Position(b, offset + 1)), there)
     return Done(after, f"{quoted(there)} is {quoted(sign)} now")
 
 

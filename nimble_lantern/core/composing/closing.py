@@ -27,8 +27,11 @@ def mark_behind(sitting: Sitting, end: Position) -> Range:
     return Range(end, end)
 
 
-def goes_on_behind(sitting: Sitting, mark: Range, old: str = "") -> Sitting:
-    """The next word with the capital that a mark asks for; `old` stood there before it."""
+def goes_on_behind(before: Sitting, sitting: Sitting, mark: Range, old: str = "") -> Sitting:
+    """The next word with the capital that a mark asks for.
+
+    `old` stood there `before`, when a capital behind it told of no name.
+    """
     b, end = mark.end
     text = sitting.document.blocks[b].text
     new, found = text[mark.start.offset : end], _NEXT.match(text, end)
@@ -39,7 +42,7 @@ def goes_on_behind(sitting: Sitting, mark: Range, old: str = "") -> Sitting:
     letter, start = found[1][0], found.start(1)
     if new in ENDING and letter.islower():
         piece = letter.upper()
-    elif old in ENDING and new in GOING_ON and old and not keeps_capital(sitting, found[1]):
+    elif old in ENDING and new in GOING_ON and old and not keeps_capital(before, found[1]):
         piece = letter.lower()
     else:
         return sitting

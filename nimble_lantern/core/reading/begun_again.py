@@ -16,9 +16,9 @@ _VERBS = PLAIN_VERBS | TRADE_VERBS
 _SURE = tuple(
     tuple(term.split())
     for term in (
-        "no wait, wait no, no no, no sorry, sorry no, no hang on, hang on no, no hold on, no i mean,"
-        " no i meant, sorry i mean, sorry i meant, i mean, or rather, no rather, no actually,"
-        " no make that, no make it, oh no, oops no, scratch that"
+        "no wait, wait no, no no, no sorry, sorry no, no hang on, hang on no, no hold on,"
+        " no i mean, no i meant, sorry i mean, sorry i meant, i mean, or rather, no rather,"
+        " no actually, no make that, no make it, oh no, oops no, scratch that"
     ).split(", ")
 )
 """Editing terms that are seldom anything else."""
