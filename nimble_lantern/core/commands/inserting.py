@@ -236,7 +236,7 @@ def insert_before(sitting: Sitting, text: tuple[str, ...], target: Places) -> Do
 @command(
     *_beside_ways(
         "behind",
-        Way("{target} (needs | wants) a {text}", when=inserted.a_mark),
+        Way("{target} (needs | wants | could do with) (a | an) {text}", when=inserted.a_mark),
         Way(
             "(tack | add | stick | put | append) {text:words} on <exactly> <behind> {target}",
             when=inserted.plain_words,

@@ -80,11 +80,14 @@ def _put(sitting: Sitting, at: Position, sign: str) -> Done:
 
 _USE = "(put | use | write | have | i want | let's have)"
 _BEHIND = "(after | behind | at the end of)"
+_NOT = "(instead of | rather than | in place of | [and] not)"
 
 
 @command(
-    f"{_USE} {{sign:closing_mark}} {_BEHIND} {{target}} (instead of | rather than | in place of"
-    " | [and] not) {old:closing_mark}",
+    f"{_USE} {{sign:closing_mark}} {_BEHIND} {{target}} {_NOT} {{old:closing_mark}}",
+    f"{{target}} (needs | wants | <shall> have | could do with) {{sign:closing_mark}} {_NOT}"
+    " {old:closing_mark}",
+    f"(end | finish | close) {{target}} with {{sign:closing_mark}} {_NOT} {{old:closing_mark}}",
     heard=0,
     example="put a colon after dear sir instead of the comma",
     group="revising",
