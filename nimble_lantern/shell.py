@@ -56,6 +56,7 @@ from nimble_lantern.store.figures import Day
 from nimble_lantern.store.journal import Journal, SoundMark
 from nimble_lantern.store.prints import Print
 from nimble_lantern.store.shelf import ShelfEntry
+from nimble_lantern.store.speaker import KeptVoice
 from nimble_lantern.voices.speaker import Speaker
 
 RETRY_SECONDS = 2.0
@@ -395,7 +396,7 @@ class LiveDesk:
             case ForgetVoice():
                 self.forget_voice()
             case KnowVoice():
-                self._of_the_voice(self._journal.voice.bring_back)
+                self._of_the_voice(lambda kept: kept.bring_back())
             case Prompt(name, mistakes):
                 self._prompt(name, mistakes)
             case SayAgain(words):
@@ -430,11 +431,21 @@ class LiveDesk:
 
     def forget_voice(self) -> None:
         """Know nothing of what was learned, and let who listens know."""
-        self._of_the_voice(self._journal.voice.forget)
+        self._of_the_voice(lambda kept: kept.forget())
 
-    def _of_the_voice(self, change: Callable[[], None]) -> None:
+    def learned_habits(self) -> bytes:
+        """How the speaker usually sounds, as who listens kept it."""
+        return self._journal.habits.get()
+
+    def keep_habits(self, learned: bytes) -> None:
+        """Keep how the speaker usually sounds; where the disk is full, the next time."""
+        with suppress(NotKept):
+            self._journal.habits.put(learned)
+
+    def _of_the_voice(self, change: Callable[[KeptVoice], None]) -> None:
         try:
-            change()
+            change(self._journal.voice)
+            change(self._journal.habits)
         except NotKept as error:
             self._notice = f"What was learned of your voice is as it was: {error}."
             return

@@ -79,11 +79,14 @@ class Meter:
         )
 
     def quieter(self, utterance: bytes) -> float:
-        """Decibels that an utterance is below the speaker's usual ones; 0 until those are known."""
+        """Decibels that an utterance is below the speaker's usual ones, negative above.
+
+        0 until those are known.
+        """
         if len(self._usual) < _UTTERANCES // 3:
             return 0.0
         usual = sorted(self._usual)[len(self._usual) // 2]
-        return max(0.0, usual - level(utterance))
+        return usual - level(utterance)
 
     def accepted(self, utterance: bytes) -> None:
         """An utterance that was the speaker's: it tells how loud they usually are."""

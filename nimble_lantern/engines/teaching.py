@@ -9,6 +9,7 @@ from nimble_lantern.core.grammar.catalogue import Traits
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.reading.hearing import Hearing
 from nimble_lantern.core.state import Entry
+from nimble_lantern.engines.habits import Measured, measured
 
 LEAST_SURE = 0.5
 """Posterior of a word from which it is learned from."""
@@ -18,18 +19,24 @@ _NO_WORDS = frozenset(("...",))
 
 @dataclass(frozen=True, slots=True)
 class Lesson:
-    """Sound, the words in it as they were spoken, and which of them are sure."""
+    """Sound, the words in it as they were spoken, which of them are sure, and what of the speaker
+    was measured in it."""
 
     sound: bytes
     words: tuple[str, ...]
     sure: tuple[bool, ...]
+    measured: Measured
 
 
 class Lessons:
-    """Utterances one by one: each is a lesson once the next shows that it was heard rightly."""
+    """Utterances one by one: each is a lesson once the next shows that it was heard rightly.
+
+    Where none of its words is sure, it tells of the speaker, and nothing of the voice.
+    """
 
     def __init__(self) -> None:
         self._last: Lesson | None = None
+        self._wrote = False  # the utterance before is text
 
     def after(self, entry: Entry, hearing: Hearing, sound: bytes) -> Lesson | None:
         """What the one before teaches, now that this one was heard and is in the trail."""
@@ -38,7 +45,8 @@ class Lessons:
         found = CATALOGUE.commands.get(entry.command or "")
         traits = found.traits if found is not None else Traits()
         if done and not traits.answers:
-            self._last = _lesson(entry, hearing, sound)
+            self._last = _lesson(entry, hearing, sound, self._wrote)
+        self._wrote = entry.read_as is ReadAs.TEXT
         # What is taken back or put right was misheard, perhaps; so was what comes again.
         wrong = traits.corrects or traits.walks or traits.spells or not done
         return None if wrong else last
@@ -47,7 +55,8 @@ class Lessons:
         self._last = None
 
 
-def _lesson(entry: Entry, hearing: Hearing, sound: bytes) -> Lesson | None:
+def _lesson(entry: Entry, hearing: Hearing, sound: bytes, wrote: bool) -> Lesson:
+    written = entry.read_as is ReadAs.TEXT
     words = tuple(w for w in entry.heard.split() if w not in _NO_WORDS)
     heard = hearing.hypotheses[0].words if hearing.hypotheses else ()
     if entry.read_as is ReadAs.COMMAND:
@@ -55,5 +64,5 @@ def _lesson(entry: Entry, hearing: Hearing, sound: bytes) -> Lesson | None:
     elif tuple(w.text for w in heard) == words:
         sure = tuple(w.confidence >= LEAST_SURE for w in heard)
     else:
-        return None
-    return Lesson(sound, words, sure) if any(sure) else None
+        sure = (False,) * len(words)
+    return Lesson(sound, words, sure, measured(hearing, wrote and written, written))

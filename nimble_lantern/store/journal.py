@@ -81,7 +81,7 @@ from nimble_lantern.store.models import (
 from nimble_lantern.store.prints import Print
 from nimble_lantern.store.readback import StoredVersions, document_at, hearings, trail_of
 from nimble_lantern.store.shelf import ShelfEntry
-from nimble_lantern.store.speaker import KeptVoice
+from nimble_lantern.store.speaker import HABITS, KeptVoice
 
 SMALL = 20_000
 """Characters of edits that are never worth a full copy."""
@@ -113,7 +113,7 @@ class Journal:
 
     def __init__(self, engine: Engine, clock: Callable[[], datetime] = now) -> None:
         self._engine, self._clock = engine, clock
-        self.voice = KeptVoice(engine)
+        self.voice, self.habits = KeptVoice(engine), KeptVoice(engine, HABITS)
         self._begun: Sitting | None = None
         self.notice = ""
         """What there is to tell about how the file was found."""

@@ -140,8 +140,8 @@ class SettingRow(Base):
 
 
 class VoiceRow(Base):
-    """What was learned of the speaker's voice (engines.builtin.adapting), and what was forgotten
-    last, until something new is learned."""
+    """What was learned of the speaker's voice (engines.builtin.adapting) and of how it is used
+    (engines.habits), and what was forgotten last, until something new is learned."""
 
     __tablename__ = "voice"
 

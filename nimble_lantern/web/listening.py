@@ -36,9 +36,10 @@ from nimble_lantern.engines import (
     ears,
 )
 from nimble_lantern.engines.browser import HARMLESS, Pairing, failure
-from nimble_lantern.engines.builtin.cutter import PATIENCE, Cut, CutKind, Cutter
+from nimble_lantern.engines.builtin.cutter import PATIENCE, Cut, CutKind, Cutter, Patience
 from nimble_lantern.engines.builtin.files import scene_of
 from nimble_lantern.engines.cancelling import OwnVoice
+from nimble_lantern.engines.habits import Habits
 from nimble_lantern.engines.larger import LargerModel, with_larger
 from nimble_lantern.engines.meter import Meter
 from nimble_lantern.engines.pcm import RATE
@@ -123,8 +124,10 @@ class Listener:
         self._busy = 0  # chunks that are being worked through
         self._meter = Meter()
         self._own = OwnVoice()
+        self._habits = Habits()
+        self._habits.accustom(desk.learned_habits())
         self._pairing = Pairing(clock, self._is_command)
-        self._patience = ""
+        self._patience = PATIENCE["normal"]
         self._cutter, self._base = self._new_cutter(), 0
         self._spoken: list[bytes] = []  # the sound of the utterance
         self._ended_at = self._pause = 0.0  # seconds since the cutter began
@@ -333,19 +336,28 @@ class Listener:
             return replace(scene_of(self._desk.sitting), reading=reading)
 
     def _new_cutter(self) -> Cutter:
-        self._patience = self._desk.sitting.settings.patience
-        return Cutter(PATIENCE[self._patience], meter=self._meter.feed)
+        self._patience = self._wanted_patience
+        return Cutter(self._patience, meter=self._meter.feed)
+
+    @property
+    def _wanted_patience(self) -> Patience:
+        """As the settings say; somebody who pauses while thinking is waited for a little longer."""
+        named = self._desk.sitting.settings.patience
+        longer = self._habits.hold if named == "normal" else 0.0
+        return replace(PATIENCE[named], hold=PATIENCE[named].hold + longer)
 
     def _microphone(self) -> str:
         report = self._meter.report()
         if report is None:
             return "Too little was heard yet; say a sentence, then ask."
-        voice = self._voice
+        voice, advice = self._voice, report.advice()
+        if hold := self._habits.hold:
+            advice += f" You pause while you think, so {hold:.1f} seconds more are waited for."
         if voice is None or not voice.utterances:
-            return report.advice()
+            return advice
         known = many(voice.utterances, "utterance")
         better = "it is used to hear you" if voice.adapted else "not yet enough to hear you better"
-        return f"{report.advice()} Your voice is known from {known}: {better}."
+        return f"{advice} Your voice is known from {known}: {better}."
 
     def _heard(self, cut: Cut) -> None:
         if self._spoilt and cut.kind is not CutKind.PERHAPS:
@@ -479,14 +491,14 @@ class Listener:
             self._desk_hears(self._pairing.heard(hearing))
             return
         before = self._desk.sitting.trail[-1:]
+        hearing = replace(hearing, usual=self._habits.usual(hearing.source))
         self._desk_hears([hearing])
         last = self._desk.sitting.trail[-1:]
         if last == before:
             return  # it was the desk's own voice, or waits for the disk
         if last and last[0].read_as in (ReadAs.TEXT, ReadAs.COMMAND, ReadAs.BOTH):
             self._meter.accepted(sound)
-        voice = self._voice
-        if voice is None or not last or self._strange:
+        if not last or self._strange:
             return
         if last[0].read_as is ReadAs.UNCLEAR:
             self._unheard()
@@ -494,7 +506,9 @@ class Listener:
             self._not_made_out = 0
         lesson = self._lessons.after(last[0], hearing, sound)
         if lesson and self._desk.sitting.settings.learns_voice:
-            voice.accepted(lesson.sound, lesson.words, lesson.sure)
+            self._habits.accepted(lesson.measured)
+            if (voice := self._voice) is not None and any(lesson.sure):
+                voice.accepted(lesson.sound, lesson.words, lesson.sure)
 
     @property
     def _voice(self) -> Acquaintance | None:
@@ -505,7 +519,8 @@ class Listener:
         """After many in a row that could not be made out, somebody else may be speaking."""
         self._not_made_out += 1
         voice = self._voice
-        if voice is not None and voice.adapted and self._not_made_out >= MOST_UNHEARD:
+        known = voice is not None and voice.adapted or self._habits.known
+        if known and self._not_made_out >= MOST_UNHEARD:
             self._not_made_out = 0
             self._desk.forget_voice()
             self._to_tell = self._to_tell or STRANGE
@@ -514,13 +529,17 @@ class Listener:
         self._lessons.forget()
         self._strange = self._looks = True
 
-    def _get_to_know(self, voice: Acquaintance) -> None:
+    def _get_to_know(self, voice: Acquaintance | None) -> None:
         """Between utterances: keep what was learned, or know what is kept instead of it."""
         if self._strange:
             self._strange = False
-            voice.forget()
-            voice.accustom(self._desk.learned_voice())
-        if learned := voice.learned():
+            self._habits.accustom(self._desk.learned_habits())
+            if voice is not None:
+                voice.forget()
+                voice.accustom(self._desk.learned_voice())
+        if habits := self._habits.learned():
+            self._desk.keep_habits(habits)
+        if voice is not None and (learned := voice.learned()):
             self._desk.keep_voice(learned)
 
     def _in_other_words(self, hearing: Hearing) -> Hearing:
@@ -575,12 +594,11 @@ class Listener:
         if self._looks and not self._cutter.active:
             self._looks = False
             self._ready().look(self._scene())
-            if (voice := self._voice) is not None:
-                self._get_to_know(voice)
+            self._get_to_know(self._voice)
 
     def _with_patience(self) -> None:
         """As long as the speaker wants it by now, from the next utterance on."""
-        if not self._cutter.active and self._desk.sitting.settings.patience != self._patience:
+        if not self._cutter.active and self._wanted_patience != self._patience:
             at = self._wanted - self._own.held
             self._cutter, self._base, self._ended_at = self._new_cutter(), at, 0.0
 

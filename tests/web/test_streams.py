@@ -2,12 +2,16 @@
 
 from __future__ import annotations
 
+import json
 from collections.abc import Callable, Sequence
+from dataclasses import asdict
 from unittest import mock
 
 from nimble_lantern.core.errors import BadInput, NotKept
 from nimble_lantern.core.reading import decision
 from nimble_lantern.core.reading.hearing import Hearing, from_line
+from nimble_lantern.engines.builtin.cutter import PATIENCE
+from nimble_lantern.engines.habits import LEAST, Habits, Measured
 from nimble_lantern.voices.speaker import Speaker
 from nimble_lantern.web import listening
 from nimble_lantern.web.app import create_app
@@ -388,6 +392,29 @@ class GettingToKnowAVoice(Streams):
             self.recited.lines.insert(0, "forget my voice")
             self.speaks()
         self.assertIn("as it was: full", self.desk.scene().notice)
+
+    def test_how_the_speaker_sounds_is_kept_and_forgotten_with_the_voice(self) -> None:
+        self.recited.lines[2:] = ["we wait", "and wait", "a lamp is lit", "and so is the other"]
+        for _ in range(6):
+            self.speaks()
+        self.sends(SILENCE)
+        kept = json.loads(self.desk.learned_habits())
+        self.assertEqual(len(kept), 5)
+        self.recited.lines[:] = ["forget my voice", "undo that"]
+        self.speaks()
+        self.assertEqual(self.desk.learned_habits(), b"")
+        self.speaks()
+        self.assertEqual(json.loads(self.desk.learned_habits()), kept)
+
+    def test_somebody_who_pauses_while_thinking_is_waited_for_a_little_longer(self) -> None:
+        slow = Habits()
+        for _ in range(LEAST):
+            slow.accepted(Measured(0.0, 3.0, 0.7, 0.8, "built-in"))
+        self.desk.keep_habits(json.dumps([asdict(m) for m in slow.measured]).encode())
+        again = create_app(self.desk, lambda: KnowsAVoice([]), pace=0).extensions["listener"]
+        self.assertAlmostEqual(again._wanted_patience.hold, 0.3)
+        self.desk.set("patience", "short")
+        self.assertEqual(again._wanted_patience, PATIENCE["short"])
 
     def test_checking_the_microphone_tells_how_well_the_voice_is_known(self) -> None:
         self.recited.lines[2:] = ["check the microphone"]

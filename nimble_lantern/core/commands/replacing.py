@@ -108,8 +108,8 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
     Way("put {text:words} where {target} is", when=instead.plain_words),
     *each(
         instead.words_there,
-        "(it | that) (should | ought to) (say | read) {text:words} ([and] not | rather than | instead of)"
-        " {target}",
+        "(it | that) (should | ought to) (say | read) {text:words}"
+        " ([and] not | rather than | instead of) {target}",
         "it <shall> (say | read | be) {text:words} where it [now] (says | reads | has) {target}",
         "where it [now] (says | reads | has) {target} it <shall> (say | read | be) {text}",
         "{target} <shall> be changed to {text}",

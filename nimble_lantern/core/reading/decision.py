@@ -20,7 +20,7 @@ from nimble_lantern.core.learning import taken_for
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.reading import reader
 from nimble_lantern.core.reading.exactly import Verdict, exactly
-from nimble_lantern.core.reading.hearing import Hearing, Hypothesis
+from nimble_lantern.core.reading.hearing import Hearing, Hypothesis, pace
 from nimble_lantern.core.reading.homophones import writing_nothing
 from nimble_lantern.core.reading.proposed import LEAST_SOUND, cued, guessed, not_cued, unusual
 from nimble_lantern.core.reading.spelling import spelling_heard
@@ -61,10 +61,6 @@ _LEAST_TO_OFFER, _CLOSE_ENOUGH = 1.5, -1.5
 _LEAST_UNCUED = -2.0
 """Fit of the grammar's command under which the model, told of commands, would have read it."""
 _LEAST_MARGIN, _MOST_MARGIN = -2.0, 3.0
-LEAST_CONFIDENCE = 0.3
-"""Mean posterior of the dictated words under which nothing is written unasked."""
-MOST_QUIETER = 14.0
-"""Decibels below the speaker's usual level from which it may be somebody else."""
 _FARTHEST = 0.5
 """Log score a frame below the best path from which an alternative is none."""
 _A_RANK = 0.02
@@ -209,14 +205,16 @@ def _doubt(hearing: Hearing) -> str:
     words = hearing.hypotheses[0].words
     if quiet := _quiet(hearing):
         return quiet
-    if words and sum(w.confidence for w in words) / len(words) < LEAST_CONFIDENCE:
+    sure = sum(w.confidence for w in words) / len(words) if words else 1.0
+    if sure < hearing.usual.least_confidence or pace(words) > hearing.usual.fastest:
         return "it was hard to make out"
     return ""
 
 
 def _quiet(hearing: Hearing) -> str:
     """Why it may have been somebody else who spoke."""
-    return "it was much quieter than you speak" if hearing.quieter > MOST_QUIETER else ""
+    quiet = hearing.quieter > hearing.usual.most_quieter
+    return "it was much quieter than you speak" if quiet else ""
 
 
 def _parted(hypothesis: Hypothesis, at: float) -> tuple[Hypothesis, Hypothesis]:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Iterable, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import astuple, dataclass, replace
 from typing import Any
 
 SHORT_PAUSE = 0.4
@@ -62,13 +62,26 @@ class Tail:
 
 
 @dataclass(frozen=True, slots=True)
+class Usual:
+    """What is usual of a speaker: beyond these limits it may be somebody else, or no speech.
+
+    The mean posterior of the words, decibels below the usual level, words a second.
+    """
+
+    least_confidence: float = 0.3
+    most_quieter: float = 14.0
+    fastest: float = 7.0
+
+
+@dataclass(frozen=True, slots=True)
 class Hearing:
     """Hypotheses, the likeliest first; perhaps what the command grammar made of the same sound.
 
     `margin` is the likeliest command's acoustic log score a frame less the dictation's, and None
     where there was no sound to score; where the hypotheses are another engine's, `evidence` is the
     dictation it was compared with.  `pause` is the silence before, in seconds; `quieter` how
-    many decibels below the speaker's usual level it was.  `doubt` is the engine's own reason why it
+    many decibels below the speaker's usual level it was, negative above, and `usual` the limits of
+    what is usual of them.  `doubt` is the engine's own reason why it
     may not be what was said: nothing of it is done.  With `goes_on`, it begins in the middle of
     speech that was too long: then it is no command, whatever its words.  `fits` is how much better
     or worse each command fits the sound than the best hypothesis, by the other engine's mean log
@@ -96,6 +109,7 @@ class Hearing:
     also: tuple[tuple[str, ...], ...] = ()
     guesses: tuple[tuple[tuple[str, ...], float], ...] = ()
     cued: tuple[tuple[tuple[str, ...], float], ...] | None = None
+    usual: Usual = Usual()
 
     @property
     def text(self) -> str:
@@ -103,6 +117,16 @@ class Hearing:
         if not self.hypotheses:
             return ""
         return " ... ".join(" ".join(p) for p in self.hypotheses[0].phrases())
+
+
+_LEAST_PACED = 4
+"""Words of which a pace can be told."""
+
+
+def pace(words: Sequence[HeardWord]) -> float:
+    """Words a second; 0 of too few words, or where no times are known."""
+    seconds = words[-1].end - words[0].start if len(words) >= _LEAST_PACED else 0.0
+    return len(words) / seconds if seconds > 0 else 0.0
 
 
 MOST_WORDS = 1000
@@ -190,6 +214,7 @@ def hearing_to_json(hearing: Hearing) -> dict[str, Any]:
         "also": [" ".join(words) for words in hearing.also],
         "guesses": [[" ".join(words), fit] for words, fit in hearing.guesses],
         "cued": None if hearing.cued is None else [[" ".join(w), fit] for w, fit in hearing.cued],
+        "usual": list(astuple(hearing.usual)),
     }
 
 
@@ -222,6 +247,7 @@ def hearing_from_json(data: dict[str, Any]) -> Hearing:
         tuple(tuple(words.split()) for words in data.get("also", ())),
         _guesses(data.get("guesses", ())),
         None if data.get("cued") is None else _guesses(data["cued"]),
+        Usual(*data.get("usual", ())),
     )
 
 

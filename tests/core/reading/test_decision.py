@@ -5,12 +5,14 @@ from __future__ import annotations
 import unittest
 from dataclasses import replace
 
+from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.reading import decision
 from nimble_lantern.core.reading.hearing import (
     HeardWord,
     Hearing,
     Hypothesis,
     Tail,
+    Usual,
     from_line,
     hearing_from_json,
     hearing_to_json,
@@ -269,6 +271,26 @@ class Unclear(unittest.TestCase):
         self.desk.desk.hear(far)
         self.assertEqual(self.desk.sitting.trail[-1].read_as, "unclear")
 
+    def test_what_is_usual_of_this_speaker_decides(self) -> None:
+        said = Hearing((words("shut the door", 0.25),), source="built-in", quieter=15.0)
+        for usual, written in (
+            (Usual(), False),
+            (Usual(least_confidence=0.2, most_quieter=16.0), True),
+            (Usual(least_confidence=0.2), False),
+            (Usual(most_quieter=16.0), False),
+        ):
+            with self.subTest(usual):
+                self.desk.desk.hear(replace(said, usual=usual))
+                self.assertEqual(self.desk.sitting.trail[-1].read_as is ReadAs.TEXT, written)
+
+    def test_more_words_than_this_speaker_says_in_a_second_are_not_believed(self) -> None:
+        line = tuple(HeardWord(w, n / 5, n / 5 + 0.2) for n, w in enumerate("it is a door".split()))
+        said = Hearing((Hypothesis(line),), source="built-in")
+        for fastest, read in ((7.0, ReadAs.TEXT), (4.0, ReadAs.UNCLEAR)):
+            with self.subTest(fastest):
+                self.desk.desk.hear(replace(said, usual=Usual(fastest=fastest)))
+                self.assertIs(self.desk.sitting.trail[-1].read_as, read)
+
     def test_a_sure_command_is_done_however_quiet(self) -> None:
         far = spoken("bold the stair", "bold the stair", 2.0)
         self.desk.desk.hear(replace(far, quieter=20.0))
@@ -279,14 +301,15 @@ class Kept(unittest.TestCase):
     def test_a_hearing_is_the_same_after_being_kept(self) -> None:
         tail = Tail(1.0, (words("undo"),), 0.5)
         hearing = replace(
-            spoken("a b", "bold b", 0.5), tail=tail, quieter=3.0, evidence=words("a bee"), pause=1.5
-        )
+            spoken("a b", "bold b", 0.5), tail=tail, quieter=3.0, evidence=words("a bee"),
+            pause=1.5, usual=Usual(0.2, 11.0, 5.0),
+        )  # fmt: skip
         self.assertEqual(hearing_from_json(hearing_to_json(hearing)), hearing)
 
     def test_a_hearing_kept_in_the_first_form_is_still_read(self) -> None:
         row = hearing_to_json(spoken("a b", "bold b", 0.5))
         row["command"] = row.pop("commands")[0]
-        for new in ("tail", "quieter", "evidence"):
+        for new in ("tail", "quieter", "evidence", "usual"):
             del row[new]
         self.assertEqual(hearing_from_json(row), spoken("a b", "bold b", 0.5))
         self.assertEqual(hearing_from_json({**row, "command": None}).commands, ())
