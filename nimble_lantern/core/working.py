@@ -36,6 +36,7 @@ from nimble_lantern.core.state import (
     TurnOver,
     View,
 )
+from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.turn import BROKEN_TABLE, NOT_CHOSEN, ONLY_THOUGHT, Turn, held_back, pauses
 from nimble_lantern.core.writing.spelling import spelled
 
@@ -322,12 +323,16 @@ def _obey_both(turn: Turn, both: pairs.Pair) -> None:
         if turn.kinds and asked is not None and not asked.beside:
             turn.summaries.append(f"then “{' '.join(said)}” once more")
             return
-        verdict = reader.judge(turn.sitting, said, whole=True)
+        verdict, before = reader.judge(turn.sitting, said, whole=True), turn.sitting.document
         if verdict.kind is Judged.TEXT:
             turn.kinds.append(ReadAs.UNCLEAR)
             turn.summaries.append(f"“{' '.join(said)}” was not understood then")
-        else:
-            obey(turn, verdict, said)
+            continue
+        obey(turn, verdict, said)
+        found = next((v for v in (verdict.args or {}).values() if isinstance(v, Places)), None)
+        if found is not None and not turn.sitting.that and turn.sitting.document is before:
+            # "Go to the gate and put green before it": it is what was gone to.
+            turn.sitting = turn.sitting.about(found.ranges)
 
 
 def obey(turn: Turn, verdict: Verdict, words: Sequence[str]) -> None:

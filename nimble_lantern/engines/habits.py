@@ -17,11 +17,11 @@ LEAST = 20
 """Utterances from which a speaker's own limits are known."""
 _TOLD_EVERY = 5
 """Utterances between two writings to the disk."""
-_THOUGHT = 1.2
+_THOUGHT = 0.75
 """Seconds: who goes on with a text before that was thinking, and not at an end."""
-_HEARD_OUT = 0.35
-"""Seconds without a voice that end no utterance in any case."""
-_MOST_HELD, _STEP = 0.4, 0.1
+_ENDING, _CLIPPED = 0.25, 0.15
+"""Seconds of a pause that ends an utterance, and of it that the detector counts to the speech."""
+_MOST_HELD, _STEP = 0.6, 0.1
 _EVERYBODY = Usual()
 _SURE_LIMITS, _QUIET_LIMITS = (0.2, 0.45), (10.0, 20.0)
 _PACE_LIMITS = (4.0, _EVERYBODY.fastest)
@@ -122,8 +122,9 @@ class Habits:
         quarters of the speaker's utterances need, in steps of a tenth."""
         if not self.known:
             return 0.0
-        needed = _share([m.pause for m in self._kept], 0.75) - _HEARD_OUT
-        return round(_within(needed, (0.0, _MOST_HELD)) / _STEP) * _STEP
+        usual = _share([m.pause for m in self._kept], 0.75)
+        needed = min(_MOST_HELD, usual + _CLIPPED) if usual > _ENDING else 0.0
+        return round(needed / _STEP) * _STEP
 
 
 def _share(values: Iterable[float], share: float) -> float:

@@ -31,8 +31,8 @@ class OneUtterance(unittest.TestCase):
         self.assertAlmostEqual(found.sure, 0.9)
 
     def test_the_pause_before_it_where_a_text_goes_on(self) -> None:
-        hearing = said(*self.line[:2], pause=0.9)
-        self.assertAlmostEqual(measured(hearing, goes_on=True, text=True).pause, 0.9)
+        hearing = said(*self.line[:2], pause=0.6)
+        self.assertAlmostEqual(measured(hearing, goes_on=True, text=True).pause, 0.6)
         self.assertAlmostEqual(measured(hearing, goes_on=False, text=True).pause, 0.1)
         far = said(*self.line[:2], pause=9.0)
         self.assertAlmostEqual(measured(far, goes_on=True, text=True).pause, 0.1)
@@ -77,11 +77,11 @@ class Limits(unittest.TestCase):
 
     def test_only_pauses_that_are_usual_are_waited_for(self) -> None:
         seldom = [self.usual] * 18 + [Measured(0.0, 3.0, 0.9, 0.7, "built-in")] * 2
-        often = [self.usual] * 10 + [Measured(0.0, 3.0, 0.6, 0.7, "built-in")] * 10
+        often = [self.usual] * 10 + [Measured(0.0, 3.0, 0.3, 0.7, "built-in")] * 10
         always = [Measured(0.0, 3.0, 1.1, 0.7, "built-in")] * 20
         self.assertEqual(of(*seldom).hold, 0.0)
-        self.assertAlmostEqual(of(*often).hold, 0.2)
-        self.assertAlmostEqual(of(*always).hold, 0.4)
+        self.assertAlmostEqual(of(*often).hold, 0.4)
+        self.assertAlmostEqual(of(*always).hold, 0.6)
 
     def test_the_last_hundred_count(self) -> None:
         loud = [Measured(9.0, 3.0, 0.1, 0.7, "built-in")] * MOST

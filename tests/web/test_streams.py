@@ -409,10 +409,10 @@ class GettingToKnowAVoice(Streams):
     def test_somebody_who_pauses_while_thinking_is_waited_for_a_little_longer(self) -> None:
         slow = Habits()
         for _ in range(LEAST):
-            slow.accepted(Measured(0.0, 3.0, 0.7, 0.8, "built-in"))
+            slow.accepted(Measured(0.0, 3.0, 0.35, 0.8, "built-in"))
         self.desk.keep_habits(json.dumps([asdict(m) for m in slow.measured]).encode())
         again = create_app(self.desk, lambda: KnowsAVoice([]), pace=0).extensions["listener"]
-        self.assertAlmostEqual(again._wanted_patience.hold, 0.3)
+        self.assertAlmostEqual(again._wanted_patience.hold, 0.5)
         self.desk.set("patience", "short")
         self.assertEqual(again._wanted_patience, PATIENCE["short"])
 

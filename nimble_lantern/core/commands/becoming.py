@@ -20,8 +20,21 @@ from nimble_lantern.core.targets.model import (
     Words,
 )
 from nimble_lantern.core.targets.resolve import resolve
+from nimble_lantern.core.targets.words import places
 
 _FEW_WORDS = 3
+
+
+def nearly_the_same(sitting: Sitting, parse: Parse) -> bool:
+    """ "Dear mr okafor to dear mrs okafor", of words that stand there once."""
+    target, new = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    old = target.words if isinstance(target, Words) else ()
+    same = sum(a == b for a, b in zip(old, new, strict=False))
+    alike = len(old) == len(new) > _FEW_ALIKE and same * 2 >= len(old)
+    return alike and len(places(sitting.document, old)) == 1
+
+
+_FEW_ALIKE = 2
 
 
 def of_a_part(sitting: Sitting, parse: Parse) -> bool:

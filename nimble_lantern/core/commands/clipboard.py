@@ -13,7 +13,7 @@ from nimble_lantern.core.commands.table_here import (
 )
 from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import named, quoted, words_in
-from nimble_lantern.core.composing.moving import paste_at, relocate
+from nimble_lantern.core.composing.moving import below_the_title, paste_at, relocate
 from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.composing.starting import outside
 from nimble_lantern.core.document import units
@@ -40,14 +40,6 @@ CATALOGUE.table(
         "(last | at the (end | bottom | back) | to the back | after everything [else])": "end",
     },
 )
-
-
-def _below_the_title(sitting: Sitting, source: Range, at: Position) -> Position:
-    """ "Put the last sentence first" makes it no part of the title."""
-    blocks = sitting.document.blocks
-    titled = at == Position(0, 0) and blocks[0].kind is Kind.HEADING and source.start.block > 0
-    below = (b for b, block in enumerate(blocks) if block.kind is Kind.PARAGRAPH and block.text)
-    return Position(next(below, 0), 0) if titled else at
 
 
 def _whole_sentence(sitting: Sitting, r: Range) -> Range:
@@ -370,7 +362,7 @@ def move(
         goal = _round(sitting, target, goal)
     at = goal.start if before else goal.end
     if place is None and before and not whole:
-        at = _below_the_title(sitting, source, at)
+        at = below_the_title(sitting, source, at)
     if source.start < at < source.end or whole and source == goal:
         return Refusal("The words cannot go inside themselves.")
     # Below a heading stands a paragraph, and no more of the heading.

@@ -18,10 +18,11 @@ from nimble_lantern.core.composing.replacing import (
 from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each, rule
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
 from nimble_lantern.core.lexicon.closed import (
     SUBJECT_PRONOUNS,
 )
+from nimble_lantern.core.lexicon.manners import JUDGED
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.mending.again import put_right
 from nimble_lantern.core.mending.alternatives import Alternative
@@ -41,6 +42,16 @@ _MANY_FOR_ONE = 4
 _LONG_LINE = 8
 """Words of a heading or an item that nobody gives up for one or two."""
 _COUNTS = frozenset("two three four several".split())
+
+
+CATALOGUE.table(
+    "judged",
+    {
+        "[(a bit | a little | a touch | rather | too | far too | much too | very | quite)]"
+        f" ({' | '.join(sorted(JUDGED - {'large', 'big', 'small', 'tiny'}))})": True
+    },
+    heard=False,
+)
 
 
 def _of_several_cells(sitting: Sitting, r: Range) -> bool:
@@ -211,6 +222,7 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
         "{target} is (wrong | not right) i (meant | said | want | wanted) {text}",
         "{target} is (wrong | not right) it (<shall> (be | say | read) | is | was) {text}",
         "{target} is (wrong | not right) (make it | put | change it to) {text}",
+        "{target} is {judged} (say | put | write | make it | use | change it to) {text}",
     ),
     *each(
         instead.of_a_kind,
@@ -223,6 +235,7 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
         when=instead.of_a_kind_or_names,
     ),
     Way("{text:words} for {target}", when=instead.day_for_day),
+    Way("{target} to {text:words}", when=becoming.nearly_the_same),
     Way("(make | let) {target} [(say | read | be)] {text}", when=becoming.of_a_line),
     Way("(rename | retitle) {target} [(to | as | into)] {text}", when=becoming.of_a_heading),
     Way("call {target} {text:words}", when=becoming.of_a_heading),

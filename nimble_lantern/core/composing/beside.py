@@ -61,9 +61,7 @@ def insert_beside(
     if before and document.blocks[at.block].text[at.offset :][:1].islower():
         place = replace(place, continues=True)  # where small letters begin, they still do
     written = write(words, place, manner_for(sitting, place, words))
-    goes_on = before and not _ends_a_sentence(written)
-    edit = _lowered(sitting, r) if goes_on else Edit()
-    bare = sitting.edited(edit)
+    bare = sitting.edited(small_behind(sitting, r.start, written) if before else Edit())
     caret_there = sitting.caret == at
     wrote = put(replace(bare, selection=None, fresh=False), at, written, ())
     if caret_there and not before:
@@ -76,17 +74,20 @@ def _ends_a_sentence(written: Written) -> bool:
     return last.rstrip("”’\"') ")[-1:] in tuple(".?!")
 
 
-def _lowered(sitting: Sitting, r: Range) -> Edit:
-    """A capital that only marked the sentence's start goes when words come before it."""
+def small_behind(sitting: Sitting, at: Position, written: Written) -> Edit:
+    """A capital that only marked the start of a sentence goes when words come before it that do
+    not end one."""
     document = sitting.document
-    block = document.blocks[r.start.block]
+    block = document.blocks[at.block]
     starts = {start for start, _ in block.sentences}
-    start = r.start.offset
+    start = at.offset + len(block.text[at.offset :]) - len(block.text[at.offset :].lstrip(" "))
+    if not isinstance(written.parts[-1], str) or _ends_a_sentence(written):
+        return Edit()
     word = next((block.text[s:e] for s, e in block.words if s == start), "")
     if start not in starts or not word or keeps_capital(sitting, word):
         return Edit()
     piece = block.piece(start, start + 1)
-    return Edit((Splice(r.start.block, start, start + 1, Piece(piece.text.lower(), piece.spans)),))
+    return Edit((Splice(at.block, start, start + 1, Piece(piece.text.lower(), piece.spans)),))
 
 
 def _insert_block(

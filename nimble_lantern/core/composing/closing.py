@@ -7,8 +7,9 @@ import re
 
 from nimble_lantern.core.composing.placing import keeps_capital
 from nimble_lantern.core.document.edits import Edit, Splice
-from nimble_lantern.core.document.model import Piece, Position, Range
+from nimble_lantern.core.document.model import Document, Piece, Position, Range
 from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.writing.writer import Written
 
 ENDING, GOING_ON = ".?!", ",;:"
 CLOSING = ENDING + GOING_ON
@@ -25,6 +26,23 @@ def mark_behind(sitting: Sitting, end: Position) -> Range:
         if start >= 0 and text[start : start + 1] and text[start] in CLOSING:
             return Range(Position(end.block, start), Position(end.block, start + 1))
     return Range(end, end)
+
+
+def written_over(document: Document, at: Position, written: Written) -> Edit:
+    """The closing mark that stands behind a place goes where words end in one: "again and again
+    full stop", said before a full stop."""
+    last = next((part for part in reversed(written.parts) if isinstance(part, str)), "")
+    there = document.blocks[at.block].text[at.offset : at.offset + 1]
+    if not there or there not in CLOSING or last[-1:] not in tuple(CLOSING):
+        return Edit()
+    return Edit((Splice(at.block, at.offset, at.offset + 1, Piece()),))
+
+
+def begins_behind(before: Sitting, sitting: Sitting, end: Position) -> Sitting:
+    """The word behind a full stop that was just written, with the capital of a beginning."""
+    mark = Range(Position(end.block, max(0, end.offset - 1)), end)
+    ended = sitting.document.text(mark) in tuple(ENDING)
+    return goes_on_behind(before, sitting, mark) if ended else sitting
 
 
 def goes_on_behind(before: Sitting, sitting: Sitting, mark: Range, old: str = "") -> Sitting:

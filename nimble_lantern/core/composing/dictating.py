@@ -6,6 +6,8 @@ import re
 from collections.abc import Sequence
 from dataclasses import replace
 
+from nimble_lantern.core.composing.beside import small_behind
+from nimble_lantern.core.composing.closing import begins_behind, written_over
 from nimble_lantern.core.composing.placing import Wrote, manner_for, place_at, put
 from nimble_lantern.core.composing.replacing import replace_range
 from nimble_lantern.core.document.edits import (
@@ -102,8 +104,11 @@ def _composed(
     place = replace(place_at(sitting.document, at), capitals=sitting.capitals, continues=continues)
     manner = manner_for(sitting, place, words)
     written = write(words, place, manner, pauses)
-    wrote = put(replace(sitting, selection=None, fresh=False), at, written, sitting.typing)
-    after = replace(wrote.sitting, capitals=written.capitals, insertion=None)
+    bare = sitting.edited(written_over(sitting.document, at, written))
+    bare = bare.edited(small_behind(bare, at, written))
+    wrote = put(replace(bare, selection=None, fresh=False), at, written, sitting.typing)
+    ended = begins_behind(sitting, wrote.sitting, wrote.range.end)
+    after = replace(ended, capitals=written.capitals, insertion=None)
     if pauses is not None:
         after = replace(after, stopped=after.caret)
     if sitting.insertion is None:

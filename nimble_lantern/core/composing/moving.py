@@ -15,12 +15,14 @@ from nimble_lantern.core.document.edits import (
 from nimble_lantern.core.document.model import (
     Block,
     Format,
+    Kind,
     Piece,
     Position,
     Range,
 )
 from nimble_lantern.core.document.tables import as_pasted, outside
 from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.letter import greeting
 
 
 def paste_at(
@@ -87,3 +89,15 @@ def relocate(
     edit = Edit(bare.pending.steps[len(sitting.pending.steps) :])
     goal = edit.settled(sitting.document, at)
     return paste_at(bare, goal, pieces, block)
+
+
+def below_the_title(sitting: Sitting, source: Range, at: Position) -> Position:
+    """ "Put the last sentence first" makes it no part of the title, nor of a letter's greeting."""
+    blocks = sitting.document.blocks
+    greets = greeting(sitting.document)
+    headed = blocks[0].kind is Kind.HEADING
+    if greets is not None and greets.start.block < source.start.block and at == Position(0, 0):
+        return Position(greets.start.block + 1, 0)
+    titled = at == Position(0, 0) and headed and source.start.block > 0
+    below = (b for b, block in enumerate(blocks) if block.kind is Kind.PARAGRAPH and block.text)
+    return Position(next(below, 0), 0) if titled else at

@@ -107,7 +107,7 @@ CLASSES = {
         " | onto)",
     ),
     "everywhere": WordClass(
-        "(everywhere | throughout | every time)",
+        "(everywhere | throughout | every time | all [the way] through)",
         "(always | each time [it (occurs | appears | comes)]"
         " | every time it (occurs | appears | comes) | in (all | every) (place | places)"
         " | (all the | right the | the whole) way through"

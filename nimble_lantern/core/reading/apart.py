@@ -11,7 +11,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
-from nimble_lantern.core.lexicon.closed import PREPOSITIONS, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.reading.addressing import a_remark
 from nimble_lantern.core.targets.model import (
@@ -36,6 +36,8 @@ _STATING = frozenset(
     "is are was were isn't aren't has have should wants needs says sounds reads seems looks goes"
     " comes belongs doesn't does".split()
 )
+_NO_REQUEST = SUBJECT_PRONOUNS | AUXILIARIES | {"not", "to", "never"}
+"""Before a verb, it tells what is done: "say could not clear it"."""
 _LONGEST_STATED = 8
 _LONGEST = 16
 _LONGEST_PLACE = 8
@@ -141,7 +143,7 @@ def _spoken_of(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
     said = [n for n, word in enumerate(words) if n and word in _STATING]
     for cut in range(1, min(_LONGEST_PLACE + _LONGEST_STATED, len(words) - 1) + 1):
         rest = words[cut:]
-        if not _IT & set(rest) or rest[0] in _IT or words[cut - 1] in SUBJECT_PRONOUNS:
+        if not _IT & set(rest) or rest[0] in _IT or words[cut - 1] in _NO_REQUEST:
             continue  # "the last two paragraphs were long so we cut them"
         if rest[0] == "not" and words[cut - 1] in _STATING:
             continue  # "the paragraph is not that long"

@@ -42,6 +42,16 @@ _MORE = _phrases(
     "still more, even more, further, a bit further, bigger still, larger still, smaller still",
     "a little further, more please, bit more, keep going, and more, more than that, once again",
 )
+_TOO_MUCH = {
+    "smaller": _phrases(
+        "too big, that's too big, it's too big, that is too big, a bit too big, too large, smaller",
+        "that's too large, it's too large, not so big, not that big, a bit smaller, too much, less",
+    ),
+    "larger": _phrases(
+        "too small, that's too small, it's too small, that is too small, a bit too small, bigger",
+        "larger, not big enough, still too small, not that small, a bit bigger, a bit larger",
+    ),
+}
 _AWAY = _phrases(
     "delete it, remove it, get rid of it, take it out, take it away, delete that, remove that",
     "remove it again, delete it again, take it out again, take that out, get rid of that",
@@ -85,6 +95,8 @@ def follows(sitting: Sitting, words: Phrase, regretted: bool = False) -> Iterato
         yield from _everywhere(before, command)
     if words in _MORE and CATALOGUE.commands[command].traits.grows:
         yield before
+    if command.startswith("faces.") and CATALOGUE.commands[command].traits.grows:
+        yield from (("make", "that", size) for size, said in _TOO_MUCH.items() if words in said)
     if sitting.trail[-1].made and sitting.that:
         yield from () if regretted else _as_well(words, command)
         yield from _but_not(before, command, words)

@@ -40,7 +40,8 @@ from nimble_lantern.core.reading.told_before import told_before
 from nimble_lantern.core.reading.worded import surely as surely_worded
 from nimble_lantern.core.reading.worded import worded
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.targets.model import Words
+from nimble_lantern.core.targets.model import Words, of_the_page
+from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.writing.cardinals import cardinal
 
 
@@ -66,8 +67,23 @@ def named_first(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]
         found = best(sitting, parses, near=False, missed=missed)
         if found.kind is Judged.COMMAND and found.parse and plain.allows(found.parse):
             return found
-    inside = (m for m in missed if m.parse and words[0] in INSIDE and _exactly_called(m.parse))
+    inside = (
+        m for m in missed
+        if m.parse and words[0] in INSIDE
+        and (_exactly_called(m.parse) or _stands_elsewhere(sitting, m.parse))
+    )  # fmt: skip
     return next(inside, None)
+
+
+def _stands_elsewhere(sitting: Sitting, parse: Parse) -> bool:
+    """ "In the last sentence change paid to settled", where only another one says "paid"."""
+    if not parse.command.name.startswith(_OF_SOME_WORDS):
+        return False
+    named = [v for v in parse.args.values() if isinstance(v, Words) and of_the_page(v.of)]
+    return bool(named) and all(exact(sitting.document, v.words) for v in named)
+
+
+_OF_SOME_WORDS = ("replacing.", "deleting.", "marks.", "faces.", "case.")
 
 
 def _exactly_called(parse: Parse) -> bool:

@@ -31,14 +31,19 @@ def _part_of_a_letter(of_a_letter: str) -> OfLetter:
     return OfLetter(of_a_letter)
 
 
-@rule("described", "my name [at the (end | bottom | foot)]", heard=False)
+@rule(
+    "described",
+    "my name [at the (end | bottom | foot)]",
+    "the name at the (end | bottom | foot) [of the letter]",
+    heard=False,
+)
 def _my_name() -> OfLetter:
     return OfLetter(SIGNATURE)
 
 
 @finds(OfLetter)
 def _of_letter(target: OfLetter, view: View, near: bool) -> Answer:
-    finder = {GREETING: _greeting, POSTSCRIPT: _postscript}.get(target.part, _closing)
+    finder = {GREETING: greeting, POSTSCRIPT: _postscript}.get(target.part, _closing)
     found = finder(view.document)
     if found is not None and target.part == SIGNATURE:
         found = _below(view.document, found)
@@ -47,7 +52,7 @@ def _of_letter(target: OfLetter, view: View, near: bool) -> Answer:
     return Places((found,), unit=Unit.PARAGRAPH if _is_whole(view.document, found) else None)
 
 
-def _greeting(document: Document) -> Range | None:
+def greeting(document: Document) -> Range | None:
     for b, block in enumerate(document.blocks[:_HEAD]):
         if block.text.lower().split()[:1] and block.text.lower().split()[0] in _GREETING:
             return block_range(document, b)
