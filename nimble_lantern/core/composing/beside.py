@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
+from nimble_lantern.core.composing.articles import in_agreement
 from nimble_lantern.core.composing.placing import (
     Wrote,
     keeps_capital,
@@ -13,7 +14,7 @@ from nimble_lantern.core.composing.placing import (
     place_at,
     put,
 )
-from nimble_lantern.core.composing.replacing import bare_mark
+from nimble_lantern.core.composing.replacing import AN_ARTICLE, bare_mark
 from nimble_lantern.core.document.edits import (
     AddBlocks,
     Edit,
@@ -28,6 +29,7 @@ from nimble_lantern.core.document.model import (
     Range,
 )
 from nimble_lantern.core.document.tables import outside
+from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, OWNERS
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.writing.writer import Written, write
 
@@ -57,13 +59,23 @@ def insert_beside(
     if block:
         return _insert_block(sitting, r, words, before, alike)
     at = r.start if before else r.end
+    caret_there = sitting.caret == at
+    article = AN_ARTICLE.search(document.blocks[at.block].text[: at.offset])
+    if (
+        before
+        and article
+        and (words[0] in OWNERS or words[0] in ARTICLES_AND_OWNERS and len(words) > 1)
+    ):
+        # "The good before camera", where "a camera" stands: one article is enough.
+        at = at._replace(offset=article.start())
+        sitting = sitting.edited(Edit((Splice(at.block, at.offset, r.start.offset, Piece()),)))
+        document = sitting.document
     place = place_at(document, at)
     if before and document.blocks[at.block].text[at.offset :][:1].islower():
         place = replace(place, continues=True)  # where small letters begin, they still do
     written = write(words, place, manner_for(sitting, place, words))
-    bare = sitting.edited(small_behind(sitting, r.start, written) if before else Edit())
-    caret_there = sitting.caret == at
-    wrote = put(replace(bare, selection=None, fresh=False), at, written, ())
+    bare = sitting.edited(small_behind(sitting, at, written) if before else Edit())
+    wrote = in_agreement(put(replace(bare, selection=None, fresh=False), at, written, ()))
     if caret_there and not before:
         return replace(wrote, sitting=replace(wrote.sitting, caret=wrote.range.end))
     return wrote

@@ -6,6 +6,7 @@ import re
 from collections.abc import Sequence
 from dataclasses import replace
 
+from nimble_lantern.core.composing.articles import in_agreement
 from nimble_lantern.core.composing.beside import small_behind
 from nimble_lantern.core.composing.closing import begins_behind, written_over
 from nimble_lantern.core.composing.placing import Wrote, manner_for, place_at, put
@@ -107,6 +108,7 @@ def _composed(
     bare = sitting.edited(written_over(sitting.document, at, written))
     bare = bare.edited(small_behind(bare, at, written))
     wrote = put(replace(bare, selection=None, fresh=False), at, written, sitting.typing)
+    wrote = in_agreement(wrote) if place.right.strip() else wrote
     ended = begins_behind(sitting, wrote.sitting, wrote.range.end)
     after = replace(ended, capitals=written.capitals, insertion=None)
     if pauses is not None:

@@ -6,6 +6,7 @@ from collections.abc import Iterable
 from dataclasses import replace
 from functools import partial
 
+from nimble_lantern.core.composing.articles import agreement
 from nimble_lantern.core.document.edits import (
     DropBlocks,
     Edit,
@@ -80,7 +81,8 @@ def _removal(document: Document, r: Range, blocks: bool, caret: int, begin: bool
     whole = o1 == 0 and o2 == len(document.blocks[b2].text)
     if not whole:
         gone = tidy(document, r)
-        return delete(document, gone).then(_begun(document, gone) if begin else Edit())
+        edit = delete(document, gone).then(_begun(document, gone) if begin else Edit())
+        return edit.then(agreement(edit.apply(document), gone.start))
     count = b2 - b1 + 1
     plain_last = document.blocks[b1].kind == "paragraph" and not blocks
     if any(block.cell for block in document.blocks[b1 : b2 + 1]):

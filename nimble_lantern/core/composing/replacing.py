@@ -6,6 +6,7 @@ import re
 from collections.abc import Sequence
 from dataclasses import replace
 
+from nimble_lantern.core.composing.articles import in_agreement
 from nimble_lantern.core.composing.placing import (
     Wrote,
     choices_at,
@@ -39,7 +40,7 @@ from nimble_lantern.core.writing.lexer import mark_named
 from nimble_lantern.core.writing.spelling import behind_spelled, letter, spelled
 from nimble_lantern.core.writing.writer import Written, write
 
-_ARTICLE = re.compile(r"\b(?:the|an?) $", re.I)
+AN_ARTICLE = re.compile(r"\b(?:the|an?) $", re.I)
 
 
 STOPS = (("full", "stop"), ("period",), ("question", "mark"), ("exclamation", "mark"))
@@ -157,7 +158,7 @@ def replace_range(
         covering = (s for s in block.spans if s.start <= r.start.offset and s.end >= r.end.offset)
         marks = tuple((s.mark, s.value) for s in covering)
     place = place_at(sitting.document, r.start, r.end)
-    if len(words) > 1 and words[0] in ARTICLES and (article := _ARTICLE.search(place.left)):
+    if len(words) > 1 and words[0] in ARTICLES and (article := AN_ARTICLE.search(place.left)):
         # The new article takes the old one's place: "replace the last cat with a dog".
         start = r.start.offset - len(article[0])
         r = Range(Position(r.start.block, start), r.end)
@@ -178,7 +179,7 @@ def replace_range(
         manner = replace(manner, names=(*manner.names, AsHeard(tuple(map(capitalised, words)))))
     written = write(words, place, manner)
     if len(written.parts) == 1 and isinstance(written.parts[0], str) and not written.trim:
-        return _swap(sitting, r, written, marks)
+        return in_agreement(_swap(sitting, r, written, marks))
     bare = sitting.edited(delete(sitting.document, r))
     return put(replace(bare, selection=None, fresh=False), r.start, written, marks)
 
