@@ -18,6 +18,7 @@ from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Marked, Places, Unit, Units, Words, of_the_page
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import exact, named_as_written
+from nimble_lantern.core.writing.capitals import starts_sentence
 
 
 class _Family(NamedTuple):
@@ -95,6 +96,8 @@ CATALOGUE.table(
 )
 
 
+_SWITCHED_ALONE = {"bold": "bold", "italic": "(italic | italics)", "underline": "underline"}
+"""What switches a mark on where something begins, and off again, without another word."""
 _OPPOSITE = {"subscript": {"superscript"}, "superscript": {"subscript"}}
 _ALL = {"bold", "italic", "underline", "strike", "highlight", "subscript", "superscript",
         "colour", "font", "size"}  # fmt: skip
@@ -147,6 +150,13 @@ def _register(name: str, family: _Family) -> None:
     def not_typing(sitting: Sitting, parse: Parse) -> bool:
         return (name, None) not in sitting.typing
 
+    def begins_or_ends(sitting: Sitting, parse: Parse) -> bool:
+        """ "Bold" alone, where a sentence begins, or while it is on; "she was bold" goes on."""
+        at = sitting.writing_place
+        left = sitting.document.blocks[at.block].text[: at.offset]
+        free = sitting.selection is None and not sitting.holds
+        return free and starts_sentence(left) or not not_typing(sitting, parse)
+
     def just_made(sitting: Sitting, parse: Parse) -> bool:
         """ "Not bold", where something was just made so."""
         return bool(sitting.trail) and sitting.trail[-1].command == f"marks.{name}"
@@ -173,6 +183,9 @@ def _register(name: str, family: _Family) -> None:
             return Refusal(f"{name.capitalize()} is not on.")
         typing = tuple(t for t in sitting.typing if t[0] != name)
         return Done(replace(sitting, typing=typing), f"{name} off")
+
+    def switch(sitting: Sitting) -> Done | Refusal:
+        return end(sitting) if (name, None) in sitting.typing else begin(sitting)
 
     switched = f"({family.noun} | {family.adjective})"
     patterns: list[tuple[Callable[..., Any], str, tuple[str | Way, ...], str, str]] = [
@@ -213,6 +226,11 @@ def _register(name: str, family: _Family) -> None:
             f"{switched} (is over | over | is finished)",
         ), f"{name} off", f"Stop writing in {name}."),
     ]  # fmt: skip
+    if alone := _SWITCHED_ALONE.get(name):
+        patterns.append((
+            switch, f"switch_{name}", (Way(alone, when=begins_or_ends),), name,
+            f"Write in {name} where something begins, and stop when it is said again.",
+        ))  # fmt: skip
     for handler, called, ways, example, help_text in patterns:
         handler.__name__, handler.__doc__ = called, help_text
         puts_on = name if handler is on else ""

@@ -55,6 +55,7 @@ def _mark_there(sitting: Sitting, parse: Parse) -> bool:
         " | (it | that) should (be | have been)) {sign:closing_mark}",
         when=_another,
     ),
+    Way("(no | sorry | oops | actually) {sign:closing_mark}", when=_another),
     heard=0,
     example="full stop not comma",
     group="repair",
