@@ -314,8 +314,10 @@ def no_things_there(sitting: Sitting, parse: Parse) -> bool:
 
 
 def by_letters(sitting: Sitting, parse: Parse) -> bool:
-    """ "Spell hob h o b b"."""
-    text = tuple(parse.args.get("text", ()))
+    """ "Spell hob h o b b"; "spell that" is said of one word."""
+    text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
+    if isinstance(target, That) and not (sitting.selection and sitting.fresh):
+        return False
     return len(text) > 1 and all(letter(w) for w in text)
 
 

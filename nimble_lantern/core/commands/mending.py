@@ -6,6 +6,8 @@ import re
 from collections.abc import Sequence
 from dataclasses import replace
 
+from rapidfuzz import fuzz
+
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.replacing import replace_range, without_stop
 from nimble_lantern.core.document import units
@@ -199,11 +201,23 @@ def as_word(text: tuple[str, ...]) -> tuple[str, ...]:
 
 def _spells_one(sitting: Sitting, parse: Parse) -> bool:
     """ "That's spelled s i a n", where a like word was just said."""
-    text = tuple(parse.args.get("text", ()))
-    word = as_word(text)
-    if word == text or len(sitting.that) != 1 or sitting.that[0].empty:
-        return False
-    return len(mends(sitting.document, sitting.that[0], word)) == 1
+    return spelled_there(sitting, tuple(parse.args.get("text", ()))) is not None
+
+
+def spelled_there(sitting: Sitting, letters: tuple[str, ...]) -> Range | None:
+    """The word that was just written and that letters spell, or nearly so; the last of several."""
+    (word, *_) = spelled_word = as_word(letters)
+    if spelled_word == letters or len(sitting.that) != 1 or sitting.that[0].empty:
+        return None
+    there = list(units.within(sitting.document, "word", sitting.that[0]))
+    said = [sitting.document.text(r).lower() for r in there]
+    alike = [fuzz.ratio(w, word) for w in said]
+    best = max(alike, default=0.0)
+    return there[len(alike) - 1 - alike[::-1].index(best)] if best >= _SPELLED_ALIKE else None
+
+
+_SPELLED_ALIKE = 65.0
+"""Of a hundred, by letters."""
 
 
 def _last_word(sitting: Sitting) -> Range | None:
@@ -384,10 +398,11 @@ def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
     Way(f"{_NO} {{text}}", when=_plainly_mends),
     Way(f"({_NO} | or rather) {{link:put_between}} {{text}}", when=_mends_behind),
     Way("or rather {text:words}", when=_plainly_mends),
-    Way(
+    *each(
+        _spells_one,
         "[(no | sorry)] [(that's | that is | it's | it is | that should be | it should be)]"
         " (spelled | spelt) {text}",
-        when=_spells_one,
+        "spell (it | that | this) [as] {text}",
     ),
     Way(
         "[(no | sorry)] {text:one_word} (with | as in) [(a | an | the)] {hint:words}", when=_hinted
@@ -440,6 +455,10 @@ def meant(
     hint: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Put right what you just said: the word that is like the new one, or all of it said again."""
+    if (r := spelled_there(sitting, text)) is not None:
+        if sitting.document.text(r).lower() == as_word(text)[0]:
+            return Done(sitting, f"{quoted(sitting.document.text(r))} is spelled so")
+        return mended(sitting, r, as_word(text))
     text = as_word(text)
     if hint:
         return mended(sitting, _heard_for(sitting, text)[0], text)
