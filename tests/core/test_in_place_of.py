@@ -69,7 +69,7 @@ class Ways(DeskCase):
         gates = "The old gate is old. An old gate."
         self.assertBecomes("The old gate is new. An old gate.", gates,
                            "change the word old after is to new")  # fmt: skip
-        self.assertBecomes("The old gate is old. An gate.", gates,
+        self.assertBecomes("The old gate is old. A gate.", gates,
                            "delete the word old after an")  # fmt: skip
         self.assertBecomes("The boat is late.", "The old boat is late.", "just boat not old boat",
                            "remove the word old before boat")  # fmt: skip

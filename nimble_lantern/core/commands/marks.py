@@ -233,8 +233,10 @@ def _register(name: str, family: _Family) -> None:
         ))  # fmt: skip
     for handler, called, ways, example, help_text in patterns:
         handler.__name__, handler.__doc__ = called, help_text
-        puts_on = name if handler is on else ""
-        command(*ways, example=example, group="format", puts_on=puts_on)(handler)
+        command(
+            *ways, example=example, group="format", puts_on=name if handler is on else "",
+            in_text=handler is switch, alone=handler is switch,
+        )(handler)  # fmt: skip
 
 
 for _name, _family in _FAMILIES.items():

@@ -266,6 +266,7 @@ def replace_with(
     target: Places | None = None,
     sure: bool | None = None,
     exactly: bool = False,
+    judged: bool = False,
 ) -> Done | Refusal:
     """Put other words in the place of a target.  The writing place stays where it is."""
     if target is None:

@@ -46,6 +46,10 @@ def _mark_there(sitting: Sitting, parse: Parse) -> bool:
     return bool(_there(sitting) == parse.args["sign"])
 
 
+def _a_mark_there(sitting: Sitting, parse: Parse) -> bool:
+    return bool(_there(sitting))
+
+
 @command(
     "[(no | sorry | no sorry)] [(i (meant | said | wanted) | (it | that) should be)]"
     " {sign:closing_mark} [and] not {old:closing_mark}",
@@ -55,7 +59,7 @@ def _mark_there(sitting: Sitting, parse: Parse) -> bool:
         " | (it | that) should (be | have been)) {sign:closing_mark}",
         when=_another,
     ),
-    Way("(no | sorry | oops | actually) {sign:closing_mark}", when=_another),
+    Way("(sorry | oops | actually) {sign:closing_mark}", when=_another),
     heard=0,
     example="full stop not comma",
     group="repair",
@@ -104,12 +108,16 @@ def mark_after(sitting: Sitting, sign: str, old: str, target: Places) -> Done | 
 
 
 @command(
-    Way("(no | without) {sign:closing_mark}", when=_mark_there),
+    Way("without {sign:closing_mark}", when=_mark_there),
+    Way("no {sign:closing_mark}", when=_a_mark_there),
     heard=0,
     example="no exclamation mark",
     group="repair",
     in_text=True,
 )
 def no_mark(sitting: Sitting, sign: str) -> Done | Refusal:
-    """Take away the mark that was just written, by its name."""
+    """Take away the mark that was just written, by its name; or let another stand there."""
+    last = _last_mark(sitting)
+    if last is not None and sitting.document.text(last) != sign:
+        return _put(sitting, last.start, sign)
     return drop_last_mark(sitting)

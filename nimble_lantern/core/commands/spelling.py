@@ -7,7 +7,8 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands.when import last_command
 from nimble_lantern.core.commands.wording import quoted
-from nimble_lantern.core.composing.replacing import replace_range
+from nimble_lantern.core.composing.replacing import a_name, replace_range
+from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
@@ -102,8 +103,10 @@ def spell(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
         return _checked(sitting, asked.args["target"].first)
     if sitting.selection is not None and not sitting.selection.empty:
         return _checked(sitting, sitting.selection)
-    if sitting.that and len(sitting.document.text(sitting.that[-1]).split()) <= _MOST_WORDS:
-        return _checked(sitting, sitting.that[-1])
+    if sitting.that and (words := list(units.within(sitting.document, "word", sitting.that[-1]))):
+        # Of several just written it is the last, unless they are somebody's name.
+        named = len(words) <= _MOST_WORDS and a_name(sitting.document, sitting.that[-1])
+        return _checked(sitting, sitting.that[-1] if named or len(words) == 1 else words[-1])
     return _begun(sitting, None)
 
 

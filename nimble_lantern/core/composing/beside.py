@@ -95,6 +95,9 @@ def small_behind(sitting: Sitting, at: Position, written: Written) -> Edit:
     start = at.offset + len(block.text[at.offset :]) - len(block.text[at.offset :].lstrip(" "))
     if not isinstance(written.parts[-1], str) or _ends_a_sentence(written):
         return Edit()
+    words = [block.text[s:e] for s, e in block.words if s >= start]
+    if block.kind is Kind.HEADING and any(w[0].isupper() for w in words[1:]):
+        return Edit()  # in a title all words have capitals
     word = next((block.text[s:e] for s, e in block.words if s == start), "")
     if start not in starts or not word or keeps_capital(sitting, word):
         return Edit()

@@ -173,8 +173,8 @@ def replace_range(
     manner = manner_for(sitting, place, words)
     if exactly:
         manner = replace(manner, names=(AsItStands(words[0]),))
-    elif numbers := _numbers_like(old, place.left, words):
-        manner = replace(manner, numbers=numbers)
+    elif old.isdecimal() and (said := cardinal(words, 0)) and said[1] == len(words):
+        manner = replace(manner, numbers="digits")  # as the one there
     if not exactly and a_name(sitting.document, r) and _as_names(words, old.lower().split()):
         manner = replace(manner, names=(*manner.names, AsHeard(tuple(map(capitalised, words)))))
     written = write(words, place, manner)
@@ -182,31 +182,6 @@ def replace_range(
         return in_agreement(_swap(sitting, r, written, marks))
     bare = sitting.edited(delete(sitting.document, r))
     return put(replace(bare, selection=None, fresh=False), r.start, written, marks)
-
-
-def _numbers_like(old: str, left: str, words: Sequence[str]) -> str:
-    """How a number is written that takes the place of one; empty where nothing tells.
-
-    In words where larger ones, money and hours stand in words ("five pounds" for "four pounds"),
-    in figures where those stand.
-    """
-    there = old.lower().replace("-", " ").split()
-    before, after = cardinal(there, 0), cardinal(words, 0)
-    if after is None:
-        return ""
-    if old.isdecimal():
-        return "digits" if after[1] == len(words) else ""
-    if before is None or after[0] > _IN_WORDS:
-        return ""
-    hour = bool(_AT.search(left)) and max(before[0], after[0]) <= _HOURS
-    spelled = before[0] > _FEW or hour or not _MONEY.isdisjoint(there)
-    return "words" if spelled else ""
-
-
-_IN_WORDS, _FEW, _HOURS = 100, 10, 12
-"""Larger numbers are written in figures whatever stood there; larger than a few, elsewhere."""
-_MONEY = frozenset("pound pounds penny pence dollar dollars cent cents euro euros p".split())
-_AT = re.compile(r"\b(?:at|by|from|until|till|before|after|since|past|to) $", re.I)
 
 
 def _with_what_is_said_again(document: Document, r: Range, words: Sequence[str]) -> Range:

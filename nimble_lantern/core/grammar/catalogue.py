@@ -83,6 +83,7 @@ class Traits:
     finds: bool = False
     by_rows: bool = False
     puts_on: str = ""
+    alone: bool = False
 
 
 @dataclass(frozen=True)
@@ -182,6 +183,7 @@ class Catalogue:
         finds: bool = False,
         by_rows: bool = False,
         puts_on: str = "",
+        alone: bool = False,
     ) -> Callable[[Handler], Handler]:
         """Register a handler `f(sitting, **slots)` under patterns; its docstring is the help.
 
@@ -214,6 +216,7 @@ class Catalogue:
         finds            goes to words, and with "the next one" to where they stand next
         by_rows          takes whole rows, too, that words name: "week two"
         puts_on          what it puts on words, as it is called where that is taken off them
+        alone            is said with nothing round it: "no bold there" is no "bold"
         leaves           leaves whatever is open: a question, a dialog, the spelling of a word
         corrects         puts right what was misheard: counted in the speaker's own figures
         here             with nothing selected, "this" is the paragraph of the writing place
@@ -222,7 +225,7 @@ class Catalogue:
             when, destructive, while_resting, while_text_only, walks, in_text, writes, answers,
             keeps_question or answers, every_place, moves, of_blocks, here, spells, corrects,
             leaves, of_rows, reads, ends_reading, hushes, widens, annotates, shows,
-            light, grows, finds, by_rows, puts_on,
+            light, grows, finds, by_rows, puts_on, alone,
         )  # fmt: skip
 
         def register(handler: Handler) -> Handler:

@@ -91,6 +91,8 @@ class Plainer(NamedTuple):
         A statement must be of parts of the page or of looks: "i will come back"
         and "we can find the lamp" are written.
         """
+        if parse.command.traits.alone:
+            return False
         if self.behind and not parse.command.name.startswith(_SHOWING):
             return False
         if self.behind and self.words[0] in TRADE_VERBS and not writes(parse):

@@ -378,7 +378,9 @@ def _mark(words: list[str], i: int, previous: str, manner: Manner) -> Element | 
         return None
     after = words[i + size] if i + size < len(words) else ""
     name = words[i]
-    if previous in ARTICLES_AND_OWNERS and not _closes(words, i, size, previous):
+    if _told_of(words, i, size) or (
+        previous in ARTICLES_AND_OWNERS and not _closes(words, i, size, previous)
+    ):
         return None
     if size == 1 and not (name == "period" and not after and _ends_a_clause(words, i)):
         quoted = name == "quote" and previous in ("and", "or") and _is_closed(words, i)
@@ -440,6 +442,14 @@ def _second_dash(words: list[str], i: int, found: list[Element], manner: Manner)
 
 
 _ENDS = frozenset(".?!")
+
+
+def _told_of(words: list[str], i: int, size: int) -> bool:
+    """Whether a mark is only spoken about: "the word comma means a pause"; "the word full stop" at
+    the end may close a sentence."""
+    told = words[max(0, i - 2) : i] in (["the", "word"], ["the", "words"], ["a", "word"])
+    given = words[max(0, i - 3) : max(0, i - 2)] in (["gave"], ["give"], ["kept"], ["keep"])
+    return told and not given and i + size < len(words)
 
 
 def _closes(words: list[str], i: int, size: int, previous: str) -> bool:

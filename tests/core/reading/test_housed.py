@@ -105,7 +105,7 @@ class AnyOrder(DeskCase):
             ("no full stop after left", "on the left Please sit."),
             ("no break before tea", "Please sit. Tea is free."),
             ("put a break before please", "left.\n\nPlease sit."),
-            ("a semicolon instead of the full stop after left", "on the left; Please sit."),
+            ("a semicolon instead of the full stop after left", "on the left; please sit."),
             ("new paragraph where it says please", "left.\n\nPlease sit."),
         ):
             desk = self.desk(text)
