@@ -7,7 +7,8 @@ from dataclasses import replace
 from typing import Any
 
 from nimble_lantern.core.asking import ambiguous, which_near, which_place
-from nimble_lantern.core.commands import CATALOGUE, mending
+from nimble_lantern.core.commands import CATALOGUE
+from nimble_lantern.core.commands.by_letters import spelled_there
 from nimble_lantern.core.commands.numbering import numbered
 from nimble_lantern.core.commands.spelling import LETTERS, spelled_on
 from nimble_lantern.core.commands.wording import many, quoted
@@ -154,6 +155,8 @@ def _letters_for_it(sitting: Sitting, words: tuple[str, ...]) -> tuple[str, ...]
     """The letters that are said of what is being corrected, or of the word that was just written:
     "spell m a r g e t", "m a r g e t"."""
     asked, bare = sitting.question, words[1:] if words[:1] in _SPELLED else words
+    if len(words) > _FEWEST_LETTERS and "".join(words[1:]) == words[0]:
+        bare = words[1:]  # "wood w o o d"
     text, end = spelled(bare, 0)
     if end < len(bare) or len(text) < _FEWEST_LETTERS:
         return ()
@@ -162,7 +165,7 @@ def _letters_for_it(sitting: Sitting, words: tuple[str, ...]) -> tuple[str, ...]
     # "She lives in perth", and then "p e r t h"; "b b c" is written.
     last = sitting.trail[-1].read_as if sitting.trail else None
     told = asked is None and last is ReadAs.TEXT and len(text) > _FEWEST_LETTERS
-    return bare if told and mending.spelled_there(sitting, bare) is not None else ()
+    return bare if told and spelled_there(sitting, bare) is not None else ()
 
 
 _SPELLED = (("spell",), ("spelled",), ("spelt",), ("no",), ("sorry",))

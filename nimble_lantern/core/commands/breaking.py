@@ -21,6 +21,24 @@ def _a_sentence(sitting: Sitting, parse: Parse) -> bool:
     return unit_named(parse.args.get("whole")) in (Unit.SENTENCE, Unit.QUESTION)
 
 
+def _sentences(sitting: Sitting, part: Range) -> list[Range]:
+    """The sentences of a part, and of one just written the one before it in its paragraph too."""
+    found = list(units.within(sitting.document, "sentence", part))
+    before = [
+        r for r in units.in_block(sitting.document, part.start.block, "sentence")
+        if r.end <= part.start
+    ]  # fmt: skip
+    return [*before[-1:], *found] if len(found) == 1 else found
+
+
+def _two_sentences(sitting: Sitting, parse: Parse) -> bool:
+    """Whether what was just written, or a part that is named, can be two paragraphs."""
+    target = parse.args.get("target")
+    if target is not None:
+        return unit_named(target) is Unit.PARAGRAPH
+    return len(sitting.that) == 1 and len(_sentences(sitting, sitting.that[0])) > 1
+
+
 def once_inside(sitting: Sitting, whole: Places, target: Places) -> Range | Refusal:
     """Where words stand in a part that is to be broken at them, if they stand in it once."""
     part = whole.first
@@ -65,6 +83,35 @@ def break_sentence(
     end = part.end._replace(offset=part.end.offset + longer)
     found = next(units.within(after.document, "sentence", Range(start, end)), Range(start, end))
     return Done(after.about([found]), f"{quoted(after.document.text(found))} is a sentence")
+
+
+@command(
+    "(make | turn | split | break) (it | that | this | them | those | these) [up] [(in | into)]"
+    " two paragraphs",
+    "(make | turn) {target} [into] two paragraphs",
+    example="make that two paragraphs",
+    group="revising",
+    when=_two_sentences,
+    heard=0,
+)
+def two_paragraphs(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
+    """Begin a new paragraph at the last sentence of a part that has several, or that was just
+    written."""
+    part = target.first if target is not None else sitting.that[0]
+    sentences = _sentences(sitting, part)
+    if len(sentences) != 2:
+        return Refusal(
+            f"That has {many(len(sentences), 'sentence')}.",
+            "",
+            "Say where: “new paragraph at ...”.",
+        )
+    at = sentences[-1].start
+    block = sitting.document.blocks[at.block]
+    left = len(block.text[: at.offset].rstrip())
+    steps = (Splice(at.block, left, at.offset, Piece()), Split(at.block, left, block.format))
+    after = sitting.edited(Edit(steps))
+    fresh = units.block_range(after.document, at.block + 1)
+    return Done(after.about([fresh]), f"new paragraph at {quoted(after.document.text(fresh))}")
 
 
 _SEVERAL = (

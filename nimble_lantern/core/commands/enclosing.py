@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 from nimble_lantern.core.commands import frames
+from nimble_lantern.core.commands.when import just_made
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Way, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places
 
@@ -58,11 +59,13 @@ CATALOGUE.table("about", {"(round | around | about)": True})
     "{round} <about> {target}",
     "(add | give) {round} to {target}",
     "give {target} {round}",
+    Way("in {round}", when=just_made),
     example="put brackets round the last two words",
     group="revising",
 )
-def enclose(sitting: Sitting, target: Places, round: str = "") -> Done:
+def enclose(sitting: Sitting, target: Places | None = None, round: str = "") -> Done:
     """Put quotation marks, brackets, braces, commas or dashes round a target."""
+    target = target or Places(sitting.that)
     kind = round or "quotes"
     dialect = sitting.settings.dialect if kind == "quotes" else ""
     before, after_mark = _MARKS[kind, dialect]

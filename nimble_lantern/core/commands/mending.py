@@ -6,8 +6,13 @@ import re
 from collections.abc import Sequence
 from dataclasses import replace
 
-from rapidfuzz import fuzz
-
+from nimble_lantern.core.commands.by_letters import (
+    as_word,
+    hinted,
+    spelled_there,
+    spells_one,
+    told_of,
+)
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.replacing import replace_range, without_stop
 from nimble_lantern.core.document import units
@@ -26,7 +31,6 @@ from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.alike import Mend, kind_of, mends, of_one_kind
 from nimble_lantern.core.targets.sounds import heard_alike, phrase_key
 from nimble_lantern.core.targets.words import normal, places
-from nimble_lantern.core.writing.spelling import spelled
 
 
 def _after_moving(sitting: Sitting) -> bool:
@@ -107,8 +111,11 @@ def _sounds_alike(sitting: Sitting, parse: Parse) -> bool:
     """ "Stair not stare", where the stare stands: the one was heard for the other."""
     old, new = _old_and_new(parse)
     alike = bool(old and new) and old != new
-    alike = alike and phrase_key(" ".join(_heard(old))) == phrase_key(" ".join(_heard(new)))
-    return alike and bool(places(sitting.document, old))
+    sounds = phrase_key(" ".join(_heard(old))) == phrase_key(" ".join(_heard(new)))
+    if alike and not sounds and len(old) == len(new) == 1 and len(sitting.that) == 1:
+        # "Wool should be wood", right after it was written.
+        return heard_alike(*old, *new) and bool(places(sitting.document, old, sitting.that[0]))
+    return alike and sounds and bool(places(sitting.document, old))
 
 
 def _takes_up(sitting: Sitting, parse: Parse) -> bool:
@@ -193,33 +200,6 @@ def _mends_behind(sitting: Sitting, parse: Parse) -> bool:
     return before[-1:] == [parse.args.get("link")]
 
 
-def as_word(text: tuple[str, ...]) -> tuple[str, ...]:
-    """Letters as the word that they make."""
-    letters, end = spelled(text, 0)
-    return (letters.lower(),) if end == len(text) > 1 else text
-
-
-def _spells_one(sitting: Sitting, parse: Parse) -> bool:
-    """ "That's spelled s i a n", where a like word was just said."""
-    return spelled_there(sitting, tuple(parse.args.get("text", ()))) is not None
-
-
-def spelled_there(sitting: Sitting, letters: tuple[str, ...]) -> Range | None:
-    """The word that was just written and that letters spell, or nearly so; the last of several."""
-    (word, *_) = spelled_word = as_word(letters)
-    if spelled_word == letters or len(sitting.that) != 1 or sitting.that[0].empty:
-        return None
-    there = list(units.within(sitting.document, "word", sitting.that[0]))
-    said = [sitting.document.text(r).lower() for r in there]
-    alike = [fuzz.ratio(w, word) for w in said]
-    best = max(alike, default=0.0)
-    return there[len(alike) - 1 - alike[::-1].index(best)] if best >= _SPELLED_ALIKE else None
-
-
-_SPELLED_ALIKE = 65.0
-"""Of a hundred, by letters."""
-
-
 def _last_word(sitting: Sitting) -> Range | None:
     """The last word of what was just written."""
     last = sitting.trail[-1:]
@@ -235,29 +215,6 @@ def _like_the_last_word(sitting: Sitting, parse: Parse) -> bool:
     there = sitting.document.text(r).lower() if r else ""
     plain = word.isalpha() and word not in LITTLE | VERBS | SUBJECT_PRONOUNS
     return plain and bool(there) and heard_alike(there, word)
-
-
-def _heard_for(sitting: Sitting, text: tuple[str, ...]) -> list[Range]:
-    """Where a word that sounds like this one stands in what was just said, and is not it."""
-    sound = phrase_key(" ".join(text))
-    return [
-        r
-        for last in sitting.that[:1]
-        for r in units.within(sitting.document, "word", last)
-        if (there := sitting.document.text(r).lower()) not in LITTLE | {text[0]}
-        and phrase_key(there) == sound
-    ]
-
-
-def _hinted(sitting: Sitting, parse: Parse) -> bool:
-    """ "Hay with an a", "hay as in grass", where hey was just written."""
-    text = tuple(parse.args.get("text", ()))
-    hint = tuple(parse.args.get("hint", ()))
-    few = len(text) == 1 and len(hint) <= _LONGEST_HINT
-    return few and len(_heard_for(sitting, text)) == 1
-
-
-_LONGEST_HINT = 3
 
 
 def _old_and_new(parse: Parse) -> tuple[tuple[str, ...], tuple[str, ...]]:
@@ -378,6 +335,9 @@ CATALOGUE.table(
 )
 
 
+CATALOGUE.table("without", {"without": True}, heard=False)
+
+
 @rule("one_word", "{words}", heard=False)
 def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
     return words if len(words) == 1 else None
@@ -399,13 +359,17 @@ def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
     Way(f"({_NO} | or rather) {{link:put_between}} {{text}}", when=_mends_behind),
     Way("or rather {text:words}", when=_plainly_mends),
     *each(
-        _spells_one,
+        spells_one,
         "[(no | sorry)] [(that's | that is | it's | it is | that should be | it should be)]"
         " (spelled | spelt) {text}",
         "spell (it | that | this) [as] {text}",
     ),
-    Way(
-        "[(no | sorry)] {text:one_word} (with | as in) [(a | an | the)] {hint:words}", when=_hinted
+    *each(
+        hinted,
+        "[(no | sorry)] [(it's | it is | that's)] {text:one_word} (with | as in) [(a | an | the)]"
+        " {hint:words}",
+        "[(no | sorry)] [(it's | it is | that's)] {text:one_word} {without} [(a | an | the)]"
+        " {hint:words}",
     ),
     Way(f"{_NO} [(it was | it's)] {{text:words}} not {{old:words}}", when=_was_said_alike),
     Way("(no | sorry | no sorry) {text:words} not {old:words}", when=_word_for_word),
@@ -433,7 +397,8 @@ def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
         _sounds_alike,
         "[(it's | it is | that's | it should (be | say | read) | i mean)] {text:words} [and]"
         " not {old:words}",
-        "{old:words} should be {text}",
+        "{old:words} should (be | have been | say | read) {text}",
+        "(you | it) (heard | wrote | put | have | got) {old:words} [(but | and)] i said {text}",
         "(it's | it is) not {old:words} (it's | it is | but) {text}",
     ),
     Way("(make it | make that | it should be | it's | it is) {text}", when=_one_here),
@@ -453,6 +418,7 @@ def meant(
     sort: str = "",
     link: str = "",
     hint: tuple[str, ...] = (),
+    without: bool = False,
 ) -> Done | Refusal:
     """Put right what you just said: the word that is like the new one, or all of it said again."""
     if (r := spelled_there(sitting, text)) is not None:
@@ -461,7 +427,7 @@ def meant(
         return mended(sitting, r, as_word(text))
     text = as_word(text)
     if hint:
-        return mended(sitting, _heard_for(sitting, text)[0], text)
+        return mended(sitting, told_of(sitting, text, hint, without)[0], text)
     if sort and (like := _nearest_like(sitting, text)):
         return mended(sitting, like.range, like.words)
     if sitting.selection is not None and sitting.fresh and not sitting.selection.empty:

@@ -6,7 +6,8 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
-from nimble_lantern.core.commands.mending import as_word, mended
+from nimble_lantern.core.commands.by_letters import as_word
+from nimble_lantern.core.commands.mending import mended
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.document import units
 from nimble_lantern.core.errors import BadInput, Refusal
