@@ -522,7 +522,8 @@ def redo_everything(sitting: Sitting) -> Done | Refusal:
     Way("(oh | no | oh no) not that [please]", when=_just_written),
     *each(
         _just_written,
-        "(delete | remove | take out | scrap | forget) (everything | all) [that] i [have] [just] said",
+        "(delete | remove | take out | scrap | forget) (everything | all) [that] i [have] [just]"
+        " said",
         "(let me | i'll | i will | i want to) (say (that | it) [all] (again | once more | over)"
         " | start (that | it) [all] (again | over) | start (again | over) | rephrase (that | it)"
         " | put (that | it) (another way | differently))",
