@@ -217,6 +217,8 @@ def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool)
     """A parse with its targets looked up."""
     args: dict[str, Any] = {}
     for slot, value in _without_it(parse).items():
+        if _too_much(parse, value):
+            return Verdict(Judged.REFUSED, parse, parse.args, _ALL_OF_THEM, slot)
         if is_target(value):
             if value not in known:
                 known[value] = resolve(value, sitting, near)
@@ -251,6 +253,19 @@ def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool)
         else:
             args[slot] = value
     return Verdict(Judged.COMMAND, parse, args)
+
+
+def _too_much(parse: Parse, value: object) -> bool:
+    """Whether text would go of which nothing says that it is all of them: "delete the words"."""
+    if not isinstance(value, Units) or not value.bare or value.of is not None:
+        return False
+    return parse.command.traits.destructive and value.unit in _OF_ALL_TEXT
+
+
+_OF_ALL_TEXT = (Unit.WORD, Unit.CHARACTER, Unit.LINE, Unit.SENTENCE, Unit.PARAGRAPH)
+_ALL_OF_THEM = Refusal(
+    "That would be all of them.", "", "Say which: “the last two words”, or “all the words”."
+)
 
 
 def _without_it(parse: Parse) -> Mapping[str, Any]:

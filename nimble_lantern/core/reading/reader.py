@@ -98,7 +98,7 @@ def _judged(sitting: Sitting, words: tuple[str, ...], whole: bool, forced: bool)
                 continue
             if _ends_the_text(words, found, fewer) or _begins_the_text(words, found):
                 continue
-            if _thanks_on_the_page(found.parse, words[-fewer:]):
+            if _thanks_on_the_page(found.parse, words[-fewer:]) or _called_so(found.parse):
                 continue
             if same.kind is Judged.COMMAND and _swallowed(sitting, found, same, fewer):
                 return same
@@ -249,6 +249,12 @@ def _thanks_on_the_page(parse: Parse | None, last: tuple[str, ...]) -> bool:
     named = (v.goal if isinstance(v, Beyond) else v for v in values)
     told = any(isinstance(v, Words) and v.words[1:] == last for v in named)
     return told and not _THANKS.isdisjoint(last)
+
+
+def _called_so(parse: Parse | None) -> bool:
+    """ "The words if you like" are words, and no courtesy."""
+    values = parse.args.values() if parse else ()
+    return any(isinstance(v, Words) and v.called for v in values)
 
 
 _THANKS = frozenset("thanks thank".split())

@@ -59,13 +59,17 @@ class That:
 
 @dataclass(frozen=True, slots=True)
 class Units:
-    """`count` units by order; for NTH from number `n` on; within `of`, or the document."""
+    """`count` units by order; for NTH from number `n` on; within `of`, or the document.
+
+    `bare` where EVERY is only told by a plural: "the words".
+    """
 
     unit: Unit
     order: Order
     count: int = 1
     n: int = 1
     of: Target | None = None
+    bare: bool = False
 
 
 @dataclass(frozen=True, slots=True)

@@ -133,7 +133,7 @@ def _counted(units: Unit, number: int) -> tuple[int, Unit]:
 
 @rule("part", "the {units}", heard=False)
 def _the_units(units: Unit) -> Units:
-    return Units(units, Order.EVERY)
+    return Units(units, Order.EVERY, bare=True)
 
 
 @rule("part", "(all | both) [of] [the | these | those] {counted}", heard=False)
