@@ -95,8 +95,7 @@ def break_sentence(
     heard=0,
 )
 def two_paragraphs(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
-    """Begin a new paragraph at the last sentence of a part that has several, or that was just
-    written."""
+    """Make two paragraphs of one, or of what was just written: its last sentence begins one."""
     part = target.first if target is not None else sitting.that[0]
     sentences = _sentences(sitting, part)
     if len(sentences) != 2:

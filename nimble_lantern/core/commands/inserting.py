@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands import inserted
-from nimble_lantern.core.commands.when import in_an_item, just_made
+from nimble_lantern.core.commands.when import just_made, numbers_items
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.closing import (
@@ -430,7 +430,7 @@ def _side_by_side(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "<put> {text:words} between {a:target} and {b:target}",
-    Way("<put> {text:words} between {a:item_number} and {b:item_number}", when=in_an_item),
+    Way("<put> {text:words} between {a:item_number} and {b:item_number}", when=numbers_items),
     "between {a:target} and {b:target} (insert | put | add | write | type) {text}",
     "<go> between {a:target} and {b:target}",
     example="put old between the and boat",

@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands.breaking import once_inside
 from nimble_lantern.core.commands.table_here import head_two, headed, headed_cells
-from nimble_lantern.core.commands.when import in_an_item, just_made, names_no_thing
+from nimble_lantern.core.commands.when import in_an_item, just_made, names_no_thing, numbers_items
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.moving import paste_at
 from nimble_lantern.core.composing.placing import keeps_capital
@@ -379,7 +379,10 @@ def split_part(
         "(swap | exchange | switch) [the] {name:words} (and | with) [the] {words} [columns]",
         "[the] {name:words} and [the] {words} (swapped | the other way round)",
     ),
-    Way("(swap | exchange | switch) {a:item_number} (and | with) {b:item_number}", when=in_an_item),
+    Way(
+        "(swap | exchange | switch) {a:item_number} (and | with) {b:item_number}",
+        when=numbers_items,
+    ),
     Way("{target} <shall> (change | swap | exchange) places", when=names_no_thing),
     Way("(let | have | make) {target} (change | swap | exchange) places", when=names_no_thing),
     Way("(change | exchange) {a:part} (for | with) {b:part}", when=_two_parts),

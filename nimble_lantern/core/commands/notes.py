@@ -391,6 +391,10 @@ def change(sitting: Sitting, note: Note, text: tuple[str, ...]) -> Done | Refusa
     "under {note} (write | put | say | add) {text:words}",
     "(add | append | put) {text:words} (to | under) {note}",
     "(add | append) to {note} {text:words}",
+    Way(
+        "(answer | reply to | respond to) (it | that) [(with | saying | colon)] {text:words}",
+        when=one_is_here,
+    ),
     "{note} [the | my] answer [is] {text:words}",
     "(my | the | a | an) (answer | reply) to {note} [(is | colon | comma)] {text:words}",
     heard=1,

@@ -94,3 +94,24 @@ def row_and_column(
     sitting: Sitting, table: Table, row: tuple[str, ...], column: tuple[str, ...]
 ) -> tuple[int | None, int | None]:
     return row_named(sitting, table, row), column_named(sitting, table, column)
+
+
+OF_A_CELL = (
+    "(in | for | on | at) {row:words} (put | write | enter | have) {text:words} (under | in"
+    " | for | on | at | as) [the] {column:words} [column]",
+    "(in | for | under | at) [the] {column:words} [column] (put | write | enter | have)"
+    " {text:words} (in | for | on | at) {row:words}",
+    "[the] {row:words} <shall> (have | get | be given) {text:words} [(in | under | for)]"
+    " [the]"
+    " {column:words} [column]",
+    "(put | write | enter) {text:words} ((under | in) [the] | [down] as [the])"
+    " {column:words} [column] (in | for | on | at) {row:words}",
+    "(put | write | enter) {text:words} (in | for) {row:words} (in | for | on | under | at)"
+    " [the] {column:words} [column]",
+    "(change | replace) what's (in | under | at | for) {row:words} (in | on | under | at)"
+    " [the] {column:words} [column] (to | with) {text:words}",
+    "(set | make | change) [the] {column:words} (for | of | in | on | at) {row:words}"
+    " (to | as | be | say) {text:words}",
+    "[the] {column:words} (for | of | in | on | at) {row:words} <shall> (be | say) {text:words}",
+)
+"""How words are put into the cell of a row and a column that are named."""

@@ -538,21 +538,7 @@ def to_text(sitting: Sitting, table: Table, listed: str = "") -> Done | Refusal:
         when=put_in.of_words_in_a_table),
     Way("row {rows:number} column {columns:number} (is | says | should say) {text:words}",
         when=in_table),
-    *each(put_in.a_row_and_a_column,
-            "(in | for | on | at) {row:words} (put | write | enter | have) {text:words} (under | in"
-            " | for | on | at | as) [the] {column:words} [column]",
-            "(in | for | under | at) [the] {column:words} [column] (put | write | enter | have)"
-            " {text:words} (in | for | on | at) {row:words}",
-            "[the] {row:words} <shall> (have | get | be given) {text:words} [(in | under | for)]"
-            " [the]"
-            " {column:words} [column]",
-            "(put | write | enter) {text:words} ((under | in) [the] | [down] as [the])"
-            " {column:words} [column] (in | for | on | at) {row:words}",
-            "(set | make | change) [the] {column:words} (for | of | in | on | at) {row:words}"
-            " (to | as | be | say) {text:words}",
-            "[the] {column:words} (for | of | in | on | at) {row:words} <shall> (be | say)"
-            " {text:words}",
-    ),
+    *each(put_in.a_row_and_a_column, *put_in.OF_A_CELL),
     *each(put_in.a_row_and_its_column,
             "(set | make | change) [the] {row:words} {column:words} (to | as | be) {text:words}",
             "[the] {row:words} {column:words} <shall> (be | say) {text:words}"),

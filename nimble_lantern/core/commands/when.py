@@ -14,6 +14,7 @@ from nimble_lantern.core.targets.model import (
     of_a_grid,
     of_the_page,
 )
+from nimble_lantern.core.targets.ones import numbered_alone
 from nimble_lantern.core.targets.resolve import resolve
 
 
@@ -58,6 +59,11 @@ def in_an_item(sitting: Sitting, parse: Parse) -> bool:
     """ "Sort them", "swap one and three", where the writing place is in a list."""
     here = sitting.document.blocks[sitting.writing_place.block]
     return here.kind is Kind.ITEM and sitting.selection is None
+
+
+def numbers_items(sitting: Sitting, parse: Parse) -> bool:
+    """The same, or the only list of the page has numbers: "swap one and three"."""
+    return in_an_item(sitting, parse) or numbered_alone(sitting.document)
 
 
 def is_selected(sitting: Sitting, parse: Parse) -> bool:

@@ -138,7 +138,7 @@ BEING = frozenset("be say read have come go stand get become change swap look be
 """Verbs of how something is to be."""
 INSIDE = (
     ("please",), ("kindly",), ("for", "me"), ("if", "you", "would"), ("you", "know"),
-    ("just",), ("only",), ("quite",),
+    ("just",), ("only",), ("quite",), ("really",), ("probably",), ("actually",), ("definitely",),
 )  # fmt: skip
 """Courtesy that is said in the middle of a request, too: "remove for me the word spare"."""
 WHOLE = (("the", "whole", "of"), ("all", "of"), ("the", "whole"))

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from nimble_lantern.core.document.model import Kind, Range
+from nimble_lantern.core.document.model import Document, Kind, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import rule
@@ -62,6 +62,8 @@ def _target(one: One) -> One:
 @finds(One)
 def _one(target: One, view: View, near: bool) -> Answer:
     unit = _spoken_of(view)
+    if unit is None and target.order is Order.NTH and numbered_alone(view.document):
+        unit = Unit.ITEM
     if unit is None:
         return Absent("Nothing was named that there are several of.")
     if target.words:
@@ -83,6 +85,13 @@ def _spoken_of(view: View) -> Unit | None:
         if last in _sentences(view, last):
             return Unit.SENTENCE
     return Unit.ITEM if blocks[view.caret.block].kind is Kind.ITEM else None
+
+
+def numbered_alone(document: Document) -> bool:
+    """Whether the only list of a document has numbers, which can be called from outside it."""
+    items = [b for b, block in enumerate(document.blocks) if block.kind is Kind.ITEM]
+    one = bool(items) and items[-1] - items[0] == len(items) - 1
+    return one and all(document.blocks[b].format.list == "numbered" for b in items)
 
 
 def _sentences(view: View, last: Range) -> list[Range]:

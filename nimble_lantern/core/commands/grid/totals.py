@@ -89,6 +89,11 @@ def _summed(
         " [column] [(altogether | in all | in total | together | all told)]",
         when=heads_a_column,
     ),
+    Way(
+        "(what | how much) (is | was | has been | have (we | they | people)) {words}"
+        " (altogether | in all | in total | all told | so far)",
+        when=heads_a_column,
+    ),
     Way("[the] {words} [column] (total | sum)", when=heads_a_column),
     Way("[the] (total | sum) (of | for) [the] {words} [column]", when=heads_a_column),
     heard=0,
