@@ -13,7 +13,7 @@ from nimble_lantern.core.commands.wording import many, named, near
 from nimble_lantern.core.document.edits import in_turn, remark
 from nimble_lantern.core.document.model import Range, Span
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, HEARD_PATTERNS, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Marked, Places, Unit, Units, Words, of_the_page
 from nimble_lantern.core.targets.resolve import resolve
@@ -233,9 +233,11 @@ def _register(name: str, family: _Family) -> None:
         ))  # fmt: skip
     for handler, called, ways, example, help_text in patterns:
         handler.__name__, handler.__doc__ = called, help_text
+        alone, heard = handler is switch, 0 if handler is switch else HEARD_PATTERNS
+        puts_on = name if handler is on else ""
         command(
-            *ways, example=example, group="format", puts_on=name if handler is on else "",
-            in_text=handler is switch, alone=handler is switch,
+            *ways, example=example, group="format", puts_on=puts_on, in_text=alone, alone=alone,
+            heard=heard,
         )(handler)  # fmt: skip
 
 

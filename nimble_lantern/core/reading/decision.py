@@ -342,7 +342,8 @@ def likeliest(
         words = command.said
         meant = taken_for(sitting.learned, words) or words
         verdict = reader.judge(sitting, meant, whole=True)
-        if verdict.kind is Judged.COMMAND:
+        alone = verdict.parse is not None and verdict.parse.command.traits.alone
+        if verdict.kind is Judged.COMMAND and not alone:  # one word is too little to be sure of
             fit = _A_FIT * fits[rank] if rank < len(fits) else 0.0
             if said:
                 fit += _A_LIKENESS * _alike(words, said) + _ITS_VERB * (words[:1] == said[:1])
