@@ -226,9 +226,9 @@ def _register(name: str, family: _Family) -> None:
             f"{switched} (is over | over | is finished)",
         ), f"{name} off", f"Stop writing in {name}."),
     ]  # fmt: skip
-    if alone := _SWITCHED_ALONE.get(name):
+    if bare := _SWITCHED_ALONE.get(name):
         patterns.append((
-            switch, f"switch_{name}", (Way(alone, when=begins_or_ends),), name,
+            switch, f"switch_{name}", (Way(bare, when=begins_or_ends),), name,
             f"Write in {name} where something begins, and stop when it is said again.",
         ))  # fmt: skip
     for handler, called, ways, example, help_text in patterns:
