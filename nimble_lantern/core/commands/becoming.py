@@ -20,7 +20,7 @@ from nimble_lantern.core.targets.model import (
     Words,
 )
 from nimble_lantern.core.targets.resolve import resolve
-from nimble_lantern.core.targets.words import places
+from nimble_lantern.core.targets.words import exact, places
 
 _FEW_WORDS = 3
 
@@ -35,6 +35,16 @@ def nearly_the_same(sitting: Sitting, parse: Parse) -> bool:
 
 
 _FEW_ALIKE = 2
+_LINKS = ("with", "by", "to", "into", "for")
+
+
+def keeps_its_link(sitting: Sitting, parse: Parse) -> bool:
+    """Whether the word between the old words and the new ones is no part of either: "replace stand
+    by with wait", where "stand by" stands, has no "with wait" in it."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    if not isinstance(target, Words) or len(text) < _FEW_ALIKE or text[0] not in _LINKS:
+        return True
+    return not any(exact(sitting.document, (*target.words, link)) for link in _LINKS)
 
 
 def of_a_part(sitting: Sitting, parse: Parse) -> bool:

@@ -42,7 +42,7 @@ def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
     return chosen or of_the_page(target) or no_thing(target)
 
 
-_OF_THE_WORLD = (Unit.LIST, Unit.DOCUMENT, Unit.LINE, Unit.ITEM)
+_OF_THE_WORLD = (Unit.LIST, Unit.DOCUMENT, Unit.LINE, Unit.ITEM, Unit.CHARACTER)
 
 
 def _no_object(sitting: Sitting, parse: Parse) -> bool:
@@ -111,6 +111,7 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     "(<remove> | take | knock | chop | cut) {target:counted_back} off [the end]",
     "(<remove> | take | cross | strike | leave) {target} (off | from | out of) the (text | letter)",
     Way("(take | cut | wipe | throw | leave) {target} out", when=_out),
+    Way("leave out {target}", when=_out),
     Way("{target} [please] (delete | remove | erase) [it | them]", when=_plainly_named),
     Way("(i would | i'd) rather not have {target}", when=_of_prose),
     *each(

@@ -78,6 +78,10 @@ def _from_what(words: tuple[str, ...]) -> bool:
     return True
 
 
+def _fits(sitting: Sitting, parse: Parse) -> bool:
+    return fits_the_cell(sitting, parse) and becoming.keeps_its_link(sitting, parse)
+
+
 def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
     return instead.alike_or_a_cell(sitting, parse) or becoming.of_a_told_line(sitting, parse)
 
@@ -258,7 +262,7 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
     example="replace the ferry with the boat",
     group="revising",
     destructive=True,
-    when=fits_the_cell,
+    when=_fits,
 )
 def replace_with(
     sitting: Sitting,

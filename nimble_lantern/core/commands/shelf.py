@@ -268,7 +268,7 @@ def copy_document(
     "(put | take) (this | the) (document | letter) off the shelf",
     "(delete | remove | bin | throw away) the document [called] {document}",
     "(delete | remove | take) [the] {document} from the shelf",
-    "(delete | remove | erase) (this | the) [whole] (document | file)",
+    "(delete | remove | erase) ((this | the) [whole] (document | file) | this [whole] letter)",
     "(throw | chuck) [away] (this | the) [whole] (document | letter | file) [(away | out)]",
     "(bin | scrap | get rid of | ditch) (this | the) [whole] (document | letter | file)",
     "(archive | store away) ([the] {document} | (this | the) document)",

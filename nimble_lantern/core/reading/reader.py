@@ -100,6 +100,8 @@ def _judged(sitting: Sitting, words: tuple[str, ...], whole: bool, forced: bool)
                 continue
             if _thanks_on_the_page(found.parse, words[-fewer:]) or _called_so(found.parse):
                 continue
+            if _stands_with(sitting, found.parse, words[-fewer:]):
+                continue
             if same.kind is Judged.COMMAND and _swallowed(sitting, found, same, fewer):
                 return same
         return found
@@ -249,6 +251,18 @@ def _thanks_on_the_page(parse: Parse | None, last: tuple[str, ...]) -> bool:
     named = (v.goal if isinstance(v, Beyond) else v for v in values)
     told = any(isinstance(v, Words) and v.words[1:] == last for v in named)
     return told and not _THANKS.isdisjoint(last)
+
+
+def _stands_with(sitting: Sitting, parse: Parse | None, last: tuple[str, ...]) -> bool:
+    """ "Remove on sundays there", where all of that stands; "please" is courtesy in any case."""
+    if not _COURTEOUS.isdisjoint(last):
+        return False
+    values = parse.args.values() if parse else ()
+    named = (v for v in values if isinstance(v, Words) and v.words[-len(last) :] == last)
+    return any(len(v.words) > len(last) and exact(sitting.document, v.words) for v in named)
+
+
+_COURTEOUS = frozenset("please thanks thank now".split())
 
 
 def _called_so(parse: Parse | None) -> bool:

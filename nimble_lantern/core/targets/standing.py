@@ -41,7 +41,7 @@ from nimble_lantern.core.targets.model import (
 )
 from nimble_lantern.core.targets.tabled import row_under_a_heading
 from nimble_lantern.core.targets.telling import forms_there, holds_each, told_by
-from nimble_lantern.core.writing.cardinals import in_words
+from nimble_lantern.core.writing.cardinals import in_words, ordinal_in_words
 
 SURE = 90.0
 _MOST_FORMS = 8
@@ -54,10 +54,25 @@ _PAIRS = {
 }
 
 
+def _stands_itself(target: Words, view: View) -> bool:
+    """ "The first aid box" is no first of several aid boxes where those words stand."""
+    named = _NAMED_ORDERS.get(target.order) if target.order is not None else None
+    if target.order is Order.NTH and target.n > 0:
+        named = ordinal_in_words(target.n)
+    if named is None or target.of is not None or target.called:
+        return False
+    return bool(spoken.exact(view.document, (named, *target.words)))
+
+
+_NAMED_ORDERS = {Order.FIRST: "first", Order.LAST: "last", Order.NEXT: "next"}
+
+
 @finds(Words)
 def _words(target: Words, view: View, near: bool) -> Answer:
     if target.words in _PRONOUNS and target.order is not None and not target.called:
         return Absent("Nothing was named that there are several of.")
+    if _stands_itself(target, view):
+        return Absent("Those words stand there as they were said.")
     scopes: Iterable[Range | None] = (None,)
     if target.of is not None:
         outer = find(target.of, view)
