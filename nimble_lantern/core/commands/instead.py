@@ -91,7 +91,7 @@ def much_alike(sitting: Sitting, parse: Parse) -> bool:
     if counted and as_things(parse.args.get("target")):
         # "The two men should be one" is a wish of the letter's.
         return False
-    alike = 1 < len(old) == len(new) and bool(set(old) & set(new))
+    alike = 1 < len(old) == len(new) and bool(set(old) & set(new) - {"and", "or", "of"})
     thing = as_things(parse.args.get("target"))  # "i'd like the pie to be hot"
     alike = alike or _called(parse, new) or not thing and _name_for_name(sitting, old, new)
     more = _with_more(old, new) and not thing
