@@ -9,6 +9,7 @@ from typing import Any
 from nimble_lantern.core.asking import ambiguous, which_near, which_place
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.commands.by_letters import spelled_there
+from nimble_lantern.core.commands.grid.spreading import by_cells
 from nimble_lantern.core.commands.numbering import numbered
 from nimble_lantern.core.commands.spelling import LETTERS, spelled_on
 from nimble_lantern.core.commands.wording import many, quoted
@@ -76,6 +77,11 @@ def _read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
         return
     if turn.sitting.tray is not None:
         _spelled(turn, words)
+        return
+    cells = by_cells(turn.sitting, words) if turn.sitting.question is None else ()
+    if cells and reader.judge(turn.sitting, words, whole=True).kind is Judged.TEXT:
+        for said in cells:
+            _read(turn, (said,))
         return
     if letters := _letters_for_it(turn.sitting, words):
         words = ("it's", "spelled", *letters)

@@ -114,3 +114,25 @@ class Notes(AtWork):
         self.assertIn("note 1 on “string”", entry.summary)
         self.assertEqual(desk.hears("that's dealt with").command, "notes.settle")
         self.stays(HUT, "that's dealt with")
+
+
+class InOneBreath(AtWork):
+    TABLE = "table with headings week cook washer"
+
+    def test_cells_one_after_another(self) -> None:
+        self.has("", f"{self.TABLE} / one next gus next olive next row two next ines",
+                 "| One | Gus | Olive |", "| 2 | Ines |  |")  # fmt: skip
+        self.has("", f"{self.TABLE} / one / next gus", "| One | Gus |  |")
+        self.has("", f"{self.TABLE} / one next gus / undo that", "|  |  |  |\n|  |  |  |")
+        for said in ("see you next week", "the next train"):
+            self.has("", f"{self.TABLE} / {said}", f"| {said.capitalize()} |  |  |")
+        self.has(ROTA, "go to row two column one / or next nell", "| 1 or next Nell | Nell |")
+
+    def test_items_one_after_another(self) -> None:
+        self.has(
+            "", "start a list / eggs next milk next brown flour", "- Eggs\n- Milk\n- Brown flour"
+        )
+        self.has(
+            "", "start a list / mix the eggs and flour next add the milk slowly", "flour next add"
+        )
+        self.stays("We wait.", "eggs next milk next flour")
