@@ -71,7 +71,10 @@ def _cells_ahead(sitting: Sitting, steps: int) -> bool:
     return len(ahead) >= steps and not any(block.text.strip() for block in ahead[:steps])
 
 
-_ON = (("next", "cell"), ("next", "row"), ("next", "item"), ("next",))
+_ON = (
+    *(("next", what) for what in ("cell", "row", "item", "point", "bullet")),
+    ("next",),
+)
 _NO_STEPS = frozenset(
     (word,)
     for word in (
