@@ -28,6 +28,7 @@ from nimble_lantern.core.targets.model import (
     as_things,
     no_thing,
     of_the_page,
+    unit_named,
 )
 from nimble_lantern.core.targets.words import a_whole_sentence, named_as_written, normal, places
 from nimble_lantern.core.writing.cardinals import cardinal
@@ -65,6 +66,8 @@ def plain_words(sitting: Sitting, parse: Parse) -> bool:
     "Put a bench in front of the stair" says where a thing goes.
     """
     text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
+    if text[:1] and text[0] in OWNERS and unit_named(target) in (Unit.LIST, Unit.TABLE):
+        return False  # "write your name below the list" is asked of somebody else
     thing = isinstance(target, Words) and not target.called and target.words[:1] == ("the",)
     if thing and text and bare_mark(text)[0] in DETERMINERS:
         return False

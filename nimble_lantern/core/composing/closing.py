@@ -23,17 +23,21 @@ def mark_behind(sitting: Sitting, end: Position) -> Range:
     """The closing mark right before a position or right behind it; empty if there is none."""
     text = sitting.document.blocks[end.block].text
     for start in (end.offset - 1, end.offset):
-        if start >= 0 and text[start : start + 1] and text[start] in CLOSING:
+        if start >= 0 and _closes(text, start):
             return Range(Position(end.block, start), Position(end.block, start + 1))
     return Range(end, end)
+
+
+def _closes(text: str, at: int) -> bool:
+    """Whether a mark closes words there, and stands in no number or name: "10:30", "rota.pdf"."""
+    return text[at : at + 1] in tuple(CLOSING) and not text[at + 1 : at + 2].isalnum()
 
 
 def written_over(document: Document, at: Position, written: Written) -> Edit:
     """The closing mark that stands behind a place goes where words end in one: "again and again
     full stop", said before a full stop."""
     last = next((part for part in reversed(written.parts) if isinstance(part, str)), "")
-    there = document.blocks[at.block].text[at.offset : at.offset + 1]
-    if not there or there not in CLOSING or last[-1:] not in tuple(CLOSING):
+    if not _closes(document.blocks[at.block].text, at.offset) or last[-1:] not in tuple(CLOSING):
         return Edit()
     return Edit((Splice(at.block, at.offset, at.offset + 1, Piece()),))
 

@@ -65,6 +65,11 @@ def _below_a_heading(sitting: Sitting, words: Sequence[str], pause: float) -> bo
     return ended and not signs and not (words[0] in CONTINUES and pause < LONG_PAUSE)
 
 
+_LEADING = frozenset(
+    "however also then therefore meanwhile perhaps indeed still yet now today finally again"
+    " sometimes usually often maybe please".split()
+)
+"""Before a sentence, they are the beginning of it."""
 _LONGEST_SIGN, _NEW = 3, ("new", "paragraph")
 
 
@@ -106,7 +111,9 @@ def _composed(
     manner = manner_for(sitting, place, words)
     written = write(words, place, manner, pauses)
     bare = sitting.edited(written_over(sitting.document, at, written))
-    bare = bare.edited(small_behind(bare, at, written))
+    if place.left or words[0] in CONTINUES or words[0] in _LEADING or written.text.endswith(","):
+        # At the start of a paragraph others may be a line of their own, as a date is.
+        bare = bare.edited(small_behind(bare, at, written))
     wrote = put(replace(bare, selection=None, fresh=False), at, written, sitting.typing)
     wrote = in_agreement(wrote) if place.right.strip() else wrote
     ended = begins_behind(sitting, wrote.sitting, wrote.range.end)

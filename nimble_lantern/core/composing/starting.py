@@ -24,18 +24,21 @@ def outside(
     sitting: Sitting, target: Places, before: bool, source: Range
 ) -> tuple[Sitting, Range, Range] | None:
     """An empty paragraph before or after a whole table or list, where it is, and where `source`
-    has got to, a heading if that is one; None beside anything else.
+    has got to; None beside anything else.  It is what `source` begins with, if that is a heading
+    or several paragraphs.
 
     What is put there is no part of the cell or the item that it stands beside.
     """
-    if target.unit not in (Unit.TABLE, Unit.LIST):
+    n = source.start.block
+    own = sitting.document.blocks[n]
+    whole_table = own.cell is not None and source.start.block < source.end.block
+    if target.unit not in (Unit.TABLE, Unit.LIST) or whole_table:
         return None
     b = target.first.start.block if before else target.ranges[-1].end.block + 1
     place = Position(b, 0)
-    n = source.start.block
-    own = sitting.document.blocks[n]
     headed = own.kind is Kind.HEADING and source == block_range(sitting.document, n)
-    block = Block().formatted(own.format) if headed else Block()
+    several = source.start.block < source.end.block and own.cell is None
+    block = Block().formatted(own.format) if headed or several else Block()
     edit = Edit((AddBlocks(b, (block,)),))
     moved = edit.moved_range(source) or source
     return sitting.edited(edit), Range(place, place), moved

@@ -124,9 +124,9 @@ _LEAST_PACED = 4
 
 
 def pace(words: Sequence[HeardWord]) -> float:
-    """Words a second; 0 of too few words, or where no times are known."""
+    """Words a second, in a second at least; 0 of too few words, or where no times are known."""
     seconds = words[-1].end - words[0].start if len(words) >= _LEAST_PACED else 0.0
-    return len(words) / seconds if seconds > 0 else 0.0
+    return len(words) / max(1.0, seconds) if seconds > 0 else 0.0
 
 
 MOST_WORDS = 1000

@@ -284,7 +284,9 @@ class Unclear(unittest.TestCase):
                 self.assertEqual(self.desk.sitting.trail[-1].read_as is ReadAs.TEXT, written)
 
     def test_more_words_than_this_speaker_says_in_a_second_are_not_believed(self) -> None:
-        line = tuple(HeardWord(w, n / 5, n / 5 + 0.2) for n, w in enumerate("it is a door".split()))
+        line = tuple(
+            HeardWord(w, n / 5, n / 5 + 0.2) for n, w in enumerate("it is a door of oak".split())
+        )
         said = Hearing((Hypothesis(line),), source="built-in")
         for fastest, read in ((7.0, ReadAs.TEXT), (4.0, ReadAs.UNCLEAR)):
             with self.subTest(fastest):
