@@ -524,9 +524,8 @@ def redo_everything(sitting: Sitting) -> Done | Refusal:
         _just_written,
         "(delete | remove | take out | scrap | forget) (everything | all) [that] i [have] [just]"
         " said",
-        "(let me | i'll | i will | i want to) (say (that | it) [all] (again | once more | over)"
-        " | start (that | it) [all] (again | over) | start (again | over) | rephrase (that | it)"
-        " | put (that | it) (another way | differently))",
+        "(let me | i'll) (say (that | it) [all] (again | once more | over)"
+        " | start (that | it) [all] (again | over) | start (again | over))",
     ),
     Way("(remove | delete | take out) (that | it) again", when=_just_written),
     example="scratch that",
