@@ -7,7 +7,7 @@ case "${1:-}" in
   hearing)
     page=docs/hearing-figures.md
     title='What is heard, and what hearing costs'
-    names='calibration hearing hearing_cost hearing_stream unclear waking' ;;
+    names='calibration hearing hearing_cost hearing_stream pausing unclear waking' ;;
   *)
     page=docs/benchmarks.md
     title='What things cost'
