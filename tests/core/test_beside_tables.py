@@ -102,6 +102,9 @@ class Items(AtWork):
                      "the third item should be two items"):  # fmt: skip
             self.has(HUT, said, "- soap\n- towels\n- string")
         self.refused(HUT, "split the kettle into two items")
+        self.has(
+            HUT, "make the list numbered / make it bullets again", "- soap and towels\n- string"
+        )
         desk = self.desk(HUT)
         desk.hears("split soap and towels into two items", "undo that")
         self.assertEqual(desk.markdown.strip(), HUT)

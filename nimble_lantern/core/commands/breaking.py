@@ -113,18 +113,17 @@ def two_paragraphs(sitting: Sitting, target: Places | None = None) -> Done | Ref
     return Done(after.about([fresh]), f"new paragraph at {quoted(after.document.text(fresh))}")
 
 
-_SEVERAL = (
-    "[(two | three | four)] [(separate | different)]"
-    " (items | entries | points | bullets | bullet points | jobs | things | rows | lines)"
-)
+_THINGS = "(items | entries | points | bullets | bullet points | jobs | things | rows | lines)"
+_SEVERAL = f"[(two | three | four)] [(separate | different)] {_THINGS}"
+_SO_MANY = f"((two | three | four) [(separate | different)] | separate | different) {_THINGS}"
 _LINKS = re.compile(r",? and |, | & ", re.IGNORECASE)
 
 
 @command(
     f"(split | break | separate | divide | part) {{target}} [up] (into | in | as) {_SEVERAL}",
     f"(split | break | divide) up {{target}} into {_SEVERAL}",
-    f"(make | put | have | list) {{target}} [(as | into | on | onto)] {_SEVERAL}",
-    f"{{target}} <shall> be {_SEVERAL}",
+    f"(make | put | have | list) {{target}} [(as | into | on | onto)] {_SO_MANY}",
+    f"{{target}} <shall> be {_SO_MANY}",
     example="split soap and string into two items",
     group="format",
     when=lambda sitting, parse: any(b.kind is Kind.ITEM for b in sitting.document.blocks),
