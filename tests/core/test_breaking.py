@@ -185,7 +185,7 @@ class SaidInOneBreath(DeskCase):
         entry = desk.hears("list the headings")
         self.assertEqual(entry.command, "moving.headings")
         desk.hears("choose two", "cold")
-        self.assertIn("## Coldtea", desk.markdown.replace(" ", "").replace("##", "## "))
+        self.assertIn("## ColdTea", desk.markdown.replace(" ", "").replace("##", "## "))
         desk = Driver("No heading.")
         desk.hears("show me the headings")
         self.assertEqual(desk.markdown, "No heading.")
