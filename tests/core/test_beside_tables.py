@@ -101,6 +101,7 @@ class Items(AtWork):
                      "make soap and towels two separate items",
                      "the third item should be two items"):  # fmt: skip
             self.has(HUT, said, "- soap\n- towels\n- string")
+        self.has("- Pickles and chutney", "split the first item into two items", "- Chutney")
         self.refused(HUT, "split the kettle into two items")
         self.has(
             HUT, "make the list numbered / make it bullets again", "- soap and towels\n- string"

@@ -140,8 +140,10 @@ def split_items(sitting: Sitting, target: Places) -> Done | Refusal:
         return Refusal("No “and” or comma stands there to part it at.", "", "“Split at” a word.")
     steps: list[Splice | Split] = []
     for link in reversed(links):
+        first = block.piece(link.end(), min(link.end() + 1, len(block.text)))
+        begin = first.text.upper() if block.text[0].isupper() else first.text
         steps += (
-            Splice(b, link.start(), link.end(), Piece()),
+            Splice(b, link.start(), link.end() + len(first.text), Piece(begin, first.spans)),
             Split(b, link.start(), block.format),
         )
     after = sitting.edited(Edit(tuple(steps)))
