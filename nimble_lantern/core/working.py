@@ -9,7 +9,6 @@ from typing import Any
 from nimble_lantern.core.asking import ambiguous, which_near, which_place
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.commands.by_letters import spelled_there
-from nimble_lantern.core.commands.grid.spreading import by_cells
 from nimble_lantern.core.commands.numbering import numbered
 from nimble_lantern.core.commands.spelling import LETTERS, spelled_on
 from nimble_lantern.core.commands.wording import many, quoted
@@ -28,6 +27,7 @@ from nimble_lantern.core.reading import intents, nearest, pairs, reader, unfinis
 from nimble_lantern.core.reading.addressing import barest, opens_a_request, wordings
 from nimble_lantern.core.reading.exactly import Verdict
 from nimble_lantern.core.reading.hearing import Hearing, Might
+from nimble_lantern.core.reading.in_steps import in_steps
 from nimble_lantern.core.reading.repeated import stands_there
 from nimble_lantern.core.state import (
     Done,
@@ -78,9 +78,9 @@ def _read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
     if turn.sitting.tray is not None:
         _spelled(turn, words)
         return
-    cells = by_cells(turn.sitting, words) if turn.sitting.question is None else ()
-    if cells and reader.judge(turn.sitting, words, whole=True).kind is Judged.TEXT:
-        for said in cells:
+    steps = in_steps(turn.sitting, words) if turn.sitting.question is None else ()
+    if steps and reader.judge(turn.sitting, words, whole=True).kind is Judged.TEXT:
+        for said in steps:
             _read(turn, (said,))
         return
     if letters := _letters_for_it(turn.sitting, words):

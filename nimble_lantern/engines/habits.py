@@ -11,6 +11,7 @@ from collections.abc import Iterable
 from dataclasses import asdict, dataclass, fields, replace
 
 from nimble_lantern.core.reading.hearing import Hearing, Usual, pace
+from nimble_lantern.engines.builtin.cutter import PATIENCE, Patience
 
 MOST = 100
 LEAST = 20
@@ -115,6 +116,18 @@ class Habits:
             fastest = _within(_FASTER * _share(paces, 0.95), _PACE_LIMITS)
             usual = replace(usual, fastest=fastest)
         return usual
+
+    def patience(self, named: str) -> Patience:
+        """As the setting says; with the usual one, who pauses to think is waited for longer."""
+        usual = PATIENCE[named]
+        return replace(usual, hold=usual.hold + self.hold) if named == "normal" else usual
+
+    @property
+    def advice(self) -> str:
+        """What there is to tell of how they speak; nothing of most."""
+        if not (hold := self.hold):
+            return ""
+        return f" You pause while you think, so {hold:.1f} seconds more are waited for."
 
     @property
     def hold(self) -> float:

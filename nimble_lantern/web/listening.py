@@ -36,7 +36,7 @@ from nimble_lantern.engines import (
     ears,
 )
 from nimble_lantern.engines.browser import HARMLESS, Pairing, failure
-from nimble_lantern.engines.builtin.cutter import PATIENCE, Cut, CutKind, Cutter, Patience
+from nimble_lantern.engines.builtin.cutter import PATIENCE, Cut, CutKind, Cutter
 from nimble_lantern.engines.builtin.files import scene_of
 from nimble_lantern.engines.cancelling import OwnVoice
 from nimble_lantern.engines.habits import Habits
@@ -336,23 +336,14 @@ class Listener:
             return replace(scene_of(self._desk.sitting), reading=reading)
 
     def _new_cutter(self) -> Cutter:
-        self._patience = self._wanted_patience
+        self._patience = self._habits.patience(self._desk.sitting.settings.patience)
         return Cutter(self._patience, meter=self._meter.feed)
-
-    @property
-    def _wanted_patience(self) -> Patience:
-        """As the settings say; somebody who pauses while thinking is waited for a little longer."""
-        named = self._desk.sitting.settings.patience
-        longer = self._habits.hold if named == "normal" else 0.0
-        return replace(PATIENCE[named], hold=PATIENCE[named].hold + longer)
 
     def _microphone(self) -> str:
         report = self._meter.report()
         if report is None:
             return "Too little was heard yet; say a sentence, then ask."
-        voice, advice = self._voice, report.advice()
-        if hold := self._habits.hold:
-            advice += f" You pause while you think, so {hold:.1f} seconds more are waited for."
+        voice, advice = self._voice, report.advice() + self._habits.advice
         if voice is None or not voice.utterances:
             return advice
         known = many(voice.utterances, "utterance")
@@ -598,7 +589,8 @@ class Listener:
 
     def _with_patience(self) -> None:
         """As long as the speaker wants it by now, from the next utterance on."""
-        if not self._cutter.active and self._wanted_patience != self._patience:
+        wanted = self._habits.patience(self._desk.sitting.settings.patience)
+        if not self._cutter.active and wanted != self._patience:
             at = self._wanted - self._own.held
             self._cutter, self._base, self._ended_at = self._new_cutter(), at, 0.0
 

@@ -412,9 +412,11 @@ class GettingToKnowAVoice(Streams):
             slow.accepted(Measured(0.0, 3.0, 0.35, 0.8, "built-in"))
         self.desk.keep_habits(json.dumps([asdict(m) for m in slow.measured]).encode())
         again = create_app(self.desk, lambda: KnowsAVoice([]), pace=0).extensions["listener"]
-        self.assertAlmostEqual(again._wanted_patience.hold, 0.5)
+        again._new_cutter()
+        self.assertAlmostEqual(again._patience.hold, 0.5)
         self.desk.set("patience", "short")
-        self.assertEqual(again._wanted_patience, PATIENCE["short"])
+        again._new_cutter()
+        self.assertEqual(again._patience, PATIENCE["short"])
 
     def test_checking_the_microphone_tells_how_well_the_voice_is_known(self) -> None:
         self.recited.lines[2:] = ["check the microphone"]

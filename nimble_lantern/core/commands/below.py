@@ -8,19 +8,16 @@ from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
+from nimble_lantern.core.lexicon.closed import OWNERS
 from nimble_lantern.core.state import Done, Sitting
 
 CATALOGUE.table("framed", {"(the | this) list": "list", "(the | this) table": "table"}, heard=False)
 
 
-_OF_THE_READER = tuple((word,) for word in "your their his her our its".split())
-""" "Write your name below the list" is asked of somebody else."""
-
-
 def _stands_there(sitting: Sitting, parse: Parse) -> bool:
     listed = parse.args.get("framed") == "list"
-    if tuple(parse.args.get("text", ()))[:1] in _OF_THE_READER:
-        return False
+    if tuple(parse.args.get("text", ("",)))[0] in OWNERS:
+        return False  # "write your name below the list" is asked of somebody else
     return (lists.there_is_a_list if listed else there_is)(sitting, parse)
 
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 
 from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.composing.starting import paragraph_at
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import Edit, Splice, Split
 from nimble_lantern.core.document.model import Kind, Piece, Position, Range
@@ -104,12 +105,7 @@ def two_paragraphs(sitting: Sitting, target: Places | None = None) -> Done | Ref
             "",
             "Say where: “new paragraph at ...”.",
         )
-    at = sentences[-1].start
-    block = sitting.document.blocks[at.block]
-    left = len(block.text[: at.offset].rstrip())
-    steps = (Splice(at.block, left, at.offset, Piece()), Split(at.block, left, block.format))
-    after = sitting.edited(Edit(steps))
-    fresh = units.block_range(after.document, at.block + 1)
+    after, fresh = paragraph_at(sitting, sentences[-1].start)
     return Done(after.about([fresh]), f"new paragraph at {quoted(after.document.text(fresh))}")
 
 

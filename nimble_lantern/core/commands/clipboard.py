@@ -15,7 +15,7 @@ from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import named, quoted, words_in
 from nimble_lantern.core.composing.moving import below_the_title, paste_at, relocate
 from nimble_lantern.core.composing.removing import remove
-from nimble_lantern.core.composing.starting import outside
+from nimble_lantern.core.composing.starting import room_beside
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.clauses import with_link
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
@@ -356,7 +356,7 @@ def move(
         source, goal, whole = *items, True
     elif place is None and target.unit is Unit.ITEM:
         goal = _list_of(sitting, source)
-    if place is not None and (apart := outside(sitting, place, before, source)):
+    if place is not None and (apart := room_beside(sitting, place, before, source)):
         sitting, goal, source = apart
     elif place is not None:
         goal = _round(sitting, target, goal)
@@ -425,7 +425,7 @@ def copy_to(
     before = (side if place else edge) in ("before", "start")
     pieces = sitting.document.pieces(target.first)
     whole = target.unit in _WHOLE
-    if place and (apart := outside(sitting, place, before, target.first)):
+    if place and (apart := room_beside(sitting, place, before, target.first)):
         sitting, goal, _ = apart
     at = goal.start if before else goal.end
     wrote = paste_at(sitting, at, pieces, whole)

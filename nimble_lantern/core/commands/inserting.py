@@ -17,7 +17,7 @@ from nimble_lantern.core.composing.closing import (
 )
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.replacing import bare_mark, replace_range, without_stop
-from nimble_lantern.core.composing.starting import outside
+from nimble_lantern.core.composing.starting import room_beside
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Document, Kind, Piece, Range
 from nimble_lantern.core.document.units import block_range
@@ -46,7 +46,7 @@ def _beside(
     side = "before" if before else "after"
     where = named(sitting.document, target.ranges[:1])
     nothing = Range(target.first.start, target.first.start)
-    if (apart := outside(sitting, target, before, nothing)) is not None:
+    if (apart := room_beside(sitting, target, before, nothing)) is not None:
         wrote = replace_range(*apart[:2], text)
         return Done(wrote.sitting, f"put {quoted(wrote.text)} {side} {where}")
     mark = mark_named(bare_mark(text)) is not None

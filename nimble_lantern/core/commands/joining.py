@@ -10,7 +10,7 @@ from nimble_lantern.core.commands.when import in_an_item, just_made, names_no_th
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.moving import paste_at
 from nimble_lantern.core.composing.placing import keeps_capital
-from nimble_lantern.core.composing.starting import empty_beside
+from nimble_lantern.core.composing.starting import empty_beside, paragraph_at
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import (
     AddBlocks,
@@ -18,7 +18,6 @@ from nimble_lantern.core.document.edits import (
     Edit,
     Join,
     Splice,
-    Split,
     delete,
 )
 from nimble_lantern.core.document.model import Document, Format, Kind, Piece, Position, Range
@@ -325,10 +324,7 @@ def split(sitting: Sitting, target: Places, side: str = "") -> Done | Refusal:
             return Refusal("There is a new paragraph there already.")
         form = _between(sitting.document, at.block, side)
         return Done(empty_beside(sitting, at.block, side, form), "a new paragraph")
-    end = len(block.text) - len(right)
-    steps = (Splice(at.block, len(left), end, Piece()), Split(at.block, len(left), block.format))
-    after = sitting.edited(Edit(steps))
-    fresh = units.block_range(after.document, at.block + 1)
+    after, fresh = paragraph_at(sitting, at)
     return Done(after.about([fresh]), f"new paragraph at {quoted(after.document.text(fresh))}")
 
 

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import re
 from collections.abc import Sequence
-from dataclasses import replace
 
 from nimble_lantern.core.commands.by_letters import (
     as_word,
@@ -13,6 +12,7 @@ from nimble_lantern.core.commands.by_letters import (
     spells_one,
     told_of,
 )
+from nimble_lantern.core.commands.selecting import select
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.replacing import replace_range, without_stop
 from nimble_lantern.core.document import units
@@ -29,6 +29,7 @@ from nimble_lantern.core.lexicon.sentences import AFTER_MEAN, NEVER_LAST, VERBS
 from nimble_lantern.core.mending.knowing import taught_by
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.alike import Mend, kind_of, mends, of_one_kind
+from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.targets.sounds import heard_alike, phrase_key
 from nimble_lantern.core.targets.words import normal, places
 
@@ -304,8 +305,7 @@ def _selected_instead(sitting: Sitting, text: tuple[str, ...]) -> Done | None:
     if not others:
         return None
     r = min(others, key=lambda r: (abs(r.start.block - chosen.start.block), r < chosen, r))
-    after = replace(sitting.about([r]), selection=r, fresh=True)
-    return Done(after, f"selected {quoted(sitting.document.text(r))}")
+    return select(sitting, Places((r,)))
 
 
 def _again(sitting: Sitting, before: Range, said: tuple[str, ...]) -> bool:

@@ -14,6 +14,7 @@ from nimble_lantern.core.document.tables import Table
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.tabled import PRICES, singular
 
 
 def sortable(sitting: Sitting, parse: Parse) -> bool:
@@ -43,12 +44,11 @@ def priced(sitting: Sitting, table: Table) -> int | None:
     """The one column whose heading is a price's: what "the cheapest" is told of."""
     heads = [sitting.document.blocks[table.cell(0, c)] for c in range(table.columns)]
     priced = [
-        c for c, head in enumerate(heads) if not _PRICES.isdisjoint(head.text.lower().split())
+        c
+        for c, head in enumerate(heads)
+        if any(singular((word,))[0] in PRICES for word in head.text.lower().split())
     ]
     return priced[0] if len(priced) == 1 else None
-
-
-_PRICES = frozenset("price prices cost costs fee fees charge fare each amount rate rent".split())
 
 
 def in_its_table(sitting: Sitting, parse: Parse) -> bool:

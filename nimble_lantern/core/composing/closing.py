@@ -8,6 +8,7 @@ import re
 from nimble_lantern.core.composing.placing import keeps_capital
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Document, Piece, Position, Range
+from nimble_lantern.core.lexicon.names import ABBREVIATIONS
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.writing.writer import Written
 
@@ -15,8 +16,6 @@ ENDING, GOING_ON = ".?!", ",;:"
 CLOSING = ENDING + GOING_ON
 _NEXT = re.compile(r"[”’\"')]*\s+[“‘\"'(]?(\w[\w’'-]*)")
 _LAST = re.compile(r"[\w.]+$")
-_SHORTENED = frozenset("mr mrs ms dr st no nr etc approx vs prof rev capt tel".split())
-"""Words with a full stop that ends no sentence."""
 
 
 def mark_behind(sitting: Sitting, end: Position) -> Range:
@@ -59,12 +58,12 @@ def goes_on_behind(before: Sitting, sitting: Sitting, mark: Range, old: str = ""
     new, found = text[mark.start.offset : end], _NEXT.match(text, end)
     last = _LAST.search(text[: mark.start.offset])
     word = last[0].lower() if last else ""
-    if found is None or len(word) == 1 or "." in word or word in _SHORTENED:
+    if found is None or len(word) == 1 or "." in word or word in ABBREVIATIONS:
         return sitting
     letter, start = found[1][0], found.start(1)
     if new in ENDING and letter.islower():
         piece = letter.upper()
-    elif old in ENDING and new in GOING_ON and old and not keeps_capital(before, found[1]):
+    elif old in tuple(ENDING) and new in GOING_ON and not keeps_capital(before, found[1]):
         piece = letter.lower()
     else:
         return sitting

@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from nimble_lantern.core.document.edits import AddBlocks, Edit
-from nimble_lantern.core.document.model import Block, Format, Kind, Position, Range
+from nimble_lantern.core.document.edits import AddBlocks, Edit, Splice, Split
+from nimble_lantern.core.document.model import Block, Format, Kind, Piece, Position, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Places, Unit
@@ -20,7 +20,17 @@ def empty_beside(sitting: Sitting, b: int, side: str, form: Format) -> Sitting:
     return replace(after.placed(place), wrote=place)
 
 
-def outside(
+def paragraph_at(sitting: Sitting, at: Position) -> tuple[Sitting, Range]:
+    """A new paragraph that begins at a place within one, and where it is."""
+    block = sitting.document.blocks[at.block]
+    left, right = len(block.text[: at.offset].rstrip(" ")), block.text[at.offset :].lstrip(" ")
+    end = len(block.text) - len(right)
+    steps = (Splice(at.block, left, end, Piece()), Split(at.block, left, block.format))
+    after = sitting.edited(Edit(steps))
+    return after, block_range(after.document, at.block + 1)
+
+
+def room_beside(
     sitting: Sitting, target: Places, before: bool, source: Range
 ) -> tuple[Sitting, Range, Range] | None:
     """An empty paragraph before or after a whole table or list, where it is, and where `source`

@@ -368,20 +368,12 @@ def _part_of(words: tuple[str, ...]) -> tuple[str, ...]:
 
 
 def _said_once(words: tuple[str, ...]) -> tuple[str, ...]:
-    """Without what was said twice while somebody thought: "the the last line", "select the no the
-    last line"."""
+    """Without what was said twice while somebody thought: "the the last line"."""
     gone: set[int] = set()
     for i in range(1, len(words)):
         if words[i] == words[i - 1] and words[i] in LITTLE:
             gone.add(i)
-        begun_again = i > 1 and words[i] == words[i - 2] and words[i - 1] in _BEGINNING_AGAIN
-        if begun_again and (words[i] in LITTLE or i == _SECOND):
-            gone |= {i - 1, i}
     return tuple(w for i, w in enumerate(words) if i not in gone)
-
-
-_BEGINNING_AGAIN = frozenset("no well sorry wait rather".split())
-_SECOND = 2
 
 
 def _without(words: tuple[str, ...], phrases: Sequence[tuple[str, ...]]) -> tuple[str, ...]:

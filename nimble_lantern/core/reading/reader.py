@@ -20,7 +20,6 @@ from nimble_lantern.core.reading.addressing import (
     plainer_than,
 )
 from nimble_lantern.core.reading.apart import within_a_part
-from nimble_lantern.core.reading.begun_again import begun_again
 from nimble_lantern.core.reading.exactly import (
     PLEASE,
     TEXT,
@@ -32,6 +31,7 @@ from nimble_lantern.core.reading.exactly import (
     writes_words,
 )
 from nimble_lantern.core.reading.repeated import nearly_stands, quotes, stands_there
+from nimble_lantern.core.reading.self_repair import repairs
 from nimble_lantern.core.reading.ways import Asked, in_other_ways, named_first
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
@@ -146,7 +146,7 @@ def _mended(
     "Put a comma after coat no after water" writes no "coat no".
     """
     for wording in (words, *(p.words for p in reversed(plainer))):
-        for repair in begun_again(wording):
+        for repair in repairs(wording):
             if exact(sitting.document, repair.seam):
                 continue
             said = exactly(sitting, repair.words, whole=True)

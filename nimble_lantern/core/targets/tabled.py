@@ -63,18 +63,21 @@ def column_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> 
     return same[0] if len(same) == 1 and len(words) == 1 else None
 
 
-_ALIKE = tuple(
-    frozenset(group.split())
-    for group in (
-        "price cost fee charge fare amount rate",
-        "phone telephone mobile tel",
-        "name who person whom",
-        "date day when",
-        "time hour clock",
-        "place where venue location",
-        "task job work duty what",
-        "notes note remarks remark comments comment",
-    )
+PRICES = frozenset("price cost fee charge fare amount rate rent each".split())
+_ALIKE = (
+    PRICES,
+    *(
+        frozenset(group.split())
+        for group in (
+            "phone telephone mobile tel",
+            "name who person whom",
+            "date day when",
+            "time hour clock",
+            "place where venue location",
+            "task job work duty what",
+            "notes note remarks remark comments comment",
+        )
+    ),
 )
 """What headings of columns are called besides, each in one of its kind."""
 

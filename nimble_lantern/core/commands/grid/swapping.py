@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
+from nimble_lantern.core.commands.joining import swap
 from nimble_lantern.core.commands.table_here import column_named, here, of_table, row_named
-from nimble_lantern.core.commands.wording import quoted
-from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.tables import Table
+from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, command
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places
 
 
 def _cells(
@@ -45,14 +46,8 @@ def swap_in_row(
     name: tuple[str, ...],
     words: tuple[str, ...],
     row: tuple[str, ...],
-) -> Done:
+) -> Done | Refusal:
     """Let two cells of a row change places, named by their columns."""
     cells = _cells(sitting, table, row, (name, words))
-    blocks = [sitting.document.blocks[b] for b in cells]
-    steps = tuple(
-        Splice(b, 0, len(blocks[n].text), blocks[1 - n].piece(0, len(blocks[1 - n].text)))
-        for n, b in enumerate(cells)
-    )
-    after = sitting.edited(Edit(steps))
-    one, other = (quoted(block.text) for block in blocks)
-    return Done(after.about(()), f"swapped {one} and {other}")
+    one, other = (Places((block_range(sitting.document, b),)) for b in cells)
+    return swap(sitting, a=one, b=other)

@@ -22,7 +22,7 @@ _SURE = tuple(
     ).split(", ")
 )
 """Editing terms that are seldom anything else."""
-_MAYBE = tuple((word,) for word in "no sorry wait rather oops".split())
+_MAYBE = tuple((word,) for word in "no sorry wait rather well oops".split())
 _LONGEST = 20
 _FEW = 3
 
@@ -40,7 +40,7 @@ class Repair(NamedTuple):
     first: tuple[str, ...] = ()
 
 
-def begun_again(words: Sequence[str]) -> Iterator[Repair]:
+def repairs(words: Sequence[str]) -> Iterator[Repair]:
     """The requests that words may be when what was said wrong is left out, the likeliest first."""
     words = tuple(words)
     if not words or words[0] not in _VERBS or len(words) > _LONGEST:
