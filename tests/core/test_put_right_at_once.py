@@ -178,6 +178,11 @@ class AskedOtherwise(AtWork):
     def test_what_is_said_not_to_be_done_is_no_request(self) -> None:
         self.stays(LETTER, "he did no good is a bit strong say could not clear it")
 
+    def test_no_verb_is_lost_behind_its_auxiliary(self) -> None:
+        self.has(
+            WALK, "below the last paragraph write nell will come", "outside.\n\nNell will come"
+        )
+
     def test_what_the_desk_cannot_do_is_answered(self) -> None:
         self.refused(
             WALK, "insert a page break before tea", "put a picture of the gate in the title"

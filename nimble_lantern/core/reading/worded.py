@@ -356,6 +356,8 @@ def surely(sitting: Sitting, parse: Parse, asked: Asked) -> bool:
         return False  # "rope belongs under soap" is said of their rows
     if not parse.args.get("text"):
         return asked.shifted  # a part of the page is moved, or joined to another
+    if len(asked.new) > 1 and asked.new[-1] in AUXILIARIES:
+        return False  # "nell will come" is no "nell will" that is to come somewhere
     if asked.job.words:
         return _surely_inserts(sitting, parse, asked)
     if asked.new[-1] in ("first", "last") and a_whole_sentence(sitting.document, asked.new[:-1]):
