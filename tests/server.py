@@ -28,7 +28,8 @@ class Server:
     ) -> None:
         self.port = port or free_port()
         args = ["serve", "--port", str(self.port), "--data", str(folder)]
-        command = [sys.executable, "-m", "nimble_lantern.cli", *args, *(["--demo"] if demo else [])]
+        python = [sys.executable, "-X", "faulthandler"]  # a crash, or `stacks`, says where it is
+        command = [*python, "-m", "nimble_lantern.cli", *args, *(["--demo"] if demo else [])]
         around = os.environ if ears else {**os.environ, "LANTERN_EARS": str(folder / "no-ears")}
         self.process = subprocess.Popen(command, stdout=subprocess.DEVNULL, env=around)
         deadline = time.monotonic() + STARTING_SECONDS
@@ -68,6 +69,14 @@ class Server:
             time.sleep(seconds)
         finally:
             os.kill(self.process.pid, signal.SIGCONT)
+
+    def stacks(self) -> str:
+        """Ends it, and lets it write to the standard error what each of its threads is at."""
+        if (status := self.process.poll()) is not None:
+            return f"the server is gone, with status {status}"
+        self.process.send_signal(signal.SIGABRT)
+        self.process.wait(20)
+        return "what the server was at stands above"
 
     def stop(self) -> None:
         if self.process.poll() is None:

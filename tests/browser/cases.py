@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import tempfile
 import unittest
+from collections.abc import Callable
 from pathlib import Path
 
 from selenium.webdriver import Chrome
@@ -16,6 +17,10 @@ from tests.server import Server
 
 SOUND_SECONDS = 90.0
 """How long a busy machine may take to hear a few utterances."""
+
+_TELLING = (".lamp-link", "#advice", "#heard")
+_MICROPHONE = "return [document.visibilityState, performance.now(), window.spoke]"
+"""Whether the page is shown, how long it has been there, and when it last had sound, all in ms."""
 
 
 class BrowserCase(unittest.TestCase):
@@ -46,11 +51,30 @@ class BrowserCase(unittest.TestCase):
             )
         )
 
+    def until(
+        self, driver: Chrome, condition: Callable[[], object], what: str, seconds: float = 30.0
+    ) -> None:
+        """Wait for a condition; if it does not come true, tell how page and server are."""
+        try:
+            wait_until(condition, seconds, what)
+        except AssertionError as error:
+            page = [" ".join(self.text(driver, s).split()) for s in _TELLING]
+            trail = [(e.number, e.heard, e.read_as) for e in self.kept().trail]
+            error.add_note(f"{page}, {driver.execute_script(_MICROPHONE)}; {trail}")
+            error.add_note(self.server.stacks())
+            raise
+
     def waits(self, driver: Chrome, selector: str, words: str, seconds: float = 30.0) -> None:
-        wait_until(
-            lambda: words in self.text(driver, selector),
-            seconds,
-            f"“{words}” in {selector}; there is: {self.text(driver, selector)!r}",
+        what = f"“{words}” in {selector}"
+        self.until(driver, lambda: words in self.text(driver, selector), what, seconds)
+
+    def is_linked(self, driver: Chrome) -> None:
+        """Wait until the page is listened to, and nothing is behind."""
+        self.until(
+            driver,
+            lambda: not self.text(driver, ".lamp-link").strip(),
+            "the link",
+            SOUND_SECONDS,
         )
 
     def appears(self, driver: Chrome, selector: str) -> None:

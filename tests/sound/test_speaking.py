@@ -10,7 +10,6 @@ from selenium.webdriver import Chrome
 from nimble_lantern.engines import ears
 from nimble_lantern.formats import to_markdown, to_text
 from tests.browser.cases import SOUND_SECONDS, BrowserCase
-from tests.browser.chromium import wait_until
 from tests.server import Server
 from tests.speaking import speak
 
@@ -48,7 +47,12 @@ class Spoken(BrowserCase):
                  "bold the last two words"]  # fmt: skip
         wav = speak(self.folder / "three.wav", lines, voice, pause=1.5)
         self.page = self.browser(wav)
-        wait_until(lambda: self.count(self.page, ".trail-no") >= 3, SOUND_SECONDS, "utterances")
+        self.until(
+            self.page,
+            lambda: self.count(self.page, ".trail-no") >= 3,
+            "utterances",
+            SOUND_SECONDS,
+        )
         return self.text(self.page, ".line .ink")
 
     def _bold(self, words: str) -> bool:
@@ -88,7 +92,7 @@ class Spoken(BrowserCase):
         self.waits(driver, ".trail-summary", "island", SOUND_SECONDS)
         links = driver.execute_script("return window.links")
         self.assertIn("catching up: kept", [link.strip() for link in links])
-        wait_until(lambda: self.text(driver, ".lamp-link").strip() == "", SOUND_SECONDS, "the link")
+        self.is_linked(driver)
         self.assertEqual(len(self.kept().trail), 2)
 
 
@@ -109,7 +113,9 @@ class HandsFree(BrowserCase):
         self.waits(driver, ".mark-bold", "meeting", SOUND_SECONDS)
         self.waits(driver, ".lamp-state", "resting", SOUND_SECONDS)
         self.waits(driver, ".lamp-state", "listening", SOUND_SECONDS)
-        wait_until(lambda: self.count(driver, ".mark-bold") == 0, SOUND_SECONDS, "the undoing")
+        self.until(
+            driver, lambda: self.count(driver, ".mark-bold") == 0, "the undoing", SOUND_SECONDS
+        )
         self.assertEqual(self.text(driver, ".line .ink").strip(), "Please come to the meeting")
         trail = [(e.read_as, e.command) for e in self.kept().trail]
         self.assertEqual(
@@ -143,7 +149,7 @@ class TwoPages(BrowserCase):
         # the first page to be closed before its own.
         wav = speak(self.folder / "two.wav", lines, "awb", pause=25)
         driver = self.browser(wav)
-        wait_until(lambda: self.text(driver, ".lamp-link").strip() == "", SOUND_SECONDS, "a link")
+        self.is_linked(driver)
         first = driver.current_window_handle
         driver.switch_to.new_window("window")
         driver.get(self.server.address)
@@ -154,10 +160,10 @@ class TwoPages(BrowserCase):
         self._first_line_is_over(driver)
         driver.switch_to.window(first)
         # A slow machine may still be catching up with what was said.
-        wait_until(lambda: self.text(driver, ".lamp-link").strip() == "", SOUND_SECONDS, "a link")
+        self.is_linked(driver)
         driver.close()
         driver.switch_to.window(second)
-        wait_until(lambda: self.text(driver, ".lamp-link").strip() == "", SOUND_SECONDS, "a link")
+        self.is_linked(driver)
         self.assertEqual(self.text(driver, ".lamp-state"), "listening")
         self.waits(driver, ".trail-summary", "island", SOUND_SECONDS)
         self.assertEqual([e.heard for e in self.kept().trail], lines)
@@ -166,7 +172,9 @@ class TwoPages(BrowserCase):
     def _first_line_is_over(self, driver: Chrome) -> None:
         # On a busy machine the level is seen seconds late; the next line is 25 s away.
         over = "return window.spoke && Date.now() - window.spoke > 6000"
-        wait_until(lambda: driver.execute_script(over), SOUND_SECONDS, "the end of the line")
+        self.until(
+            driver, lambda: driver.execute_script(over), "the end of the line", SOUND_SECONDS
+        )
 
 
 class Restarting(BrowserCase):
@@ -180,25 +188,32 @@ class Restarting(BrowserCase):
         self.waits(driver, ".lamp-state", "listening", SOUND_SECONDS)
         _watches_for_speech(driver)
         speaks = "return window.spoke > window.since"
-        linked = "return document.querySelector('.lamp-link').textContent.trim() === ''"
         newest = (
             "const shown = document.querySelectorAll('.trail-no');"
             "return Math.max(0, ...[...shown].map((no) => parseInt(no.textContent)))"
         )
         for n in range(1, 11):
             # On a slow machine the line may have been spoken during the last restart.
-            wait_until(
+            self.until(
+                driver,
                 lambda n=n: driver.execute_script(speaks) or len(self.kept().trail) >= n,
-                SOUND_SECONDS,
                 "speech",
+                SOUND_SECONDS,
             )
             self.server.kill()
             driver.execute_script("window.since = Date.now() + 4000")
             self.waits(driver, ".lamp-link", "connection lost", SOUND_SECONDS)
             self.server = Server(self.folder / "data", port=self.server.port)
-            wait_until(lambda n=n: len(self.kept().trail) >= n, SOUND_SECONDS, f"utterance {n}")
-            wait_until(lambda: driver.execute_script(linked), SOUND_SECONDS, "the link")
-            wait_until(lambda n=n: driver.execute_script(newest) >= n, SOUND_SECONDS, f"line {n}")
+            self.until(
+                driver, lambda n=n: len(self.kept().trail) >= n, f"utterance {n}", SOUND_SECONDS
+            )
+            self.is_linked(driver)
+            self.until(
+                driver,
+                lambda n=n: driver.execute_script(newest) >= n,
+                f"line {n}",
+                SOUND_SECONDS,
+            )
         self.assertEqual([self._meant(e.heard) for e in self.kept().trail], [*self.LINES * 5])
 
     def _meant(self, heard: str) -> str:
