@@ -3,6 +3,8 @@
 // that everything up to its end is decided and on the disk: then it can no longer be lost.
 "use strict";
 
+importScripts("resampling.js");
+
 const RATE = 16000;
 const CHUNK = 1600;              // 0.1 seconds
 const CHUNK_MS = 100;
@@ -12,7 +14,6 @@ const BEHIND_MS = 2000;          // how long a chunk may wait before the lamp sa
 const WATCH_MS = 500;
 const RETRY_MS = 500;
 const TRIES = 5;                 // of a chunk that the server has a fault with
-const TAPS = 24;                 // on either side of the resampler's centre
 
 const stream = crypto.randomUUID?.() ?? String(Math.random()).slice(2);
 let page = "", room = 0, shows = 0;
@@ -57,38 +58,11 @@ async function read(readable) {
   }
 }
 
-// Windowed-sinc resampling with a cut-off below the lower of the two Nyquist rates.
-function resampler(from) {
-  const ratio = from / RATE, cut = Math.min(1, RATE / from) * 0.92;
-  const reach = Math.ceil(TAPS / cut);
-  let held = new Float32Array(reach), at = reach;
-  return (samples) => {
-    const all = new Float32Array(held.length + samples.length);
-    all.set(held);
-    all.set(samples, held.length);
-    const out = [];
-    for (; at + reach < all.length; at += ratio) {
-      let sum = 0;
-      const first = Math.ceil(at - reach), last = Math.floor(at + reach);
-      for (let i = Math.max(0, first); i <= last; i++) {
-        const x = (i - at) * cut, edge = (i - at) / reach;
-        const sinc = Math.abs(x) < 1e-9 ? 1 : Math.sin(Math.PI * x) / (Math.PI * x);
-        sum += all[i] * sinc * cut * (0.5 + 0.5 * Math.cos(Math.PI * edge));
-      }
-      out.push(sum);
-    }
-    const drop = Math.max(0, Math.floor(at - reach));
-    held = all.slice(drop);
-    at -= drop;
-    return out;
-  };
-}
-
 postMessage({ stream });
 
 let source = 0;
 function hear(samples, rate) {
-  if (rate !== source) { source = rate; resample = resampler(rate); }
+  if (rate !== source) { source = rate; resample = resampler(rate, RATE); }
   const fresh = rate === RATE ? samples : resample(samples);
   const joined = new Float32Array(pending.length + fresh.length);
   joined.set(pending);
