@@ -6,6 +6,7 @@ listen through a microphone come after them, as they need the machine's time.
 
 from __future__ import annotations
 
+import os
 import re
 import subprocess
 import sys
@@ -72,8 +73,15 @@ def run_all() -> int:
 
 def _apart(names: Sequence[str]) -> subprocess.CompletedProcess[str]:
     command = [sys.executable, "-m", "tests", *names]
+    # Some hundred processes are started: what one of them compiled need not be compiled again.
+    around = {**os.environ, "PYTHONDONTWRITEBYTECODE": ""}
     return subprocess.run(
-        command, stdout=subprocess.PIPE, stderr=subprocess.STDOUT, text=True, errors="replace"
+        command,
+        stdout=subprocess.PIPE,
+        stderr=subprocess.STDOUT,
+        text=True,
+        errors="replace",
+        env=around,
     )
 
 
