@@ -144,6 +144,8 @@ def heading(
     sitting: Sitting, target: Places | None = None, headinglevel: int = 1
 ) -> Done | Refusal:
     """Make a paragraph a heading, of level one unless you say two or three."""
+    if target is not None and target.unit is Unit.SECTION:
+        return Refusal("A section is a heading and what is below it; say which paragraph is meant.")
     form = _shape(Format(Kind.HEADING, headinglevel))
     done = _become(sitting, target, f"heading {headinglevel}", **form)
     return _said_whole(done) if isinstance(done, Done) else done

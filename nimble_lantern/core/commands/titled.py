@@ -18,7 +18,7 @@ from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, Units
+from nimble_lantern.core.targets.model import Places, Unit, Units, Words
 from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.writing.lexer import Manner, special
 
@@ -47,7 +47,25 @@ _NEXT = "[now] [the] (next | new | another) {level:titled}"
 
 
 def _of_a_part(sitting: Sitting, parse: Parse) -> bool:
-    return names_a_block(sitting, parse) and _new(sitting, parse)
+    return _at_a_block(sitting, parse) and _new(sitting, parse)
+
+
+def _at_a_block(sitting: Sitting, parse: Parse) -> bool:
+    return names_a_block(sitting, parse) or _by_its_first_words(sitting, parse)
+
+
+def _by_its_first_words(sitting: Sitting, parse: Parse) -> bool:
+    """ "Above we agreed", where that begins the only paragraph in which it stands."""
+    target = parse.args.get("target")
+    if not isinstance(target, Words) or target.order is not None or target.of is not None:
+        return False
+    places = exact(sitting.document, target.words)
+    return len(places) == 1 and places[0].start.offset == 0
+
+
+def _goes_on(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put a heading above the pump repairs": the paragraph's first words, then new ones."""
+    return _by_its_first_words(sitting, parse) and _new(sitting, parse)
 
 
 def _of_several(sitting: Sitting, parse: Parse) -> bool:
@@ -87,6 +105,15 @@ def _after_a_sentence(sitting: Sitting, parse: Parse) -> bool:
     headed = any(block.kind is Kind.HEADING for block in sitting.document.blocks)
     first = tuple(parse.args.get("text", ("is",)))[0]
     return ended and headed and first not in AUXILIARIES | VERBS | PREPOSITIONS
+
+
+def _on_its_own_line(sitting: Sitting, parse: Parse) -> bool:
+    """ "Add a heading costs", which is no title of anything else: "put a title page in"."""
+    text = tuple(parse.args.get("text", ("that",)))
+    heads = parse.args.get("level", _TITLE) != _TITLE and text[0] not in _SAID
+    if PARTS.issuperset(text):
+        return False
+    return _on_an_empty_line(sitting, parse) or heads and _after_a_sentence(sitting, parse)
 
 
 def _names_the_page(sitting: Sitting, parse: Parse) -> bool:
@@ -137,11 +164,12 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
     *each(
         _on_an_empty_line,
         "(a | another | the) {level:titled} {said:saying} {text}",
-        f"{_ADD_ONE} {{text}}",
         "[a] new heading {text}",
     ),
+    Way(f"{_ADD_ONE} {{text}}", when=_on_its_own_line),
+    Way(f"{_ADD_ONE} {{side:beside}} {{target}} {{text}}", when=_goes_on),
     *each(
-        names_a_block,
+        _at_a_block,
         f"{_ADD_ONE} {{side:beside}} {{target}}",
         f"{{side:beside}} {{target}} {_ADD_ONE}",
     ),

@@ -59,7 +59,8 @@ class Likened:
     names: Phrase = ()
     """Its words that name the one thing that it is about."""
     strange: int = 0
-    """How many words of the utterance no wording of the command has, and nothing explains."""
+    """How many words of the utterance no wording of the command has, or name a part of a page that
+    it says nothing of."""
 
 
 class Request(NamedTuple):
@@ -381,10 +382,14 @@ def _filled(
         plain = [(next(fills)[1].words if p.startswith("{") else (p,)) for p in parts]
         about = chosen[0][1].words if len(chosen) == 1 else ()
         spoken = tuple(word for phrase in plain for word in phrase)
+        strange += _ANOTHER * len(_UNITS.intersection(words).difference(spoken))
         found.append(_Filled(fit, spoken, about, request.command, strange))
     yield from sorted(found, reverse=True)[:3]
 
 
+_ANOTHER = 2
+_UNITS = frozenset("word sentence line list table row column item cell".split())
+"""A request that says nothing of one that was named is about something else."""
 _TURNED, _LEFT_OUT, _UNHEARD = 0.5, 1.0, 0.4
 """What it costs to name two things the other way round, to leave out a word of the page, or one
 that is not usual with the command."""
