@@ -15,11 +15,12 @@ from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
-from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, LITTLE, PREPOSITIONS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Order, Places, Unit, Units
+from nimble_lantern.core.targets.model import Order, Places, Unit, Units, Words
 from nimble_lantern.core.targets.resolve import resolve
+from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.writing.lexer import mark_named
 
 CATALOGUE.table(
@@ -53,6 +54,8 @@ def _said_at_the_end(sitting: Sitting, parse: Parse) -> bool:
 def _told_in_full(sitting: Sitting, parse: Parse) -> bool:
     """ "Add a sentence the board will come"; "add a sentence about the board" says no words."""
     text = tuple(parse.args.get("text", ()))
+    if text[:1] and text[0] in _SIDES and exact(sitting.document, text[1:2]):
+        return False  # "a sentence after tea": the tea may be the page's
     plain = bool(text) and text[0] not in PREPOSITIONS | _ABOUT_IT and text[0][-3:] != "ing"
     if "edge" in parse.args:
         return plain and len(text) > 1
@@ -60,13 +63,19 @@ def _told_in_full(sitting: Sitting, parse: Parse) -> bool:
     return plain and telling and parse.args.get("unit") is not Unit.ITEM
 
 
+_JOINING = frozenset("and but so or because".split())
+_SIDES = frozenset("before after behind above below under".split())
 _ABOUT_IT = frozenset("that which who whose so if when where because but and or to as".split())
 """First, they tell what it is to be like: "a sentence that nobody understands"."""
 
 
 def _told_beside(sitting: Sitting, parse: Parse) -> bool:
-    """ "Under the title write one sentence she likes tea"."""
-    return _stands_beside(sitting, parse) and _told_in_full(sitting, parse)
+    """ "Under the title write one sentence she likes tea", "... after the cat but we did"."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    if isinstance(target, Words) and LITTLE.issuperset(target.words):
+        return False
+    joins = text[:1] and text[0] in _JOINING and len(text) > 2
+    return _stands_beside(sitting, parse) and bool(joins or _told_in_full(sitting, parse))
 
 
 def _stands_beside(sitting: Sitting, parse: Parse) -> bool:
@@ -103,9 +112,10 @@ def _stands_beside(sitting: Sitting, parse: Parse) -> bool:
         f"{_ADD_ONE} {_SAYING} {{text:words}} {{side:beside}} {{target}}",
         f"{{side:beside}} {{target}} {_ADD_ONE} {_SAYING} {{text}}",
     ),
-    Way(
+    *each(
+        _told_beside,
         f"{{side:beside}} {{target}} (add | insert | put | write) {_ONE} {{text}}",
-        when=_told_beside,
+        f"(add | insert | append | put | write) {_ONE} {{side:beside}} {{target}} {{text}}",
     ),
     *each(
         names_a_part,

@@ -31,7 +31,7 @@ OF_THE_SPEAKER = (("me",), ("the", "cursor"), ("the", "caret"), ("my", "cursor")
 """Put somewhere, they are no words to be written: "put me in row two"."""
 
 
-def in_table(sitting: Sitting, parse: Parse) -> bool:
+def in_table(sitting: Sitting, parse: Parse | None = None) -> bool:
     return sitting.document.blocks[sitting.writing_place.block].cell is not None
 
 

@@ -1,6 +1,7 @@
 """Rows and columns of a table: added, moved, sorted, summed, made wider, taken out."""
 
 from nimble_lantern.core.commands.grid import (
+    amid,
     filling,
     heads,
     parts,
@@ -11,4 +12,14 @@ from nimble_lantern.core.commands.grid import (
     widths,
 )
 
-__all__ = ["filling", "spreading", "swapping", "parts", "heads", "sorting", "widths", "totals"]
+__all__ = [
+    "amid",
+    "filling",
+    "spreading",
+    "swapping",
+    "parts",
+    "heads",
+    "sorting",
+    "widths",
+    "totals",
+]

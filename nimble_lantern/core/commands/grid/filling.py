@@ -193,10 +193,16 @@ def fill_row(
     empty = (r for r in range(1, table.rows) if not any(b.text.strip() for b in rows[r]))
     at = next(empty, table.rows) if ended > 0 else int(has_header(rows))
     if ended < 0 or at == table.rows:
-        rows.insert(at, [empty_cell(block) for block in rows[-1]])
-        sitting = rebuilt(sitting, table, rows)
-        table = table_at(sitting.document.blocks, table.first) or table
+        sitting, table = with_a_row(sitting, table, at)
     return filled(sitting, table, at, said, go_there=inside)
+
+
+def with_a_row(sitting: Sitting, table: Table, at: int) -> tuple[Sitting, Table]:
+    """The sitting with an empty row at a number, and the table as it is then."""
+    rows = rows_of(sitting.document.blocks, table)
+    rows.insert(at, [empty_cell(block) for block in rows[-1]])
+    after = rebuilt(sitting, table, rows)
+    return after, table_at(after.document.blocks, table.first) or table
 
 
 def cells_told(sitting: Sitting, table: Table, text: Said) -> tuple[Said, ...] | Refusal:

@@ -229,6 +229,18 @@ def add(
     return Done(replace(after, wrote=after.caret), f"{many(number, 'column')} added")
 
 
+def row_beside(
+    sitting: Sitting, words: tuple[str, ...], other: tuple[str, ...] = ()
+) -> int | Refusal:
+    """The number of the row of a name; of two side by side that of the upper one."""
+    found = _beside(sitting, Unit.ROW, words, other)
+    if isinstance(found, Refusal):
+        return found
+    cell = sitting.document.blocks[found.first.start.block].cell
+    assert cell is not None
+    return cell.row
+
+
 def _beside(
     sitting: Sitting, grid: Unit, words: tuple[str, ...], other: tuple[str, ...]
 ) -> Places | Refusal:
