@@ -2,17 +2,19 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.learning import taken_for
+from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, TRADE_VERBS
 from nimble_lantern.core.reading import intents, nearest, worded
-from nimble_lantern.core.reading.addressing import barest, wordings
+from nimble_lantern.core.reading.addressing import barest, reasoned, wordings
 from nimble_lantern.core.reading.exactly import exactly
-from nimble_lantern.core.reading.restated import restated
+from nimble_lantern.core.reading.restated import Restated, restated
 from nimble_lantern.core.state import Help, Option, Question, Sitting
+from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.turn import Turn, held_back
 
 _LEAST_UNASKED = 0.8
@@ -58,14 +60,29 @@ def _other_words(sitting: Sitting, words: Sequence[str]) -> list[nearest.Offer]:
     near = nearest.round_here(sitting)
     if named := _names_given(near, barest(words)):
         return named
-    for asked in worded.maybe_instead(near, barest(words)):
-        if offer := _as_offer(near, asked.words):
-            return [replace(offer, destructive=True, names=asked.old, learns=False)]
-    again = ((said, _as_offer(near, said.words)) for said in restated(near, barest(words)))
-    found = [replace(o, destructive=True, names=s.old, learns=False) for s, o in again if o]
-    return _no_two(*found)
+    again = _changes(near, restated(near, barest(words)))
+    if again and "not" in words:
+        return again  # "in the hall not the shed": both were named
+    instead = _changes(near, worded.maybe_instead(near, barest(words)))[:1]
+    return instead or again or _with_a_reason(near, tuple(words))
 
 
+def _changes(sitting: Sitting, found: Iterable[worded.Asked | Restated]) -> list[nearest.Offer]:
+    made = ((change, _as_offer(sitting, change.words)) for change in found)
+    return _no_two(*(replace(o, destructive=True, names=c.old, learns=False) for c, o in made if o))
+
+
+def _with_a_reason(sitting: Sitting, words: tuple[str, ...]) -> list[nearest.Offer]:
+    """ "She came after all so take out apologies from greta", of words that stand there."""
+    for plain in reasoned(words):
+        stands = exact(sitting.document, plain.words[-_FEWEST_TOLD:])
+        asks = plain.words[0] in TRADE_VERBS | PLAIN_VERBS and not plain.behind
+        if stands and asks and (offer := _as_offer(sitting, plain.words)):
+            return [replace(offer, learns=False)]
+    return []
+
+
+_FEWEST_TOLD = 2
 _CALLED = ("this place", "this version", "this document")
 
 

@@ -249,7 +249,9 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "undo [the] [my] last {number} [(things | steps | changes | utterances)] [i (did | made |"
     " said)]",
     "undo [the | my] last [(thing | change | step | command | one)] [i (did | made | said)]",
-    "undo that last (thing | change | step | command | one)",
+    "undo (that | the | my) [very] last (thing | bit | change | step | command | one) [i (did |"
+    " made | said)]",
+    "undo (that | this) (thing | bit | change | step | command)",
     "undo {number:both} [of (those | them)]",
     "{number:undo_undo}",
     "undo (those | these | the) {number} [(things | changes | steps)]",
@@ -275,7 +277,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     ),
     "(take | put | turn) (that | the | my) [last] (change | edit | correction) back",
     "(cancel | undo | take back | reverse | revert) (that | the | my) last (change | thing | edit"
-    " | step | action | command)",
+    " | step | action | command | bit)",
     "(cancel | undo | reverse | revert) what you [have] [just] (did | done)",
     "(take | put) (the | that | my) (deletion | replacement | edit | formatting | insertion) back",
     "(undo | reverse | revert | take back) (the | that | my) (deletion | delete | replacement"
@@ -288,7 +290,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("(roll | wind) back [one step]", when=_was_a_command),
     Way("take (it | that | them) (off | out | away) again", when=_was_a_command),
-    "(scrap | forget | drop) (that | the | my) last (change | edit | step | command)",
+    "(scrap | scratch | forget | drop) (that | the | my) last (change | edit | step | command)",
     Way("(no | oh) undo undo [(that | it)]", when=_was_a_command),
     Way("[no] (do not | don't) do (that | it | this)", when=_just_harmed),
     Way(
@@ -316,7 +318,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "back {number} (steps | changes)",
     "{number} (steps | changes) back",
     "(take | put | get) [the | my] last {number} (changes | steps | things | edits) back",
-    "(take | put | get) [the | my | that] last (change | step | edit) back",
+    "(take | put | get) [the | my | that] last (change | step | edit | bit | thing) back",
     "(go | take me | take it) back to [how it was] before i did (that | it | this)",
     "(go | take me | take it | return) [back] to how it was [before]",
     "<wish> back what (i | you | we) [have] [just] (deleted | removed | cut | lost | took out)",

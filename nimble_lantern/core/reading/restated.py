@@ -55,7 +55,7 @@ def restated(sitting: Sitting, said: Sequence[str]) -> Iterator[Restated]:
     yield from _of_a_cell(document, words)
     forms = {form for word in words for form in (word, *singular((word,)))}
     sentences = list(_sentences(document, forms - LITTLE))
-    for find in (_made_it, _instead_of, _another_value, _between, _with_more):
+    for find in (_made_it, _instead_of, _another_value, _between, _with_more, _with_more_round):
         for sentence in sentences:
             for changed in find(sentence, words):
                 if not _one_of_many(sentences, changed):
@@ -247,7 +247,7 @@ _MAKING_IT = tuple(
     tuple(way.split())
     for way in (
         "make it", "make that", "it should be", "it should say", "it must be", "it has to be",
-        "let's say", "let's make it", "it ought to be", "have it say", "it is really",
+        "let's say", "let's make it", "it ought to be", "have it say", "it is really", "say",
     )
 )  # fmt: skip
 
@@ -257,8 +257,8 @@ def _made_it(there: Phrase, words: Phrase) -> Changes:
     new = next((words[len(way) :] for way in _MAKING_IT if words[: len(way)] == way), ())
     if not 1 < len(new) <= _LONGEST_THING:
         return
-    for old in (new[-1:], new[:1]):
-        told = old[0] not in LITTLE | DETERMINERS and there.count(old[0]) == 1
+    for old in (_end_of(new[::-1], there[::-1])[::-1], _end_of(new, there)):
+        told = old and old[0] not in LITTLE | DETERMINERS and _times(there, old) == 1
         if told and not _alike_in(there, new):
             before = there[: there.index(old[0])][-1:]
             owned = new[0] in DETERMINERS and before and before[0] in DETERMINERS
@@ -266,16 +266,28 @@ def _made_it(there: Phrase, words: Phrase) -> Changes:
             return
 
 
+def _end_of(words: Phrase, there: Phrase) -> Phrase:
+    """As many words from the first one on as stand there in a row."""
+    sizes = range(len(words), 0, -1)
+    return next((words[:size] for size in sizes if _alike_in(there, words[:size])), ())
+
+
 def _instead_of(there: Phrase, words: Phrase) -> Changes:
-    """Names what it is said instead of, at the end: "bring a coat instead of a hat"."""
-    at = next((i for i in range(1, len(words)) if words[i : i + 2] == ("instead", "of")), 0)
-    old = words[at + 2 :]
+    """Names what it is said instead of, at the end: "bring a coat instead of a hat", "it is in the
+    hall not the shed"."""
+    ways = ((i, way) for i in range(1, len(words)) for way in _INSTEAD_OF)
+    at, way = next(((i, w) for i, w in ways if words[i : i + len(w)] == w), (0, ()))
+    old = words[at + len(way) :]
     if at and old and len(old) <= _LONGEST_THING and _alike_in(there, old):
         new = words[max(0, at - len(old)) : at]
         if old[0] in DETERMINERS and new[:1] != old[:1] and old[1:]:
             new, old = new[1:] if new[:1] and new[0] in DETERMINERS else new, old
-        if len(new) == len(old) and (old[0] in DETERMINERS) == (new[0] in DETERMINERS):
+        alike = len(new) == len(old) and (old[0] in DETERMINERS) == (new[0] in DETERMINERS)
+        if alike and set(new) - LITTLE and set(old) - LITTLE:
             yield _Change((), old, new, ())
+
+
+_INSTEAD_OF = (("instead", "of"), ("rather", "than"), ("and", "not"), ("not",))
 
 
 def _alike_in(there: Phrase, part: Phrase) -> bool:
@@ -289,6 +301,30 @@ def _with_more(there: Phrase, words: Phrase) -> Changes:
     more = words[1:-1]
     if _alike_in(there, (words[0], words[-1])) and not set(more) & (LITTLE | DETERMINERS):
         yield _Change(words[:1], (), more, words[-1:])
+
+
+def _times(there: Phrase, part: Phrase) -> int:
+    return sum(there[i : i + len(part)] == part for i in range(len(there)))
+
+
+def _with_more_round(there: Phrase, words: Phrase) -> Changes:
+    """A thing with more said before or behind it: "lovely blue jumper", "big pan and lid"."""
+    if not _FEWEST < len(words) <= _LONGEST_THING or set(words) & _TELLING:
+        return
+    stands, more = words[1:], words[:1]
+    if (
+        _alike_in(there, stands)
+        and not set(more) & (LITTLE | DETERMINERS)
+        and stands[0] not in LITTLE
+    ):
+        yield _Change((), stands, words, ())
+    at = words.index("and") if "and" in words else 0
+    if at > 1 and _alike_in(there, words[:at]) and words[0] not in LITTLE:
+        yield _Change((), words[:at], words, ())
+
+
+_TELLING = VERBS | SUBJECT_PRONOUNS
+"""What says something of a thing: no thing alone."""
 
 
 def _named(words: Phrase, part: Phrase) -> bool:
