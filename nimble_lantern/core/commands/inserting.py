@@ -42,6 +42,31 @@ _WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM)
 def _beside(
     sitting: Sitting, target: Places, text: tuple[str, ...], before: bool
 ) -> Done | Refusal:
+    """Words or a mark beside a target, or beside each of several: "a full stop after each item"."""
+    if len(target.ranges) == 1:
+        return _beside_one(sitting, target, text, before)
+    text, after = _one_mark(text), sitting
+    # From the last one on: what is put in moves only what comes behind it.
+    for r in reversed(target.ranges):
+        made = _beside_one(after, Places((r,)), text, before, within=True)
+        after = made.sitting if isinstance(made, Done) else after
+    if after.document == sitting.document:
+        return Refusal("That stands there already.")
+    where = named(sitting.document, target.ranges)
+    mark = mark_named(bare_mark(text))
+    said = quoted(mark.text if mark else " ".join(text))
+    return Done(after, f"put {said} {'before' if before else 'after'} {where}")
+
+
+def _one_mark(text: tuple[str, ...]) -> tuple[str, ...]:
+    """ "Full stops", put in several places, are one in each."""
+    one = (*text[:-1], text[-1].removesuffix("s"))
+    return one if one != text and mark_named(one) and not mark_named(text) else text
+
+
+def _beside_one(
+    sitting: Sitting, target: Places, text: tuple[str, ...], before: bool, within: bool = False
+) -> Done | Refusal:
     text = inserted.closed(inserted.bare_word(text), target.unit)
     side = "before" if before else "after"
     where = named(sitting.document, target.ranges[:1])
@@ -50,7 +75,8 @@ def _beside(
         wrote = replace_range(*apart[:2], text)
         return Done(wrote.sitting, f"put {quoted(wrote.text)} {side} {where}")
     mark = mark_named(bare_mark(text)) is not None
-    whole = not mark and target.unit in _WHOLE or _is_an_item(sitting, target, text, before)
+    an_item = not within and _is_an_item(sitting, target, text, before)
+    whole = not mark and target.unit in _WHOLE or an_item
     if _stands_there(sitting, target.first, text, before):
         return Refusal(f"There is a {' '.join(bare_mark(text))} there already.")
     if not before and (closed := _other_stop(sitting, target.first, text)):
@@ -309,7 +335,7 @@ def insert_inside(
 ) -> Done | Refusal:
     """Put words in at the start or end of a paragraph or sentence.  The writing place stays."""
     if not inner and inserted.goes_on_with(text, target.unit):
-        target = Places((without_stop(sitting.document, target.first, ()),))
+        target = Places(tuple(without_stop(sitting.document, r, ()) for r in target.ranges))
     text = inserted.closed(text, target.unit)
     return _beside(sitting, replace(target, unit=None), text, before=inner)
 

@@ -107,13 +107,11 @@ def _after_a_sentence(sitting: Sitting, parse: Parse) -> bool:
     return ended and headed and first not in AUXILIARIES | VERBS | PREPOSITIONS
 
 
-def _on_its_own_line(sitting: Sitting, parse: Parse) -> bool:
+def _below_a_sentence(sitting: Sitting, parse: Parse) -> bool:
     """ "Add a heading costs", which is no title of anything else: "put a title page in"."""
     text = tuple(parse.args.get("text", ("that",)))
     heads = parse.args.get("level", _TITLE) != _TITLE and text[0] not in _SAID
-    if PARTS.issuperset(text):
-        return False
-    return _on_an_empty_line(sitting, parse) or heads and _after_a_sentence(sitting, parse)
+    return heads and not PARTS.issuperset(text) and _after_a_sentence(sitting, parse)
 
 
 def _names_the_page(sitting: Sitting, parse: Parse) -> bool:
@@ -164,9 +162,10 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
     *each(
         _on_an_empty_line,
         "(a | another | the) {level:titled} {said:saying} {text}",
+        f"{_ADD_ONE} {{text}}",
         "[a] new heading {text}",
     ),
-    Way(f"{_ADD_ONE} {{text}}", when=_on_its_own_line),
+    Way("<put> (a | another | the) {level:titled} {text}", when=_below_a_sentence),
     Way(f"{_ADD_ONE} {{side:beside}} {{target}} {{text}}", when=_goes_on),
     *each(
         _at_a_block,
