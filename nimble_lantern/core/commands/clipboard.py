@@ -13,7 +13,13 @@ from nimble_lantern.core.commands.table_here import (
 )
 from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import named, quoted, words_in
-from nimble_lantern.core.composing.moving import below_the_title, paste_at, relocate
+from nimble_lantern.core.composing.moving import (
+    WHOLE,
+    below_the_title,
+    paste_at,
+    relocate,
+    stands_alone,
+)
 from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.composing.starting import room_beside
 from nimble_lantern.core.document import units
@@ -28,9 +34,6 @@ from nimble_lantern.core.targets.measures import names_a_sort
 from nimble_lantern.core.targets.model import Places, Unit, Units, Words, of_a_grid, of_the_page
 from nimble_lantern.core.targets.resolve import nth_like, resolve
 from nimble_lantern.core.targets.words import a_whole_sentence, in_a_list, named_as_written, places
-
-_WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
-
 
 CATALOGUE.table(
     "atedge",
@@ -54,7 +57,7 @@ def _whole_sentence(sitting: Sitting, r: Range) -> Range:
 
 def _taken(sitting: Sitting, target: Places) -> Sitting:
     pieces = sitting.document.pieces(target.first)
-    return replace(sitting, clipboard=pieces, clipped_blocks=target.unit in _WHOLE)
+    return replace(sitting, clipboard=pieces, clipped_blocks=target.unit in WHOLE)
 
 
 @command(
@@ -98,7 +101,7 @@ def cut(sitting: Sitting, target: Places) -> Done:
     """Take a target out, to be pasted."""
     count = words_in(sitting, target.ranges[:1])
     what = named(sitting.document, target.ranges[:1])
-    whole = target.unit in _WHOLE
+    whole = target.unit in WHOLE
     gone = with_link(sitting.document, target.first) if target.clause else target.first
     after = remove(_taken(sitting, target), [gone], blocks=whole, begin=target.clause)
     return Done(after, f"cut {count}: {what}")
@@ -350,7 +353,7 @@ def move(
     named_row = target.unit is Unit.ROW
     if place is None and (row := row_moved_by(sitting, first if named_row else target.first, far)):
         return row
-    whole = target.unit in _WHOLE
+    whole = stands_alone(sitting.document, target)
     if not whole and (items := _items(sitting, source, place)):
         # Items stay whole, whichever of their words they are called by.
         source, goal, whole = *items, True
@@ -423,11 +426,13 @@ def copy_to(
     """Put a copy of a target before or after another."""
     goal = sitting.document.whole if place is None else place.first
     before = (side if place else edge) in ("before", "start")
-    pieces = sitting.document.pieces(target.first)
-    whole = target.unit in _WHOLE
+    pieces = sitting.document.pieces(_whole_sentence(sitting, target.first))
+    whole = stands_alone(sitting.document, target)
     if place and (apart := room_beside(sitting, place, before, target.first)):
         sitting, goal, _ = apart
     at = goal.start if before else goal.end
+    if place is None and before and not whole:
+        at = below_the_title(sitting, target.first, at)
     wrote = paste_at(sitting, at, pieces, whole)
     return Done(wrote.sitting, f"copied {quoted(wrote.text)}")
 
@@ -580,7 +585,7 @@ def _fills_a_cell(sitting: Sitting, target: object) -> bool:
 )
 def move_to_edge(sitting: Sitting, target: Places, place: Places, edge: str) -> Done | Refusal:
     """Move a target to the start or the end of another."""
-    whole = target.unit in _WHOLE
+    whole = target.unit in WHOLE
     source = _whole_sentence(sitting, target.first)
     inside = sitting.document.blocks[source.start.block].kind is Kind.ITEM
     if not whole and inside and place.unit is Unit.LIST:

@@ -50,7 +50,7 @@ def _beside(
     for r in reversed(target.ranges):
         made = _beside_one(after, Places((r,)), text, before, within=True)
         after = made.sitting if isinstance(made, Done) else after
-    if after.document == sitting.document:
+    if [b.text for b in after.document.blocks] == [b.text for b in sitting.document.blocks]:
         return Refusal("That stands there already.")
     where = named(sitting.document, target.ranges)
     mark = mark_named(bare_mark(text))

@@ -14,6 +14,7 @@ from nimble_lantern.core.document.edits import (
 )
 from nimble_lantern.core.document.model import (
     Block,
+    Document,
     Format,
     Kind,
     Piece,
@@ -21,8 +22,10 @@ from nimble_lantern.core.document.model import (
     Range,
 )
 from nimble_lantern.core.document.tables import as_pasted, outside
+from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.letter import greeting
+from nimble_lantern.core.targets.model import Places, Unit
 
 
 def paste_at(
@@ -89,6 +92,16 @@ def relocate(
     edit = Edit(bare.pending.steps[len(sitting.pending.steps) :])
     goal = edit.settled(sitting.document, at)
     return paste_at(bare, goal, pieces, block)
+
+
+WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
+
+
+def stands_alone(document: Document, target: Places) -> bool:
+    """Whether what is moved is a paragraph or more, or a line that is all of one."""
+    b = target.first.start.block
+    line = target.unit is Unit.LINE and document.blocks[b].kind is Kind.PARAGRAPH
+    return target.unit in WHOLE or line and target.first == block_range(document, b)
 
 
 def below_the_title(sitting: Sitting, source: Range, at: Position) -> Position:

@@ -14,6 +14,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
 from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.reading.addressing import a_remark
+from nimble_lantern.core.targets.headed import in_a_row
 from nimble_lantern.core.targets.model import (
     Order,
     Target,
@@ -28,6 +29,8 @@ from nimble_lantern.core.targets.model import (
 from nimble_lantern.core.targets.words import a_long_run, exact
 
 INSIDE = frozenset(("in", "within", "inside", "on", "from"))
+_FOR = frozenset(("for",))
+"""What goes before a row's name besides: "for saturday"."""
 _OF_A_ROOM = (("the", "table"), ("the", "row"), ("the", "column"))
 """Said with a reason they may stand in a room: "the row was long so cut it"."""
 _OF_A_TABLE = (Unit.TABLE, Unit.ROW, Unit.COLUMN)
@@ -50,7 +53,7 @@ def apart(document: Document, words: Sequence[str]) -> Iterator[Parse]:
     words = tuple(words)
     if len(words) > _LONGEST:
         return
-    if words[:1] and words[0] in INSIDE:
+    if words[:1] and words[0] in INSIDE | _FOR:
         yield from _scoped(words)
     elif _IT & set(words[1:]):
         lead = next((lead for lead in _AS_FOR if words[: len(lead)] == lead), ())
@@ -99,6 +102,8 @@ def _scoped(words: tuple[str, ...]) -> Iterator[Parse]:
         if not CATALOGUE.may_begin(words[end]):
             continue
         for place in _targets(words[1:end], "scope"):
+            if words[0] in _FOR and place != in_a_row(words[1:end]):
+                continue
             for parse in CATALOGUE.parses(words[end:]):
                 args = {slot: _inside(value, place) for slot, value in parse.args.items()}
                 if args != parse.args:
@@ -114,13 +119,15 @@ def within_a_part(words: Sequence[str], read: Parse) -> Iterator[Parse]:
     for start in range(len(words) - len(text) + 1, len(words) - 1):
         last = words[start + 1 :]
         last = last[:-1] if last[-1] in _ONLY else last
-        if words[start] not in INSIDE or not (_ONE | TRADE_NOUNS) & set(last):
+        row = in_a_row(last) if words[start] in INSIDE | _FOR else None
+        if row is None and (words[start] not in INSIDE or not (_ONE | TRADE_NOUNS) & set(last)):
             continue
         end = next(n for n in range(start, 0, -1) if words[n - 1] not in _ONLY)
         group = read.command.name.partition(".")[0]
         parses = [p for p in CATALOGUE.parses(words[:end]) if p.command.name.startswith(group)]
         for place in _targets(last, "scope"):
-            for parse in parses if of_the_page(place) else ():
+            told = of_the_page(place) and (words[start] in INSIDE or place == row)
+            for parse in parses if told else ():
                 yield replace(parse, args={k: _inside(v, place) for k, v in parse.args.items()})
 
 

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
-from nimble_lantern.core.lexicon.closed import DETERMINERS, PREPOSITIONS
+from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE, PREPOSITIONS
 from nimble_lantern.core.targets.model import (
     Both,
     CellAt,
@@ -55,15 +55,15 @@ def _in_it(words: tuple[str, ...], unit: Unit) -> Tabled | None:
 
 
 @rule("scope", "[the] {words}", heard=False)
-def _in_a_numbered_row(words: tuple[str, ...]) -> Tabled | None:
-    """ "In week two put nell instead of ida": a name and a number may be those of a row."""
+def in_a_row(words: tuple[str, ...]) -> Tabled | None:
+    """ "In week two put nell instead of ida", "on saturday ...": the name of a row, where the table
+    has one of it."""
     named = words[1:] if words[0] == "the" else words
-    said = cardinal(named, 1) if 1 < len(named) <= _NUMBERED else None
-    whole = said is not None and said[1] == len(named)
-    return Tabled(Unit.ROW, named, guessed=True) if whole and named[0] not in _PARTS else None
+    told = 0 < len(named) <= _LONGEST_NAME and named[0] not in _PARTS and not cardinal(named, 0)
+    return Tabled(Unit.ROW, named, guessed=True) if told and LITTLE.isdisjoint(named) else None
 
 
-_NUMBERED = 3
+_LONGEST_NAME = 3
 _PARTS = frozenset("row line column item number paragraph sentence page".split())
 """Before a number they name what they are."""
 

@@ -11,7 +11,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.targets.finding import Absent, Answer, View, finds, reference
 from nimble_lantern.core.targets.model import Crossing, Places, Tabled, Unit
 from nimble_lantern.core.targets.names import look_up
-from nimble_lantern.core.targets.words import normal
+from nimble_lantern.core.targets.words import exact, normal
 from nimble_lantern.core.writing.cardinals import cardinal, ordinal
 
 
@@ -178,4 +178,13 @@ def _cross(target: Crossing, view: View, near: bool) -> Answer:
             b = table.cell(r, c)
             held: Range = block_range(view.document, b)
             return Places((held,), unit=Unit.CELL)
-    return Absent("There is no such cell.")
+    said = [r for table in every for r in _said_in_a_row(target, view, table)]
+    return Places(tuple(said)) if len(said) == 1 else Absent("There is no such cell.")
+
+
+def _said_in_a_row(target: Crossing, view: View, table: Table) -> list[Range]:
+    """ "Femi on saturday": the words in the row whose first cell says so."""
+    blocks = view.document.blocks
+    heads = [blocks[table.cell(r, 0)].text for r in range(table.rows)]
+    r = _says(heads, target.row) if target.owned else None
+    return exact(view.document, target.column, table.row(blocks, r)) if r is not None else []
