@@ -6,8 +6,15 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands.breaking import once_inside
 from nimble_lantern.core.commands.table_here import head_two, headed, headed_cells
-from nimble_lantern.core.commands.when import in_an_item, just_made, names_no_thing, numbers_items
+from nimble_lantern.core.commands.when import (
+    begins_a_block,
+    in_an_item,
+    just_made,
+    names_no_thing,
+    numbers_items,
+)
 from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.composing.joining import joined
 from nimble_lantern.core.composing.moving import paste_at
 from nimble_lantern.core.composing.placing import keeps_capital
 from nimble_lantern.core.composing.starting import empty_beside, paragraph_at
@@ -16,7 +23,6 @@ from nimble_lantern.core.document.edits import (
     AddBlocks,
     DropBlocks,
     Edit,
-    Join,
     Splice,
     delete,
 )
@@ -39,6 +45,13 @@ from nimble_lantern.core.targets.model import (
 from nimble_lantern.core.targets.resolve import nth_like, resolve
 
 CATALOGUE.table("neighbour", {"(previous | last | one before)": -1, "(next | following)": 1})
+CATALOGUE.table(
+    "beside_it",
+    {
+        "the ((one | paragraph) (before | above) [it] | previous (one | paragraph))": -1,
+        "the ((one | paragraph) (after | below) [it] | (next | following) (one | paragraph))": 1,
+    },
+)
 
 
 def _of_blocks(sitting: Sitting, parse: Parse) -> bool:
@@ -55,6 +68,11 @@ def _no_sentences(sitting: Sitting, parse: Parse) -> bool:
     """Sentences of one paragraph are joined in another way: with a mark or a word."""
     unit = getattr(parse.args.get("target"), "unit", None)
     return _of_blocks(sitting, parse) and unit is not Unit.SENTENCE
+
+
+def _to_its_neighbour(sitting: Sitting, parse: Parse) -> bool:
+    """ "Join next meeting to the paragraph before", by the first words of one."""
+    return _no_sentences(sitting, parse) or begins_a_block(sitting, parse)
 
 
 def _two_parts(sitting: Sitting, parse: Parse) -> bool:
@@ -96,39 +114,37 @@ def _heads_two(sitting: Sitting, parse: Parse) -> bool:
     return head_two(sitting, parse.args.get("name", ()), parse.args.get("words", ()))
 
 
-def joined(sitting: Sitting, first: int, last: int) -> Sitting:
-    """Blocks `first` to `last` made one, a space where they meet."""
-    after = sitting
-    for _ in range(last - first):
-        text = after.document.blocks[first].text
-        space = "" if not text or text.endswith((" ", "\n")) else " "
-        steps = (Splice(first, len(text), len(text), Piece(space)), Join(first, len(text + space)))
-        after = after.edited(Edit(steps if space else steps[1:]))
-    return after
-
-
 @command(
-    "(join | combine | unite | merge) {target} [(together | into one | into one paragraph)]",
-    "{target} <shall> be one [paragraph]",
-    "(join | add) {target} (to | with | onto) the (one before | previous one | paragraph"
-    " before [it])",
-    "(put | run | bring | join | knock | merge) {target} together [(into | as) (one | a single)"
-    " [paragraph]]",
-    "<make> {target} [<into>] [just] (one | a single) (paragraph | one | piece)",
-    "<make> {target} <into> one",
-    "(run | knock | pull | push | squash) {target} (into | in) (one | a single paragraph)",
-    "<make> (one | a single) paragraph [out] (of | from) {target}",
-    "[<into>] (one | a single) paragraph",
-    "[there should be] (no | without a) [paragraph] (break | gap) between {target}",
-    "(take | leave) out the [paragraph] (break | gap) between {target}",
-    "(<wish> | have | let | get) {target} [to be] (together | joined | in one [paragraph] | as"
-    " one)",
-    "{target} (together | as one paragraph | in one paragraph | into one)",
-    "<remove> the [paragraph] (break | gap) between {target}",
-    "(join | add) (this | the) paragraph (to | with) the {neighbour} [(paragraph | one)]",
+    *each(
+        _no_sentences,
+        "(join | combine | unite | merge) {target} [(together | into one | into one paragraph)]",
+        "{target} <shall> be one [paragraph]",
+    ),
+    *each(
+        _to_its_neighbour,
+        "(join | add | attach | merge | run) {target} (to | with | onto | on to | into)"
+        " {neighbour:beside_it}",
+        "<make> {target} part of {neighbour:beside_it}",
+    ),
+    *each(
+        _no_sentences,
+        "(put | run | bring | join | knock | merge) {target} together [(into | as) (one | a single)"
+        " [paragraph]]",
+        "<make> {target} [<into>] [just] (one | a single) (paragraph | one | piece)",
+        "<make> {target} <into> one",
+        "(run | knock | pull | push | squash) {target} (into | in) (one | a single paragraph)",
+        "<make> (one | a single) paragraph [out] (of | from) {target}",
+        "[<into>] (one | a single) paragraph",
+        "[there should be] (no | without a) [paragraph] (break | gap) between {target}",
+        "(take | leave) out the [paragraph] (break | gap) between {target}",
+        "(<wish> | have | let | get) {target} [to be] (together | joined | in one [paragraph] | as"
+        " one)",
+        "{target} (together | as one paragraph | in one paragraph | into one)",
+        "<remove> the [paragraph] (break | gap) between {target}",
+        "(join | add) (this | the) paragraph (to | with) the {neighbour} [(paragraph | one)]",
+    ),
     example="join the last two paragraphs",
     group="revising",
-    when=_no_sentences,
 )
 def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> Done | Refusal:
     """Make several paragraphs one, or several lines of one."""
@@ -137,7 +153,7 @@ def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> 
     here = sitting.writing_place.block
     if target is not None and target.first.start.block == target.ranges[-1].end.block:
         # One paragraph is joined to the one before it.
-        here, neighbour, target = target.first.start.block, -1, None
+        here, neighbour, target = target.first.start.block, neighbour or -1, None
     top, last = min(here, here + neighbour), max(here, here + neighbour)
     if target is not None:
         top, last = target.first.start.block, target.ranges[-1].end.block

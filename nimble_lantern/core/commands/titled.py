@@ -7,7 +7,7 @@ from dataclasses import replace
 from nimble_lantern.core.commands import blocks
 from nimble_lantern.core.commands.frames import ADD, SAYING
 from nimble_lantern.core.commands.instead import a_look
-from nimble_lantern.core.commands.when import names_a_block
+from nimble_lantern.core.commands.when import begins_a_block, names_a_block
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
@@ -18,7 +18,7 @@ from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, Units, Words
+from nimble_lantern.core.targets.model import Places, Unit, Units
 from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.writing.lexer import Manner, special
 
@@ -51,21 +51,12 @@ def _of_a_part(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _at_a_block(sitting: Sitting, parse: Parse) -> bool:
-    return names_a_block(sitting, parse) or _by_its_first_words(sitting, parse)
-
-
-def _by_its_first_words(sitting: Sitting, parse: Parse) -> bool:
-    """ "Above we agreed", where that begins the only paragraph in which it stands."""
-    target = parse.args.get("target")
-    if not isinstance(target, Words) or target.order is not None or target.of is not None:
-        return False
-    places = exact(sitting.document, target.words)
-    return len(places) == 1 and places[0].start.offset == 0
+    return names_a_block(sitting, parse) or begins_a_block(sitting, parse)
 
 
 def _goes_on(sitting: Sitting, parse: Parse) -> bool:
     """ "Put a heading above the pump repairs": the paragraph's first words, then new ones."""
-    return _by_its_first_words(sitting, parse) and _new(sitting, parse)
+    return begins_a_block(sitting, parse) and _new(sitting, parse)
 
 
 def _of_several(sitting: Sitting, parse: Parse) -> bool:

@@ -16,6 +16,7 @@ from nimble_lantern.core.targets.model import (
 )
 from nimble_lantern.core.targets.ones import numbered_alone
 from nimble_lantern.core.targets.resolve import resolve
+from nimble_lantern.core.targets.words import exact
 
 
 def last_command(sitting: Sitting) -> Command | None:
@@ -41,6 +42,15 @@ def names_a_block(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     table = isinstance(target, Units) and target.unit is Unit.TABLE
     return of_the_page(target) and (table or not of_a_grid(target))
+
+
+def begins_a_block(sitting: Sitting, parse: Parse) -> bool:
+    """ "Above we agreed", where that begins the only paragraph in which it stands."""
+    target = parse.args.get("target")
+    if not isinstance(target, Words) or target.order is not None or target.of is not None:
+        return False
+    places = exact(sitting.document, target.words)
+    return len(places) == 1 and places[0].start.offset == 0
 
 
 def stands_here(sitting: Sitting, parse: Parse) -> bool:
