@@ -94,7 +94,9 @@ def _first_letter(text: str) -> str:
     *frames.given("(capital [letter] | initial capital | big letter)"),
     "give {target} capital letters",
     "(put | write) a capital (on | at the start of | at the beginning of) {target}",
-    "(make | start | begin) {target} [start | begin] [with] a capital [letter]",
+    "(make | start | begin) {target} [(start | begin)] [with] a capital [letter]",
+    "(make | have | let | <wish>) {target} [to] (start | begin) with (a capital [letter] | capitals"
+    " | capital letters)",
     Way("{target} (begins | starts | is written) with a capital [letter]", when=_quoted),
     "{target} <shall> (have | get | start with | begin with | be given | take) a capital [letter]",
     "{target} (wants | needs | takes | gets) a capital [letter]",

@@ -43,6 +43,7 @@ from nimble_lantern.core.targets.model import (
     unit_named,
 )
 from nimble_lantern.core.targets.resolve import nth_like, resolve
+from nimble_lantern.core.targets.words import named_as_written
 
 CATALOGUE.table("neighbour", {"(previous | last | one before)": -1, "(next | following)": 1})
 CATALOGUE.table(
@@ -73,6 +74,12 @@ def _no_sentences(sitting: Sitting, parse: Parse) -> bool:
 def _to_its_neighbour(sitting: Sitting, parse: Parse) -> bool:
     """ "Join next meeting to the paragraph before", by the first words of one."""
     return _no_sentences(sitting, parse) or begins_a_block(sitting, parse)
+
+
+def _as_written(sitting: Sitting, parse: Parse) -> bool:
+    """ "You can have my room is its own paragraph", of words that stand there, or of a part."""
+    target = parse.args.get("target")
+    return _of_blocks(sitting, parse) or named_as_written(sitting.document, target)
 
 
 def _two_parts(sitting: Sitting, parse: Parse) -> bool:
@@ -291,13 +298,14 @@ def join_to(
     "{target} <shall> (start | begin) a new paragraph",
     Way("{target} (starts | begins) a new paragraph", when=_of_blocks),
     "break the paragraph {side:beside} {target}",
-    "(split | break) {target} off",
-    "<make> {target} [<into>] (a paragraph (of its own | by itself | on its own)"
-    " | its own paragraph | a (new | separate | second) paragraph)",
-    "give {target} (a paragraph (of its own | to itself) | its own paragraph)",
-    "(move | shift | take | bring) {target} (into | to | in) (a paragraph of its own | its own"
-    " paragraph | a (new | separate) paragraph)",
-    "(start | begin | put) {target} (on | in) a new paragraph",
+    "(split | break | separate) {target} off [(into | to | in | as) <own_paragraph>]",
+    "(split | break | separate) off {target} [(into | to | in | as) <own_paragraph>]",
+    "<make> {target} [<into>] <own_paragraph>",
+    "give {target} <own_paragraph>",
+    "(move | shift | take | bring | split | break | pull) {target} [(off | out)] (into | to | in)"
+    " <own_paragraph>",
+    "(start | begin | put) {target} (on | in) <own_paragraph>",
+    Way("{target} (is | goes in | is in | gets | needs | wants) <own_paragraph>", when=_as_written),
     "new paragraph {side:beside} {target}",
     "[a] new paragraph (starting | beginning | that starts) (at | from | with) {target}",
     "[a] new paragraph (from | at) {target}",
@@ -314,11 +322,8 @@ def join_to(
     "a [(new | fresh | separate)] paragraph (from | at | starting with | beginning with) {target}"
     " [(on | onwards)]",
     "{target} <shall> (start | begin | open) a [(new | fresh | separate)] paragraph",
-    "{target} <shall> be (a paragraph (of its own | by itself | on its own) | its own paragraph"
-    " | a (new | separate)"
-    " paragraph)",
-    "{target} (can | could | should | must) (go | stand | be | be put) (in | into)"
-    " (its own paragraph | a (new | separate) paragraph | a paragraph of its own)",
+    "{target} <shall> be <own_paragraph>",
+    "{target} (can | could | should | must) (go | stand | be | be put) (in | into) <own_paragraph>",
     "(put | insert | add) new paragraph {side:beside} {target}",
     example="new paragraph before the last sentence",
     group="revising",

@@ -118,6 +118,12 @@ CLASSES = {
     "begin": WordClass("(start | begin | make)", "(create | open | give me | add | insert)"),
     "stop": WordClass("(end | stop | finish)", "(close | leave | get out of | come out of)"),
     "any_more": WordClass("any more", "(anymore | any longer)"),
+    "own_paragraph": WordClass(
+        "its own paragraph",
+        "(its own [(new | separate | little)] paragraph | a [(new | separate)] paragraph (of its"
+        " own | by itself | on its own | to itself) | a (new | separate | second | fresh | different)"
+        " paragraph)",
+    ),
     "of_list": WordClass("(of | on | in) the list", "(of | on | in) (this | that | my | our) list"),
     "occurrence": WordClass(
         "(occurrence of | occurrences of)",

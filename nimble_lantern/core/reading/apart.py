@@ -16,6 +16,7 @@ from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.reading.addressing import a_remark
 from nimble_lantern.core.targets.headed import in_a_row
 from nimble_lantern.core.targets.model import (
+    Both,
     Order,
     Target,
     That,
@@ -61,6 +62,7 @@ def apart(document: Document, words: Sequence[str]) -> Iterator[Parse]:
     elif TRADE_NOUNS & set(words):
         yield from _place_first(words)
         yield from _everywhere(words)
+    yield from _as_well(document, words)
 
 
 def _everywhere(words: tuple[str, ...]) -> Iterator[Parse]:
@@ -72,6 +74,23 @@ def _everywhere(words: tuple[str, ...]) -> Iterator[Parse]:
             args = {slot: _each_of(value) for slot, value in parse.args.items()}
             if args != parse.args and not any(isinstance(v, tuple) for v in args.values()):
                 yield replace(parse, args=args)
+
+
+def _as_well(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
+    """ "Put present in bold and apologies too": the look stands between the two."""
+    end = next((-len(w) for w in _TOO if words[-len(w) :] == w), 0)
+    at = max((i for i, w in enumerate(words[:end]) if w == "and"), default=0) if end else 0
+    more = Words(words[at + 1 : end or None])
+    if not at or not exact(document, more.words):
+        return
+    for parse in CATALOGUE.parses(words[:at]):
+        targets = [k for k, v in parse.args.items() if isinstance(v, Words)]
+        if len(targets) == 1 and exact(document, parse.args[targets[0]].words):
+            both = Both(parse.args[targets[0]], more)
+            yield replace(parse, args={**parse.args, targets[0]: both})
+
+
+_TOO = (("too",), ("as", "well"), ("also",))
 
 
 def _each_of(value: object) -> object:
