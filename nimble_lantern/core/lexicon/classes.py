@@ -121,8 +121,8 @@ CLASSES = {
     "own_paragraph": WordClass(
         "its own paragraph",
         "(its own [(new | separate | little)] paragraph | a [(new | separate)] paragraph (of its"
-        " own | by itself | on its own | to itself) | a (new | separate | second | fresh | different)"
-        " paragraph)",
+        " own | by itself | on its own | to itself) | a (new | separate | second | fresh |"
+        " different) paragraph)",
     ),
     "of_list": WordClass("(of | on | in) the list", "(of | on | in) (this | that | my | our) list"),
     "occurrence": WordClass(
