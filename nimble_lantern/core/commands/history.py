@@ -327,6 +327,10 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "take [the last] {number:both} [of (those | them)] back",
     Way("(no | oh | oh no) go back", when=_just_harmed),
     Way("[no] (do not | don't) (delete | remove) (that | it | this | them)", when=_just_harmed),
+    Way(
+        "[(actually | oh | wait)] no (keep | leave) (it | that | them | this) [in] [after all]",
+        when=_just_harmed,
+    ),
     "(bring | put | get | give me) back what (i | you | we) [have] [just] (deleted | removed | cut"
     " | lost | took (away | out) | taken (away | out) | threw (out | away))",
     "(give | let) me [have] (that | it) back",

@@ -14,6 +14,7 @@ from nimble_lantern.core.lexicon.desk import COUNTS
 from nimble_lantern.core.lexicon.housed import Phrase
 from nimble_lantern.core.reading.addressing import barest
 from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import Order, Units, Words, is_target
 from nimble_lantern.core.writing.cardinals import ordinal, ordinal_in_words
 from nimble_lantern.core.writing.lexer import mark_named
@@ -91,7 +92,7 @@ def follows(sitting: Sitting, words: Phrase, regretted: bool = False) -> Iterato
         yield ("undo", "that")
     if (step := _step(words)) != 0:
         yield from _the_next(before, command, gone + step)
-    if words in _EVERYWHERE or _wherever(before, words):
+    if says_where(words) or _wherever(before, words):
         yield from _everywhere(before, command)
     if words in _MORE and CATALOGUE.commands[command].traits.grows:
         yield before
@@ -126,6 +127,10 @@ def seen_from(sitting: Sitting) -> Sitting:
 
 def says_where(words: Phrase) -> bool:
     """Whether words only say that the last command is meant of every place."""
+    while words and words[0] in _BEFORE_NEXT:
+        words = words[1:]
+    while words and words[-1] in _AFTERWARDS:
+        words = words[:-1]
     return words in _EVERYWHERE
 
 
@@ -146,6 +151,25 @@ def corrected(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
             if not _ONLY.isdisjoint(words[: n + 1]):
                 yield from _less_of_it(before, command, rest)
             yield from dict.fromkeys(s for made in other for s in made(before, command, rest))
+            return
+
+
+def reworded(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
+    """The last command with other new words, where those are of one kind with what it wrote.
+
+    "No hosepipe" after "replace hose with pipe".
+    """
+    last = _last(sitting)
+    if last is None or not sitting.trail[-1].made or not regrets(words):
+        return
+    before, command, _ = last
+    done = next((p for p in CATALOGUE.parses(before) if p.command.name == command), None)
+    old = tuple(done.args.get("text", ())) if done else ()
+    start = next((i for i in range(1, len(before)) if before[i : i + len(old)] == old), 0)
+    for n in (4, 3, 2, 1) if old and start else ():
+        new = _without_ends(words[n:])
+        if words[:n] in _SORRY and new and _of_one_sort(old, new):
+            yield (*before[:start], *new, *before[start + len(old) :])
             return
 
 
@@ -170,7 +194,7 @@ def _last(sitting: Sitting) -> tuple[Phrase, str, int] | None:
             return None
         said = tuple(entry.heard.split())
         step = _step(said)
-        if entry.command.startswith("choosing.") or said in _EVERYWHERE | _MORE:
+        if entry.command.startswith("choosing.") or says_where(said) or said in _MORE:
             continue
         if not step:
             return barest(said), entry.command, gone
@@ -266,12 +290,18 @@ def _less_of_it(before: Phrase, command: str, rest: Phrase) -> Iterator[Phrase]:
 def _without_ends(rest: Phrase) -> Phrase:
     while rest and rest[0] in _ONLY:
         rest = rest[1:]
+    while rest and rest[-1] in _AFTERWARDS:
+        rest = rest[:-1]
     return rest[:-2] if rest[-2:] in (("i", "mean"), ("i", "meant")) else rest
+
+
+_AFTERWARDS = frozenset("instead please rather sorry".split())
 
 
 def _with_another_verb(before: Phrase, command: str, rest: Phrase) -> Iterator[Phrase]:
     """ "Move it" after "copy the last sentence to the top", "italic" after "bold the title"."""
-    bare = rest[:-1] if rest[-1] in _IT else rest
+    rest = _without_ends(rest)
+    bare = rest[:-1] if rest[-1:] and rest[-1] in _IT else rest
     if not bare:
         return
     if len(bare) == 1 and CATALOGUE.may_begin(bare[0]):
@@ -338,6 +368,14 @@ def _one_differs(parse: Parse, done: Parse) -> bool:
         return False
     other = [slot for slot, value in args.items() if parse.args[slot] != value]
     return len(other) == 1 and _alike(parse.args[other[0]], args[other[0]])
+
+
+def _of_one_sort(some: Phrase, others: Phrase) -> bool:
+    """ "No hosepipe" after "pipe" was put there, "no tuesday" after a day: not "no dogs please"."""
+    if kind := kind_of(others):
+        return kind == kind_of(some)
+    a, b = "".join(some), "".join(others)
+    return len(min(a, b, key=len)) > _TWO and (a in b or b in a)
 
 
 def _alike(some: object, other: object) -> bool:

@@ -30,6 +30,7 @@ from nimble_lantern.core.reading.following import (
     follows,
     hardly_said,
     regrets,
+    reworded,
     says_where,
     seen_from,
 )
@@ -129,6 +130,10 @@ def in_its_place(sitting: Sitting, words: tuple[str, ...]) -> tuple[str, ...] | 
             if found.kind is not Judged.COMMAND or not _writes_nothing(found):
                 continue
             if not (hardly_said(words) and _takes_words(found)) and _can_be(before, found):
+                return said
+        for said in reworded(sitting, words):
+            found = exactly(before, said, whole=False)
+            if found.kind is Judged.COMMAND and _can_be(before, found):
                 return said
     return None
 
