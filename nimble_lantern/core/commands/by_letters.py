@@ -14,7 +14,9 @@ from nimble_lantern.core.writing.spelling import spelled
 
 
 def as_word(text: tuple[str, ...]) -> tuple[str, ...]:
-    """Letters as the word that they make."""
+    """Letters as the word that they make, also where they spell the word before them."""
+    if len(text) > _A_FEW and "".join(text[1:]) == text[0]:
+        return text[:1]
     letters, end = spelled(text, 0)
     return (letters.lower(),) if end == len(text) > 1 else text
 

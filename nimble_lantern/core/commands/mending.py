@@ -363,6 +363,7 @@ def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
         "[(no | sorry)] [(that's | that is | it's | it is | that should be | it should be)]"
         " (spelled | spelt) {text}",
         "spell (it | that | this) [as] {text}",
+        "(no | sorry | it's | it is | that's | that is | [no] (it | that) should be) {text}",
     ),
     *each(
         hinted,

@@ -60,6 +60,7 @@ def _a_mark_there(sitting: Sitting, parse: Parse) -> bool:
         when=_another,
     ),
     Way("(sorry | oops | actually) {sign:closing_mark}", when=_another),
+    Way("[(no | sorry)] [(a | an)] {sign:closing_mark} instead", when=_another),
     heard=0,
     example="full stop not comma",
     group="repair",

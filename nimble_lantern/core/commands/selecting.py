@@ -404,10 +404,12 @@ def extend(
     " about {target}",
     *each(
         stands_here,
-        "(is | are) {target} (in here | in (this | my) (letter | document) | anywhere in here)",
+        "(is | are) {target} (in (here | there) | in (this | my) <writing> | anywhere in"
+        " (here | there))",
         "(does it | do i | did i) [ever] (say | mention) {target} (anywhere | somewhere | in here"
         " | at all)",
         "have i (mentioned | said | written) {target} (yet | already | anywhere | in here)",
+        "is there (a | an | any) {target} in (here | there | it)",
     ),
     example="find the harbour board",
     group="moving",

@@ -343,6 +343,8 @@ def _capital(words: list[str], i: int, previous: str, manner: Manner) -> Element
         return None
     after = words[i + size] if i + size < len(words) else ""
     kind = CAPITALS[tuple(words[i : i + size])]
+    if words[i] == "no" and any(tuple(words[j : j + 2]) in _ALL_CAPITALS for j in range(i - 1)):
+        return Element(Kind.CAPITAL, "none", size)  # "all caps private no caps and confidential"
     if kind in ("next", "upper next", "lower next"):
         again = sum(w in ("capital", "cap") for w in words) > 1 or size > 1
         named = previous in ARTICLES_AND_OWNERS and after.upper() not in _INITIALS
@@ -361,6 +363,7 @@ def _capital(words: list[str], i: int, previous: str, manner: Manner) -> Element
     return Element(Kind.CAPITAL, kind, size)
 
 
+_ALL_CAPITALS = (("all", "caps"), ("all", "capitals"))
 _INITIALS = frozenset(INITIALS.split())
 
 
