@@ -6,7 +6,8 @@ from itertools import count
 
 from nimble_lantern.core.commands.versions import comparing, kept, returning
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
+from nimble_lantern.core.reviewing.comparing import compare
 from nimble_lantern.core.state import EXPORTED, Done, Sitting
 from nimble_lantern.core.writing.cardinals import in_words
 
@@ -78,3 +79,34 @@ def _latest(sitting: Sitting) -> str | Refusal:
     if not names:
         return Refusal("No version was kept here.", "", "“Save a version” keeps one.")
     return names[-1]
+
+
+def _none_compared(sitting: Sitting, parse: Parse) -> bool:
+    """While versions are compared, "the last change" is one of those."""
+    return sitting.compared is None
+
+
+@command(
+    "[<go>] [back] to (the | my) (last | latest | most recent) (change | edit) [i made]",
+    "(show me | show | let me see) (the | my) (last | latest | most recent) (change | edit | thing i"
+    " (changed | did))",
+    "[<go>] [back] to (what | where) i [(last | just)] changed [(something | it | last)]",
+    "where (was | is) (the | my) (last | latest) (change | edit)",
+    "where did i (last | just) change (something | anything | it)",
+    "what did i [just] change (last | just now)",
+    example="go to my last change",
+    group="moving",
+    when=_none_compared,
+    heard=2,
+)
+def go_to_last_change(sitting: Sitting) -> Done | Refusal:
+    """Go to what the last change to the text left, and say what it was."""
+    head = sitting.history.head
+    if head is None:
+        return Refusal("Nothing was changed here yet.")
+    changes = compare(kept.document_of(sitting, head.parent), sitting.document)
+    if not changes:
+        return Refusal("The last change left nothing to see.")
+    change = changes[-1]
+    after = sitting.about([change.new]).placed(change.new.end)
+    return Done(after, f"the last change: {comparing.said_of(change)}")
