@@ -88,8 +88,8 @@ def _none_compared(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "[<go>] [back] to (the | my) (last | latest | most recent) (change | edit) [i made]",
-    "(show me | show | let me see) (the | my) (last | latest | most recent) (change | edit | thing i"
-    " (changed | did))",
+    "(show me | show | let me see) (the | my) (last | latest | most recent) (change | edit"
+    " | thing i (changed | did))",
     "[<go>] [back] to (what | where) i [(last | just)] changed [(something | it | last)]",
     "where (was | is) (the | my) (last | latest) (change | edit)",
     "where did i (last | just) change (something | anything | it)",
