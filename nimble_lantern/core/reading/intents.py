@@ -260,7 +260,7 @@ def denies(words: Sequence[str]) -> bool:
 
 _DENYING = frozenset(
     "no not don't doesn't didn't isn't aren't can't cannot won't never without off stop end less"
-    " nothing none".split()
+    " nothing none except excluding".split()
 )
 _BEING = frozenset("is are was were isn't aren't".split())
 

@@ -155,6 +155,14 @@ class Both:
 
 
 @dataclass(frozen=True, slots=True)
+class Except:
+    """A target without a part of it: "everything but the title"."""
+
+    whole: Target
+    part: Target
+
+
+@dataclass(frozen=True, slots=True)
 class Holding:
     """The units in which words or a mark stand: "the sentence about the ferry".
 
@@ -261,6 +269,7 @@ Target = (
     | Sign
     | Adjoining
     | Both
+    | Except
     | Holding
     | Beside
     | Beyond
@@ -291,6 +300,8 @@ def of_the_page(value: object) -> bool:
         return not value.owned
     if isinstance(value, Both):
         return of_the_page(value.first) and of_the_page(value.second)
+    if isinstance(value, Except):
+        return of_the_page(value.whole)
     return is_target(value) and not isinstance(value, That)
 
 
