@@ -9,6 +9,7 @@ from nimble_lantern.core.commands.table_here import column_headed
 from nimble_lantern.core.commands.when import in_an_item, names_a_part
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.composing.itemising import at_its_sentences
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.model import Bullets, Format, Kind, Position, Range
@@ -370,16 +371,16 @@ def _for_a_list(sitting: Sitting, parse: Parse) -> bool:
     Way("(<wish> | let me have) a [new] [{listkind}] list [here]", when=_empty_here),
     *frames.made("[a] {listkind} list"),
     *frames.made("a list"),
-    *frames.made("{listkind:bulletpoints}"),
+    *frames.made("{points:bulletpoints}"),
     *frames.made("{listkind} items"),
     *frames.made("[a] list with {listkind:bulletpoints}"),
     *frames.made_of("[a] [{listkind}] list"),
     "(break | split | cut | divide | part) {target} [up] into ([a] list | [list] items"
-    " | {listkind:bulletpoints})",
+    " | {points:bulletpoints})",
     "(break | split | cut | divide) up {target} into ([a] list | [list] items"
-    " | {listkind:bulletpoints})",
+    " | {points:bulletpoints})",
     *frames.made_of("[a] list with {listkind:bulletpoints}"),
-    *frames.made_of("{listkind:bulletpoints}"),
+    *frames.made_of("{points:bulletpoints}"),
     "(put | add | set) {listkind:bulletpoints} (before | in front of | at the start of) {target}",
     Way("{listkind:bulletpoints} (before | in front of) {target}", when=names_a_part),
     Way(
@@ -398,9 +399,12 @@ def _for_a_list(sitting: Sitting, parse: Parse) -> bool:
     of_blocks=True,
 )
 def make_list(
-    sitting: Sitting, target: Places | None = None, listkind: str = "bulleted"
+    sitting: Sitting, target: Places | None = None, listkind: str = "bulleted", points: str = ""
 ) -> Done | Refusal:
-    """Begin a list here, or make paragraphs its items."""
+    """Begin a list here, or make paragraphs its items; of one paragraph, its sentences."""
+    listkind = points or listkind
+    if target is not None and (points or target.unit is Unit.SENTENCE):
+        sitting, target = at_its_sentences(sitting, target)
     form = _shape(Format(Kind.ITEM, 1, Bullets(listkind)))
     here = sitting.that or (units.block_range(sitting.document, sitting.caret.block),)
     if target is not None and sitting.selection is None and target.ranges == here:

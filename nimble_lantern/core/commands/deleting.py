@@ -136,6 +136,7 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
         "{target} is (rubbish | wrong | no good | nonsense | not right | too long | too much)"
         " (<remove> | <discard>) (it | that)",
         "we (can | could) (lose | do without) {target}",
+        "{target} (should not | shouldn't | does not | doesn't) (be | belong) (there | here)",
         "{target} (out | away | off)",
         "{target} (<shall> | can | could | will have to) be"
         " (thrown (out | away) | deleted | removed | dropped | cut | taken out)",

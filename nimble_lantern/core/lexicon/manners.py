@@ -52,7 +52,8 @@ LEADS = _phrases(
     "where were we, you know what, i tell you what, ah yes, oh yes, yes well, nah, nope, i like to",
     "let's see, let me see, now let's see, well now, i don't suppose you could, right let's see",
     "in fact, come to think of it, on second thoughts, on second thought, no that's silly,"
-    " that's silly, hang on a minute, by the way, while we are at it, while you are at it",
+    " that's silly, hang on a minute, by the way, while we are at it, while you are at it,"
+    " while we're at it, while you're at it",
     "no way, goodness, good grief, bother, oh bother, drat, damn, blast, hmm no, thank you, thanks",
     "many thanks, lovely, great, good, fine, perfect, brilliant, splendid",
     "excellent, on reflection, thinking about it, now i think of it, now that i think of it, do you"
@@ -98,6 +99,7 @@ TAILS = _phrases(
     "in this one, in this letter, in this document, in this text",
     "completely, entirely, altogether, that is, there please, again, once more",
     "a bit, a little, a little bit, a bit more, actually, really",
+    "while you're at it, while you are at it, while we're at it, while we are at it",
     "there, up there, down there, then, after all, i think, will you please, can you please,"
     " quickly, just now, for now, for the moment, for the time being",
 )

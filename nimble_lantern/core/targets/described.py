@@ -177,6 +177,16 @@ def _mark_out(sign: str, adjoins: bool, beside: Any) -> Sign:
     return Sign(sign, None, 1, Words(beside) if isinstance(beside, tuple) else beside, not adjoins)
 
 
+@rule(
+    "mark_out",
+    "[(the | that | this)] {sign} (off | from) [the [very] end of] {beside:endpoint}",
+    heard=False,
+)
+def _mark_off(sign: str, beside: Any) -> Sign:
+    """ "Take the full stop off shed"."""
+    return Sign(sign, None, 1, Words(beside) if isinstance(beside, tuple) else beside)
+
+
 @rule("adjoining", "{target}", heard=False)
 def _adjoining_alone(target: Target) -> Adjoining | None:
     return target if isinstance(target, Adjoining) else None

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
+from dataclasses import replace
 from itertools import islice
 
 from nimble_lantern.core.document import units
@@ -23,6 +24,7 @@ from nimble_lantern.core.targets.model import (
     Through,
     Unit,
     Units,
+    Words,
 )
 from nimble_lantern.core.writing.cardinals import in_words
 
@@ -118,7 +120,10 @@ def _both(target: Both, view: View, near: bool) -> Answer:
 
 @finds(Except)
 def _except(target: Except, view: View, near: bool) -> Answer:
-    whole, part = find(target.whole, view, near), find(target.part, view, near)
+    named = target.part
+    if isinstance(named, Words) and named.of is None:
+        named = replace(named, of=target.whole)
+    whole, part = find(target.whole, view, near), find(named, view, near)
     for answer in (whole, part):
         if isinstance(answer, Refusal):
             return answer
