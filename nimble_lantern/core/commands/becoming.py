@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-from nimble_lantern.core.commands.instead import a_look, a_way_to_be, becomes
+from nimble_lantern.core.commands.instead import a_look, a_way_to_be, becomes, words_there
 from nimble_lantern.core.grammar.catalogue import Parse
-from nimble_lantern.core.lexicon.closed import SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.manners import JUDGED
 from nimble_lantern.core.lexicon.sentences import VERBS
@@ -134,3 +134,11 @@ def a_way_to_be_said(text: tuple[str, ...]) -> bool:
 
 
 _HOW = frozenset("gone out last first away here there right wrong better different".split())
+
+
+def one_not_another(sitting: Sitting, parse: Parse) -> bool:
+    """ "Say red not blue"; "say it is not blue" and "put it on not off" deny."""
+    new = tuple(parse.args.get("text", ()))
+    denies = not new or new[-1] in AUXILIARIES | PREPOSITIONS
+    begins = new[:1] and new[0] in SUBJECT_PRONOUNS | PREPOSITIONS
+    return not denies and not begins and words_there(sitting, parse)

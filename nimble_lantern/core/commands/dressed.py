@@ -27,6 +27,7 @@ CATALOGUE.table(
     heard=False,
 )
 _MOST_WORDS = 6
+_SIDES = frozenset("before after above below under behind between instead".split())
 _OF_LETTERS = frozenset("type letters print writing face script capitals and or on".split())
 """After a look they go on to speak of it: "in bold letters it said"."""
 
@@ -35,7 +36,10 @@ def _new_words(sitting: Sitting, parse: Parse) -> bool:
     """ "Write private in capitals"; "write your name in capitals" is asked of somebody else."""
     text = tuple(parse.args.get("text", ()))
     plain = 0 < len(text) <= _MOST_WORDS and not (DETERMINERS | SUBJECT_PRONOUNS) & set(text)
-    return plain and text[0] not in PREPOSITIONS and not exact(sitting.document, text)
+    placed = not _SIDES.isdisjoint(text)  # "old before gate in italics" says where
+    return (
+        plain and not placed and text[0] not in PREPOSITIONS and not exact(sitting.document, text)
+    )
 
 
 def _begins(sitting: Sitting, parse: Parse) -> bool:

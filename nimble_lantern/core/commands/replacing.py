@@ -127,6 +127,8 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
         " ([and] not | rather than | instead of) {target}",
         "it <shall> (say | read | be) {text:words} where it [now] (says | reads | has) {target}",
         "where it [now] (says | reads | has) {target} it <shall> (say | read | be) {text}",
+        "(i would | i'd) (rather | sooner | prefer) it (said | says | read) {text:words}"
+        " (than | instead of | rather than | to | not) {target}",
         "{target} <shall> be changed to {text}",
         "{target} be changed to {text}",
         "where it (says | has | reads) {target} (put | write | say | make it | it (should | ought"
@@ -167,6 +169,10 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
     Way(
         "(in | into | under | for) {target:crossed} (put | write | say | type | enter) {text}",
         when=instead.in_a_cell,
+    ),
+    Way(
+        "[just] (write | say | put) {text:words} [and] not {target}",
+        when=becoming.one_not_another,
     ),
     Way(
         "(put | write | type | enter) {text:words} (in | into | under) {target:crossed}",

@@ -356,8 +356,8 @@ def fits_the_cell(sitting: Sitting, parse: Parse) -> bool:
         found = resolve(cell, sitting)
         if isinstance(found, Refusal):
             return False
-        if _suits_its_column(sitting, found.first, text):
-            continue
+        if found.unit is None or _suits_its_column(sitting, found.first, text):
+            continue  # words of a row are no cell: "femi on saturday"
         there = tuple(sitting.document.text(found.first).lower().split())
         if not there and in_table(sitting, parse):
             continue

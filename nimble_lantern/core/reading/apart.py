@@ -56,6 +56,8 @@ def apart(document: Document, words: Sequence[str]) -> Iterator[Parse]:
         return
     if words[:1] and words[0] in INSIDE | _FOR:
         yield from _scoped(words)
+        if words[0] == "from" and _IT & set(words[1:]):
+            yield from _spoken_of(document, words)
     elif _IT & set(words[1:]):
         lead = next((lead for lead in _AS_FOR if words[: len(lead)] == lead), ())
         yield from _spoken_of(document, words[len(lead) :])
@@ -120,9 +122,9 @@ def _scoped(words: tuple[str, ...]) -> Iterator[Parse]:
     for end in range(2, min(_LONGEST_PLACE, len(words) - 2) + 1):
         if not CATALOGUE.may_begin(words[end]):
             continue
-        for place in _targets(words[1:end], "scope"):
-            if words[0] in _FOR and place != in_a_row(words[1:end]):
-                continue
+        row = in_a_row(words[1:end])
+        parts = () if words[0] in _FOR else _targets(words[1:end], "scope")
+        for place in (*parts, *([row] if row else [])):
             for parse in CATALOGUE.parses(words[end:]):
                 args = {slot: _inside(value, place) for slot, value in parse.args.items()}
                 if args != parse.args:
@@ -144,9 +146,9 @@ def within_a_part(words: Sequence[str], read: Parse) -> Iterator[Parse]:
         end = next(n for n in range(start, 0, -1) if words[n - 1] not in _ONLY)
         group = read.command.name.partition(".")[0]
         parses = [p for p in CATALOGUE.parses(words[:end]) if p.command.name.startswith(group)]
-        for place in _targets(last, "scope"):
-            told = of_the_page(place) and (words[start] in INSIDE or place == row)
-            for parse in parses if told else ():
+        parts = _targets(last, "scope") if words[start] in INSIDE else ()
+        for place in (*(p for p in parts if of_the_page(p)), *([row] if row else [])):
+            for parse in parses:
                 yield replace(parse, args={k: _inside(v, place) for k, v in parse.args.items()})
 
 

@@ -55,10 +55,16 @@ def _in_it(words: tuple[str, ...], unit: Unit) -> Tabled | None:
 
 
 @rule("scope", "[the] {words}", heard=False)
-def in_a_row(words: tuple[str, ...]) -> Tabled | None:
-    """ "In week two put nell instead of ida", "on saturday ...": the name of a row, where the table
-    has one of it."""
+def _in_a_numbered_row(words: tuple[str, ...]) -> Tabled | None:
+    """ "In week two put nell instead of ida": a name and a number may be those of a row."""
     named = words[1:] if words[0] == "the" else words
+    said = cardinal(named, 1) if 1 < len(named) <= _LONGEST_NAME else None
+    return in_a_row(words) if said is not None and said[1] == len(named) else None
+
+
+def in_a_row(words: tuple[str, ...]) -> Tabled | None:
+    """What words after "on", "in" or "for" name if they are a row's: "on saturday"."""
+    named = words[1:] if words[:1] == ("the",) else words
     told = 0 < len(named) <= _LONGEST_NAME and named[0] not in _PARTS and not cardinal(named, 0)
     return Tabled(Unit.ROW, named, guessed=True) if told and LITTLE.isdisjoint(named) else None
 
