@@ -29,10 +29,8 @@ from nimble_lantern.core.mending.alternatives import Alternative
 from nimble_lantern.core.mending.knowing import taught_by
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.alike import mends
-from nimble_lantern.core.targets.model import (
-    Places,
-    Unit,
-)
+from nimble_lantern.core.targets.model import Crossing, Places, Unit
+from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import other_number
 from nimble_lantern.core.writing.lexer import mark_named
 
@@ -79,7 +77,17 @@ def _from_what(words: tuple[str, ...]) -> bool:
 
 
 def _fits(sitting: Sitting, parse: Parse) -> bool:
-    return fits_the_cell(sitting, parse) and becoming.keeps_its_link(sitting, parse)
+    fits = fits_the_cell(sitting, parse) or _asked_of_a_row(sitting, parse)
+    return fits and becoming.keeps_its_link(sitting, parse)
+
+
+def _asked_of_a_row(sitting: Sitting, parse: Parse) -> bool:
+    """ "Replace femi on saturday with nick": a verb asks for it, and the row has those words."""
+    target = parse.args.get("target")
+    if parse.when is not instead.no_sentence or not isinstance(target, Crossing):
+        return False
+    found = resolve(target, sitting)
+    return target.owned and isinstance(found, Places) and found.unit is None
 
 
 def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:

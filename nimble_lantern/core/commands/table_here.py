@@ -356,8 +356,8 @@ def fits_the_cell(sitting: Sitting, parse: Parse) -> bool:
         found = resolve(cell, sitting)
         if isinstance(found, Refusal):
             return False
-        if found.unit is None or _suits_its_column(sitting, found.first, text):
-            continue  # words of a row are no cell: "femi on saturday"
+        if _suits_its_column(sitting, found.first, text) or _stands_beside(sitting, found, text):
+            continue
         there = tuple(sitting.document.text(found.first).lower().split())
         if not there and in_table(sitting, parse):
             continue
@@ -366,6 +366,16 @@ def fits_the_cell(sitting: Sitting, parse: Parse) -> bool:
         if there and len(there) == 1 and kind_of(text) == "number" and not _bare_number(text):
             return False  # "nell's kitchen has ten pans"
     return True
+
+
+def _stands_beside(sitting: Sitting, found: Places, text: tuple[str, ...]) -> bool:
+    """ "Femi on saturday is greta" of words in a row, where greta is in that table as well; "is
+    late" tells."""
+    table = None if found.unit else table_at(sitting.document.blocks, found.first.start.block)
+    if table is None:
+        return False
+    last = block_range(sitting.document, table.last)
+    return bool(places(sitting.document, text, Range(Position(table.first, 0), last.end)))
 
 
 def _suits_its_column(sitting: Sitting, r: Range, text: tuple[str, ...]) -> bool:
