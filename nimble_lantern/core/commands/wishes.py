@@ -128,6 +128,7 @@ CATALOGUE.table(
 
 
 CATALOGUE.table("new_page", {"page": "Page breaks"}, heard=False)
+CATALOGUE.table("page_break", {"page break": "Page breaks"}, heard=False)
 CATALOGUE.table(
     "across",
     {"a [straight] (line | rule) (across | right across) (the page | here | it)": "Ruled lines"},
@@ -158,6 +159,8 @@ def translate(sitting: Sitting) -> Refusal:
     " | next to | round | around | at | in | on) {target}",
     "[a] new {thing:new_page} [here]",
     "(start | begin) [a] new {thing:new_page} [here]",
+    "[a] {thing:page_break} (before | after | above | below | at) {target}",
+    "(start | begin | put | move) {target} (on | onto | to) a new {thing:new_page}",
     "(put | draw | add) {thing:across}",
     "(put | insert | add) [the] {thing} in",
     "(put | make | set | turn | lay) (it | this | that | the (list | letter | text | page)) [out]"

@@ -45,7 +45,7 @@ CLASSES = {
         "(insert | put | add | write)",
         "(type | place | pop | stick | slip | squeeze | slot | drop | bung | shove | tuck | fit)",
     ),
-    "shift": WordClass("(move | shift)", "(drag | slide | transfer | relocate)"),
+    "shift": WordClass("(move | shift)", "(drag | slide | transfer | relocate | shove)"),
     "set_down": WordClass("(put | bring)", "(place | pop | stick)"),
     "make": WordClass(
         "(make | put | set | turn | change)",

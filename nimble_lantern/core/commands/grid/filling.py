@@ -134,6 +134,13 @@ def _clear_in_the_table(sitting: Sitting, parse: Parse) -> bool:
     return in_table(sitting, parse) and _clear(sitting, parse)
 
 
+def _clear_or_sure(sitting: Sitting, parse: Parse) -> bool:
+    """ "New row sunday ruth tom", also from outside, where those can only be its cells."""
+    table, text = here(sitting), tuple(parse.args.get("text", ()))
+    sure = not isinstance(table, Refusal) and shared_surely(sitting.document, table, text)
+    return sure or _clear_in_the_table(sitting, parse)
+
+
 def _no_statement(sitting: Sitting, parse: Parse) -> bool:
     """ "Gull in the next one"; "the sum is in the next column" tells."""
     return tuple(parse.args.get("text", ("is",)))[-1] not in AUXILIARIES
@@ -166,7 +173,10 @@ def _new_and_clear(sitting: Sitting, parse: Parse) -> bool:
         "[and] [the] (first | next | second | third | last | top) row [(is | has | with | says)]"
         " {text}",
         "[and] then {text}",
+    ),
+    Way(
         "(another | new | a new) {row:row_or_line} [(with | saying | that says)] {text}",
+        when=_clear_or_sure,
     ),
     *each(
         _new_and_clear,
