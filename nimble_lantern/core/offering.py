@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable, Sequence
 from dataclasses import replace
 
+from nimble_lantern.core.document.model import Kind
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.learning import taken_for
@@ -64,12 +65,28 @@ def _other_words(sitting: Sitting, words: Sequence[str]) -> list[nearest.Offer]:
     if again and "not" in words:
         return again  # "in the hall not the shed": both were named
     instead = _changes(near, worded.maybe_instead(near, barest(words)))[:1]
-    return instead or again or _with_a_reason(near, tuple(words))
+    said = tuple(words)
+    return instead or again or _with_a_reason(near, said) or _of_the_list(near, said)
 
 
 def _changes(sitting: Sitting, found: Iterable[worded.Asked | Restated]) -> list[nearest.Offer]:
     made = ((change, _as_offer(sitting, change.words)) for change in found)
     return _no_two(*(replace(o, destructive=True, names=c.old, learns=False) for c, o in made if o))
+
+
+def _of_the_list(sitting: Sitting, words: tuple[str, ...]) -> list[nearest.Offer]:
+    """ "Add candles" and "drop the third one", where there is a list and writing is elsewhere."""
+    listed = any(block.kind is Kind.ITEM for block in sitting.document.blocks)
+    if not listed or not 1 < len(words) <= _LONGEST_OF_A_LIST:
+        return []
+    ways = [(*words, "to", "the", "list")] if words[0] == "add" else []
+    if words[-1] in ("one", "ones"):
+        ways.append((*words[:-1], "item" if words[-1] == "one" else "items"))
+    found = (_as_offer(sitting, way) for way in ways)
+    return [replace(offer, learns=False) for offer in found if offer]
+
+
+_LONGEST_OF_A_LIST = 6
 
 
 def _with_a_reason(sitting: Sitting, words: tuple[str, ...]) -> list[nearest.Offer]:

@@ -301,9 +301,10 @@ CATALOGUE.table(
         when=inserted.in_prose,
     ),
     Way("<put> {text:words} (at | to | on | in) {inner} of {target}", when=inserted.new_in_prose),
-    Way(
+    *each(
+        inserted.in_prose,
         "(at | to | on) {inner} of {target} (insert | put | add | write) {text}",
-        when=inserted.in_prose,
+        "(insert | put | add | write) (at | to | on) {inner} of {target} {text}",
     ),
     Way(
         "(in | to | on) {target} (insert | put | add | write) {text:words} (at | to | on)"

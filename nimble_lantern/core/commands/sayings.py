@@ -7,7 +7,12 @@ from dataclasses import replace
 from nimble_lantern.core.commands import blocks, lists
 from nimble_lantern.core.commands.frames import ADD, SAYING
 from nimble_lantern.core.commands.inserted import beside_a_block, says_no_thing
-from nimble_lantern.core.commands.when import names_a_block, names_a_part, stands_here
+from nimble_lantern.core.commands.when import (
+    begins_a_block,
+    names_a_block,
+    names_a_part,
+    stands_here,
+)
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
@@ -81,7 +86,8 @@ def _told_beside(sitting: Sitting, parse: Parse) -> bool:
 def _stands_beside(sitting: Sitting, parse: Parse) -> bool:
     """A part of the page; a sentence and an item may stand beside any words of it."""
     anywhere = parse.args.get("unit") in (Unit.SENTENCE, Unit.ITEM)
-    return names_a_block(sitting, parse) or anywhere and stands_here(sitting, parse)
+    beside = names_a_block(sitting, parse) or begins_a_block(sitting, parse)
+    return beside or anywhere and stands_here(sitting, parse)
 
 
 @command(

@@ -65,6 +65,7 @@ def apart(document: Document, words: Sequence[str]) -> Iterator[Parse]:
         yield from _place_first(words)
         yield from _everywhere(words)
     yield from _as_well(document, words)
+    yield from _of_the_row(words)
 
 
 def _everywhere(words: tuple[str, ...]) -> Iterator[Parse]:
@@ -92,6 +93,19 @@ def _as_well(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
             yield replace(parse, args={**parse.args, targets[0]: both})
 
 
+def _of_the_row(words: tuple[str, ...]) -> Iterator[Parse]:
+    """ "Swap ruth and femi on monday": the row is told behind everything else."""
+    for start in range(max(2, len(words) - _LONGEST_ROW), len(words) - 1):
+        row = in_a_row(words[start + 1 :]) if words[start] in INSIDE | _FOR else None
+        if row is None:
+            continue
+        for parse in CATALOGUE.parses(words[:start]):
+            args = {slot: _inside(value, row) for slot, value in parse.args.items()}
+            if args != parse.args and not any(isinstance(v, tuple) for v in args.values()):
+                yield replace(parse, args=args)
+
+
+_LONGEST_ROW = 4
 _TOO = (("too",), ("as", "well"), ("also",))
 
 
@@ -158,12 +172,18 @@ _ONLY = frozenset("but only just".split())
 
 def _inside(value: object, place: Target) -> object:
     """A target with the place that it stands in, unless it says another itself."""
-    if isinstance(value, Words) and value.of is None:
-        return replace(value, of=place)
-    if isinstance(value, Units) and value.of is None:
-        same = isinstance(place, Units) and place.unit is value.unit
-        return value if same else replace(value, of=place)
-    return value
+    return _narrowed(value, place) if is_target(value) else value
+
+
+def _narrowed(target: Target, place: Target) -> Target:
+    if isinstance(target, Words) and target.of is None:
+        return replace(target, of=place)
+    if isinstance(target, Both):
+        return Both(_narrowed(target.first, place), _narrowed(target.second, place))
+    if isinstance(target, Units) and target.of is None:
+        same = isinstance(place, Units) and place.unit is target.unit
+        return target if same else replace(target, of=place)
+    return target
 
 
 def _spoken_of(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:

@@ -279,12 +279,22 @@ def _instead_of(there: Phrase, words: Phrase) -> Changes:
     at, way = next(((i, w) for i, w in ways if words[i : i + len(w)] == w), (0, ()))
     old = words[at + len(way) :]
     if at and old and len(old) <= _LONGEST_THING and _alike_in(there, old):
-        new = words[max(0, at - len(old)) : at]
+        new = _number_before(words, at) or words[max(0, at - len(old)) : at]
         if old[0] in DETERMINERS and new[:1] != old[:1] and old[1:]:
             new, old = new[1:] if new[:1] and new[0] in DETERMINERS else new, old
-        alike = len(new) == len(old) and (old[0] in DETERMINERS) == (new[0] in DETERMINERS)
+        long = len(new) == len(old) or kind_of(new) == kind_of(old) == "number"
+        alike = long and (old[0] in DETERMINERS) == (new[0] in DETERMINERS)
         if alike and set(new) - LITTLE and set(old) - LITTLE:
             yield _Change((), old, new, ())
+
+
+def _number_before(words: Phrase, end: int) -> Phrase:
+    """All of a number that ends there: "twenty five" of "it was twenty five not twenty"."""
+    for start in range(end):
+        number = cardinal(words, start)
+        if number and number[1] == end:
+            return words[start:end]
+    return ()
 
 
 _INSTEAD_OF = (("instead", "of"), ("rather", "than"), ("and", "not"), ("not",))

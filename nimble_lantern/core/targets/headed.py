@@ -8,6 +8,7 @@ from nimble_lantern.core.targets.model import (
     Both,
     CellAt,
     Crossing,
+    EmptyCell,
     Holding,
     Order,
     Tabled,
@@ -324,10 +325,21 @@ def _corner_crossed(cell: CellAt) -> CellAt:
     return cell
 
 
+@rule("empty_cell", "(the | that) [only | one] (empty | blank) (cell | box | space)", heard=False)
+def _the_empty_cell() -> EmptyCell:
+    return EmptyCell()
+
+
+@rule("target", "{cell:empty_cell}", heard=False)
+@rule("crossed", "{cell:empty_cell}", heard=False)
+def _in_the_empty_cell(cell: EmptyCell) -> EmptyCell:
+    return cell
+
+
 @rule("cell_part", "{target}", heard=False)
 def _cell_part(target: Target) -> Target | None:
     """A cell, however it is named."""
-    cell = isinstance(target, Crossing | CellAt) or unit_named(target) is Unit.CELL
+    cell = isinstance(target, Crossing | CellAt | EmptyCell) or unit_named(target) is Unit.CELL
     return target if cell and of_the_page(target) else None
 
 

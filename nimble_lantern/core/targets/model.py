@@ -200,6 +200,11 @@ class CellAt:
 
 
 @dataclass(frozen=True, slots=True)
+class EmptyCell:
+    """The cell that says nothing yet, where there is only one."""
+
+
+@dataclass(frozen=True, slots=True)
 class CellNamed:
     """A cell to go to, counted from 1; row 0 is the one of the writing place."""
 
@@ -276,6 +281,7 @@ Target = (
     | One
     | OfLetter
     | CellAt
+    | EmptyCell
     | Tabled
     | Crossing
 )

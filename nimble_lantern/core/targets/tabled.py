@@ -9,7 +9,7 @@ from nimble_lantern.core.document.tables import Table, tables
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.targets.finding import Absent, Answer, View, finds, reference
-from nimble_lantern.core.targets.model import Crossing, Places, Tabled, Unit
+from nimble_lantern.core.targets.model import Crossing, EmptyCell, Places, Tabled, Unit
 from nimble_lantern.core.targets.names import look_up
 from nimble_lantern.core.targets.words import exact, normal
 from nimble_lantern.core.writing.cardinals import cardinal, ordinal
@@ -161,6 +161,18 @@ def _numbered(words: tuple[str, ...], unit: Unit, count: int) -> int | None:
     found = cardinal(said, 0) if named else ordinal(said, 0)
     whole = found is not None and found[1] == len(said) and 1 <= found[0] <= count
     return found[0] - 1 if found and whole else None
+
+
+@finds(EmptyCell)
+def _empty_cell(target: EmptyCell, view: View, near: bool) -> Answer:
+    """Of the nearest table that has one; which of several is asked."""
+    blocks = view.document.blocks
+    for table in near_tables(view):
+        empty = [b for b in range(table.first, table.last + 1) if not blocks[b].text.strip()]
+        if empty:
+            found = tuple(block_range(view.document, b) for b in empty)
+            return Places(found, ask=len(found) > 1, unit=Unit.CELL)
+    return Absent("No cell of a table is empty here.")
 
 
 @finds(Crossing)
