@@ -6,7 +6,7 @@ from nimble_lantern.core.state import View
 from tests.desk import DeskCase
 
 LETTER = "The ferry is late. The boat is old."
-POINTER = "shove the pointer behind the ferry somewhere"
+POINTER = "hoist the pointer behind the ferry somewhere"
 
 
 class Offers(DeskCase):

@@ -15,6 +15,7 @@ from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import (
+    Except,
     One,
     Order,
     Places,
@@ -88,8 +89,12 @@ def _of_prose(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _no_grid(sitting: Sitting, parse: Parse) -> bool:
-    """Rows and columns of a table go as such, and not only with their words."""
-    return not of_a_grid(parse.args.get("target"))
+    """Rows and columns of a table go as such, and not only with their words; what is kept of one
+    part is told of that part: "all but the first sentence of the notes"."""
+    target = parse.args.get("target")
+    part = target.part if isinstance(target, Except) else None
+    kept = isinstance(part, Units) and part.of is not None
+    return not of_a_grid(target) and not kept
 
 
 def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
