@@ -24,7 +24,7 @@ class Offers(DeskCase):
 
     def test_a_number_that_is_not_offered_goes_on_with_the_letter(self) -> None:
         self.desk(LETTER).hears(POINTER, "twelve")
-        self.assertText(f"{LETTER} Shove the pointer behind the ferry somewhere 12")
+        self.assertText(f"{LETTER} Hoist the pointer behind the ferry somewhere 12")
 
     def test_going_on_leaves_it(self) -> None:
         desk = self.desk(LETTER)
