@@ -12,6 +12,8 @@ class Otherwise(AtWork):
         self.has(SHED, "replace hose with pipe / no hosepipe", "to buy a hosepipe.")
         self.has(SHED, "replace may with june / sorry july", "broke in July.")
         self.has(SHED, "insert big before prices / no biggest", "get the biggest prices.")
+        page = "The bean rose are tall"
+        self.has(page, "change rose to rows / no i said rows not rose", "The bean rows are tall")
         self.has(SHED, "replace hose with pipe / no dogs", "to buy a pipe.", "No dogs")
 
     def test_another_look_instead(self) -> None:

@@ -375,7 +375,8 @@ def _of_one_sort(some: Phrase, others: Phrase) -> bool:
     if kind := kind_of(others):
         return kind == kind_of(some)
     a, b = "".join(some), "".join(others)
-    return len(min(a, b, key=len)) > _TWO and (a in b or b in a)
+    alike = len(some) == len(others) and (a in b or b in a)
+    return alike and len(min(a, b, key=len)) > _TWO
 
 
 def _alike(some: object, other: object) -> bool:
