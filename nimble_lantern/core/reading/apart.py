@@ -11,7 +11,12 @@ from dataclasses import replace
 
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
-from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.closed import (
+    AUXILIARIES,
+    DETERMINERS,
+    PREPOSITIONS,
+    SUBJECT_PRONOUNS,
+)
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.reading.addressing import a_remark
 from nimble_lantern.core.targets.headed import in_a_row
@@ -83,8 +88,10 @@ def _as_well(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
     """ "Put present in bold and apologies too": the look stands between the two."""
     end = next((-len(w) for w in _TOO if words[-len(w) :] == w), 0)
     at = max((i for i, w in enumerate(words[:end]) if w == "and"), default=0) if end else 0
-    more = Words(words[at + 1 : end or None])
-    if not at or not exact(document, more.words):
+    said = words[at + 1 : end or None]
+    loose = said[1:] if said[:1] and said[0] in DETERMINERS else said  # "the lid", where "a lid" is
+    more = next((Words(w) for w in (said, loose) if w and exact(document, w)), None)
+    if not at or more is None:
         return
     for parse in CATALOGUE.parses(words[:at]):
         targets = [k for k, v in parse.args.items() if isinstance(v, Words)]
