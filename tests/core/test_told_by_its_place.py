@@ -158,6 +158,15 @@ class AllOfThem(AtWork):
         desk.hears("i want everything except the name in italics")
         self.assertEqual(desk.marked("italic"), [])
 
+    def test_rows_and_columns_but_some(self) -> None:
+        heads = "| Day | Water | Compost |"
+        for said in ("remove every row but monday", "delete all the rows except the first two"):
+            self.has(TURNS, said, f"{heads}\n| --- | --- | --- |\n| Monday | Ruth | Femi |\n\nTell")
+        for said in ("delete every column except day", "delete all the columns but the first"):
+            self.has(TURNS, said, "| Day |\n| --- |\n| Monday |\n| Wednesday |")
+        self.has(TURNS, "bold every row except the last", "**Monday**", heads, "| Saturday |")
+        self.has(PACKING, "delete every item except the last two", "- two sleeping bags\n- matches")
+
     def test_put_beside_each(self) -> None:
         for said in (
             "put a full stop after each item",

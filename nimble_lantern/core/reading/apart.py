@@ -23,6 +23,7 @@ from nimble_lantern.core.targets.headed import in_a_row
 from nimble_lantern.core.targets.model import (
     Both,
     Order,
+    Tabled,
     Target,
     That,
     Unit,
@@ -60,7 +61,7 @@ def apart(document: Document, words: Sequence[str]) -> Iterator[Parse]:
     if len(words) > _LONGEST:
         return
     if words[:1] and words[0] in INSIDE | _FOR:
-        yield from _scoped(words)
+        yield from _scoped(document, words)
         if words[0] == "from" and _IT & set(words[1:]):
             yield from _spoken_of(document, words)
     elif _IT & set(words[1:]):
@@ -70,7 +71,7 @@ def apart(document: Document, words: Sequence[str]) -> Iterator[Parse]:
         yield from _place_first(words)
         yield from _everywhere(words)
     yield from _as_well(document, words)
-    yield from _of_the_row(words)
+    yield from _of_the_row(document, words)
 
 
 def _everywhere(words: tuple[str, ...]) -> Iterator[Parse]:
@@ -100,10 +101,10 @@ def _as_well(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
             yield replace(parse, args={**parse.args, targets[0]: both})
 
 
-def _of_the_row(words: tuple[str, ...]) -> Iterator[Parse]:
+def _of_the_row(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
     """ "Swap ruth and femi on monday": the row is told behind everything else."""
     for start in range(max(2, len(words) - _LONGEST_ROW), len(words) - 1):
-        row = in_a_row(words[start + 1 :]) if words[start] in INSIDE | _FOR else None
+        row = _row(document, words[start:])
         if row is None:
             continue
         for parse in CATALOGUE.parses(words[:start]):
@@ -139,11 +140,17 @@ def _place_first(words: tuple[str, ...]) -> Iterator[Parse]:
 _TAKING = frozenset("remove erase".split())
 
 
-def _scoped(words: tuple[str, ...]) -> Iterator[Parse]:
+def _row(document: Document, words: tuple[str, ...]) -> Tabled | None:
+    """What "on saturday" names, where there is a table."""
+    row = in_a_row(words[1:]) if words[0] in INSIDE | _FOR else None
+    return row if row and any(block.cell for block in document.blocks) else None
+
+
+def _scoped(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
     for end in range(2, min(_LONGEST_PLACE, len(words) - 2) + 1):
         if not CATALOGUE.may_begin(words[end]):
             continue
-        row = in_a_row(words[1:end])
+        row = _row(document, words[:end])
         parts = () if words[0] in _FOR else _targets(words[1:end], "scope")
         for place in (*parts, *([row] if row else [])):
             for parse in CATALOGUE.parses(words[end:]):
@@ -152,7 +159,7 @@ def _scoped(words: tuple[str, ...]) -> Iterator[Parse]:
                     yield replace(parse, args=args)
 
 
-def within_a_part(words: Sequence[str], read: Parse) -> Iterator[Parse]:
+def within_a_part(document: Document, words: Sequence[str], read: Parse) -> Iterator[Parse]:
     """ "Replace friday with sunday but only in the second paragraph", read as words for words: the
     part of the page at the end is where the old ones stand, and no end of the new ones."""
     words, text = tuple(words), tuple(read.args.get("text", ()))
@@ -161,7 +168,7 @@ def within_a_part(words: Sequence[str], read: Parse) -> Iterator[Parse]:
     for start in range(len(words) - len(text) + 1, len(words) - 1):
         last = words[start + 1 :]
         last = last[:-1] if last[-1] in _ONLY else last
-        row = in_a_row(last) if words[start] in INSIDE | _FOR else None
+        row = _row(document, (words[start], *last))
         if row is None and (words[start] not in INSIDE or not (_ONE | TRADE_NOUNS) & set(last)):
             continue
         end = next(n for n in range(start, 0, -1) if words[n - 1] not in _ONLY)

@@ -188,7 +188,7 @@ def _within_a_part(sitting: Sitting, words: tuple[str, ...], found: Verdict) -> 
     if found.parse is None or not found.parse.command.name.startswith("replacing."):
         return None
     missed: list[Verdict] = []
-    parses = [p for p in within_a_part(words, found.parse) if fits(sitting, p)]
+    parses = [p for p in within_a_part(sitting.document, words, found.parse) if fits(sitting, p)]
     inside = best(sitting, parses, near=False, missed=missed)
     if inside.kind is not Judged.TEXT:
         return inside

@@ -13,7 +13,6 @@ from nimble_lantern.core.targets.model import (
     Beside,
     Beyond,
     Both,
-    Except,
     Holding,
     Order,
     Sign,
@@ -219,19 +218,6 @@ def _adjoining(words: tuple[str, ...], adjoins: bool, beside: tuple[str, ...]) -
 @rule("target", "{a:endpoint} and {b:endpoint}", "both {a:endpoint} and {b:endpoint}", heard=False)
 def _both(a: Any, b: Any) -> Both:
     return Both(Words(a) if isinstance(a, tuple) else a, Words(b) if isinstance(b, tuple) else b)
-
-
-@rule(
-    "target",
-    "{whole:everything} (except [for] | but [for] | apart from | other than | excluding)"
-    " {part:endpoint}",
-    "{whole:part} (except [for] | but [for] | apart from | other than | excluding) {part:endpoint}",
-    heard=False,
-)
-def _all_but(whole: Target, part: Any) -> Except | None:
-    """ "Everything but the title", "every item except the last one"."""
-    left_out = Words(part) if isinstance(part, tuple) else part
-    return Except(whole, left_out) if isinstance(whole, Units) else None
 
 
 @rule("target", "{a:endpoint} and {b:endpoint} and [also] {c:endpoint}", heard=False)

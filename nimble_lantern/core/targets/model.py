@@ -346,6 +346,8 @@ def unit_named(value: object) -> Unit | None:
     if isinstance(value, Both):
         unit = unit_named(value.first)
         return unit if unit is unit_named(value.second) else None
+    if isinstance(value, Except):
+        return unit_named(value.whole)
     return value.unit if isinstance(value, Units | Tabled | Holding | Beside) else None
 
 

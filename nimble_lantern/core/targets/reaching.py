@@ -2,8 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Sequence
-from dataclasses import replace
+from collections.abc import Iterator
 from itertools import islice
 
 from nimble_lantern.core.document import units
@@ -16,7 +15,6 @@ from nimble_lantern.core.targets.model import (
     Beside,
     Beyond,
     Both,
-    Except,
     Order,
     Places,
     Reach,
@@ -24,7 +22,6 @@ from nimble_lantern.core.targets.model import (
     Through,
     Unit,
     Units,
-    Words,
 )
 from nimble_lantern.core.writing.cardinals import in_words
 
@@ -116,43 +113,6 @@ def _both(target: Both, view: View, near: bool) -> Answer:
     assert isinstance(first, Places) and isinstance(second, Places)
     unit = first.unit if first.unit is second.unit else None
     return Places(tuple(units.disjoint((*first.ranges, *second.ranges))), unit=unit)
-
-
-@finds(Except)
-def _except(target: Except, view: View, near: bool) -> Answer:
-    named = target.part
-    if isinstance(named, Words) and named.of is None:
-        named = replace(named, of=target.whole)
-    whole, part = find(target.whole, view, near), find(named, view, near)
-    for answer in (whole, part):
-        if isinstance(answer, Refusal):
-            return answer
-    assert isinstance(whole, Places) and isinstance(part, Places)
-    if part.ask:
-        return Refusal("What is to be left out stands in several places.", "", "Say which.")
-    left = [r for one in whole.ranges for r in _without(view, one, part.ranges)]
-    if left == list(whole.ranges):
-        return Refusal("What is to be left out is no part of that.")
-    if not left:
-        return Refusal("Nothing is left then.")
-    return Places(tuple(left), unit=whole.unit)
-
-
-def _without(view: View, whole: Range, parts: Sequence[Range]) -> Iterator[Range]:
-    """What is left of a range, in whole blocks where whole blocks are left out."""
-    blocks, start = view.document.blocks, whole.start
-    for part in (*sorted(parts), Range(whole.end, whole.end)):
-        if part.end < start or part.start > whole.end:
-            continue
-        end = part.start
-        if start.block < end.block:
-            if start.offset == len(blocks[start.block].text) and start != whole.start:
-                start = Position(start.block + 1, 0)
-            if end.offset == 0 and end != whole.end:
-                end = Position(end.block - 1, len(blocks[end.block - 1].text))
-        if start < end:
-            yield Range(start, end)
-        start = part.end
 
 
 @finds(Beside)

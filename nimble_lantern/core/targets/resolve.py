@@ -5,7 +5,16 @@ Importing this module brings the finders of all kinds of targets.
 
 from __future__ import annotations
 
-from nimble_lantern.core.targets import cells, counted, letter, ones, reaching, standing, tabled
+from nimble_lantern.core.targets import (
+    cells,
+    counted,
+    excepting,
+    letter,
+    ones,
+    reaching,
+    standing,
+    tabled,
+)
 from nimble_lantern.core.targets.finding import Absent, Answer, Missing, View
 from nimble_lantern.core.targets.finding import find as resolve
 from nimble_lantern.core.targets.model import Order, Places, Unit, Units
@@ -15,6 +24,7 @@ __all__ = [
     "Missing",
     "cells",
     "counted",
+    "excepting",
     "letter",
     "nth_like",
     "ones",

@@ -1,5 +1,5 @@
 """How people name targets: one rule for every verb; its modules in the order of their rank."""
 
-from nimble_lantern.core.targets import parts, stretches, described, headed  # isort: skip
+from nimble_lantern.core.targets import parts, stretches, described, headed, excepting  # isort: skip
 
-__all__ = ["described", "headed", "parts", "stretches"]
+__all__ = ["described", "excepting", "headed", "parts", "stretches"]
