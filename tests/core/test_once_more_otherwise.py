@@ -71,7 +71,13 @@ class WithItsLook(AtWork):
         self.has("", "all caps private no caps and confidential", "PRIVATE and confidential")
 
     def test_what_is_asked_of_somebody_else_is_written(self) -> None:
-        self.stays("", "write your name in capitals", "in bold letters it said no dogs")
+        self.stays(
+            "",
+            "write your name in capitals",
+            "please write names in capitals",
+            "write clearly in block capitals",
+            "in bold letters it said no dogs",
+        )
 
 
 class Unnamed(AtWork):

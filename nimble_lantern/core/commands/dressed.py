@@ -15,15 +15,16 @@ from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.targets.words import exact
 
 _CAPITALS = "capitals"
+_OF_PRINT = {
+    "bold [type | letters]": ("bold",),
+    "(italics | italic [type | letters])": ("italic",),
+    "(bold (italic | italics) | bold and (italic | italics))": ("bold", "italic"),
+    "bold [(block | all)] (capitals | caps | capital letters)": ("bold", _CAPITALS),
+}
+CATALOGUE.table("print_dress", _OF_PRINT, heard=False)
 CATALOGUE.table(
     "dress",
-    {
-        "bold [type | letters]": ("bold",),
-        "(italics | italic [type | letters])": ("italic",),
-        "(bold (italic | italics) | bold and (italic | italics))": ("bold", "italic"),
-        "[(block | all)] (capitals | caps | capital letters)": (_CAPITALS,),
-        "bold [(block | all)] (capitals | caps | capital letters)": ("bold", _CAPITALS),
-    },
+    {**_OF_PRINT, "[(block | all)] (capitals | caps | capital letters)": (_CAPITALS,)},
     heard=False,
 )
 _MOST_WORDS = 6
@@ -33,7 +34,8 @@ _OF_LETTERS = frozenset("type letters print writing face script capitals and or 
 
 
 def _new_words(sitting: Sitting, parse: Parse) -> bool:
-    """ "Write private in capitals"; "write your name in capitals" is asked of somebody else."""
+    """ "Write private in bold"; "write your name in bold type" is asked of somebody else, and so
+    is "write names in capitals", which a pen can do."""
     text = tuple(parse.args.get("text", ()))
     plain = 0 < len(text) <= _MOST_WORDS and not (DETERMINERS | SUBJECT_PRONOUNS) & set(text)
     placed = not _SIDES.isdisjoint(text)  # "old before gate in italics" says where
@@ -53,7 +55,7 @@ def _begins(sitting: Sitting, parse: Parse) -> bool:
 @command(
     *each(
         _new_words,
-        "(write | type | put in | insert | dictate) {text:words} in {dress}",
+        "(write | type | put in | insert | dictate) {text:words} in {dress:print_dress}",
         "[now] in {dress} (write | type | put [in] | say | insert) {text}",
     ),
     Way("[now] in {dress} {text}", when=_begins),
