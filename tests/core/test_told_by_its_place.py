@@ -187,11 +187,14 @@ class AllOfThem(AtWork):
     def test_sentences_become_items(self) -> None:
         wanted = "- We agreed to buy a hose.\n- Tom will get the prices.\n"
         for said in (
-            "turn the third paragraph into bullet points",
+            "break up the third paragraph into bullet points",
             "make each sentence of the third paragraph a bullet",
             "break the third paragraph up into bullets",
         ):
             self.has(SHED, said, f"pounds.\n\n{wanted}\nNext")
+        whole = "- We agreed to buy a hose. Tom will get the prices."
+        self.has(SHED, "make the third paragraph a bulleted list", whole)
+        self.has(SHED, "turn the third paragraph into bullets", whole)
         self.has(
             SHED,
             "make the last sentence of the third paragraph a bullet",

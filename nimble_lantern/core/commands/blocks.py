@@ -371,16 +371,17 @@ def _for_a_list(sitting: Sitting, parse: Parse) -> bool:
     Way("(<wish> | let me have) a [new] [{listkind}] list [here]", when=_empty_here),
     *frames.made("[a] {listkind} list"),
     *frames.made("a list"),
-    *frames.made("{points:bulletpoints}"),
+    *frames.made("{listkind:bulletpoints}"),
     *frames.made("{listkind} items"),
     *frames.made("[a] list with {listkind:bulletpoints}"),
     *frames.made_of("[a] [{listkind}] list"),
-    "(break | split | cut | divide | part) {target} [up] into ([a] list | [list] items"
-    " | {points:bulletpoints})",
+    "(break | split | cut | divide | part) {target} up into {points:bulletpoints}",
+    "(break | split | cut | divide | part) {target} into {listkind:bulletpoints}",
+    "(break | split | cut | divide | part) {target} [up] into ([a] list | [list] items)",
     "(break | split | cut | divide) up {target} into ([a] list | [list] items"
     " | {points:bulletpoints})",
     *frames.made_of("[a] list with {listkind:bulletpoints}"),
-    *frames.made_of("{points:bulletpoints}"),
+    *frames.made_of("{listkind:bulletpoints}"),
     "(put | add | set) {listkind:bulletpoints} (before | in front of | at the start of) {target}",
     Way("{listkind:bulletpoints} (before | in front of) {target}", when=names_a_part),
     Way(
@@ -401,7 +402,7 @@ def _for_a_list(sitting: Sitting, parse: Parse) -> bool:
 def make_list(
     sitting: Sitting, target: Places | None = None, listkind: str = "bulleted", points: str = ""
 ) -> Done | Refusal:
-    """Begin a list here, or make paragraphs its items; of one paragraph, its sentences."""
+    """Begin a list here, or make paragraphs its items; one that is broken up, its sentences."""
     listkind = points or listkind
     if target is not None and (points or target.unit is Unit.SENTENCE):
         sitting, target = at_its_sentences(sitting, target)

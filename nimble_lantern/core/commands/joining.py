@@ -71,9 +71,11 @@ def _no_sentences(sitting: Sitting, parse: Parse) -> bool:
     return _of_blocks(sitting, parse) and unit is not Unit.SENTENCE
 
 
-def _to_its_neighbour(sitting: Sitting, parse: Parse) -> bool:
-    """ "Join next meeting to the paragraph before", by the first words of one."""
-    return _no_sentences(sitting, parse) or begins_a_block(sitting, parse)
+def _joins(sitting: Sitting, parse: Parse) -> bool:
+    """Paragraphs or lines; one of them to the one beside it by its first words, too: "join next
+    meeting to the paragraph before"."""
+    beside = bool(parse.args.get("neighbour")) and begins_a_block(sitting, parse)
+    return beside or _no_sentences(sitting, parse)
 
 
 def _as_written(sitting: Sitting, parse: Parse) -> bool:
@@ -122,36 +124,28 @@ def _heads_two(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
-    *each(
-        _no_sentences,
-        "(join | combine | unite | merge) {target} [(together | into one | into one paragraph)]",
-        "{target} <shall> be one [paragraph]",
-    ),
-    *each(
-        _to_its_neighbour,
-        "(join | add | attach | merge | run) {target} (to | with | onto | on to | into)"
-        " {neighbour:beside_it}",
-        "<make> {target} part of {neighbour:beside_it}",
-    ),
-    *each(
-        _no_sentences,
-        "(put | run | bring | join | knock | merge) {target} together [(into | as) (one | a single)"
-        " [paragraph]]",
-        "<make> {target} [<into>] [just] (one | a single) (paragraph | one | piece)",
-        "<make> {target} <into> one",
-        "(run | knock | pull | push | squash) {target} (into | in) (one | a single paragraph)",
-        "<make> (one | a single) paragraph [out] (of | from) {target}",
-        "[<into>] (one | a single) paragraph",
-        "[there should be] (no | without a) [paragraph] (break | gap) between {target}",
-        "(take | leave) out the [paragraph] (break | gap) between {target}",
-        "(<wish> | have | let | get) {target} [to be] (together | joined | in one [paragraph] | as"
-        " one)",
-        "{target} (together | as one paragraph | in one paragraph | into one)",
-        "<remove> the [paragraph] (break | gap) between {target}",
-        "(join | add) (this | the) paragraph (to | with) the {neighbour} [(paragraph | one)]",
-    ),
+    "(join | combine | unite | merge) {target} [(together | into one | into one paragraph)]",
+    "{target} <shall> be one [paragraph]",
+    "(join | add | attach | merge | run) {target} (to | with | onto | on to | into)"
+    " {neighbour:beside_it}",
+    "<make> {target} part of {neighbour:beside_it}",
+    "(put | run | bring | join | knock | merge) {target} together [(into | as) (one | a single)"
+    " [paragraph]]",
+    "<make> {target} [<into>] [just] (one | a single) (paragraph | one | piece)",
+    "<make> {target} <into> one",
+    "(run | knock | pull | push | squash) {target} (into | in) (one | a single paragraph)",
+    "<make> (one | a single) paragraph [out] (of | from) {target}",
+    "[<into>] (one | a single) paragraph",
+    "[there should be] (no | without a) [paragraph] (break | gap) between {target}",
+    "(take | leave) out the [paragraph] (break | gap) between {target}",
+    "(<wish> | have | let | get) {target} [to be] (together | joined | in one [paragraph] | as"
+    " one)",
+    "{target} (together | as one paragraph | in one paragraph | into one)",
+    "<remove> the [paragraph] (break | gap) between {target}",
+    "(join | add) (this | the) paragraph (to | with) the {neighbour} [(paragraph | one)]",
     example="join the last two paragraphs",
     group="revising",
+    when=_joins,
 )
 def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> Done | Refusal:
     """Make several paragraphs one, or several lines of one."""
