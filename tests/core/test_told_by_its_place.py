@@ -54,6 +54,12 @@ class ByItsRow(AtWork):
     def test_the_empty_cell(self) -> None:
         self.has(TURNS, "put tom in the empty box", "| Saturday | Femi | Tom |")
         self.has(TURNS, "go to the empty cell / tom", "| Saturday | Femi | Tom |")
+        desk = self.desk(TURNS)
+        desk.hears("add a row", "put tom in the empty box")
+        assert desk.sitting.question is not None
+        self.assertEqual(desk.sitting.question.options[0].label, "row 4, column 3")
+        desk.hears("one")
+        self.assertIn("| Saturday | Femi | Tom |", desk.markdown)
         self.stays(PACKING, "put the hats in the empty box")
 
     def test_rows_among_others(self) -> None:
@@ -77,6 +83,17 @@ class ByItsRow(AtWork):
         told = desk.hears("add a row for friday between monday and saturday").summary
         self.assertIn("side by side", told)
         self.stays(TURNS, "another row about money", "new row of chairs please")
+
+
+class Made(AtWork):
+    def test_headings_may_be_any_words(self) -> None:
+        for said in (
+            "make a table with the headings who and brings and when",
+            "i need a table with headings who brings and when",
+            "make a table headed who brings when",
+        ):
+            self.has("", said, "| Who | Brings | When |")
+        self.stays("", "we need a table with headings that people can read")
 
 
 class ByItsFirstWords(AtWork):

@@ -9,7 +9,7 @@ from nimble_lantern.core.document.edits import AddBlocks, Edit
 from nimble_lantern.core.document.model import Block, Position
 from nimble_lantern.core.document.tables import outside
 from nimble_lantern.core.grammar.catalogue import Parse, each
-from nimble_lantern.core.lexicon.closed import ARTICLES, AUXILIARIES
+from nimble_lantern.core.lexicon.closed import ARTICLES, AUXILIARIES, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Sitting
@@ -22,8 +22,14 @@ def names_columns(sitting: Sitting, parse: Parse) -> bool:
     """ "A table with names and jobs", "of three columns stall amount and who": as many names as
     columns, or several short ones, and no sentence of a table that stands in a room."""
     names = tuple(parse.args.get("names", ()))
+    return VERBS.isdisjoint(names) and names_headings(sitting, parse)
+
+
+def names_headings(sitting: Sitting, parse: Parse) -> bool:
+    """ "With the headings who and brings and when": called headings, they may be any words."""
+    names = tuple(parse.args.get("names", ()))
     heads, columns = headings_in(names), parse.args.get("columns")
-    plain = VERBS.isdisjoint(names) and AUXILIARIES.isdisjoint(names) and not PARTS & set(names)
+    plain = (AUXILIARIES | SUBJECT_PRONOUNS | PARTS).isdisjoint(names)
     short = all(len(head.split()) <= _LONGEST_HEAD for head in heads)
     several = 1 < len(heads) <= _MOST_HEADS and not set(ARTICLES) & set(names)
     return plain and short and (len(heads) == columns if columns else several)
@@ -42,12 +48,16 @@ MADE_OTHERWISE = (
         names_columns,
         "[<make_table>] [a] table [<placed_here>] (with | of) {columns:number} columns [(called |"
         " named | for | headed | being | with the headings)] {names:words}",
-        f"{_MAKE} table [<placed_here>] (with | for | of | showing | headed) {{names:words}}",
+        f"{_MAKE} table [<placed_here>] (with | for | of | showing) {{names:words}}",
         "<make_table> {columns:number} column table [(for | with | of)] {names:words}",
+        f"{_MAKE} table [<placed_here>] with {{names:words}} (at | across | along) the top",
+    ),
+    *each(
+        names_headings,
         "<make_table> table [<placed_here>] with [the] [column] (headings | headers | heads)"
         " {names:words}",
         "[a] table with [the] (columns | [column] (headings | headers)) {names:words}",
-        f"{_MAKE} table [<placed_here>] with {{names:words}} (at | across | along) the top",
+        f"{_MAKE} table [<placed_here>] headed {{names:words}}",
     ),
     *each(
         under_a_block,

@@ -67,8 +67,10 @@ def near(places: Places) -> str:
 
 
 def label_at(sitting: Sitting, r: Range) -> str:
-    """The words at a place, with a few on either side."""
+    """The words at a place, with a few on either side; of an empty cell, where it is."""
     block = sitting.document.blocks[r.start.block]
+    if block.cell is not None and not block.text.strip():
+        return f"row {block.cell.row + 1}, column {block.cell.column + 1}"
     end = r.end.offset if r.end.block == r.start.block else len(block.text)
     start, stop = max(0, r.start.offset - _BESIDE), min(len(block.text), end + _BESIDE)
     while start and block.text[start - 1].isalnum() and start < r.start.offset:
