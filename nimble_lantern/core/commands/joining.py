@@ -14,6 +14,7 @@ from nimble_lantern.core.commands.when import (
     numbers_items,
 )
 from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.composing.carrying import carried
 from nimble_lantern.core.composing.joining import joined
 from nimble_lantern.core.composing.moving import paste_at
 from nimble_lantern.core.composing.placing import keeps_capital
@@ -435,6 +436,10 @@ def swap(
     document = sitting.document
     one, two = document.text(first), document.text(second)
     after = _put(_put(sitting, second, document, first), first, document, second)
+    if first.start.block == first.end.block and second.start.block == second.end.block:
+        longer = len(two) - len(one) if first.end.block == second.start.block else 0
+        moved = second.start._replace(offset=second.start.offset + longer)
+        after = carried(document, second, carried(document, first, after, moved), first.start)
     return Done(after.about(()), f"swapped {quoted(one)} and {quoted(two)}")
 
 
@@ -497,6 +502,10 @@ def _cells_swapped(sitting: Sitting, pairs: Pairs) -> Done:
             new = blocks[there].piece(0, len(blocks[there].text))
             steps.append(Splice(here, 0, end, new))
     after = sitting.edited(Edit(tuple(steps)))
+    for one, other in pairs:
+        for here, there in ((one, other), (other, one)):
+            cell = units.block_range(sitting.document, here)
+            after = carried(sitting.document, cell, after, Position(there, 0))
     return Done(after.about(()), f"{many(len(pairs), 'cell')} changed places")
 
 

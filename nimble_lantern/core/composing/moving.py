@@ -3,7 +3,9 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import replace
 
+from nimble_lantern.core.composing.carrying import carried
 from nimble_lantern.core.composing.placing import Wrote, trimmed
 from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.document.clauses import with_link
@@ -91,7 +93,21 @@ def relocate(
     bare = remove(sitting, [gone], blocks=block, begin=clause)
     edit = Edit(bare.pending.steps[len(sitting.pending.steps) :])
     goal = edit.settled(sitting.document, at)
-    return paste_at(bare, goal, pieces, block)
+    wrote = paste_at(bare, goal, pieces, block)
+    begins = _begins(wrote, pieces[0][0].text)
+    return replace(wrote, sitting=carried(sitting.document, source, wrote.sitting, begins))
+
+
+def _begins(wrote: Wrote, text: str) -> Position:
+    """Where words that were put in begin, with the spaces before them."""
+    start = wrote.range.start
+    led = len(text) - len(text.lstrip())
+    there = wrote.sitting.document.blocks[start.block].text
+    return (
+        start
+        if there.startswith(text, start.offset)
+        else start._replace(offset=max(0, start.offset - led))
+    )
 
 
 WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
