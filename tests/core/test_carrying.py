@@ -44,6 +44,28 @@ class Carried(DeskCase):
             self.note_stands_on(PACKING, "matches", said)
         for said in ("swap greta and tom", "move the wednesday row up", "sort the table by water"):
             self.note_stands_on(TURNS, "tom", said)
+        for said in ("turn the table into text", "turn the table into a list"):
+            self.note_stands_on(TURNS, "tom", said)
+
+    def test_with_several_paragraphs(self) -> None:
+        page = f"{PACKING}\n\n1. wash the pan\n2. dry the lamp\n\nThat is all."
+        self.note_stands_on(page, "dry the lamp", "swap the two lists")
+        self.note_stands_on(page, "matches", "swap the first list and the second list")
+
+    def test_other_words_get_no_note(self) -> None:
+        """Two paragraphs put into a cell are one there, and nothing of the next cell."""
+        desk = self.desk(TURNS + "\n\nBring gloves.\n\nBring a hat.")
+        desk.hears("note on hat is that right", "move the last two paragraphs after tom")
+        self.assertIn("| Wednesday | Tom Bring gloves.", desk.markdown)
+        self.assertNotIn("Greta", [desk.document.text(n.range) for n in notes_of(desk.document)])
+        desk.hears("undo that")
+        (note,) = notes_of(desk.document)
+        self.assertEqual(desk.document.text(note.range), "hat")
+
+    def test_paragraphs_of_which_the_first_is_a_word_longer(self) -> None:
+        page = "Thanks.\n\nBring gloves.\n\nBring a hat."
+        for where in ("to the top", "before thanks"):
+            self.note_stands_on(page, "hat", f"move the last two paragraphs {where}")
 
     def test_a_place_goes_along(self) -> None:
         desk = self.desk(SHED)

@@ -99,6 +99,14 @@ class Unnamed(AtWork):
         told = desk.hears("what has changed since the last version").summary
         self.assertIn("“version two”", told)
 
+    def test_whatever_takes_a_version_takes_the_newest(self) -> None:
+        desk = self.desk(SHED)
+        desk.hears("save a version", "delete the second paragraph")
+        desk.hears("bring back the second paragraph from the last version")
+        self.assertEqual(desk.markdown.strip(), SHED)
+        desk.hears("rename that version to clean copy")
+        self.assertEqual([m.name for m in desk.sitting.milestones], ["clean copy"])
+
     def test_where_there_is_none_it_is_told(self) -> None:
         desk = self.desk(SHED)
         self.assertIn("No version", desk.hears("go back to the last version").summary)

@@ -47,6 +47,8 @@ CATALOGUE.table(
 
 def _whole_sentence(sitting: Sitting, r: Range) -> Range:
     """All the words of a sentence stand for the sentence, its stop included."""
+    if r.start.block != r.end.block:
+        return r
     block = sitting.document.blocks[r.start.block]
     after = block.text[r.end.offset : r.end.offset + 1]
     closed = Position(r.end.block, r.end.offset + 1)

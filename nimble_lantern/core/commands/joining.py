@@ -436,10 +436,10 @@ def swap(
     document = sitting.document
     one, two = document.text(first), document.text(second)
     after = _put(_put(sitting, second, document, first), first, document, second)
-    if first.start.block == first.end.block and second.start.block == second.end.block:
-        longer = len(two) - len(one) if first.end.block == second.start.block else 0
-        moved = second.start._replace(offset=second.start.offset + longer)
-        after = carried(document, second, carried(document, first, after, moved), first.start)
+    longer = len(two) - len(one) if first.end.block == second.start.block else 0
+    fewer = first.end.block - first.start.block
+    moved = Position(second.end.block - fewer, second.start.offset + longer)
+    after = carried(document, second, carried(document, first, after, moved), first.start)
     return Done(after.about(()), f"swapped {quoted(one)} and {quoted(two)}")
 
 

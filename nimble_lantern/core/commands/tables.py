@@ -24,6 +24,7 @@ from nimble_lantern.core.commands.table_made import (
     made_room,
 )
 from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.composing.carrying import carried
 from nimble_lantern.core.composing.tabling import (
     MOST_CELLS,
     Rows,
@@ -42,6 +43,7 @@ from nimble_lantern.core.document.model import (
     Position,
 )
 from nimble_lantern.core.document.tables import Table, next_table, outside, tables
+from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
 from nimble_lantern.core.state import Done, Sitting
@@ -510,19 +512,22 @@ def to_text(sitting: Sitting, table: Table, listed: str = "") -> Done | Refusal:
     """Make paragraphs, or a list, of a table: one a row, its cells parted by commas."""
     rows = rows_of(sitting.document.blocks, table)
     form = Format(Kind.ITEM, 1, Bullets.BULLETED) if listed else Format()
-    made = []
-    for row in rows:
+    made, moved = [], list[tuple[int, Position]]()
+    for r, row in enumerate(rows):
         piece = Piece()
-        for block in row:
+        for c, block in enumerate(row):
             if not block.text.strip():
                 continue
             if piece.text:
                 piece = piece.joined(Piece(", "))
+            moved.append((table.cell(r, c), Position(table.first + r, len(piece.text))))
             piece = piece.joined(Piece(block.text.replace("\n", " "), block.spans))
         made.append(Block(piece.text, piece.spans).formatted(form))
     count = table.last - table.first + 1
     edit = Edit((AddBlocks(table.first, tuple(made)), DropBlocks(table.first + len(made), count)))
     after = sitting.edited(edit).about(())
+    for cell, start in moved:
+        after = carried(sitting.document, block_range(sitting.document, cell), after, start)
     b = table.first + len(made) - 1
     return Done(after.placed(Position(b, len(made[-1].text))), f"{many(len(made), 'row')} as text")
 

@@ -7,7 +7,7 @@ from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass
 from typing import Any, TypeVar
 
-from nimble_lantern.core.errors import CatalogueError
+from nimble_lantern.core.errors import CatalogueError, Refusal
 from nimble_lantern.core.grammar.automaton import Found, Grammar
 from nimble_lantern.core.grammar.notation import captured, parse
 from nimble_lantern.core.grammar.terminals import TERMINALS
@@ -124,7 +124,7 @@ class Parse:
 
 @dataclass(frozen=True, slots=True)
 class Named:
-    """A thing of some kind called by its name, not yet looked up."""
+    """A thing of some kind called by its name, not yet looked up; without words, the newest."""
 
     kind: str
     words: tuple[str, ...]
@@ -138,6 +138,7 @@ class Names:
     of: Callable[[Any], Sequence[str]]
     spoken: str
     partial: bool = False
+    newest: Callable[[Any], str | Refusal] | None = None
 
 
 class Catalogue:
@@ -259,16 +260,18 @@ class Catalogue:
         of: Callable[[Any], Sequence[str]],
         spoken: str = "a name",
         partial: bool = False,
+        newest: Callable[[Any], str | Refusal] | None = None,
     ) -> None:
         """Declare a kind of things with names: `{kind}` in a pattern stands for one of them.
 
         `of` tells what there are in a sitting.  Where `partial`, some words of a name are enough if
-        no other has them.  Matching, what recognisers listen for, the
-        reference and near misses follow.
+        no other has them.  `newest` tells which one is meant where none is called by its name (a
+        Named without words).  Matching, what recognisers listen for, the reference and near misses
+        follow.
         """
         if kind in self.named:
             raise CatalogueError(f"Two kinds of named things are called {kind!r}.")
-        self.named[kind] = Names(kind, of, spoken, partial)
+        self.named[kind] = Names(kind, of, spoken, partial, newest)
         self.grammar.add(kind, "{words}", lambda words: Named(kind, words))
 
     def rule(

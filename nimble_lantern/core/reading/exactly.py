@@ -240,19 +240,28 @@ def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool)
                 return Verdict(Judged.REFUSED, parse, parse.args, found, slot)
             args[slot] = found
         elif isinstance(value, Named):
-            kind = CATALOGUE.named[value.kind]
-            there = tuple(kind.of(sitting))
-            name = look_up(value.words, there, kind.partial)
-            if name is None:
-                what = f"Nothing is called “{' '.join(value.words)}”."
-                close = tuple(near_names(value.words, there))
-                hint = f"Did you mean “{close[0]}”?" if close else ""
-                missing = Missing(what, "", hint, value.words, names=close)
-                return Verdict(Judged.REFUSED, parse, parse.args, missing, slot)
+            name = _named(sitting, value)
+            if isinstance(name, Refusal):
+                return Verdict(Judged.REFUSED, parse, parse.args, name, slot)
             args[slot] = name
         else:
             args[slot] = value
     return Verdict(Judged.COMMAND, parse, args)
+
+
+def _named(sitting: Sitting, value: Named) -> str | Refusal:
+    """What is called so, or the newest of its kind."""
+    kind = CATALOGUE.named[value.kind]
+    if kind.newest is not None and not value.words:
+        return kind.newest(sitting)
+    there = tuple(kind.of(sitting))
+    name = look_up(value.words, there, kind.partial)
+    if name is not None:
+        return name
+    what = f"Nothing is called “{' '.join(value.words)}”."
+    close = tuple(near_names(value.words, there))
+    hint = f"Did you mean “{close[0]}”?" if close else ""
+    return Missing(what, "", hint, value.words, names=close)
 
 
 def _too_much(parse: Parse, value: object) -> bool:

@@ -1,5 +1,5 @@
 """Versions with names: kept, compared, and brought back, whole or in part."""
 
-from nimble_lantern.core.commands.versions import comparing, kept, latest, returning
+from nimble_lantern.core.commands.versions import comparing, kept, returning
 
-__all__ = ["kept", "comparing", "returning", "latest"]
+__all__ = ["kept", "comparing", "returning"]

@@ -306,3 +306,34 @@ def keep(sitting: Sitting) -> Done | Refusal:
 def stop(sitting: Sitting) -> Done:
     """Go on without the changes being shown."""
     return Done(replace(sitting.about(()), compared=None), "the changes are not shown any more")
+
+
+def _none_compared(sitting: Sitting, parse: Parse) -> bool:
+    """While versions are compared, "the last change" is one of those."""
+    return not _compares(sitting, parse)
+
+
+@command(
+    "[<go>] [back] to (the | my) (last | latest | most recent) (change | edit) [i made]",
+    "(show me | show | let me see) (the | my) (last | latest | most recent) (change | edit"
+    " | thing i (changed | did))",
+    "[<go>] [back] to (what | where) i [(last | just)] changed [(something | it | last)]",
+    "where (was | is) (the | my) (last | latest) (change | edit)",
+    "where did i (last | just) change (something | anything | it)",
+    "what did i [just] change (last | just now)",
+    example="go to my last change",
+    group="moving",
+    when=_none_compared,
+    heard=2,
+)
+def go_to_last_change(sitting: Sitting) -> Done | Refusal:
+    """Go to what the last change to the text left, and say what it was."""
+    head = sitting.history.head
+    if head is None:
+        return Refusal("Nothing was changed here yet.")
+    changes = compare(document_of(sitting, head.parent), sitting.document)
+    if not changes:
+        return Refusal("The last change left nothing to see.")
+    change = changes[-1]
+    after = sitting.about([change.new]).placed(change.new.end)
+    return Done(after, f"the last change: {said_of(change)}")

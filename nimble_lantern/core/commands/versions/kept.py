@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import replace
+from itertools import count
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.naming import (
@@ -18,8 +19,9 @@ from nimble_lantern.core.document import history
 from nimble_lantern.core.document.history import Version
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, command, each, rule
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Named, command, each, rule
 from nimble_lantern.core.state import EXPORTED, Done, Milestone, Sitting, View
+from nimble_lantern.core.writing.cardinals import in_words
 
 MOST = 200
 
@@ -32,8 +34,27 @@ def milestone(sitting: Sitting, name: str) -> Milestone:
     return next(m for m in sitting.milestones if m.name == name)
 
 
-CATALOGUE.names("version", of=version_names)
+def _newest(sitting: Sitting) -> str | Refusal:
+    names = [name for name in version_names(sitting) if name != EXPORTED]
+    none = Refusal("No version was kept here.", "", "“Save a version” keeps one.")
+    return names[-1] if names else none
+
+
+CATALOGUE.names("version", of=version_names, newest=_newest)
 owned("version")
+_KEPT = "(i | we) [have] [just] (saved | kept | made | took)"
+
+
+@rule(
+    "version",
+    "(that | (the | my) (last | latest | newest | most recent)) [(saved | kept)]"
+    f" (version | draft | snapshot) [{_KEPT}]",
+    f"(the | that) (version | draft | snapshot) {_KEPT}",
+    heard=False,
+)
+def _the_newest() -> Named:
+    """ "That version", "the last one": the one that was kept last, whatever it is called."""
+    return Named("version", ())
 
 
 def document_of(sitting: Sitting, version: Version | None) -> Document:
@@ -122,6 +143,25 @@ def call(sitting: Sitting, text: tuple[str, ...]) -> Done:
         text = text[1:]
     name = given_name(text)
     return Done(with_milestone(sitting, name), f"this version is called “{name}”")
+
+
+@command(
+    "(save | keep | store) (a | another | this | one more) [new] (version | draft | snapshot)"
+    " [of (it | this | the <writing>)] [(here | now | as it is | just in case)]",
+    "(make | take) (a | another | one more) [new] (version | snapshot) [of (it | this | the"
+    " <writing>)] [(here | now | as it is | just in case)]",
+    "(save | keep | store) (it | this | the <writing>) [as it is] [now] as a [new] version",
+    "(keep | save | store) a copy of (it | this | the <writing>) (as it is | like this | as it is"
+    " now | as it stands) [just in case]",
+    example="save a version",
+    group="repair",
+    heard=2,
+)
+def save(sitting: Sitting) -> Done:
+    """Keep the text as it is now, under the next number, to come back to."""
+    taken = {name.casefold() for name in version_names(sitting)}
+    name = next(name for n in count(1) if (name := f"version {in_words(n)}") not in taken)
+    return Done(with_milestone(sitting, name), f"this is “{name}” now")
 
 
 @command(
