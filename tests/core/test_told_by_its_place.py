@@ -62,6 +62,13 @@ class ByItsRow(AtWork):
         self.assertIn("| Saturday | Femi | Tom |", desk.markdown)
         self.stays(PACKING, "put the hats in the empty box")
 
+    def test_a_day_begins_the_next_row(self) -> None:
+        self.has(
+            "",
+            "make a table with the headings day and water / monday next ruth next row tuesday",
+            "| Monday | Ruth |\n| Tuesday |  |",
+        )
+
     def test_rows_among_others(self) -> None:
         wanted = "Greta |\n| Friday |  |  |\n| Saturday"
         for said in (

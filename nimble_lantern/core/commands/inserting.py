@@ -46,12 +46,16 @@ def _beside(
     if len(target.ranges) == 1:
         return _beside_one(sitting, target, text, before)
     text, after = _one_mark(text), sitting
+    why = Refusal("That stands there already.")
     # From the last one on: what is put in moves only what comes behind it.
     for r in reversed(target.ranges):
         made = _beside_one(after, Places((r,)), text, before, within=True)
-        after = made.sitting if isinstance(made, Done) else after
+        if isinstance(made, Done):
+            after = made.sitting
+        else:
+            why = made
     if [b.text for b in after.document.blocks] == [b.text for b in sitting.document.blocks]:
-        return Refusal("That stands there already.")
+        return why
     where = named(sitting.document, target.ranges)
     mark = mark_named(bare_mark(text))
     said = quoted(mark.text if mark else " ".join(text))

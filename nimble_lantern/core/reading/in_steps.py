@@ -24,7 +24,8 @@ def in_steps(sitting: Sitting, words: Said) -> tuple[Said, ...]:
     while i < len(words):
         size = next((len(s) for s in _ON if words[i : i + len(s)] == s), 0)
         last = words[i - 1] if i > begun else ""
-        if not size or last in DETERMINERS or words[i + size : i + size + 1] in _NO_STEPS:
+        goes_on = size == 1 and words[i + 1 : i + 2] in _NO_STEPS
+        if not size or last in DETERMINERS or goes_on:
             i += 1
             continue
         parts += (words[begun:i], words[i : i + size])

@@ -62,7 +62,7 @@ postMessage({ stream });
 
 let source = 0;
 function hear(samples, rate) {
-  if (rate !== source) { source = rate; resample = resampler(rate, RATE); }
+  if (rate !== source) { source = rate; resample = resampler(Math.round(rate), RATE); }
   const fresh = rate === RATE ? samples : resample(samples);
   const joined = new Float32Array(pending.length + fresh.length);
   joined.set(pending);
