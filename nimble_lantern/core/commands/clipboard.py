@@ -534,9 +534,10 @@ def _sentence_by(sitting: Sitting, r: Range, by: int) -> Done | Refusal | None:
 def _to_an_edge(of_what: str, stands: Callable[[Sitting, Parse], bool]) -> tuple[Way | str, ...]:
     """The ways to move a target to the edge of something: "its paragraph", "{place:target}"."""
     at_the_edge = "the [very] {edge:docedge} of " + of_what
+    along = "[(up | down | over | back | right up | right down)] (to | at)"
     return (
-        f"<shift> {{target}} (to | at) {at_the_edge}",
-        Way(f"<set_down> {{target}} (to | at) {at_the_edge}", when=_parts_or_items),
+        f"<shift> {{target}} {along} {at_the_edge}",
+        Way(f"<set_down> {{target}} {along} {at_the_edge}", when=_parts_or_items),
         Way(f"{{target}} to {at_the_edge}", when=_parts_or_items),
         *each(
             stands,

@@ -209,6 +209,14 @@ def _just_harmed(sitting: Sitting, parse: Parse) -> bool:
     return made is not None and made.traits.destructive and sitting.question is None
 
 
+def _both_harmed(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put both back", where the last two utterances took text away."""
+    last = [
+        CATALOGUE.commands.get(entry.command or "") for entry in sitting.trail[-2:] if entry.made
+    ]
+    return len(last[1:]) == 1 and all(c is not None and c.traits.destructive for c in last)
+
+
 def _just_written(sitting: Sitting, parse: Parse) -> bool:
     """ "No, not that", where words were just written."""
     last = sitting.trail[-1] if sitting.trail else None
@@ -262,6 +270,15 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     " thing)]",
     "go back (one | a) (step | change | time)",
     Way("go back one", when=_was_a_command),
+    Way(
+        "([go] back one (step | change) | (one | a) (step | change) back [please])",
+        when=_was_a_command,
+    ),
+    Way(
+        "(put | bring | get) ({number:both} [of them] back | back {number:both} [of them]"
+        " | them {number:both} back)",
+        when=_both_harmed,
+    ),
     Way("[no] (as | how) it was [before]", when=_was_a_command),
     "undo {number} (things | steps | changes | utterances)",
     Way(
@@ -380,7 +397,11 @@ def undo(sitting: Sitting, number: int = 1, text: tuple[str, ...] = ()) -> Done 
     "redo {number} (things | steps | changes | utterances)",
     "(put | bring) back what i (undid | took back | have undone)",
     "(put | bring) [back] (my | the) (change | changes) [back]",
-    Way("i did want (that | it)", when=_lies_ahead),
+    Way(
+        "[no] [but] i (did want | wanted | do want | needed | do need) (that | it) [(after all |"
+        " back | though)]",
+        when=_lies_ahead,
+    ),
     Way(
         "[no] [yes] [(do | so)] (do | <remove> | change | make) (it | that) again [after all]",
         when=_lies_ahead,

@@ -282,6 +282,11 @@ def in_prose(sitting: Sitting, parse: Parse) -> bool:
     return told and plain_words(sitting, parse)
 
 
+def at_an_end_of_it(sitting: Sitting, parse: Parse) -> bool:
+    """ "Second paragraph add at the end ...": the part is told before the verb."""
+    return in_prose(sitting, parse) and of_the_page(parse.args.get("target"))
+
+
 _HOW_MUCH = (("more",), ("some",), ("something",), ("less",))
 _SO_MUCH = (("a", "bit"), ("a", "little"), ("a", "few"), ("a", "lot"), ("a", "sentence"))
 

@@ -324,6 +324,14 @@ CATALOGUE.table(
         when=inserted.a_mark,
     ),
     Way("{inner:joining} {text:words} to {target}", when=inserted.plain_words),
+    Way(
+        "(tack | append | stick) {text:words} (on to | onto | on at | to) {inner} of {target}",
+        when=inserted.in_prose,
+    ),
+    Way(
+        "{target} (add | put | write) (at | on | to) {inner:of_it} {text}",
+        when=inserted.at_an_end_of_it,
+    ),
     Way("(add | put | write) {text:words} to {target}", when=inserted.in_prose),
     Way("(add | put) {text:words} in {target:heading_part}", when=inserted.in_a_heading),
     Way("{target} <shall> {inner:opening} with {text}", when=inserted.in_prose),
@@ -346,7 +354,7 @@ def insert_inside(
 
 
 @command(
-    "(insert | write [on] | type | continue | carry on | go on) [(something | words | text)]"
+    "(insert | type | <go_on>) [(something | words | text)]"
     " <exactly> <ahead_of> {target}",
     "(add | put | say) (something | words | text) <exactly> <ahead_of> {target}",
     "(add | put | insert | write | i need | we need | i want) (a | another | one more | an extra"
@@ -362,7 +370,7 @@ def write_before(sitting: Sitting, target: Places) -> Done:
 
 
 @command(
-    "(insert | write [on] | type | continue | carry on | go on) [(something | words | text)]"
+    "(insert | type | <go_on>) [(something | words | text)]"
     " <exactly> <behind> {target}",
     "(add | put | say) (something | words | text) <exactly> <behind> {target}",
     "(add | put | insert | write | i need | we need | i want) (a | another | one more | an extra"

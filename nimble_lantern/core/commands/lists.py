@@ -103,7 +103,7 @@ CATALOGUE.table(
          "(take | get | let) me out of (the | this) list",
          *each(there_is_a_list,
              "[<go> [to]] {there:below} the list",
-             "(go on | carry on | continue | write) {there:below} the list",
+             "<go_on> {there:below} the list",
          ),
          example="end list", group="format")  # fmt: skip
 def end_list(sitting: Sitting, there: bool = False) -> Done | Refusal:

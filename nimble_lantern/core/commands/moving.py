@@ -63,7 +63,7 @@ def to_start(sitting: Sitting, text: tuple[str, ...] = ()) -> Done:
     Way(f"{_SOMETHING} (at | to) the [very] (end | bottom)", when=_not_written_yet),
     "[go] [the] (end | bottom | finish) <the_text>",
     "(go | jump | back) [to] [the] (end | bottom)",
-    "(carry on | go on | continue | write) at the <finish> [<the_text>]",
+    "<go_on> at the <finish> [<the_text>]",
     "<go> (right | straight | all the way) [down] to [the] <finish> [<the_text>]",
     "<go> all the way (down | on)",
     example="go to the end",
@@ -83,7 +83,7 @@ def to_end(sitting: Sitting, text: tuple[str, ...] = ()) -> Done:
     "(<go> | be | start writing) [to] where {target} (starts | begins | started | began)",
     "(i want | i need | i'd like) [to] (be | write | go) <exactly> <ahead_of> {target}",
     Way(
-        "(i want | i need | i'd like | let me) [to] (be | write | go | carry on | go on | continue)"
+        "(i want | i need | i'd like | let me) [to] (be | go | <go_on>)"
         " (at | from | to) [the] <beginning> of {target}",
         when=names_a_part,
     ),
@@ -171,7 +171,7 @@ def headings(sitting: Sitting) -> Done:
     "[<go>] [back | up | down | right | straight] (to | at) [the] <finish> of {target}",
     "(i want | i need | i'd like) [to] (be | write | go) <exactly> <behind> {target}",
     Way(
-        "(i want | i need | i'd like | let me) [to] (be | write | go | carry on | go on | continue)"
+        "(i want | i need | i'd like | let me) [to] (be | go | <go_on>)"
         " (at | from | to) [the] <finish> of {target}",
         when=names_a_part,
     ),

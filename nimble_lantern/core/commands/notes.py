@@ -117,7 +117,10 @@ def _add(sitting: Sitting, r: Range, words: Sequence[str]) -> Done | Refusal:
     "<a_note> (on | at | by | beside | for | to | against) {target} (saying | that says | which"
     " says | colon) {text:words}",
     Way("<a_note> (on | at | by | beside | to | against) {target} {text:words}", when=names_a_part),
-    Way("note (about | for) {target} {text:words}", when=names_a_part),
+    Way(
+        "note (about | for | next to | alongside | near) {target} {text:words}",
+        when=names_a_part,
+    ),
     Way(
         "(jot | scribble | pencil | write | put) [down] {text:words} in the margin (of | beside |"
         " by | at | next to | against) {target}",

@@ -165,6 +165,7 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
         "(strike | scratch | strike out | scratch out | cross out) {target} [and] (write | put |"
         " say) {text}",
     ),
+    Way("{target:signing_off} with {text:words} instead", when=instead.plain_words),
     Way("not {target} but {text}", when=instead.alike_and_there),
     Way("not {target} {text}", when=instead.not_this),
     Way("rather than {target} (write | put | say | have) {text}", when=instead.alike_and_there),

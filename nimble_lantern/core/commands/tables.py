@@ -355,9 +355,10 @@ def under(sitting: Sitting, table: Table, words: tuple[str, ...]) -> Done | Refu
     "end of [the] table",
     "(out of | leave | below | after | behind) the table",
     "<go> [to] (below | under | after | behind | beneath) the table",
-    "(go on | carry on | continue | write | go) [(writing | dictating)] (below | under | after"
-    " | behind | beneath | underneath) [the] [table]",
-    "(take | get | let) me out of (the | this) table",
+    "(<go_on> | go) (below | under | after | behind | beneath | underneath) [the] [table]",
+    "(take | get | let) me out of (the | this) table [(and | to)] [(below | underneath | under it"
+    " | after it | behind it)]",
+    "[get me] out (below | under | underneath | beneath) (the | this) table",
     *each(in_table, *frames.left("table")),
     Way("[i think] (that's | that is) all the rows [(now | then)]", when=in_table),
     Way(
@@ -499,6 +500,9 @@ CATALOGUE.table(
     Way("(the | this) table (as | into) {listed}", when=there_is),
     "(<undress> | undo) the table (and | but) (leave | keep) the (words | text)",
     "take the table apart",
+    "take (the | this) table [(lines | grid | borders | frame | rules)] (away | off | out) (and |"
+    " but) (leave | keep) the (words | text)",
+    "(write | put | set | lay) (the | this) table out as [(plain | ordinary)] (text | words)",
     "[(i'd rather have | i would rather have | i prefer | <wish>)] (text | paragraphs) (than | and"
     " no | instead of | rather than) (a | the | this) table",
     "no table [just] [the] (text | words | paragraphs)",

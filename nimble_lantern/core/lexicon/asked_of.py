@@ -190,6 +190,8 @@ ranged_right: lined up at the right, up on the right, up against the right, line
   lined up on the right, right aligned, aligned on the right, aligned to the right, aligned right,
   align right, flush right, on the right, to the right hand side, on the right hand side, right
   align, against the right, right justified, ranged right, right hand side
+figures: numbers in, the numbers in, numbers of, figures in, figures of, numbers under, figures
+  under, amounts in, amounts under, numbers in the, the figures in
 ranged_left: up on the left, up against the left, lined up at the left, left aligned, aligned
   left, align left, flush left, on the left, to the left hand side, on the left hand side, left
   align, against the left, left hand side
@@ -216,6 +218,9 @@ add before = add a column before {}
 add after = add a column after {}
 ranged_right = align {} right
 ranged_left = align {} left
+figures right = align {} right
+figures left = align {} left
+figures centred = centre {}
 centred = centre {}
 
 [table]

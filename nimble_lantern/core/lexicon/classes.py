@@ -117,6 +117,11 @@ CLASSES = {
     ),
     "begin": WordClass("(start | begin | make)", "(create | open | give me | add | insert)"),
     "stop": WordClass("(end | stop | finish)", "(close | leave | get out of | come out of)"),
+    "go_on": WordClass(
+        "(carry on | go on | continue | write)",
+        "((carry on | go on | continue | keep on | keep | start | begin | resume) [with] (writing |"
+        " dictating | typing) | write on | keep going)",
+    ),
     "any_more": WordClass("any more", "(anymore | any longer)"),
     "own_paragraph": WordClass(
         "its own paragraph",

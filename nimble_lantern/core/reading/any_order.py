@@ -14,7 +14,14 @@ from dataclasses import dataclass
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.lexicon.asked import LONGEST, LOOKS, ROLES, Looks, Phrase, Role
 from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE
-from nimble_lantern.core.targets.model import That, Units, Words, as_things, of_the_page
+from nimble_lantern.core.targets.model import (
+    That,
+    Units,
+    Words,
+    as_things,
+    of_a_grid,
+    of_the_page,
+)
 from nimble_lantern.core.writing.cardinals import cardinal
 
 _LONGEST = 16
@@ -136,6 +143,8 @@ def _asked(target: object, left: _Saying, right: _Saying) -> tuple[Phrase, Phras
             return None
         if not _sure(target, left, right, roles, kinds):
             return None
+        if of_a_grid(target) and not _NO_CELLS.isdisjoint(looks):
+            return None  # "add up the numbers in the last column"
         if Looks.ROUND in kinds:
             once = len(looks) == 1 and Role.OFF not in roles
             return (("put", *looks[0], "round"), ()) if once else None
@@ -146,6 +155,9 @@ def _asked(target: object, left: _Saying, right: _Saying) -> tuple[Phrase, Phras
     if roles - {Role.MAKE, Role.WISH} == {Role.SELECT}:
         return (("select",), ()) if of_the_page(target) else None
     return None
+
+
+_NO_CELLS = {tuple(f"a {kind}".split()) for kind in ("bulleted list", "numbered list")}
 
 
 def _sure(

@@ -202,19 +202,9 @@ def _is_a_count(words: Phrase, at: Named) -> bool:
     return at.thing is Thing.WORDS and counts and part in COUNTED | {"word", "heading"}
 
 
+_KEPT = "it,it there,them,them there,it in,the row,the column,it empty".split(",")
 _KEEPING = tuple(
-    tuple(f"but {verb} {what}".split())
-    for verb in ("keep", "leave")
-    for what in (
-        "it",
-        "it there",
-        "them",
-        "them there",
-        "it in",
-        "the row",
-        "the column",
-        "it empty",
-    )
+    tuple(f"but {verb} {what}".split()) for verb in ("keep", "leave") for what in _KEPT
 )
 
 
@@ -250,6 +240,8 @@ def is_asked(at: Named, signs: frozenset[str], left: Phrase, right: Phrase) -> b
         and _IN_A_TABLE.isdisjoint(outside)
     ):
         return False  # what stands in a table may be spoken of: "delete march"
+    if left[-1:] and left[-1] in COUNTS and at.words[0] in _GRID:
+        return False  # "the last column to the right"
     in_order = at.thing is Thing.ROW_NAME and bool(signs) and signs <= _ENDS
     moved = not left and right in TO_AN_END and len(at.words) > _ONE_NAME
     if in_order and not moved and ASKING.isdisjoint(outside) and _IN_A_TABLE.isdisjoint(outside):

@@ -9,7 +9,7 @@ from functools import lru_cache
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.commands.instead import a_look
 from nimble_lantern.core.kinds import Judged
-from nimble_lantern.core.lexicon.closed import PREPOSITIONS
+from nimble_lantern.core.lexicon.closed import DETERMINERS, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, TRADE_VERBS
 from nimble_lantern.core.reading.addressing import barest
 from nimble_lantern.core.reading.exactly import Verdict, exactly
@@ -48,7 +48,8 @@ def _pair(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
     if not (links or looks or bare) or len(links) + len(looks) > _MOST_LINKS:
         return None
     twice = (p for i in links if (p := _two_replacements(sitting, words, i)) is not None)
-    if (both := next(twice, None)) is not None:
+    dressed = (p for i in looks if (p := _replaced_in_print(sitting, words, i)) is not None)
+    if (both := next(twice, None) or next(dressed, None)) is not None:
         return both
     if judge(sitting, words, whole=True).kind is not Judged.TEXT:
         return None
@@ -64,15 +65,26 @@ def _pair(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
 def _two_replacements(sitting: Sitting, words: tuple[str, ...], i: int) -> Pair | None:
     """ "Change ten to eleven and six to seven", where a six stands: said with one verb; or what is
     put there ends before another request: "change ten to eleven and delete six"."""
-    first, rest = words[:i], words[i + 1 :]
+    first, rest = words[:i], words[i + 1 + (words[i + 1] == "then") :]
     found = exactly(sitting, first, whole=True)
-    if not _words_for_words(found):
+    if not (rest and _words_for_words(found)):
         return None
+    if _a_look_at_it(sitting, first, rest):
+        return first, rest
     for second in (rest, (words[0], *rest)):
         then = exactly(sitting, second, whole=True)
         if _words_for_words(then) or second is rest and _is_another(then, rest):
             return first, second
     return None
+
+
+def _a_look_at_it(sitting: Sitting, first: tuple[str, ...], rest: tuple[str, ...]) -> bool:
+    """ "Change ten to eleven and make it bold"."""
+    told = len(rest) <= _LONGEST_LOOK and not _IT.isdisjoint(rest)
+    return told and _a_look(_about_first(sitting, first), rest)
+
+
+_IT = frozenset(("it", "that", "them"))
 
 
 def names_all(found: Verdict) -> bool:
@@ -132,6 +144,21 @@ def _ends_in_a_look(words: Sequence[str], i: int) -> bool:
 @lru_cache(maxsize=256)
 def _names_a_look(words: tuple[str, ...]) -> bool:
     return a_look(words)
+
+
+def _replaced_in_print(sitting: Sitting, words: tuple[str, ...], i: int) -> Pair | None:
+    """ "Change ten to eleven in bold": no words for the page end so."""
+    first = words[:i]
+    told = words[i] == "in" and _PRINT.issuperset(words[i + 1 :]) and words[i - 1] not in _NO_END
+    return (
+        (first, ("make", "that", *words[i:]))
+        if told and _words_for_words(exactly(sitting, first, whole=True))
+        else None
+    )
+
+
+_PRINT = frozenset("bold italic italics capitals caps capital block letters type and".split())
+_NO_END = DETERMINERS | {"one", "ones"}
 
 
 def _then_a_look(sitting: Sitting, words: Sequence[str], i: int) -> Pair | None:

@@ -53,6 +53,7 @@ def restated(sitting: Sitting, said: Sequence[str]) -> Iterator[Restated]:
         return
     document = sitting.document
     yield from _of_a_cell(document, words)
+    yield from _to_say(document, words)
     forms = {form for word in words for form in (word, *singular((word,)))}
     sentences = list(_sentences(document, forms - LITTLE))
     for find in (_made_it, _instead_of, _another_value, _between, _with_more, _with_more_round):
@@ -60,6 +61,16 @@ def restated(sitting: Sitting, said: Sequence[str]) -> Iterator[Restated]:
             for changed in find(sentence, words):
                 if not _one_of_many(sentences, changed):
                     yield from _made(document, *changed)
+
+
+def _to_say(document: Document, words: Phrase) -> Iterator[Restated]:
+    """Tells what words should say: "the boathouse should say the village hall"."""
+    for at in range(1, len(words) - 2):
+        if words[at] in _OUGHT and words[at + 1] in _SAYING:
+            yield from _made(document, (), words[:at], words[at + 2 :], ())
+
+
+_OUGHT, _SAYING = frozenset(("should", "must")), frozenset(("say", "read"))
 
 
 def _without_stop(words: Phrase) -> Phrase:
@@ -153,7 +164,8 @@ def _small(change: _Change) -> bool:
         return False
     if not old:
         # A word more: "a warm jumper", not "a jumper and some socks".
-        return bool(before and after) and not set(new) & _NO_MORE and kind_of(new) in _ANY_KIND
+        told = set(new) - _DEGREES  # "until it is really dry"
+        return bool(before and after) and not told & _NO_MORE and kind_of(new) in _ANY_KIND
     if _sort_of(old) != _sort_of(new) or not set(old) - LITTLE or not set(new) - LITTLE:
         return False
     if [plain(word) for word in old] == [plain(word) for word in new]:
@@ -165,6 +177,7 @@ def _small(change: _Change) -> bool:
 
 
 _ANY_KIND = ("", "colour")
+_DEGREES = frozenset("really very quite rather fairly completely fully properly too so".split())
 _NO_MORE = LITTLE | DETERMINERS | SUBJECT_PRONOUNS | VERBS
 
 

@@ -567,6 +567,13 @@ def _words_within(words: tuple[str, ...], of: Target) -> Words:
     return Words(words, None, 1, of)
 
 
+@rule("target", "{words} (in | from) {of:words}", heard=False)
+def _out_of_words(words: tuple[str, ...], of: tuple[str, ...]) -> Words | None:
+    """ "Own from bring your own gloves": which of them, by the words round it."""
+    held = any(of[i : i + len(words)] == words for i in range(len(of)))
+    return Words(words, of=Words(of)) if held and len(of) > len(words) + 1 else None
+
+
 @rule("target", "{wordorder} {words} (in | of | on) {of:scope}", heard=False)
 def _ordered_within(wordorder: tuple[Order, int], words: tuple[str, ...], of: Target) -> Words:
     return Words(words, *wordorder, of)

@@ -31,6 +31,11 @@ def _part_of_a_letter(of_a_letter: str) -> OfLetter:
     return OfLetter(of_a_letter)
 
 
+@rule("signing_off", "(sign | close) [it] off", heard=False)
+def _signing_off() -> OfLetter:
+    return OfLetter(CLOSING)
+
+
 @rule(
     "described",
     "my name [at the (end | bottom | foot)]",

@@ -39,7 +39,7 @@ from nimble_lantern.core.targets.model import (
     Units,
     Words,
 )
-from nimble_lantern.core.targets.tabled import row_under_a_heading
+from nimble_lantern.core.targets.tabled import cells_of_a_kind, row_under_a_heading
 from nimble_lantern.core.targets.telling import forms_there, holds_each, told_by
 from nimble_lantern.core.writing.cardinals import in_words, ordinal_in_words
 
@@ -80,6 +80,12 @@ def _words(target: Words, view: View, near: bool) -> Answer:
             return outer
         scopes = outer.ranges
     known = view.vocabulary
+    if target.order is Order.EVERY and target.of is None and not target.called:
+        cells = (
+            () if spoken.exact(view.document, target.words) else cells_of_a_kind(view, target.words)
+        )
+        if cells:
+            return Places(cells, unit=Unit.COLUMN)
     if target.order in (Order.LAST, Order.PREVIOUS) and target.of is None:
         # Most often it is close by: no need then to find all the others.
         start = Position(max(0, view.caret.block - _CLOSE_BLOCKS), 0)

@@ -149,6 +149,16 @@ def _tabled(target: Tabled, view: View, near: bool) -> Answer:
     return Absent(said) if target.guessed else Refusal(said)
 
 
+def cells_of_a_kind(view: View, words: tuple[str, ...]) -> tuple[Range, ...]:
+    """What stands under the heading that names one of several: "makers" under "maker"."""
+    blocks, one = view.document.blocks, singular(words)
+    for table in near_tables(view) if one != words else ():
+        c = _says(_column_heads(blocks, table), one)
+        if c is not None:
+            return table.column(blocks, c)[1:]
+    return ()
+
+
 def _numbered(words: tuple[str, ...], unit: Unit, count: int) -> int | None:
     """The index of "row two", "the second row" or "the last row", of so many."""
     bare = words[1:] if words[:1] == ("the",) else words

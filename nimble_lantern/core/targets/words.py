@@ -268,8 +268,9 @@ class Near:
 
 def _likeness(a: str, b: str) -> float:
     """By spelling and by sound, of the words that tell something."""
+    shifted = abs(_slight_first(a) - _slight_first(b)) > 1  # "own from bring" is not "bring"
     a, b = _telling(a), _telling(b)
-    whole = _alike(a, b)
+    whole = _WORD_LEAST if shifted else _alike(a, b)
     pairs = list(zip(a.split(), b.split(), strict=False))
     if len(a.split()) == len(b.split()) and any(_alike(x, y) < _WORD_LEAST for x, y in pairs):
         # One word that is quite another is no slip of the recogniser.
@@ -279,6 +280,12 @@ def _likeness(a: str, b: str) -> float:
 
 def _alike(a: str, b: str) -> float:
     return (fuzz.ratio(a, b) + fuzz.ratio(phrase_key(a), phrase_key(b))) / 2
+
+
+def _slight_first(phrase: str) -> int:
+    """How many words come before the first that tells something."""
+    words = phrase.split()
+    return next((i for i, w in enumerate(words) if w not in SLIGHT), 0)
 
 
 def _telling(phrase: str) -> str:
