@@ -2,13 +2,22 @@
 
 from __future__ import annotations
 
-from nimble_lantern.core.commands.instead import a_look, a_way_to_be, becomes, words_there
+from rapidfuzz import fuzz
+
+from nimble_lantern.core.commands.instead import (
+    a_look,
+    a_way_to_be,
+    becomes,
+    by_letters,
+    words_there,
+)
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.manners import JUDGED
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.alike import of_one_kind
 from nimble_lantern.core.targets.model import (
     Beside,
     Holding,
@@ -142,3 +151,29 @@ def one_not_another(sitting: Sitting, parse: Parse) -> bool:
     denies = not new or new[-1] in AUXILIARIES | PREPOSITIONS
     begins = new[:1] and new[0] in SUBJECT_PRONOUNS | PREPOSITIONS
     return not denies and not begins and words_there(sitting, parse)
+
+
+def for_a_reason(sitting: Sitting, parse: Parse) -> bool:
+    """ "Ida can't come so put Ruth instead": one name for another, one day for another."""
+    target, why, text = (parse.args.get(slot, ()) for slot in ("target", "why", "text"))
+    if not isinstance(target, Words) or not why or why[0] not in AUXILIARIES | VERBS:
+        return False
+    told = len(why) <= _LONGEST_REASON and not SUBJECT_PRONOUNS.intersection(text)
+    return told and of_one_kind(target.words, text) and bool(exact(sitting.document, target.words))
+
+
+_LONGEST_REASON = 6
+
+
+def spelt(sitting: Sitting, parse: Parse) -> bool:
+    """ "Matilda is spelt mathilda", or by its letters: another spelling looks nearly the same."""
+    if by_letters(sitting, parse):
+        return True
+    target, text = parse.args.get("target"), parse.args.get("text", ())
+    if not isinstance(target, Words) or len(target.words) != len(text):
+        return False
+    pairs = zip(target.words, text, strict=True)
+    return target.words != text and all(fuzz.ratio(a, b) >= _SPELT_ALIKE for a, b in pairs)
+
+
+_SPELT_ALIKE = 60.0

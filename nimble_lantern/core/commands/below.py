@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from nimble_lantern.core.commands import lists, tables
 from nimble_lantern.core.commands.table_here import there_is
+from nimble_lantern.core.commands.when import there_is_a_list
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.errors import Refusal
@@ -18,7 +19,7 @@ def _stands_there(sitting: Sitting, parse: Parse) -> bool:
     listed = parse.args.get("framed") == "list"
     if tuple(parse.args.get("text", ("",)))[0] in OWNERS:
         return False  # "write your name below the list" is asked of somebody else
-    return (lists.there_is_a_list if listed else there_is)(sitting, parse)
+    return (there_is_a_list if listed else there_is)(sitting, parse)
 
 
 @command(

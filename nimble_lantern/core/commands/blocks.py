@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.table_here import column_headed
-from nimble_lantern.core.commands.when import in_an_item, names_a_part
+from nimble_lantern.core.commands.when import in_an_item, names_a_part, there_is_a_list
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.itemising import at_its_sentences
@@ -14,7 +14,7 @@ from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.model import Bullets, Format, Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.finding import reference
 from nimble_lantern.core.targets.model import (
@@ -167,13 +167,7 @@ def _of_a_block(sitting: Sitting, parse: Parse) -> bool:
     return of_the_page(target) and not isinstance(target, Words) and not letters
 
 
-CATALOGUE.table(
-    "relevel",
-    {
-        "(demote | lower)": 1,
-        "(promote | raise)": -1,
-    },
-)
+CATALOGUE.table("relevel", {"(demote | lower)": 1, "(promote | raise)": -1})
 
 
 @command(
@@ -338,8 +332,8 @@ CATALOGUE.table(
 CATALOGUE.table(
     "onekind",
     {
-        "(numbered | a numbered one | number)": "numbered",
-        "(bulleted | a bulleted one | a bullet [point])": "bulleted",
+        "(numbered | [a] numbered one | one with numbers | number)": "numbered",
+        "(bulleted | [a] bulleted one | one with (bullets | dots) | a bullet [point])": "bulleted",
     },
 )
 CATALOGUE.table(
@@ -480,6 +474,11 @@ def _whole_list(sitting: Sitting, target: Places) -> Places:
     " {listkind:bulletpoints}",
     "{listkind:bulletpoints} (instead of the | rather than | [and] not | in place of) [the]"
     " (bullets | bullet points | numbers | dots)",
+    *each(
+        there_is_a_list,
+        "(i'd | i would | we'd) (rather have | prefer) {listkind:bulletpoints} [instead]",
+        "(i'd | i would | we'd) (rather have | prefer) [a] {listkind} list [instead]",
+    ),
     example="numbers instead of bullets",
     group="format",
 )
@@ -549,7 +548,8 @@ def _just_aligned(sitting: Sitting, parse: Parse) -> bool:
     "align {target} to the {alignment} [(side | edge | margin)]",
     *frames.made("{alignment} (aligned | justified | align)"),
     "[<wish>] {target} (to | on | over to) the {alignment} [hand] [(side | edge)]",
-    "{target} <shall> be (on | to | at | in) the {alignment}",
+    "{target} <shall> be [over] (on | to | at | in) the {alignment} [hand] [(side | edge)]",
+    Way("(push | bring) {target} [over] (to | on) the {alignment} [hand] [side]", when=_whole),
     "{target} <shall> be [aligned] {alignment:centred}",
     "<make> {target} [to be] {alignment:centred}",
     "<wish> {target} {alignment:centred}",

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.blocks import reformatted
-from nimble_lantern.core.commands.when import last_command
+from nimble_lantern.core.commands.when import last_command, there_is_a_list
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
@@ -76,10 +76,6 @@ def next_item(sitting: Sitting, text: tuple[str, ...] = ()) -> Done:
     """Begin the next item of a list."""
     wrote = compose(sitting, ("next", "item", *text))
     return Done(wrote.sitting, f"next item: {quoted(wrote.text)}" if text else "next item")
-
-
-def there_is_a_list(sitting: Sitting, parse: Parse) -> bool:
-    return any(block.kind is Kind.ITEM for block in sitting.document.blocks)
 
 
 CATALOGUE.table(

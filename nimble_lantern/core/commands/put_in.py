@@ -16,6 +16,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.words import exact
 
 
@@ -68,6 +69,31 @@ def old_in_row(
     wholes = (block_range(sitting.document, table.cell(r, c)) for c in range(table.columns))
     found = [c for c, whole in enumerate(wholes) if whole in said]
     return found[0] if len(found) == 1 else None
+
+
+def told_column(
+    sitting: Sitting,
+    table: Table,
+    row: tuple[str, ...],
+    text: tuple[str, ...],
+    old: tuple[str, ...],
+) -> int | None:
+    """The column where a row says the old words; without any, something of the new one's kind."""
+    if old:
+        return old_in_row(sitting, table, row, old)
+    r, kind = row_named(sitting, table, row), kind_of(text)
+    if r is None or not kind:
+        return None
+    said = [sitting.document.blocks[table.cell(r, c)].text for c in range(table.columns)]
+    alike = [c for c in range(1, len(said)) if kind_of(tuple(said[c].lower().split())) == kind]
+    return alike[0] if len(alike) == 1 else None
+
+
+def for_one_cell(sitting: Sitting, parse: Parse) -> bool:
+    """ "Monday is Ruth now", where one cell of its row has a name."""
+    table = here(sitting)
+    row, text = (tuple(parse.args.get(slot, ())) for slot in ("row", "text"))
+    return not isinstance(table, Refusal) and told_column(sitting, table, row, text, ()) is not None
 
 
 def row_says_the_old(sitting: Sitting, parse: Parse) -> bool:

@@ -269,8 +269,13 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
         "(make | turn) {target:a_mark} [into] [(a | an)] {text}",
         "{target:a_mark} <shall> (be | become) [(a | an)] {text}",
     ),
+    Way(
+        "{target} {why:words} so [let's] (make it | make that | change it to | have | put | say)"
+        " {text:words} [(instead | in (his | her | their | its) place)]",
+        when=becoming.for_a_reason,
+    ),
     *each(
-        instead.by_letters,
+        becoming.spelt,
         "spell {target} [as] {text}",
         "{target} (is | should be | must be) (spelt | spelled) {text}",
     ),
@@ -286,6 +291,7 @@ def replace_with(
     sure: bool | None = None,
     exactly: bool = False,
     judged: bool = False,
+    why: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Put other words in the place of a target.  The writing place stays where it is."""
     if target is None:

@@ -260,6 +260,7 @@ def _by_row(a: int, b: int) -> CellNamed:
 
 
 @rule("named_cell", "row {a:number} [the] {b:position} (column | cell)", heard=False)
+@rule("named_cell", "cell {a:number} {b:number}", heard=False)
 def _in_a_row(a: int, b: int) -> CellNamed:
     return CellNamed(a, b)
 
@@ -553,6 +554,8 @@ def to_text(sitting: Sitting, table: Table, listed: str = "") -> Done | Refusal:
             "[the] {row:words} {column:words} <shall> (be | say) {text:words}"),
     Way("[the] {row:words} (has | have | is | are | gets | takes | needs | pays | costs | cost)"
         " {text:words} not {old:words}", when=put_in.row_says_the_old),
+    *each(put_in.for_one_cell, "put {text:words} down for [the] {row:words}",
+            "[the] {row:words} is now {text:words}", "[the] {row:words} is {text:words} now"),
     *each(put_in.says_the_old,
             "[the] {row:words} [(has | have | is | are | gets | takes | needs | pays)]"
             " {column:words} {text:words} not {old:words}",
@@ -578,10 +581,12 @@ def put(
     old: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Write words into a cell, in the place of what it says."""
-    if row and (column or old):
+    if row:
         text, old = put_in.without_alike(text, old)
         r, c = put_in.row_and_column(sitting, table, row, column)
-        places = r, c if column else put_in.old_in_row(sitting, table, row, old)
+        if not column:
+            c = put_in.told_column(sitting, table, row, text, old)
+        places = r, c
         rows, columns = (-1 if n is None else n + 1 for n in places)
     if crossed is not None:
         cell = sitting.document.blocks[crossed.first.start.block].cell

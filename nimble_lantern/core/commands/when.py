@@ -79,3 +79,7 @@ def numbers_items(sitting: Sitting, parse: Parse) -> bool:
 def is_selected(sitting: Sitting, parse: Parse) -> bool:
     """Something is selected, and what may else be a sentence is said of it: "all in capitals"."""
     return sitting.selection is not None or sitting.holds
+
+
+def there_is_a_list(sitting: Sitting, parse: Parse) -> bool:
+    return any(block.kind is Kind.ITEM for block in sitting.document.blocks)

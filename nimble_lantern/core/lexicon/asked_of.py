@@ -22,7 +22,8 @@ delete: no use for, have no use for, i have no use for, we have no use for, is n
   needed, no longer needed, do not need, don't need, do not want, don't want, no longer need, not
   wanted, superfluous, throw, thrown, chuck, leave out, left out, taken out, taken off, taken
   away, dispense with, destroy, wipe out, have to go, deleting, removing
-leaving: can all go, should all go, must all go, could all go, should not be in here, should not
+leaving: can go from the table, can come out of the table, can go off the table, can come off the
+  table, can all go, should all go, must all go, could all go, should not be in here, should not
   be here, shouldn't be in here, shouldn't be here, shouldn't be in there, does not belong here,
   doesn't belong here, does not belong in here, doesn't belong in here, doesn't belong in the
   table, should not be in the table, shouldn't be in the table, out, off, away, gone, can go,

@@ -39,7 +39,7 @@ def two_commands(sitting: Sitting, words: Sequence[str]) -> Pair | None:
 
 def _pair(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
     if not CATALOGUE.may_begin(words[0]):
-        return None
+        return _two_in_print(sitting, words)
     links = [i for i, w in enumerate(words) if w in _LINKS and 0 < i < len(words) - 1]
     looks = [i for i in range(2, len(words) - 1) if _ends_in_a_look(words, i)]
     short = len(words) <= _SHORT
@@ -60,6 +60,16 @@ def _pair(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
     then = (p for i in looks if (p := _then_a_look(sitting, words, i)) is not None)
     beside = (p for i in bare if (p := _side_by_side(sitting, words, i)) is not None)
     return next(found, None) or next(then, None) or next(beside, None)
+
+
+def _two_in_print(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
+    """ "Ropes in bold and oil in italics"."""
+    for i in (n for n, w in enumerate(words) if w in _LINKS):
+        first, second = words[:i], words[i + 1 :]
+        told = all("in" in part and part[-1] in _PRINT for part in (first, second))
+        if told and _a_look(sitting, first) and _a_look(sitting, second):
+            return first, second
+    return None
 
 
 def _two_replacements(sitting: Sitting, words: tuple[str, ...], i: int) -> Pair | None:

@@ -59,10 +59,10 @@ def _units(target: Units, view: View) -> Answer:
 
 
 def _only_columns_headed(view: View) -> bool:
-    """Whether "the headings" can only be those of a table."""
+    """Whether "the headings" can only be those of a table: a title is but one."""
     blocks = view.document.blocks
     headed = any(block.cell and block.cell.header for block in blocks)
-    return headed and not any(block.kind == Kind.HEADING for block in blocks)
+    return headed and sum(block.kind == Kind.HEADING for block in blocks) <= 1
 
 
 def _in_all(of: Target) -> bool:
