@@ -200,6 +200,10 @@ class Judge(Protocol):
 Words = tuple[str, ...]
 
 
+_MOST_GUESSED_FROM = 3
+"""Readings; those after it are far from what was said."""
+
+
 def with_larger(
     hearing: Hearing, made: Transcribed, model: Judge, desk: Commands | None = None
 ) -> Hearing:
@@ -216,7 +220,7 @@ def with_larger(
     ours = hearing.hypotheses[0] if hearing.hypotheses else None
     commands = hearing.commands[:_MOST_FITTED]
     said = made.hypotheses[0]
-    guessed = tuple(desk.sounding_like(said.said)) if desk else ()
+    guessed = _guessed(made, desk) if desk else ()
     fitted = (*(c.text for c in commands), *(" ".join(words) for words in guessed))
     likely = (0.0,) * len(fitted)
     if any(text != said.text for text in fitted):
@@ -237,6 +241,13 @@ def with_larger(
         guesses=tuple(zip(guessed, likely[len(commands) :], strict=False)),
         cued=_cued(hearing, made, model, desk) if desk else None,
     )
+
+
+def _guessed(made: Transcribed, desk: Commands) -> tuple[Words, ...]:
+    """Commands that sound like what the model read; like its next readings if that is like none."""
+    readings = (h.said for h in made.hypotheses[:_MOST_GUESSED_FROM])
+    likened = (tuple(desk.sounding_like(words)) for words in readings)
+    return next((found for found in likened if found), ())
 
 
 def _cued(
