@@ -93,10 +93,11 @@ def _add(sitting: Sitting, r: Range, words: Sequence[str]) -> Done | Refusal:
     "(<wish> | add | put | make | write | leave | attach | place | stick) <a_note> (on | at"
     " | beside | by | against | next to) {target} {text:words}",
     Way(
-        "(<wish> | add | put | make | write | leave) <a_note> (for | about | to) {target}"
+        "(<wish> | add | put | make | write | leave [me]) <a_note> (for | about | to) {target}"
         " {text:words}",
         when=names_a_part,
     ),
+    Way("leave me <a_note> (for | about | on) {target} {text:words}", when=noted.words_or_part),
     "(<wish> | add | put | make | write | leave) a [margin] (comment | remark) (for | about | to)"
     " {target} {text:words}",
     Way(
@@ -118,7 +119,8 @@ def _add(sitting: Sitting, r: Range, words: Sequence[str]) -> Done | Refusal:
     " says | colon) {text:words}",
     Way("<a_note> (on | at | by | beside | to | against) {target} {text:words}", when=names_a_part),
     Way(
-        "note (about | for | next to | alongside | near) {target} {text:words}",
+        "(note | comment | remark) (about | for | on | next to | alongside | near) {target}"
+        " {text:words}",
         when=names_a_part,
     ),
     Way(

@@ -279,19 +279,33 @@ def two_headings(sitting: Sitting, one: object, other: object) -> bool:
 
 
 def two_rows(sitting: Sitting, one: object, other: object) -> list[Part] | None:
-    """The rows that two wordings name by all that their first cells say, if they are two."""
+    """The rows that two wordings name by all that their cells in one column say, if they are two:
+    the first column, or one that says each of them once."""
     table, names = here(sitting), _two_names(one, other)
     if names is None or isinstance(table, Refusal):
         return None
-    blocks = sitting.document.blocks
-    firsts = [
-        normal(tuple(blocks[table.cell(r, 0)].text.lower().split())) for r in range(table.rows)
-    ]
     said = [normal((*name[:-1], name[-1].removesuffix("'s"))) for name in names]
-    rows = [firsts.index(words) if words in firsts else -1 for words in said]
-    if rows[0] == rows[1] or min(rows) < 0:
-        return None
-    return [Part(table, Unit.ROW, [row]) for row in rows]
+    for column in range(table.columns):
+        cells = _said_in_column(sitting, table, column)
+        told = all(words in cells if not column else cells.count(words) == 1 for words in said)
+        if told and said[0] != said[1]:
+            return [Part(table, Unit.ROW, [cells.index(words)]) for words in said]
+    return None
+
+
+def _said_in_column(sitting: Sitting, table: Table, column: int) -> list[tuple[str, ...]]:
+    blocks = sitting.document.blocks
+    texts = (blocks[table.cell(r, column)].text for r in range(table.rows))
+    return [normal(tuple(text.lower().split())) for text in texts]
+
+
+def all_of_a_cell(sitting: Sitting, words: tuple[str, ...]) -> bool:
+    """Whether words are all that one cell of this table says."""
+    table = here(sitting)
+    if isinstance(table, Refusal):
+        return False
+    columns = (_said_in_column(sitting, table, c) for c in range(table.columns))
+    return sum(cells.count(normal(words)) for cells in columns) == 1
 
 
 def _two_names(one: object, other: object) -> list[tuple[str, ...]] | None:

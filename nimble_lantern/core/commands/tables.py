@@ -203,6 +203,7 @@ def previous_cell(sitting: Sitting, table: Table) -> Done | Refusal:
     "[<go>] [on] [down] (to | into) [the] row (below | underneath | beneath | under)"
     " [(this | that)]",
     "[<go>] [on] [to] the row after [(this | that) [one]]",
+    "[<go>] [(on | down)] [to] [the] next line",
     heard=1,
     example="next row",
     group="format",

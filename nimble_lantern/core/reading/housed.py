@@ -171,10 +171,15 @@ def housed(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
         return
     if size := keeping(words):
         # "Clear row two but keep it": its words go, and no more.
-        inside = housed(sitting, words[:-size])
+        rest = words[:-size]
+        inside = housed(sitting, rest)
         yield from (
             ("empty", *m[1:]) for m in inside if m[0] in ("delete", "empty") and m[1:2] == ("the",)
         )
+        if rest[0] in _CLEARING:
+            part = rest[1 + (rest[1:2] == ("out",)) :]
+            told = not _GRID.isdisjoint(part) or not _GRID.isdisjoint(words[-size:])
+            yield from (("empty", *part, *row) for row in ((), ("row",)) if told and part)
         return
     around = Around(words)
     made: dict[Phrase, None] = {}
@@ -202,6 +207,7 @@ def _is_a_count(words: Phrase, at: Named) -> bool:
     return at.thing is Thing.WORDS and counts and part in COUNTED | {"word", "heading"}
 
 
+_CLEARING = frozenset("clear empty blank wipe".split())
 _KEPT = "it,it there,them,them there,it in,the row,the column,it empty".split(",")
 _KEEPING = tuple(
     tuple(f"but {verb} {what}".split()) for verb in ("keep", "leave") for what in _KEPT
@@ -348,7 +354,7 @@ def _of_a_cell(sitting: Sitting, words: Phrase, named: Sequence[Named]) -> Itera
 
 def _told(text: Phrase) -> Phrase:
     """ "Wick price is three": without what only tells that it is so, if a number is told."""
-    if text[-1:] == ("please",):
+    if text[-1:] == ("please",) or text[-1:] == ("now",) and kind_of(text[-2:-1]):
         text = text[:-1]
     if text[:2] in _WISHED_OF_CELLS:
         return text[2:]

@@ -185,6 +185,10 @@ def _empty_cell(target: EmptyCell, view: View, near: bool) -> Answer:
     return Absent("No cell of a table is empty here.")
 
 
+def _only(cells: Sequence[str], text: str) -> bool:
+    return sum(cell.strip() == text.strip() for cell in cells) == 1
+
+
 @finds(Crossing)
 def _cross(target: Crossing, view: View, near: bool) -> Answer:
     blocks = view.document.blocks
@@ -205,8 +209,21 @@ def _cross(target: Crossing, view: View, near: bool) -> Answer:
 
 
 def _said_in_a_row(target: Crossing, view: View, table: Table) -> list[Range]:
-    """ "Femi on saturday": the words in the row whose first cell says so."""
+    """ "Femi on saturday": the words in the row whose first cell says so, or the only one that has
+    such a cell."""
     blocks = view.document.blocks
-    heads = [blocks[table.cell(r, 0)].text for r in range(table.rows)]
-    r = _says(heads, target.row) if target.owned else None
-    return exact(view.document, target.column, table.row(blocks, r)) if r is not None else []
+    columns = (
+        [blocks[table.cell(r, c)].text for r in range(table.rows)] for c in range(table.columns)
+    )
+    said = ((_says(cells, target.row), cells) for cells in columns if target.owned)
+    once = (r for r, cells in said if r is not None and _only(cells, cells[r]))
+    r = next(once, None)
+    if r is None:
+        return []
+    if target.column in _A_NUMBER:
+        cells = [block_range(view.document, table.cell(r, c)) for c in range(table.columns)]
+        return [cell for cell in cells if view.document.text(cell).strip().isdecimal()]
+    return exact(view.document, target.column, table.row(blocks, r))
+
+
+_A_NUMBER = (("number",), ("figure",), ("amount",))

@@ -7,6 +7,7 @@ from dataclasses import replace
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.table_here import (
     Part,
+    all_of_a_cell,
     cell_here,
     column_named,
     headed_by,
@@ -356,6 +357,12 @@ def _row_there(sitting: Sitting, parse: Parse) -> bool:
     return isinstance(target, Tabled) and heads_row(sitting, target.words)
 
 
+def _all_of_a_cell(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put Ida at the bottom", where a row of the table here has her."""
+    target = parse.args.get("target")
+    return isinstance(target, Tabled) and all_of_a_cell(sitting, target.words)
+
+
 def _to_a_row(sitting: Sitting, parse: Parse) -> bool:
     goal, target = parse.args.get("goal"), parse.args.get("target")
     rows = unit_named(target) is Unit.ROW
@@ -373,8 +380,8 @@ def _two_headings(sitting: Sitting, parse: Parse) -> bool:
     Way("<shift> [the] {words} ({steps} | {steps:ending})", when=heads_a_column),
     "(<shift> | <set_down>) {target:grid_part} {side} {goal:grid_part}",
     Way(
-        "(<shift> | <set_down> | have) [the] {name:words} {side} [the] {words} [column] [in the"
-        " table]",
+        "(<shift> | <set_down> | have) [the] {name:words} [(up | down | over)] {side} [the]"
+        " {words} [column] [in the table]",
         when=_two_headings,
     ),
     "{target:grid_part} {side} {goal:grid_part}",
@@ -384,6 +391,7 @@ def _two_headings(sitting: Sitting, parse: Parse) -> bool:
     "{target:grid_part} (goes | belongs | <shall> (come | go | be)) {steps:ending}",
     "{target:row_named} <shall> be {steps:first_row}",
     Way("(<shift> | <set_down> | push | bring) {target:row_named} {steps}", when=_row_there),
+    Way("(<shift> | <set_down>) {target:row_named} {steps:ending}", when=_all_of_a_cell),
     "(push | bring) {target:grid_part} ({steps} | {steps:ending})",
     "(push | bring | get) {target:grid_part} {side} {goal:grid_part}",
     Way(

@@ -57,6 +57,9 @@ def _the_newest() -> Named:
     return Named("version", ())
 
 
+CATALOGUE.rule("owned_version", "(the | that | this) version", heard=False)(_the_newest)
+
+
 def document_of(sitting: Sitting, version: Version | None) -> Document:
     """The text of a version."""
     return history.go_to(sitting.history, sitting.document, sitting.caret, version).document
