@@ -30,7 +30,13 @@ from nimble_lantern.core.targets.model import (
     of_the_page,
     unit_named,
 )
-from nimble_lantern.core.targets.words import a_whole_sentence, named_as_written, normal, places
+from nimble_lantern.core.targets.words import (
+    a_long_run,
+    a_whole_sentence,
+    named_as_written,
+    normal,
+    places,
+)
 from nimble_lantern.core.writing.cardinals import cardinal
 from nimble_lantern.core.writing.lexer import mark_named
 
@@ -280,6 +286,12 @@ def in_prose(sitting: Sitting, parse: Parse) -> bool:
     told = target.order is not Order.THIS or target.unit in (Unit.HEADING, Unit.QUESTION)
     told = told or bool(mark_named(bare_mark(text)))
     return told and plain_words(sitting, parse)
+
+
+def beside_a_run(sitting: Sitting, parse: Parse) -> bool:
+    """ "Say hurt her wrist after fell on the step", where it says so."""
+    target = parse.args.get("target")
+    return a_long_run(sitting.document, target) and plain_words(sitting, parse)
 
 
 def at_an_end_of_it(sitting: Sitting, parse: Parse) -> bool:

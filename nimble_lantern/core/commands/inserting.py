@@ -241,6 +241,7 @@ def _beside_ways(side: str, *others: Way) -> tuple[Way, ...]:
             when=inserted.a_mark,
         ),
         *others,
+        Way(f"[just] say {{text:words}} {there} {{target}}", when=inserted.beside_a_run),
         Way(f"<put> <{side}> {{target}} the (word | words) {{text}}", when=inserted.plain_words),
         Way(
             f"{there} {{target}} (insert | put | add | write) {{text}}",

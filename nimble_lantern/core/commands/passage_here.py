@@ -96,7 +96,16 @@ def is_whole(sitting: Sitting, target: Words) -> bool:
 
 
 def named_of_selection(sitting: Sitting, parse: Parse) -> bool:
-    return sitting.selection is not None and named_short(sitting, parse)
+    """Of what is selected; or "keep that as my address", of what was just said, where "keep that as
+    proof" goes on."""
+    words = tuple(parse.args.get("text", ()))
+    own = words[:1] in _OF_THE_SPEAKER and len(words) > 1 or words in _USUAL
+    just = bool(sitting.that) and own
+    return (sitting.selection is not None or just) and named_short(sitting, parse)
+
+
+_OF_THE_SPEAKER = (("my",), ("our",))
+_USUAL = (("sign", "off"), ("address",), ("letterhead",), ("signature",), ("greeting",))
 
 
 def exists_and_a_part(sitting: Sitting, parse: Parse) -> bool:

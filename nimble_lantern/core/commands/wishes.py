@@ -90,12 +90,50 @@ def send(sitting: Sitting, words: tuple[str, ...] = ()) -> Refusal:
     " [(here | in here | anywhere | left | in (it | this | (the | this) (letter | document)))]",
     "is there a (spelling | typing) (mistake | error) [(here | in here | anywhere | somewhere)]",
     "any (spelling | typing) (mistakes | errors)",
+    "is [there] (anything | something) [in here] (spelt | spelled) (wrong | wrongly)",
+    "(have i | did i) (spell | spelt | spelled | misspelt | misspelled | misspell) (anything |"
+    " something) [(wrong | wrongly)]",
+    "are there [any] (mistakes | errors) (in (it | this | here | there | the letter) | here)",
     example="check the spelling",
     group="desk",
 )
 def check_spelling(sitting: Sitting) -> Refusal:
     """Spelling is not checked: words are written as the dictionary has them."""
     return Refusal("Spelling cannot be checked here: words come out of a word list as they are.")
+
+
+CATALOGUE.table(
+    "of_mine",
+    {
+        "(address | name and address | postcode | email [address] | (phone | telephone | mobile)"
+        " number | signature | details | letterhead)": True
+    },
+    heard=False,
+)
+
+
+def _not_kept(sitting: Sitting, parse: Parse) -> bool:
+    """No passage of the speaker's own: "put my address at the top" would be done."""
+    return not any("address" in p.name or p.name.startswith("my ") for p in sitting.passages)
+
+
+@command(
+    "(insert | put | add | write | type | fill in) my {mine:of_mine} [(here | in | there |"
+    " underneath | below)]",
+    "(insert | put | add | write | type) my {mine:of_mine} (at | in | on) the [very] {edge:docedge}"
+    " [[on the] (right | left) [hand] [(corner | side)]]",
+    example="put my address at the top",
+    group="desk",
+    heard=0,
+    when=_not_kept,
+)
+def of_mine(sitting: Sitting, mine: bool, edge: str = "") -> Refusal:
+    """What the desk was never told: it can be kept as a passage."""
+    return Refusal(
+        "The desk does not know that yet.",
+        "",
+        "Say it; then “keep that as my address”, and it is there from then on.",
+    )
 
 
 @command(

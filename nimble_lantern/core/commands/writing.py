@@ -65,8 +65,12 @@ _FEW_FOR_A_LINE = 6
 
 
 def _not_on_the_page(sitting: Sitting, parse: Parse) -> bool:
-    """Words to be written; those that stand there get a line of their own."""
-    return not exact(sitting.document, tuple(parse.args.get("text", ())))
+    """Words to be written; those that stand there get a line of their own, and so has the date."""
+    text = tuple(parse.args.get("text", ()))
+    return text[-1:] not in _MOMENTS and not exact(sitting.document, text)
+
+
+_MOMENTS = (("date",), ("time",))
 
 
 def _a_name(sitting: Sitting, parse: Parse) -> bool:

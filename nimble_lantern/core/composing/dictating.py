@@ -9,6 +9,7 @@ from dataclasses import replace
 from nimble_lantern.core.composing.articles import in_agreement
 from nimble_lantern.core.composing.beside import small_behind
 from nimble_lantern.core.composing.closing import begins_behind, written_over
+from nimble_lantern.core.composing.letters import on_its_own_line
 from nimble_lantern.core.composing.placing import Wrote, manner_for, place_at, put
 from nimble_lantern.core.composing.replacing import replace_range
 from nimble_lantern.core.document.edits import (
@@ -39,7 +40,7 @@ def compose(
     """
     if sitting.selection and sitting.fresh and not sitting.selection.empty:
         return replace_range(sitting, sitting.selection, words)
-    if _below_a_heading(sitting, words, pause):
+    if _below_a_heading(sitting, words, pause) or on_its_own_line(sitting, words):
         words = (*_NEW, *words)
         marked = sitting.settings.auto_punctuation
         moved = frozenset(count + len(_NEW) for count in pauses)

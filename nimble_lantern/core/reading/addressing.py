@@ -511,11 +511,15 @@ def _without_tails(words: tuple[str, ...]) -> tuple[tuple[str, ...], ...]:
 def opens_a_request(words: Sequence[str]) -> bool:
     """Whether words begin with a verb of the desk, a wish, or a part of the page.
 
-    "Take the ...", "could you ...", "in the last paragraph ...", "the second row ...".
+    "Take the ...", "could you ...", "in the last paragraph ...", "the second row ...", "shorten the
+    last paragraph".
     """
     bare = barest(words) or tuple(words)
+    if bare[0] == "leave" and bare[-2:] in (("to", "me"), ("to", "us"), ("to", "him"), ("to", "her")):
+        return False
     wished = any(said[: len(lead)] == lead for lead, _ in WISHES for said in (bare, words))
     if wished or bare[0] in TRADE_VERBS | PLAIN_VERBS:
         return True
     placed = bare[1:] if bare[0] in PREPOSITIONS | BESIDE else bare
-    return placed[:1] == ("the",) and not TRADE_NOUNS.isdisjoint(placed[1:4])
+    parts = (placed, placed[1:])
+    return any(part[:1] == ("the",) and not TRADE_NOUNS.isdisjoint(part[1:4]) for part in parts)

@@ -32,9 +32,22 @@ Pair = tuple[tuple[str, ...], tuple[str, ...]]
 def two_commands(sitting: Sitting, words: Sequence[str]) -> Pair | None:
     """Two commands joined by "and" or "then", where the whole is none: "bold a and delete b"; or
     one verb for two looks: "make the title big and in the middle"."""
+    words = _cornered(tuple(words))
     bare = barest(words)  # "and put action before it in bold"
     first = _pair(sitting, bare) if len(bare) > 2 and bare != tuple(words) else None
     return first or _pair(sitting, tuple(words))
+
+
+def _cornered(words: tuple[str, ...]) -> tuple[str, ...]:
+    """ "In the top right hand corner" said as an edge and a side."""
+    for i in range(2, len(words) - 1):
+        edge, side = words[i : i + 2]
+        told = words[i - 2] in ("at", "in", "on") and words[i - 1] in ("the", "my")
+        if told and edge in ("top", "bottom") and side in ("right", "left"):
+            rest = words[i + 2 + (words[i + 2 : i + 3] == ("hand",)) :]
+            rest = rest[1:] if rest[:1] in (("corner",), ("side",)) else rest
+            return (*words[: i - 2], "at", "the", edge, "on", "the", side, *rest)
+    return words
 
 
 def _pair(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
@@ -142,6 +155,7 @@ def _whole_and_harmless(found: Verdict, most: int) -> bool:
 
 
 _LONGEST_LOOK = 4
+_SAYING = ("sayings.", "titled.")
 _PUTTING = ("inserting.", "passages.", "sayings.", "titled.")
 
 
@@ -160,11 +174,12 @@ def _replaced_in_print(sitting: Sitting, words: tuple[str, ...], i: int) -> Pair
     """ "Change ten to eleven in bold": no words for the page end so."""
     first = words[:i]
     told = words[i] == "in" and _PRINT.issuperset(words[i + 1 :]) and words[i - 1] not in _NO_END
-    return (
-        (first, ("make", "that", *words[i:]))
-        if told and _words_for_words(exactly(sitting, first, whole=True))
-        else None
-    )
+    if not told:
+        return None
+    found = exactly(sitting, first, whole=True)
+    says = found.parse is not None and found.parse.command.name.startswith(_SAYING)
+    made = _words_for_words(found) or says and found.kind is Judged.COMMAND
+    return (first, ("make", "that", *words[i:])) if made else None
 
 
 _PRINT = frozenset("bold italic italics capitals caps capital block letters type and".split())

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import re
+
 from nimble_lantern.core.document.model import Document, Kind, Position, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
@@ -13,13 +15,14 @@ _GREETING = frozenset("dear hello hi".split())
 _HEAD = 8
 """Paragraphs from the top among which the greeting is: an address and a date come before."""
 GREETING, CLOSING, SIGNATURE = "greeting", "closing", "signature"
-POSTSCRIPT = "postscript"
+POSTSCRIPT, ADDRESS = "postscript", "address"
 CATALOGUE.table(
     "of_a_letter",
     {
         "(greeting | salutation)": GREETING,
         "(closing | sign off | valediction | closing words)": CLOSING,
         "signature": SIGNATURE,
+        "address [at the top]": ADDRESS,
         "(ps | p s | postscript)": POSTSCRIPT,
     },
     heard=False,
@@ -48,12 +51,20 @@ def _my_name() -> OfLetter:
 
 @finds(OfLetter)
 def _of_letter(target: OfLetter, view: View, near: bool) -> Answer:
-    finder = {GREETING: greeting, POSTSCRIPT: _postscript}.get(target.part, _closing)
+    finders = {GREETING: greeting, POSTSCRIPT: _postscript, ADDRESS: _address}
+    finder = finders.get(target.part, _closing)
     found = finder(view.document)
     if found is not None and target.part == SIGNATURE:
         found = _below(view.document, found)
     if found is None:
         return Absent(f"There is no {target.part} here.")
+    if target.part == ADDRESS:
+        return Places(
+            tuple(
+                block_range(view.document, b) for b in range(found.start.block, found.end.block + 1)
+            ),
+            unit=Unit.PARAGRAPH,
+        )
     return Places((found,), unit=Unit.PARAGRAPH if _is_whole(view.document, found) else None)
 
 
@@ -62,6 +73,26 @@ def greeting(document: Document) -> Range | None:
         if block.text.lower().split()[:1] and block.text.lower().split()[0] in _GREETING:
             return block_range(document, b)
     return None
+
+
+def _address(document: Document) -> Range | None:
+    """The paragraphs above a greeting that are no heading and no date; none where the text speaks
+    of an address."""
+    greets = greeting(document)
+    if greets is None or any("address" in block.text.lower() for block in document.blocks):
+        return None
+    above = [
+        b
+        for b, block in enumerate(document.blocks[: greets.start.block])
+        if block.kind is Kind.PARAGRAPH and block.text.strip() and not _DATE.fullmatch(block.text)
+    ]
+    if not above or above[-1] - above[0] != len(above) - 1:
+        return None
+    first, last = (block_range(document, b) for b in (above[0], above[-1]))
+    return Range(first.start, last.end)
+
+
+_DATE = re.compile(r"\s*(\w+ )?\d{1,2}(st|nd|rd|th)? \w+,? \d{4}\.?\s*")
 
 
 def _postscript(document: Document) -> Range | None:

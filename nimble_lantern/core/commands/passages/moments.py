@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from nimble_lantern.core.commands.passage_here import (
     blank_here,
 )
@@ -75,7 +77,8 @@ def moment(sitting: Sitting, moment: str) -> Done | Refusal:
     pair = blank_here(sitting)
     if pair is not None:
         return filled_in(sitting, pair[1], text, str(pair[0].data["name"]))
-    return put_passage(sitting, Passage(text, ((Piece(text), Block().format),)))
+    put = put_passage(sitting, Passage(text, ((Piece(text), Block().format),)))
+    return replace(put, summary=f"wrote {quoted(text)}")
 
 
 _GOES = "(<shall> (go | come | stand | be) | goes | comes | belongs)"
@@ -97,6 +100,51 @@ def _beside_a_line(sitting: Sitting, parse: Parse) -> bool:
 def _just_said(sitting: Sitting, parse: Parse) -> bool:
     """ "And the date underneath it", of what was just written."""
     return isinstance(parse.args.get("target"), That) and bool(sitting.that)
+
+
+CATALOGUE.table(
+    "beside_it",
+    {
+        "(underneath | below | beneath | (under | below | underneath | beneath) (it | that | this)"
+        " | on (the next | a new | the following | a separate | its own) line)": "after",
+        "(above | (above | over) (it | that | this))": "before",
+    },
+    heard=False,
+)
+
+
+def _empty_line(sitting: Sitting, parse: Parse) -> bool:
+    return not sitting.document.blocks[sitting.writing_place.block].text.strip()
+
+
+def _in_a_paragraph(sitting: Sitting, parse: Parse) -> bool:
+    return sitting.document.blocks[sitting.writing_place.block].cell is None
+
+
+@command(
+    Way("[and] [now] [then] [<put>] {moment:moment_of_day} {side:beside_it}", when=_in_a_paragraph),
+    Way("[and] (now | then | next) {moment:moment_of_day}", when=_empty_line),
+    example="put the date underneath",
+    group="writing",
+    heard=0,
+)
+def moment_here(sitting: Sitting, moment: str, side: str = "after") -> Done | Refusal:
+    """Write today's date or the time on a line of its own, and go on behind it."""
+    words = moment_text(moment, sitting.title, sitting.now, sitting.settings.dialect)
+    if words is None:
+        return Refusal("The desk does not know what day it is.")
+    b = sitting.writing_place.block
+    block = sitting.document.blocks[b]
+    if not block.text.strip():
+        edit = insert(Position(b, 0), ((Piece(words), Format()),))
+    else:
+        b += side == "after"
+        form = Format(align=block.format.align)
+        edit = Edit((AddBlocks(b, (Block(words).formatted(form),)),))
+    after = sitting.edited(edit)
+    after = after.placed(Position(b, len(after.document.blocks[b].text)))
+    there = after.about((block_range(after.document, b),))
+    return Done(replace(there, wrote=there.caret), f"wrote {quoted(words)} {side} that")
 
 
 @command(
