@@ -9,12 +9,13 @@ from nimble_lantern.core.commands.table_here import column_headed
 from nimble_lantern.core.commands.when import in_an_item, names_a_part, there_is_a_list
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
-from nimble_lantern.core.composing.itemising import at_its_sentences
+from nimble_lantern.core.composing.itemising import apart, at_its_sentences
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.model import Bullets, Format, Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
+from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.finding import reference
 from nimble_lantern.core.targets.model import (
@@ -32,11 +33,7 @@ from nimble_lantern.core.targets.words import exact
 _PLAIN = "(normal | plain | ordinary | body | standard | regular | usual) (text | type | style)"
 CATALOGUE.table("headinglevel", {"[level] one": 1, "[level] two": 2, "[level] three": 3})
 CATALOGUE.table("nthlevel", {"(first | top)": 1, "second": 2, "third": 3})
-
-
 CATALOGUE.table("subheading", {"[a] (subheading | sub heading | smaller heading)": 2})
-
-
 _OF_CELLS = frozenset(("align", "spacing"))
 
 
@@ -89,8 +86,10 @@ def _no_table(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _whole(sitting: Sitting, parse: Parse) -> bool:
-    """ "Tea at four should be a heading", where that is all of a line."""
+    """ "Tea at four should be a heading", where that is all of a line, or was just said."""
     target = parse.args.get("target")
+    if isinstance(target, That) and sitting.that and sitting.trail:
+        return sitting.trail[-1].read_as is ReadAs.TEXT
     if not isinstance(target, Words):
         return of_the_page(target)
     blocks = sitting.document.blocks
@@ -124,7 +123,7 @@ def _says_which(sitting: Sitting, parse: Parse) -> bool:
     *frames.made_of("[a] [level] {headinglevel} [level] heading"),
     *frames.made_of("[a] [level] {headinglevel:nthlevel} [level] heading"),
     *frames.made_of("{headinglevel:subheading}"),
-    Way("{target} is a heading", when=names_a_part),
+    Way("{target} is a heading", when=_whole),
     Way("{target} as (a | the) [main] (heading | title | header)", when=_whole),
     Way("{target} is [a] {headinglevel:subheading}", when=names_a_part),
     Way("{target} is a level {headinglevel} heading", when=names_a_part),
@@ -147,6 +146,8 @@ def heading(
     """Make a paragraph a heading, of level one unless you say two or three."""
     if target is not None and target.unit is Unit.SECTION:
         return Refusal("A section is a heading and what is below it; say which paragraph is meant.")
+    if target is not None:
+        sitting, target = apart(sitting, target)
     form = _shape(Format(Kind.HEADING, headinglevel))
     done = _become(sitting, target, f"heading {headinglevel}", **form)
     return _said_whole(done) if isinstance(done, Done) else done

@@ -5,6 +5,13 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import replace
 
+from nimble_lantern.core.commands.shifted import (
+    at_an_edge_of_a_part,
+    both_stand,
+    parts_or_items,
+    that_beside_a_block,
+    that_has_a_place,
+)
 from nimble_lantern.core.commands.table_here import (
     cell_beside,
     row_moved_by,
@@ -29,11 +36,16 @@ from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.measures import names_a_sort
-from nimble_lantern.core.targets.model import Places, Unit, Units, Words, of_a_grid, of_the_page
+from nimble_lantern.core.targets.model import (
+    Places,
+    Unit,
+    Units,
+    Words,
+    of_a_grid,
+)
 from nimble_lantern.core.targets.resolve import nth_like, resolve
-from nimble_lantern.core.targets.words import a_whole_sentence, in_a_list, named_as_written, places
+from nimble_lantern.core.targets.words import places
 
 CATALOGUE.table(
     "atedge",
@@ -169,55 +181,6 @@ def beside(sitting: Sitting, target: Places, side: str) -> Done:
     return Done(sitting.placed(at), f"{side} {where}; “paste” puts it here")
 
 
-def _parts_or_items(sitting: Sitting, parse: Parse) -> bool:
-    """ "Put blankets last" is about a list, where there is one; "put the boat up" is a sentence."""
-    named = [v for k in ("target", "place") if (v := parse.args.get(k)) is not None]
-    return all(
-        of_the_page(v) or in_a_list(sitting.document, v) or _quoted(sitting, v) for v in named
-    )
-
-
-def _at_an_edge_of_a_part(sitting: Sitting, parse: Parse) -> bool:
-    """ "The last sentence goes to the end of the first paragraph"; "the ferry goes to the end of
-    the quay" is a sentence."""
-    return of_the_page(parse.args.get("place")) and _parts_or_items(sitting, parse)
-
-
-def _that_has_a_place(sitting: Sitting, parse: Parse) -> bool:
-    """ "That should go before the ferry leaves", which stands there; "it should be before friday"
-    is a sentence."""
-    place = parse.args.get("place")
-    stands = isinstance(place, Words) and len(place.words) > 1 and not kind_of(place.words)
-    return bool(sitting.that) and (of_the_page(place) or stands and _quoted(sitting, place))
-
-
-def _that_beside_a_block(sitting: Sitting, parse: Parse) -> bool:
-    """ "Put it under the title", of what was just said; "put it under the table" goes on."""
-    place = parse.args.get("place")
-    block = isinstance(place, Units) and place.unit in _BLOCKS
-    return bool(sitting.that or sitting.selection) and block or _that_has_a_place(sitting, parse)
-
-
-_BLOCKS = (Unit.HEADING, Unit.PARAGRAPH, Unit.SENTENCE, Unit.QUESTION, Unit.ITEM, Unit.LIST)
-
-
-def _quoted(sitting: Sitting, value: object) -> bool:
-    """So many words as stand on the page are quoted from it."""
-    if not isinstance(value, Words):
-        return False
-    long = len(value.words) >= _LONG_ENOUGH and named_as_written(sitting.document, value)
-    return long or a_whole_sentence(sitting.document, value.words)
-
-
-_LONG_ENOUGH = 5
-
-
-def _both_stand(sitting: Sitting, parse: Parse) -> bool:
-    """ "Brass should go before door", where both stand: it is there already, and is moved."""
-    named = [parse.args.get("target"), parse.args.get("place")]
-    return all(named_as_written(sitting.document, value) for value in named)
-
-
 def _items(sitting: Sitting, r: Range, place: Places | None) -> tuple[Range, Range] | None:
     """The item that holds a range, and the item, or the list, that it is to be moved beside."""
     blocks = sitting.document.blocks
@@ -246,11 +209,11 @@ def _list_of(sitting: Sitting, r: Range) -> Range:
 @command(
     Way(
         "(<shift> | <set_down>) {target} <exactly> {side:beside} the {position} [one]",
-        when=_parts_or_items,
+        when=parts_or_items,
     ),
     Way(
         "{target} [<shall> (come | go | be | stand)] {side:beside} the {position} [one]",
-        when=_parts_or_items,
+        when=parts_or_items,
     ),
     "(<shift> | <set_down>) {target} (where | to where | in the place of) [the] {position} [one]"
     " (is | was | stands)",
@@ -283,7 +246,7 @@ def _of_words(sitting: Sitting, parse: Parse) -> bool:
     "<shift> {target} {edge:atedge} [(of | on | in) the list]",
     "<shift> {target} (where | to where | in the place of) {place:target} (is | was | stands)",
     *each(
-        _parts_or_items,
+        parts_or_items,
         "<set_down> {target} <exactly> {side:beside} {place:target}",
         "<set_down> {target} [(up | down | back | right)] (to | at) the [very] {edge:docedge}"
         " [<of_list>]",
@@ -319,13 +282,13 @@ def _of_words(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way(
         "<set_down> {target:that_alone} <exactly> {side:beside} {place:target}",
-        when=_that_beside_a_block,
+        when=that_beside_a_block,
     ),
-    Way("{target} <shall> (come | go | stand | be) {side:beside} {place:target}", when=_both_stand),
+    Way("{target} <shall> (come | go | stand | be) {side:beside} {place:target}", when=both_stand),
     Way(
         "{target:that_alone} (<shall> (go | be | come | stand) | belongs) {side:beside}"
         " {place:target}",
-        when=_that_has_a_place,
+        when=that_has_a_place,
     ),
     example="move the last sentence before the first sentence",
     group="revising",
@@ -466,28 +429,28 @@ CATALOGUE.table("upward", {"(up | higher)": -1, "(down | lower)": 1})
     "<shift> {target} {upward} [one]",
     "<shift> {target} {upward} [by] {number} [(places | place | lines | items)]",
     "<shift> {target} {number} [(places | place)] {upward}",
-    Way("(put | move) {target} further {upward}", when=_parts_or_items),
+    Way("(put | move) {target} further {upward}", when=parts_or_items),
     Way(
         "(swap | exchange | switch | change) {target} (with | for) the (one | next one | paragraph"
         " | item | line | sentence) {upward:neighbour}",
-        when=_parts_or_items,
+        when=parts_or_items,
     ),
-    Way("{target} {number} [(places | place | lines | items)] {upward}", when=_parts_or_items),
-    Way("{target} {upward} (one | a place | one place)", when=_parts_or_items),
+    Way("{target} {number} [(places | place | lines | items)] {upward}", when=parts_or_items),
+    Way("{target} {upward} (one | a place | one place)", when=parts_or_items),
     Way(
         "(let | have) {target} (go | move | come) {upward} [(one | a place | one place)]",
-        when=_parts_or_items,
+        when=parts_or_items,
     ),
-    Way("{upward:lifting} {target} [by] (one | a) place", when=_parts_or_items),
+    Way("{upward:lifting} {target} [by] (one | a) place", when=parts_or_items),
     Way(
         "{target} (goes | <shall> go | <shall> move) {upward} [(one | a place)]",
-        when=_parts_or_items,
+        when=parts_or_items,
     ),
-    Way("<wish> {target} moved {upward} [one]", when=_parts_or_items),
+    Way("<wish> {target} moved {upward} [one]", when=parts_or_items),
     Way(
         "(<set_down> | push | nudge | take | send) {target} [one] {upward}"
         " [(one | a place | one place | a bit)]",
-        when=_parts_or_items,
+        when=parts_or_items,
     ),
     example="move the last item up",
     group="revising",
@@ -537,8 +500,8 @@ def _to_an_edge(of_what: str, stands: Callable[[Sitting, Parse], bool]) -> tuple
     along = "[(up | down | over | back | right up | right down)] (to | at)"
     return (
         f"<shift> {{target}} {along} {at_the_edge}",
-        Way(f"<set_down> {{target}} {along} {at_the_edge}", when=_parts_or_items),
-        Way(f"{{target}} to {at_the_edge}", when=_parts_or_items),
+        Way(f"<set_down> {{target}} {along} {at_the_edge}", when=parts_or_items),
+        Way(f"{{target}} to {at_the_edge}", when=parts_or_items),
         *each(
             stands,
             f"{{target}} (goes | <shall> (go | be | come | stand)) (to | at | on) {at_the_edge}",
@@ -549,7 +512,7 @@ def _to_an_edge(of_what: str, stands: Callable[[Sitting, Parse], bool]) -> tuple
 
 
 @command(
-    *_to_an_edge("(its | the | that) [own] paragraph", _parts_or_items),
+    *_to_an_edge("(its | the | that) [own] paragraph", parts_or_items),
     heard=0,
     example="move the last sentence to the start of its paragraph",
     group="revising",
@@ -580,7 +543,7 @@ def _fills_a_cell(sitting: Sitting, target: object) -> bool:
 
 
 @command(
-    *_to_an_edge("{place:target}", _at_an_edge_of_a_part),
+    *_to_an_edge("{place:target}", at_an_edge_of_a_part),
     example="move the last item to the start of the list",
     group="revising",
     moves=True,

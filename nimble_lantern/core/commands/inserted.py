@@ -211,13 +211,6 @@ def a_mark_left_out(sitting: Sitting, parse: Parse) -> bool:
     return a_mark(sitting, parse) and left_out(sitting, parse)
 
 
-def only_a_mark(sitting: Sitting, parse: Parse) -> bool:
-    """ "A question mark on the end", of a text that is open there."""
-    document = sitting.document
-    ends = document.blocks[-1].text.rstrip()
-    return a_mark(sitting, parse) and ends[-1:] not in (".", "?", "!")
-
-
 def no_furniture(sitting: Sitting, parse: Parse) -> bool:
     """ "Could you needs a please after it"; "the stair needs a rail after it" is a sentence."""
     thing = as_things(parse.args.get("target"))

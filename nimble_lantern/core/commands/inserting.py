@@ -19,7 +19,7 @@ from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.replacing import bare_mark, replace_range, without_stop
 from nimble_lantern.core.composing.starting import room_beside
 from nimble_lantern.core.document.edits import Edit, Splice
-from nimble_lantern.core.document.model import Document, Kind, Piece, Range
+from nimble_lantern.core.document.model import Document, Kind, Piece, Position, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
@@ -392,23 +392,33 @@ def write_after(sitting: Sitting, target: Places) -> Done:
         when=inserted.says_no_thing,
     ),
     "at the [very] {edge:docedge} (add | write | put | insert) {text}",
-    Way("{text:words} (at | on) the [very] {edge:docedge}", when=inserted.only_a_mark),
+    Way("{text:words} (at | on) the [very] {edge:docedge}", when=inserted.a_mark),
     Way(
-        "(add | write | put | insert) {text:words} (to | on) the [very] {edge:docedge}",
-        when=inserted.only_a_mark,
+        "(add | write | put | insert) [(a | an | the)] {text:words} (to | on) the [very]"
+        " {edge:docedge}",
+        when=inserted.a_mark,
     ),
     Way(
         "[it <shall>] (end | finish | close) [(it | that | this)] (with | on) [a] {text}",
-        when=inserted.only_a_mark,
+        when=inserted.a_mark,
     ),
     example="add with kind regards at the end",
     group="revising",
     heard=2,
 )
 def at_edge(sitting: Sitting, text: tuple[str, ...], edge: str = "end") -> Done:
-    """Write words at the very start or end of the text."""
+    """Write words at the very start or end of the text; of two stops there, the new one stays."""
     document = sitting.document
     at = document.end if edge == "end" else document.whole.start
+    named_so, last = mark_named(tuple(bare_mark(text))), document.blocks[-1].text.rstrip()[-1:]
+    mark = named_so.text if named_so else ""
+    if edge == "end" and mark in _STOPS and last in _STOPS:
+        end = len(document.blocks[-1].text.rstrip())
+        stop = Range(Position(at.block, end - 1), Position(at.block, end))
+        if mark == last:
+            return Done(sitting, f"it ends with {quoted(last)} already")
+        ended = replace_range(sitting, stop, bare_mark(text))
+        return Done(ended.sitting, f"it ends with {quoted(mark)} now")
     wrote = compose(replace(sitting.about(()), insertion=at), bare_mark(text))
     after = replace(wrote.sitting, insertion=None)
     if edge == "end" and sitting.caret == at:
@@ -416,6 +426,7 @@ def at_edge(sitting: Sitting, text: tuple[str, ...], edge: str = "end") -> Done:
     return Done(after, f"put {quoted(wrote.text)} at the {edge}")
 
 
+_STOPS = tuple(".!?,;:")
 _OWN_LINE = "(its own line | a line of its own | a (new | separate | fresh) line | the next line)"
 
 

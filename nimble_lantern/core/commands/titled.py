@@ -14,7 +14,7 @@ from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.document.model import Kind, Position
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
-from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, DETERMINERS, LITTLE, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
@@ -40,6 +40,7 @@ CATALOGUE.table(
     {f"({SAYING} | called)": True},
     heard=False,
 )
+CATALOGUE.table("headed_so", {"(heading | header)": True}, heard=False)
 CATALOGUE.table("levelled", {"one": 1, "two": 2, "three": 3}, heard=False)
 _SAID = frozenset("saying that which called reading with".split())
 _ADD_ONE = f"{ADD} (a | another | the) {{level:titled}}"
@@ -111,6 +112,38 @@ def _names_the_page(sitting: Sitting, parse: Parse) -> bool:
     return first not in PREPOSITIONS | _WHITHER and _on_an_empty_page(sitting, parse)
 
 
+def _heads_on(sitting: Sitting, parse: Parse) -> bool:
+    """ "Heading any other business", below a text that is over or has other headings; "heading
+    south", "we were / heading the queue" go on."""
+    text = tuple(parse.args.get("text", ("",)))
+    place = sitting.writing_place
+    left = sitting.document.blocks[place.block].text[: place.offset].split()
+    behind = sitting.document.blocks[place.block].text[place.offset :].strip()
+    goes_on = text[0] in PREPOSITIONS | _WHITHER or text[:1] in _LEVELS or behind
+    if goes_on or len(text) > _LONGEST_HEADING or not AUXILIARIES.isdisjoint(text):
+        return False
+    headings = sum(block.kind is Kind.HEADING for block in sitting.document.blocks)
+    ended = not left or left[-1][-1:] in (".", "?", "!")
+    open_end = not ended and left[-1].lower() in LITTLE | AUXILIARIES
+    if text[0] in DETERMINERS:
+        usual = headings > 1 or headings and ended
+        return bool(usual) and not open_end and VERBS.isdisjoint(text[1:])
+    return ended or headings > 0 and not open_end
+
+
+_LONGEST_HEADING = 6
+
+
+def _usual_level(sitting: Sitting) -> int:
+    """That of the last heading; below a title, one less than it."""
+    blocks = sitting.document.blocks
+    last = next((b for b in reversed(blocks) if b.kind is Kind.HEADING), None)
+    if last is None:
+        return 1
+    level = last.level or 1
+    return level + 1 if last is blocks[0] and level == 1 else level
+
+
 _WHITHER = frozenset(
     "home back there straight north south east west towards toward into along past".split()
 )
@@ -148,6 +181,7 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
         "head (it | this | the <writing>) [with] {text}",
     ),
     Way("(heading | headline | header) {text}", when=_names_the_page),
+    Way("{usual:headed_so} {text}", when=_heads_on),
     Way("heading level {level:levelled} {text}", when=_on_an_empty_line),
     Way(f"{_NEXT} [{{said:saying}}] {{text}}", when=_after_a_sentence),
     *each(
@@ -180,12 +214,15 @@ def add(
     side: str = "before",
     edge: str = "",
     said: bool = False,
+    usual: bool = False,
 ) -> Done:
     """Write a heading of these words, or begin one, beside a part of the page, at its top or here.
 
     One that is begun is where the next words go.
     """
     document, here = sitting.document, sitting.writing_place
+    if usual:
+        level = _usual_level(sitting)
     at, before = here.block, here.offset == 0
     if target is not None:
         before = side == "before"

@@ -9,6 +9,14 @@ from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Places, Unit
 
 
+def apart(sitting: Sitting, target: Places) -> tuple[Sitting, Places]:
+    """The same of what is less than its paragraph; a whole one stays one."""
+    wholes = (units.block_range(sitting.document, r.start.block) for r in target.ranges)
+    less = all(r.start.block == r.end.block and r != whole
+               for r, whole in zip(target.ranges, wholes, strict=True))  # fmt: skip
+    return at_its_sentences(sitting, target) if less else (sitting, target)
+
+
 def at_its_sentences(sitting: Sitting, target: Places) -> tuple[Sitting, Places]:
     """With each sentence of one paragraph, or those that are meant, in a paragraph of its own, and
     those as the target; as it was where several paragraphs are meant."""

@@ -508,6 +508,9 @@ def _without_tails(words: tuple[str, ...]) -> tuple[tuple[str, ...], ...]:
     return tuple(found)
 
 
+_OTHERS = frozenset("me us him her them".split())
+
+
 def opens_a_request(words: Sequence[str]) -> bool:
     """Whether words begin with a verb of the desk, a wish, or a part of the page.
 
@@ -515,8 +518,8 @@ def opens_a_request(words: Sequence[str]) -> bool:
     last paragraph".
     """
     bare = barest(words) or tuple(words)
-    if bare[0] == "leave" and bare[-2:] in (("to", "me"), ("to", "us"), ("to", "him"), ("to", "her")):
-        return False
+    if bare[0] == "leave" and bare[-2:-1] == ("to",) and bare[-1] in _OTHERS:
+        return False  # "leave it to me"
     wished = any(said[: len(lead)] == lead for lead, _ in WISHES for said in (bare, words))
     if wished or bare[0] in TRADE_VERBS | PLAIN_VERBS:
         return True
