@@ -336,6 +336,7 @@ def _command_at(
 
 def _obey_both(turn: Turn, both: pairs.Pair) -> None:
     """One request after the other; where the first asks something, the second waits to be said."""
+    earlier = turn.sitting.previous
     for said in both:
         asked = turn.sitting.question
         if turn.kinds and asked is not None and not asked.beside:
@@ -347,6 +348,8 @@ def _obey_both(turn: Turn, both: pairs.Pair) -> None:
             turn.summaries.append(f"“{' '.join(said)}” was not understood then")
             continue
         obey(turn, verdict, said)
+        if said == pairs.UNDO and earlier is not None and turn.sitting.document == earlier.document:
+            turn.sitting = turn.sitting.about(earlier.that)  # "make that red", "i meant bold"
         found = next((v for v in (verdict.args or {}).values() if isinstance(v, Places)), None)
         if found is not None and not turn.sitting.that and turn.sitting.document is before:
             # "Go to the gate and put green before it": it is what was gone to.

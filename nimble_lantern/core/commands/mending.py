@@ -445,6 +445,8 @@ def meant(
     learned = [x.meant for x in sitting.put_right if x.heard == text]
     if wrongly := [r for words in learned for r in places(sitting.document, words, last)]:
         return mended(sitting, wrongly[-1], text)  # it was right before
+    if (r := _of_the_same_ends(sitting, last, text)) is not None:
+        return mended(sitting, r, text)
     found = mends(sitting.document, last, text)
     if len(found) == 1 and (kind_of(text) or len(text) <= 3 or not _again(sitting, last, text)):
         return mended(sitting, found[0].range, found[0].words)
@@ -465,6 +467,32 @@ def meant(
     if _again(sitting, last, text) and len(text) > 2 or len(said) <= 2:
         return mended(sitting, without_stop(sitting.document, last, text), text)
     return _unlike(text, bool(found))
+
+
+def _of_the_same_ends(sitting: Sitting, last: Range, text: Sequence[str]) -> Range | None:
+    """ "Three nil", after "three to nil": the words from the first to the last of those that are
+    said again, with others between them."""
+    if not 1 < len(text) <= _SAID_AGAIN or not LITTLE.isdisjoint((text[0], text[-1])):
+        return None
+    block = sitting.document.blocks[last.start.block]
+    said = [
+        (a, b, block.text[a:b].lower())
+        for a, b in block.words
+        if last.start.offset <= a and b <= last.end.offset
+    ]
+    runs = [
+        (i, j)
+        for i in range(len(said))
+        for j in range(i + 1, min(len(said), i + len(text) + _MORE_BETWEEN))
+        if said[i][2] == text[0] and said[j][2] == text[-1] and j - i + 1 != len(text)
+    ]
+    if len(runs) != 1:
+        return None
+    i, j = runs[0]
+    return Range(last.start._replace(offset=said[i][0]), last.start._replace(offset=said[j][1]))
+
+
+_SAID_AGAIN, _MORE_BETWEEN = 5, 2
 
 
 def _of_other_kinds(text: Sequence[str], said: Sequence[str]) -> bool:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-from nimble_lantern.core.commands import becoming, instead
+from nimble_lantern.core.commands import becoming, instead, same_words
 from nimble_lantern.core.commands.mending import mended
 from nimble_lantern.core.commands.table_here import fits_the_cell
 from nimble_lantern.core.commands.wording import many, near, quoted
@@ -330,11 +330,11 @@ def replace_with(
 
 
 @command(
-    Way("{text:words} where it says {old:words}", when=instead.one_beside_the_same_words),
+    Way("{text:words} where it says {old:words}", when=same_words.one_beside_the_same_words),
     Way(
         "[(it should be | it's | it is | make it)] {text:words} ([(and | so)] not [(at | on)] |"
         " rather than | instead of | no longer) {old:words}",
-        when=instead.one_beside_the_same_words,
+        when=same_words.one_beside_the_same_words,
     ),
     heard=0,
     example="the stair has forty steps where it says thirty eight",
@@ -343,7 +343,7 @@ def replace_with(
 )
 def rather_than(sitting: Sitting, text: tuple[str, ...], old: tuple[str, ...]) -> Done | Refusal:
     """Put new words in the place of those that stand beside the same words as the new ones."""
-    ((r, new),) = instead.beside_the_same_words(sitting.document, text, old)
+    ((r, new),) = same_words.beside_the_same_words(sitting.document, text, old)
     return replace_with(sitting, new, Places((r,)))
 
 

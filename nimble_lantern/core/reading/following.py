@@ -71,6 +71,7 @@ _SORRY = _phrases(
     "no not that one, not that one, no not that, oh not that, i just meant, i meant just",
     "i meant only, i said, no i said, not that",
 )
+_BEFORE_NOT = frozenset("actually oh no wait sorry".split())
 _HARDLY = frozenset("no sorry oh just only".split())
 _ONLY = frozenset("only just".split())
 _NOT = _phrases("not, but not, except, except for, all but, apart from, not for, but leave")
@@ -143,9 +144,13 @@ def corrected(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
     if last is None or len(words) > _LONGEST or not sitting.trail[-1].made:
         return
     before, command, _ = last
+    while words[1:2] == ("not",) and words[0] in _BEFORE_NOT:
+        words = words[1:]
     not_that = words[0] == "not" and len(words) > _TWO and words[1] in before
     for n in (4, 3, 2, 1):
         rest = words[n:]
+        if not_that and n == _TWO and rest[0] in _ONLY:
+            rest = rest[1:]  # "not red just bold"
         if rest and (words[:n] in _SORRY or not_that and n == _TWO):
             other = (_with_another_verb, _with_another_part)
             if not _ONLY.isdisjoint(words[: n + 1]):

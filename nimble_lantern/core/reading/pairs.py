@@ -232,10 +232,10 @@ def taken_back_for(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
     command = found.parse.command if found.parse else None
     moves_the_caret = command is not None and command.group == "moving"
     otherwise = command is not None and not command.traits.corrects and not moves_the_caret
-    return None if found.kind is Judged.COMMAND and otherwise else (_UNDO, said)
+    return None if found.kind is Judged.COMMAND and otherwise else (UNDO, said)
 
 
-_UNDO = ("undo", "that")
+UNDO = ("undo", "that")
 
 
 def _about_first(sitting: Sitting, first: tuple[str, ...]) -> Sitting:
