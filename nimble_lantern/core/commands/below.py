@@ -7,12 +7,15 @@ from nimble_lantern.core.commands.table_here import there_is
 from nimble_lantern.core.commands.when import there_is_a_list
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.document.model import Kind, Position
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
 from nimble_lantern.core.lexicon.closed import OWNERS
 from nimble_lantern.core.state import Done, Sitting
 
 CATALOGUE.table("framed", {"(the | this) list": "list", "(the | this) table": "table"}, heard=False)
+CATALOGUE.table("below_it", {"(below | under | underneath | beneath) (that | it | this)": True},
+                heard=False)  # fmt: skip
 
 
 def _stands_there(sitting: Sitting, parse: Parse) -> bool:
@@ -40,3 +43,29 @@ def write(
         return out
     wrote = compose(out.sitting, text)
     return Done(wrote.sitting, f"wrote {quoted(wrote.text)} below the {framed}")
+
+
+def _new_words(sitting: Sitting, parse: Parse) -> bool:
+    """ "Below that say Tom brings the drinks", behind something that was written or done."""
+    text = tuple(parse.args.get("text", ()))
+    written = bool(sitting.document.blocks[sitting.caret.block].text.strip())
+    return written and text[0] not in OWNERS and len(text) > 1
+
+
+@command(
+    "[and] [then] {there:below_it} (write | put | add | say) {text}",
+    example="below that say nell has the key",
+    group="revising",
+    when=_new_words,
+    heard=0,
+)
+def write_below(sitting: Sitting, text: tuple[str, ...], there: bool = True) -> Done:
+    """Begin a paragraph with these words below the one, or the list, that is here."""
+    block = sitting.document.blocks[sitting.caret.block]
+    out = lists.end_list(sitting, there=True) if block.kind is Kind.ITEM else None
+    if isinstance(out, Done):
+        wrote = compose(out.sitting, text)
+    else:
+        end = Position(sitting.caret.block, len(block.text))
+        wrote = compose(sitting.placed(end), ("new", "paragraph", *text))
+    return Done(wrote.sitting, f"wrote {quoted(wrote.text.strip())} below")

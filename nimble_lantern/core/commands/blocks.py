@@ -9,7 +9,7 @@ from nimble_lantern.core.commands.table_here import column_headed
 from nimble_lantern.core.commands.when import in_an_item, names_a_part, there_is_a_list
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
-from nimble_lantern.core.composing.itemising import apart, at_its_sentences
+from nimble_lantern.core.composing.itemising import apart, as_items, several_lines
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.model import Bullets, Format, Kind, Position, Range
@@ -358,6 +358,8 @@ def _for_a_list(sitting: Sitting, parse: Parse) -> bool:
         place = sitting.writing_place
         text = sitting.document.blocks[place.block].text
         return place.offset < len(text) or not text.endswith(":") or bool(sitting.selection)
+    if isinstance(target, That) and target.several and several_lines(sitting):
+        return False  # "those" are more than the last
     return unit_named(target) is not Unit.TABLE
 
 
@@ -399,8 +401,7 @@ def make_list(
 ) -> Done | Refusal:
     """Begin a list here, or make paragraphs its items; one that is broken up, its sentences."""
     listkind = points or listkind
-    if target is not None and (points or target.unit is Unit.SENTENCE):
-        sitting, target = at_its_sentences(sitting, target)
+    sitting, target = as_items(sitting, target, reference(sitting), bool(points))
     form = _shape(Format(Kind.ITEM, 1, Bullets(listkind)))
     here = sitting.that or (units.block_range(sitting.document, sitting.caret.block),)
     if target is not None and sitting.selection is None and target.ranges == here:

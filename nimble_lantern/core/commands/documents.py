@@ -56,6 +56,8 @@ def _nothing_written(sitting: Sitting, parse: Parse) -> bool:
     "new (letter | file | sheet)",
     Way("[a] (new | fresh | clean | blank) page", when=_nothing_written),
     "start (a (letter | document) | again on a new (sheet | page))",
+    "(save | keep | finish) (it | this | that) and (start | begin | open | make) (a new | another)"
+    " (one | document | letter)",
     "(new | start a new | make a new) (document | letter) (called | named | [and] call it) {text}",
     "[(start | make [me] | begin | create | open | give me | <wish>)] (a new | another | a fresh"
     " | a | new) (document | letter | file) (called | named | with the name | and call it) {text}",

@@ -2,12 +2,15 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from nimble_lantern.core.commands import frames
-from nimble_lantern.core.commands.blocks import reformatted
+from nimble_lantern.core.commands.blocks import make_list, reformatted
 from nimble_lantern.core.commands.when import last_command, there_is_a_list
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.composing.itemising import lines_above, several_lines
 from nimble_lantern.core.composing.starting import empty_beside
 from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.model import Kind, Range
@@ -56,6 +59,16 @@ def _one_more_item(sitting: Sitting, parse: Parse) -> bool:
     return _item_is_written(sitting, parse) and not goes_on
 
 
+_LONGEST_ITEM = 4
+
+
+def _also_an_item(sitting: Sitting, parse: Parse) -> bool:
+    """ "Oh and candles", behind the words of an item; "oh and she was late" tells something."""
+    text = tuple(parse.args.get("text", ("is",)))
+    told = not (AUXILIARIES | VERBS).isdisjoint(text) or text[0] in PREPOSITIONS | SUBJECT_PRONOUNS
+    return len(text) <= _LONGEST_ITEM and not told and _item_is_written(sitting, parse)
+
+
 _OF_WHICH = frozenset("who that which whose and or came went".split())
 
 
@@ -70,12 +83,38 @@ _OF_WHICH = frozenset("who that which whose and or came went".split())
         "[and] (another | one more) (one | thing) {text}",
         "[and] [lastly] the last one {text}",
     ),
+    Way("(oh and | oh also | and also | oh yes and) [(some | a)] {text}", when=_also_an_item),
     example="next item",
          group="format")  # fmt: skip
 def next_item(sitting: Sitting, text: tuple[str, ...] = ()) -> Done:
     """Begin the next item of a list."""
     wrote = compose(sitting, ("next", "item", *text))
     return Done(wrote.sitting, f"next item: {quoted(wrote.text)}" if text else "next item")
+
+
+CATALOGUE.table("those_few", {"(those | these | them)": True}, heard=False)
+
+
+def _several_lines(sitting: Sitting, parse: Parse) -> bool:
+    return several_lines(sitting)
+
+
+@command(
+    "(make | turn | change | put) {few:those_few} [(in | into | as)] a [{listkind}] list",
+    "(make | turn | change | put) {few:those_few} [(in | into)] {listkind:bulletpoints}",
+    "[(put | add | have)] {listkind:bulletpoints} (on | to | before | by) {few:those_few}",
+    example="make those a list",
+    group="format",
+    heard=0,
+    when=_several_lines,
+)
+def of_lines(sitting: Sitting, few: bool, listkind: str = "bulleted") -> Done | Refusal:
+    """Make items of the short paragraphs that were said one after another."""
+    made = make_list(sitting, Places(lines_above(sitting)), listkind)
+    if isinstance(made, Refusal):
+        return made
+    b = sitting.caret.block
+    return replace(made, sitting=made.sitting.placed(block_range(made.sitting.document, b).end))
 
 
 CATALOGUE.table(

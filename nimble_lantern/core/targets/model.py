@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from enum import Enum
 from typing import TypeGuard, get_args
 
@@ -54,7 +54,12 @@ class Order(Enum):
 
 @dataclass(frozen=True, slots=True)
 class That:
-    """The selection; else what the last utterance wrote or changed."""
+    """The selection; else what the last utterance wrote or changed.
+
+    `several` where it is spoken of as "those"; that alone makes it no other target.
+    """
+
+    several: bool = field(default=False, compare=False)
 
 
 @dataclass(frozen=True, slots=True)

@@ -447,7 +447,12 @@ def _everything() -> Units:
     return Units(Unit.DOCUMENT, Order.THIS)
 
 
-@rule("context", "(that | this | it | those | these | them)", "[the] selection", "that bit")
+@rule("context", "(those | these | them)")
+def _those() -> That:
+    return That(several=True)
+
+
+@rule("context", "(that | this | it)", "[the] selection", "that bit")
 @rule(
     "context",
     "(this | that) (one | word | phrase)",
