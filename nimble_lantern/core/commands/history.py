@@ -209,6 +209,13 @@ def _just_harmed(sitting: Sitting, parse: Parse) -> bool:
     return made is not None and made.traits.destructive and sitting.question is None
 
 
+def _look_just_put(sitting: Sitting, parse: Parse) -> bool:
+    """ "I don't like the red", of what was just made so."""
+    made, text = _last_command(sitting), tuple(parse.args.get("text", ()))
+    said = tuple(sitting.trail[-1].heard.split()) if sitting.trail else ()
+    return made is not None and made.group == "format" and said[-len(text) :] == text
+
+
 def _both_harmed(sitting: Sitting, parse: Parse) -> bool:
     """ "Put both back", where the last two utterances took text away."""
     last = [
@@ -352,6 +359,11 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     " | lost | took (away | out) | taken (away | out) | threw (out | away))",
     "(give | let) me [have] (that | it) back",
     *each(_was_a_command, *_BETTER),
+    Way(
+        f"{_NO} [i] (do not | don't) [(really | much)] like (the | that | it in | it | them in)"
+        " {text:words}",
+        when=_look_just_put,
+    ),
     Way(
         "[no] (go back to | put back | back to | leave it as | keep) {text:words}"
         " [(after all | again | as it was)]",

@@ -104,6 +104,11 @@ def named_of_selection(sitting: Sitting, parse: Parse) -> bool:
     return (sitting.selection is not None or just) and named_short(sitting, parse)
 
 
+def named_of_something(sitting: Sitting, parse: Parse) -> bool:
+    """ "Save this as sign off", of what is selected or was just said; else a whole letter is."""
+    return bool(sitting.selection or sitting.that) and named_short(sitting, parse)
+
+
 _OF_THE_SPEAKER = (("my",), ("our",))
 _USUAL = (("sign", "off"), ("address",), ("letterhead",), ("signature",), ("greeting",))
 

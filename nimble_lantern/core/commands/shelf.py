@@ -158,9 +158,11 @@ def which(found: Sequence[FoundDocument]) -> Question | None:
 
 
 def _a_name(sitting: Sitting, parse: Parse) -> bool:
-    """ "Save this as spring letter", and not a whole sentence about saving."""
+    """ "Save this as spring letter", and not a whole sentence about saving; what has no name yet
+    gets that one."""
     words = parse.args.get("text", ())
-    return 0 < len(words) <= 5 and words[0] not in ("a", "an")
+    named = not sitting.title.startswith("Untitled")
+    return named and 0 < len(words) <= 5 and words[0] not in ("a", "an")
 
 
 def _named_nowhere(sitting: Sitting, parse: Parse) -> bool:

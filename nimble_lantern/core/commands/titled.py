@@ -26,7 +26,7 @@ _TITLE = 0
 CATALOGUE.table(
     "titled",
     {
-        "[new] (heading | header | headline)": 1,
+        "[(new | big | large | main | proper)] (heading | header | headline)": 1,
         "[main] title": _TITLE,
         "[new] (subheading | sub heading | smaller heading | second level heading)": 2,
         "[new] heading [level] two": 2,
@@ -134,6 +134,12 @@ def _heads_on(sitting: Sitting, parse: Parse) -> bool:
 _LONGEST_HEADING = 6
 
 
+def _behind_a_text(sitting: Sitting, parse: Parse) -> bool:
+    """ "Big heading saying coffee morning", where nothing goes on behind the writing place."""
+    place = sitting.writing_place
+    return not sitting.document.blocks[place.block].text[place.offset :].strip()
+
+
 def _usual_level(sitting: Sitting) -> int:
     """That of the last heading; below a title, one less than it."""
     blocks = sitting.document.blocks
@@ -183,6 +189,7 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
     Way("(heading | headline | header) {text}", when=_names_the_page),
     Way("{usual:headed_so} {text}", when=_heads_on),
     Way("heading level {level:levelled} {text}", when=_on_an_empty_line),
+    Way("[(a | the)] {level:titled} {said:saying} {text}", when=_behind_a_text),
     Way(f"{_NEXT} [{{said:saying}}] {{text}}", when=_after_a_sentence),
     *each(
         _on_an_empty_line,

@@ -266,7 +266,7 @@ def _everywhere(before: Phrase, command: str) -> Iterator[Phrase]:
 def _as_well(words: Phrase, command: str) -> Iterator[Phrase]:
     """A look for what was just done something to: "in red as well", "on the right hand side"."""
     tail = next((t for t in _TOO if words[-len(t) :] == t), ())
-    bare = words[words[:1] == ("and",) : len(words) - len(tail)]
+    bare = words[words[:1] in (("and",), ("try",)) : len(words) - len(tail)]
     traits = CATALOGUE.commands[command].traits
     alone = bool(traits.puts_on or traits.grows) and 0 < len(bare) <= _A_LOOK and a_look(bare)
     if bare and (tail or bare[0] in PREPOSITIONS or alone):

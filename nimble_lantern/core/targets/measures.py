@@ -27,7 +27,7 @@ _SORTS = {
     _DATE: "date",
     _TIME: "time",
     r"\b(?:1[5-9]|20)\d\d\b": "year",
-    r"\+?\d[\d ]{5,}\d": "phone number,telephone number,phone",
+    r"\+?\d[\d ]{4,}\d": "phone number,telephone number,phone",
     rf"{_COUNT}(?:\s?%| per cent)": "percentage",
     r"\S+@\S+\w": "email address,email",
 }

@@ -290,6 +290,8 @@ def _holding_words(target: Holding, view: View, near: bool) -> Answer:
         return inner
     if target.unit is Unit.COLUMN:
         return _columns_with(inner.ranges, view)
+    if target.unit is Unit.LINE and target.at is None:
+        return _lines_said(inner.ranges, view)
     found = _holding(inner.ranges, target.unit, target.at, view)
     if not found and target.unit is Unit.LINE and target.at is not None:
         # What begins in the middle of a row of print is called a line as well.
@@ -363,6 +365,28 @@ def _holding(ranges: Iterable[Range], unit: Unit, at: At | None, view: View) -> 
         around = all_within(unit, view, scope)
         found += [u for u in around if _stands(view, r, u, at) and u not in found]
     return found
+
+
+def _lines_said(ranges: Iterable[Range], view: View) -> Answer:
+    """The lines that have some words: as they were broken by the speaker, and not by the page; of a
+    paragraph that goes on over several rows of print, the sentences."""
+    found: list[Range] = []
+    unit: Unit | None = Unit.LINE
+    for r in ranges:
+        whole, text = units.block_range(view.document, r.start.block), ""
+        text = view.document.blocks[r.start.block].text
+        start = text.rfind("\n", 0, r.start.offset) + 1
+        end = text.find("\n", r.end.offset)
+        line = Range(
+            Position(r.start.block, start), Position(r.start.block, len(text) if end < 0 else end)
+        )
+        rows = all_within(Unit.LINE, view, line)
+        if len(rows) > 1 or line != whole and "\n" not in text:
+            unit = Unit.SENTENCE
+            found += [s for s in _holding((r,), Unit.SENTENCE, None, view) if s not in found]
+        elif line not in found:
+            found.append(line)
+    return Places(tuple(found), ask=len(found) > 1, unit=unit)
 
 
 def _in_one_breath(document: Document, unit: Range, inner: Sequence[Range]) -> Range:

@@ -12,6 +12,7 @@ from nimble_lantern.core.commands.passage_here import (
     exists_and_a_part,
     in_full,
     named_of_selection,
+    named_of_something,
     named_short,
     of_a_part,
     of_what_is_here,
@@ -130,9 +131,13 @@ def call(
     "(make | turn) {target} (a | into a) passage [(called | named | and call it)] {text:words}",
     "(save | keep | call) this passage [as] {text:words}",
     Way(
-        "(keep | save | store | remember) this (as | under the name [of] | by the name [of])"
+        "(keep | store | remember) this (as | under the name [of] | by the name [of])"
         " {text:words}",
         when=named_short,
+    ),
+    Way(
+        "save this (as | under the name [of] | by the name [of]) {text:words}",
+        when=named_of_something,
     ),
     Way("(keep | save | store | remember) (that | the selection) as {text:words}",
         when=named_of_selection),
