@@ -120,6 +120,8 @@ def _not_kept(sitting: Sitting, parse: Parse) -> bool:
 @command(
     "(insert | put | add | write | type | fill in) my {mine:of_mine} [(here | in | there |"
     " underneath | below)]",
+    "[and] [(insert | put | add | write)] my {mine:of_mine} (above | below | under | underneath |"
+    " beneath | over) (that | it | this)",
     "(insert | put | add | write | type) my {mine:of_mine} (at | in | on) the [very] {edge:docedge}"
     " [[on the] (right | left) [hand] [(corner | side)]]",
     example="put my address at the top",

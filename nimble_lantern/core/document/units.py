@@ -5,6 +5,7 @@ Every function answers ranges in document order.
 
 from __future__ import annotations
 
+import re
 from bisect import bisect_left
 from collections.abc import Callable, Iterable, Iterator
 
@@ -49,11 +50,15 @@ def _counts(block: Block, unit: str, whole: bool) -> bool:
 
 
 _LONGEST_GREETING = 6
+_DATE = re.compile(r"(\w+ )?\d{1,2}(st|nd|rd|th)? [A-Z]\w+,? \d{4}")
 
 
 def _apart(block: Block) -> bool:
-    """Whether a block stands by itself: a heading, or a salutation before the text or after it."""
-    greets = block.text.rstrip().endswith(",") and len(block.words) <= _LONGEST_GREETING
+    """Whether a block stands by itself: a heading, a salutation before the text or after it, or a
+    date alone."""
+    text = block.text.strip()
+    greets = text.endswith(",") or text.startswith("Dear ") and text[-1] not in ".!?"
+    greets = greets and len(block.words) <= _LONGEST_GREETING or bool(_DATE.fullmatch(text))
     return block.kind == "heading" or greets and block.kind == "paragraph"
 
 

@@ -408,6 +408,12 @@ def _of_that_name(unit: Unit, words: tuple[str, ...]) -> Holding | None:
 _BY_PLACE = frozenset("first last second third fourth fifth next previous opening closing".split())
 
 
+@rule("described", "the {words} question", heard=False)
+def _question_about(words: tuple[str, ...]) -> Holding | None:
+    """ "The price question": of a text that asks one."""
+    return None if set(words) <= _BY_PLACE else Holding(Unit.QUESTION, Words(words))
+
+
 CATALOGUE.table("item", {"([list] item | bullet [point])": Unit.ITEM})
 CATALOGUE.table("said", {"sentence": Unit.SENTENCE, "paragraph": Unit.PARAGRAPH, "line": Unit.LINE})
 CATALOGUE.table("headed", {"heading": Unit.HEADING, "section": Unit.SECTION})

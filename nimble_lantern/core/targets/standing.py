@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterable, Sequence
 from dataclasses import replace
 from itertools import islice, product
@@ -302,6 +303,8 @@ def _holding_words(target: Holding, view: View, near: bool) -> Answer:
         found = [u for u in found if u.start.block in heads] or found
     if target.bit:
         found = [_in_one_breath(view.document, r, inner.ranges) for r in found]
+    if target.bit and len(found) == 1 and (last := _coordinate(view.document, found[0], inner)):
+        return Places((last,))
     if target.bit and len(found) == 1:
         inside = [r for r in inner.ranges if found[0].start <= r.start and r.end <= found[0].end]
         if (clause := clause_with(view.document, found[0], inside)) is not None:
@@ -365,6 +368,23 @@ def _holding(ranges: Iterable[Range], unit: Unit, at: At | None, view: View) -> 
         around = all_within(unit, view, scope)
         found += [u for u in around if _stands(view, r, u, at) and u not in found]
     return found
+
+
+_AND = re.compile(r"\s+(?:and|or|but)\s+(?:\S+\s+){0,2}$")
+
+
+def _coordinate(document: Document, bit: Range, inner: Places) -> Range | None:
+    """ "Or in cash", at the end of what was said of paying: named by its last word."""
+    text = document.text(bit).rstrip(".!?")
+    end = bit.start.offset + len(text)
+    ending = [r for r in inner.ranges if r.end == bit.end._replace(offset=end)]
+    before = text[: ending[0].start.offset - bit.start.offset] if len(ending) == 1 else ""
+    link = _AND.search(before) if ending and ending[0].start > bit.start else None
+    if link is None or bit.start.block != bit.end.block or not before[: link.start()].strip():
+        return None
+    start = bit.start._replace(offset=bit.start.offset + link.start())
+    lead = len(link.group()) - len(link.group().lstrip())
+    return Range(start._replace(offset=start.offset + lead), ending[0].end)
 
 
 def _lines_said(ranges: Iterable[Range], view: View) -> Answer:

@@ -412,6 +412,7 @@ def clauses(numbers: Sequence[tuple[int, Number]], words: Sequence[str]) -> Iter
     run: list[int] = []
     last_end = -1
     links = ({"and"}, {"or"}, {"to"}, {"comma"}, {"comma", "and"}, {"comma", "or"}, {"through"},
+             {"till"}, {"until"},
              {"plus"}, {"minus"}, {"equals"})  # fmt: skip
     for index, (start, number) in enumerate(numbers):
         between = set(words[last_end:start]) if last_end >= 0 else {""}
