@@ -1,0 +1,207 @@
+"""Words that stand beside the same words as others that are said: "the stair has forty steps where
+it says thirty eight"."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from nimble_lantern.core.commands.instead import two_names, with_more
+from nimble_lantern.core.document.model import Document, Range
+from nimble_lantern.core.document.tables import table_at
+from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.lexicon.closed import (
+    ARTICLES,
+    AUXILIARIES,
+    DETERMINERS,
+    DULL,
+    LITTLE,
+    PREPOSITIONS,
+    SUBJECT_PRONOUNS,
+)
+from nimble_lantern.core.lexicon.inflections import inflections
+from nimble_lantern.core.lexicon.sentences import VERBS
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.alike import kind_of, of_one_kind
+from nimble_lantern.core.targets.words import index_of, places
+from nimble_lantern.core.writing.cardinals import cardinal
+from nimble_lantern.core.writing.spoken import plain
+
+
+def _behind_the_same_words(
+    document: Document, text: tuple[str, ...], old: tuple[str, ...]
+) -> list[tuple[Range, tuple[str, ...]]]:
+    """Where old words stand behind the first of some words, and the others of these."""
+    found: list[tuple[Range, tuple[str, ...]]] = []
+    for r in places(document, old):
+        left = document.blocks[r.start.block].text[: r.start.offset]
+        before = tuple(plain(word) for word in left.split())
+        ended = max((n for n, word in enumerate(left.split()) if word[-1] in ".?!"), default=-1)
+        clause = frozenset(before[ended + 1 :])
+        for size in range(len(text) - 1, 0, -1):
+            new = text[size:]
+            if _cuts_a_number(text, size):
+                continue
+            # "Ring ida marlowe not tom fenwick": name for name, one word is enough.
+            alike = of_one_kind(new, old) or two_names(document, [r], new, len(old))
+            alike = alike or with_more(old, new)
+            enough = size >= _LEAST_SAME or alike
+            same = before[-size:] == text[:size]
+            # "Breakfast at ten not seven", where breakfast is at seven.
+            short = alike and before[-1:] == text[size - 1 : size]
+            same = same or short and clause.issuperset(text[:size])
+            if enough and len(new) <= len(old) + _MORE_NEW and same:
+                found.append((r, new))
+                break
+    return found
+
+
+def _between_the_same_words(
+    document: Document, text: tuple[str, ...], old: tuple[str, ...]
+) -> list[tuple[Range, tuple[str, ...]]]:
+    """Where old words stand among some words that are said again, with others in their place.
+
+    "Tom has eight tickets not seven"; a little word may come first that does not stand there: "it
+    has been dark since may not june".
+    """
+    found = []
+    for r in places(document, old):
+        left = document.blocks[r.start.block].text[: r.start.offset]
+        right = document.blocks[r.end.block].text[r.end.offset :]
+        before, after = tuple(map(plain, left.split())), tuple(map(plain, right.split()))
+        same = [
+            (i, j)
+            for i in range(len(text))
+            for j in range(i + 1, min(len(text), i + len(old) + _MORE_NEW) + 1)
+            if after[: len(text) - j] == text[j:]
+            and not (_cuts_a_number(text, i) or _cuts_a_number(text, j))
+            and max(_ends_alike(before, text[:i]), len(text) - j)
+            >= (1 if of_one_kind(text[i:j], old) else _LEAST_SAME)
+        ]
+        if same:
+            i, j = min(same, key=lambda span: span[1] - span[0])
+            found.append((r, text[i:j]))
+    return found
+
+
+def _cuts_a_number(text: tuple[str, ...], at: int) -> bool:
+    """Whether words are parted within a number: "one hundred | and twenty"."""
+    numbers = (cardinal(text, i) for i in range(max(0, at - _LONGEST_NUMBER), at))
+    return any(number is not None and number[1] > at for number in numbers)
+
+
+_LONGEST_NUMBER = 6
+
+
+def _of_the_same_sentence(
+    document: Document, text: tuple[str, ...], old: tuple[str, ...]
+) -> list[tuple[Range, tuple[str, ...]]]:
+    """Where old words stand in a sentence that has all that is spoken of, with others alike.
+
+    "Tickets are eight pounds not seven pounds", where tickets cost that.
+    """
+    found = []
+    for r in places(document, old):
+        about = _sentence_round(document, r)
+        after = tuple(map(plain, document.blocks[r.end.block].text[r.end.offset :].split()))
+        for i, j in _by_length(len(text), len(old) + _MORE_NEW):
+            new, rest = text[i:j], {*text[:i], *text[j:]} - _SAYING - {*old}
+            number = kind_of(old) == kind_of(new) == "number"
+            if _cuts_a_number(text, i) or _cuts_a_number(text, j) or new[-1] in PREPOSITIONS:
+                continue
+            if not (of_one_kind(new, old) or two_names(document, [r], new, len(old))):
+                continue
+            if rest and about.issuperset(rest):
+                # "Five pounds not four", where it is at four pounds.
+                size = next((n for n in range(j - i) if after[: j - i - n] == new[n:]), j - i)
+                found.append((r, new[:size] if number and size else new))
+                break
+    return found
+
+
+_SAYING = DULL | VERBS | PREPOSITIONS | frozenset("now o'clock it's that's really also".split())
+"""They say nothing of what is spoken of."""
+
+
+def _by_length(size: int, most: int) -> Iterator[tuple[int, int]]:
+    """The stretches of so many words, the longest first."""
+    for length in range(min(size, most), 0, -1):
+        for i in range(size - length + 1):
+            yield i, i + length
+
+
+def _sentence_round(document: Document, r: Range) -> frozenset[str]:
+    """The words of the sentence that a place is in; of a cell, those of its row and its heading."""
+    block = document.blocks[r.start.block]
+    table = table_at(document.blocks, r.start.block)
+    if block.cell is not None and table is not None:
+        row = [table.cell(block.cell.row, column) for column in range(table.columns)]
+        cells = (document.blocks[b] for b in (*row, table.cell(0, block.cell.column)))
+        return frozenset(plain(word) for cell in cells for word in cell.text.split())
+    within = (block.text[i:j] for i, j in block.sentences if i <= r.start.offset < j)
+    return frozenset(plain(word.rstrip(".?!")) for word in next(within, "").split())
+
+
+def _ends_alike(before: tuple[str, ...], said: tuple[str, ...]) -> int:
+    """How many words stand before a place and are said again; 0 if more than a little word of
+    those said does not stand there."""
+    same = 0
+    while same < min(len(before), len(said)) and before[-1 - same] == said[-1 - same]:
+        same += 1
+    rest = said[: len(said) - same]
+    return same if len(rest) <= 1 and set(rest) <= LITTLE | SUBJECT_PRONOUNS else 0
+
+
+def beside_the_same_words(
+    document: Document, text: tuple[str, ...], old: tuple[str, ...]
+) -> list[tuple[Range, tuple[str, ...]]]:
+    found = _behind_the_same_words(document, text, old)
+    found = found or _between_the_same_words(document, text, old)
+    found = found or _of_the_same_sentence(document, text, old)
+    if not found and len(old) > 1 and old[0] in PREPOSITIONS | DETERMINERS and old[0] in text:
+        # "Closed from tuesday not from monday".
+        return beside_the_same_words(document, text, old[1:])
+    whole = ((_with_what_is_counted(document, r, new), new) for r, new in found)
+    return [(_without_article(document, r, text, new), new) for r, new in whole]
+
+
+def _with_what_is_counted(document: Document, r: Range, new: tuple[str, ...]) -> Range:
+    """ "One bag not two", where it says "two bags"."""
+    block = document.blocks[r.end.block]
+    behind = next(((a, b) for a, b in block.words if a >= r.end.offset), None)
+    if behind is None or not new[1:] or kind_of(new[:-1]) != "number":
+        return r
+    word = block.text[behind[0] : behind[1]].lower()
+    same = word == new[-1] or word in inflections(new[-1]) or new[-1] in inflections(word)
+    return Range(r.start, r.end._replace(offset=behind[1])) if same else r
+
+
+def _without_article(
+    document: Document, r: Range, text: tuple[str, ...], new: tuple[str, ...]
+) -> Range:
+    """ "The fifth of may not the fourth" leaves the article where it was."""
+    first = document.text(r).split(" ")[0]
+    at = next((i for i in range(len(text)) if text[i : i + len(new)] == new), 0)
+    told = at > 0 and text[at - 1] == first.lower()
+    if not told or first.lower() not in ARTICLES or new[0] in DETERMINERS:
+        return r
+    return Range(r.start._replace(offset=r.start.offset + len(first) + 1), r.end)
+
+
+_LEAST_SAME, _MORE_NEW = 2, 3
+"""Words before the old ones that must be said as well, and how many more the new ones may be."""
+
+
+_MOST_OF_ONE_BREATH = 9
+"""Words of what should be and of what should not; longer ones are sentences."""
+
+
+def one_beside_the_same_words(sitting: Sitting, parse: Parse) -> bool:
+    text, old = tuple(parse.args.get("text", ())), tuple(parse.args.get("old", ()))
+    if len(text) + len(old) > _MOST_OF_ONE_BREATH:
+        return False
+    found = beside_the_same_words(sitting.document, text, old)
+    if len(found) != 1:
+        return False
+    # "Bring nine plates and not fourteen" is said to somebody, unless it says "bring" there.
+    there = sitting.document.blocks[found[0][0].start.block]
+    return text[0] not in VERBS - AUXILIARIES or text[0] in index_of(there).vocabulary

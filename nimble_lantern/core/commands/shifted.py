@@ -1,0 +1,59 @@
+"""When parts of a page, items, or words that stand there are said to be moved."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.alike import kind_of
+from nimble_lantern.core.targets.model import Sign, Unit, Units, Words, of_the_page
+from nimble_lantern.core.targets.words import a_whole_sentence, in_a_list, named_as_written
+
+
+def parts_or_items(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put blankets last" is about a list, where there is one; "put the boat up" is a sentence."""
+    named = [v for k in ("target", "place") if (v := parse.args.get(k)) is not None]
+    if isinstance(named[0], Sign):
+        return False  # "full stop at the end" puts one there
+    document = sitting.document
+    return all(of_the_page(v) or in_a_list(document, v) or _quoted(sitting, v) for v in named)
+
+
+def at_an_edge_of_a_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "The last sentence goes to the end of the first paragraph"; "the ferry goes to the end of
+    the quay" is a sentence."""
+    return of_the_page(parse.args.get("place")) and parts_or_items(sitting, parse)
+
+
+def that_has_a_place(sitting: Sitting, parse: Parse) -> bool:
+    """ "That should go before the ferry leaves", which stands there; "it should be before friday"
+    is a sentence."""
+    place = parse.args.get("place")
+    stands = isinstance(place, Words) and len(place.words) > 1 and not kind_of(place.words)
+    return bool(sitting.that) and (of_the_page(place) or stands and _quoted(sitting, place))
+
+
+def that_beside_a_block(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put it under the title", of what was just said; "put it under the table" goes on."""
+    place = parse.args.get("place")
+    block = isinstance(place, Units) and place.unit in _BLOCKS
+    return bool(sitting.that or sitting.selection) and block or that_has_a_place(sitting, parse)
+
+
+_BLOCKS = (Unit.HEADING, Unit.PARAGRAPH, Unit.SENTENCE, Unit.QUESTION, Unit.ITEM, Unit.LIST)
+
+
+def _quoted(sitting: Sitting, value: object) -> bool:
+    """So many words as stand on the page are quoted from it."""
+    if not isinstance(value, Words):
+        return False
+    long = len(value.words) >= _LONG_ENOUGH and named_as_written(sitting.document, value)
+    return long or a_whole_sentence(sitting.document, value.words)
+
+
+_LONG_ENOUGH = 5
+
+
+def both_stand(sitting: Sitting, parse: Parse) -> bool:
+    """ "Brass should go before door", where both stand: it is there already, and is moved."""
+    named = [parse.args.get("target"), parse.args.get("place")]
+    return all(named_as_written(sitting.document, value) for value in named)

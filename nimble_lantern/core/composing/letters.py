@@ -1,0 +1,81 @@
+"""Lines that a letter gives to themselves: its greeting, its closing words, the name below them.
+
+Somebody who dictates "dear sir or madam" and then what they have to say means two lines, and
+nobody says that there is a new one.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from nimble_lantern.core.document.model import Block, Kind
+from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE, PREPOSITIONS, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.names import GIVEN, KNOWN_NAMES
+from nimble_lantern.core.lexicon.sentences import CLOSINGS, CONTINUES, VERBS
+from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.letter import greeting
+from nimble_lantern.core.writing.lexer import mark_named
+
+_GREETS = frozenset(("dear", "hello", "hi"))
+_CALLED = (
+    GIVEN
+    | KNOWN_NAMES
+    | frozenset(
+        "sir sirs madam mr mrs ms miss dr doctor professor reverend all everyone everybody friends"
+        " members neighbours neighbors colleagues customers parents aunt uncle mum dad mother"
+        " father grandma grandpa granny editor".split()
+    )
+)
+_LONGEST_GREETING, _LONGEST_NAME, _FEWEST_OF_A_BODY = 6, 3, 3
+_BEGINS = SUBJECT_PRONOUNS | DETERMINERS | {"please", "thank", "thanks"}
+_NO_BODY = frozenset(CONTINUES) | PREPOSITIONS | frozenset(("and", "or"))
+
+
+def on_its_own_line(sitting: Sitting, words: Sequence[str]) -> bool:
+    """Whether an utterance stands on a line of its own, below what the writing place ends."""
+    place = sitting.writing_place
+    block = sitting.document.blocks[place.block]
+    ends = not block.text[place.offset :].strip() and bool(block.text.strip())
+    if not ends or block.kind is not Kind.PARAGRAPH or block.cell or sitting.insertion is not None:
+        return False
+    words = tuple(words)
+    if any(mark_named(words[:size]) for size in (1, 2, 3)):
+        return False
+    last = _last_line(block)
+    if _is_closing(last):
+        return bool(place.block or "\n" in block.text) and _is_a_name(words)
+    if _is_greeting(last):
+        begins = len(words) >= _FEWEST_OF_A_BODY or words[0] in _BEGINS and len(words) > 1
+        return begins and words[0] not in _NO_BODY
+    if _is_closing(words):
+        return last[-1][-1] in ".!?"
+    greets = _is_greeting(words) and last[-1].lower() not in LITTLE | DETERMINERS
+    return greets and last[-1][-1] != "," and greeting(sitting.document) is None
+
+
+def _last_line(block: Block) -> tuple[str, ...]:
+    return tuple(block.text.rstrip().rpartition("\n")[2].split()) or ("",)
+
+
+def _bare(words: tuple[str, ...]) -> tuple[str, ...]:
+    """Words without the comma behind them, as it is written or as it is said."""
+    kept = words[:-1] if words[-1:] == ("comma",) else words
+    return tuple(word.lower().rstrip(",") for word in kept)
+
+
+def _is_closing(words: tuple[str, ...]) -> bool:
+    return _bare(words) in CLOSINGS
+
+
+def _is_greeting(words: tuple[str, ...]) -> bool:
+    """ "Dear Mrs Adler" is all of a line; "dear to me" and "hello there" go on."""
+    said = _bare(words)
+    called = 1 < len(said) <= _LONGEST_GREETING and said[0] in _GREETS
+    called = called and (said[1] in _CALLED or words[1][0].isupper())  # as it is written
+    told = (SUBJECT_PRONOUNS | VERBS) & set(said[2:])
+    return called and not told and words[-1][-1] not in ".!?"
+
+
+def _is_a_name(words: tuple[str, ...]) -> bool:
+    few = len(words) <= _LONGEST_NAME
+    return few and LITTLE.isdisjoint(words) and VERBS.isdisjoint(words)
