@@ -8,7 +8,7 @@ from nimble_lantern.core.commands.when import names_a_block, stands_here
 from nimble_lantern.core.document.edits import AddBlocks, Edit
 from nimble_lantern.core.document.model import Block, Position
 from nimble_lantern.core.document.tables import outside
-from nimble_lantern.core.grammar.catalogue import Parse, each
+from nimble_lantern.core.grammar.catalogue import Parse, each, rule
 from nimble_lantern.core.lexicon.closed import ARTICLES, AUXILIARIES, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.lexicon.sentences import VERBS
@@ -35,6 +35,16 @@ def names_headings(sitting: Sitting, parse: Parse) -> bool:
     return plain and short and (len(heads) == columns if columns else several)
 
 
+def on_an_empty_line(sitting: Sitting, parse: Parse) -> bool:
+    return not sitting.document.blocks[sitting.writing_place.block].text.strip()
+
+
+@rule("what_for", "{words}", heard=False)
+def _what_for(words: tuple[str, ...]) -> bool | None:
+    """ "Make a table for the tea rota": said to nobody else, in a few words."""
+    return len(words) <= _LONGEST_HEAD and (VERBS | SUBJECT_PRONOUNS).isdisjoint(words) or None
+
+
 def under_a_block(sitting: Sitting, parse: Parse) -> bool:
     named = "names" not in parse.args or names_columns(sitting, parse)
     that = isinstance(parse.args.get("target"), That) and bool(sitting.that)
@@ -44,6 +54,11 @@ def under_a_block(sitting: Sitting, parse: Parse) -> bool:
 _MAKE = "(make | create | draw [up] | start | begin | set (up | out) | lay out) [me] [a] [new]"
 """Verbs of a page; "i'd like a table with flowers and candles" is asked of a host."""
 MADE_OTHERWISE = (
+    *each(
+        on_an_empty_line,
+        "[a] table (with | of) {columns:number} (columns | column)",
+        f"{_MAKE} table for [(the | a | our | my)] {{what_for}}",
+    ),
     *each(
         names_columns,
         "[<make_table>] [a] table [<placed_here>] (with | of) {columns:number} columns [(called |"

@@ -109,6 +109,7 @@ def make(
     names: tuple[str, ...] | None = None,
     target: Places | None = None,
     side: str = "after",
+    what_for: bool = False,
 ) -> Done | Refusal:
     """Make a table, its first row a heading; what you say goes into its cells.
 

@@ -9,7 +9,7 @@ from itertools import pairwise
 from typing import NamedTuple
 
 from nimble_lantern.core.asking import ambiguous
-from nimble_lantern.core.commands.grid.spreading import goes_into_the_row
+from nimble_lantern.core.commands.grid.spreading import goes_into_the_next_row, goes_into_the_row
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.kinds import Judged
@@ -102,10 +102,19 @@ def _row_at_once(
     sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]
 ) -> Verdict | None:
     """What can only be all the cells of the empty row here: "thursday order paraffin sid"."""
-    if not goes_into_the_row(sitting, words):
+    while len(words) > 1 and words[0] in _ASIDES:
+        words = words[1:]
+    if goes_into_the_row(sitting, words):
+        filling: tuple[str, ...] = ("fill", "it", "with")
+    elif goes_into_the_next_row(sitting, words):
+        filling = ("fill", "the", "next", "row", "with")
+    else:
         return None
-    found = exactly(sitting, ("fill", "it", "with", *words), whole=False)
+    found = exactly(sitting, (*filling, *words), whole=False)
     return found if found.kind is Judged.COMMAND else None
+
+
+_ASIDES = frozenset("oh and then so".split())
 
 
 def _following(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> Verdict | None:

@@ -2,11 +2,14 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from nimble_lantern.core.commands.columns import Said
 from nimble_lantern.core.commands.grid.filling import cells_told, filled, shared_surely
 from nimble_lantern.core.commands.put_in import a_row_and_a_column, row_and_column
 from nimble_lantern.core.commands.table_here import (
     Part,
+    at_cell,
     cell_here,
     here,
     in_table,
@@ -15,11 +18,20 @@ from nimble_lantern.core.commands.table_here import (
     there_is,
     written_in,
 )
+from nimble_lantern.core.commands.table_made import headings_in
 from nimble_lantern.core.commands.wording import many, quoted
-from nimble_lantern.core.composing.tabling import has_header, rows_of
+from nimble_lantern.core.composing.tabling import (
+    MOST_CELLS,
+    empty_cell,
+    has_header,
+    rebuilt,
+    rows_of,
+)
 from nimble_lantern.core.document.tables import Table
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit
 from nimble_lantern.core.targets.resolve import resolve
@@ -39,9 +51,32 @@ def goes_into_the_row(sitting: Sitting, words: Said) -> bool:
     if isinstance(table, Refusal) or sitting.selection is not None:
         return False
     row, column = cell_here(sitting, table)
-    if not row or column or not _row_is_empty(sitting, table, row):
+    if column or not _row_is_empty(sitting, table, row):
         return False
+    if not row:
+        return _are_headings(sitting, table, words)
     return shared_surely(sitting.document, table, words)
+
+
+def _are_headings(sitting: Sitting, table: Table, words: Said) -> bool:
+    """ "Day person and cups", said to a table that is empty: as many names as it has columns."""
+    empty = all(_row_is_empty(sitting, table, row) for row in range(table.rows))
+    plain = (VERBS | AUXILIARIES | SUBJECT_PRONOUNS | PREPOSITIONS).isdisjoint(words)
+    heads = headings_in(words)
+    return empty and plain and "next" not in words and len(heads) == table.columns > 1
+
+
+def goes_into_the_next_row(sitting: Sitting, words: Said) -> bool:
+    """Whether words that are said right after a row was filled are, beyond doubt, the next one."""
+    last = sitting.trail[-1].command if sitting.trail else None
+    table = here(sitting)
+    filled_last = last in ("grid.fill_here", "grid.fill_next") and sitting.selection is None
+    return (
+        filled_last
+        and not isinstance(table, Refusal)
+        and cell_here(sitting, table)[0] > 0
+        and shared_surely(sitting.document, table, words)
+    )
 
 
 @command(
@@ -59,8 +94,74 @@ def fill_here(sitting: Sitting, table: Table, text: Said) -> Done | Refusal:
     row, _ = cell_here(sitting, table)
     if not _row_is_empty(sitting, table, row):
         return Refusal("There are words in this row.", "", "Say “add a row”, or name a cell.")
+    if not row and _are_headings(sitting, table, text):
+        heads = [tuple(head.lower().split()) for head in headings_in(text)]
+        headed = filled(sitting, table, row, heads)
+        if table.rows == 1:
+            return headed
+        return replace(headed, sitting=at_cell(headed.sitting, table, 1, 0).sitting)
     said = cells_told(sitting, table, text)
     return said if isinstance(said, Refusal) else filled(sitting, table, row, said)
+
+
+@command(
+    "fill [in] the next row with {text}",
+    "(put | write) {text:words} (in | into | across) the next row",
+    example="fill the next row with hester comma gull comma cox",
+    group="format",
+    when=in_table,
+    heard=1,
+)
+@of_table
+def fill_next(sitting: Sitting, table: Table, text: Said) -> Done | Refusal:
+    """Fill the cells of the row below this one; behind the last, a new one."""
+    row = cell_here(sitting, table)[0] + 1
+    said = cells_told(sitting, table, text)
+    if isinstance(said, Refusal):
+        return said
+    if row < table.rows and not _row_is_empty(sitting, table, row):
+        return Refusal("There are words in the next row.", "", "Say “add a row”, or name a cell.")
+    if row == table.rows:
+        rows = rows_of(sitting.document.blocks, table)
+        rows.append([empty_cell(block) for block in rows[-1]])
+        sitting = rebuilt(sitting, table, rows, at=(row, 0))
+        grown = here(sitting)
+        assert not isinstance(grown, Refusal)
+        table = grown
+    return filled(sitting, table, row, said)
+
+
+def _empty_here(sitting: Sitting, parse: Parse) -> bool:
+    """ "Three columns", said of a table that has nothing in it yet."""
+    table = here(sitting)
+    if isinstance(table, Refusal):
+        return False
+    return all(_row_is_empty(sitting, table, row) for row in range(table.rows))
+
+
+@command(
+    "[(with | make it | it needs | i need)] {columns:number} (columns | column) [and {rows:number}"
+    " (rows | row)]",
+    "[(with | make it | it needs | i need)] {rows:number} (rows | row) [and {columns:number}"
+    " (columns | column)]",
+    example="three columns",
+    group="format",
+    when=_empty_here,
+    heard=0,
+)
+@of_table
+def of_size(sitting: Sitting, table: Table, columns: int = 0, rows: int = 0) -> Done | Refusal:
+    """Give a table that is still empty so many columns or rows."""
+    columns, rows = columns or table.columns, rows or table.rows
+    if not (1 <= columns <= _MOST_COLUMNS and rows >= 1 and rows * columns <= MOST_CELLS):
+        return Refusal("A table has one to twenty columns, and not too many rows.")
+    cells = [[empty_cell() for _ in range(columns)] for _ in range(rows)]
+    after = rebuilt(sitting, table, cells, True, [1.0] * columns, at=(0, 0))
+    size = f"{many(rows, 'row')} and {many(columns, 'column')}"
+    return Done(replace(after, wrote=after.caret), f"the table has {size}")
+
+
+_MOST_COLUMNS = 20
 
 
 CATALOGUE.table(

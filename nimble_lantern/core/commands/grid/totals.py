@@ -43,6 +43,12 @@ def _one_of_numbers(sitting: Sitting, parse: Parse) -> bool:
     return len(_of_numbers(sitting)) == 1
 
 
+def _just_told(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put that at the bottom", of a total that was told."""
+    told = bool(sitting.trail) and sitting.trail[-1].command == "grid.tell_total"
+    return told and _one_of_numbers(sitting, parse)
+
+
 def _summed(
     sitting: Sitting, target: Places | None, words: tuple[str, ...]
 ) -> tuple[Table, int, str] | Refusal:
@@ -146,6 +152,11 @@ def tell_total(
         "(put | add | write | insert) (the | a) (total | total row | sum) [in] [(at the (bottom |"
         " end | foot) [of <the_table>] | in the last row | below | underneath)]",
         when=_one_of_numbers,
+    ),
+    Way(
+        "(put | write | add) (it | that | the answer) [(in | down)] [(at the (bottom | end | foot)"
+        " | below [it] | under it | underneath | in the last row | in the table)]",
+        when=_just_told,
     ),
     heard=0,
     example="put the total under column two",
