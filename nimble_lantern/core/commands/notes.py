@@ -424,6 +424,7 @@ def answer(sitting: Sitting, note: Note, text: tuple[str, ...]) -> Done | Refusa
     "(mark | put | set | count | make) {note} [down] [(as | to)] [being] <dealt_with>",
     "that's {note} <dealt_with>",
     Way("(settle | resolve) (it | that)", when=one_is_here),
+    Way("(tick | check | cross) (it | that) off", when=one_is_here),
     Way("(that's | that is | this is) [(now | all)] <dealt_with> [now]", when=one_is_here),
     Way("(mark | tick | put) (it | that | this) [off] [as] <dealt_with>", when=one_is_here),
     heard=1,

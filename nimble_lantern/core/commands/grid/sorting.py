@@ -16,6 +16,7 @@ from nimble_lantern.core.commands.table_here import (
 )
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.tabling import (
+    Rows,
     has_header,
     rebuilt,
     rows_of,
@@ -23,7 +24,7 @@ from nimble_lantern.core.composing.tabling import (
 )
 from nimble_lantern.core.document.tables import Table
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Way, command
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
 
 
@@ -98,14 +99,43 @@ def sort(
         column = (number or position or 1) - 1
     if column is None or not 0 <= column < table.columns:
         return Refusal("There is no such column.", "", "Say its heading, or its number.")
-    rows = rows_of(sitting.document.blocks, table)
-    first = 1 if has_header(rows) else 0
-    body = rows[first:]
+    first, body, last = _parts(rows_of(sitting.document.blocks, table))
     keys = sort_key([row[column].text for row in body])
     full = [i for i in range(len(body)) if keys[i][0] == 0]
     empty = [i for i in range(len(body)) if keys[i][0]]
     full.sort(key=lambda i: keys[i][1], reverse=falling)
     ordered = [body[i] for i in (*full, *empty)]
-    after = rebuilt(sitting, table, rows[:first] + ordered)
+    after = rebuilt(sitting, table, first + ordered + last)
     head = sitting.document.blocks[table.cell(0, column)].text or f"column {column + 1}"
     return Done(after.about(()), f"sorted by {quoted(head)}{', backwards' if falling else ''}")
+
+
+def _parts(rows: Rows) -> tuple[Rows, Rows, Rows]:
+    """The heading row, the rows that are put in order, and a total that stays below them."""
+    first = 1 if has_header(rows) else 0
+    total = len(rows) > first and rows[-1][0].text.strip().lower() == "total"
+    end = len(rows) - total
+    return rows[:first], rows[first:end], rows[end:]
+
+
+def _just_sorted(sitting: Sitting, parse: Parse) -> bool:
+    last = sitting.trail[-1].command if sitting.trail else None
+    return last in ("grid.sort", "grid.turn_round")
+
+
+@command(
+    "[no] [(sorry | actually | i meant | i mean | make it | do it | sort it)] [the] other way"
+    " [(round | around | up)]",
+    "[no] [(i meant | i mean | make it | do it)] (backwards | reversed | in reverse | upside down)",
+    "(turn | reverse) (it | that | them | the (order | rows)) [(round | around)]",
+    example="no the other way round",
+    group="format",
+    heard=0,
+    when=_just_sorted,
+)
+@of_table
+def turn_round(sitting: Sitting, table: Table) -> Done:
+    """Put the rows that were just sorted in the opposite order."""
+    first, body, last = _parts(rows_of(sitting.document.blocks, table))
+    after = rebuilt(sitting, table, first + body[::-1] + last)
+    return Done(after.about(()), "the rows are the other way round")
