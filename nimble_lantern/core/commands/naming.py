@@ -35,8 +35,6 @@ def owned(kind: str) -> None:
 @rule("name_given", "{words}", heard=False)
 def _name_given(words: tuple[str, ...]) -> tuple[str, ...] | None:
     """A name that nothing says is one: a few words that do not go on from those before."""
-    if words[0] == "the" and len(words) > 1:
-        words = words[1:]  # "a column for the phone"
     goes_on = words[0] in PREPOSITIONS | DETERMINERS or words[0] in ("that", "where", "as", "so")
     return None if goes_on or len(words) > _MOST_WORDS_OF_A_NAME else words
 

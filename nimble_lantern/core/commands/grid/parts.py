@@ -220,7 +220,9 @@ def add(
     if number < 1 or table.columns + number > 20:
         return Refusal("A table has at most twenty columns.")
     parts = shares_of(rows[0])
-    head = " ".join(words).capitalize() if words else ""
+    named = words or ()
+    named = named[1:] if named[:1] == ("the",) and len(named) > 1 else named
+    head = " ".join(named).capitalize()  # "a column for the phone"
     for _ in range(number):
         for r, held in enumerate(rows):
             held.insert(at, replace(empty_cell(), text=head if r == 0 else ""))
