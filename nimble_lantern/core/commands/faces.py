@@ -13,7 +13,7 @@ from nimble_lantern.core.document.model import Range, Span
 from nimble_lantern.core.document.styles import BASE_POINTS, COLOURS
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
-from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import Places, That, Words
 from nimble_lantern.core.targets.resolve import resolve
@@ -24,15 +24,13 @@ CATALOGUE.table(
     {name: name for name in COLOURS if name != "grey"}
     | {"(grey | gray)": "grey", "(black | the usual colour | the usual color)": "black"},
 )
-CATALOGUE.table(
-    "family",
-    {
-        "(atkinson [hyperlegible] | easy reading)": "Atkinson Hyperlegible",
-        "(literata | serif)": "Literata",
-        "(work sans | sans serif)": "Work Sans",
-        "(courier [prime] | typewriter)": "Courier Prime",
-    },
-)
+_FAMILIES = {
+    "(atkinson [hyperlegible] | easy reading)": "Atkinson Hyperlegible",
+    "(literata | serif)": "Literata",
+    "(work sans | sans serif)": "Work Sans",
+    "(courier [prime] | typewriter)": "Courier Prime",
+}
+CATALOGUE.table("family", _FAMILIES)
 CATALOGUE.table(
     "larger",
     {
@@ -113,6 +111,28 @@ def font(sitting: Sitting, target: Places, family: str) -> Done:
     """Set words in another font: Atkinson, Literata, Work Sans or Courier."""
     after = faced(sitting, target.ranges, "font", family)
     return Done(after, f"{named(sitting.document, target.ranges)} is in {family}")
+
+
+_FONTS = "(font | typeface | lettering)"
+
+
+@command(
+    "(what | which) (fonts | typefaces) (are there | are here | do you have | have you got | can i"
+    " (use | have | choose [from]) | have (i | we) got)",
+    "(list | show [me]) [all] (the | your) (fonts | typefaces)",
+    f"(change | choose | pick | set) (the | a | another | my) {_FONTS} [(of | for | in) {{target}}]",
+    f"(use | try | <wish> | give me | put it in) (another | a different | a (nicer | better |"
+    f" plainer | clearer | prettier)) {_FONTS} [(of | for | on | in) {{target}}]",
+    example="change the font",
+    group="format",
+    heard=0,
+)
+def which_font(sitting: Sitting, target: Places | None = None) -> Done:
+    """Show the fonts that there are; a number sets what is selected, or all of it, in one."""
+    held = sitting.selection if sitting.selection and sitting.fresh else sitting.document.whole
+    options = tuple(Option(name, (("family", name),)) for name in _FAMILIES.values())
+    question = Question("faces.font", {"target": target or Places((held,))}, options)
+    return Done(replace(sitting, question=question), "there are four fonts: say a number")
 
 
 def _sized(points: int) -> Refusal | None:

@@ -369,6 +369,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
         " [(after all | again | as it was)]",
         when=_stood_before,
     ),
+    Way("[(oh | no | oh no)] (it is | it's | it was) {text:words} after all", when=_stood_before),
     Way(
         "[no] (bring | put | get | give me) (back {text:words} | {text:words} back)"
         " [(in | again | please)]",

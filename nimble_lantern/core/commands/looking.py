@@ -127,7 +127,7 @@ def zoom(sitting: Sitting, zoom: int = 1) -> Done | Refusal:
 
 
 @command(
-    "what can i (say | do) [(now | here)]",
+    "what [else] can i (say | do) [(now | here)]",
     "(show | list) [me] [(all | the list of)] [the] commands",
     "show [me] [the] (list of commands | command list)",
     "[(show | list)] [me] [the] commands for {group}",

@@ -18,7 +18,7 @@ from nimble_lantern.core.lexicon.closed import AUXILIARIES, DETERMINERS, LITTLE,
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, Units
+from nimble_lantern.core.targets.model import Places, That, Unit, Units
 from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.writing.lexer import Manner, special
 
@@ -52,7 +52,8 @@ def _of_a_part(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _at_a_block(sitting: Sitting, parse: Parse) -> bool:
-    return names_a_block(sitting, parse) or begins_a_block(sitting, parse)
+    that = isinstance(parse.args.get("target"), That) and bool(sitting.that)
+    return that or names_a_block(sitting, parse) or begins_a_block(sitting, parse)
 
 
 def _goes_on(sitting: Sitting, parse: Parse) -> bool:

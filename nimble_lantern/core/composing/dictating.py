@@ -44,7 +44,7 @@ def compose(
         words = (*_NEW, *words)
         marked = sitting.settings.auto_punctuation
         moved = frozenset(count + len(_NEW) for count in pauses)
-        return _composed(sitting, words, moved if marked else None, continues=False)
+        return _composed(sitting, words, moved if marked else None, continues=False, breaks=True)
     if sitting.settings.auto_punctuation and words and sitting.insertion is None:
         return _compose_marked(sitting, words, pauses, pause)
     return _composed(sitting, words, None, continues=False)
@@ -105,11 +105,16 @@ def _half_said(left: str, words: Sequence[str]) -> bool:
 
 
 def _composed(
-    sitting: Sitting, words: Sequence[str], pauses: frozenset[int] | None, continues: bool
+    sitting: Sitting,
+    words: Sequence[str],
+    pauses: frozenset[int] | None,
+    continues: bool,
+    breaks: bool = False,
 ) -> Wrote:
     at = sitting.insertion if sitting.insertion is not None else sitting.caret
     place = replace(place_at(sitting.document, at), capitals=sitting.capitals, continues=continues)
-    manner = manner_for(sitting, place, words)
+    # A line that is broken off may end in "that", where "that new paragraph" would be its words.
+    manner = manner_for(sitting, replace(place, left="") if breaks else place, words)
     written = write(words, place, manner, pauses)
     bare = sitting.edited(written_over(sitting.document, at, written))
     if place.left or words[0] in CONTINUES or words[0] in _LEADING or written.text.endswith(","):

@@ -563,6 +563,11 @@ def _nth_words(position: int, words: tuple[str, ...]) -> Words:
     return Words(words, Order.NTH, position)
 
 
+@rule("target", "[the] {position} <occurrence> {words}", heard=False)
+def _nth_occurrence(position: int, words: tuple[str, ...]) -> Words:
+    return Words(words, Order.NTH, position, called=True)
+
+
 @rule("target", "the (word | words) {words} in {of:scope}", heard=False)
 def _named_within(words: tuple[str, ...], of: Target) -> Words:
     return Words(words, None, 1, of, called=True)
