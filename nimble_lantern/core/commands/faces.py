@@ -120,7 +120,8 @@ _FONTS = "(font | typeface | lettering)"
     "(what | which) (fonts | typefaces) (are there | are here | do you have | have you got | can i"
     " (use | have | choose [from]) | have (i | we) got)",
     "(list | show [me]) [all] (the | your) (fonts | typefaces)",
-    f"(change | choose | pick | set) (the | a | another | my) {_FONTS} [(of | for | in) {{target}}]",
+    f"(change | choose | pick | set) (the | a | another | my) {_FONTS} [(of | for | in)"
+    " {target}]",
     f"(use | try | <wish> | give me | put it in) (another | a different | a (nicer | better |"
     f" plainer | clearer | prettier)) {_FONTS} [(of | for | on | in) {{target}}]",
     example="change the font",
