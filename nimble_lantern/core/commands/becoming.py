@@ -67,6 +67,18 @@ def of_a_part(sitting: Sitting, parse: Parse) -> bool:
     return told and not whole and clause and not set(text[:1]) & _SAID_OF_IT
 
 
+def of_a_told_sentence(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make the second sentence I could not put it down": who does what is told."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    sentence = isinstance(target, Units) and target.unit in (Unit.SENTENCE, Unit.PARAGRAPH)
+    return (
+        sentence
+        and text[:1] != ("it",)
+        and text[0] in SUBJECT_PRONOUNS
+        and (of_a_part(sitting, parse))
+    )
+
+
 def of_a_line(sitting: Sitting, parse: Parse) -> bool:
     """ "Make item two brown rice", "make the heading jobs for june"; "make item two bold"."""
     target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))

@@ -376,6 +376,7 @@ def fuller(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
 
 @command(
     Way("{target} <shall> (become | be) {text}", when=becoming.of_a_part),
+    Way("make {target} [(be | into)] {text}", when=becoming.of_a_told_sentence),
     example="the last sentence should be we waited an hour",
     group="revising",
 )

@@ -178,12 +178,13 @@ def add(
 @command(
     "(add | put [in] | write | <wish>) a (ps | p s | postscript) [at the end] (saying | that says)"
     " {text}",
+    "(add | put [in] | write | <wish>) [a] (ps | p s | postscript) [at the end] {text}",
     example="add a postscript saying bring a torch",
     group="revising",
 )
 def postscript(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     """Write a paragraph below everything that begins with PS."""
-    return add(sitting, ("ps", *text), edge="end")
+    return add(sitting, ("ps", "cap", *text), edge="end")
 
 
 def _beside_the_list(target: Places | None, edge: str, unit: Unit) -> bool:

@@ -26,6 +26,7 @@ _CALLED = (
         " father grandma grandpa granny editor".split()
     )
 )
+_TITLES = frozenset("mr mrs ms miss dr mister missus doctor professor reverend sir lady".split())
 _LONGEST_GREETING, _LONGEST_NAME, _FEWEST_OF_A_BODY = 6, 3, 3
 _BEGINS = SUBJECT_PRONOUNS | DETERMINERS | {"please", "thank", "thanks"}
 _NO_BODY = frozenset(CONTINUES) | PREPOSITIONS | frozenset(("and", "or"))
@@ -72,7 +73,8 @@ def _is_greeting(words: tuple[str, ...]) -> bool:
     said = _bare(words)
     called = 1 < len(said) <= _LONGEST_GREETING and said[0] in _GREETS
     called = called and (said[1] in _CALLED or words[1][0].isupper())  # as it is written
-    told = (SUBJECT_PRONOUNS | VERBS) & set(said[2:])
+    titled = said[1:2] and said[1] in _TITLES  # "dear mrs drew"
+    told = (SUBJECT_PRONOUNS | VERBS) & set(said[3 if titled else 2 :])
     return called and not told and words[-1][-1] not in ".!?"
 
 

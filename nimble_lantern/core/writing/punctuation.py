@@ -163,6 +163,9 @@ def _parts(before: list[str], after: list[str]) -> bool:
     return starts and _has_verb(before) and _has_verb(after[:8])
 
 
+_TITLES = frozenset("mr mrs ms miss dr mister missus doctor professor reverend sir lady".split())
+
+
 def _is_name(words: list[str]) -> bool:
     return words[0] in ("mister", "missus", "miss", "doctor")
 
@@ -179,8 +182,10 @@ def _ending(sentence: Sequence[Element], continues: bool, last: bool) -> str:
         return "." if closes and words[-2:-1] and words[-2] not in _ENDS else ""
     if tuple(words) in CLOSINGS:
         return ","
-    if words[0] in _GREETING and len(words) <= _LONGEST_GREETING and not _has_verb(words):
-        return ","
+    if words[0] in _GREETING and len(words) <= _LONGEST_GREETING:
+        titled = words[1:2] and words[1] in _TITLES  # "dear mrs drew"
+        if titled and not _has_verb(words[3:]) or not _has_verb(words):
+            return ","
     if sentence[-1].kind is not Kind.NUMBER and _hangs(words):
         return ""
     if last and len(words) < 4 and not _has_verb(words) and not continues:
