@@ -231,9 +231,9 @@ class Said(AtWork):
         self.assertRead("unclear", desk.hears(said))
 
     def test_on_a_line_of_its_own(self) -> None:
-        said = "see you there full stop / yours faithfully / put that on its own line"
-        self.has("", said, "See you there.\\\nYours faithfully")
-        self.has("", f"{said} / undo", "See you there. Yours faithfully")
+        said = "see you there full stop / from all of us / put that on its own line"
+        self.has("", said, "See you there.\\\nFrom all of us")
+        self.has("", f"{said} / undo", "See you there. From all of us")
         self.refused(FAIR, "the first sentence should be on its own line")
 
     def test_what_is_not_so_is_offered_to_be_changed(self) -> None:

@@ -139,7 +139,7 @@ def of_mine(sitting: Sitting, mine: bool, edge: str = "") -> Refusal:
 
 
 @command(
-    "(can | could | do | did) you [still] hear me [(now | ok | okay | all right | desk)]",
+    "(can | could | do | did) you [still] hear me (now | ok | okay | all right | desk)",
     "are you [still] (listening | awake | hearing me)",
     "is (this | it | this thing) [still] (on | listening | working)",
     "(am i | are we) on",

@@ -40,6 +40,8 @@ def on_its_own_line(sitting: Sitting, words: Sequence[str]) -> bool:
     if not ends or block.kind is not Kind.PARAGRAPH or block.cell or sitting.insertion is not None:
         return False
     words = tuple(words)
+    if block.text.endswith("\n"):
+        return False  # the speaker broke the line
     if any(mark_named(words[:size]) for size in (1, 2, 3)):
         return False
     last = _last_line(block)

@@ -149,6 +149,8 @@ def corrected(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
     not_that = words[0] == "not" and len(words) > _TWO and words[1] in before
     for n in (4, 3, 2, 1):
         rest = words[n:]
+        if words[:n] == ("no",) and rest == (CATALOGUE.commands[command].traits.puts_on,):
+            return  # "no bold", after something was made bold, takes it off
         if not_that and n == _TWO and rest[0] in _ONLY:
             rest = rest[1:]  # "not red just bold"
         if rest and (words[:n] in _SORRY or not_that and n == _TWO):

@@ -12,7 +12,8 @@ from nimble_lantern.core.document.clauses import clause_with
 from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, LITTLE
+from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.origins import written_with
 from nimble_lantern.core.targets import words as spoken
 from nimble_lantern.core.targets.finding import (
@@ -380,7 +381,13 @@ def _coordinate(document: Document, bit: Range, inner: Places) -> Range | None:
     ending = [r for r in inner.ranges if r.end == bit.end._replace(offset=end)]
     before = text[: ending[0].start.offset - bit.start.offset] if len(ending) == 1 else ""
     link = _AND.search(before) if ending and ending[0].start > bit.start else None
-    if link is None or bit.start.block != bit.end.block or not before[: link.start()].strip():
+    tells = link and not (VERBS | AUXILIARIES).isdisjoint(link.group().lower().split())
+    if (
+        link is None
+        or tells
+        or bit.start.block != bit.end.block
+        or not before[: link.start()].strip()
+    ):
         return None
     start = bit.start._replace(offset=bit.start.offset + link.start())
     lead = len(link.group()) - len(link.group().lstrip())
