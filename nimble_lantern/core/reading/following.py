@@ -91,6 +91,8 @@ def follows(sitting: Sitting, words: Phrase, regretted: bool = False) -> Iterato
     look = sitting.trail[-1].made and CATALOGUE.commands[command].traits.puts_on
     if words in _AWAY and _was_added(sitting, command) or look and words in _OFF:
         yield ("undo", "that")
+    if look and words == ("no", look):
+        yield ("undo", "that")
     if (step := _step(words)) != 0:
         yield from _the_next(before, command, gone + step)
     if says_where(words) or _wherever(before, words):
