@@ -231,5 +231,5 @@ class Revising(AtWork):
         self.has(NOTICE, said, "a packed lunch. There will be cake.")
 
     def test_what_is_not_understood_is_not_written(self) -> None:
-        self.refused(NOTICE, "shorten the second paragraph", "make the bit about tea stand out")
+        self.refused(NOTICE, "shorten the second paragraph", "start a fresh page")
         self.stays(NOTICE, "leave it to me", "put the kettle on", "take everything with you")
