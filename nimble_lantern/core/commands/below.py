@@ -14,8 +14,11 @@ from nimble_lantern.core.lexicon.closed import OWNERS
 from nimble_lantern.core.state import Done, Sitting
 
 CATALOGUE.table("framed", {"(the | this) list": "list", "(the | this) table": "table"}, heard=False)
-CATALOGUE.table("below_it", {"(below | under | underneath | beneath) (that | it | this)": True},
-                heard=False)  # fmt: skip
+CATALOGUE.table(
+    "below_it",
+    {"((below | under | underneath | beneath) (that | it | this) | underneath | beneath)": True},
+    heard=False,
+)
 
 
 def _stands_there(sitting: Sitting, parse: Parse) -> bool:
@@ -49,7 +52,7 @@ def _new_words(sitting: Sitting, parse: Parse) -> bool:
     """ "Below that say Tom brings the drinks", behind something that was written or done."""
     text = tuple(parse.args.get("text", ()))
     written = bool(sitting.document.blocks[sitting.caret.block].text.strip())
-    return written and text[0] not in OWNERS and len(text) > 1
+    return written and text[0] not in OWNERS
 
 
 @command(

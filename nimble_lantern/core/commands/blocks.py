@@ -33,7 +33,8 @@ from nimble_lantern.core.targets.words import exact
 _PLAIN = "(normal | plain | ordinary | body | standard | regular | usual) (text | type | style)"
 CATALOGUE.table("headinglevel", {"[level] one": 1, "[level] two": 2, "[level] three": 3})
 CATALOGUE.table("nthlevel", {"(first | top)": 1, "second": 2, "third": 3})
-CATALOGUE.table("subheading", {"[a] (subheading | sub heading | smaller heading)": 2})
+_LESS = "(smaller | lower) than the [main] (title | heading)"
+CATALOGUE.table("subheading", {"[a] (subheading | sub heading | smaller heading)": 2, _LESS: 2})
 _OF_CELLS = frozenset(("align", "spacing"))
 
 

@@ -16,6 +16,7 @@ from nimble_lantern.core.composing.closing import (
     mark_behind,
 )
 from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.composing.replacing import bare_mark, replace_range, without_stop
 from nimble_lantern.core.composing.starting import room_beside
 from nimble_lantern.core.document.edits import Edit, Splice
@@ -25,7 +26,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import OF_DEGREE_AND_TIME, PREPOSITIONS
 from nimble_lantern.core.lexicon.sentences import VERBS
-from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import (
     Places,
     Unit,
@@ -406,10 +407,25 @@ def write_after(sitting: Sitting, target: Places) -> Done:
     group="revising",
     heard=2,
 )
-def at_edge(sitting: Sitting, text: tuple[str, ...], edge: str = "end") -> Done:
+def at_edge(
+    sitting: Sitting, text: tuple[str, ...], edge: str = "end", again: bool | None = None
+) -> Done:
     """Write words at the very start or end of the text; of two stops there, the new one stays."""
     document = sitting.document
     at = document.end if edge == "end" else document.whole.start
+    words = text[:-1] if text[-1:] == ("instead",) else text
+    stands = places(document, words) if len(words) > 1 else []
+    if again is None and len(stands) == 1:
+        # Somebody who says words that stand there may want them moved.
+        ways = (("move it", False), ("write it again", True))
+        options = tuple(Option(label, (("again", other),)) for label, other in ways)
+        asked = Question("inserting.at_edge", {"text": words, "edge": edge}, options)
+        said = f"{quoted(document.text(stands[0]))} stands there already: say a number"
+        return Done(replace(sitting, question=asked), said)
+    if again is False:
+        sitting = remove(sitting, stands)
+        document, text = sitting.document, words
+        at = document.end if edge == "end" else document.whole.start
     named_so, last = mark_named(tuple(bare_mark(text))), document.blocks[-1].text.rstrip()[-1:]
     mark = named_so.text if named_so else ""
     if edge == "end" and mark in _STOPS and last in _STOPS:

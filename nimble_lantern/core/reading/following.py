@@ -66,7 +66,7 @@ _A_LOOK = 2
 _TOO = _phrases("too, as well, also")
 _SORRY = _phrases(
     "i meant, i mean, no i meant, sorry i meant, no i mean, sorry i mean, no sorry i meant, sorry",
-    "no, no sorry, oh i meant, wait i meant, actually i meant, i only meant, no only, only",
+    "no, no sorry, oh i meant, wait i meant, actually i meant, i only meant, no only, only, just",
     "i wanted, no i wanted, i only wanted, no just, just, oh no, no wait, make that, or rather",
     "no not that one, not that one, no not that, oh not that, i just meant, i meant just",
     "i meant only, i said, no i said, not that",
@@ -172,6 +172,9 @@ def reworded(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
     if last is None or not sitting.trail[-1].made or not regrets(words):
         return
     before, command, _ = last
+    for n in (4, 3, 2, 1):
+        if words[:n] in _SORRY:
+            yield from _first_of_all(before, command, _without_ends(words[n:]))
     done = next((p for p in CATALOGUE.parses(before) if p.command.name == command), None)
     old = tuple(done.args.get("text", ())) if done else ()
     start = next((i for i in range(1, len(before)) if before[i : i + len(old)] == old), 0)
@@ -287,6 +290,17 @@ def _but_not(before: Phrase, command: str, words: Phrase) -> Iterator[Phrase]:
         whole = [("of", *before[start:end]) for start, end, _ in named_in(before, command)]
         for without, of in product(_WITHOUT, (*whole, ())):
             yield (*(w.format(look=look) for w in without), *rest, *of)
+
+
+def _first_of_all(before: Phrase, command: str, part: Phrase) -> Iterator[Phrase]:
+    """ "Only the first one", after words were replaced everywhere."""
+    parses = (p for p in CATALOGUE.parses(before) if p.command.name == command)
+    done = next((p for p in parses if isinstance(p.args.get("target"), Words)), None)
+    if part in _FIRST_ONE and done is not None and "text" in done.args:
+        yield ("replace", "the", "first", *done.args["target"].words, "with", *done.args["text"])
+
+
+_FIRST_ONE = _phrases("the first, the first one, that one, the first time")
 
 
 def _less_of_it(before: Phrase, command: str, rest: Phrase) -> Iterator[Phrase]:
