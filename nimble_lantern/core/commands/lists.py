@@ -103,12 +103,14 @@ def _several_lines(sitting: Sitting, parse: Parse) -> bool:
     "(make | turn | change | put) {few:those_few} [(in | into | as)] a [{listkind}] list",
     "(make | turn | change | put) {few:those_few} [(in | into)] {listkind:bulletpoints}",
     "[(put | add | have)] {listkind:bulletpoints} (on | to | before | by) {few:those_few}",
-    example="make those a list",
+    "(make | turn | change | put) those [(few | short)] lines [(in | into | as)] a [{listkind}]"
+    " list",
+    example="make those lines a list",
     group="format",
     heard=0,
     when=_several_lines,
 )
-def of_lines(sitting: Sitting, few: bool, listkind: str = "bulleted") -> Done | Refusal:
+def of_lines(sitting: Sitting, few: bool = True, listkind: str = "bulleted") -> Done | Refusal:
     """Make items of the short paragraphs that were said one after another."""
     made = make_list(sitting, Places(lines_above(sitting)), listkind)
     if isinstance(made, Refusal):

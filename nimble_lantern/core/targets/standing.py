@@ -292,7 +292,9 @@ def _holding_words(target: Holding, view: View, near: bool) -> Answer:
         return inner
     if target.unit is Unit.COLUMN:
         return _columns_with(inner.ranges, view)
-    if target.unit is Unit.LINE and target.at is None:
+    blocks = view.document.blocks
+    in_table = any(blocks[r.start.block].cell for r in inner.ranges)
+    if target.unit is Unit.LINE and target.at is None and not in_table:
         return _lines_said(inner.ranges, view)
     found = _holding(inner.ranges, target.unit, target.at, view)
     if not found and target.unit is Unit.LINE and target.at is not None:

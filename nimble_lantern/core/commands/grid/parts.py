@@ -393,7 +393,7 @@ def _two_headings(sitting: Sitting, parse: Parse) -> bool:
     "{target:grid_part} (goes | belongs | <shall> (come | go | be)) {steps:ending}",
     "{target:row_named} <shall> be {steps:first_row}",
     Way("(<shift> | <set_down> | push | bring) {target:row_named} {steps}", when=_row_there),
-    Way("(<shift> | <set_down>) {target:row_named} {steps:ending}", when=_all_of_a_cell),
+    Way("<set_down> {target:row_named} {steps:ending}", when=_all_of_a_cell),
     "(push | bring) {target:grid_part} ({steps} | {steps:ending})",
     "(push | bring | get) {target:grid_part} {side} {goal:grid_part}",
     Way(
