@@ -34,7 +34,10 @@ from nimble_lantern.core.writing.writer import Place, write
 MOST = 30
 _LEADS = ("colon", "saying", "that", "says", "to", "comma")
 CATALOGUE.table(
-    "a_note", {"(a | another) [(margin | little | small | short)] (note | comment | remark)": True}
+    "a_note",
+    {
+        "(a | another) [(margin | little | small | short)] (note | comment | remark | reminder)": True
+    },
 )
 CATALOGUE.table(
     "settle",

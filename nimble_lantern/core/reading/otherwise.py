@@ -27,6 +27,7 @@ _Said = tuple[str, ...]
 _LONGEST = 14
 """Words of a request."""
 _ALIKE = {
+    "reminder": "note", "reminders": "notes",
     "comment": "note", "comments": "notes", "remark": "note", "remarks": "notes",
     "bookmark": "place", "bookmarks": "places", "difference": "change", "differences": "changes",
     "gap": "blank", "gaps": "blanks", "snippet": "passage", "snippets": "passages",

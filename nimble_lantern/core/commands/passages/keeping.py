@@ -141,6 +141,7 @@ def call(
     ),
     Way("(keep | save | store | remember) (that | the selection) as {text:words}",
         when=named_of_selection),
+    Way("(save | store) that as {text:words}", when=named_of_something),
     "(add | put | take) {target} (to | into | among | in) (my | the) passages (as | called | under)"
     " {text:words}",
     "make a passage (of | from | out of) {target} [and] (called | named | call it) {text:words}",

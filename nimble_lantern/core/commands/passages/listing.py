@@ -23,6 +23,7 @@ from nimble_lantern.core.state import Done, Sitting, View
 
 @command(
     *frames.listed("[stored] passages"),
+    *frames.listed("(saved | stored | kept) (bits | pieces | texts | phrases) [of text]"),
     "(what | which) (passages | texts | bits of text | pieces [of text]) (have i | did i | do i"
     " have) [(stored | kept | saved | got | store | keep | save)]",
     "(list | show [me] | tell me | read [me]) (everything | all | what) [that] (i've | i have)"

@@ -77,6 +77,8 @@ CATALOGUE.table(
     " (from | since) [the] [version] {version}",
     "(anything | is anything | has anything) (new | different | changed) (since | from) [the]"
     " [version] {version}",
+    "(what is | what's | show me what is | show me what's) different {version:since_kept}",
+    "<what_changed> {version:since_kept}",
     heard=2,
     example="compare with first draft",
     group="repair",

@@ -57,6 +57,15 @@ def _the_newest() -> Named:
     return Named("version", ())
 
 
+_WHEN_KEPT = (
+    "when (i | we) [last] (kept | saved | made | took) (a | the | that | my) (copy | version)"
+)
+CATALOGUE.rule("when_kept", _WHEN_KEPT, heard=False)(_the_newest)
+CATALOGUE.rule(
+    "since_kept",
+    f"(between now and then | since then | since {_WHEN_KEPT.removeprefix('when ')})",
+    heard=False,
+)(_the_newest)
 CATALOGUE.rule("owned_version", "(the | that | this) version", heard=False)(_the_newest)
 
 
@@ -156,6 +165,8 @@ def call(sitting: Sitting, text: tuple[str, ...]) -> Done:
     "(save | keep | store) (it | this | the <writing>) [as it is] [now] as a [new] version",
     "(keep | save | store) a copy of (it | this | the <writing>) (as it is | like this | as it is"
     " now | as it stands) [just in case]",
+    "(keep | save | store | make | take) a (copy | record | picture) of (how | the way) (it | this"
+    " | the <writing> | everything) (is | looks | stands) [now] [just in case]",
     example="save a version",
     group="repair",
     heard=2,

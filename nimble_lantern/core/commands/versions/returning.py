@@ -48,6 +48,8 @@ from nimble_lantern.core.targets.resolve import resolve
     " [(i | we)] [(have | has)] [(did | done | changed | wrote | written)] since [the] [(version"
     " | draft)] {version}",
     "[the] (version | draft) {version} was better [take me back] [to it]",
+    "(put | take | bring | get | go) [(it | this | everything)] back [to] (how | the way | as) it"
+    " was {version:when_kept}",
     "[the] {version} was better take me back [to it]",
     Way("[the] {version} was better", when=called_whole("version", version_names)),
     "(let's | let us | i will | i'll | we will | we'll) (go | stay) with [the] [(version | draft)]"
