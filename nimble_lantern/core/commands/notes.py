@@ -33,12 +33,8 @@ from nimble_lantern.core.writing.writer import Place, write
 
 MOST = 30
 _LEADS = ("colon", "saying", "that", "says", "to", "comma")
-CATALOGUE.table(
-    "a_note",
-    {
-        "(a | another) [(margin | little | small | short)] (note | comment | remark | reminder)": True
-    },
-)
+_A_NOTE = "(a | another) [(margin | little | small | short)] (note | comment | remark | reminder)"
+CATALOGUE.table("a_note", {_A_NOTE: True})
 CATALOGUE.table(
     "settle",
     {"(settle | resolve | tick [off] | close | cross off | check off | finish [off])": True},
