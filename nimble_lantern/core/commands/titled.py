@@ -121,7 +121,9 @@ def _heads_on(sitting: Sitting, parse: Parse) -> bool:
     left = sitting.document.blocks[place.block].text[: place.offset].split()
     behind = sitting.document.blocks[place.block].text[place.offset :].strip()
     goes_on = text[0] in PREPOSITIONS | _WHITHER or text[:1] in _LEVELS or behind
-    if goes_on or len(text) > _LONGEST_HEADING or not AUXILIARIES.isdisjoint(text):
+    asks = text[0] in _ASKING and text[1:2] == ("to",)  # "what to do until then"
+    tells = not asks and not AUXILIARIES.isdisjoint(text)
+    if goes_on or len(text) > _LONGEST_HEADING or tells:
         return False
     headings = sum(block.kind is Kind.HEADING for block in sitting.document.blocks)
     ended = not left or left[-1][-1:] in (".", "?", "!")
@@ -133,6 +135,7 @@ def _heads_on(sitting: Sitting, parse: Parse) -> bool:
 
 
 _LONGEST_HEADING = 6
+_ASKING = frozenset("what how where when who".split())
 
 
 def _behind_a_text(sitting: Sitting, parse: Parse) -> bool:

@@ -51,7 +51,7 @@ def on_its_own_line(sitting: Sitting, words: Sequence[str]) -> bool:
         begins = len(words) >= _FEWEST_OF_A_BODY or words[0] in _BEGINS and len(words) > 1
         return begins and words[0] not in _NO_BODY
     if _is_closing(words):
-        return last[-1][-1] in ".!?"
+        return words[0] == "yours" or last[-1][-1] in ".!?"
     greets = _is_greeting(words) and last[-1].lower() not in LITTLE | DETERMINERS
     return greets and last[-1][-1] != "," and greeting(sitting.document) is None
 

@@ -76,14 +76,16 @@ def greeting(document: Document) -> Range | None:
 
 
 def _address(document: Document) -> Range | None:
-    """The paragraphs above a greeting that are no heading and no date; none where the text speaks
-    of an address."""
+    """The paragraphs above a greeting, or above a date before there is one, that are no heading and
+    no date; none where the text speaks of an address."""
     greets = greeting(document)
-    if greets is None or any("address" in block.text.lower() for block in document.blocks):
+    dated = next((b for b, x in enumerate(document.blocks) if _DATE.fullmatch(x.text)), 0)
+    end = greets.start.block if greets is not None else dated
+    if any("address" in block.text.lower() for block in document.blocks):
         return None
     above = [
         b
-        for b, block in enumerate(document.blocks[: greets.start.block])
+        for b, block in enumerate(document.blocks[:end])
         if block.kind is Kind.PARAGRAPH and block.text.strip() and not _DATE.fullmatch(block.text)
     ]
     if not above or above[-1] - above[0] != len(above) - 1:
