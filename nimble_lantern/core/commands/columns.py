@@ -20,10 +20,12 @@ _NO_AMOUNT = (("nothing",), ("none",), ("nil",), ("nought",))
 OF_A_HEADING = {
     name: frozenset(kinds.split())
     for kinds, names in {
-        "number": "amount price cost fee sum total number pounds paid takings age score in out due",
+        "number": "amount price cost fee sum total number pounds paid takings age score in out due"
+        " hours minutes days weeks miles cups seats places pages tins bags boxes people adults"
+        " children quantity count points",
         "day date": "day date when",
         "clock hour number": "time at",
-        "name": "who name person by whom for",
+        "name": "who name person by whom for maker driver cook helper keeper leader member",
     }.items()
     for name in names.split()
 }

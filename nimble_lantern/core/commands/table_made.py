@@ -6,7 +6,7 @@ from collections.abc import Sequence
 
 from nimble_lantern.core.commands.when import names_a_block, stands_here
 from nimble_lantern.core.document.edits import AddBlocks, Edit
-from nimble_lantern.core.document.model import Block, Position
+from nimble_lantern.core.document.model import Block, Kind, Position
 from nimble_lantern.core.document.tables import outside
 from nimble_lantern.core.grammar.catalogue import Parse, each, rule
 from nimble_lantern.core.lexicon.closed import ARTICLES, AUXILIARIES, SUBJECT_PRONOUNS
@@ -36,7 +36,12 @@ def names_headings(sitting: Sitting, parse: Parse) -> bool:
 
 
 def on_an_empty_line(sitting: Sitting, parse: Parse) -> bool:
-    return not sitting.document.blocks[sitting.writing_place.block].text.strip()
+    """Or below a heading, or a sentence that is over: a table is begun there."""
+    place = sitting.writing_place
+    block = sitting.document.blocks[place.block]
+    left, right = block.text[: place.offset].rstrip(), block.text[place.offset :].strip()
+    ended = not left or left[-1] in ".?!:" or block.kind is Kind.HEADING
+    return not right and ended and block.cell is None
 
 
 @rule("what_for", "{words}", heard=False)

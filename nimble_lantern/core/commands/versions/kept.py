@@ -165,6 +165,8 @@ def call(sitting: Sitting, text: tuple[str, ...]) -> Done:
     "(save | keep | store) (it | this | the <writing>) [as it is] [now] as a [new] version",
     "(keep | save | store) a copy of (it | this | the <writing>) (as it is | like this | as it is"
     " now | as it stands) [just in case]",
+    "(keep | save | store) (it | this | everything) (like this | like that | as it is) [now] [(just"
+    " in case | in case | for now)]",
     "(keep | save | store | make | take) a (copy | record | picture) of (how | the way) (it | this"
     " | the <writing> | everything) (is | looks | stands) [now] [just in case]",
     example="save a version",
