@@ -42,6 +42,14 @@ class Letters(AtWork):
                      "Dear Ida,\n\nThank you for the cake.\n\nWith love,\n\nTom")  # fmt: skip
         self.written("dear bob / and mary / we are coming", "Dear Bob and Mary\n\nWe are coming")
 
+    def test_lines_that_are_broken_by_the_speaker(self) -> None:
+        self.written("dear ida / new paragraph thank you for it", "Dear Ida\n\nThank you for it")
+        self.written(
+            "dear ida comma / new line / thank you for it", "Dear Ida,\\\nThank you for it"
+        )
+        self.written("all is well / yours faithfully / new line wilf harker",
+                     "All is well\n\nYours faithfully\\\nWilf Harker")  # fmt: skip
+
     def test_what_goes_on_stays_on_its_line(self) -> None:
         self.written("send him my / best wishes", "Send him my best wishes")
         self.written("she is very / dear to me", "She is very dear to me")
@@ -109,6 +117,7 @@ class Headings(AtWork):
         self.has("It was late.", "big heading saying coffee morning", "# Coffee morning")
         self.stays("It was late.", "heading north", "heading home we saw a boat")
         self.stays("It was late.", "heading the queue was ida", "heading towards the quay")
+        self.stays("It was late.", "heading inland", "underneath put a layer of cream")
         self.stays("They were", "heading the queue")
 
     def test_what_was_just_said_is_one_alone(self) -> None:
@@ -170,6 +179,7 @@ class Tables(AtWork):
         self.has(ROTA, "ida can't come so make it ruth", "| Monday | Ruth | 12 |")
         self.has(ROTA, "make all the makers bold", "| **Ida** |", "| **Greta** |", "| maker |")
         self.stays(ROTA, "monday is a holiday now", "put the kettle down for tuesday")
+        self.stays(ROTA, "tom is six now")
 
     def test_rows_by_any_of_their_cells(self) -> None:
         first = "| --- | --- | --- |\n| Friday |"

@@ -11,6 +11,7 @@ from nimble_lantern.core.commands.instead import (
     by_letters,
     words_there,
 )
+from nimble_lantern.core.document.model import Kind
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
@@ -166,12 +167,16 @@ def one_not_another(sitting: Sitting, parse: Parse) -> bool:
 
 
 def for_a_reason(sitting: Sitting, parse: Parse) -> bool:
-    """ "Ida can't come so put Ruth instead": one name for another, one day for another."""
+    """ "Ida can't come so put Ruth instead", of a list or a table: one name for another, one day
+    for another; a letter may well tell somebody so."""
     target, why, text = (parse.args.get(slot, ()) for slot in ("target", "why", "text"))
     if not isinstance(target, Words) or not why or why[0] not in AUXILIARIES | VERBS:
         return False
     told = len(why) <= _LONGEST_REASON and not SUBJECT_PRONOUNS.intersection(text)
-    return told and of_one_kind(target.words, text) and bool(exact(sitting.document, target.words))
+    there = exact(sitting.document, target.words)
+    blocks = sitting.document.blocks
+    listed = all(blocks[r.start.block].kind in (Kind.CELL, Kind.ITEM) for r in there)
+    return told and of_one_kind(target.words, text) and bool(there) and listed
 
 
 _LONGEST_REASON = 6

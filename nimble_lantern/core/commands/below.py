@@ -9,14 +9,14 @@ from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.document.model import Kind, Position
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
-from nimble_lantern.core.lexicon.closed import OWNERS
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.lexicon.closed import DETERMINERS, OWNERS
 from nimble_lantern.core.state import Done, Sitting
 
 CATALOGUE.table("framed", {"(the | this) list": "list", "(the | this) table": "table"}, heard=False)
 CATALOGUE.table(
     "below_it",
-    {"((below | under | underneath | beneath) (that | it | this) | underneath | beneath)": True},
+    {"(below | under | underneath | beneath) (that | it | this)": True},
     heard=False,
 )
 
@@ -55,8 +55,18 @@ def _new_words(sitting: Sitting, parse: Parse) -> bool:
     return written and text[0] not in OWNERS
 
 
+def _few_words(sitting: Sitting, parse: Parse) -> bool:
+    """ "Underneath put secretary"; "underneath put a layer of cream" is of a recipe."""
+    text = tuple(parse.args.get("text", ()))
+    return len(text) <= _FEW and text[0] not in DETERMINERS
+
+
+_FEW = 3
+
+
 @command(
     "[and] [then] {there:below_it} (write | put | add | say) {text}",
+    Way("[and] [then] (underneath | beneath) (write | put) {text}", when=_few_words),
     example="below that say nell has the key",
     group="revising",
     when=_new_words,

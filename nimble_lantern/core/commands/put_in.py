@@ -90,9 +90,12 @@ def told_column(
 
 
 def for_one_cell(sitting: Sitting, parse: Parse) -> bool:
-    """ "Monday is Ruth now", where one cell of its row has a name."""
+    """ "Monday is Ruth now", where one cell of its row has a name; "Tom is six now" may be told
+    below the table."""
     table = here(sitting)
     row, text = (tuple(parse.args.get(slot, ())) for slot in ("row", "text"))
+    if kind_of(text) == "number" and not in_table(sitting, parse):
+        return False
     return not isinstance(table, Refusal) and told_column(sitting, table, row, text, ()) is not None
 
 

@@ -155,7 +155,10 @@ def _usual_level(sitting: Sitting) -> int:
 
 
 _WHITHER = frozenset(
-    "home back there straight north south east west towards toward into along past".split()
+    "home back there straight north south east west towards toward into along past inland upstream"
+    " downstream uphill downhill upwards downwards northward southward eastward westward seaward"
+    " ashore abroad away forward forwards outside inside indoors outdoors upstairs downstairs"
+    " overseas left right somewhere nowhere everywhere anywhere wherever down up out off".split()
 )
 _LEVELS = (("one",), ("two",), ("three",), ("level",))
 

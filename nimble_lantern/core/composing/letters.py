@@ -14,7 +14,7 @@ from nimble_lantern.core.lexicon.names import GIVEN, KNOWN_NAMES
 from nimble_lantern.core.lexicon.sentences import CLOSINGS, CONTINUES, VERBS
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.letter import greeting
-from nimble_lantern.core.writing.lexer import mark_named
+from nimble_lantern.core.writing.lexer import BREAKS, mark_named
 
 _GREETS = frozenset(("dear", "hello", "hi"))
 _CALLED = (
@@ -27,7 +27,7 @@ _CALLED = (
     )
 )
 _TITLES = frozenset("mr mrs ms miss dr mister missus doctor professor reverend sir lady".split())
-_LONGEST_GREETING, _LONGEST_NAME, _FEWEST_OF_A_BODY = 6, 3, 3
+_LONGEST_GREETING, _LONGEST_NAME, _FEWEST_OF_A_BODY, _LONGEST_SIGN = 6, 3, 3, 3
 _BEGINS = SUBJECT_PRONOUNS | DETERMINERS | {"please", "thank", "thanks"}
 _NO_BODY = frozenset(CONTINUES) | PREPOSITIONS | frozenset(("and", "or"))
 
@@ -42,7 +42,8 @@ def on_its_own_line(sitting: Sitting, words: Sequence[str]) -> bool:
     words = tuple(words)
     if block.text.endswith("\n"):
         return False  # the speaker broke the line
-    if any(mark_named(words[:size]) for size in (1, 2, 3)):
+    said = [words[:size] for size in range(1, _LONGEST_SIGN + 1)]
+    if any(mark_named(first) or first in BREAKS for first in said):
         return False
     last = _last_line(block)
     if _is_closing(last):
