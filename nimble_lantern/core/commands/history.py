@@ -218,10 +218,10 @@ def _look_just_put(sitting: Sitting, parse: Parse) -> bool:
 
 def _both_harmed(sitting: Sitting, parse: Parse) -> bool:
     """ "Put both back", where the last two utterances took text away."""
-    last = [
-        CATALOGUE.commands.get(entry.command or "") for entry in sitting.trail[-2:] if entry.made
-    ]
-    return len(last[1:]) == 1 and all(c is not None and c.traits.destructive for c in last)
+    last = sitting.trail[-2:]
+    made = [CATALOGUE.commands.get(entry.command or "") for entry in last if entry.made]
+    both = len(sitting.trail) > 1 and len(made) == len(last)
+    return both and all(command is not None and command.traits.destructive for command in made)
 
 
 def _just_written(sitting: Sitting, parse: Parse) -> bool:
