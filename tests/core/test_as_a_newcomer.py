@@ -166,6 +166,12 @@ class Tables(AtWork):
             "| Total |  | 50 |",
         )
 
+    def test_a_row_behind_one_that_is_filled(self) -> None:
+        said = "put a total at the bottom / go to row four column three / we had nine left"
+        self.has(ROTA, said, "| Greta | 8 we had nine left |\n| Total |")
+        said = "put a total at the bottom / go to row four column three / saturday ida nine"
+        self.has(ROTA, said, "| Greta | 8 |\n| Saturday | Ida | 9 |\n| Total |")
+
     def test_a_row_that_is_none_is_no_row(self) -> None:
         page = "| Day | Person |\n|---|---|\n| Monday | Ida |"
         self.has(page, "go to row two column two / we went home", "Ida we went home")

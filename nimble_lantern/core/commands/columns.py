@@ -63,8 +63,10 @@ def columns_of(document: Document, table: Table) -> tuple[Column, ...]:
     """What each column of a table holds: the kinds are those of most of its cells, or what its
     heading tells where there are none."""
     found = []
+    firsts = (document.blocks[table.cell(r, 0)].text for r in range(table.rows))
+    body = [r for r, text in enumerate(firsts) if r and text.strip().lower() != "total"]
     for c in range(table.columns):
-        cells = (document.blocks[table.cell(r, c)].text for r in range(1, table.rows))
+        cells = (document.blocks[table.cell(r, c)].text for r in body)
         says = [spoken_words(text) for text in cells if text.strip()]
         kinds = Counter(kind_of(words) for words in says)
         usual = frozenset(k for k, count in kinds.items() if k and count * 2 > len(says))

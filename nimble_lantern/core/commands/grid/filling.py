@@ -49,14 +49,14 @@ def cells_said(document: Document, table: Table, words: Sequence[str]) -> tuple[
     return ways[0][1]
 
 
-def shared_surely(document: Document, table: Table, words: Sequence[str]) -> bool:
+def shared_surely(document: Document, table: Table, words: Sequence[str], besides: int = 1) -> bool:
     """Whether words are all the cells of a row, and nobody would share them out otherwise: all
-    columns but one get what stands in them already or is of their kind."""
+    columns but one, or `besides`, get what stands in them already or is of their kind."""
     said = cells_said(document, table, words)
     if said is None or len(said) != table.columns or len(said) == 1:
         return False
     columns = zip(columns_of(document, table), said, strict=True)
-    return sum(column.suits(cell) for column, cell in columns) >= len(said) - 1
+    return sum(column.suits(cell) for column, cell in columns) >= len(said) - besides
 
 
 def _parted(words: Said) -> tuple[Said, ...]:

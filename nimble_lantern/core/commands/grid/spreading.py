@@ -67,16 +67,32 @@ def _are_headings(sitting: Sitting, table: Table, words: Said) -> bool:
 
 
 def goes_into_the_next_row(sitting: Sitting, words: Said) -> bool:
-    """Whether words that are said right after a row was filled are, beyond doubt, the next one."""
+    """Whether words that are said at the end of a row that is filled are, beyond doubt, the next
+    one: if it was not filled by the utterance before, each of its columns must suit them."""
     last = sitting.trail[-1].command if sitting.trail else None
     table = here(sitting)
-    filled_last = last in ("grid.fill_here", "grid.fill_next") and sitting.selection is None
-    return (
-        filled_last
-        and not isinstance(table, Refusal)
-        and cell_here(sitting, table)[0] > 0
-        and shared_surely(sitting.document, table, words)
+    if isinstance(table, Refusal) or sitting.selection is not None:
+        return False
+    row, column = cell_here(sitting, table)
+    ended = (
+        column == table.columns - 1 and sitting.document.blocks[sitting.caret.block].text.strip()
     )
+    if not row or not ended or not _room_below(sitting, table, row):
+        return False
+    besides = 1 if last in ("grid.fill_here", "grid.fill_next") else 0
+    return shared_surely(sitting.document, table, words, besides)
+
+
+def _room_below(sitting: Sitting, table: Table, row: int) -> bool:
+    """Whether the row below is empty, or there is none but a total's."""
+    below = row + 1
+    last = below == table.rows or _is_a_total(sitting, table, below)
+    return last or _row_is_empty(sitting, table, below)
+
+
+def _is_a_total(sitting: Sitting, table: Table, row: int) -> bool:
+    text = sitting.document.blocks[table.cell(row, 0)].text.strip().lower()
+    return row == table.rows - 1 and text == "total"
 
 
 @command(
@@ -114,16 +130,16 @@ def fill_here(sitting: Sitting, table: Table, text: Said) -> Done | Refusal:
 )
 @of_table
 def fill_next(sitting: Sitting, table: Table, text: Said) -> Done | Refusal:
-    """Fill the cells of the row below this one; behind the last, a new one."""
+    """Fill the cells of the row below this one; behind the last, or before a total, a new one."""
     row = cell_here(sitting, table)[0] + 1
     said = cells_told(sitting, table, text)
     if isinstance(said, Refusal):
         return said
-    if row < table.rows and not _row_is_empty(sitting, table, row):
+    if not _room_below(sitting, table, row - 1):
         return Refusal("There are words in the next row.", "", "Say “add a row”, or name a cell.")
-    if row == table.rows:
+    if row == table.rows or _is_a_total(sitting, table, row):
         rows = rows_of(sitting.document.blocks, table)
-        rows.append([empty_cell(block) for block in rows[-1]])
+        rows.insert(row, [empty_cell(block) for block in rows[row - 1]])
         sitting = rebuilt(sitting, table, rows, at=(row, 0))
         grown = here(sitting)
         assert not isinstance(grown, Refusal)
