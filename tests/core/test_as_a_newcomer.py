@@ -247,5 +247,5 @@ class Revising(AtWork):
         self.has(NOTICE, said, "a packed lunch. There will be cake.")
 
     def test_what_is_not_understood_is_not_written(self) -> None:
-        self.refused(NOTICE, "shorten the second paragraph", "start a fresh page")
+        self.refused(NOTICE, "start a fresh page")
         self.stays(NOTICE, "leave it to me", "put the kettle on", "take everything with you")

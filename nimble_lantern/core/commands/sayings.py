@@ -184,7 +184,7 @@ def add(
 )
 def postscript(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     """Write a paragraph below everything that begins with PS."""
-    return add(sitting, ("ps", "cap", *text), edge="end")
+    return add(sitting, ("ps", *text), edge="end")
 
 
 def _beside_the_list(target: Places | None, edge: str, unit: Unit) -> bool:

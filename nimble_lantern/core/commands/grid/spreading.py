@@ -30,7 +30,12 @@ from nimble_lantern.core.composing.tabling import (
 from nimble_lantern.core.document.tables import Table
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
-from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.closed import (
+    AUXILIARIES,
+    DETERMINERS,
+    PREPOSITIONS,
+    SUBJECT_PRONOUNS,
+)
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit
@@ -59,10 +64,12 @@ def goes_into_the_row(sitting: Sitting, words: Said) -> bool:
 
 
 def _are_headings(sitting: Sitting, table: Table, words: Said) -> bool:
-    """ "Day person and cups", said to a table that is empty: as many names as it has columns."""
+    """ "Day person and cups", said to a table that is empty: as many names as it has columns; "a
+    place" is said into one."""
     empty = all(_row_is_empty(sitting, table, row) for row in range(table.rows))
     plain = (VERBS | AUXILIARIES | SUBJECT_PRONOUNS | PREPOSITIONS).isdisjoint(words)
     heads = headings_in(words)
+    plain = plain and DETERMINERS.isdisjoint(words) and not {"and", "comma"}.isdisjoint(words)
     return empty and plain and "next" not in words and len(heads) == table.columns > 1
 
 
