@@ -235,6 +235,18 @@ class Revising(AtWork):
         self.has("", "the lamp is old / make that red / try blue", "color: blue")
         self.has("", "it is old / make that red / hmm i don't like the red", "It is old")
 
+    def test_everything_after_a_word_of_a_part(self) -> None:
+        page = "We sail at noon. The boat is late.\n\nBring a coat."
+        for said in (
+            "delete everything after noon in the first paragraph",
+            "cut paragraph one off after noon",
+            "end the first paragraph at noon",
+        ):
+            desk = self.desk(page)
+            desk.hears(said)
+            self.assertEqual(desk.markdown.strip(), "We sail at noon.\n\nBring a coat.", said)
+        self.stays(page, "end the day at the boat")
+
     def test_two_deletions_put_back(self) -> None:
         desk = self.desk(NOTICE)
         desk.hears("delete own", "delete oil", "put both back")

@@ -15,6 +15,7 @@ from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import (
+    Beyond,
     Except,
     One,
     Order,
@@ -77,6 +78,12 @@ def _out(sitting: Sitting, parse: Parse) -> bool:
     return told or _no_object(sitting, parse)
 
 
+def _in_a_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "End the second paragraph after dry"; "end the day at the quay" goes on."""
+    target = parse.args.get("target")
+    return isinstance(target, Beyond) and of_the_page(target.of)
+
+
 def _of_prose(sitting: Sitting, parse: Parse) -> bool:
     """ "I'd rather not have the last sentence", and not "the last word"."""
     target = parse.args.get("target")
@@ -117,6 +124,7 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     "(<remove> | take | cross | strike | leave) {target} (off | from | out of) the (text | letter)",
     Way("(take | cut | wipe | throw | leave) {target} out", when=_out),
     Way("leave out {target}", when=_out),
+    Way("(cut | end | stop | finish | break off) {target:cut_short}", when=_in_a_part),
     Way("{target} [please] (delete | remove | erase) [it | them]", when=_plainly_named),
     Way("(i would | i'd) rather not have {target}", when=_of_prose),
     *each(

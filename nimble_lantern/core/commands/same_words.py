@@ -195,8 +195,13 @@ _MOST_OF_ONE_BREATH = 9
 """Words of what should be and of what should not; longer ones are sentences."""
 
 
+_SAID_ASIDE = tuple((word,) for word in "actually really now please sorry rather".split())
+
+
 def one_beside_the_same_words(sitting: Sitting, parse: Parse) -> bool:
     text, old = tuple(parse.args.get("text", ())), tuple(parse.args.get("old", ()))
+    if text[-1:] in _SAID_ASIDE:
+        return False  # "fifteen actually not twelve"
     if len(text) + len(old) > _MOST_OF_ONE_BREATH:
         return False
     found = beside_the_same_words(sitting.document, text, old)

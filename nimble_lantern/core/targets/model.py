@@ -262,10 +262,11 @@ class One:
 
 @dataclass(frozen=True, slots=True)
 class Beyond:
-    """Everything after a target, or before it."""
+    """Everything after a target, or before it; of a part of the text if that is named."""
 
     goal: Target
     forward: bool
+    of: Target | None = None
 
 
 Target = (

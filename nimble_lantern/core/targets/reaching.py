@@ -149,15 +149,31 @@ def _beside(target: Beside, view: View, near: bool) -> Answer:
     return Places(tuple(found), ask=len(found) > 1, unit=unit, near=goal.near)
 
 
+def _past_the_stop(view: View, at: Position, outer: Places | None) -> Position:
+    """Of a part that is to end at a word, the stop behind that stays."""
+    mark = view.document.blocks[at.block].text[at.offset : at.offset + 1]
+    return at._replace(offset=at.offset + 1) if outer is not None and mark in _STOPS else at
+
+
+_STOPS = (".", "?", "!")
+
+
 @finds(Beyond)
 def _beyond(target: Beyond, view: View, near: bool) -> Answer:
     goal = find(target.goal, view, near)
     if isinstance(goal, Refusal):
         return goal
-    whole = view.document.whole
+    outer = find(target.of, view, near) if target.of is not None else None
+    if isinstance(outer, Refusal):
+        return outer
+    wholes = outer.ranges if outer is not None else (view.document.whole,)
     ends = (
-        Range(r.end, whole.end) if target.forward else Range(whole.start, r.start)
+        Range(_past_the_stop(view, r.end, outer), whole.end)
+        if target.forward
+        else Range(whole.start, r.start)
         for r in goal.ranges
+        for whole in wholes
+        if whole.start <= r.start and r.end <= whole.end
     )
     found = tuple(r for r in ends if not r.empty)
     if not found:

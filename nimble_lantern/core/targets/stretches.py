@@ -7,6 +7,7 @@ from typing import Any
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.targets.model import (
+    Beyond,
     Enclosed,
     Marked,
     Reach,
@@ -209,3 +210,33 @@ def _through_words(a: tuple[str, ...], b: tuple[str, ...]) -> Through | None:
     if not set(a) - LITTLE or not set(b) - LITTLE:
         return None  # "the ladder to the" left
     return Through(Words(a), Words(b), close=True)
+
+
+_REST = "(everything | all | the rest)"
+
+
+@rule(
+    "target",
+    f"{_REST} (after | behind | from) {{words}} (in | of) {{of:scope}}",
+    f"{_REST} (in | of) {{of:scope}} (after | behind | from) {{words}}",
+    heard=False,
+)
+def _after_in(words: tuple[str, ...], of: Target) -> Beyond:
+    """ "Everything after dry in the second paragraph"."""
+    return Beyond(Words(words, of=of), True, of)
+
+
+@rule(
+    "target",
+    "(everything | all) before {words} (in | of) {of:scope}",
+    "(everything | all) (in | of) {of:scope} before {words}",
+    heard=False,
+)
+def _before_in(words: tuple[str, ...], of: Target) -> Beyond:
+    return Beyond(Words(words, of=of), False, of)
+
+
+@rule("cut_short", "{of:scope} [off] (after | at | behind) [the word] {words}", heard=False)
+def _cut_short(words: tuple[str, ...], of: Target) -> Beyond:
+    """ "End the second paragraph at dry": what comes after that is no more."""
+    return Beyond(Words(words, of=of), True, of)
