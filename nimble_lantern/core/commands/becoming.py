@@ -72,12 +72,8 @@ def of_a_told_sentence(sitting: Sitting, parse: Parse) -> bool:
     """ "Make the second sentence I could not put it down": who does what is told."""
     target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
     sentence = isinstance(target, Units) and target.unit in (Unit.SENTENCE, Unit.PARAGRAPH)
-    return (
-        sentence
-        and text[:1] != ("it",)
-        and text[0] in SUBJECT_PRONOUNS
-        and (of_a_part(sitting, parse))
-    )
+    tells = text[0] in SUBJECT_PRONOUNS - {"it"}
+    return sentence and tells and of_a_part(sitting, parse)
 
 
 def of_a_line(sitting: Sitting, parse: Parse) -> bool:

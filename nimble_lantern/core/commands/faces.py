@@ -132,7 +132,8 @@ def which_font(sitting: Sitting, target: Places | None = None) -> Done:
     """Show the fonts that there are; a number sets what is selected, or all of it, in one."""
     held = sitting.selection if sitting.selection and sitting.fresh else sitting.document.whole
     options = tuple(Option(name, (("family", name),)) for name in _FAMILIES.values())
-    question = Question("faces.font", {"target": target or Places((held,))}, options)
+    about = target or Places((held,))
+    question = Question("faces.font", {"target": about}, options, beside=True)
     return Done(replace(sitting, question=question), "there are four fonts: say a number")
 
 

@@ -105,16 +105,18 @@ def check_spelling(sitting: Sitting) -> Refusal:
 CATALOGUE.table(
     "of_mine",
     {
-        "(address | name and address | postcode | email [address] | (phone | telephone | mobile)"
-        " number | signature | details | letterhead)": True
+        "[name and] address": "address",
+        "email [address]": "email",
+        "(phone | telephone | mobile) number": "phone number",
+        **{name: name for name in ("postcode", "signature", "details", "letterhead")},
     },
     heard=False,
 )
 
 
 def _not_kept(sitting: Sitting, parse: Parse) -> bool:
-    """No passage of the speaker's own: "put my address at the top" would be done."""
-    return not any("address" in p.name or p.name.startswith("my ") for p in sitting.passages)
+    """No passage is called so: "put my address at the top" would write it."""
+    return not any(str(parse.args["mine"]) in p.name for p in sitting.passages)
 
 
 @command(
@@ -129,12 +131,12 @@ def _not_kept(sitting: Sitting, parse: Parse) -> bool:
     heard=0,
     when=_not_kept,
 )
-def of_mine(sitting: Sitting, mine: bool, edge: str = "") -> Refusal:
+def of_mine(sitting: Sitting, mine: str, edge: str = "") -> Refusal:
     """What the desk was never told: it can be kept as a passage."""
     return Refusal(
         "The desk does not know that yet.",
         "",
-        "Say it; then “keep that as my address”, and it is there from then on.",
+        f"Say it; then “keep that as my {mine}”, and it is there from then on.",
     )
 
 

@@ -11,7 +11,7 @@ from collections.abc import Sequence
 from nimble_lantern.core.document.model import Block, Kind
 from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.names import GIVEN, KNOWN_NAMES
-from nimble_lantern.core.lexicon.sentences import CLOSINGS, CONTINUES, VERBS
+from nimble_lantern.core.lexicon.sentences import CLOSINGS, CONTINUES, TITLES, VERBS
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.letter import greeting
 from nimble_lantern.core.writing.lexer import BREAKS, mark_named
@@ -20,13 +20,12 @@ _GREETS = frozenset(("dear", "hello", "hi"))
 _CALLED = (
     GIVEN
     | KNOWN_NAMES
+    | TITLES
     | frozenset(
-        "sir sirs madam mr mrs ms miss dr doctor professor reverend all everyone everybody friends"
-        " members neighbours neighbors colleagues customers parents aunt uncle mum dad mother"
-        " father grandma grandpa granny editor".split()
+        "sirs madam all everyone everybody friends members neighbours neighbors colleagues"
+        " customers parents aunt uncle mum dad mother father grandma grandpa granny editor".split()
     )
 )
-_TITLES = frozenset("mr mrs ms miss dr mister missus doctor professor reverend sir lady".split())
 _LONGEST_GREETING, _LONGEST_NAME, _FEWEST_OF_A_BODY, _LONGEST_SIGN = 6, 3, 3, 3
 _BEGINS = SUBJECT_PRONOUNS | DETERMINERS | {"please", "thank", "thanks"}
 _NO_BODY = frozenset(CONTINUES) | PREPOSITIONS | frozenset(("and", "or"))
@@ -76,7 +75,7 @@ def _is_greeting(words: tuple[str, ...]) -> bool:
     said = _bare(words)
     called = 1 < len(said) <= _LONGEST_GREETING and said[0] in _GREETS
     called = called and (said[1] in _CALLED or words[1][0].isupper())  # as it is written
-    titled = said[1:2] and said[1] in _TITLES  # "dear mrs drew"
+    titled = said[1:2] and said[1] in TITLES  # "dear mrs drew"
     told = (SUBJECT_PRONOUNS | VERBS) & set(said[3 if titled else 2 :])
     return called and not told and words[-1][-1] not in ".!?"
 

@@ -50,7 +50,12 @@ def _counts(block: Block, unit: str, whole: bool) -> bool:
 
 
 _LONGEST_GREETING = 6
-_DATE = re.compile(r"(\w+ )?\d{1,2}(st|nd|rd|th)? [A-Z]\w+,? \d{4}")
+_DATE = re.compile(r"(\w+ )?\d{1,2}(st|nd|rd|th)? [A-Z]\w+,? \d{4}\.?")
+
+
+def dated(block: Block) -> bool:
+    """Whether a date, with its year, is all that a block says."""
+    return bool(_DATE.fullmatch(block.text.strip()))
 
 
 def _apart(block: Block) -> bool:
@@ -58,7 +63,7 @@ def _apart(block: Block) -> bool:
     date alone."""
     text = block.text.strip()
     greets = text.endswith(",") or text.startswith("Dear ") and text[-1] not in ".!?"
-    greets = greets and len(block.words) <= _LONGEST_GREETING or bool(_DATE.fullmatch(text))
+    greets = greets and len(block.words) <= _LONGEST_GREETING or dated(block)
     return block.kind == "heading" or greets and block.kind == "paragraph"
 
 

@@ -101,6 +101,8 @@ CLOSINGS = (
     ("with", "warm", "wishes"), ("with", "all", "good", "wishes"), ("good", "wishes"),
 )  # fmt: skip
 """End a letter, with a comma and no full stop."""
+TITLES = frozenset("mr mrs ms miss dr mister missus doctor professor reverend sir lady".split())
+"""Before a name: "dear mrs drew" has no verb in it."""
 THANKS = (("thank", "you"), ("thanks",), ("good", "morning"), ("well", "done"), ("hello",))
 """Whole sentences without a verb."""
 SAYING = frozenset(

@@ -2,10 +2,8 @@
 
 from __future__ import annotations
 
-import re
-
 from nimble_lantern.core.document.model import Document, Kind, Position, Range
-from nimble_lantern.core.document.units import block_range
+from nimble_lantern.core.document.units import block_range, dated
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
 from nimble_lantern.core.lexicon.sentences import CLOSINGS
 from nimble_lantern.core.targets.finding import Absent, Answer, View, finds
@@ -79,22 +77,19 @@ def _address(document: Document) -> Range | None:
     """The paragraphs above a greeting, or above a date before there is one, that are no heading and
     no date; none where the text speaks of an address."""
     greets = greeting(document)
-    dated = next((b for b, x in enumerate(document.blocks) if _DATE.fullmatch(x.text)), 0)
-    end = greets.start.block if greets is not None else dated
+    above_a_date = next((b for b, block in enumerate(document.blocks) if dated(block)), 0)
+    end = greets.start.block if greets is not None else above_a_date
     if any("address" in block.text.lower() for block in document.blocks):
         return None
     above = [
         b
         for b, block in enumerate(document.blocks[:end])
-        if block.kind is Kind.PARAGRAPH and block.text.strip() and not _DATE.fullmatch(block.text)
+        if block.kind is Kind.PARAGRAPH and block.text.strip() and not dated(block)
     ]
     if not above or above[-1] - above[0] != len(above) - 1:
         return None
     first, last = (block_range(document, b) for b in (above[0], above[-1]))
     return Range(first.start, last.end)
-
-
-_DATE = re.compile(r"\s*(\w+ )?\d{1,2}(st|nd|rd|th)? \w+,? \d{4}\.?\s*")
 
 
 def _postscript(document: Document) -> Range | None:

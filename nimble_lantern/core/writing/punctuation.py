@@ -34,6 +34,7 @@ from nimble_lantern.core.lexicon.sentences import (
     SUBORDINATE,
     TAGS,
     THANKS,
+    TITLES,
     UNFINISHED,
     VERBS,
 )
@@ -163,9 +164,6 @@ def _parts(before: list[str], after: list[str]) -> bool:
     return starts and _has_verb(before) and _has_verb(after[:8])
 
 
-_TITLES = frozenset("mr mrs ms miss dr mister missus doctor professor reverend sir lady".split())
-
-
 def _is_name(words: list[str]) -> bool:
     return words[0] in ("mister", "missus", "miss", "doctor")
 
@@ -183,7 +181,7 @@ def _ending(sentence: Sequence[Element], continues: bool, last: bool) -> str:
     if tuple(words) in CLOSINGS:
         return ","
     if words[0] in _GREETING and len(words) <= _LONGEST_GREETING:
-        titled = words[1:2] and words[1] in _TITLES  # "dear mrs drew"
+        titled = words[1:2] and words[1] in TITLES  # "dear mrs drew"
         if titled and not _has_verb(words[3:]) or not _has_verb(words):
             return ","
     if sentence[-1].kind is not Kind.NUMBER and _hangs(words):

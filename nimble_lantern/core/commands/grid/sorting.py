@@ -127,7 +127,7 @@ def _just_sorted(sitting: Sitting, parse: Parse) -> bool:
     "[no] [(sorry | actually | i meant | i mean | make it | do it | sort it)] [the] other way"
     " [(round | around | up)]",
     "[no] [(i meant | i mean | make it | do it)] (backwards | reversed | in reverse | upside down)",
-    "(turn | reverse) (it | that | them | the (order | rows)) [(round | around)]",
+    "(turn (it | them | the rows) (round | around) | reverse the (order | rows))",
     example="no the other way round",
     group="format",
     heard=0,

@@ -54,6 +54,12 @@ CATALOGUE.table("moment", {"what (time it is | the time is) [now]": "time"}, hea
 CATALOGUE.table("is_it", {"time is it": "time", "(day | date) is it": "date"}, heard=False)
 
 
+def _told(sitting: Sitting, moment: str) -> str | Refusal:
+    """What the date, the time or the name is, in words."""
+    words = moment_text(moment, sitting.title, sitting.now, sitting.settings.dialect)
+    return Refusal("The desk does not know what day it is.") if words is None else words
+
+
 @command(
     "(insert | put in | write | add | type | fill in) {moment} [here]",
     "(put | set | pop | place | stick | enter | give me) {moment} (in | here | in here | at this"
@@ -71,9 +77,9 @@ CATALOGUE.table("is_it", {"time is it": "time", "(day | date) is it": "date"}, h
 )
 def moment(sitting: Sitting, moment: str) -> Done | Refusal:
     """Write today's date, the time, or the document's name."""
-    text = moment_text(moment, sitting.title, sitting.now, sitting.settings.dialect)
-    if text is None:
-        return Refusal("The desk does not know what day it is.")
+    text = _told(sitting, moment)
+    if isinstance(text, Refusal):
+        return text
     pair = blank_here(sitting)
     if pair is not None:
         return filled_in(sitting, pair[1], text, str(pair[0].data["name"]))
@@ -130,9 +136,9 @@ def _in_a_paragraph(sitting: Sitting, parse: Parse) -> bool:
 )
 def moment_here(sitting: Sitting, moment: str, side: str = "after") -> Done | Refusal:
     """Write today's date or the time on a line of its own, and go on behind it."""
-    words = moment_text(moment, sitting.title, sitting.now, sitting.settings.dialect)
-    if words is None:
-        return Refusal("The desk does not know what day it is.")
+    words = _told(sitting, moment)
+    if isinstance(words, Refusal):
+        return words
     b = sitting.writing_place.block
     block = sitting.document.blocks[b]
     if not block.text.strip():
@@ -171,9 +177,9 @@ def moment_beside(
     edge: str = "start",
 ) -> Done | Refusal:
     """Write today's date or the time above or below a part.  The writing place stays."""
-    words = moment_text(moment, sitting.title, sitting.now, sitting.settings.dialect)
-    if words is None:
-        return Refusal("The desk does not know what day it is.")
+    words = _told(sitting, moment)
+    if isinstance(words, Refusal):
+        return words
     document = sitting.document
     if target is None:
         side = "before" if edge == "start" else "after"
@@ -203,9 +209,9 @@ def moment_beside(
 )
 def moment_within(sitting: Sitting, moment: str, target: Places) -> Done | Refusal:
     """Write today's date or the time at the end of a part.  The writing place stays."""
-    words = moment_text(moment, sitting.title, sitting.now, sitting.settings.dialect)
-    if words is None:
-        return Refusal("The desk does not know what day it is.")
+    words = _told(sitting, moment)
+    if isinstance(words, Refusal):
+        return words
     end = target.first.end
     left = sitting.document.blocks[end.block].text[: end.offset]
     gap = " " if left and not left[-1].isspace() else ""
