@@ -19,6 +19,8 @@ Words = Sequence[str]
 Terminal = Callable[[Words, int], Iterator[tuple[int, Any, int]]]
 """(words, start) -> (end, value, how many words were free: any word would have done)."""
 Label = str | tuple[str, str | None]
+Edge = tuple[str, str | None, int]
+"""The rule that fills a slot, what the slot is called, the state behind it."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -37,9 +39,10 @@ class State:
     """`needs` are words of which one must still come; None where none has to."""
 
     words: dict[str, int] = field(default_factory=dict)
-    slots: list[tuple[str, str | None, int]] = field(default_factory=list)
+    slots: list[Edge] = field(default_factory=list)
     accepts: list[Production] = field(default_factory=list)
     needs: frozenset[str] | None = None
+    before: dict[str, list[Edge]] = field(default_factory=dict)  # the slots that a word can begin
 
 
 @dataclass(frozen=True, slots=True)
@@ -157,6 +160,7 @@ class Grammar:
         self._compiled: dict[tuple[str, bool], list[State]] = {}
         self._patterns: dict[tuple[str, str], str] = {}
         self._begin: dict[str, frozenset[str] | None] = {}
+        self._first: frozenset[str] = frozenset()
 
     def add(
         self,
@@ -175,6 +179,7 @@ class Grammar:
         self.productions.setdefault(rule, []).append(Production(pattern, build, owner, heard, when))
         self._compiled.clear()
         self._begin.clear()
+        self._first = frozenset()
         _recent.set({})
 
     def begin(self, rule: str) -> frozenset[str] | None:
@@ -182,6 +187,20 @@ class Grammar:
         if rule not in self._begin:
             self._begin[rule] = self._beginning(rule, frozenset())
         return self._begin[rule]
+
+    def opening(self, words: Words) -> list[str]:
+        """The words, those that no rule begins with as "": they are all alike to a slot."""
+        if not self._first:
+            begun = (self.begin(rule) for rule in self.productions)
+            self._first = frozenset[str]().union(*(words for words in begun if words))
+        return [word if word in self._first else "" for word in words]
+
+    def before(self, state: State, word: str) -> list[Edge]:
+        """The slots of a state that a word of `opening` can begin."""
+        fits = ((edge, self.begin(edge[0])) for edge in state.slots)
+        found = [edge for edge, words in fits if words is None or word in words]
+        state.before[word] = found
+        return found
 
     def _beginning(self, rule: str, within: frozenset[str]) -> frozenset[str] | None:
         if rule in self.terminals:
@@ -241,9 +260,11 @@ class Match:
         self.grammar = grammar
         self.words = words
         self._kept: list[dict[str, list[Found]]] = [{} for _ in range(len(words) + 1)]
+        self._opening = grammar.opening(words)
         self._ahead = [frozenset(words[i:]) for i in range(len(words) + 1)]
 
     def at(self, rule: str, start: int) -> list[Found]:
+        """What a rule finds from a word on."""
         here = self._kept[start]
         found = here.get(rule)
         if found is None:
@@ -260,7 +281,7 @@ class Match:
                 yield Found(end, value, free)
             return
         states, words, size = self.grammar.states(rule), self.words, len(self.words)
-        ahead, kept = self._ahead, self._kept
+        ahead, kept, opening = self._ahead, self._kept, self._opening
         todo: list[tuple[int, int, tuple[tuple[str, Any], ...], int]] = [(0, start, (), 0)]
         while todo:
             number, i, captures, free = todo.pop()
@@ -277,7 +298,10 @@ class Match:
             if not state.slots:
                 continue
             here, behind = kept[i], ahead[i + 1]
-            for name, capture, to in state.slots:
+            fitting = state.before.get(opening[i])
+            if fitting is None:
+                fitting = self.grammar.before(state, opening[i])
+            for name, capture, to in fitting:
                 needs = states[to].needs
                 if needs is not None and needs.isdisjoint(behind):
                     # Whatever fills the slot, what has to come behind it does not.

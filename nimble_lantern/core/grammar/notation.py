@@ -34,8 +34,10 @@ class Sequence:
     parts: tuple[Node, ...]
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, eq=False)
 class Choice:
+    """Of several ways one; each is itself alone, so that what is told of it can be kept."""
+
     options: tuple[Node, ...]
 
 

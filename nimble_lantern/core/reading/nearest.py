@@ -364,6 +364,22 @@ def _of_rule(rule: str) -> tuple[frozenset[str], bool]:
     return frozenset(_words_of(notation.Slot(rule, None), _CHOSEN, None)), closed
 
 
+@cache
+def _of_choice(choice: notation.Choice) -> tuple[frozenset[str], bool]:
+    """The words that a group of a pattern may be said with, and whether they are all it takes."""
+    rules = _slots(choice)
+    closed = not rules & _CHOSEN and all(
+        rule in CATALOGUE.grammar.productions and _of_rule(rule)[1] for rule in rules
+    )
+    return frozenset(_words_of(choice, _CHOSEN, None)), closed
+
+
+@cache
+def _unchosen(choice: notation.Choice) -> tuple[str, ...] | None:
+    """How a group is said of which no word was."""
+    return _Speaker(_Heard((), (), (), ())).chosen(choice)
+
+
 def _slots(node: notation.Node) -> set[str]:
     match node:
         case notation.Slot(rule, _):
@@ -487,12 +503,11 @@ class _Speaker:
                         return None
                     made += words
                 return made
-            case notation.Choice(options):
-                ways = [w for o in options if (w := self._say(o)) is not None]
-                if not ways:
-                    return None
-                best = max(ways, key=self._shared)
-                return () if () in ways and self._shared(best) <= 0.2 else best
+            case notation.Choice():
+                sayable, closed = _of_choice(node)
+                if closed and sayable.isdisjoint(self.meant):
+                    return _unchosen(node)
+                return self.chosen(node)
             case notation.Slot(rule, _):
                 if rule not in self._kept:
                     self._kept[rule] = None  # a rule in itself is said without it
@@ -500,6 +515,14 @@ class _Speaker:
                     none_said = closed and sayable.isdisjoint(self.meant)
                     self._kept[rule] = _unsaid(rule) if none_said else self.filled(rule)
                 return self._kept[rule]
+
+    def chosen(self, node: notation.Choice) -> tuple[str, ...] | None:
+        """The alternative that says most of what was said."""
+        ways = [w for o in node.options if (w := self._say(o)) is not None]
+        if not ways:
+            return None
+        best = max(ways, key=self._shared)
+        return () if () in ways and self._shared(best) <= 0.2 else best
 
     def filled(self, rule: str) -> tuple[str, ...] | None:
         """What was heard for a rule; else the likest way to say it."""
