@@ -92,9 +92,11 @@ _LONGEST_OF_A_LIST = 6
 def _with_a_reason(sitting: Sitting, words: tuple[str, ...]) -> list[nearest.Offer]:
     """ "She came after all so take out apologies from greta", of words that stand there."""
     for plain in reasoned(words):
-        stands = exact(sitting.document, plain.words[-_FEWEST_TOLD:])
-        asks = plain.words[0] in TRADE_VERBS | PLAIN_VERBS and not plain.behind
-        if stands and asks and (offer := _as_offer(sitting, plain.words)):
+        if plain.words[0] not in TRADE_VERBS | PLAIN_VERBS or plain.behind:
+            continue
+        offer = _as_offer(sitting, plain.words)
+        instead = offer is not None and offer.command.startswith("replacing.")
+        if offer and (instead or exact(sitting.document, plain.words[-_FEWEST_TOLD:])):
             return [replace(offer, learns=False)]
     return []
 

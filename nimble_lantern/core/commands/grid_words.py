@@ -69,6 +69,33 @@ CATALOGUE.table(
 _TOP, _BOTTOM = -9_999, 9_999
 CATALOGUE.table("first_row", {"the first row": _TOP, "the last row": _BOTTOM})
 CATALOGUE.table(
+    "far_column",
+    {
+        "(at | to | on) the (far | very) left": _TOP,
+        "(at | to | on) the (far | very) right": _BOTTOM,
+    },
+    heard=False,
+)
+CATALOGUE.rule("first_column", "{steps:far_column}", heard=False)(lambda steps: steps)
+CATALOGUE.table(
+    "first_column",
+    {
+        "the first column": _TOP,
+        "the (last | final) column": _BOTTOM,
+        "the column on the left": _TOP,
+        "the column on the right": _BOTTOM,
+    },
+    heard=False,
+)
+CATALOGUE.table(
+    "ending_to",
+    {
+        "[right] [up] to the [very] top": _TOP,
+        "[right] [down] to the [very] (bottom | end)": _BOTTOM,
+    },
+    heard=False,
+)
+CATALOGUE.table(
     "ending_of_table",
     {
         "[(up | down)] (to | at) the [very] (top | start | front | left end) of <the_table>": _TOP,
@@ -114,6 +141,7 @@ CATALOGUE.table(
         "(largest | biggest | highest | greatest | most | latest | newest)": True,
     },
 )
+CATALOGUE.rule("least_extreme", "{extreme}", heard=False)(lambda extreme: not extreme)
 CATALOGUE.table("price", {"cheapest": False, "(dearest | most expensive)": True}, heard=False)
 CATALOGUE.table(
     "priced",

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from nimble_lantern.core.commands.sharing import fill_a_row
 from nimble_lantern.core.commands.table_here import two_headings, two_rows
 from nimble_lantern.core.composing.replacing import STOPS, bare_mark
 from nimble_lantern.core.grammar.catalogue import Parse
@@ -182,6 +183,8 @@ def not_there_yet(sitting: Sitting, parse: Parse) -> bool:
     """ "Drop the old before boat" takes a word away that stands there."""
     text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
     if two_rows(sitting, text, target) is not None or two_headings(sitting, text, target):
+        return False
+    if isinstance(target, Words) and fill_a_row(sitting, text, target.words):
         return False
     if text[:1] != ("the",) or not isinstance(target, Words):
         return True

@@ -206,7 +206,7 @@ def _beside_ways(side: str, *others: Way) -> tuple[Way, ...]:
         ),
         Way(f"<wish> {{text:words}} {there} {{target}}", when=inserted.wished),
         Way(
-            f"{{text:words}} (missing | left out) {there} {{target}}",
+            f"[a] {{text:words}} [is] (missing | left out | needed | wanted) {there} {{target}}",
             when=inserted.a_mark_left_out,
         ),
         *each(

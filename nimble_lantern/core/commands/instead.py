@@ -168,6 +168,15 @@ def alike_or_a_part(sitting: Sitting, parse: Parse) -> bool:
     return of_the_page(target) or much_alike(sitting, parse)
 
 
+def not_the_other(sitting: Sitting, parse: Parse) -> bool:
+    """The same, but of a number alone what is counted tells where: "three pegs not two"."""
+    old, new = _said(parse)
+    bare, counted = cardinal(old, 0), cardinal(new, 0)
+    if bare and counted and bare[1] == len(old) and counted[1] < len(new):
+        return False
+    return alike_or_a_part(sitting, parse)
+
+
 def alike_or_words_for_a_part(sitting: Sitting, parse: Parse) -> bool:
     """The same, but what a part is made into is no text if it tells of a thing: "make the last
     paragraph into something i can use again"."""
@@ -408,11 +417,16 @@ _LONGEST_FULLER = 6
 
 
 def plainly_fuller(sitting: Sitting, parse: Parse) -> bool:
-    """ "It should say old boat", where one boat stands."""
+    """ "It should say old boat", where one boat stands; "it should read thank you very much",
+    where it says "thank you"."""
     text = tuple(parse.args.get("text", ()))
-    if sitting.selection is not None or set(text) & (VERBS | PARTS | SUBJECT_PRONOUNS):
+    if sitting.selection is not None or set(text) & PARTS:
         return False  # "it" is what is selected
-    return fuller(sitting.document, text) is not None
+    r = fuller(sitting.document, text)
+    if r is None:
+        return False
+    there = set(map(plain, sitting.document.text(r).split()))
+    return not (set(text) - there) & (VERBS | SUBJECT_PRONOUNS)
 
 
 def of_another_number(sitting: Sitting, parse: Parse) -> bool:

@@ -16,7 +16,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.targets.alike import kind_of
+from nimble_lantern.core.targets.alike import kind_of, of_one_kind
 from nimble_lantern.core.targets.words import exact
 
 
@@ -38,9 +38,11 @@ def a_row_and_its_column(sitting: Sitting, parse: Parse) -> bool:
 def without_alike(
     text: tuple[str, ...], old: tuple[str, ...]
 ) -> tuple[tuple[str, ...], tuple[str, ...]]:
-    """ "On thursday not on tuesday" is of the days."""
-    alike = text[:1] == old[:1] and text[:1] and text[0] in PREPOSITIONS and len(old) > 1
-    return (text[1:], old[1:]) if alike else (text, old)
+    """ "On thursday not on tuesday" is of the days, and "at eleven not twelve" of the hours."""
+    told = len(text) > 1 and text[0] in PREPOSITIONS
+    if told and text[0] in old[:1] and len(old) > 1:
+        return text[1:], old[1:]
+    return (text[1:], old) if told and of_one_kind(text[1:], old) else (text, old)
 
 
 def says_the_old(sitting: Sitting, parse: Parse) -> bool:

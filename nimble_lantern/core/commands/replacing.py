@@ -193,23 +193,26 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
         "(fix | switch | exchange | trade | alter | change) {target} (to | for) {text}",
         "(put | use | have | <wish>) {text:words} (instead of | in place of | rather than)"
         " {target}",
-        "[it] (should | ought to) be {text:words} ([and] not | rather than | instead of) {target}",
         "it (is not | isn't | should not be | shouldn't be) {target} it (is | it's | should be)"
         " {text}",
         "it's not {target} it's {text}",
-        "this is {text:words} [and] not {target}",
         "(i would | i'd) (prefer | sooner have) {text:words} (to | than) {target}",
         "(bump | raise | lower | up | bring | put) {target} [(up | down)] to {text}",
         "(i would | i'd) rather (say | put | write) {text:words} than {target}",
-        "(it ought to be | it has to be) {text:words} [and] not {target}",
         "(his | her | the | their | my | your | its) name is {text:words} [and] not {target}",
         "(it | that) (was not | wasn't | isn't | is not) {target} (it | that) (was | is | should"
         " have been) {text}",
         "{target} becomes {text}",
-        "(it's | it is | that's | make it | make that) {text:words} [and] not {target}",
         "{target} <shall> (read | say) {text}",
         "<remove> {target} and (put | write | say) {text}",
         "(<discard> | cut) {target} and (put | write | say) {text}",
+    ),
+    *each(
+        instead.not_the_other,
+        "[it] (should | ought to) be {text:words} ([and] not | rather than | instead of) {target}",
+        "this is {text:words} [and] not {target}",
+        "(it ought to be | it has to be) {text:words} [and] not {target}",
+        "(it's | it is | that's | make it | make that) {text:words} [and] not {target}",
     ),
     *each(
         instead.named_there,

@@ -105,17 +105,33 @@ def _of_the_same_sentence(
         after = tuple(map(plain, document.blocks[r.end.block].text[r.end.offset :].split()))
         for i, j in _by_length(len(text), len(old) + _MORE_NEW):
             new, rest = text[i:j], {*text[:i], *text[j:]} - _SAYING - {*old}
-            number = kind_of(old) == kind_of(new) == "number"
             if _cuts_a_number(text, i) or _cuts_a_number(text, j) or new[-1] in PREPOSITIONS:
                 continue
             if not (of_one_kind(new, old) or two_names(document, [r], new, len(old))):
                 continue
+            number = cardinal(new, 0) if kind_of(old) == "number" else None
+            if number and _is_a_number(old) and number[1] < len(new):
+                # "Five pounds not four", where it is at four pounds; "three pegs not two", where
+                # two of the pegs are bent.
+                counted = new[number[1] :]
+                if not after or not _same_thing(after[0], counted[0]):
+                    new, rest = new[: number[1]], rest | {*counted} - _SAYING
+                elif after[: len(counted)] == counted:
+                    new = new[: number[1]]
             if rest and about.issuperset(rest):
-                # "Five pounds not four", where it is at four pounds.
-                size = next((n for n in range(j - i) if after[: j - i - n] == new[n:]), j - i)
-                found.append((r, new[:size] if number and size else new))
+                found.append((r, new))
                 break
     return found
+
+
+def _is_a_number(words: tuple[str, ...]) -> bool:
+    said = cardinal(words, 0)
+    return said is not None and said[1] == len(words)
+
+
+def _same_thing(one: str, other: str) -> bool:
+    """Whether two words name the same, one of them or several."""
+    return one == other or one in inflections(other) or other in inflections(one)
 
 
 _SAYING = DULL | VERBS | PREPOSITIONS | frozenset("now o'clock it's that's really also".split())
@@ -171,7 +187,7 @@ def _with_what_is_counted(document: Document, r: Range, new: tuple[str, ...]) ->
     if behind is None or not new[1:] or kind_of(new[:-1]) != "number":
         return r
     word = block.text[behind[0] : behind[1]].lower()
-    same = word == new[-1] or word in inflections(new[-1]) or new[-1] in inflections(word)
+    same = _same_thing(word, new[-1])
     return Range(r.start, r.end._replace(offset=behind[1])) if same else r
 
 

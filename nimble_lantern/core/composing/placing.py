@@ -21,6 +21,7 @@ from nimble_lantern.core.document.model import (
     Position,
     Range,
 )
+from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import CAPITALISED
 from nimble_lantern.core.lexicon.sentences import COMMON_OPENINGS
@@ -52,12 +53,17 @@ def place_at(document: Document, p: Position, end: Position | None = None) -> Pl
     right = document.blocks[after.block].text[after.offset : after.offset + 8]
     above = document.blocks[p.block - 1].text[-_CONTEXT:] if p.block else ""
     left = block.text[max(0, p.offset - _CONTEXT) : p.offset]
-    return Place(left, right, block.kind, above, small=_small_items(document, p.block))
+    return Place(left, right, block.kind, above, small=_small_here(document, p.block))
 
 
-def _small_items(document: Document, b: int) -> bool:
-    """Whether a list goes on here whose items begin with small letters."""
+def _small_here(document: Document, b: int) -> bool:
+    """Whether a list or a column goes on here that begins all it says with small letters."""
     block = document.blocks[b]
+    if block.cell is not None and (table := table_at(document.blocks, b)) is not None:
+        rows = (r for r in range(1, table.rows) if r != block.cell.row)
+        others = (document.blocks[table.cell(r, block.cell.column)].text for r in rows)
+        begun = [text[0] for text in others if text[:1].isalpha()]
+        return block.cell.row > 0 and bool(begun) and all(c.islower() for c in begun)
     beside = block if block.text or not b else document.blocks[b - 1]
     return block.kind == beside.kind == Kind.ITEM and beside.text[:1].islower()
 

@@ -37,7 +37,9 @@ from nimble_lantern.core.state import Marks, Sitting
 from nimble_lantern.core.writing.capitals import AsHeard, AsItStands, capitalised, starts_sentence
 from nimble_lantern.core.writing.cardinals import TENS, UNITS, cardinal
 from nimble_lantern.core.writing.lexer import mark_named
+from nimble_lantern.core.writing.persons import titled
 from nimble_lantern.core.writing.spelling import behind_spelled, letter, spelled
+from nimble_lantern.core.writing.spoken import plain
 from nimble_lantern.core.writing.writer import Written, write
 
 AN_ARTICLE = re.compile(r"\b(?:the|an?) $", re.I)
@@ -177,11 +179,20 @@ def replace_range(
         manner = replace(manner, numbers="digits")  # as the one there
     if not exactly and a_name(sitting.document, r) and _as_names(words, old.lower().split()):
         manner = replace(manner, names=(*manner.names, AsHeard(tuple(map(capitalised, words)))))
+    if not exactly and old[:1].isupper() and _before_a_name(sitting.document, r, words):
+        manner = replace(manner, names=(*manner.names, AsHeard((capitalised(words[0]),))))
     written = write(words, place, manner)
     if len(written.parts) == 1 and isinstance(written.parts[0], str) and not written.trim:
         return in_agreement(_swap(sitting, r, written, marks))
     bare = sitting.edited(delete(sitting.document, r))
     return put(replace(bare, selection=None, fresh=False), r.start, written, marks)
+
+
+def _before_a_name(document: Document, r: Range, words: Sequence[str]) -> bool:
+    """Whether the one new word is a title there: "doctor" for "Mrs" before "Okafor"."""
+    behind = document.blocks[r.end.block].text[r.end.offset :].split()[:1]
+    named = bool(behind) and behind[0][0].isupper() and len(words) == 1
+    return named and titled((words[0], plain(behind[0].rstrip(".,;:!?"))), 0, ())
 
 
 def _with_what_is_said_again(document: Document, r: Range, words: Sequence[str]) -> Range:

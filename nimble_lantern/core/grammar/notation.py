@@ -34,10 +34,8 @@ class Sequence:
     parts: tuple[Node, ...]
 
 
-@dataclass(frozen=True, slots=True, eq=False)
+@dataclass(frozen=True, slots=True)
 class Choice:
-    """Of several ways one; each is itself alone, so that what is told of it can be kept."""
-
     options: tuple[Node, ...]
 
 

@@ -364,20 +364,24 @@ def _of_rule(rule: str) -> tuple[frozenset[str], bool]:
     return frozenset(_words_of(notation.Slot(rule, None), _CHOSEN, None)), closed
 
 
-@cache
-def _of_choice(choice: notation.Choice) -> tuple[frozenset[str], bool]:
-    """The words that a group of a pattern may be said with, and whether they are all it takes."""
-    rules = _slots(choice)
-    closed = not rules & _CHOSEN and all(
-        rule in CATALOGUE.grammar.productions and _of_rule(rule)[1] for rule in rules
-    )
-    return frozenset(_words_of(choice, _CHOSEN, None)), closed
+_Unsaid = tuple[frozenset[str], tuple[str, ...] | None]
+_closed: dict[int, _Unsaid | None] = {}
+"""By the identity of a group, as the trees of patterns are kept for good."""
 
 
-@cache
-def _unchosen(choice: notation.Choice) -> tuple[str, ...] | None:
-    """How a group is said of which no word was."""
-    return _Speaker(_Heard((), (), (), ())).chosen(choice)
+def _unchosen(choice: notation.Choice) -> _Unsaid | None:
+    """The words of a group of a pattern that takes no others, and how it is said of which none
+    was; None for other groups."""
+    if id(choice) not in _closed:
+        rules = _slots(choice)
+        closed = not rules & _CHOSEN and all(
+            rule in CATALOGUE.grammar.productions and _of_rule(rule)[1] for rule in rules
+        )
+        _closed[id(choice)] = None
+        if closed:
+            said = _Speaker(_Heard((), (), (), ())).chosen(choice)
+            _closed[id(choice)] = frozenset(_words_of(choice, _CHOSEN, None)), said
+    return _closed[id(choice)]
 
 
 def _slots(node: notation.Node) -> set[str]:
@@ -504,9 +508,9 @@ class _Speaker:
                     made += words
                 return made
             case notation.Choice():
-                sayable, closed = _of_choice(node)
-                if closed and sayable.isdisjoint(self.meant):
-                    return _unchosen(node)
+                unsaid = _unchosen(node)
+                if unsaid is not None and unsaid[0].isdisjoint(self.meant):
+                    return unsaid[1]
                 return self.chosen(node)
             case notation.Slot(rule, _):
                 if rule not in self._kept:

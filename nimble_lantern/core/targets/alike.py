@@ -16,6 +16,7 @@ from nimble_lantern.core.document.styles import COLOURS
 from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import DAYS, GIVEN, KNOWN_NAMES, MONTHS, PROPER
+from nimble_lantern.core.lexicon.sentences import TITLES
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.targets.words import index_of
 from nimble_lantern.core.writing.cardinals import cardinal, ordinal
@@ -27,6 +28,7 @@ _KINDS: dict[str, frozenset[str]] = {
     "colour": frozenset(COLOURS),
     "hour": frozenset("morning noon midday afternoon evening night midnight dawn dusk".split()),
     "people": frozenset(PROPER.split()),
+    "title": TITLES,
     "name": GIVEN | KNOWN_NAMES - frozenset((*PROPER.split(), *DAYS, *MONTHS)),
 }
 _TWELVE = frozenset(("noon", "midday", "midnight"))

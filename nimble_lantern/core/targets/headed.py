@@ -81,7 +81,12 @@ def _line_of(words: tuple[str, ...]) -> Tabled:
     return Tabled(Unit.ROW, _bare(words))
 
 
-@rule("target", "[the] column under {words}", heard=False)
+@rule(
+    "target",
+    "[the] column under {words}",
+    "[the] column (that (has | says | tells) | with | containing | holding) {words}",
+    heard=False,
+)
 def _column_under(words: tuple[str, ...]) -> Tabled:
     return Tabled(Unit.COLUMN, _bare(words))
 

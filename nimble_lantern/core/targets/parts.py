@@ -434,7 +434,7 @@ def _nested(part: Units, of: Target) -> Target | None:
     return Units(part.unit, part.order, part.count, part.n, of)
 
 
-@rule("scope", "{part:described}", "{part:named}", heard=False)
+@rule("scope", "{part:described}", "{part:named}", "{part:whole_letter}", heard=False)
 @rule("scope", "{part}", "{part:nested}", "{part:everything}", "{part:context}")
 def _scope(part: Target) -> Target:
     return part

@@ -41,7 +41,11 @@ from nimble_lantern.core.targets.model import (
     Units,
     Words,
 )
-from nimble_lantern.core.targets.tabled import cells_of_a_kind, row_under_a_heading
+from nimble_lantern.core.targets.tabled import (
+    cell_of_two_names,
+    cells_of_a_kind,
+    row_under_a_heading,
+)
 from nimble_lantern.core.targets.telling import forms_there, holds_each, told_by
 from nimble_lantern.core.writing.cardinals import in_words, ordinal_in_words
 
@@ -110,6 +114,9 @@ def _words(target: Words, view: View, near: bool) -> Answer:
         row = row_under_a_heading(view, target.words)
         if row is not None:
             return Places((row,), unit=Unit.ROW)
+        cell = cell_of_two_names(view, target.words)
+        if cell is not None:
+            return Places((cell,), unit=Unit.CELL)
     if not found:
         # "The one" is no slip for an "on" that stands there.
         wanted = near and target.of is None and bool(set(target.words) - LITTLE - {"one", "ones"})

@@ -56,6 +56,8 @@ def column_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> 
     """The column whose first cell says these words, or the only one that means the same."""
     heads = _column_heads(blocks, table)
     found = _index(heads, words)
+    if found is None and len(words) > 1 and words[-1] in _WHAT_A_COLUMN_HAS:
+        found = _says(heads, words[:-1])  # "the start times" under "start"
     if found is not None or not words:
         return found
     alike = next((group for group in _ALIKE if singular(words[-1:])[0] in group), frozenset())
@@ -63,6 +65,9 @@ def column_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> 
     return same[0] if len(same) == 1 and len(words) == 1 else None
 
 
+_WHAT_A_COLUMN_HAS = frozenset(
+    "times time dates date days names numbers figures amounts sums hours prices words".split()
+)
 PRICES = frozenset("price cost fee charge fare amount rate rent each".split())
 _ALIKE = (
     PRICES,
@@ -102,6 +107,24 @@ def row_under_a_heading(view: View, words: tuple[str, ...]) -> Range | None:
         row, _ = _row_under(blocks, table, words, _column_heads(blocks, table)[:1])
         if row is not None:
             return table.row(blocks, row)
+    return None
+
+
+def cell_of_two_names(view: View, words: tuple[str, ...]) -> Range | None:
+    """The cell of "books takings", where a row begins with "books" under such a heading; or of
+    "takings books"."""
+    bare = words[1:] if words[:1] == ("the",) else words
+    if len(bare) < 2:
+        return None
+    blocks = view.document.blocks
+    for table in near_tables(view):
+        heads = _column_heads(blocks, table)[1:]
+        rows = [blocks[table.cell(r, 0)].text for r in range(1, table.rows)]
+        for n in range(1, len(bare)):
+            for row, column in ((bare[:n], bare[n:]), (bare[n:], bare[:n])):
+                r, c = _says(rows, row), _says(heads, column)
+                if r is not None and c is not None:
+                    return block_range(view.document, table.cell(r + 1, c + 1))
     return None
 
 

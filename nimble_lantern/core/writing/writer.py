@@ -254,7 +254,7 @@ class _Writer:
 
     def _starts(self, left: str) -> bool:
         """Whether a sentence starts here, unless what is written goes on with one that was."""
-        if self.place.small and self.kind == "item" and not left.strip():
+        if self.place.small and self.kind in ("item", "cell") and not left.strip():
             return False
         return starts_sentence(left) and not (self.place.continues and not self.text)
 

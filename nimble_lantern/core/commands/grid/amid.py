@@ -5,6 +5,7 @@ from __future__ import annotations
 from nimble_lantern.core.commands.columns import Said
 from nimble_lantern.core.commands.grid import parts
 from nimble_lantern.core.commands.grid.filling import cells_told, filled, with_a_row
+from nimble_lantern.core.commands.sharing import fill_a_row
 from nimble_lantern.core.commands.table_here import heads_a_row, heads_row, here, in_table, there_is
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
@@ -23,6 +24,13 @@ def _both_head_rows(sitting: Sitting, parse: Parse) -> bool:
     return heads_a_row(sitting, parse) and heads_row(sitting, tuple(parse.args.get("other", ())))
 
 
+def _fills_one(sitting: Sitting, parse: Parse) -> bool:
+    """ "After plants put jam osric ten thirty", where that is all the cells of a row."""
+    words, other, text = (tuple(parse.args.get(name, ())) for name in ("words", "other", "text"))
+    beside = not other or heads_row(sitting, other)
+    return beside and heads_row(sitting, words) and fill_a_row(sitting, text, words)
+
+
 @command(
     *each(
         heads_a_row,
@@ -34,6 +42,12 @@ def _both_head_rows(sitting: Sitting, parse: Parse) -> bool:
     Way(
         "(<adding> | put) {text:words} [in] between [the] {words} and [the] {other:words}",
         when=_both_head_rows,
+    ),
+    *each(
+        _fills_one,
+        *(f"{among} [<adding>] [a row] {{text}}" for among in _AMONG),
+        "(<adding> | put | have) {text:words} {side} {words}",
+        *(f"{among} (put | have | comes | goes) {{text}}" for among in _AMONG),
     ),
     example="add a row for friday after the wednesday row",
     group="format",

@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Sequence
 
 from nimble_lantern.core.commands import tables
-from nimble_lantern.core.commands.columns import LINKED, Column, Said, columns_of
+from nimble_lantern.core.commands.columns import Said
+from nimble_lantern.core.commands.sharing import cells_said, shared_surely
 from nimble_lantern.core.commands.table_here import (
     at_cell,
     here,
@@ -16,7 +17,6 @@ from nimble_lantern.core.commands.table_here import (
 )
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.tabling import empty_cell, has_header, rebuilt, rows_of
-from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.document.tables import Table, table_at
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
@@ -25,98 +25,6 @@ from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Unit
 from nimble_lantern.core.targets.words import exact
-from nimble_lantern.core.writing.cardinals import cardinal
-
-_MARKS = (("comma",), ("semicolon",), ("next", "cell"), ("next",), ("then",))
-_LINKS = frozenset("and with in on at for is has gets takes".split())
-_CLEARLY = 1.0
-
-
-def cells_said(document: Document, table: Table, words: Sequence[str]) -> tuple[Said, ...] | None:
-    """What each cell of a new row is to say, from the first one on; None if that is not clear.
-
-    Marks part the cells; else each column gets words, such as stand in it or are of its kind.
-    """
-    words = tuple(words)
-    if len(parted := _parted(words)) > 1:
-        return parted if len(parted) <= table.columns else None
-    bare = tuple(w for w in words if w not in _LINKS)
-    if len(bare) == 1:
-        return (bare,)
-    ways = _best_ways(words, columns_of(document, table))
-    if not ways or len(ways) > 1 and ways[0][0] - ways[1][0] < _CLEARLY:
-        return None
-    return ways[0][1]
-
-
-def shared_surely(document: Document, table: Table, words: Sequence[str], besides: int = 1) -> bool:
-    """Whether words are all the cells of a row, and nobody would share them out otherwise: all
-    columns but one, or `besides`, get what stands in them already or is of their kind."""
-    said = cells_said(document, table, words)
-    if said is None or len(said) != table.columns or len(said) == 1:
-        return False
-    columns = zip(columns_of(document, table), said, strict=True)
-    return sum(column.suits(cell) for column, cell in columns) >= len(said) - besides
-
-
-def _parted(words: Said) -> tuple[Said, ...]:
-    """The words between marks, without an "and" that begins the last of a list."""
-    found: list[list[str]] = [[]]
-    i = 0
-    while i < len(words):
-        mark = next((m for m in _MARKS if words[i : i + len(m)] == m), None)
-        if mark:
-            found.append([])
-        elif found[-1] or words[i] != "and":
-            found[-1].append(words[i])
-        i += len(mark) if mark else 1
-    return tuple(tuple(part) for part in found if part)
-
-
-_Way = tuple[float, tuple[Said, ...]]
-
-
-def _inside_numbers(words: Said) -> frozenset[int]:
-    """Where no cell may end, as a number goes on: "forty five" is one."""
-    found: set[int] = set()
-    i = 0
-    while i < len(words):
-        number = cardinal(words, i)
-        end = number[1] if number else i + 1
-        found |= set(range(i + 1, end))
-        i = end
-    return frozenset(found)
-
-
-def _best_ways(words: Said, columns: Sequence[Column]) -> list[_Way]:
-    """The two best ways to share all the words out among all the columns, the better one first.
-
-    From the last column back: what the words from each place on are worth in the columns left.
-    """
-    inside = _inside_numbers(words)
-    ways: dict[int, list[_Way]] = {len(words): [(0.0, ())]}
-    for n, column in reversed(list(enumerate(columns))):
-        ways = {
-            start: _two_best(words, start, n > 0, column, ways)
-            for start in range(len(words))
-            if start not in inside
-        }
-    return ways.get(0, [])
-
-
-def _two_best(
-    words: Said, start: int, later: bool, column: Column, ways: Mapping[int, list[_Way]]
-) -> list[_Way]:
-    linked = later and words[start] in _LINKS
-    first = start + linked
-    found = []
-    for end in range(first + 1, len(words) + 1):
-        said = words[first:end]
-        if said[0] not in _LINKS and said[-1] not in _LINKS:
-            worth = column.worth(said) + (LINKED if linked else 0.0)
-            found += [(worth + more, (said, *others)) for more, others in ways.get(end, [])]
-    return sorted(found, key=lambda way: -way[0])[:2]
-
 
 _NO_CELL = PREPOSITIONS | frozenset("and is was through into across along under around".split())
 

@@ -156,7 +156,7 @@ def _one_more(sitting: Sitting, parse: Parse) -> bool:
     " column",
     "give (<the_table> | it) (a | another) {words} column",
     "<adding> (a | another) [new] {words} column (at | on | to) the (end | right | side)",
-    "(add | put in) {words} as a [new] column",
+    "(add | put in) {words} as (a | another | a new | an extra) column",
     "(give | let) <the_table> [have] (a | another | one more | an extra) {grid} [{ended}]",
     Way("<one_more> {grid:a_row} [in] {side} [the] {words} [row]", when=heads_a_row),
     "<one_more> {grid:row_or_line} (to | in | on) <the_table>",
@@ -380,6 +380,15 @@ def _two_headings(sitting: Sitting, parse: Parse) -> bool:
     "<shift> {target:grid_part} {steps}",
     "[(<shift> | <set_down>)] {target:grid_part} {steps:ending}",
     Way("<shift> [the] {words} ({steps} | {steps:ending})", when=heads_a_column),
+    Way("(<set_down> | have | <wish> | get) [the] {words} {steps:ending}", when=heads_a_column),
+    *each(
+        heads_a_column,
+        "[the] {words} (goes | belongs | <shall> (come | go | be | stand)) ({steps:ending} |"
+        " {steps:first_column})",
+        "(make | <wish> | have) [the] {words} [(as | to be | be)] {steps:first_column}",
+        "[the] {words} {steps:far_column}",
+    ),
+    Way("{target:row_named} {steps:ending_to}", when=_all_of_a_cell),
     "(<shift> | <set_down>) {target:grid_part} {side} {goal:grid_part}",
     Way(
         "(<shift> | <set_down> | have) [the] {name:words} [(up | down | over)] {side} [the]"

@@ -62,6 +62,11 @@ from nimble_lantern.core.state import Done, Sitting
         when=heads_a_column,
     ),
     Way(
+        "[(put | have | <wish>) the] {falling:least_extreme} [(number | amount | count) of] {words}"
+        " [(number | figure)] (last | at the bottom)",
+        when=heads_a_column,
+    ),
+    Way(
         "(put | set) (the | this) (table | rows) in {words} order [{falling}]", when=heads_a_column
     ),
     Way("[the] {words} [column] (in order [{falling}] | {falling})", when=heads_a_column),
