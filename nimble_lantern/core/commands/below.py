@@ -6,7 +6,7 @@ from nimble_lantern.core.commands import lists, tables
 from nimble_lantern.core.commands.table_here import there_is
 from nimble_lantern.core.commands.when import there_is_a_list
 from nimble_lantern.core.commands.wording import quoted
-from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.composing.dictating import compose, on_a_new_line
 from nimble_lantern.core.document.model import Kind, Position
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
@@ -80,5 +80,5 @@ def write_below(sitting: Sitting, text: tuple[str, ...], there: bool = True) -> 
         wrote = compose(out.sitting, text)
     else:
         end = Position(sitting.caret.block, len(block.text))
-        wrote = compose(sitting.placed(end), ("new", "paragraph", *text))
+        wrote = on_a_new_line(sitting.placed(end), text)
     return Done(wrote.sitting, f"wrote {quoted(wrote.text.strip())} below")

@@ -8,7 +8,7 @@ from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.table_here import column_headed
 from nimble_lantern.core.commands.when import in_an_item, names_a_part, there_is_a_list
 from nimble_lantern.core.commands.wording import many, quoted
-from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.composing.dictating import on_a_new_line
 from nimble_lantern.core.composing.itemising import apart, as_items, several_lines
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import Edit, Reformat
@@ -411,11 +411,11 @@ def make_list(
 
 
 def _behind_a_paragraph(sitting: Sitting, parse: Parse) -> bool:
-    """ "List", where a paragraph or nothing stands before the writing place."""
+    """ "List", where a paragraph, a heading or nothing stands before the writing place."""
     place = sitting.writing_place
     block = sitting.document.blocks[place.block]
     ends = not block.text[place.offset :].strip()
-    return ends and block.kind is Kind.PARAGRAPH and sitting.selection is None
+    return ends and block.kind in (Kind.PARAGRAPH, Kind.HEADING) and sitting.selection is None
 
 
 def _behind_a_colon(sitting: Sitting, parse: Parse) -> bool:
@@ -438,7 +438,7 @@ def _below_a_heading(sitting: Sitting) -> bool:
     Way("{listkind:bulletpoints} [here]", when=_behind_a_colon),
     "[a] new {listkind} list [here]",
     "<begin> a [new] list [here]",
-    Way("({listkind} list | list)", when=_behind_a_paragraph),
+    Way("[a] ({listkind} list | list)", when=_behind_a_paragraph),
     example="start a list",
     group="format",
 )
@@ -449,7 +449,7 @@ def begin_list(sitting: Sitting, listkind: str = "bulleted") -> Done | Refusal:
     written = prose and block.text.strip() and at.offset == len(block.text)
     if sitting.selection is not None or not written:
         return make_list(sitting, None, listkind)
-    below = compose(sitting, ("new", "paragraph")).sitting
+    below = on_a_new_line(sitting).sitting
     return make_list(replace(below, that=()), None, listkind)
 
 

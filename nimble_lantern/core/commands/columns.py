@@ -7,15 +7,17 @@ from typing import NamedTuple
 
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.document.tables import Table
+from nimble_lantern.core.lexicon.figures import MONEY
 from nimble_lantern.core.mending.knowing import spoken_words
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.writing.cardinals import cardinal
 from nimble_lantern.core.writing.persons import a_full_name
 
 Said = tuple[str, ...]
-_THERE, _OF_THAT_KIND, _ONE_WORD, _NAME, LINKED, _LONG = 4.0, 2.0, 1.0, 1.5, 1.0, -0.5
+_THERE, _OF_THAT_KIND, _ONE_WORD, _NAME, _NUMBER, LINKED, _LONG = 4.0, 2.0, 1.0, 1.5, 1.5, 1.0, -0.5
 """What speaks for some words being what a cell of a column says: they stand in the column, are of
-its kind, are one word or somebody's name, or something is said between them and the last."""
+its kind, are one word, somebody's name or a number, or something is said between them and the
+last."""
 _NO_AMOUNT = (("nothing",), ("none",), ("nil",), ("nought",))
 OF_A_HEADING = {
     name: frozenset(kinds.split())
@@ -45,16 +47,25 @@ class Column(NamedTuple):
     def likes(self, said: Said) -> bool:
         """Whether words are of the kind of this column; "nothing" is an amount."""
         kind = "number" if said in _NO_AMOUNT else kind_of(said)
+        if kind == "number" and self.says and said[-1] not in MONEY:
+            # "Twelve best" is no number of a column that has bare ones.
+            number = cardinal(said, 0)
+            counted = number is None or number[1] < len(said)
+            if counted and all(len(words) == 1 for words in self.says):
+                return False
         return bool(kind) and kind in self.kinds
 
     def worth(self, said: Said) -> float:
         """What speaks for some words standing in this column."""
         alike = self.likes(said)
         named = a_full_name(said) and not any(cardinal((w,), 0) for w in said)
+        number = cardinal(said, 0)
+        apart = number is not None and number[1] == len(said) and not self.says and not self.kinds
         return (
             (_THERE if said in self.says else 0.0)
             + (_OF_THAT_KIND if alike else 0.0)
             + (_ONE_WORD if len(said) == 1 or alike else 0.0)
+            + (_NUMBER if apart else 0.0)
             + (_NAME if named else 0.0 if alike else _LONG * (len(said) - 1))
         )
 

@@ -4,11 +4,12 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
+from nimble_lantern.core.commands.columns import OF_A_HEADING
 from nimble_lantern.core.commands.when import names_a_block, stands_here
 from nimble_lantern.core.document.edits import AddBlocks, Edit
 from nimble_lantern.core.document.model import Block, Kind, Position
 from nimble_lantern.core.document.tables import outside
-from nimble_lantern.core.grammar.catalogue import Parse, each, rule
+from nimble_lantern.core.grammar.catalogue import Parse, Way, each, rule
 from nimble_lantern.core.lexicon.closed import ARTICLES, AUXILIARIES, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.lexicon.sentences import VERBS
@@ -42,6 +43,14 @@ def on_an_empty_line(sitting: Sitting, parse: Parse) -> bool:
     left, right = block.text[: place.offset].rstrip(), block.text[place.offset :].strip()
     ended = not left or left[-1] in ".?!:" or block.kind is Kind.HEADING
     return not right and ended and block.cell is None
+
+
+def _usual_columns(sitting: Sitting, parse: Parse) -> bool:
+    """ "A table with name plot and prize" where one is begun; "a table with cups and plates" may be
+    one with legs."""
+    heads = [head.lower() for head in headings_in(tuple(parse.args.get("names", ())))]
+    usual = any(head in OF_A_HEADING for head in heads)
+    return usual and on_an_empty_line(sitting, parse) and names_columns(sitting, parse)
 
 
 @rule("what_for", "{words}", heard=False)
@@ -79,6 +88,7 @@ MADE_OTHERWISE = (
         "[a] table with [the] (columns | [column] (headings | headers)) {names:words}",
         f"{_MAKE} table [<placed_here>] headed {{names:words}}",
     ),
+    Way("[a] table (with | of) {names:words}", when=_usual_columns),
     *each(
         under_a_block,
         "<make_table> table {side:beside} {target}",

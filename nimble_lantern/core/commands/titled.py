@@ -121,12 +121,13 @@ def _heads_on(sitting: Sitting, parse: Parse) -> bool:
     left = sitting.document.blocks[place.block].text[: place.offset].split()
     behind = sitting.document.blocks[place.block].text[place.offset :].strip()
     goes_on = text[0] in PREPOSITIONS | _WHITHER or text[:1] in _LEVELS or behind
-    asks = text[0] in _ASKING and text[1:2] == ("to",)  # "what to do until then"
+    ended = not left or left[-1][-1:] in (".", "?", "!")
+    begins = ended or sitting.document.blocks[place.block].kind is Kind.HEADING
+    asks = text[0] in _ASKING and (text[1:2] == ("to",) or begins)  # "what to do", "what is on"
     tells = not asks and not AUXILIARIES.isdisjoint(text)
     if goes_on or len(text) > _LONGEST_HEADING or tells:
         return False
     headings = sum(block.kind is Kind.HEADING for block in sitting.document.blocks)
-    ended = not left or left[-1][-1:] in (".", "?", "!")
     open_end = not ended and left[-1].lower() in LITTLE | AUXILIARIES
     if text[0] in DETERMINERS:
         usual = headings > 1 or headings and ended
@@ -195,6 +196,7 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
     ),
     Way("(heading | headline | header) {text}", when=_names_the_page),
     Way("{usual:headed_so} {text}", when=_heads_on),
+    Way("{usual:headed_so} {text:words} {side:beside} {target}", when=_at_a_block),
     Way("heading level {level:levelled} {text}", when=_on_an_empty_line),
     Way("[(a | the)] {level:titled} {said:saying} {text}", when=_behind_a_text),
     Way(f"{_NEXT} [{{said:saying}}] {{text}}", when=_after_a_sentence),

@@ -45,6 +45,8 @@ _THANKS = "(thanks | thank you | please | cheers)"
     f"(i'm | i am | we're | we are) (done | finished) [for (today | now | the day)] {_THANKS}",
     f"(i have | i've) finished [for (today | now | the day)] {_THANKS}",
     f"(that's | that is) (all | it | everything) [for (today | now | the day)] {_THANKS}",
+    f"(that will | that'll) do [(nicely | for (today | now | the day))] {_THANKS}",
+    f"[(let's | let us | i'll | we'll)] (stop | leave it) there [for (today | now)] {_THANKS}",
     example="that's all for today thank you",
     group="desk",
     heard=0,
@@ -176,6 +178,11 @@ CATALOGUE.table(
     {"a [straight] (line | rule) (across | right across) (the page | here | it)": "Ruled lines"},
     heard=False,
 )
+CATALOGUE.table(
+    "line_over",
+    {"a [(straight | ruled | thin | thick)] (line | rule) (above | over)": "Ruled lines"},
+    heard=False,
+)
 CATALOGUE.table("in_columns", {"columns": "Columns of text"}, heard=False)
 CATALOGUE.table("margins", {"margins": "Margins of another width"}, heard=False)
 
@@ -204,6 +211,7 @@ def translate(sitting: Sitting) -> Refusal:
     "[a] {thing:page_break} (before | after | above | below | at) {target}",
     "(start | begin | put | move) {target} (on | onto | to) a new {thing:new_page}",
     "(put | draw | add) {thing:across}",
+    "(put | draw | add) {thing:line_over} {target}",
     "(put | insert | add) [the] {thing} in",
     "(put | make | set | turn | lay) (it | this | that | the (list | letter | text | page)) [out]"
     " (in | into) (two | three) {thing:in_columns}",

@@ -50,6 +50,13 @@ def compose(
     return _composed(sitting, words, None, continues=False)
 
 
+def on_a_new_line(sitting: Sitting, words: Sequence[str] = ()) -> Wrote:
+    """Begin a paragraph, whatever the line before it ends with, and write words in it."""
+    marked = sitting.settings.auto_punctuation and words
+    pauses = frozenset[int]() if marked else None
+    return _composed(sitting, (*_NEW, *words), pauses, continues=False, breaks=True)
+
+
 def _below_a_heading(sitting: Sitting, words: Sequence[str], pause: float) -> bool:
     """Whether words begin what stands below a heading that was just said, and are none of it.
 

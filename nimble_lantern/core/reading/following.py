@@ -148,7 +148,8 @@ def corrected(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
     before, command, _ = last
     while words[1:2] == ("not",) and words[0] in _BEFORE_NOT:
         words = words[1:]
-    not_that = words[0] == "not" and len(words) > _TWO and words[1] in before
+    not_that = words[0] == "not" and len(words) > _TWO
+    not_that = not_that and any(words[1] in (w, f"{w}d", f"{w}ed") for w in before)
     for n in (4, 3, 2, 1):
         rest = words[n:]
         if words[:n] == ("no",) and rest == (CATALOGUE.commands[command].traits.puts_on,):

@@ -52,7 +52,7 @@ def titled(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
     word, after = words[i], words[i + 1] if i + 1 < len(words) else ""
     if not after or set(before[-2:]) & (DETERMINERS | ARTICLES_AND_OWNERS):
         return False
-    if word in KIN_TITLES:
+    if word in KIN_TITLES | PARENTS:
         return _is_called(word, after)
     if word == "saint":
         return after not in LITTLE | AUXILIARIES

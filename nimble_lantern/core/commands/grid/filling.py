@@ -86,6 +86,10 @@ def _new_and_clear(sitting: Sitting, parse: Parse) -> bool:
         "(another | new | a new) {row:row_or_line} [(with | saying | that says)] {text}",
         when=_clear_or_sure,
     ),
+    Way(
+        "[(and | then | next)] {row:a_row} [(with | saying | is | has)] {text}",
+        when=_clear_or_sure,
+    ),
     *each(
         _new_and_clear,
         "(<adding> | put | enter | write) {text:words} (to | in | into) <the_table>",

@@ -20,7 +20,7 @@ from nimble_lantern.core.commands.passage_here import (
 )
 from nimble_lantern.core.commands.passages.blanks import at_blank
 from nimble_lantern.core.commands.wording import quoted
-from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.composing.dictating import on_a_new_line
 from nimble_lantern.core.composing.storing import as_blocks, within_line
 from nimble_lantern.core.document.model import Position, Range
 from nimble_lantern.core.errors import Refusal
@@ -116,7 +116,7 @@ def call(
         whole = sitting.document.whole
         sitting = sitting.placed(whole.start if edge == "start" else whole.end)
         if edge == "end" and not whole.empty:
-            sitting = compose(sitting, ("new", "paragraph")).sitting
+            sitting = on_a_new_line(sitting).sitting
     if passage is None:
         n = number or 0
         if not 1 <= n <= len(sitting.passages):
