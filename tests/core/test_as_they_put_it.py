@@ -203,7 +203,7 @@ class PutRight(AtWork):
 
 class AtOnce(AtWork):
     def test_the_empty_row_here(self) -> None:
-        row = "| Thursday | Order paraffin | Sid |"
+        row = "| Thursday | order paraffin | Sid |"
         for said in ("fill it with thursday order paraffin sid", "thursday order paraffin sid"):
             self.has(ROTA, f"go to monday / add a row at the bottom / {said}", row)
         said = "go to monday / add a row at the bottom / on monday we sail to york"
@@ -213,7 +213,7 @@ class AtOnce(AtWork):
         self.assertEqual(desk.markdown, ROTA)
 
     def test_columns(self) -> None:
-        self.has(ROTA, "fill the job column with rest", "| Wednesday | Rest | Ida |", "sweep the")
+        self.has(ROTA, "fill the job column with rest", "| Wednesday | rest | Ida |", "sweep the")
         said = "put yes in every cell of the who column"
         self.has(ROTA, said, "stair | Yes |", "lamp | Yes |", "| Day | Job | Who |")
         self.has(ROTA, "clear the who column", "| Day | Job | Who |", "| sweep the stair |  |")
@@ -224,7 +224,7 @@ class AtOnce(AtWork):
             "paint the rail goes in the job column on wednesday",
             "go to wednesday's job / wednesday's job is paint the rail",
         ):
-            self.has(ROTA, said, "| Wednesday | Paint the rail | Ida |")
+            self.has(ROTA, said, "| Wednesday | paint the rail | Ida |")
         self.stays(ROTA, "put the soap in wednesday's job", "wednesday's job is hard")
 
     def test_the_cell_below(self) -> None:

@@ -76,7 +76,7 @@ class Headings(AtWork):
             "the second paragraph needs a heading called what we need",
             "above the second paragraph put a heading saying what we need",
         ):
-            self.has(FAIR, said, "ten.\n\n# What we need\n\nWe still", command="titled.add")
+            self.has(FAIR, said, "ten.\n\n## What we need\n\nWe still", command="titled.add")
         self.has(
             FAIR, "put a heading saying cakes above the second paragraph", "# Cakes\n\nWe still"
         )
@@ -119,8 +119,8 @@ class Rows(AtWork):
             "go to cox / new row olive pell gull stroke",
             "put olive pell with gull and stroke in the table",
         ):
-            self.has(CREWS, said, "| Gull | Stroke |", command="grid.fill_row")
-        self.has(CREWS, "add a row at the top with gus tern cox", "| Gus | Tern | Cox |\n| Ida")
+            self.has(CREWS, said, "| Gull | stroke |", command="grid.fill_row")
+        self.has(CREWS, "add a row at the top with gus tern cox", "| Gus | Tern | cox |\n| Ida")
         made = (
             "make a table with columns for name boat and seat / new row ida tern bow / next box x"
         )

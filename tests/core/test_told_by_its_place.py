@@ -113,7 +113,7 @@ class ByItsFirstWords(AtWork):
             "put repairs as a heading above the pump",
             "put a heading above the pump / repairs",
         ):
-            self.has(SHED, said, "Greta.\n\n# Repairs\n\nThe pump")
+            self.has(SHED, said, "Greta.\n\n## Repairs\n\nThe pump")
         self.has(SHED, "add a subheading purchases", "shed.\n\n## Purchases")
         self.stays(SHED, "we need a heading dog", "add a heading row", "put a header on the page")
 

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.when import is_selected, names_no_thing
@@ -11,11 +12,12 @@ from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.lexicon.closed import ARTICLES
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, That, Words
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import named_as_written
-from nimble_lantern.core.writing.capitals import capitalised, title_case
+from nimble_lantern.core.writing.capitals import capitalised, starts_sentence, title_case
 
 
 def _each_word(text: str) -> str:
@@ -114,8 +116,20 @@ def _first_letter(text: str) -> str:
     group="revising",
 )
 def initial(sitting: Sitting, target: Places, letter: tuple[str, ...] = ()) -> Done:
-    """Begin a target with a capital."""
-    return recased(sitting, target, _first_letter)
+    """Begin a target with a capital; of words in a sentence, those behind an article."""
+    ranges = target.ranges
+    if target.heard.split(" ")[0] in ARTICLES:
+        ranges = tuple(_behind_the_article(sitting, r) for r in ranges)
+    return recased(sitting, replace(target, ranges=ranges), _first_letter)
+
+
+def _behind_the_article(sitting: Sitting, r: Range) -> Range:
+    """ "The weir" of a sentence is "the Weir" with a capital."""
+    first, _, rest = sitting.document.text(r).partition(" ")
+    begins = starts_sentence(sitting.document.blocks[r.start.block].text[: r.start.offset])
+    if first not in ARTICLES or not rest or begins:
+        return r
+    return Range(r.start._replace(offset=r.start.offset + len(first) + 1), r.end)
 
 
 @command(

@@ -7,6 +7,7 @@ from typing import NamedTuple
 
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.document.tables import Table
+from nimble_lantern.core.lexicon.closed import ARTICLES
 from nimble_lantern.core.lexicon.figures import MONEY
 from nimble_lantern.core.mending.knowing import spoken_words
 from nimble_lantern.core.targets.alike import kind_of
@@ -49,8 +50,9 @@ class Column(NamedTuple):
         kind = "number" if said in _NO_AMOUNT else kind_of(said)
         if kind == "number" and self.says and said[-1] not in MONEY:
             # "Twelve best" is no number of a column that has bare ones.
-            number = cardinal(said, 0)
-            counted = number is None or number[1] < len(said)
+            bare = tuple(w for w in said if w not in ARTICLES)
+            number = cardinal(bare, 0)
+            counted = number is None or number[1] < len(bare)
             if counted and all(len(words) == 1 for words in self.says):
                 return False
         return bool(kind) and kind in self.kinds

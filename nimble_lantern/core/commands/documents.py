@@ -27,6 +27,16 @@ CATALOGUE.names("document", of=lambda sitting: sitting.shelf, partial=True)
 CATALOGUE.names("script", of=lambda sitting: sitting.scripts)
 
 
+CATALOGUE.table(
+    "paper",
+    {
+        "(letter | notice | newsletter | report | rota | invitation | speech | poem | story"
+        " | recipe | card | email | message | document | [set of] minutes)": True
+    },
+    heard=False,
+)
+
+
 def spoken_title(words: tuple[str, ...]) -> str:
     return capitalised(write(words, Place(), Manner()).text)
 
@@ -56,6 +66,7 @@ def _nothing_written(sitting: Sitting, parse: Parse) -> bool:
     "new (letter | file | sheet)",
     Way("[a] (new | fresh | clean | blank) page", when=_nothing_written),
     "start (a (letter | document) | again on a new (sheet | page))",
+    "(start | begin | make | open | give me) [me] (a | some | the) new <paper> [for me]",
     "(save | keep | finish) (it | this | that) and (start | begin | open | make) (a new | another)"
     " (one | document | letter)",
     "(new | start a new | make a new) (document | letter) (called | named | [and] call it) {text}",
@@ -70,6 +81,27 @@ def new_document(sitting: Sitting, text: tuple[str, ...] | None = None) -> Done:
     name = free_name(spoken_title(text) if text else "Untitled", taken)
     there = replace(sitting, view=View.DESK)
     return _effect(there, f"a new document called “{name}”", NewDocument(name))
+
+
+_WISH_TO = (
+    "(i (want | need | have | would like) to | i'd like to | i've got to | let's | let us | let me"
+    " | can we | help me [to])"
+)
+
+
+@command(
+    f"{_WISH_TO} (write | do | start | begin | make) (a | an | the | my | some | another) [new]"
+    " <paper> [(to | for | about) {words}]",
+    "(start | begin | make) [me] (a | an | the | my | some) <paper> [(to | for | about) {words}]",
+    example="i want to write a letter",
+    group="desk",
+    heard=0,
+    when=_nothing_written,
+)
+def empty_page(sitting: Sitting, words: tuple[str, ...] = ()) -> Done:
+    """Say how a letter is begun on a page where nothing is written yet."""
+    told = "this page is empty: say what is to stand on it, “title” and words for its title"
+    return Done(sitting, f"{told}; “that was text” writes what you said")
 
 
 @command(

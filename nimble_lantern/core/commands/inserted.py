@@ -284,6 +284,13 @@ def in_prose(sitting: Sitting, parse: Parse) -> bool:
     return told and plain_words(sitting, parse)
 
 
+def in_what_was_revised(sitting: Sitting, parse: Parse) -> bool:
+    """ "And start it with my second point is", right after that got a paragraph of its own."""
+    last = sitting.trail[-1:]
+    made = bool(last) and last[0].made and last[0].read_as is ReadAs.COMMAND
+    return made and len(sitting.that) == 1 and plain_words(sitting, parse)
+
+
 def beside_a_run(sitting: Sitting, parse: Parse) -> bool:
     """ "Say hurt her wrist after fell on the step", where it says so."""
     target = parse.args.get("target")

@@ -342,6 +342,7 @@ CATALOGUE.table(
         when=inserted.a_mark_of_words,
     ),
     Way("{inner:opening} {target} with {text}", when=inserted.in_prose),
+    Way("{inner:opening} {target:that_alone} with {text}", when=inserted.in_what_was_revised),
     example="add every day at the end of the first paragraph",
     group="revising",
 )

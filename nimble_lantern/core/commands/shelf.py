@@ -229,7 +229,7 @@ def other_document(sitting: Sitting) -> Done | Refusal:
 
 @command(
     "(copy | duplicate) (this | the) [whole] (document | letter)",
-    "make a (copy | duplicate) of (this | it)",
+    "make a (copy | duplicate) of (this | it) [(called | named | and call it) {text:words}]",
     "(copy | duplicate) (this | the) (document | letter) (as | and call it) {text:words}",
     "make a (copy | duplicate) of (this | the) (document | letter)"
     " [(called | named | as | and call it) {text:words}]",

@@ -6,7 +6,7 @@ from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import Sign, Unit, Units, Words, of_the_page
-from nimble_lantern.core.targets.words import a_whole_sentence, in_a_list, named_as_written
+from nimble_lantern.core.targets.words import a_whole_sentence, exact, in_a_list, named_as_written
 
 
 def parts_or_items(sitting: Sitting, parse: Parse) -> bool:
@@ -47,7 +47,17 @@ def _quoted(sitting: Sitting, value: object) -> bool:
     if not isinstance(value, Words):
         return False
     long = len(value.words) >= _LONG_ENOUGH and named_as_written(sitting.document, value)
-    return long or a_whole_sentence(sitting.document, value.words)
+    return long or a_whole_sentence(sitting.document, value.words) or _begins_one(sitting, value)
+
+
+def _begins_one(sitting: Sitting, value: Words) -> bool:
+    """ "Before ida will bring", where one sentence begins so."""
+    found = exact(sitting.document, value.words) if len(value.words) >= _LONG_ENOUGH - 2 else []
+    if len(found) != 1:
+        return False
+    start = found[0].start
+    block = sitting.document.blocks[start.block]
+    return any(begin == start.offset for begin, _ in block.sentences)
 
 
 _LONG_ENOUGH = 5

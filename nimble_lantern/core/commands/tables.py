@@ -426,7 +426,7 @@ def _of_a_part(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "(make | turn | change | convert | put) {target} (into | in | to) a table",
-    "(make | build) a table (of | from | out of) {target}",
+    "(make | build) a [<little>] table (of | from | out of) {target}",
     "make {target} a table",
     "(<wish> | have | show | set out | lay out | set | put | write | arrange) {target} [out] (as"
     " | in"

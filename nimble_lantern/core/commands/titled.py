@@ -22,11 +22,12 @@ from nimble_lantern.core.targets.model import Places, That, Unit, Units
 from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.writing.lexer import Manner, special
 
-_TITLE = 0
+_TITLE, _USUAL = 0, -1
 CATALOGUE.table(
     "titled",
     {
-        "[(new | big | large | main | proper)] (heading | header | headline)": 1,
+        "[new] (heading | header | headline)": _USUAL,
+        "[new] (big | large | main | proper) (heading | header | headline)": 1,
         "[main] title": _TITLE,
         "[new] (subheading | sub heading | smaller heading | second level heading)": 2,
         "[new] heading [level] two": 2,
@@ -44,7 +45,7 @@ CATALOGUE.table("headed_so", {"(heading | header)": True}, heard=False)
 CATALOGUE.table("levelled", {"one": 1, "two": 2, "three": 3}, heard=False)
 _SAID = frozenset("saying that which called reading with".split())
 _ADD_ONE = f"{ADD} (a | another | the) {{level:titled}}"
-_NEXT = "[now] [the] (next | new | another) {level:titled}"
+_NEXT = "([now] [the] (next | new | another) | (next | then) (a | the)) {level:titled}"
 
 
 def _of_a_part(sitting: Sitting, parse: Parse) -> bool:
@@ -145,10 +146,10 @@ def _behind_a_text(sitting: Sitting, parse: Parse) -> bool:
     return not sitting.document.blocks[place.block].text[place.offset :].strip()
 
 
-def _usual_level(sitting: Sitting) -> int:
-    """That of the last heading; below a title, one less than it."""
+def _usual_level(sitting: Sitting, at: int) -> int:
+    """That of the last heading above a block; below a title, one less than it."""
     blocks = sitting.document.blocks
-    last = next((b for b in reversed(blocks) if b.kind is Kind.HEADING), None)
+    last = next((b for b in reversed(blocks[:at]) if b.kind is Kind.HEADING), None)
     if last is None:
         return 1
     level = last.level or 1
@@ -200,6 +201,7 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
     Way("heading level {level:levelled} {text}", when=_on_an_empty_line),
     Way("[(a | the)] {level:titled} {said:saying} {text}", when=_behind_a_text),
     Way(f"{_NEXT} [{{said:saying}}] {{text}}", when=_after_a_sentence),
+    Way(f"{_NEXT} (for | about) {{text}}", when=_after_a_sentence),
     *each(
         _on_an_empty_line,
         "(a | another | the) {level:titled} {said:saying} {text}",
@@ -237,8 +239,7 @@ def add(
     One that is begun is where the next words go.
     """
     document, here = sitting.document, sitting.writing_place
-    if usual:
-        level = _usual_level(sitting)
+    level = _USUAL if usual else level
     at, before = here.block, here.offset == 0
     if target is not None:
         before = side == "before"
@@ -246,6 +247,8 @@ def add(
     elif edge or level == _TITLE and any(b.text for b in document.blocks):
         edge = edge or "start"
         at, before = (0, True) if edge == "start" else (len(document.blocks) - 1, False)
+    if level == _USUAL:
+        level = _usual_level(sitting, at + (not before))
     if target is None and not edge and not document.blocks[at].text.strip():
         wrote = compose(replace(sitting.about(()), insertion=Position(at, 0)), text)
         wrote = replace(wrote, sitting=replace(wrote.sitting, insertion=None))

@@ -21,6 +21,7 @@ from nimble_lantern.core.document.model import (
     Piece,
     Position,
 )
+from nimble_lantern.core.document.units import dated
 from nimble_lantern.core.lexicon.sentences import CONTINUES, NEEDS_COMMA, SUBORDINATE
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.writing.capitals import starts_sentence
@@ -58,14 +59,16 @@ def on_a_new_line(sitting: Sitting, words: Sequence[str] = ()) -> Wrote:
 
 
 def _below_a_heading(sitting: Sitting, words: Sequence[str], pause: float) -> bool:
-    """Whether words begin what stands below a heading that was just said, and are none of it.
+    """Whether words begin what stands below a heading that was just said, or a date that was just
+    put there, and are none of it.
 
     Marks belong to it, what breaks it says so itself, and "and" and its like go on with it.
     """
     if sitting.insertion is not None or sitting.headed != sitting.caret or not words:
         return False
     block = sitting.document.blocks[sitting.caret.block]
-    ended = block.kind is Kind.HEADING and not block.text[sitting.caret.offset :].strip()
+    apart = block.kind is Kind.HEADING or dated(block)
+    ended = apart and not block.text[sitting.caret.offset :].strip()
     said = [tuple(words[:n]) for n in range(1, _LONGEST_SIGN + 1)]
     breaks = (BREAKS.get(words, "") for words in said)
     # Another heading is told as one only where something begins.

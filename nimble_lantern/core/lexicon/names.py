@@ -78,6 +78,11 @@ PHRASES = (
 GIVEN = frozenset(
     (
         "ada adam adrian agnes aidan alan albert alexander alf alfred alice alison amanda amelia"
+        " femi olu kwame wei zainab chidi amara ngozi kofi abena anjali deepak arjun ravi"
+        " sunita farah hassan ibrahim khadija noor samira tariq hiroshi yuki kenji akira minh"
+        " linh agnieszka piotr kasia wojtek ewa marek zofia svetlana lars bjorn giulia paolo"
+        " luca amelie celine aoife niamh siobhan ciara saoirse eilidh cerys bronwen dafydd"
+        " owain sinead declan padraig"
         " amy andrew angela ann anna anne annie anthony archie arnie arthur audrey barbara barney"
         " beatrice bella benjamin bernard bert bertie bess beth betty brenda brian bridget callum"
         " cameron caroline catherine cecilia charles charlotte chloe christine christopher claire"

@@ -10,10 +10,11 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
+from itertools import pairwise
 
 from nimble_lantern.core.grammar.catalogue import CATALOGUE
 from nimble_lantern.core.lexicon.asked import LONGEST, LOOKS, ROLES, Looks, Phrase, Role
-from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE
+from nimble_lantern.core.lexicon.closed import ARTICLES, DETERMINERS, LITTLE
 from nimble_lantern.core.targets.model import (
     That,
     Units,
@@ -45,6 +46,7 @@ class _Said:
 _Saying = tuple[_Said, ...]
 
 
+_ASKING = frozenset("put make give let want please".split())
 _MENDED = frozenset("put make set it that this right now again please then".split())
 
 
@@ -55,6 +57,8 @@ def in_order(words: Sequence[str]) -> Iterator[tuple[str, ...]]:
         return
     if _MENDED.issuperset(words):
         return  # what is put right is mended, and not set right
+    if any(a in ARTICLES and b in _ASKING for a, b in pairwise(words)):
+        return  # "round brackets the put last two words" is in no order at all
     size = len(words)
     before, behind = _before(words), _behind(words)
     match = CATALOGUE.grammar.match(words)

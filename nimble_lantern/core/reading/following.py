@@ -74,7 +74,11 @@ _SORRY = _phrases(
 _BEFORE_NOT = frozenset("actually oh no wait sorry".split())
 _HARDLY = frozenset("no sorry oh just only".split())
 _ONLY = frozenset("only just".split())
-_NOT = _phrases("not, but not, except, except for, all but, apart from, not for, but leave")
+_NOT = _phrases(
+    "not, but not, except, except for, all but, apart from, not for, but leave, not in, but not in",
+    "except in, leave it in, but leave it in, not at",
+)
+_AFTER_ALL = _phrases("though, please, after all, again")
 _WITHOUT = (
     ("take", "the", "{look}", "off"), ("no", "{look}", "for"), ("un{look}",),
 )  # fmt: skip
@@ -284,13 +288,30 @@ def _as_well(words: Phrase, command: str) -> Iterator[Phrase]:
 def _but_not(before: Phrase, command: str, words: Phrase) -> Iterator[Phrase]:
     """ "Not the title", after all was made italic; of what was, if it is a part of that."""
     look = CATALOGUE.commands[command].traits.puts_on
-    for n in (2, 1) if look else ():
+    words = next((words[: -len(t)] for t in _AFTER_ALL if words[-len(t) :] == t), words)
+    for n in (4, 3, 2, 1):
         rest = words[n:]
         if words[:n] not in _NOT or not rest:
+            continue
+        if not look:
+            yield from _back_in(before, command, rest)
             continue
         whole = [("of", *before[start:end]) for start, end, _ in named_in(before, command)]
         for without, of in product(_WITHOUT, (*whole, ())):
             yield (*(w.format(look=look) for w in without), *rest, *of)
+
+
+def leaves_some(words: Phrase) -> bool:
+    """Whether words say where something is not to be done: "not in the title"."""
+    return any(words[:n] in _NOT for n in (4, 3, 2, 1))
+
+
+def _back_in(before: Phrase, command: str, part: Phrase) -> Iterator[Phrase]:
+    """ "Not in the title", after words were replaced everywhere."""
+    parses = (p for p in CATALOGUE.parses(before) if p.command.name == command)
+    done = next((p for p in parses if isinstance(p.args.get("target"), Words)), None)
+    if done is not None and "text" in done.args and CATALOGUE.commands[command].traits.every_place:
+        yield ("replace", *done.args["text"], "in", *part, "with", *done.args["target"].words)
 
 
 def _first_of_all(before: Phrase, command: str, part: Phrase) -> Iterator[Phrase]:

@@ -47,7 +47,7 @@ def _named(words: Phrase) -> Iterator[tuple[Phrase, bool]]:
         same = rest[len(said) :] if said or len(lead) > 1 else ()
         if same and same[0] in _TO:
             yield same[1:], True
-    if tail and bare:
+    if bare and (tail or bare != words):
         yield bare, False
 
 

@@ -29,6 +29,7 @@ from nimble_lantern.core.reading.following import (
     corrected,
     follows,
     hardly_said,
+    leaves_some,
     regrets,
     reworded,
     says_where,
@@ -122,7 +123,8 @@ def _following(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked])
     for plain in (Plainer(words), *(a.plain for a in asked)):
         for said in follows(sitting, plain.words, regrets(words)):
             found = exactly(seen_from(sitting), said, whole=False)
-            if found.kind is Judged.COMMAND and (_writes_nothing(found) or says_where(plain.words)):
+            told = says_where(plain.words) or leaves_some(plain.words)
+            if found.kind is Judged.COMMAND and (told or _writes_nothing(found)):
                 return found
     return None
 

@@ -36,6 +36,7 @@ _TWELVE_HOURS = 12
 _OF_ANOTHER_LENGTH = 8.0
 _LEAST_ALIKE, _AS_GOOD = 55.0, 8.0
 _NAMES_ALIKE = 70.0
+_FEW = 3
 _COMMON = 4.2
 """Zipf frequency from which a word is no name; "may" is 6, "wilf" 2.5 (wordfreq's scale)."""
 
@@ -119,8 +120,10 @@ def mends(document: Document, within: Range, words: Sequence[str]) -> list[Mend]
     kind = kind_of(wanted)
     ranked: list[tuple[float, Mend]] = []
     sizes = _SIZES if kind in _OF_ANY_LENGTH else {1, 2, len(wanted)}
+    if len(wanted) > _FEW and kind not in (*_OF_ANY_LENGTH, "number"):
+        sizes = {len(wanted)}  # a number may be one word in figures
     dates: list[Range] = []
-    for r, said in _windows(document, within, sizes, len(wanted)):
+    for r, said in _windows(document, within, sizes):
         if said == wanted:
             continue
         if _date(said):
@@ -215,14 +218,14 @@ def _rare(word: str) -> bool:
 
 
 def _windows(
-    document: Document, within: Range, sizes: set[int], size: int
+    document: Document, within: Range, sizes: set[int]
 ) -> Iterator[tuple[Range, tuple[str, ...]]]:
-    """Runs of so many words, of no others than `size` if that is many, as they are spoken."""
+    """Runs of so many words, as they are spoken."""
     for b in range(within.start.block, within.end.block + 1):
         block = document.blocks[b]
         forms = index_of(block).forms
         for n in range(len(block.words)):
-            for many in sorted(sizes if size <= 3 or sizes is _SIZES else {size}):
+            for many in sorted(sizes):
                 if n + many > len(block.words):
                     continue
                 r = Range(Position(b, block.words[n][0]), Position(b, block.words[n + many - 1][1]))

@@ -8,6 +8,7 @@ from typing import Protocol
 
 from nimble_lantern.core.document.changes import changed
 from nimble_lantern.core.document.model import Block
+from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import (
     ABBREVIATIONS,
@@ -165,7 +166,7 @@ that nobody knows beforehand: "Osric Pell"."""
 def _run_names(run: list[str], opened: bool) -> Iterable[tuple[str, ...]]:
     if opened:
         run = run[1:] if len(run) == 1 or _opens(run[0].lower()) else run
-    if run:
+    if run and not (len(run) == 1 and run[0].istitle() and run[0].lower() in LITTLE):
         yield tuple(run)
     rarest = all(zipf(word.lower()) < _RAREST for word in run)
     if len(run) == _FULL_NAME and (run[0].lower() in GIVEN or rarest):

@@ -5,8 +5,9 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands.columns import Said
-from nimble_lantern.core.commands.grid.filling import cells_told, filled, shared_surely
+from nimble_lantern.core.commands.grid.filling import cells_told, filled
 from nimble_lantern.core.commands.put_in import a_row_and_a_column, row_and_column
+from nimble_lantern.core.commands.sharing import shared_surely
 from nimble_lantern.core.commands.table_here import (
     Part,
     at_cell,

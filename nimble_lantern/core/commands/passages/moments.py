@@ -130,11 +130,12 @@ def _in_a_paragraph(sitting: Sitting, parse: Parse) -> bool:
 @command(
     Way("[and] [now] [then] [<put>] {moment:moment_of_day} {side:beside_it}", when=_in_a_paragraph),
     Way("[and] (now | then | next) {moment:moment_of_day}", when=_empty_line),
+    Way("[and] [now] [then] date {side:beside_it}", when=_in_a_paragraph),
     example="put the date underneath",
     group="writing",
     heard=0,
 )
-def moment_here(sitting: Sitting, moment: str, side: str = "after") -> Done | Refusal:
+def moment_here(sitting: Sitting, moment: str = "date", side: str = "after") -> Done | Refusal:
     """Write today's date or the time on a line of its own, and go on behind it."""
     words = _told(sitting, moment)
     if isinstance(words, Refusal):
@@ -150,7 +151,8 @@ def moment_here(sitting: Sitting, moment: str, side: str = "after") -> Done | Re
     after = sitting.edited(edit)
     after = after.placed(Position(b, len(after.document.blocks[b].text)))
     there = after.about((block_range(after.document, b),))
-    return Done(replace(there, wrote=there.caret), f"wrote {quoted(words)} {side} that")
+    there = replace(there, wrote=there.caret, headed=there.caret)
+    return Done(there, f"wrote {quoted(words)} {side} that")
 
 
 @command(

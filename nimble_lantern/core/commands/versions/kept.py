@@ -108,7 +108,7 @@ _CALLED = frozenset("version draft state place spot passage document letter as".
     "(this | that) version is (called | named) {text:words}",
     "(take | make | keep | save) (a snapshot | a picture) [of this] (called | named | as | and call"
     " it) {text:words}",
-    "(keep | save | make | take) a copy of this [as it is] (called | named | as | and call it)"
+    "(keep | save | take) a copy of this [as it is] (called | named | as | and call it)"
     " [the] {text:draft_name}",
     "let this version be called {text:words}",
     "let this version be [the] {text:draft_name}",
@@ -118,10 +118,11 @@ _CALLED = frozenset("version draft state place spot passage document letter as".
     "(save | keep | store | remember | mark) how (it | this | everything) (is | stands | looks)"
     " [now] (as | and call it) {text:words}",
     *frames.called("version"),
-    "(keep | save | make | take | store) a (version | copy | snapshot) of (this | it | the"
-    " (letter |"
-    " text | document)) [as it is] [now] (as | called | named | under [the name] | and call it)"
+    "(keep | save | make | take | store) a (version | snapshot) of (this | it | the (letter | text"
+    " | document)) [as it is] [now] (as | called | named | under [the name] | and call it)"
     " {text:words}",
+    "(keep | save | take | store) a copy of (this | it | the (letter | text | document)) [as it is]"
+    " [now] (as | called | named | under [the name] | and call it) {text:words}",
     "(call | name | label) the (present | current) (version | draft | state) {text:words}",
     "(call | name | label | mark | save | keep | store | remember) this as [the] version [called]"
     " {text:words}",
