@@ -61,7 +61,21 @@ def _item_by_words(sitting: Sitting, parse: Parse) -> bool:
     """ "Cross buy paint off", where an item of a list says so; "cross off the first two"."""
     target = parse.args.get("target")
     told = isinstance(target, One) or isinstance(target, Units) and target.unit is Unit.ITEM
-    return told or in_a_list(sitting.document, target)
+    return told or in_a_list(sitting.document, target) and not _of_long_ones(sitting, target)
+
+
+def _of_long_ones(sitting: Sitting, target: object) -> bool:
+    """ "Tick off tom", where he is one word of what is a paragraph by its length."""
+    found = resolve(target, sitting) if isinstance(target, Words) else None
+    if not isinstance(target, Words) or not isinstance(found, Places):
+        return False
+    blocks = [sitting.document.blocks[r.start.block] for r in found.ranges]
+    few = len(target.words) < _FEW_OF_IT
+    return few and any(len(block.words) > _LONGEST_ITEM for block in blocks)
+
+
+_LONGEST_ITEM, _FEW_OF_IT = 12, 4
+"""Words of an item that may be named by fewer than so many of them."""
 
 
 def _plainly_named(sitting: Sitting, parse: Parse) -> bool:

@@ -28,7 +28,7 @@ CATALOGUE.names("script", of=lambda sitting: sitting.scripts)
 
 
 CATALOGUE.table(
-    "paper",
+    "new_paper",
     {
         "(letter | notice | newsletter | report | rota | invitation | speech | poem | story"
         " | recipe | card | email | message | document | [set of] minutes)": True
@@ -66,7 +66,7 @@ def _nothing_written(sitting: Sitting, parse: Parse) -> bool:
     "new (letter | file | sheet)",
     Way("[a] (new | fresh | clean | blank) page", when=_nothing_written),
     "start (a (letter | document) | again on a new (sheet | page))",
-    "(start | begin | make | open | give me) [me] (a | some | the) new <paper> [for me]",
+    "(start | begin | make | open | give me) [me] (a | some | the) new <new_paper> [for me]",
     "(save | keep | finish) (it | this | that) and (start | begin | open | make) (a new | another)"
     " (one | document | letter)",
     "(new | start a new | make a new) (document | letter) (called | named | [and] call it) {text}",
@@ -91,8 +91,9 @@ _WISH_TO = (
 
 @command(
     f"{_WISH_TO} (write | do | start | begin | make) (a | an | the | my | some | another) [new]"
-    " <paper> [(to | for | about) {words}]",
-    "(start | begin | make) [me] (a | an | the | my | some) <paper> [(to | for | about) {words}]",
+    " <new_paper> [(to | for | about) {words}]",
+    "(start | begin | make) [me] (a | an | the | my | some) <new_paper>"
+    " [(to | for | about) {words}]",
     example="i want to write a letter",
     group="desk",
     heard=0,

@@ -564,9 +564,8 @@ CATALOGUE.table(
     "(put | set) {target} in [the] {sorting}",
     "(sort | arrange | order) {target} [from] a to (z | zed | zee)",
     "{target} [from] a to (z | zed | zee)",
-    "(arrange | order) {target} alphabetically",
+    "(sort | arrange | order) {target} alphabetically",
     "alphabetise {target}",
-    "sort {target} alphabetically",
     "(get | arrange) {target} (in | into) [the] {sorting}",
     "{sorting} for {target}",
     "{target} [to be] in [the] {sorting}",
@@ -579,8 +578,10 @@ CATALOGUE.table(
 )
 def sort(sitting: Sitting, target: Places | None = None, sorting: int = 1) -> Done | Refusal:
     """Put the items of a list, or paragraphs, in alphabetical order."""
-    if target is None:
-        found = resolve(Units(Unit.LIST, Order.THIS), sitting)
+    there = target.first.start if target else sitting.caret
+    alone = target is None or there.block == target.ranges[-1].end.block
+    if target is None or alone and sitting.document.blocks[there.block].kind is Kind.ITEM:
+        found = resolve(Units(Unit.LIST, Order.THIS), sitting.placed(there))
         if isinstance(found, Refusal):
             return found
         target = found

@@ -152,9 +152,13 @@ def end_list(sitting: Sitting, there: bool = False) -> Done | Refusal:
         items = (n for n, block in enumerate(blocks) if block.kind is Kind.ITEM)
         b = min(items, key=lambda n: abs(n - b), default=b)
     if blocks[b].kind is Kind.ITEM and (
-        b != sitting.caret.block or blocks[b].text[sitting.caret.offset :].strip()
+        b != sitting.caret.block
+        or blocks[b].text[sitting.caret.offset :].strip()
+        or blocks[b].text.strip()
+        and blocks[b + 1 : b + 2]
+        and blocks[b + 1].kind is Kind.ITEM
     ):
-        # An item with the caret before or in its words stays one: on below the list it goes.
+        # An item with the caret in its words, or others below, stays one: below the list it goes.
         item = block_range(sitting.document, b)
         sitting = sitting.placed(all_within(Unit.LIST, sitting, item)[0].end)
     return Done(compose(sitting, ("end", "list")).sitting, "normal text after the list")
@@ -226,11 +230,20 @@ _SHORT_ITEM = 3
 _NO_ITEM = frozenset("nobody everybody everyone somebody someone anybody who what that".split())
 
 
+def _just_a_list(sitting: Sitting, parse: Parse) -> bool:
+    """ "Add femi to it", of the list that was just made or stands here."""
+    blocks, here = sitting.document.blocks, sitting.writing_place.block
+    made = (blocks[r.start.block] for r in sitting.that)
+    listed = blocks[here].kind is Kind.ITEM or any(b.kind is Kind.ITEM for b in made)
+    return listed and len(parse.args.get("text", ())) <= _SHORT_ITEM and _an_item(sitting, parse)
+
+
 def _behind_an_item(sitting: Sitting, parse: Parse) -> bool:
     """ "Add matches", right behind an item that says something: it does not go on so."""
     text, place = tuple(parse.args.get("text", ())), sitting.writing_place
     block = sitting.document.blocks[place.block]
     ended = block.kind is Kind.ITEM and 0 < len(block.text) == place.offset
+    ended = ended and text[-1] not in ("it", "that", "this", "them")
     short = len(text) <= _SHORT_ITEM + 1 and text[0] not in _GOING_ON | LITTLE
     return ended and short and sitting.selection is None
 
@@ -271,6 +284,7 @@ def _behind_an_item(sitting: Sitting, parse: Parse) -> bool:
         when=_an_item,
     ),
     Way("(add | also) {text:words}", when=_behind_an_item),
+    Way("(add | put) {text:words} (to | on) (it | that | this | them)", when=_just_a_list),
     example="add lamp oil to the list",
     group="format",
 )

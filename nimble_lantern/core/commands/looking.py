@@ -42,6 +42,15 @@ def _has_scrolled(sitting: Sitting, parse: Parse) -> bool:
     return last is not None and (last.command or "").startswith("looking.scroll")
 
 
+_PAGES = 1_000
+"""More than any text has."""
+CATALOGUE.table(
+    "outermost_way",
+    {"(top | start | beginning)": -1, "(bottom | end)": 1},
+    heard=False,
+)
+
+
 @command(
     "(scroll | page) {way} [a (bit | little)]",
     "(scroll | page) {way} [by] {number} [(pages | times | screens)]",
@@ -57,12 +66,16 @@ def _has_scrolled(sitting: Sitting, parse: Parse) -> bool:
     "(show me | let me see) (what is | what's) (further {way} | {way:beyond})",
     "i (can't | cannot | can not) see the {way:unseen} [of the <writing>]",
     Way("back {way}", when=_has_scrolled),
+    "(show me | let me see) the [very] {far:outermost_way} [of (it | this | the <writing>)]",
     example="scroll down",
     group="moving",
     grows=True,
 )
-def scroll(sitting: Sitting, way: int = 1, number: int = 1) -> Done:
-    """Look further down or up; the writing place stays where it is."""
+def scroll(sitting: Sitting, way: int = 1, number: int = 1, far: int = 0) -> Done:
+    """Look further down or up, or at an end; the writing place stays where it is."""
+    if far:
+        where = "end" if far > 0 else "top"
+        return Done(sitting, f"scrolled to the {where}", (Scroll(far * _PAGES),))
     return Done(sitting, f"scrolled {'down' if way > 0 else 'up'}", (Scroll(way * number),))
 
 

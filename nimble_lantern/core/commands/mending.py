@@ -12,6 +12,7 @@ from nimble_lantern.core.commands.by_letters import (
     spells_one,
     told_of,
 )
+from nimble_lantern.core.commands.same_words import nearly_what_was_said
 from nimble_lantern.core.commands.selecting import select
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.replacing import replace_range, without_stop
@@ -32,7 +33,6 @@ from nimble_lantern.core.targets.alike import Mend, kind_of, mends, of_one_kind
 from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.targets.sounds import heard_alike, phrase_key
 from nimble_lantern.core.targets.words import normal, places
-from nimble_lantern.core.writing.spoken import plain
 
 
 def _after_moving(sitting: Sitting) -> bool:
@@ -219,16 +219,6 @@ def _like_the_last_word(sitting: Sitting, parse: Parse) -> bool:
     return plain and bool(there) and heard_alike(there, word)
 
 
-def _the_same_and_more(sitting: Sitting, parse: Parse) -> bool:
-    """ "Actually grandma ida", where "Ida" was just said."""
-    text, last = tuple(parse.args.get("text", ())), sitting.trail[-1:]
-    if len(sitting.that) != 1 or not last or last[0].read_as is not ReadAs.TEXT:
-        return False
-    said = tuple(map(plain, sitting.document.text(sitting.that[0]).rstrip(".,").split()))
-    ends = (text[: len(said)], text[-len(said) :]) if said else ()
-    return len(said) <= 2 and len(said) < len(text) <= len(said) + 2 and said in ends
-
-
 def _old_and_new(parse: Parse) -> tuple[tuple[str, ...], tuple[str, ...]]:
     return tuple(parse.args.get("old", ())), tuple(parse.args.get("text", ()))
 
@@ -369,7 +359,7 @@ def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
     Way(f"{_NO} {{text}}", when=_plainly_mends),
     Way(f"({_NO} | or rather) {{link:put_between}} {{text}}", when=_mends_behind),
     Way("or rather {text:words}", when=_plainly_mends),
-    Way(f"{_NO} [(put | say | write | make it)] {{text}}", when=_the_same_and_more),
+    Way(f"{_NO} [(put | say | write | make it)] {{text}}", when=nearly_what_was_said),
     *each(
         spells_one,
         "[(no | sorry)] [(that's | that is | it's | it is | that should be | it should be)]"

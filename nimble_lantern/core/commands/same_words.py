@@ -9,6 +9,7 @@ from nimble_lantern.core.commands.instead import two_names, with_more
 from nimble_lantern.core.document.model import Document, Range
 from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import (
     ARTICLES,
     AUXILIARIES,
@@ -226,3 +227,19 @@ def one_beside_the_same_words(sitting: Sitting, parse: Parse) -> bool:
     # "Bring nine plates and not fourteen" is said to somebody, unless it says "bring" there.
     there = sitting.document.blocks[found[0][0].start.block]
     return text[0] not in VERBS - AUXILIARIES or text[0] in index_of(there).vocabulary
+
+
+def nearly_what_was_said(sitting: Sitting, parse: Parse) -> bool:
+    """ "Actually grandma ida", where "Ida" was just said; "no mill street", after "mill lane"."""
+    text, last = tuple(parse.args.get("text", ())), sitting.trail[-1:]
+    if len(sitting.that) != 1 or not last or last[0].read_as is not ReadAs.TEXT:
+        return False
+    said = tuple(map(plain, sitting.document.text(sitting.that[0]).rstrip(".,").split()))
+    ends = (text[: len(said)], text[-len(said) :]) if said else ()
+    more = len(said) <= 2 and len(said) < len(text) <= len(said) + 2 and said in ends
+    same = {a for a, b in zip(said, text, strict=False) if a == b} - LITTLE
+    other = 1 < len(said) == len(text) <= _FEW_WORDS and len(same) == len(text) - 1
+    return more or other
+
+
+_FEW_WORDS = 3

@@ -83,6 +83,21 @@ def _on_an_empty_page(sitting: Sitting, parse: Parse) -> bool:
     return empty and _on_an_empty_line(sitting, parse)
 
 
+def _without_a_title(sitting: Sitting, parse: Parse) -> bool:
+    """ "Title jumble sale", where nothing is written yet or a sentence has ended and no heading
+    stands; "title deeds are kept" goes on."""
+    text, place = tuple(parse.args.get("text", ("is",))), sitting.writing_place
+    left = sitting.document.blocks[place.block].text[: place.offset].rstrip()
+    headed = any(block.kind is Kind.HEADING for block in sitting.document.blocks)
+    ended = left[-1:] in (".", "?", "!") and not headed and not _on_its_own(text)
+    named = (AUXILIARIES | VERBS).isdisjoint(text) and len(text) <= _LONGEST_HEADING
+    return _on_an_empty_page(sitting, parse) or ended and named
+
+
+def _on_its_own(text: tuple[str, ...]) -> bool:
+    return text[:1] in _LEVELS or special(("title", *text), 0, Manner()) > 0 or a_look(text)
+
+
 def _on_an_empty_line(sitting: Sitting, parse: Parse) -> bool:
     """ "Heading two water" and "title case water" are written by their own rules."""
     text = tuple(parse.args.get("text", ()))
@@ -191,11 +206,11 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
         "(<begin> with | make | give (it | this | the <writing>)) (a | the) {level:titled}"
         " [{said:saying}] {text}",
         "(a | the) {level:titled} (is | <shall> (be | say) | will be) {text}",
-        "title {text}",
         "title (it | this | the <writing>) {text}",
         "head (it | this | the <writing>) [with] {text}",
     ),
     Way("(heading | headline | header) {text}", when=_names_the_page),
+    Way("title {text}", when=_without_a_title),
     Way("{usual:headed_so} {text}", when=_heads_on),
     Way("{usual:headed_so} {text:words} {side:beside} {target}", when=_at_a_block),
     Way("heading level {level:levelled} {text}", when=_on_an_empty_line),

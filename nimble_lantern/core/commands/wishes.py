@@ -35,9 +35,13 @@ def _of_what_was_done(sitting: Sitting, parse: Parse) -> bool:
     changed = last is not None and last.made and last.read_as is ReadAs.COMMAND
     if not changed or held or last is None or last.command is None:
         return False
-    return CATALOGUE.commands[last.command].group in ("format", "revising", "repair")
+    chosen = last.command.startswith("choosing.")
+    return chosen or CATALOGUE.commands[last.command].group in ("format", "revising", "repair")
 
 
+CATALOGUE.table(
+    "agreed", {"(yes | right | ah | oh | oh yes | ah yes | ok | okay)": True}, heard=False
+)
 _THANKS = "(thanks | thank you | please | cheers)"
 
 
@@ -57,10 +61,10 @@ def done(sitting: Sitting) -> Done:
 
 
 @command(
-    "[yes] [(that's | that is)] (right | better | perfect | lovely | great | brilliant | excellent"
-    " | more like it | just right | how i want it | what i (wanted | meant))",
-    "[yes] (that will | that'll) do [nicely]",
-    "[yes] (that's | that is) (it | fine | good | the one)",
+    "[<agreed>] [(that's | that is)] (right | better | perfect | lovely | great | brilliant"
+    " | excellent | more like it | just right | how i want it | what i (wanted | meant))",
+    "[<agreed>] (that will | that'll) do [nicely]",
+    "[<agreed>] (that's | that is) (it | fine | good | the one)",
     "(much | far) better",
     "well done",
     example="that's better",

@@ -204,8 +204,15 @@ def _points_beside(words: Sequence[str]) -> bool:
 _WHERE = PREPOSITIONS | BESIDE
 
 
+_ASKS_WHETHER = frozenset("is are was were do does did".split())
+"""First of all, they ask: "is steep bold", where it says "is steep"."""
+
+
 def fits(sitting: Sitting, parse: Parse) -> bool:
     if any(isinstance(v, Words) and _points_beside(v.words) for v in parse.args.values()):
+        return False
+    first = parse.args.get("target") if parse.pattern.startswith("{target}") else None
+    if isinstance(first, Words) and first.words[0] in _ASKS_WHETHER and len(first.words) > 1:
         return False
     if parse.command.traits.answers and sitting.question is None:
         rows = parse.command.traits.of_rows and numbered(sitting) > 0

@@ -152,7 +152,7 @@ def corrected(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
     before, command, _ = last
     while words[1:2] == ("not",) and words[0] in _BEFORE_NOT:
         words = words[1:]
-    not_that = words[0] == "not" and len(words) > _TWO
+    not_that = words[0] == "not" and len(words) > _TWO and words[1] not in LITTLE
     not_that = not_that and any(words[1] in (w, f"{w}d", f"{w}ed") for w in before)
     for n in (4, 3, 2, 1):
         rest = words[n:]
@@ -280,6 +280,8 @@ def _as_well(words: Phrase, command: str) -> Iterator[Phrase]:
     tail = next((t for t in _TOO if words[-len(t) :] == t), ())
     bare = words[words[:1] in (("and",), ("try",)) : len(words) - len(tail)]
     traits = CATALOGUE.commands[command].traits
+    if not tail and bare[-1:] == ("then",):
+        bare = bare[bare[:1] == ("hm",) : -1]  # "hm blue then"
     alone = bool(traits.puts_on or traits.grows) and 0 < len(bare) <= _A_LOOK and a_look(bare)
     if bare and (tail or bare[0] in PREPOSITIONS or alone):
         yield from ((verb, "that", *bare) for verb in ("make", "put"))

@@ -1,0 +1,140 @@
+"""How words look, told in words: for somebody who cannot see it, or looks at another part."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from nimble_lantern.core.commands.marks import said_of
+from nimble_lantern.core.commands.wording import named
+from nimble_lantern.core.document.layout import HEADING_SCALE, runs
+from nimble_lantern.core.document.metrics import DEFAULT_FAMILY
+from nimble_lantern.core.document.model import Block, Kind, Span
+from nimble_lantern.core.document.styles import BASE_POINTS, COLOURS
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command, each
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places, That, of_the_page
+from nimble_lantern.core.targets.words import named_as_written
+
+CATALOGUE.table(
+    "asked_look",
+    {
+        "[(in | set in)] (bold | bold type)": "bold",
+        "[(in | set in)] (italic | italics)": "italic",
+        "underlined": "underline",
+        "highlighted": "highlight",
+        "(struck out | crossed out | struck through)": "strike",
+        **{f"[(in | coloured)] {colour}": colour for colour in COLOURS},
+    },
+    heard=False,
+)
+_LETTERS = "(font | typeface | formatting | type size | font size | letter size)"
+
+
+def _of_a_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "What size is the title"; "what size is the boat" asks about a thing."""
+    return of_the_page(parse.args.get("target"))
+
+
+def _standing(sitting: Sitting, parse: Parse) -> bool:
+    """ "Which font is that in", and of words as they stand there."""
+    target = parse.args.get("target")
+    if isinstance(target, That):
+        return bool(sitting.that or sitting.selection)
+    return of_the_page(target) or named_as_written(sitting.document, target)
+
+
+@command(
+    *each(
+        _standing,
+        f"(what | which) {_LETTERS} (is | are) {{target}} [(in | set in | written in)]",
+        f"(what is | what's | tell me) the {_LETTERS} of {{target}}",
+        f"(what | which) {_LETTERS} (does | do | has | have) {{target}} [(have | use | got)]",
+        "how (is | are) {target} formatted",
+    ),
+    *each(
+        _of_a_part,
+        "(what | which) (size | colour | color | style) (is | are) {target} [in]",
+        "(what is | what's | tell me) the (size | colour | color | style) of {target}",
+        "how (big | large | small) (is | are) {target}",
+        "how (does | do) {target} look",
+    ),
+    f"(what | which) {_LETTERS} (is (it | this) | am i using | are we using) [(in | set in)]",
+    example="what font is the title",
+    group="reading",
+    heard=0,
+)
+def tell(sitting: Sitting, target: Places | None = None) -> Done:
+    """Tell the font, the size and the other looks of a part, or of what is written here."""
+    held = target
+    if held is None:
+        block = sitting.document.blocks[sitting.writing_place.block]
+        looks = _looks(block, max(0, sitting.writing_place.offset - 1), None)
+        return Done(sitting, f"here it is {looks}")
+    told = list(dict.fromkeys(_told(sitting, held)))
+    where = named(sitting.document, held.ranges)
+    return Done(sitting.about(held.ranges), f"{where}: {'; then '.join(told[:_MOST])}")
+
+
+_MOST = 3
+"""Looks that are told of a part that has several."""
+
+
+def _told(sitting: Sitting, target: Places) -> Iterator[str]:
+    for r in target.ranges:
+        for b in range(r.start.block, r.end.block + 1):
+            block = sitting.document.blocks[b]
+            start = r.start.offset if b == r.start.block else 0
+            end = r.end.offset if b == r.end.block else len(block.text)
+            for a, z, marks in runs(block, start, end):
+                if block.text[a:z].strip():
+                    yield _looks(block, a, marks)
+
+
+def _looks(block: Block, at: int, marks: tuple[Span, ...] | None) -> str:
+    """The looks of a stretch in words; without marks, of the character at an offset."""
+    if marks is None:
+        marks = tuple(s for s in block.spans if s.start <= at < s.end)
+    values = {s.mark: s.value for s in marks}
+    scale = HEADING_SCALE.get(block.level or 1, 1.0) if block.kind is Kind.HEADING else 1.0
+    size = float(values.get("size") or BASE_POINTS * scale)
+    said = [str(values.get("font") or DEFAULT_FAMILY), f"{size:.0f} points"]
+    bold = block.kind is Kind.HEADING or "bold" in values
+    said += ["bold"] if bold else []
+    said += [said_of(s.mark) for s in marks if s.mark not in ("bold", "font", "size", "colour")]
+    said += [str(values["colour"])] if values.get("colour") else []
+    if block.kind is Kind.HEADING:
+        said.append(f"heading {block.level or 1}")
+    if block.align != "left":
+        said.append(f"set {block.align}")
+    return ", ".join(dict.fromkeys(said))
+
+
+@command(
+    *each(_standing, "(is | are) {target} {look:asked_look}"),
+    example="is the title underlined",
+    group="reading",
+    heard=0,
+)
+def whether(sitting: Sitting, target: Places, look: str) -> Done:
+    """Tell whether a part has a look, or has it in part."""
+    mark, value = ("colour", look) if look in COLOURS else (look, None)
+    found = [
+        block.kind is Kind.HEADING
+        and mark == "bold"
+        or any(s.mark == mark and (value is None or s.value == value) for s in marks)
+        for r in target.ranges
+        for b in range(r.start.block, r.end.block + 1)
+        for block in (sitting.document.blocks[b],)
+        for a, z, marks in runs(
+            block,
+            r.start.offset if b == r.start.block else 0,
+            r.end.offset if b == r.end.block else len(block.text),
+        )
+        if block.text[a:z].strip()
+    ]
+    where, how = named(sitting.document, target.ranges), said_of(look)
+    if found and all(found):
+        told = f"yes: {where} is {how}"
+    else:
+        told = f"in part: not all of {where} is {how}" if any(found) else f"no, not {how}: {where}"
+    return Done(sitting.about(target.ranges), told)
