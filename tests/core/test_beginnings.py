@@ -115,6 +115,69 @@ class Cells(AtWork):
         self.has(FAIR, "plants is at ten not eleven", "| plants | Tom | 10 | 132 |")
 
 
+class Asked(AtWork):
+    def told(self, page: str, said: str, *words: str) -> None:
+        with self.subTest(said):
+            desk = self.desk(page)
+            *before, last = said.split(" / ")
+            if before:
+                desk.hears(*before)
+            held = desk.markdown
+            entry = desk.hears(last)
+            self.assertEqual((entry.read_as, desk.markdown), ("command", held))
+            for word in words:
+                self.assertIn(word, entry.summary)
+
+    def test_of_a_table(self) -> None:
+        self.told(FAIR, "which stall has the most takings", "plants: 132")
+        self.told(FAIR, "who has the most takings", "Tom: 132")
+        self.told(FAIR, "what is the lowest takings", "books: 47")
+        self.stays(FAIR, "who has the most fun", "which boat has the most sails")
+
+    def test_to_be_read(self) -> None:
+        for said in ("bold forty / read it", "let's hear it", "say that again"):
+            self.told(TENT, said, "reading")
+        self.stays(TENT, "please read it")
+
+    def test_where_the_writing_place_is(self) -> None:
+        self.told(FAIR, "what row am i in", "line")
+
+
+class House(AtWork):
+    def test_one_note_and_another(self) -> None:
+        desk = self.desk(TENT)
+        desk.hears("put a note by the pegs sentence saying ask nell",
+                   "and one on the title is it too long")  # fmt: skip
+        listed = desk.hears("what notes are left")
+        self.assertEqual(
+            (listed.command, "two notes" in listed.summary), ("notes.list_notes", True)
+        )
+        desk.hears("read the first note")
+        self.assertEqual(desk.hears("that one is dealt with").command, "notes.settle")
+
+    def test_a_version_and_its_changes(self) -> None:
+        desk = self.desk(TENT)
+        desk.hears("keep this letter as it is now under the name tuesday version",
+                   "change forty to fifty", "change lunch to tea",
+                   "what have i changed since tuesday version")  # fmt: skip
+        self.assertEqual(desk.hears("take me through the changes").command, "versions.walk")
+        desk.hears("put that back")
+        self.assertIn("forty", desk.markdown)
+        self.assertEqual(desk.hears("i am done with the changes").command, "versions.stop")
+
+    def test_a_template(self) -> None:
+        desk = self.desk(TENT)
+        desk.hears("i want to keep this letter as a template called thank you letter")
+        self.assertEqual([p.name for p in desk.sitting.passages], ["thank you letter"])
+
+    def test_what_was_just_asked_for_is_put_right(self) -> None:
+        desk = self.desk(FAIR)
+        desk.hears("colour plants red", "no the whole row")
+        self.assertEqual(desk.markdown.count("color: red"), 4)
+        self.has(TENT, "bold forty / i meant the whole sentence", "**We had forty guests and it")
+        self.stays(FAIR, "make the numbers line up")
+
+
 class Mending(AtWork):
     def test_a_number_of_what_is_counted(self) -> None:
         for said in ("it's three pegs not two", "it's three pegs that are bent not two"):

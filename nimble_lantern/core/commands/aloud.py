@@ -5,14 +5,14 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-from nimble_lantern.core.commands.when import is_selected, last_command
+from nimble_lantern.core.commands.when import after_a_command, last_command, over
 from nimble_lantern.core.commands.wording import many, named, quoted, words_in
 from nimble_lantern.core.document.model import Position, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.doubts import doubts
 from nimble_lantern.core.effects import ReadAloud, SaveSetting, Say
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.speaking.aloud import Aloud
 from nimble_lantern.core.speaking.saying import sentence_said, spelled, stretches, word_range
 from nimble_lantern.core.state import Done, Sitting
@@ -132,15 +132,21 @@ def read(sitting: Sitting, target: Places, named_marks: bool = False) -> Done | 
 
 
 @command(
-    "what did i just (say | write | dictate)",
+    "what did i (just (say | write | dictate) | say last)",
     "what (was | were) the last (thing | words) [that] i [have] [just] (said | wrote)",
-    "what did i say last",
     "what did you (hear | get | catch | think i said | take down | write [down]) [just now]",
     "did you (get | catch | hear | take down) (that | it | all [of] that | what i said)",
     "read [me] [back] the last (thing | bit | words) [that] i [have] [just] (said | wrote)",
     "read (it | this | that) (back | to me | aloud | out | back to me | out loud)",
-    Way("read (it | this | that)", when=is_selected),
     "read me (it | this | that) [back]",
+    Way("read (it | this | that)", when=after_a_command),
+    *each(
+        over,
+        "(read | say) (it | this | that) (again | once more) [(slowly | quietly)]",
+        "(let's | let us | let me) hear (it | this | that) [(again | once more | so far)]",
+        "(what does | what's) (it | this) say [(now | so far)]",
+    ),
+    "read [me] the (last | latest) (bit | part) [again]",
     "read back [to me] [what i (said | wrote | have written)]",
     "read [me] [back] what i [just] (said | wrote)",
     "let me hear what i [just | have] (said | wrote | written)",
@@ -484,7 +490,8 @@ def spell(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     "where am i [(now | in the text)]",
     "[now] where was i [up to] [again]",
     "(read | say) where i am",
-    "(what | which) (line | sentence | paragraph) (is this | am i on | am i in | are we in)",
+    "(what | which) (line | sentence | paragraph | row | column | cell | list | item | part) (is"
+    " this | am i (on | in | at) | are we in)",
     "where is the (cursor | caret | writing place)",
     "(where | at which (line | place)) have i got to [now]",
     "tell me (where i am | which (line | sentence | paragraph) (i am in | i am on | this is))",

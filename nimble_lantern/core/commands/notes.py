@@ -162,6 +162,11 @@ def _add(sitting: Sitting, r: Range, words: Sequence[str]) -> Done | Refusal:
     Way("remind me to {text:words} (at | on | beside | by) {target}", when=names_a_part),
     "annotate {target} [with] {text:words}",
     "add the note {text:words} to {target}",
+    Way(
+        "and (one | another [one]) (on | at | by | beside | for | to) {target} [(saying | that says"
+        " | colon)] {text:words}",
+        when=one_is_here,
+    ),
     "put {text:words} in the margin (at | of | by | beside | next to) {target}",
     heard=1,
     example="note on the last sentence colon check with the ferry company",
@@ -289,6 +294,8 @@ def walk(sitting: Sitting, step: int) -> Done | Refusal:
     " | did i (put | write | make) | have i written) [(here | in the margin)]",
     "(show | list | read) [me] [all] (the | my) [margin] (notes | comments | remarks) [that] i"
     " [have] (made | left | put | wrote | written) [(here | in the margin)]",
+    "(what | which) [other] [margin] (notes | comments | remarks) (are [there] [still] [left]"
+    " [open] | remain | are not settled [yet])",
     "number the notes",
     heard=1,
     example="show my notes",
@@ -424,7 +431,10 @@ def answer(sitting: Sitting, note: Note, text: tuple[str, ...]) -> Done | Refusa
     "that's {note} <dealt_with>",
     Way("(settle | resolve) (it | that)", when=one_is_here),
     Way("(tick | check | cross) (it | that) off", when=one_is_here),
-    Way("(that's | that is | this is) [(now | all)] <dealt_with> [now]", when=one_is_here),
+    Way(
+        "(that's | that is | this is | (that | this) one is) [(now | all)] <dealt_with> [now]",
+        when=one_is_here,
+    ),
     Way("(mark | tick | put) (it | that | this) [off] [as] <dealt_with>", when=one_is_here),
     heard=1,
     example="settle note one",

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from nimble_lantern.core.document.model import Kind
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Command, Parse
+from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import (
     Places,
@@ -83,3 +84,17 @@ def is_selected(sitting: Sitting, parse: Parse) -> bool:
 
 def there_is_a_list(sitting: Sitting, parse: Parse) -> bool:
     return any(block.kind is Kind.ITEM for block in sitting.document.blocks)
+
+
+def after_a_command(sitting: Sitting, parse: Parse) -> bool:
+    """ "Read it", of what is selected or right after something was done; it is no word then."""
+    last = sitting.trail[-1:]
+    return is_selected(sitting, parse) or bool(last) and last[0].read_as is ReadAs.COMMAND
+
+
+def over(sitting: Sitting, parse: Parse) -> bool:
+    """ "Let's hear it", where a sentence has ended or something was done."""
+    place, written = sitting.writing_place, not sitting.document.whole.empty
+    left = sitting.document.blocks[place.block].text[: place.offset].rstrip()
+    begun = not sitting.trail or left[-1:] in (*".?!:", "")
+    return written and (begun or after_a_command(sitting, parse))

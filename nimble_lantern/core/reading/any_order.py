@@ -59,6 +59,8 @@ def in_order(words: Sequence[str]) -> Iterator[tuple[str, ...]]:
         return  # what is put right is mended, and not set right
     if any(a in ARTICLES and b in _ASKING for a, b in pairwise(words)):
         return  # "round brackets the put last two words" is in no order at all
+    if ("line", "up") in pairwise(words):
+        return  # "make the numbers line up" asks for no list
     size = len(words)
     before, behind = _before(words), _behind(words)
     match = CATALOGUE.grammar.match(words)

@@ -107,6 +107,9 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
     if sitting.holds:
         # Right after "select the boat", "to the end of the line" stretches what is selected.
         parses.sort(key=lambda p: (p.free, not p.command.traits.widens))
+    if sitting.compared is not None:
+        # While changes are looked at, "put that back" is said of the one that is shown.
+        parses.sort(key=lambda p: (p.free, not p.command.name.startswith("versions.")))
     if sitting.aloud is not None:
         # While something is read, "back a sentence" and "stop" are said of that.
         parses.sort(key=lambda p: (p.free, not p.command.traits.reads))

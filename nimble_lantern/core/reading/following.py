@@ -360,6 +360,10 @@ def _with_another_verb(before: Phrase, command: str, rest: Phrase) -> Iterator[P
         yield ("put", *named, "in", *bare)
 
 
+_THE_WHOLE = 3
+_AROUND = frozenset("sentence paragraph row item line column list".split())
+
+
 def _with_another_part(before: Phrase, command: str, rest: Phrase) -> Iterator[Phrase]:
     """The same command with something else in the place of what it was about, or of how much.
 
@@ -371,6 +375,11 @@ def _with_another_part(before: Phrase, command: str, rest: Phrase) -> Iterator[P
     if not rest or LITTLE.issuperset(rest):
         return
     about = [(start, end) for start, end, _ in named_in(before, command)]
+    if rest[:2] == ("the", "whole") and len(rest) == _THE_WHOLE and rest[2] in _AROUND:
+        # "No the whole row", after a word of it was coloured.
+        for start, end in about:
+            part = ("the", rest[2], "with", *before[start:end], "in", "it")
+            yield (*before[:start], *part, *before[end:])
     instead = [(*before[:start], *rest, *before[end:]) for start, end in about]
     counts = not _COUNTING.isdisjoint(rest)
     yield from instead if not counts else ()

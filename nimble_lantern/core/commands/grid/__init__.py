@@ -2,6 +2,7 @@
 
 from nimble_lantern.core.commands.grid import (
     amid,
+    asking,
     filling,
     heads,
     parts,
@@ -14,6 +15,7 @@ from nimble_lantern.core.commands.grid import (
 
 __all__ = [
     "amid",
+    "asking",
     "filling",
     "spreading",
     "swapping",

@@ -264,12 +264,17 @@ def _beside(
     return Places((block_range(sitting.document, b),))
 
 
+def _by_its_name(sitting: Sitting, parse: Parse) -> bool:
+    """ "No start column"; "no the whole row" puts right what was just asked for."""
+    return isinstance(parse.args.get("target"), Tabled)
+
+
 @command(
     "(we | i) (do not | don't) (need | want) {target:grid_part} [<any_more>]",
     "{target:grid_part} (can | could | must | should | has to) (go | come out)",
     "(<remove> | drop | lose | scrap | bin | kill | throw out) {target:grid_part}",
     "(take | cut | throw | wipe) {target:grid_part} (out | away)",
-    "no [more] {target:grid_part}",
+    Way("no [more] {target:grid_part}", when=_by_its_name),
     "(i'd | i would) rather not have {target:grid_part}",
     "{target:column_named} (can | could | should | may | must) (go | come) out of <the_table>",
     "{target:grid_part} (out | away | goes | is not needed [<any_more>])",

@@ -188,6 +188,8 @@ def call(
         " (this | that | it) [again] [(and | comma | so)] (call | name) it {text:words}",
     ),
     "(make | save | keep | add) a passage (called | named) {text:words}",
+    "(keep | save | store | use) ({target} | {target:whole_letter}) (as | for) (a | my | the)"
+    " (template | form letter | standard letter | pattern) [(called | named | for)] {text:words}",
     Way(
         "(make | save | keep | create) a passage (called | named) {text:words} (out of | from | of"
         " | with) {target}",

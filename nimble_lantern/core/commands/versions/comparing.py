@@ -106,10 +106,16 @@ CATALOGUE.table(
 )  # fmt: skip
 
 
+def _none_compared(sitting: Sitting, parse: Parse) -> bool:
+    """While versions are compared, "the last change" is one of those."""
+    return not _compares(sitting, parse)
+
+
 @command(
     "(what | show [me] what) [(has | i have | i)] changed since [utterance] [number] {number}",
     "(what | show [me] what) [(has | i have)] changed",
     "(what did i change | what have i changed | what has been changed)",
+    Way("(take | walk | lead | run) me through [all] (the | my) changes", when=_none_compared),
     "(show | what are | let me see) [me] (the | my) changes",
     "<what_changed> since (the start | the beginning | i began | [utterance] [number] {number})",
     "<what_changed> since {ago:since_day}",
@@ -201,6 +207,9 @@ def said_of(change: Change) -> str:
         " i change | have i changed)] | go on | [and] then | [and] what next)",
         when=_compares,
     ),
+    "(take | walk | lead | run) me through [(all | each of)] (the | my | these) changes"
+    " [one by one]",
+    "[let's] (go | walk | run) through [(all | each of)] (the | my | these) changes [one by one]",
     Way("[and] <go> on to the {step} (one | change | difference)", when=_compares),
     heard=1,
     example="next change",
@@ -285,6 +294,8 @@ def keep(sitting: Sitting) -> Done | Refusal:
 
 @command(
     "(stop | end | finish | leave) (comparing | the comparison | looking at [the] changes)",
+    "[(i'm | i am | we're | we are | i've | i have)] (done | finished | finish) (with | looking at"
+    " | going through) [all] (the | my) changes",
     "(hide | close) (that | this | it | the (changes | differences | comparison))",
     "[(go | get)] [me] back to [(the | my)] (normal [view] | writing | letter | text | page)",
     "(normal | ordinary | usual) view",
@@ -308,11 +319,6 @@ def keep(sitting: Sitting) -> Done | Refusal:
 def stop(sitting: Sitting) -> Done:
     """Go on without the changes being shown."""
     return Done(replace(sitting.about(()), compared=None), "the changes are not shown any more")
-
-
-def _none_compared(sitting: Sitting, parse: Parse) -> bool:
-    """While versions are compared, "the last change" is one of those."""
-    return not _compares(sitting, parse)
 
 
 @command(

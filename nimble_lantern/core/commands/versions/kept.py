@@ -111,6 +111,9 @@ _CALLED = frozenset("version draft state place spot passage document letter as".
     "(keep | save | take) a copy of this [as it is] (called | named | as | and call it)"
     " [the] {text:draft_name}",
     "let this version be called {text:words}",
+    "(keep | save | store | remember | leave) (this | it | the <writing> | this (letter | document"
+    " | page)) [just] [as it (is | stands)] [now] (as [the] [version] | under the name [of])"
+    " [the] {text:draft_name}",
     "let this version be [the] {text:draft_name}",
     "this is [the] {text:draft_name} (remember | keep | save) it",
     "(keep | leave | save) (this | it | that) [just] as it (is | stands) [now] and (call | name) it"
