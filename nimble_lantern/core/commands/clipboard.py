@@ -305,6 +305,12 @@ def move(
 ) -> Done | Refusal:
     """Move a target before or after another."""
     source = _whole_sentence(sitting, target.first)
+    if target.clause:  # elsewhere it would be no sentence
+        here = units.block_range(sitting.document, source.start.block)
+        around = units.within(sitting.document, "sentence", here)
+        source = next(
+            (r for r in around if r.start <= source.start and source.end <= r.end), source
+        )
     goal = sitting.document.whole if place is None else place.first
     before = (side if place else edge) in ("before", "start")
     if place is not None and (row := cell_beside(sitting, target.first, place.first, before)):

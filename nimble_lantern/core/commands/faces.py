@@ -2,14 +2,15 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
 from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.marks import marked, remarked, said_of
 from nimble_lantern.core.commands.when import just_made, names_a_part
 from nimble_lantern.core.commands.wording import named, near
-from nimble_lantern.core.document.layout import HEADING_SCALE
-from nimble_lantern.core.document.model import Range, Span
+from nimble_lantern.core.document.layout import HEADING_SCALE, runs
+from nimble_lantern.core.document.model import Document, Position, Range, Span
 from nimble_lantern.core.document.styles import BASE_POINTS, COLOURS
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
@@ -217,20 +218,54 @@ def resize(
     if isinstance(held, Refusal):
         return held
     larger = larger if resizing is None else resizing
-    now = _points(sitting, held.first)
-    nearest = min(range(len(SIZES)), key=lambda i: abs(SIZES[i] - now))
-    points = SIZES[max(0, min(len(SIZES) - 1, nearest + larger))]
-    after = faced(sitting, held.ranges, "size", str(points))
-    return Done(after, f"{named(sitting.document, held.ranges)} is {points} points")
+    ranges = _side_by_side(sitting.document, held.ranges)
+    after, sizes = sitting, dict[int, list[Range]]()
+    for r, now in _sized_stretches(sitting.document, ranges):
+        nearest = min(range(len(SIZES)), key=lambda i: abs(SIZES[i] - now))
+        points = SIZES[max(0, min(len(SIZES) - 1, nearest + larger))]
+        sizes.setdefault(points, []).append(r)
+    for points, stretches in sizes.items():
+        after = faced(after, tuple(stretches), "size", str(points))
+    after = after.about(ranges)
+    how = f"{next(iter(sizes))} points" if len(sizes) == 1 else _STEPPED[larger > 0]
+    return Done(after, f"{named(sitting.document, ranges)} is {how}")
 
 
-def _points(sitting: Sitting, r: Range) -> float:
-    block = sitting.document.blocks[r.start.block]
-    for span in block.marks_at(r.start.offset):
-        if span.mark == "size" and span.value:
-            return float(span.value)
-    scale = HEADING_SCALE.get(block.level or 1, 1.0) if block.kind == "heading" else 1.0
-    return BASE_POINTS * scale
+_STEPPED = {True: "larger, each part from the size it had", False: "smaller, each part likewise"}
+
+
+def _side_by_side(document: Document, ranges: tuple[Range, ...]) -> tuple[Range, ...]:
+    """Ranges joined where nothing stands between them but a space: letters are words again."""
+    joined: list[Range] = []
+    for r in sorted(ranges):
+        last = joined[-1] if joined else None
+        if last is not None and last.end.block == r.start.block and last.end <= r.start:
+            between = document.blocks[r.start.block].text[last.end.offset : r.start.offset]
+            if len(ranges) > _SEVERAL and not between.strip():
+                joined[-1] = Range(last.start, r.end)
+                continue
+        joined.append(r)
+    return tuple(joined)
+
+
+_SEVERAL = 8
+"""Places, of which those side by side are told as one."""
+
+
+def _sized_stretches(
+    document: Document, ranges: tuple[Range, ...]
+) -> Iterator[tuple[Range, float]]:
+    """The stretches of ranges that are of one size, with that size in points."""
+    for r in ranges:
+        for b in range(r.start.block, r.end.block + 1):
+            block = document.blocks[b]
+            start = r.start.offset if b == r.start.block else 0
+            end = r.end.offset if b == r.end.block else len(block.text)
+            scale = HEADING_SCALE.get(block.level or 1, 1.0) if block.kind == "heading" else 1.0
+            for a, z, marks in runs(block, start, end) if start < end else ():
+                sizes = [float(s.value) for s in marks if s.mark == "size" and s.value]
+                points = sizes[-1] if sizes else BASE_POINTS * scale
+                yield Range(Position(b, a), Position(b, z)), points
 
 
 @command(

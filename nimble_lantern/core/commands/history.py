@@ -272,7 +272,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "undo (those | these | the) {number} [(things | changes | steps)]",
     "take (that | it | this) back",
     "go back on (that | it)",
-    "put (that | it | this) back (as | how | the way) it was [before]",
+    "put (that | it | this) back (as | how | the way | where) it was [before]",
     "(revert | reverse | take back) [(that | it | this)] [(the | my)] [last (change | step |"
     " thing)]",
     "go back (one | a) (step | change | time)",

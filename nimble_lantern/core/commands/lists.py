@@ -420,18 +420,40 @@ CATALOGUE.table(
 )
 
 
+CATALOGUE.table(
+    "spaced",
+    {
+        "(single | normally) spaced": 1.0,
+        "(one and a half | wider) spaced": 1.5,
+        "double spaced": 2.0,
+    },
+    heard=False,
+)
+CATALOGUE.table("all_through", {"(throughout | all [the way] through)": True}, heard=False)
+CATALOGUE.table(
+    "all_of_it", {"(it | this | everything | all of (it | this) | it all)": True}, heard=False
+)
+
+
 @command(
     "{spacing} [for {target}]",
     "(set | put) {target} in {spacing}",
     "double space {target}",
     "(double space | {spacing} for) {target:whole_letter}",
     "(give | set) {target} {spacing}",
+    "(make | set | print | have | put) {target} {spacing:spaced}",
+    "(make | set | print | have | put) ({whole:all_of_it} | {target:whole_letter})"
+    " {spacing:spaced} [all through]",
+    "{spacing:spaced} [{whole:all_through}]",
     example="double spacing for everything",
     group="format",
     light=True,
 )
-def spacing(sitting: Sitting, target: Places | None = None, spacing: float = 2.0) -> Done:
+def spacing(
+    sitting: Sitting, target: Places | None = None, spacing: float = 2.0, whole: bool = False
+) -> Done:
     """Set lines further apart, or close again."""
+    target = Places((sitting.document.whole,)) if whole else target
     after, count = reformatted(sitting, target, spacing=spacing)
     names = {1.0: "single", 1.5: "one and a half", 2.0: "double"}
     return Done(after, f"{names[spacing]} spacing for {many(count, 'paragraph')}")

@@ -5,11 +5,12 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from nimble_lantern.core.commands.marks import said_of
-from nimble_lantern.core.commands.wording import named
+from nimble_lantern.core.commands.wording import many, named, quoted
 from nimble_lantern.core.document.layout import HEADING_SCALE, runs
 from nimble_lantern.core.document.metrics import DEFAULT_FAMILY
-from nimble_lantern.core.document.model import Block, Kind, Span
+from nimble_lantern.core.document.model import Block, Kind, Position, Range, Span
 from nimble_lantern.core.document.styles import BASE_POINTS, COLOURS
+from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command, each
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, That, of_the_page
@@ -138,3 +139,29 @@ def whether(sitting: Sitting, target: Places, look: str) -> Done:
     else:
         told = f"in part: not all of {where} is {how}" if any(found) else f"no, not {how}: {where}"
     return Done(sitting.about(target.ranges), told)
+
+
+@command(
+    "(what | which) [(words | parts | bits)] [of (it | this | the <writing>)] (is | are)"
+    " {look:asked_look}",
+    "(what | which) (words | parts | bits) (did i | have i) (make | made | put | set)"
+    " {look:asked_look}",
+    "(find | show me) (what | the (words | parts | bits) that) (is | are) {look:asked_look}",
+    example="which words are in italics",
+    group="reading",
+    heard=0,
+)
+def where(sitting: Sitting, look: str) -> Done | Refusal:
+    """Tell which words have a look, and speak of them from then on."""
+    mark, value = ("colour", look) if look in COLOURS else (look, None)
+    found = [
+        Range(Position(b, s.start), Position(b, s.end))
+        for b, block in enumerate(sitting.document.blocks)
+        for s in block.spans
+        if s.mark == mark and (value is None or s.value == value)
+    ]
+    if not found:
+        return Refusal(f"Nothing is {said_of(look)} here.")
+    told = ", ".join(quoted(sitting.document.text(r)) for r in found[:_MOST])
+    more = f" and {many(len(found) - _MOST, 'place')} more" if len(found) > _MOST else ""
+    return Done(sitting.about(found), f"{said_of(look)}: {told}{more}")

@@ -575,6 +575,7 @@ def _instead(sitting: Sitting, old: tuple[str, ...], text: tuple[str, ...]) -> D
         "(the last sentence | last sentence) should (read | be | say) {text}", when=_says_something
     ),
     "(say | put) the last sentence again as {text}",
+    "let me (say | try | do) the last (sentence | line) again {text}",
     Way("rather {text}", when=_takes_up_sentence),
     Way("or rather {text}", when=_takes_up_sentence),
     example="or rather the ferry is late today",

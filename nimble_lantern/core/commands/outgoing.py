@@ -177,7 +177,7 @@ def print_pages(
     " | comes out [on paper] | will come out [on paper])",
     "(what will it look like | how will it look | how does (it | this) look | what does (it | this)"
     " look like) (printed | on paper | when [it is] printed)",
-    "how (will | would | does) (it | this) (print | come out | look) on paper",
+    "how (will | would | does) (it | this) (print | come out | look) (on paper | printed)",
     "how (will | would | does) (it | this) (print | come out)",
     "[(show | see | open) [me]] [(the | a)] print preview",
     "preview please",

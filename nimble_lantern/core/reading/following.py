@@ -45,10 +45,12 @@ _MORE = _phrases(
 )
 _TOO_MUCH = {
     "smaller": _phrases(
+        "that is too large, it is too big, it is too large, that was too big, way too big",
         "too big, that's too big, it's too big, that is too big, a bit too big, too large, smaller",
         "that's too large, it's too large, not so big, not that big, a bit smaller, too much, less",
     ),
     "larger": _phrases(
+        "it is too small, that was too small, way too small",
         "too small, that's too small, it's too small, that is too small, a bit too small, bigger",
         "larger, not big enough, still too small, not that small, a bit bigger, a bit larger",
     ),

@@ -122,7 +122,8 @@ def _following(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked])
     """What makes sense only after what was just done."""
     for plain in (Plainer(words), *(a.plain for a in asked)):
         for said in follows(sitting, plain.words, regrets(words)):
-            found = exactly(seen_from(sitting), said, whole=False)
+            # "That" is all of what was done something to, and not the first place alone.
+            found = exactly(sitting if "that" in said else seen_from(sitting), said, whole=False)
             told = says_where(plain.words) or leaves_some(plain.words)
             if found.kind is Judged.COMMAND and (told or _writes_nothing(found)):
                 return found
