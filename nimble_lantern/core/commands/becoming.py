@@ -65,7 +65,7 @@ def of_a_part(sitting: Sitting, parse: Parse) -> bool:
     if of_a_told_line(sitting, parse):
         return False
     told = isinstance(target, One) or isinstance(target, Units) and target.order is not Order.THIS
-    return told and not whole and clause and not set(text[:1]) & _SAID_OF_IT
+    return told and not whole and clause and not set(text[:1]) & SAID_OF_IT
 
 
 def of_a_told_sentence(sitting: Sitting, parse: Parse) -> bool:
@@ -89,6 +89,20 @@ def of_a_told_line(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     told = isinstance(target, Units | One) and target.order is not Order.THIS
     return told and of_a_line(sitting, parse)
+
+
+def of_a_whole_item(sitting: Sitting, parse: Parse) -> bool:
+    """ "A piano should be an organ", where an item of a list says "a piano"."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    if not isinstance(target, Words) or not 0 < len(text) <= _FEW_WORDS:
+        return False
+    found = exact(sitting.document, target.words)
+    block = sitting.document.blocks[found[0].start.block] if len(found) == 1 else None
+    whole = block is not None and block.kind is Kind.ITEM
+    whole = (
+        whole and sitting.document.text(found[0]) == block.text.rstrip(".,;") if block else False
+    )
+    return whole and _of_a_line(Unit.ITEM, text) and not {*text} & VERBS
 
 
 def of_a_heading(sitting: Sitting, parse: Parse) -> bool:
@@ -119,7 +133,7 @@ def _a_look_of_it(text: tuple[str, ...]) -> bool:
 
 
 _HOW_IT = ("er", "ed", "ing")
-_SAID_OF_IT = frozenset("about of for in on at to not kept left sent read written".split())
+SAID_OF_IT = frozenset("about of for in on at to not kept left sent read written".split())
 """After "should be", they say something of a sentence and are none."""
 
 

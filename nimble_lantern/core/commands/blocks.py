@@ -464,7 +464,7 @@ def _whole_list(sitting: Sitting, target: Places) -> Places:
 
 
 @command(
-    "{listkind:bulletpoints} instead of (bullets | bullet points | numbers)",
+    "{listkind:bulletpoints} instead of (bullets | bullet points | numbers | dots)",
     "(change | switch) [from] (bullets | bullet points | numbers) to {listkind:bulletpoints}",
     "(change | switch) to {listkind:bulletpoints}",
     "(i'd rather have | i would rather have | i prefer) {listkind:bulletpoints} (than | to | not)"

@@ -449,6 +449,8 @@ _OWN_LINE = "(its own line | a line of its own | a (new | separate | fresh) line
 
 @command("(new line | line break) {side:beside} {target}",
          "(put | insert | add) a (new line | line break) {side:beside} {target}",
+         "{side:beside} {target} (start | begin | put | insert | add | make) (a | the) (new line |"
+         " line break)",
          f"(put | move | have | start | begin | write) {{target}} on {_OWN_LINE}",
          f"<wish> {{target}} on {_OWN_LINE}",
          f"{{target}} <shall> (be | go | stand | start | begin) on {_OWN_LINE}",

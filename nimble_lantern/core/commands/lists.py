@@ -27,7 +27,8 @@ from nimble_lantern.core.lexicon.closed import (
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.finding import all_within
-from nimble_lantern.core.targets.model import Order, Places, Unit, Units
+from nimble_lantern.core.targets.model import Order, Places, Unit, Units, Words
+from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import in_a_list
 
 DEEPEST = 6
@@ -278,7 +279,11 @@ def _behind_an_item(sitting: Sitting, parse: Parse) -> bool:
         " also)]",
         when=_a_short_item,
     ),
-    Way("the list <shall> have {text:words} (on | in) it [(as well | too | also)]", when=_an_item),
+    Way(
+        "the list (<shall> have | needs | wants | could do with) {text:words} (on | in) it [(as"
+        " well | too | also)]",
+        when=_an_item,
+    ),
     Way(
         "(and another | another | one more) (bullet | bullet point | point) [saying] {text}",
         when=_an_item,
@@ -315,6 +320,16 @@ def _last_item() -> Units:
     return Units(Unit.ITEM, Order.LAST)
 
 
+def _between_items(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put benches between the lights and the tents", which are items side by side."""
+    ends = [parse.args.get(slot) for slot in ("target", "other")]
+    if not all(in_a_list(sitting.document, end) for end in ends):
+        return False
+    found = [resolve(end, sitting) for end in ends if isinstance(end, Words)]
+    at = [f.first.start.block for f in found if isinstance(f, Places) and len(f.ranges) == 1]
+    return len(at) == len(ends) and abs(at[0] - at[1]) == 1 and _an_item(sitting, parse)
+
+
 _ADD_ITEM = "(<put> | put in | make | start) [(a | an | another)]"
 
 
@@ -333,14 +348,21 @@ _ADD_ITEM = "(<put> | put in | make | start) [(a | an | another)]"
         f"{{side:beside}} {{target:that_item}} {_ADD_ITEM} {_ITEM} {_SAYING} {{text}}",
         f"(another | one more) {_ITEM} {{side:beside}} {{target:that_item}} {_SAYING} {{text}}",
     ),
+    Way("(<put> | add) {text:words} [in] between {target} and {other:target}", when=_between_items),
     heard=0,
     example="add a point bring a lamp after the first item",
     group="format",
 )
 def add_item_beside(
-    sitting: Sitting, text: tuple[str, ...], target: Places, side: str
+    sitting: Sitting,
+    text: tuple[str, ...],
+    target: Places,
+    side: str = "after",
+    other: Places | None = None,
 ) -> Done | Refusal:
-    """Put an item before or after another."""
+    """Put an item before or after another, or between two."""
+    if other is not None and other.first.start < target.first.start:
+        target = other
     b = target.first.start.block if side == "before" else target.ranges[-1].end.block
     if sitting.document.blocks[b].kind is not Kind.ITEM:
         return Refusal("That stands in no list.")

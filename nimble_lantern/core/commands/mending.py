@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 from collections.abc import Sequence
 
+from nimble_lantern.core.commands.becoming import SAID_OF_IT
 from nimble_lantern.core.commands.by_letters import (
     as_word,
     hinted,
@@ -12,7 +13,7 @@ from nimble_lantern.core.commands.by_letters import (
     spells_one,
     told_of,
 )
-from nimble_lantern.core.commands.same_words import nearly_what_was_said
+from nimble_lantern.core.commands.same_words import nearly_what_was_said, of_the_selected_kind
 from nimble_lantern.core.commands.selecting import select
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.replacing import replace_range, without_stop
@@ -127,7 +128,13 @@ def _takes_up(sitting: Sitting, parse: Parse) -> bool:
     to write to the board" is a sentence.
     """
     said = tuple(parse.args.get("text", ()))
-    if not _few(said) or "not" in said or said[0] in BESIDE or _asks(sitting, said):
+    if (
+        not bool(said)
+        and said[0] not in AFTER_MEAN
+        or "not" in said
+        or said[0] in BESIDE
+        or _asks(sitting, said)
+    ):
         return False
     if not sitting.that:
         # Nothing was just said: it can only be the one day, month or hour of the last sentence.
@@ -275,8 +282,9 @@ def _a_name(sitting: Sitting, r: Range) -> bool:
 
 def _says_something(sitting: Sitting, parse: Parse) -> bool:
     """Whether the words may be a sentence: a word or two instead of all of one is asked about."""
-    text = parse.args.get("text", ())
-    return len(text) > 2 or bool(set(text) & (VERBS | SUBJECT_PRONOUNS))
+    text = parse.args.get("text", ("about",))
+    sentence = len(text) > 2 or bool(set(text) & (VERBS | SUBJECT_PRONOUNS))
+    return sentence and text[0] not in SAID_OF_IT
 
 
 def _takes_up_sentence(sitting: Sitting, parse: Parse) -> bool:
@@ -287,14 +295,9 @@ def _takes_up_sentence(sitting: Sitting, parse: Parse) -> bool:
 
 
 _NO = (
-    "(no | sorry | no sorry | i'm sorry | i am sorry | oh no | wait | no wait | oh | oops"
-    " | actually"
-    " | i beg your pardon | beg your pardon | pardon | i mean | correction | make that)"
+    "(no | sorry | no sorry | i'm sorry | i am sorry | oh no | wait | no wait | oh | oops |"
+    " actually | [i] beg your pardon | pardon | i mean | correction | make that)"
 )
-
-
-def _few(said: tuple[str, ...]) -> bool:
-    return bool(said) and said[0] not in AFTER_MEAN
 
 
 def _selected_instead(sitting: Sitting, text: tuple[str, ...]) -> Done | None:
@@ -311,7 +314,7 @@ def _selected_instead(sitting: Sitting, text: tuple[str, ...]) -> Done | None:
 
 def _again(sitting: Sitting, before: Range, said: tuple[str, ...]) -> bool:
     """Whether at least half of the telling words, but one, were said before."""
-    if not _few(said):
+    if not said or said[0] in AFTER_MEAN:
         return False
     text = sitting.document.text(before).lower()
     words = set(normal(re.findall(r"[^\W_]+(?:['’][^\W_]+)*", text)))
@@ -381,6 +384,7 @@ def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
     Way("not {old:words} [but] {text}", when=_just_said_or_here),
     Way("{text:words} i (mean | meant)", when=_plainly_mends),
     Way("correction {text}", when=_takes_up),
+    Way(f"{_NO} [(make it | put | say)] {{text}}", when=of_the_selected_kind),
     Way("(this | that | it) should (be | read | say) {text}", when=_selected),
     Way("(write | put | say) {text:words} instead", when=_selected),
     Way("make (it | that | this) (say | read) {text}", when=_selected),

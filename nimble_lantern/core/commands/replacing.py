@@ -91,7 +91,8 @@ def _asked_of_a_row(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
-    return instead.alike_or_a_cell(sitting, parse) or becoming.of_a_told_line(sitting, parse)
+    told = becoming.of_a_told_line(sitting, parse) or becoming.of_a_whole_item(sitting, parse)
+    return told or instead.alike_or_a_cell(sitting, parse)
 
 
 @command(

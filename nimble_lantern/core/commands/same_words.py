@@ -243,3 +243,11 @@ def nearly_what_was_said(sitting: Sitting, parse: Parse) -> bool:
 
 
 _FEW_WORDS = 3
+
+
+def of_the_selected_kind(sitting: Sitting, parse: Parse) -> bool:
+    """ "No fifty", where "forty" is selected."""
+    if sitting.selection is None or not sitting.fresh:
+        return False
+    there = tuple(sitting.document.text(sitting.selection).lower().rstrip(".,;:!?").split())
+    return bool(there) and of_one_kind(tuple(parse.args.get("text", ())), there)

@@ -96,6 +96,7 @@ def send(sitting: Sitting, words: tuple[str, ...] = ()) -> Refusal:
     " [(here | in here | anywhere | left | in (it | this | (the | this) (letter | document)))]",
     "is there a (spelling | typing) (mistake | error) [(here | in here | anywhere | somewhere)]",
     "any (spelling | typing) (mistakes | errors)",
+    "is (it | that | this | everything) [all] (spelt | spelled) (right | correctly | properly)",
     "is [there] (anything | something) [in here] (spelt | spelled) (wrong | wrongly)",
     "(have i | did i) (spell | spelt | spelled | misspelt | misspelled | misspell) (anything |"
     " something) [(wrong | wrongly)]",

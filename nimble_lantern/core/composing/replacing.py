@@ -35,7 +35,7 @@ from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import GIVEN
 from nimble_lantern.core.state import Marks, Sitting
 from nimble_lantern.core.writing.capitals import AsHeard, AsItStands, capitalised, starts_sentence
-from nimble_lantern.core.writing.cardinals import TENS, UNITS, cardinal
+from nimble_lantern.core.writing.cardinals import TENS, UNITS, cardinal, in_words
 from nimble_lantern.core.writing.lexer import mark_named
 from nimble_lantern.core.writing.persons import titled
 from nimble_lantern.core.writing.spelling import behind_spelled, letter, spelled
@@ -177,6 +177,9 @@ def replace_range(
         manner = replace(manner, names=(AsItStands(words[0]),))
     elif old.isdecimal() and (said := cardinal(words, 0)) and said[1] == len(words):
         manner = replace(manner, numbers="digits")  # as the one there
+    elif (number := _in_words_as(old, words)) is not None:
+        words, exactly = (in_words(number, sitting.settings.dialect),), True
+        manner = replace(manner, names=(AsItStands(words[0]),))
     if not exactly and a_name(sitting.document, r) and _as_names(words, old.lower().split()):
         manner = replace(manner, names=(*manner.names, AsHeard(tuple(map(capitalised, words)))))
     if not exactly and old[:1].isupper() and _before_a_name(sitting.document, r, words):
@@ -186,6 +189,19 @@ def replace_range(
         return in_agreement(_swap(sitting, r, written, marks))
     bare = sitting.edited(delete(sitting.document, r))
     return put(replace(bare, selection=None, fresh=False), r.start, written, marks)
+
+
+def _in_words_as(old: str, words: Sequence[str]) -> int | None:
+    """The number that goes into the place of one in words, and is told in words too: "fifty" for
+    "forty"; None for others."""
+    there = tuple(old.lower().replace("-", " ").split())
+    said, number = cardinal(words, 0), cardinal(there, 0) if there and there[0].isalpha() else None
+    if said is None or number is None or (said[1], number[1]) != (len(words), len(there)):
+        return None
+    return said[0] if number[0] > _ONE_DIGIT and said[0] < _HUNDRED else None
+
+
+_ONE_DIGIT, _HUNDRED = 10, 100
 
 
 def _before_a_name(document: Document, r: Range, words: Sequence[str]) -> bool:

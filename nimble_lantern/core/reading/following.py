@@ -107,9 +107,25 @@ def follows(sitting: Sitting, words: Phrase, regretted: bool = False) -> Iterato
         yield before
     if command.startswith("faces.") and CATALOGUE.commands[command].traits.grows:
         yield from (("make", "that", size) for size, said in _TOO_MUCH.items() if words in said)
+    if command.startswith("selecting."):
+        yield from _to_another_end(before, words)
+        yield from (("select", *words[n:]) for n in (3, 2, 1) if words[:n] in _SORRY and words[n:])
     if sitting.trail[-1].made and sitting.that:
         yield from () if regretted else _as_well(words, command)
         yield from _but_not(before, command, words)
+
+
+def _to_another_end(before: Phrase, words: Phrase) -> Iterator[Phrase]:
+    """ "No up to six", after "select from we had to lanterns"."""
+    said = next((words[n:] for n in (3, 2, 1) if words[:n] in _SORRY), words)
+    said = said[said[:1] in (("only",), ("just",)) :]
+    rest = next((said[len(to) :] for to in _UP_TO if said[: len(to)] == to), ())
+    ends = [i for i, word in enumerate(before) if word in ("to", "until", "till", "through")]
+    if rest and ends and ends[-1] > 1:
+        yield (*before[: ends[-1]], "to", *rest)
+
+
+_UP_TO = (("up", "to"), ("as", "far", "as"), ("to",), ("until",), ("till",))
 
 
 def _was_added(sitting: Sitting, command: str) -> bool:

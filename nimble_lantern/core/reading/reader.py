@@ -4,10 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 
+from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
 from nimble_lantern.core.kinds import Judged
-from nimble_lantern.core.lexicon.closed import PREPOSITIONS
+from nimble_lantern.core.lexicon.closed import LITTLE, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.sentences import NEVER_LAST
 from nimble_lantern.core.reading.addressing import (
@@ -45,6 +46,7 @@ from nimble_lantern.core.targets.model import (
 from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
 from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.writing.lexer import BREAKS, mark_named
+from nimble_lantern.core.writing.spoken import plain
 
 _VERBS = PLAIN_VERBS | TRADE_VERBS
 _MARK_ENDS = (("full", "stop"), ("question", "mark"), ("exclamation", "mark"), ("period",))
@@ -304,7 +306,20 @@ def _spares_the_selection(sitting: Sitting, words: tuple[str, ...]) -> bool:
     if held is None or not sitting.fresh:
         return False
     several = held.start.block != held.end.block and len(words) <= _FEW_FOR_PARAGRAPHS
-    return several or of_what_is_selected(words)
+    return several or of_what_is_selected(words) or _puts_right(sitting, held, words)
+
+
+def _puts_right(sitting: Sitting, held: Range, words: tuple[str, ...]) -> bool:
+    """ "No up to six", "not the lanterns": another stretch of it is meant, in a few words."""
+    there = frozenset(plain(w.strip(".,;:!?")) for w in sitting.document.text(held).split())
+    reaches = not _REACHING.isdisjoint(words[1:]) or not there.isdisjoint({*words[1:]} - LITTLE)
+    reaches = reaches or bool({*words[1:]} - LITTLE) and bool(exact(sitting.document, words[1:]))
+    return words[0] in _REGRETTING and len(words) <= _FEW_TO_MEND and reaches
+
+
+_FEW_TO_MEND = 6
+_REGRETTING = frozenset("no sorry actually not only just oh wait".split())
+_REACHING = frozenset("to until till from only just including up".split())
 
 
 def _plainly_asked(sitting: Sitting, verdict: Verdict, plain: Plainer) -> bool:

@@ -12,7 +12,7 @@ from nimble_lantern.core.commands.passages.keeping import put_passage
 from nimble_lantern.core.commands.when import names_a_block, names_a_part
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.document.edits import AddBlocks, Edit, insert
-from nimble_lantern.core.document.model import Block, Format, Piece, Position, Range
+from nimble_lantern.core.document.model import Block, Format, Kind, Piece, Position, Range
 from nimble_lantern.core.document.tables import outside
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
@@ -83,6 +83,10 @@ def moment(sitting: Sitting, moment: str) -> Done | Refusal:
     pair = blank_here(sitting)
     if pair is not None:
         return filled_in(sitting, pair[1], text, str(pair[0].data["name"]))
+    place = sitting.writing_place
+    block = sitting.document.blocks[place.block]
+    if block.kind is Kind.HEADING and place.offset == 0 and block.text.strip():
+        return moment_here(sitting, moment, "before")  # a title stays by itself
     put = put_passage(sitting, Passage(text, ((Piece(text), Block().format),)))
     return replace(put, summary=f"wrote {quoted(text)}")
 
