@@ -35,7 +35,7 @@ def _says(texts: Sequence[str], words: tuple[str, ...]) -> int | None:
 
 def singular(words: tuple[str, ...]) -> tuple[str, ...]:
     """Words with the last one as one of its kind: "prices" as "price"."""
-    last = words[-1]
+    last = words[-1] if words else ""
     plural = len(last) > _LEAST_PLURAL and last.endswith("s") and not last.endswith("ss")
     return (*words[:-1], last[:-1]) if plural else words
 

@@ -42,8 +42,8 @@ class Restated(DeskCase):
 
     def test_another_number_day_or_name_of_the_same_thing(self) -> None:
         for said, wanted in (
-            ("gates open at ten", "Gates open at 10."),
-            ("it opens at ten", "Gates open at 10."),
+            ("gates open at ten", "Gates open at ten."),
+            ("it opens at ten", "Gates open at ten."),
             ("entry is four pounds now", "Entry costs £4."),
             ("the fair is on the fourth of may", "fair is on the fourth of May."),
         ):
