@@ -111,6 +111,12 @@ class Cells(AtWork):
             self.has(FAIR, said, row, command="grid.add_amid")
         self.has(FAIR, "after plants put and flowers", "| plants and flowers | Tom |")
 
+    def test_all_the_cells_of_a_row(self) -> None:
+        self.has(FAIR, "add teas ruth eleven sixty", "| teas | Ruth | 11 | 60 |")
+        self.stays(FAIR, "add ruth and tom", "add a little salt at the end")
+        self.has(FAIR, "plants helper is ruth", "| plants | Ruth | 11 |")
+        self.stays(FAIR, "books takings are up")
+
     def test_what_a_cell_is_not_any_more(self) -> None:
         self.has(FAIR, "plants is at ten not eleven", "| plants | Tom | 10 | 132 |")
 
@@ -141,6 +147,75 @@ class Asked(AtWork):
 
     def test_where_the_writing_place_is(self) -> None:
         self.told(FAIR, "what row am i in", "line")
+
+
+class Selected(AtWork):
+    def test_another_stretch_is_selected(self) -> None:
+        for said, selected in (
+            ("select from thank to peg / no up to tent", "thank you for the tent"),
+            ("select forty guests / no the pegs", "the pegs"),
+        ):
+            with self.subTest(said):
+                desk = self.desk(TENT.replace("pegs are", "peg is the pegs"))
+                before = desk.markdown
+                desk.hears(*said.split(" / "))
+                held = desk.sitting.selection
+                self.assertIsNotNone(held)
+                self.assertEqual(desk.document.text(held), selected)
+                self.assertEqual(desk.markdown, before)
+
+    def test_one_of_its_kind_takes_its_place(self) -> None:
+        self.has(TENT, "select forty / no fifty", "We had fifty guests")
+        self.has(TENT, "select tuesday / sorry thursday", "back on Thursday after")
+
+    def test_text_takes_its_place(self) -> None:
+        self.has(TENT, "select forty guests / no children today", "had no children today and")
+
+
+class Sizes(AtWork):
+    def test_each_part_keeps_its_own(self) -> None:
+        desk = self.desk("# Walk\n\nBring a hat.")
+        desk.hears("everything bigger")
+        self.assertIn('# <span style="font-size: 24pt">Walk', desk.markdown)
+        self.assertIn('<span style="font-size: 14pt">Bring', desk.markdown)
+        desk.hears("make the letters larger", "that is too large")
+        self.assertIn('<span style="font-size: 14pt">Bring', desk.markdown)
+
+    def test_a_part_that_is_too_large(self) -> None:
+        self.has(TENT, "the title is too big", "font-size: 18pt")
+        self.stays(TENT, "the tent is too big")
+
+    def test_lines_apart(self) -> None:
+        desk = self.desk(TENT)
+        for said in ("make it double spaced", "double spaced all through"):
+            desk.hears(said)
+            self.assertEqual({block.format.spacing for block in desk.document.blocks}, {2.0})
+            desk.hears("undo that")
+
+    def test_where_a_look_is(self) -> None:
+        desk = self.desk(TENT)
+        desk.hears("italicise forty", "bold tuesday")
+        self.assertIn("“forty”", desk.hears("which words are in italics").summary)
+        self.assertIn("Nothing is underlined", desk.hears("what is underlined").summary)
+
+
+class Moved(AtWork):
+    def test_a_line_above_another(self) -> None:
+        page = f"{TENT}\n\nYours ever"
+        self.has(page, "put ellis marsh below yours ever", "Yours ever\n\nEllis Marsh")
+        self.has(page, "move yours ever above ellis marsh", "Yours ever\n\nEllis Marsh")
+
+    def test_no_clause_is_torn_from_its_sentence(self) -> None:
+        self.has("I was not afraid, because he held my foot. He liked tea.",
+                 "move the bit about my foot to the end",
+                 "He liked tea. I was not afraid, because he held my foot.")  # fmt: skip
+
+    def test_items_between_items(self) -> None:
+        page = "Bring these.\n\n- lights\n- two tents\n- a piano\n\nRing Osric."
+        self.has(page, "put benches between the lights and the tents",
+                 "- lights\n- benches\n- two tents")  # fmt: skip
+        self.has(page, "the list needs chairs on it", "- a piano\n- chairs")
+        self.stays(page, "the last sentence should be about the organ")
 
 
 class House(AtWork):
@@ -182,7 +257,7 @@ class Mending(AtWork):
     def test_a_number_of_what_is_counted(self) -> None:
         for said in ("it's three pegs not two", "it's three pegs that are bent not two"):
             self.has(TENT, said, "Three of the pegs are bent.")
-        self.has(TENT, "it's fifty guests not forty", "We had 50 guests and")
+        self.has(TENT, "it's fifty guests not forty", "We had fifty guests and")
 
     def test_a_title_for_a_title(self) -> None:
         for said in ("not mrs but doctor", "doctor not mrs", "change mrs to doctor"):

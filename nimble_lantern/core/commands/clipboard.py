@@ -26,6 +26,7 @@ from nimble_lantern.core.composing.moving import (
     paste_at,
     relocate,
     stands_alone,
+    two_lines,
 )
 from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.composing.starting import room_beside
@@ -324,6 +325,8 @@ def move(
     named_row = target.unit is Unit.ROW
     if place is None and (row := row_moved_by(sitting, first if named_row else target.first, far)):
         return row
+    if place is not None and two_lines(sitting.document, target.first, place.first, before):
+        target = replace(target, unit=Unit.PARAGRAPH)
     whole = stands_alone(sitting.document, target)
     if not whole and (items := _items(sitting, source, place)):
         # Items stay whole, whichever of their words they are called by.

@@ -42,6 +42,11 @@ CATALOGUE.table(
 )
 
 
+CATALOGUE.table(
+    "ill_sized",
+    {"too (big | large | huge)": -1, "too (small | tiny | little)": 1},
+    heard=False,
+)
 CATALOGUE.table("resizing", {"increase": 1, "(decrease | reduce | shrink)": -1})
 
 
@@ -205,6 +210,10 @@ CATALOGUE.table(
     "{larger} (letters | type | print) for {target}",
     *_of_a_part("[(a bit | a little | a size | a step)] {larger}"),
     Way("{target} in [a] {larger} (letters | type | print | size | font)", when=names_a_part),
+    Way(
+        "{target} (is | are | looks | look) [(much | far | a bit | a little)] {larger:ill_sized}",
+        when=names_a_part,
+    ),
     example="make the last sentence larger",
     group="format",
     grows=True,

@@ -138,8 +138,8 @@ CATALOGUE.table(
 CATALOGUE.table(
     "extreme",
     {
-        "(smallest | lowest | least | fewest | earliest | oldest)": False,
-        "(largest | biggest | highest | greatest | most | latest | newest)": True,
+        "(smallest | lowest | least | fewest | earliest | oldest | worst)": False,
+        "(largest | biggest | highest | greatest | most | latest | newest | best)": True,
     },
 )
 CATALOGUE.rule("least_extreme", "{extreme}", heard=False)(lambda extreme: not extreme)

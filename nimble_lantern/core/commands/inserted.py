@@ -33,6 +33,7 @@ from nimble_lantern.core.targets.model import (
 )
 from nimble_lantern.core.targets.words import (
     a_long_run,
+    a_whole_line,
     a_whole_sentence,
     named_as_written,
     normal,
@@ -256,6 +257,7 @@ def new_words(sitting: Sitting, parse: Parse) -> bool:
     text = tuple(parse.args.get("text", ()))
     placed = text[:-1] if text[-1:] in (("first",), ("last",)) else text
     there = a_whole_sentence(sitting.document, placed)
+    there = there or len(placed) > 1 and a_whole_line(sitting.document, placed)
     return not there and plain_words(sitting, parse)
 
 

@@ -129,8 +129,8 @@ def _takes_up(sitting: Sitting, parse: Parse) -> bool:
     """
     said = tuple(parse.args.get("text", ()))
     if (
-        not bool(said)
-        and said[0] not in AFTER_MEAN
+        not said
+        or said[0] in AFTER_MEAN
         or "not" in said
         or said[0] in BESIDE
         or _asks(sitting, said)

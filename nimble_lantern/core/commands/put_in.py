@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from nimble_lantern.core.commands.columns import columns_of
 from nimble_lantern.core.commands.table_here import (
     OF_THE_SPEAKER,
     column_named,
@@ -33,6 +34,17 @@ def a_row_and_its_column(sitting: Sitting, parse: Parse) -> bool:
     """ "Set lamp oil due to friday"; "nell's kitchen" is a cell by its owner."""
     owned = parse.args.get("row", ("",))[-1].endswith("'s")
     return not owned and a_row_and_a_column(sitting, parse)
+
+
+def of_its_kind(sitting: Sitting, parse: Parse) -> bool:
+    """ "Plants helper is Ruth", where helpers are names; "books takings are up" tells."""
+    if not a_row_and_its_column(sitting, parse):
+        return False
+    table, text = here(sitting), tuple(parse.args.get("text", ()))
+    if isinstance(table, Refusal):
+        return False
+    c = column_named(sitting, table, tuple(parse.args["column"]))
+    return c is not None and columns_of(sitting.document, table)[c].suits(text)
 
 
 def without_alike(

@@ -50,8 +50,16 @@ def fill_a_row(sitting: Sitting, text: Said, beside: Said) -> bool:
     table = here(sitting)
     if isinstance(table, Refusal) or row_named(sitting, table, beside) is None:
         return False
-    a_word_each = len(text) == table.columns
-    return shared_surely(sitting.document, table, text, besides=1 + a_word_each)
+    return are_a_row(sitting.document, table, text)
+
+
+def are_a_row(document: Document, table: Table, text: Said) -> bool:
+    """Whether words are all the cells of a row; with a word for each, two of no known kind do."""
+    a_word_each = len(text) == table.columns > _FEW_COLUMNS
+    return shared_surely(document, table, text, besides=1 + a_word_each)
+
+
+_FEW_COLUMNS = 2
 
 
 def _parted(words: Said) -> tuple[Said, ...]:
@@ -78,9 +86,19 @@ def _inside_numbers(words: Said) -> frozenset[int]:
     while i < len(words):
         number = cardinal(words, i)
         end = number[1] if number else i + 1
+        if end == i + 2 and _two_numbers(words[i], words[i + 1]):
+            end = i + 1  # "eleven sixty" may be a year, or what two cells say
         found |= set(range(i + 1, end))
         i = end
     return frozenset(found)
+
+
+def _two_numbers(one: str, other: str) -> bool:
+    said = cardinal((one,), 0), cardinal((other,), 0)
+    return all(number is not None and number[0] >= _LEAST_OF_A_YEAR for number in said)
+
+
+_LEAST_OF_A_YEAR = 10
 
 
 def _best_ways(words: Said, columns: Sequence[Column]) -> list[_Way]:

@@ -6,7 +6,13 @@ from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import Sign, Unit, Units, Words, of_the_page
-from nimble_lantern.core.targets.words import a_whole_sentence, exact, in_a_list, named_as_written
+from nimble_lantern.core.targets.words import (
+    a_whole_line,
+    a_whole_sentence,
+    exact,
+    in_a_list,
+    named_as_written,
+)
 
 
 def parts_or_items(sitting: Sitting, parse: Parse) -> bool:
@@ -46,6 +52,8 @@ def _quoted(sitting: Sitting, value: object) -> bool:
     """So many words as stand on the page are quoted from it."""
     if not isinstance(value, Words):
         return False
+    if len(value.words) > 1 and a_whole_line(sitting.document, value.words):
+        return True
     long = len(value.words) >= _LONG_ENOUGH and named_as_written(sitting.document, value)
     return long or a_whole_sentence(sitting.document, value.words) or _begins_one(sitting, value)
 

@@ -540,11 +540,8 @@ def to_text(sitting: Sitting, table: Table, listed: str = "") -> Done | Refusal:
 
 
 @command(
-    Way(
-        "(put | write | type | set) {text:words} (in | into) [the cell] row {rows:number} [and]"
-        " column {columns:number}",
-        when=put_in.of_words,
-    ),
+    Way("(put | write | type | set) {text:words} (in | into) [the cell] row {rows:number} [and]"
+        " column {columns:number}", when=put_in.of_words),
     Way("(in | at) {crossed} (put | write | enter | say) {text}", when=put_in.of_words_in_a_table),
     Way("(put | write | enter) {text:words} (in | into | at | for) {crossed}",
         when=put_in.of_words_in_a_table),
@@ -554,6 +551,7 @@ def to_text(sitting: Sitting, table: Table, listed: str = "") -> Done | Refusal:
     *each(put_in.a_row_and_its_column,
             "(set | make | change) [the] {row:words} {column:words} (to | as | be) {text:words}",
             "[the] {row:words} {column:words} <shall> (be | say) {text:words}"),
+    Way("[the] {row:words} {column:words} (is | are) [now] {text:words}", when=put_in.of_its_kind),
     Way("[the] {row:words} (has | have | is | are | gets | takes | needs | pays | costs | cost)"
         " {text:words} not {old:words}", when=put_in.row_says_the_old),
     *each(put_in.for_one_cell, "put {text:words} down for [the] {row:words}",

@@ -120,6 +120,17 @@ def stands_alone(document: Document, target: Places) -> bool:
     return target.unit in WHOLE or line and target.first == block_range(document, b)
 
 
+def two_lines(document: Document, source: Range, goal: Range, before: bool) -> bool:
+    """Whether all of one paragraph goes before words that another begins with, or after its last:
+    "move ellis marsh above yours sincerely"."""
+    b, there = source.start.block, goal.start.block if before else goal.end.block
+    if source != block_range(document, b) or b == there:
+        return False
+    edge = goal.start.offset == 0 if before else goal.end == block_range(document, there).end
+    kinds = {document.blocks[n].kind for n in (b, there)}
+    return edge and kinds == {Kind.PARAGRAPH}
+
+
 def below_the_title(sitting: Sitting, source: Range, at: Position) -> Position:
     """ "Put the last sentence first" makes it no part of the title, nor of a letter's greeting."""
     blocks = sitting.document.blocks

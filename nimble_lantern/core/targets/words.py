@@ -97,6 +97,17 @@ class Vocabulary:
         return all(self._counts[word] > 0 for word in query)
 
 
+def a_whole_line(document: Document, words: tuple[str, ...]) -> bool:
+    """Whether words are all that one paragraph or item says, as a name below a letter is."""
+    found = exact(document, words)
+    blocks = document.blocks
+    return len(found) == 1 and all(
+        blocks[r.start.block].cell is None
+        and document.text(r) == blocks[r.start.block].text.rstrip(".,;:")
+        for r in found
+    )
+
+
 def a_whole_sentence(document: Document, words: Sequence[str]) -> bool:
     """Whether words, three at least, are all of a sentence that stands there, but for its mark."""
     if len(words) < _LEAST_OF_A_SENTENCE:

@@ -6,7 +6,7 @@ from collections.abc import Sequence
 
 from nimble_lantern.core.commands import tables
 from nimble_lantern.core.commands.columns import Said
-from nimble_lantern.core.commands.sharing import cells_said, shared_surely
+from nimble_lantern.core.commands.sharing import are_a_row, cells_said, shared_surely
 from nimble_lantern.core.commands.table_here import (
     at_cell,
     here,
@@ -49,6 +49,12 @@ def _clear_or_sure(sitting: Sitting, parse: Parse) -> bool:
     return sure or _clear_in_the_table(sitting, parse)
 
 
+def _surely_a_row(sitting: Sitting, parse: Parse) -> bool:
+    """ "Add teas ruth eleven sixty", which can only be the cells of a row."""
+    table, text = here(sitting), tuple(parse.args.get("text", ()))
+    return not isinstance(table, Refusal) and are_a_row(sitting.document, table, text)
+
+
 def _no_statement(sitting: Sitting, parse: Parse) -> bool:
     """ "Gull in the next one"; "the sum is in the next column" tells."""
     return tuple(parse.args.get("text", ("is",)))[-1] not in AUXILIARIES
@@ -83,8 +89,12 @@ def _new_and_clear(sitting: Sitting, parse: Parse) -> bool:
         "[and] then {text}",
     ),
     Way(
-        "(another | new | a new) {row:row_or_line} [(with | saying | that says)] {text}",
+        "(another | new | a new | one more) {row:row_or_line} [(with | saying | that says)] {text}",
         when=_clear_or_sure,
+    ),
+    Way(
+        "<adding> {text:words} [(too | as well)]",
+        when=_surely_a_row,
     ),
     Way(
         "[(and | then | next)] {row:a_row} [(with | saying | is | has)] {text}",
