@@ -67,6 +67,7 @@ CATALOGUE.table(
     heard=False,
 )
 _TOP, _BOTTOM = -9_999, 9_999
+CATALOGUE.rule("adds_a_row", "(<adding> | a row for)", heard=False)(lambda: Unit.ROW)
 CATALOGUE.table("little", {"(little | small | simple | quick | nice | proper)": True}, heard=False)
 CATALOGUE.table("first_row", {"the first row": _TOP, "the last row": _BOTTOM})
 CATALOGUE.table(

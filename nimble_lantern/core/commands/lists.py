@@ -289,6 +289,7 @@ def _behind_an_item(sitting: Sitting, parse: Parse) -> bool:
         when=_an_item,
     ),
     Way("(add | also) {text:words}", when=_behind_an_item),
+    Way("[and] {text:words} on the list (as well | too | also)", when=_a_short_item),
     Way("(add | put) {text:words} (to | on) (it | that | this | them)", when=_just_a_list),
     example="add lamp oil to the list",
     group="format",

@@ -93,7 +93,7 @@ def _new_and_clear(sitting: Sitting, parse: Parse) -> bool:
         when=_clear_or_sure,
     ),
     Way(
-        "<adding> {text:words} [(too | as well)]",
+        "{row:adds_a_row} {text:words} [(too | as well)]",
         when=_surely_a_row,
     ),
     Way(

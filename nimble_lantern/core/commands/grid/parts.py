@@ -151,7 +151,7 @@ def _one_more(sitting: Sitting, parse: Parse) -> bool:
     " heading) {words}",
     "(a | another | one | new) column [(more | extra)] for {words:name_given}",
     "column (called | named | headed | for) {words:name_given}",
-    "(a | another | new) {words} column",
+    "[<wish>] (a | another | new) {words} column",
     "<the_table> [also] (needs | wants | could do with | <shall> have) (a | another) {words}"
     " column",
     "give (<the_table> | it) (a | another) {words} column",

@@ -129,7 +129,7 @@ def tell_total(
         " | below [it] | under it | underneath | in the last row)]",
         "(total | add | sum | count | tot) up [all] [of] [the] {words} [column] (at the (bottom"
         " | end | foot) | below [it] | under it | underneath | in the last row)",
-        "(total | add | sum) [all] [the] {words} up [and (put | write) it (at the (bottom | end |"
+        "(total | add | sum) [all] [the] {words} up [[and (put | write) it] (at the (bottom | end |"
         " foot) | below [it] | under it | underneath | in the last row)]",
     ),
     Way(
