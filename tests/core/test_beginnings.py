@@ -196,7 +196,9 @@ class Sizes(AtWork):
         desk = self.desk(TENT)
         desk.hears("italicise forty", "bold tuesday")
         self.assertIn("“forty”", desk.hears("which words are in italics").summary)
-        self.assertIn("Nothing is underlined", desk.hears("what is underlined").summary)
+        self.assertIn("Nothing", desk.hears("which words are underlined").summary)
+        self.assertIn("“Tuesday”", desk.hears("what is bold").summary)
+        self.stays(TENT, "what is red")
 
 
 class Moved(AtWork):

@@ -11,7 +11,7 @@ from nimble_lantern.core.document.metrics import DEFAULT_FAMILY
 from nimble_lantern.core.document.model import Block, Kind, Position, Range, Span
 from nimble_lantern.core.document.styles import BASE_POINTS, COLOURS
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command, each
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, That, of_the_page
 from nimble_lantern.core.targets.words import named_as_written
@@ -141,11 +141,28 @@ def whether(sitting: Sitting, target: Places, look: str) -> Done:
     return Done(sitting.about(target.ranges), told)
 
 
+def _places(sitting: Sitting, look: str) -> list[Range]:
+    """Where words have a look: a mark, or a colour."""
+    mark, value = ("colour", look) if look in COLOURS else (look, None)
+    return [
+        Range(Position(b, s.start), Position(b, s.end))
+        for b, block in enumerate(sitting.document.blocks)
+        for s in block.spans
+        if s.mark == mark and (value is None or s.value == value)
+    ]
+
+
+def _some_are(sitting: Sitting, parse: Parse) -> bool:
+    """ "What is red", where something is; it may be asked in a letter."""
+    return bool(_places(sitting, str(parse.args.get("look"))))
+
+
 @command(
-    "(what | which) [(words | parts | bits)] [of (it | this | the <writing>)] (is | are)"
+    "(what | which) (words | parts | bits) [of (it | this | the <writing>)] (is | are)"
     " {look:asked_look}",
     "(what | which) (words | parts | bits) (did i | have i) (make | made | put | set)"
     " {look:asked_look}",
+    Way("(what | which) (is | are) {look:asked_look}", when=_some_are),
     "(find | show me) (what | the (words | parts | bits) that) (is | are) {look:asked_look}",
     example="which words are in italics",
     group="reading",
@@ -153,13 +170,7 @@ def whether(sitting: Sitting, target: Places, look: str) -> Done:
 )
 def where(sitting: Sitting, look: str) -> Done | Refusal:
     """Tell which words have a look, and speak of them from then on."""
-    mark, value = ("colour", look) if look in COLOURS else (look, None)
-    found = [
-        Range(Position(b, s.start), Position(b, s.end))
-        for b, block in enumerate(sitting.document.blocks)
-        for s in block.spans
-        if s.mark == mark and (value is None or s.value == value)
-    ]
+    found = _places(sitting, look)
     if not found:
         return Refusal(f"Nothing is {said_of(look)} here.")
     told = ", ".join(quoted(sitting.document.text(r)) for r in found[:_MOST])
