@@ -438,7 +438,7 @@ def _below_a_heading(sitting: Sitting) -> bool:
     Way("{listkind:bulletpoints} [here]", when=_behind_a_colon),
     "[a] new {listkind} list [here]",
     "<begin> a [new] list [here]",
-    Way("[a] ({listkind} list | list)", when=_behind_a_paragraph),
+    Way("({listkind} list | list)", when=_behind_a_paragraph),
     example="start a list",
     group="format",
 )
