@@ -97,11 +97,11 @@ def of_a_whole_item(sitting: Sitting, parse: Parse) -> bool:
     if not isinstance(target, Words) or not 0 < len(text) <= _FEW_WORDS:
         return False
     found = exact(sitting.document, target.words)
-    block = sitting.document.blocks[found[0].start.block] if len(found) == 1 else None
-    whole = block is not None and block.kind is Kind.ITEM
-    whole = (
-        whole and sitting.document.text(found[0]) == block.text.rstrip(".,;") if block else False
-    )
+    if len(found) != 1:
+        return False
+    block = sitting.document.blocks[found[0].start.block]
+    whole = sitting.document.text(found[0]) == block.text.rstrip(".,;")
+    whole = whole and block.kind is Kind.ITEM
     return whole and _of_a_line(Unit.ITEM, text) and not {*text} & VERBS
 
 

@@ -33,9 +33,10 @@ from nimble_lantern.core.composing.starting import room_beside
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.clauses import with_link
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
-from nimble_lantern.core.document.model import Kind, Position, Range
+from nimble_lantern.core.document.model import Document, Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
+from nimble_lantern.core.lexicon.sentences import SUBORDINATE
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.measures import names_a_sort
 from nimble_lantern.core.targets.model import (
@@ -56,6 +57,14 @@ CATALOGUE.table(
         "(last | at the (end | bottom | back) | to the back | after everything [else])": "end",
     },
 )
+
+
+def _hangs_on_another(document: Document, clause: Range) -> bool:
+    """ "Because he held my foot" is no sentence by itself; "and Amir brings the lamps" is."""
+    block = document.blocks[clause.start.block]
+    before = block.text[: clause.start.offset].split()[-1:]
+    words = [*before, *document.text(clause).split()[:1]]
+    return any(word.lower().strip(",;") in SUBORDINATE for word in words)
 
 
 def _whole_sentence(sitting: Sitting, r: Range) -> Range:
@@ -306,7 +315,7 @@ def move(
 ) -> Done | Refusal:
     """Move a target before or after another."""
     source = _whole_sentence(sitting, target.first)
-    if target.clause:  # elsewhere it would be no sentence
+    if target.clause and _hangs_on_another(sitting.document, source):
         here = units.block_range(sitting.document, source.start.block)
         around = units.within(sitting.document, "sentence", here)
         source = next(

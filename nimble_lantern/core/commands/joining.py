@@ -285,7 +285,7 @@ def join_to(
     "(start | begin) a [new] paragraph {side:beside} {target}",
     "(make | put | insert | add) a new paragraph {side:beside} {target}",
     "split [the paragraph] at {target}",
-    "(split | break) {side:beside} {target}",
+    "split {side:beside} {target}",
     "(split | break) (it | that | this) (at | {side:beside}) {target}",
     Way("(in | on | as) {target:its} own paragraph", when=just_made),
     Way("(in | on | as) a paragraph of {target:its} own", when=just_made),
