@@ -115,10 +115,9 @@ def _of_the_same_sentence(
                 # "Five pounds not four", where it is at four pounds; "three pegs not two", where
                 # two of the pegs are bent.
                 counted = new[number[1] :]
-                if not after or not _same_thing(after[0], counted[0]):
+                one_of_several = bool(after) and _same_thing(after[0], counted[0])
+                if not one_of_several or after[: len(counted)] == counted:
                     new, rest = new[: number[1]], rest | {*counted} - _SAYING
-                elif after[: len(counted)] == counted:
-                    new = new[: number[1]]
             if rest and about.issuperset(rest):
                 found.append((r, new))
                 break
