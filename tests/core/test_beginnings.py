@@ -260,8 +260,8 @@ class Mending(AtWork):
         for said in ("it's three pegs not two", "it's three pegs that are bent not two"):
             self.has(TENT, said, "Three of the pegs are bent.")
         self.has(TENT, "it's fifty guests not forty", "We had fifty guests and")
-        self.has("The stair has 38 steps.", "it should be forty steps not thirty eight",
-                 "The stair has 40 steps.")  # fmt: skip
+        self.has("The stair has 38 steps, and is old.", "it should be forty steps not thirty eight",
+                 "The stair has 40 steps, and")  # fmt: skip
 
     def test_a_title_for_a_title(self) -> None:
         for said in ("not mrs but doctor", "doctor not mrs", "change mrs to doctor"):

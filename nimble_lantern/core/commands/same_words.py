@@ -103,7 +103,8 @@ def _of_the_same_sentence(
     found = []
     for r in places(document, old):
         about = _sentence_round(document, r)
-        after = tuple(map(plain, document.blocks[r.end.block].text[r.end.offset :].split()))
+        behind = document.blocks[r.end.block].text[r.end.offset :].split()
+        after = tuple(plain(word.rstrip(",.;:!?")) for word in behind)
         for i, j in _by_length(len(text), len(old) + _MORE_NEW):
             new, rest = text[i:j], {*text[:i], *text[j:]} - _SAYING - {*old}
             if _cuts_a_number(text, i) or _cuts_a_number(text, j) or new[-1] in PREPOSITIONS:
@@ -154,7 +155,7 @@ def _sentence_round(document: Document, r: Range) -> frozenset[str]:
         cells = (document.blocks[b] for b in (*row, table.cell(0, block.cell.column)))
         return frozenset(plain(word) for cell in cells for word in cell.text.split())
     within = (block.text[i:j] for i, j in block.sentences if i <= r.start.offset < j)
-    return frozenset(plain(word.rstrip(".?!")) for word in next(within, "").split())
+    return frozenset(plain(word.rstrip(",.;:!?")) for word in next(within, "").split())
 
 
 def _ends_alike(before: tuple[str, ...], said: tuple[str, ...]) -> int:
