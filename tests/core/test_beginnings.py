@@ -70,6 +70,8 @@ class Pages(AtWork):
             "| Greta | 7 | Biggest marrow |\n| Femi | 12 | Best onions |",
             "We need help",
         )
+        self.has("", "a table with name job and tools / row ida weeding two forks",
+                 "| Ida | Weeding | Two forks |")  # fmt: skip
         self.stays(TENT, "a table with cups and plates")
 
     def test_a_new_line_is_one_whatever_the_last_one_ends_with(self) -> None:
@@ -138,6 +140,8 @@ class Asked(AtWork):
         self.told(FAIR, "which stall has the most takings", "plants: 132")
         self.told(FAIR, "who has the most takings", "Tom: 132")
         self.told(FAIR, "what is the lowest takings", "books: 47")
+        page = "| name | tools |\n|---|---|\n| Ida | Two forks |\n| Tom | Three spades |"
+        self.told(page, "who has the most tools", "Tom: Three spades")
         self.stays(FAIR, "who has the most fun", "which boat has the most sails")
 
     def test_to_be_read(self) -> None:

@@ -57,19 +57,29 @@ class Column(NamedTuple):
                 return False
         return bool(kind) and kind in self.kinds
 
-    def worth(self, said: Said) -> float:
-        """What speaks for some words standing in this column."""
+    def worth(self, said: Said, behind: str = "") -> float:
+        """What speaks for some words standing in this column, by the word behind them as well."""
         alike = self.likes(said)
         named = a_full_name(said) and not any(cardinal((w,), 0) for w in said)
         number = cardinal(said, 0)
         apart = number is not None and number[1] == len(said) and not self.says and not self.kinds
+        apart = apart and not _several(behind)  # "two | forks" are two forks
+        counted = number is not None and number[1] == len(said) - 1 and _several(said[-1])
         return (
             (_THERE if said in self.says else 0.0)
             + (_OF_THAT_KIND if alike else 0.0)
-            + (_ONE_WORD if len(said) == 1 or alike else 0.0)
+            + (_ONE_WORD if len(said) == 1 or alike or counted else 0.0)
             + (_NUMBER if apart else 0.0)
-            + (_NAME if named else 0.0 if alike else _LONG * (len(said) - 1))
+            + (_NAME if named else 0.0 if alike or counted else _LONG * (len(said) - 1))
         )
+
+
+def _several(word: str) -> bool:
+    """Whether a word names several of its kind: "forks"."""
+    return len(word) > _SHORT and word.endswith("s") and not word.endswith("ss")
+
+
+_SHORT = 3
 
 
 def columns_of(document: Document, table: Table) -> tuple[Column, ...]:

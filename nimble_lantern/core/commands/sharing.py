@@ -126,6 +126,7 @@ def _two_best(
     for end in range(first + 1, len(words) + 1):
         said = words[first:end]
         if said[0] not in _LINKS and said[-1] not in _LINKS:
-            worth = column.worth(said) + (LINKED if linked else 0.0)
+            behind = words[end] if end < len(words) else ""
+            worth = column.worth(said, behind) + (LINKED if linked else 0.0)
             found += [(worth + more, (said, *others)) for more, others in ways.get(end, [])]
     return sorted(found, key=lambda way: -way[0])[:2]

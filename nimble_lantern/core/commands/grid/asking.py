@@ -16,6 +16,7 @@ from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.writing.cardinals import cardinal
 
 CATALOGUE.table("asks_who", {"who": True}, heard=False)
 _HAS = (
@@ -66,7 +67,7 @@ def most(
     rows = rows_of(sitting.document.blocks, table)
     body = range(1 if has_header(rows) else 0, table.rows)
     kept = [r for r in body if rows[r][0].text.strip().lower() != "total"]
-    found = {r: value for r in kept if (value := value_of(rows[r][column].text)) is not None}
+    found = {r: value for r in kept if (value := _amount(rows[r][column].text)) is not None}
     if not found:
         return Refusal("That column has no numbers.", "", "Name one that has.")
     best = (max if falling else min)(found.values())
@@ -75,6 +76,12 @@ def most(
     named = " and ".join(rows[r][told or 0].text for r in at)
     cells = [block_range(sitting.document, table.cell(r, column)) for r in at]
     return Done(sitting.about(cells), f"{named}: {rows[at[0]][column].text}")
+
+
+def _amount(text: str) -> float | None:
+    """The number that a cell holds, in figures or in words: "two forks"."""
+    said = cardinal(text.lower().split(), 0)
+    return float(said[0]) if said else value_of(text)
 
 
 def _first(sitting: Sitting, table: Table, who: bool) -> int:
