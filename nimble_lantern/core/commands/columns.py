@@ -11,6 +11,7 @@ from nimble_lantern.core.lexicon.closed import ARTICLES
 from nimble_lantern.core.lexicon.figures import MONEY
 from nimble_lantern.core.mending.knowing import spoken_words
 from nimble_lantern.core.targets.alike import kind_of
+from nimble_lantern.core.targets.tabled import names_several
 from nimble_lantern.core.writing.cardinals import cardinal
 from nimble_lantern.core.writing.persons import a_full_name
 
@@ -63,8 +64,8 @@ class Column(NamedTuple):
         named = a_full_name(said) and not any(cardinal((w,), 0) for w in said)
         number = cardinal(said, 0)
         apart = number is not None and number[1] == len(said) and not self.says and not self.kinds
-        apart = apart and not _several(behind)  # "two | forks" are two forks
-        counted = number is not None and number[1] == len(said) - 1 and _several(said[-1])
+        apart = apart and not names_several(behind)  # "two | forks" are two forks
+        counted = number is not None and number[1] == len(said) - 1 and names_several(said[-1])
         return (
             (_THERE if said in self.says else 0.0)
             + (_OF_THAT_KIND if alike else 0.0)
@@ -72,14 +73,6 @@ class Column(NamedTuple):
             + (_NUMBER if apart else 0.0)
             + (_NAME if named else 0.0 if alike or counted else _LONG * (len(said) - 1))
         )
-
-
-def _several(word: str) -> bool:
-    """Whether a word names several of its kind: "forks"."""
-    return len(word) > _SHORT and word.endswith("s") and not word.endswith("ss")
-
-
-_SHORT = 3
 
 
 def columns_of(document: Document, table: Table) -> tuple[Column, ...]:

@@ -9,8 +9,8 @@ from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.marks import marked, remarked, said_of
 from nimble_lantern.core.commands.when import just_made, names_a_part
 from nimble_lantern.core.commands.wording import named, near
-from nimble_lantern.core.document.layout import HEADING_SCALE, runs
-from nimble_lantern.core.document.model import Document, Position, Range, Span
+from nimble_lantern.core.document.layout import HEADING_SCALE, stretches
+from nimble_lantern.core.document.model import Document, Range, Span
 from nimble_lantern.core.document.styles import BASE_POINTS, COLOURS
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
@@ -233,8 +233,8 @@ def resize(
         nearest = min(range(len(SIZES)), key=lambda i: abs(SIZES[i] - now))
         points = SIZES[max(0, min(len(SIZES) - 1, nearest + larger))]
         sizes.setdefault(points, []).append(r)
-    for points, stretches in sizes.items():
-        after = faced(after, tuple(stretches), "size", str(points))
+    for points, held_so in sizes.items():
+        after = faced(after, tuple(held_so), "size", str(points))
     after = after.about(ranges)
     how = f"{next(iter(sizes))} points" if len(sizes) == 1 else _STEPPED[larger > 0]
     return Done(after, f"{named(sitting.document, ranges)} is {how}")
@@ -265,16 +265,10 @@ def _sized_stretches(
     document: Document, ranges: tuple[Range, ...]
 ) -> Iterator[tuple[Range, float]]:
     """The stretches of ranges that are of one size, with that size in points."""
-    for r in ranges:
-        for b in range(r.start.block, r.end.block + 1):
-            block = document.blocks[b]
-            start = r.start.offset if b == r.start.block else 0
-            end = r.end.offset if b == r.end.block else len(block.text)
-            scale = HEADING_SCALE.get(block.level or 1, 1.0) if block.kind == "heading" else 1.0
-            for a, z, marks in runs(block, start, end) if start < end else ():
-                sizes = [float(s.value) for s in marks if s.mark == "size" and s.value]
-                points = sizes[-1] if sizes else BASE_POINTS * scale
-                yield Range(Position(b, a), Position(b, z)), points
+    for block, r, marks in stretches(document, ranges):
+        scale = HEADING_SCALE.get(block.level or 1, 1.0) if block.kind == "heading" else 1.0
+        sizes = [float(s.value) for s in marks if s.mark == "size" and s.value]
+        yield r, sizes[-1] if sizes else BASE_POINTS * scale
 
 
 @command(

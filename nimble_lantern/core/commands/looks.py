@@ -6,7 +6,7 @@ from collections.abc import Iterator
 
 from nimble_lantern.core.commands.marks import said_of
 from nimble_lantern.core.commands.wording import many, named, quoted
-from nimble_lantern.core.document.layout import HEADING_SCALE, runs
+from nimble_lantern.core.document.layout import HEADING_SCALE, stretches
 from nimble_lantern.core.document.metrics import DEFAULT_FAMILY
 from nimble_lantern.core.document.model import Block, Kind, Position, Range, Span
 from nimble_lantern.core.document.styles import BASE_POINTS, COLOURS
@@ -81,14 +81,9 @@ _MOST = 3
 
 
 def _told(sitting: Sitting, target: Places) -> Iterator[str]:
-    for r in target.ranges:
-        for b in range(r.start.block, r.end.block + 1):
-            block = sitting.document.blocks[b]
-            start = r.start.offset if b == r.start.block else 0
-            end = r.end.offset if b == r.end.block else len(block.text)
-            for a, z, marks in runs(block, start, end):
-                if block.text[a:z].strip():
-                    yield _looks(block, a, marks)
+    for block, r, marks in stretches(sitting.document, target.ranges):
+        if sitting.document.text(r).strip():
+            yield _looks(block, r.start.offset, marks)
 
 
 def _looks(block: Block, at: int, marks: tuple[Span, ...] | None) -> str:
@@ -118,20 +113,10 @@ def _looks(block: Block, at: int, marks: tuple[Span, ...] | None) -> str:
 )
 def whether(sitting: Sitting, target: Places, look: str) -> Done:
     """Tell whether a part has a look, or has it in part."""
-    mark, value = ("colour", look) if look in COLOURS else (look, None)
     found = [
-        block.kind is Kind.HEADING
-        and mark == "bold"
-        or any(s.mark == mark and (value is None or s.value == value) for s in marks)
-        for r in target.ranges
-        for b in range(r.start.block, r.end.block + 1)
-        for block in (sitting.document.blocks[b],)
-        for a, z, marks in runs(
-            block,
-            r.start.offset if b == r.start.block else 0,
-            r.end.offset if b == r.end.block else len(block.text),
-        )
-        if block.text[a:z].strip()
+        look == "bold" and block.kind is Kind.HEADING or any(_has(span, look) for span in marks)
+        for block, r, marks in stretches(sitting.document, target.ranges)
+        if sitting.document.text(r).strip()
     ]
     where, how = named(sitting.document, target.ranges), said_of(look)
     if found and all(found):
@@ -141,14 +126,17 @@ def whether(sitting: Sitting, target: Places, look: str) -> Done:
     return Done(sitting.about(target.ranges), told)
 
 
+def _has(span: Span, look: str) -> bool:
+    return (span.mark, span.value) == ("colour", look) if look in COLOURS else span.mark == look
+
+
 def _places(sitting: Sitting, look: str) -> list[Range]:
     """Where words have a look: a mark, or a colour."""
-    mark, value = ("colour", look) if look in COLOURS else (look, None)
     return [
         Range(Position(b, s.start), Position(b, s.end))
         for b, block in enumerate(sitting.document.blocks)
         for s in block.spans
-        if s.mark == mark and (value is None or s.value == value)
+        if _has(s, look)
     ]
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 from bisect import bisect_left, bisect_right
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
 from itertools import accumulate
 from typing import NamedTuple
@@ -82,6 +82,19 @@ def runs(block: Block, start: int, end: int) -> Iterator[tuple[int, int, tuple[S
     cuts = sorted(edges)
     for a, b in zip(cuts, cuts[1:], strict=False):
         yield a, b, tuple(s for s in inside if s.start <= a and s.end >= b)
+
+
+def stretches(
+    document: Document, ranges: Iterable[Range]
+) -> Iterator[tuple[Block, Range, tuple[Span, ...]]]:
+    """The stretches of ranges whose marks stay the same, each with its block."""
+    for r in ranges:
+        for b in range(r.start.block, r.end.block + 1):
+            block = document.blocks[b]
+            start = r.start.offset if b == r.start.block else 0
+            end = r.end.offset if b == r.end.block else len(block.text)
+            for a, z, marks in runs(block, start, end) if start < end else ():
+                yield block, Range(Position(b, a), Position(b, z)), marks
 
 
 def edges(block: Block, style: PageStyle) -> list[float]:

@@ -35,9 +35,13 @@ def _says(texts: Sequence[str], words: tuple[str, ...]) -> int | None:
 
 def singular(words: tuple[str, ...]) -> tuple[str, ...]:
     """Words with the last one as one of its kind: "prices" as "price"."""
-    last = words[-1] if words else ""
-    plural = len(last) > _LEAST_PLURAL and last.endswith("s") and not last.endswith("ss")
-    return (*words[:-1], last[:-1]) if plural else words
+    plural = bool(words) and names_several(words[-1])
+    return (*words[:-1], words[-1][:-1]) if plural else words
+
+
+def names_several(word: str) -> bool:
+    """Whether a word names several of its kind: "forks"."""
+    return len(word) > _LEAST_PLURAL and word.endswith("s") and not word.endswith("ss")
 
 
 _LEAST_PLURAL = 3
