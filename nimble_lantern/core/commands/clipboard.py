@@ -8,9 +8,11 @@ from dataclasses import replace
 from nimble_lantern.core.commands.shifted import (
     at_an_edge_of_a_part,
     both_stand,
+    part_beside_another,
     parts_or_items,
     that_beside_a_block,
     that_has_a_place,
+    with_all_below,
 )
 from nimble_lantern.core.commands.table_here import (
     cell_beside,
@@ -46,7 +48,7 @@ from nimble_lantern.core.targets.model import (
     Words,
     of_a_grid,
 )
-from nimble_lantern.core.targets.resolve import nth_like, resolve
+from nimble_lantern.core.targets.resolve import nth_like, one_like, resolve
 from nimble_lantern.core.targets.words import places
 
 CATALOGUE.table(
@@ -227,17 +229,27 @@ def _list_of(sitting: Sitting, r: Range) -> Range:
     ),
     "(<shift> | <set_down>) {target} (where | to where | in the place of) [the] {position} [one]"
     " (is | was | stands)",
+    *each(
+        part_beside_another,
+        "(<shift> | <set_down> | <wish>) {target} <exactly> {side:beside} {words:the_other}",
+        "{target} (<shall> (come | go | be | stand) | goes | belongs) {side:beside}"
+        " {words:the_other}",
+    ),
     example="put the last paragraph where the first one is",
     group="revising",
     moves=True,
 )
 def move_to_nth(
-    sitting: Sitting, target: Places, position: int, side: str = "before"
+    sitting: Sitting,
+    target: Places,
+    position: int = 0,
+    side: str = "before",
+    words: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Move a paragraph or item to where another of its kind stands, before it or after it."""
-    if target.unit not in (Unit.PARAGRAPH, Unit.ITEM, Unit.SENTENCE):
+    if target.unit not in (Unit.PARAGRAPH, Unit.ITEM, Unit.SENTENCE, Unit.SECTION):
         return Refusal("Say what to move: a paragraph, an item or a sentence.")
-    found = nth_like(target, position, sitting)
+    found = one_like(target, words, sitting) if words else nth_like(target, position, sitting)
     if isinstance(found, Refusal):
         return found
     return move(sitting, target, found, side)
@@ -321,6 +333,8 @@ def move(
         source = next(
             (r for r in around if r.start <= source.start and source.end <= r.end), source
         )
+    if place is not None and target.unit is Unit.SECTION:
+        place = with_all_below(sitting, place)
     goal = sitting.document.whole if place is None else place.first
     before = (side if place else edge) in ("before", "start")
     if place is not None and (row := cell_beside(sitting, target.first, place.first, before)):

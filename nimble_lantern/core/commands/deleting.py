@@ -92,6 +92,12 @@ def _out(sitting: Sitting, parse: Parse) -> bool:
     return told or _no_object(sitting, parse)
 
 
+def _as_it_stands(sitting: Sitting, parse: Parse) -> bool:
+    """ "Take away because the kitchen is shut", which stands there word for word; "drop a line"
+    names no part of the page."""
+    return _of_the_page(sitting, parse) or a_long_run(sitting.document, parse.args.get("target"))
+
+
 def _in_a_part(sitting: Sitting, parse: Parse) -> bool:
     """ "End the second paragraph after dry"; "end the day at the quay" goes on."""
     target = parse.args.get("target")
@@ -138,6 +144,7 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     "(<remove> | take | cross | strike | leave) {target} (off | from | out of) the (text | letter)",
     Way("(take | cut | wipe | throw | leave) {target} out", when=_out),
     Way("leave out {target}", when=_out),
+    Way("<discard> {target}", when=_as_it_stands),
     Way("(cut | end | stop | finish | break off) {target:cut_short}", when=_in_a_part),
     Way("{target} [please] (delete | remove | erase) [it | them]", when=_plainly_named),
     Way("(i would | i'd) rather not have {target}", when=_of_prose),
@@ -148,7 +155,6 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     ),
     *each(
         _of_the_page,
-        "<discard> {target}",
         "(chuck | knock | whip | get) {target} out [of (there | here | it)]",
         "take {target} right out",
         "no need for {target}",

@@ -305,6 +305,14 @@ def not_this(sitting: Sitting, parse: Parse) -> bool:
     return not telling and alike_or_a_part(sitting, parse)
 
 
+def stands_once(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make that best wishes not kind regards", where those stand in one place."""
+    old, new = _said(parse)
+    few = 0 < len(new) <= len(old) + 1 and not set(new) & (VERBS | SUBJECT_PRONOUNS | PARTS)
+    once = bool(old) and not set(old) <= LITTLE and len(places(sitting.document, old)) == 1
+    return few and once and words_there(sitting, parse)
+
+
 def a_part_of_it(sitting: Sitting, parse: Parse) -> bool:
     """ "Just crane not old crane", where the old crane stands."""
     target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))

@@ -48,6 +48,8 @@ def _revising(sitting: Sitting, parse: Parse) -> bool:
     "(go | jump | back) [to] [the] (start | top)",
     "<go> (right | straight | all the way) [back] [up] to [the] <beginning> [<the_text>]",
     "<go> all the way (up | back)",
+    "(i want | i need | i'd like | i would like) to be [right] [back] [up] at the [very]"
+    " <beginning> [<the_text>]",
     example="go to the start",
     group="moving",
 )
@@ -66,6 +68,8 @@ def to_start(sitting: Sitting, text: tuple[str, ...] = ()) -> Done:
     "<go_on> at the <finish> [<the_text>]",
     "<go> (right | straight | all the way) [down] to [the] <finish> [<the_text>]",
     "<go> all the way (down | on)",
+    "(i want | i need | i'd like | i would like) to be [right] [back] [down] at the [very]"
+    " <finish> [<the_text>]",
     example="go to the end",
     group="moving",
 )

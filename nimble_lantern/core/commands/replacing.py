@@ -11,6 +11,7 @@ from nimble_lantern.core.commands.table_here import fits_the_cell
 from nimble_lantern.core.commands.wording import many, near, quoted
 from nimble_lantern.core.composing.closing import CLOSING, goes_on_behind
 from nimble_lantern.core.composing.replacing import (
+    but_what_is_counted,
     replace_many,
     replace_range,
     without_stop,
@@ -167,6 +168,17 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
         " say) {text}",
     ),
     Way("{target:signing_off} with {text:words} instead", when=instead.plain_words),
+    *each(
+        instead.stands_once,
+        "(make | have) (it | that) {text:words} [and] not {target}",
+        "(end | finish | close | sign off | begin | start | open) [it] with {text:words} ([and]"
+        " not | rather than | instead of) {target}",
+        "(i would | i'd) (rather | sooner) (write | say | put | use) {text:words} (than |"
+        " instead of) {target}",
+        "(he | she | it | they) (is | are) called {text:words} [and] not {target}",
+        "(he's | she's | it's | they're) called {text:words} [and] not {target}",
+        "(i would | i'd) prefer {text:words} (to | over) {target}",
+    ),
     Way("not {target} but {text}", when=instead.alike_and_there),
     Way("not {target} {text}", when=instead.not_this),
     Way("rather than {target} (write | put | say | have) {text}", when=instead.alike_and_there),
@@ -322,6 +334,9 @@ def replace_with(
     if exactly:
         wrote = replace_range(sitting, target.first, text, exactly=True)
         return Done(wrote.sitting, f"{quoted(old)} is now {quoted(wrote.text)}")
+    if len(ranges) == 1 and sure is None and target.unit is None:
+        ranges = (but_what_is_counted(sitting.document, ranges[0], text),)
+        old = sitting.document.text(ranges[0])
     if len(ranges) == 1:
         sitting = taught_by(sitting, ranges[0], text, sure=sure is True)
     after, written = _replaced(sitting, ranges, text, said_again=sure is None)

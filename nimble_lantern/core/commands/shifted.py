@@ -2,10 +2,21 @@
 
 from __future__ import annotations
 
-from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.document import units
+from nimble_lantern.core.grammar.catalogue import Parse, rule
+from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
-from nimble_lantern.core.targets.model import Sign, Unit, Units, Words, of_the_page
+from nimble_lantern.core.targets.model import (
+    Places,
+    Sign,
+    Unit,
+    Units,
+    Words,
+    of_a_grid,
+    of_the_page,
+)
+from nimble_lantern.core.targets.ones import TOLD_BY_PLACE
 from nimble_lantern.core.targets.words import (
     a_whole_line,
     a_whole_sentence,
@@ -22,6 +33,21 @@ def parts_or_items(sitting: Sitting, parse: Parse) -> bool:
         return False  # "full stop at the end" puts one there
     document = sitting.document
     return all(of_the_page(v) or in_a_list(document, v) or _quoted(sitting, v) for v in named)
+
+
+@rule(
+    "the_other",
+    "the {words} (one | section | part)",
+    "the one (about | on | with | that says | that mentions | where it says) {words}",
+    heard=False,
+)
+def _the_other(words: tuple[str, ...]) -> tuple[str, ...] | None:
+    return None if set(words) <= LITTLE | TOLD_BY_PLACE else words
+
+
+def part_beside_another(sitting: Sitting, parse: Parse) -> bool:
+    """ "The music section ahead of the concert one"; rows are moved in their table."""
+    return parts_or_items(sitting, parse) and not of_a_grid(parse.args.get("target"))
 
 
 def at_an_edge_of_a_part(sitting: Sitting, parse: Parse) -> bool:
@@ -75,3 +101,11 @@ def both_stand(sitting: Sitting, parse: Parse) -> bool:
     """ "Brass should go before door", where both stand: it is there already, and is moved."""
     named = [parse.args.get("target"), parse.args.get("place")]
     return all(named_as_written(sitting.document, value) for value in named)
+
+
+def with_all_below(sitting: Sitting, place: Places) -> Places:
+    """Beside a heading a section stands beside all that is below it."""
+    at = place.first.start
+    sections = units.blocks(sitting.document, Unit.SECTION.value, sitting.document.whole)
+    found = next((r for r in sections if r.start.block == at.block), None)
+    return Places((found,), unit=Unit.SECTION) if found is not None else place

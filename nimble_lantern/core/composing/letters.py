@@ -51,9 +51,28 @@ def on_its_own_line(sitting: Sitting, words: Sequence[str]) -> bool:
         begins = len(words) >= _FEWEST_OF_A_BODY or words[0] in _BEGINS and len(words) > 1
         return begins and words[0] not in _NO_BODY
     if _is_closing(words):
-        return words[0] == "yours" or last[-1][-1] in ".!?"
+        return words[0] == "yours" or last[-1][-1] in ".!?" or _ends_a_clause(last)
     greets = _is_greeting(words) and last[-1].lower() not in LITTLE | DETERMINERS
     return greets and last[-1][-1] != "," and greeting(sitting.document) is None
+
+
+def _ends_a_clause(line: tuple[str, ...]) -> bool:
+    """Whether a line can end there without a stop: "we hope to see you", and not "send him my"."""
+    words = [word.lower() for word in line]
+    ends = words[-1].isalpha() and words[-1] not in DETERMINERS | PREPOSITIONS | {
+        "and",
+        "or",
+        "but",
+    }
+    given = not _GIVING.isdisjoint(words[-_AS_FAR_AS:])  # "i wish you", "they send you"
+    return len(line) >= _FEWEST_OF_A_BODY and ends and not given
+
+
+_GIVING = frozenset(
+    "give gives gave given giving send sends sent sending wish wishes wished wishing pass bring"
+    " brings pass passes add adds extend".split()
+)
+_AS_FAR_AS = 6
 
 
 def _last_line(block: Block) -> tuple[str, ...]:

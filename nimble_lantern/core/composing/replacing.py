@@ -33,6 +33,7 @@ from nimble_lantern.core.document.model import (
 from nimble_lantern.core.lexicon.closed import ARTICLES, LITTLE
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import GIVEN
+from nimble_lantern.core.lexicon.sentences import TITLES
 from nimble_lantern.core.state import Marks, Sitting
 from nimble_lantern.core.writing.capitals import AsHeard, AsItStands, capitalised, starts_sentence
 from nimble_lantern.core.writing.cardinals import TENS, UNITS, cardinal, in_words
@@ -177,10 +178,13 @@ def replace_range(
         manner = replace(manner, names=(AsItStands(words[0]),))
     elif old.isdecimal() and (said := cardinal(words, 0)) and said[1] == len(words):
         manner = replace(manner, numbers="digits")  # as the one there
+    elif _of_another_number(old, words):
+        manner = replace(manner, numbers="words")  # "sixty chairs" for "forty chairs"
     elif (number := _in_words_as(old, words)) is not None:
         words, exactly = (in_words(number, sitting.settings.dialect),), True
         manner = replace(manner, names=(AsItStands(words[0]),))
-    if not exactly and a_name(sitting.document, r) and _as_names(words, old.lower().split()):
+    called = not exactly and words[0] not in TITLES and a_name(sitting.document, r)
+    if called and _as_names(words, old.lower().split()):
         manner = replace(manner, names=(*manner.names, AsHeard(tuple(map(capitalised, words)))))
     if not exactly and old[:1].isupper() and _before_a_name(sitting.document, r, words):
         manner = replace(manner, names=(*manner.names, AsHeard((capitalised(words[0]),))))
@@ -198,10 +202,56 @@ def _in_words_as(old: str, words: Sequence[str]) -> int | None:
     said, number = cardinal(words, 0), cardinal(there, 0) if there and there[0].isalpha() else None
     if said is None or number is None or (said[1], number[1]) != (len(words), len(there)):
         return None
-    return said[0] if number[0] > _ONE_DIGIT and said[0] < _HUNDRED else None
+    return said[0] if number[0] > _ONE_DIGIT and _short_in_words(said[0]) else None
+
+
+def _short_in_words(number: int) -> bool:
+    """ "Fifty", "eleven thousand"; "fifty-one thousand two hundred" is better in digits."""
+    return number < _HUNDRED or number % 1000 == 0 and number < _HUNDRED * 1000
 
 
 _ONE_DIGIT, _HUNDRED = 10, 100
+
+
+def but_what_is_counted(document: Document, r: Range, words: Sequence[str]) -> Range:
+    """The number alone of "forty years", where another number takes its place: "fifty"."""
+    text = document.text(r)
+    there = tuple(plain(word) for word in text.split(" "))
+    number, said = cardinal(there, 0), cardinal(words, 0)
+    if said is None or said[1] != len(words) or r.start.block != r.end.block:
+        return r
+    end = number[1] if number else int(there[0].isdecimal())
+    counted = there[end:]
+    if not end or not counted or len(counted) > _FEW_COUNTED or not all(map(str.isalpha, counted)):
+        return r
+    if number and number[0] >= _HUNDRED > said[0] or set(counted) & LITTLE:
+        return r
+    size = len(" ".join(text.split(" ")[:end]))
+    return Range(r.start, r.start._replace(offset=r.start.offset + size))
+
+
+_FEW_COUNTED = 2
+
+
+def _of_another_number(old: str, words: Sequence[str]) -> bool:
+    """Whether words are those that stand there but for their number, told in words there."""
+    there = tuple(plain(word) for word in old.replace("-", " ").split())
+    was, is_now = _numbered(there), _numbered(words)
+    if was is None or is_now is None or any(map(str.isdecimal, old)):
+        return False
+    return was[1] == is_now[1] != ((), ()) and was[0] > _ONE_DIGIT
+
+
+def _numbered(words: Sequence[str]) -> tuple[int, tuple[tuple[str, ...], tuple[str, ...]]] | None:
+    """The one number in words that some words hold, and the words before and behind it."""
+    i = next((i for i in range(len(words)) if cardinal(words, i)), None)
+    said = cardinal(words, i) if i is not None else None
+    if said is None:
+        return None
+    number, end = said
+    behind = tuple(words[end:])
+    alone = not any(cardinal(behind, k) for k in range(len(behind)))
+    return (number, (tuple(words[:i]), behind)) if alone else None
 
 
 def _before_a_name(document: Document, r: Range, words: Sequence[str]) -> bool:

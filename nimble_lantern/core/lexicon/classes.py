@@ -111,8 +111,11 @@ CLASSES = {
         "(always | each time [it (occurs | appears | comes)]"
         " | every time it (occurs | appears | comes) | in (all | every) (place | places)"
         " | (all the | right the | the whole) way through"
-        " | (wherever | everywhere | every time | each time) it (appears | occurs | stands"
-        " | comes [up] | turns up | crops up | is | says that)"
+        " | (wherever | everywhere | every time | each time) (it | he | she) (appears | occurs"
+        " | stands | comes [up] | turns up | crops up | is | says that)"
+        " | (wherever | everywhere | every time | each time) ((it | he | she) is | it's | he's"
+        " | she's | they are | they're) (mentioned | named | written | used)"
+        " | (wherever | everywhere | every time | each time) they (appear | occur | come [up])"
         " | in the whole (document | text | letter))",
     ),
     "begin": WordClass("(start | begin | make)", "(create | open | give me | add | insert)"),

@@ -47,6 +47,9 @@ LEADS = _phrases(
     ", i changed my mind, i've changed my mind, i have changed my mind",
     "i didn't mean to go here, i did not mean to go here, i didn't want to go here, not here"
     ", i didn't mean to do that, i didn't mean to, i don't want to be here",
+    "that wasn't right, that was not right, that isn't right, that is not right, that's no good,"
+    " that was no good, that's not what i said, that is not what i said, that didn't work,"
+    " that wasn't it, that's not how i want it, i don't want that",
     "that's not what i wanted, that is not what i wanted, that's not what i meant, that's not it",
     "oops, whoops, correction",
     "where were we, you know what, i tell you what, ah yes, oh yes, yes well, nah, nope, i like to",

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
 from dataclasses import replace
 from itertools import islice
 
@@ -21,6 +22,7 @@ from nimble_lantern.core.targets.finding import (
     reference,
     run_of,
 )
+from nimble_lantern.core.targets.letter import foot
 from nimble_lantern.core.targets.model import FLOWING, Order, Places, Target, Unit, Units
 
 _LONGEST_TITLE = 12
@@ -92,6 +94,9 @@ def _nested(target: Units, view: View) -> Answer:
     have = 0
     for scope in outer.ranges:
         inner = all_within(target.unit, view, scope)
+        if target.unit is Unit.SENTENCE:
+            signed = foot(view.document)
+            inner = [r for r in inner if not _signs(r, signed)] or inner
         have = max(have, len(inner))
         found += pick_out(target, inner)
     if not found:
@@ -102,14 +107,14 @@ def _nested(target: Units, view: View) -> Answer:
 def _flowing(target: Units, view: View) -> Answer:
     """Characters, words and sentences: counted from the caret, or through the document."""
     document, unit, here = view.document, target.unit.value, reference(view)
+    signed = foot(document) if target.unit is Unit.SENTENCE else None
     chosen: list[Range] = []
     match target.order:
         case Order.LAST:
-            back = units.backward(document, unit, view.caret)
-            chosen = list(islice(back, target.count))[::-1]
-            if not chosen:
-                chosen = list(islice(units.backward(document, unit, document.end), target.count))
-                chosen.reverse()
+            behind = (units.backward(document, unit, end) for end in (view.caret, document.end))
+            chosen = next(
+                filter(None, (_nearest_above(r, target.count, signed) for r in behind)), []
+            )
         case Order.PREVIOUS:
             back = units.backward(document, unit, here.start)
             chosen = list(islice((r for r in back if r.end <= here.start), target.count))[::-1]
@@ -121,6 +126,7 @@ def _flowing(target: Units, view: View) -> Answer:
                 chosen = [r for r in chosen if r.end > here.start] or _nearest(document, here)
         case _:
             every = units.within(document, unit, document.whole)
+            every = (r for r in every if not _signs(r, signed))
             if target.order in (Order.NTH, Order.FIRST):
                 every = islice(every, target.n - 1 + target.count)
             found = list(every)
@@ -129,6 +135,21 @@ def _flowing(target: Units, view: View) -> Answer:
     if not chosen:
         return no_such(target, 0)
     return Places((run_of(chosen),))
+
+
+def _signs(r: Range, foot: Range | None) -> bool:
+    return foot is not None and foot.start <= r.start and r.end <= foot.end
+
+
+def _nearest_above(back: Iterator[Range], count: int, foot: Range | None) -> list[Range]:
+    """The nearest of some that go back, in the order of the text; a foot only if it is all."""
+    found = list(islice(back, count + _FOOT))
+    above = [r for r in found if not _signs(r, foot)] or found
+    return above[:count][::-1]
+
+
+_FOOT = 4
+"""Lines of a foot, at most."""
 
 
 def _holding(document: Document, unit: str, here: Range) -> list[Range]:

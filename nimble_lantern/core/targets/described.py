@@ -338,7 +338,6 @@ def _where_it_says(words: tuple[str, ...]) -> Words:
     "(the | that | this) [whole | little] (bit | part | one | place) (about | with | on"
     " | to do with | regarding | concerning | (that | which) (mentions | is about) | where it says"
     " | where | mentioning) {words}",
-    "the {words} bit",
     heard=False,
 )
 def _bit_about(words: tuple[str, ...]) -> Holding:

@@ -114,6 +114,20 @@ def _closing(document: Document) -> Range | None:
     return None
 
 
+def foot(document: Document) -> Range | None:
+    """The closing words of a letter and the name below them, which nobody counts as sentences."""
+    closing = _closing(document)
+    if closing is None or document.text(closing)[-1:] == ".":
+        return None
+    name = _below(document, closing)
+    signed = name is not None and document.count_words(name) <= _LONGEST_SIGNATURE
+    ended = signed and name is not None and document.text(name)[-1] not in ".!?"
+    return Range(closing.start, name.end if ended and name is not None else closing.end)
+
+
+_LONGEST_SIGNATURE = 6
+
+
 def _below(document: Document, closing: Range) -> Range | None:
     """What stands below a line: in its paragraph, else the next one that says something."""
     b, end = closing.end

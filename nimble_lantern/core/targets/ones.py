@@ -6,7 +6,7 @@ from nimble_lantern.core.document.model import Document, Kind, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import rule
-from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE
 from nimble_lantern.core.targets.finding import Absent, Answer, View, all_within, find, finds
 from nimble_lantern.core.targets.model import Holding, One, Order, Unit, Units, Words
 
@@ -51,6 +51,18 @@ def _told(words: tuple[str, ...]) -> One | None:
 
 
 _FEW_WORDS = 3
+
+
+@rule("described", "the {words} (bit | part)", heard=False)
+def _bit_with(words: tuple[str, ...]) -> Holding | None:
+    """ "The fishing bit"; "the first part" is told by its place."""
+    placed = set(words) <= TOLD_BY_PLACE
+    return None if placed else Holding(Unit.SENTENCE, Words(words), bit=True)
+
+
+TOLD_BY_PLACE = DETERMINERS | frozenset(
+    "first second third fourth fifth last next previous other same most main best whole".split()
+)
 
 
 @rule("scope", "{one}", heard=False)

@@ -155,6 +155,13 @@ def _past_the_stop(view: View, at: Position, outer: Places | None) -> Position:
     return at._replace(offset=at.offset + 1) if outer is not None and mark in _STOPS else at
 
 
+def _before_the_stop(view: View, at: Position, outer: Places | None) -> Position:
+    """Of a sentence whose end is spoken of, the stop stays as well."""
+    mark = view.document.blocks[at.block].text[at.offset - 1 : at.offset]
+    sentence = outer is not None and outer.unit is Unit.SENTENCE and mark in _STOPS
+    return at._replace(offset=at.offset - 1) if sentence else at
+
+
 _STOPS = (".", "?", "!")
 
 
@@ -168,14 +175,14 @@ def _beyond(target: Beyond, view: View, near: bool) -> Answer:
         return outer
     wholes = outer.ranges if outer is not None else (view.document.whole,)
     ends = (
-        Range(_past_the_stop(view, r.end, outer), whole.end)
+        Range(_past_the_stop(view, r.end, outer), _before_the_stop(view, whole.end, outer))
         if target.forward
         else Range(whole.start, r.start)
         for r in goal.ranges
         for whole in wholes
         if whole.start <= r.start and r.end <= whole.end
     )
-    found = tuple(r for r in ends if not r.empty)
+    found = tuple(r for r in ends if r.start < r.end)
     if not found:
         return Refusal("There is nothing there.")
     return Places(found, ask=len(found) > 1, near=goal.near, heard=goal.heard)

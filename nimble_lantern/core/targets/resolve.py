@@ -17,7 +17,7 @@ from nimble_lantern.core.targets import (
 )
 from nimble_lantern.core.targets.finding import Absent, Answer, Missing, View
 from nimble_lantern.core.targets.finding import find as resolve
-from nimble_lantern.core.targets.model import Order, Places, Unit, Units
+from nimble_lantern.core.targets.model import Holding, Order, Places, Unit, Units, Words
 
 __all__ = [
     "Absent",
@@ -27,6 +27,7 @@ __all__ = [
     "excepting",
     "letter",
     "nth_like",
+    "one_like",
     "ones",
     "reaching",
     "resolve",
@@ -38,3 +39,8 @@ __all__ = [
 def nth_like(places: Places, position: int, view: View) -> Answer:
     """ "The second", said beside another part: the second of the same kind."""
     return resolve(Units(places.unit or Unit.PARAGRAPH, Order.NTH, 1, position), view)
+
+
+def one_like(places: Places, words: tuple[str, ...], view: View) -> Answer:
+    """ "The concert one", said beside a section: the section that is called so, or says so."""
+    return resolve(Holding(places.unit or Unit.PARAGRAPH, Words(words)), view)

@@ -311,6 +311,8 @@ def _holding_words(target: Holding, view: View, near: bool) -> Answer:
         # "The roof section" is the one of that heading, whatever else speaks of a roof.
         heads = {r.start.block for r in inner.ranges}
         found = [u for u in found if u.start.block in heads] or found
+    if target.bit and (section := _headed_so(target.words, view)):
+        return section
     if target.bit:
         found = [_in_one_breath(view.document, r, inner.ranges) for r in found]
     if target.bit and len(found) == 1 and (last := _coordinate(view.document, found[0], inner)):
@@ -323,6 +325,17 @@ def _holding_words(target: Holding, view: View, near: bool) -> Answer:
         where = {None: "are in", At.START: "begin", At.END: "end"}[target.at]
         return Refusal(f"Those words {where} no {target.unit.value}.")
     return Places(tuple(found), ask=len(found) > 1, unit=target.unit)
+
+
+def _headed_so(words: Target, view: View) -> Places | None:
+    """ "The music part", where one heading says so and no more."""
+    said = tuple(w for w in words.words if w != "the") if isinstance(words, Words) else ()
+    found = [
+        r
+        for r in units.blocks(view.document, Unit.SECTION.value, view.document.whole)
+        if spoken.normal(view.document.blocks[r.start.block].text.split()) == said
+    ]
+    return Places((found[0],), unit=Unit.SECTION) if len(found) == 1 else None
 
 
 def _holding_each(target: Holding, view: View) -> Places | None:

@@ -236,6 +236,26 @@ def _before_in(words: tuple[str, ...], of: Target) -> Beyond:
     return Beyond(Words(words, of=of), False, of)
 
 
+@rule(
+    "target",
+    f"{_REST} (after | behind | from) the {{sign}} (in | of) {{of:scope}}",
+    f"{_REST} (in | of) {{of:scope}} (after | behind | from) the {{sign}}",
+    heard=False,
+)
+def _after_sign_in(sign: str, of: Target) -> Beyond:
+    return Beyond(Sign(sign, within=of), True, of)
+
+
+@rule(
+    "target",
+    "(everything | all) before the {sign} (in | of) {of:scope}",
+    "(everything | all) (in | of) {of:scope} before the {sign}",
+    heard=False,
+)
+def _before_sign_in(sign: str, of: Target) -> Beyond:
+    return Beyond(Sign(sign, within=of), False, of)
+
+
 @rule("cut_short", "{of:scope} [off] (after | at | behind) [the word] {words}", heard=False)
 def _cut_short(words: tuple[str, ...], of: Target) -> Beyond:
     """ "End the second paragraph at dry": what comes after that is no more."""

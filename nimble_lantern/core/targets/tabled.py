@@ -72,7 +72,9 @@ def column_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> 
 _WHAT_A_COLUMN_HAS = frozenset(
     "times time dates date days names numbers figures amounts sums hours prices words".split()
 )
-PRICES = frozenset("price cost fee charge fare amount rate rent each".split())
+PRICES = frozenset(
+    "price cost fee charge fare amount rate rent each pound euro dollar money".split()
+)
 _ALIKE = (
     PRICES,
     *(

@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 from itertools import takewhile
 
 from nimble_lantern.core.kinds import Capitals
-from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, LITTLE, SPEAKERS
+from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, LITTLE, SPEAKERS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.names import SMALL_IN_TITLES
 from nimble_lantern.core.lexicon.sentences import CLOSINGS, SAYING, VERBS
 from nimble_lantern.core.writing.capitals import capitalised, starts_sentence
@@ -20,6 +20,7 @@ _STOPS = frozenset((".", "?", "!"))
 _BARE_LEFT = 240
 _NO_SIGNATURE = VERBS | DETERMINERS | DULL | frozenset("ps pps enc cc please everyone".split())
 """Below "kind regards" they begin no name: "your friend peter", "ps please come"."""
+_NO_NAME = VERBS | SUBJECT_PRONOUNS | {"not"}
 _LONGEST_NAME = 4
 """Words below "yours sincerely" that are still a name."""
 
@@ -236,7 +237,8 @@ class _Writer:
         line = left[left.rfind("\n") + 1 :]
         if not line.strip() or not line.replace(" ", "").isalpha():
             return False
-        if line.split()[0].lower() in _NO_SIGNATURE:
+        said = line.split()
+        if said[0].lower() in _NO_SIGNATURE or not _NO_NAME.isdisjoint(said[1:]):
             return False
         above = left[: len(left) - len(line)].strip() or self._above()
         closing = above[above.rfind("\n") + 1 :].strip().rstrip(",").lower()

@@ -100,6 +100,15 @@ def _summed(
         " (altogether | in all | in total | all told | so far)",
         when=heads_a_column,
     ),
+    Way(
+        "(what | how much) (does | do) (it | they | this | that | these) (all (come to | add up to"
+        " | make) | (come to | add up to | make) (altogether | in all | in total | all told))",
+        when=_one_of_numbers,
+    ),
+    Way("(what is | what's | tell me | give me) the (total | sum)", when=_one_of_numbers),
+    Way(
+        "how much is (it | that) (altogether | in all | in total | all told)", when=_one_of_numbers
+    ),
     Way("[the] {words} [column] (total | sum)", when=heads_a_column),
     Way("[the] (total | sum) (of | for) [the] {words} [column]", when=heads_a_column),
     heard=0,
@@ -112,6 +121,8 @@ def tell_total(
     sitting: Sitting, target: Places | None = None, words: tuple[str, ...] = ()
 ) -> Done | Refusal:
     """Tell the sum of the numbers in a column."""
+    if target is None and not words:
+        target = Places(tuple(_of_numbers(sitting)[0]), unit=Unit.COLUMN)
     found = _summed(sitting, target, words)
     return found if isinstance(found, Refusal) else Done(sitting, f"together {found[2]}")
 
