@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-from nimble_lantern.core.commands.when import after_a_command, last_command, over
+from nimble_lantern.core.commands.when import after_a_command, last_command, names_a_list, over
 from nimble_lantern.core.commands.wording import many, named, quoted, words_in
 from nimble_lantern.core.document.model import Position, Range
 from nimble_lantern.core.document.units import block_range
@@ -118,6 +118,11 @@ CATALOGUE.table(
     Way("what (have | did) i (said | say | written | write | put) in {target}", when=_plainly),
     Way("how does {target} (start | begin | end | finish | go)", when=_plainly),
     Way("(what's | what is) (in | at) {target}", when=_of_prose),
+    Way(
+        "(what's | what is | what have (i | we) got | what do (i | we) have) on {target} [(so far |"
+        " now | already)]",
+        when=names_a_list,
+    ),
     Way("(what's | what is) {target} [again]", when=_of_prose),
     Way("how does {target} (sound | read)", when=_plainly),
     heard=1,

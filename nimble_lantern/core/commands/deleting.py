@@ -211,6 +211,7 @@ def delete(sitting: Sitting, target: Places) -> Done:
         _item_by_words,
         "(cross | tick | take | strike | scratch | score) {target} off [the list]",
         "(cross | tick | strike | scratch | score) off {target}",
+        "tick {target}",
         "{target} (can | could | should) (go | come) off [the list]",
         "(we | i) (do not | don't) need {target} (<any_more> [on the list] | on the list"
         " [<any_more>])",

@@ -16,7 +16,7 @@ from nimble_lantern.core.effects import (
     Prompt,
 )
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.state import Done, Question, Sitting, View
 from nimble_lantern.core.writing.capitals import capitalised
@@ -30,11 +30,38 @@ CATALOGUE.names("script", of=lambda sitting: sitting.scripts)
 CATALOGUE.table(
     "new_paper",
     {
-        "(letter | notice | newsletter | report | rota | invitation | speech | poem | story"
-        " | recipe | card | email | message | document | [set of] minutes)": True
+        **{
+            name: name
+            for name in (
+                "letter",
+                "notice",
+                "newsletter",
+                "report",
+                "rota",
+                "invitation",
+                "speech",
+                "poem",
+                "story",
+                "recipe",
+                "card",
+                "email",
+                "message",
+                "document",
+            )
+        },
+        "[set of] minutes": "minutes",
     },
     heard=False,
 )
+
+
+@rule("paper_for", "{paper:new_paper} {whose:for_whom} {words}", heard=False)
+def _paper_for(paper: str, whose: str, words: tuple[str, ...]) -> tuple[str, ...]:
+    """ "Letter to the water company", which is a name for it."""
+    return (*paper.split(), whose, *words)
+
+
+CATALOGUE.table("for_whom", {"to": "to", "for": "for", "about": "about"}, heard=False)
 
 
 def spoken_title(words: tuple[str, ...]) -> str:
@@ -71,6 +98,8 @@ def _nothing_written(sitting: Sitting, parse: Parse) -> bool:
     " (one | document | letter)",
     "(new | start a new | make a new) (document | letter) (called | named | [and] call it) {text}",
     "[(start | make [me] | begin | create | open | give me | <wish>)] (a new | another | a fresh"
+    " | new) {text:paper_for}",
+    "[(start | make [me] | begin | create | open | give me | <wish>)] (a new | another | a fresh"
     " | a | new) (document | letter | file) (called | named | with the name | and call it) {text}",
     example="new document",
     group="desk",
@@ -94,6 +123,7 @@ _WISH_TO = (
     " <new_paper> [(to | for | about) {words}]",
     "(start | begin | make) [me] (a | an | the | my | some) <new_paper>"
     " [(to | for | about) {words}]",
+    "[a] new <new_paper> (to | for | about) {words}",
     example="i want to write a letter",
     group="desk",
     heard=0,
@@ -101,7 +131,8 @@ _WISH_TO = (
 )
 def empty_page(sitting: Sitting, words: tuple[str, ...] = ()) -> Done:
     """Say how a letter is begun on a page where nothing is written yet."""
-    told = "this page is empty: say what is to stand on it, “title” and words for its title"
+    told = "this page is empty: begin a letter with “dear” and a name, anything else with “title”"
+    told += " and words for its title"
     return Done(sitting, f"{told}; “that was text” writes what you said")
 
 

@@ -70,6 +70,13 @@ def _also_an_item(sitting: Sitting, parse: Parse) -> bool:
     return len(text) <= _LONGEST_ITEM and not told and _item_is_written(sitting, parse)
 
 
+def _and_another(sitting: Sitting, parse: Parse) -> bool:
+    """ "And cheese", right after eggs were put on the list by a command."""
+    last = last_command(sitting)
+    added = last is not None and last.name.endswith("_item")
+    return added and _also_an_item(sitting, parse)
+
+
 _OF_WHICH = frozenset("who that which whose and or came went".split())
 
 
@@ -85,6 +92,7 @@ _OF_WHICH = frozenset("who that which whose and or came went".split())
         "[and] [lastly] the last one {text}",
     ),
     Way("(oh and | oh also | and also | oh yes and) [(some | a)] {text}", when=_also_an_item),
+    Way("and {text}", when=_and_another),
     example="next item",
          group="format")  # fmt: skip
 def next_item(sitting: Sitting, text: tuple[str, ...] = ()) -> Done:
@@ -137,6 +145,10 @@ CATALOGUE.table(
              "(go | get | back) [back] to (normal | ordinary | plain) (text | writing)",
              "(no more | stop) (items | bullets | bullet points | points) [(now | on the list"
              " | in the list)]",
+         ),
+         Way(
+             "[and] (that is | that's | that'll be) (all | everything | the lot | it) [then]",
+             when=_item_is_written,
          ),
          "(take | get | let) me out of (the | this) list",
          *each(there_is_a_list,
@@ -245,7 +257,7 @@ def _behind_an_item(sitting: Sitting, parse: Parse) -> bool:
     block = sitting.document.blocks[place.block]
     ended = block.kind is Kind.ITEM and 0 < len(block.text) == place.offset
     ended = ended and text[-1] not in ("it", "that", "this", "them")
-    short = len(text) <= _SHORT_ITEM + 1 and text[0] not in _GOING_ON | LITTLE
+    short = len(text) <= _SHORT_ITEM + 1 and text[0] not in _GOING_ON | LITTLE - {"a", "an"}
     return ended and short and sitting.selection is None
 
 
@@ -391,8 +403,12 @@ def add_first(sitting: Sitting, text: tuple[str, ...]) -> Done:
 
 def _item_put(sitting: Sitting, b: int, text: tuple[str, ...], before: bool) -> Done:
     """A new item with a text, before or after one that is there; it begins as that does."""
-    wrote = insert_beside(sitting, block_range(sitting.document, b), text, before, True, True)
-    return Done(wrote.sitting, f"{quoted(wrote.text)} is on the list")
+    item = block_range(sitting.document, b)
+    wrote = insert_beside(sitting, item, text, before, True, True)
+    after = wrote.sitting
+    if not before and sitting.selection is None and sitting.writing_place == item.end:
+        after = replace(after.placed(wrote.range.end), that=after.that)  # the writing goes on there
+    return Done(after, f"{quoted(wrote.text)} is on the list")
 
 
 CATALOGUE.table("depth", {"(deeper | further in)": 1, "(shallower | further out | less deep)": -1})

@@ -11,10 +11,17 @@ from nimble_lantern.core.commands.when import begins_a_block, names_a_block
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.document.breaths import breaths
 from nimble_lantern.core.document.model import Kind, Position
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
-from nimble_lantern.core.lexicon.closed import AUXILIARIES, DETERMINERS, LITTLE, PREPOSITIONS
+from nimble_lantern.core.lexicon.closed import (
+    AUXILIARIES,
+    DETERMINERS,
+    LITTLE,
+    PREPOSITIONS,
+    SUBJECT_PRONOUNS,
+)
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
@@ -137,7 +144,7 @@ def _heads_on(sitting: Sitting, parse: Parse) -> bool:
     left = sitting.document.blocks[place.block].text[: place.offset].split()
     behind = sitting.document.blocks[place.block].text[place.offset :].strip()
     goes_on = text[0] in PREPOSITIONS | _WHITHER or text[:1] in _LEVELS or behind
-    ended = not left or left[-1][-1:] in (".", "?", "!")
+    ended = not left or left[-1][-1:] in (".", "?", "!") or _a_line_of_its_own(sitting)
     begins = ended or sitting.document.blocks[place.block].kind is Kind.HEADING
     asks = text[0] in _ASKING and (text[1:2] == ("to",) or begins)  # "what to do", "what is on"
     tells = not asks and not AUXILIARIES.isdisjoint(text)
@@ -151,7 +158,19 @@ def _heads_on(sitting: Sitting, parse: Parse) -> bool:
     return ended or headings > 0 and not open_end
 
 
-_LONGEST_HEADING = 6
+def _a_line_of_its_own(sitting: Sitting) -> bool:
+    """Whether what stands before the writing place is all one breath and no sentence: "shopping
+    list"."""
+    place = sitting.writing_place
+    text = sitting.document.blocks[place.block].text
+    words = text.lower().split()
+    named = len(words) <= _LONGEST_LINE and (AUXILIARIES | SUBJECT_PRONOUNS).isdisjoint(words)
+    return bool(
+        named and words[-1] not in LITTLE and len(breaths(sitting.document, place.block)) == 1
+    )
+
+
+_LONGEST_HEADING, _LONGEST_LINE = 6, 4
 _ASKING = frozenset("what how where when who".split())
 
 

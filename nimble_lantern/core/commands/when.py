@@ -86,6 +86,12 @@ def there_is_a_list(sitting: Sitting, parse: Parse) -> bool:
     return any(block.kind is Kind.ITEM for block in sitting.document.blocks)
 
 
+def names_a_list(sitting: Sitting, parse: Parse) -> bool:
+    """ "What's on the list"."""
+    target = parse.args.get("target")
+    return isinstance(target, Units) and target.unit is Unit.LIST
+
+
 def after_a_command(sitting: Sitting, parse: Parse) -> bool:
     """ "Read it", of what is selected or right after something was done; it is no word then."""
     last = sitting.trail[-1:]

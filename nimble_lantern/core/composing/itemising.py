@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+from nimble_lantern.core.composing.placing import keeps_capital
 from nimble_lantern.core.document import units
+from nimble_lantern.core.document.breaths import breaths
 from nimble_lantern.core.document.edits import Edit, Splice, Split
-from nimble_lantern.core.document.model import Kind, Piece, Range
+from nimble_lantern.core.document.model import Document, Kind, Piece, Range
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, SUBJECT_PRONOUNS
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Places, Unit
 
@@ -19,7 +22,9 @@ def as_items(
     told = here if target is None else target.first
     several = target is not None and len(target.ranges) > 1
     lines = None if several or told.start.block != told.end.block else told.start.block
-    return (lines is not None and _at_its_lines(sitting, lines)) or (sitting, target)
+    if lines is None:
+        return sitting, target
+    return _at_its_lines(sitting, lines) or _at_its_breaths(sitting, lines) or (sitting, target)
 
 
 def _at_its_lines(sitting: Sitting, b: int) -> tuple[Sitting, Places] | None:
@@ -33,6 +38,52 @@ def _at_its_lines(sitting: Sitting, b: int) -> tuple[Sitting, Places] | None:
         steps += (Splice(b, at, at + 1, Piece("")), Split(b, at, block.format))
     after = sitting.edited(Edit(tuple(steps)))
     made = (units.block_range(after.document, b + n) for n in range(len(breaks) + 1))
+    return after, Places(tuple(made), unit=Unit.PARAGRAPH)
+
+
+def names_said(document: Document, b: int) -> list[Range]:
+    """What was said in so many breaths at the end of a paragraph that are things and no sentences:
+    "milk", "two lemons"; fewer than two are none."""
+    block = document.blocks[b]
+    if block.kind is not Kind.PARAGRAPH or block.cell is not None:
+        return []
+    found: list[Range] = []
+    for r in reversed(breaths(document, b)):
+        text = document.text(r).strip()
+        if not text or text[-1] in _MARKS or not _names_a_thing(text.lower().split()):
+            break
+        found.insert(0, r)
+    return found if len(found) > 1 else []
+
+
+def _names_a_thing(words: list[str]) -> bool:
+    return len(words) <= _LONGEST_THING and _TELLING.isdisjoint(words)
+
+
+_MARKS, _LONGEST_THING = ".?!:,;", 5
+_TELLING = AUXILIARIES | SUBJECT_PRONOUNS
+
+
+def _at_its_breaths(sitting: Sitting, b: int) -> tuple[Sitting, Places] | None:
+    """With each thing that was said by itself at the end of a paragraph in one of its own."""
+    document, block = sitting.document, sitting.document.blocks[b]
+    found = names_said(document, b)
+    if not found:
+        return None
+    cuts = [r.start.offset for r in found if r.start.offset]
+    steps: list[Splice | Split] = []
+    for at in reversed(cuts):
+        gap = at - (block.text[at - 1] == " ")
+        steps += (Splice(b, gap, at, Piece("")), Split(b, gap, block.format))
+    begun = block.text[found[0].start.offset :].split(" ", 1)[0]
+    small = all(document.text(r)[:1].islower() for r in found[1:])
+    if small and begun[:1].isupper() and not keeps_capital(sitting, begun):
+        at = found[0].start.offset  # its capital only began a sentence
+        piece = block.piece(at, at + 1)
+        steps.append(Splice(b, at, at + 1, Piece(piece.text.lower(), piece.spans)))
+    after = sitting.edited(Edit(tuple(steps)))
+    last = b + len(cuts)
+    made = (units.block_range(after.document, n) for n in range(last - len(found) + 1, last + 1))
     return after, Places(tuple(made), unit=Unit.PARAGRAPH)
 
 

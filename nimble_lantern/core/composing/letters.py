@@ -9,12 +9,19 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from nimble_lantern.core.document.model import Block, Kind
-from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE, PREPOSITIONS, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.closed import (
+    AUXILIARIES,
+    DETERMINERS,
+    LITTLE,
+    PREPOSITIONS,
+    SUBJECT_PRONOUNS,
+)
 from nimble_lantern.core.lexicon.names import GIVEN, KNOWN_NAMES
 from nimble_lantern.core.lexicon.sentences import CLOSINGS, CONTINUES, TITLES, VERBS
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.targets.letter import greeting
+from nimble_lantern.core.targets.letter import foot, greeting
 from nimble_lantern.core.writing.lexer import BREAKS, mark_named
+from nimble_lantern.core.writing.persons import may_sign
 
 _GREETS = frozenset(("dear", "hello", "hi"))
 _CALLED = (
@@ -27,6 +34,9 @@ _CALLED = (
     )
 )
 _LONGEST_GREETING, _LONGEST_NAME, _FEWEST_OF_A_BODY, _LONGEST_SIGN = 6, 3, 3, 3
+_LONG_ENOUGH = 6
+_POSTSCRIPT = frozenset(("ps", "pps"))
+_JOINING = frozenset(("and", "or", "with"))
 _BEGINS = SUBJECT_PRONOUNS | DETERMINERS | {"please", "thank", "thanks"}
 _NO_BODY = frozenset(CONTINUES) | PREPOSITIONS | frozenset(("and", "or"))
 
@@ -49,11 +59,28 @@ def on_its_own_line(sitting: Sitting, words: Sequence[str]) -> bool:
         return bool(place.block or "\n" in block.text) and _is_a_name(words)
     if _is_greeting(last):
         begins = len(words) >= _FEWEST_OF_A_BODY or words[0] in _BEGINS and len(words) > 1
-        return begins and words[0] not in _NO_BODY
+        return begins and (words[0] not in _NO_BODY or _tells(words))
+    if words[0] in _POSTSCRIPT and len(words) > 1 or words[:2] == ("p", "s"):
+        return True
+    signed = foot(sitting.document)
+    if signed is not None and signed.end == place and not _is_closing(last):
+        # Nobody is called "it was only two goals"; and below a whole name stands what somebody is.
+        tells = not _is_a_name(words) and _tells(words, _FEWEST_OF_A_BODY)
+        whole = len(last) > 1 and words[0] not in _JOINING
+        return tells or whole
     if _is_closing(words):
         return words[0] == "yours" or last[-1][-1] in ".!?" or _ends_a_clause(last)
     greets = _is_greeting(words) and last[-1].lower() not in LITTLE | DETERMINERS
     return greets and last[-1][-1] != "," and greeting(sitting.document) is None
+
+
+def _tells(words: tuple[str, ...], enough: int = _LONG_ENOUGH) -> bool:
+    """ "With this letter i ask you for help" begins a text, though "of the harbour board" may be
+    more of the greeting."""
+    return len(words) >= enough and not _TELLING.isdisjoint(words)
+
+
+_TELLING = (SUBJECT_PRONOUNS | AUXILIARIES | VERBS) - GIVEN
 
 
 def _ends_a_clause(line: tuple[str, ...]) -> bool:
@@ -101,4 +128,4 @@ def _is_greeting(words: tuple[str, ...]) -> bool:
 
 def _is_a_name(words: tuple[str, ...]) -> bool:
     few = len(words) <= _LONGEST_NAME
-    return few and LITTLE.isdisjoint(words) and VERBS.isdisjoint(words)
+    return few and LITTLE.isdisjoint(words) and may_sign(words)

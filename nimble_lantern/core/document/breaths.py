@@ -39,6 +39,20 @@ def said_apart(document: Document, r: Range) -> list[Range]:
     return [Range(a, z) for a, z in zip(starts, ends, strict=True)]
 
 
+def breaths(document: Document, b: int) -> list[Range]:
+    """What each utterance wrote of a block, the last ones that follow each other up to its end."""
+    whole = Range(Position(b, 0), Position(b, len(document.blocks[b].text)))
+    found: list[Range] = []
+    begun, later = whole.end, None
+    for start, end, number in sorted(_written(document, whole), reverse=True):
+        beside = 0 <= begun.offset - end.offset <= 1
+        if not beside or later is not None and number >= later:
+            break
+        found.insert(0, Range(start, end))
+        begun, later = start, number
+    return found
+
+
 def _written(document: Document, r: Range) -> list[tuple[Position, Position, int]]:
     """From where to where in a range of one block each utterance wrote, and its number."""
     found = []

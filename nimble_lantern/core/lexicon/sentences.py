@@ -99,6 +99,8 @@ CLOSINGS = (
     ("lots", "of", "love"), ("much", "love"), ("with", "much", "love"), ("kindest", "regards"),
     ("warmest", "regards"), ("warm", "wishes"), ("warmest", "wishes"), ("yours", "always"),
     ("with", "warm", "wishes"), ("with", "all", "good", "wishes"), ("good", "wishes"),
+    ("love", "from"), ("with", "love", "from"), ("lots", "of", "love", "from"), ("regards",),
+    ("sincerely", "yours"), ("yours", "respectfully"), ("respectfully", "yours"),
 )  # fmt: skip
 """End a letter, with a comma and no full stop."""
 TITLES = frozenset("mr mrs ms miss dr mister missus doctor professor reverend sir lady".split())

@@ -17,6 +17,7 @@ from nimble_lantern.core.lexicon.closed import (
     LITTLE,
     OF_DEGREE_AND_TIME,
     PREPOSITIONS,
+    SUBJECT_PRONOUNS,
 )
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import (
@@ -170,3 +171,15 @@ def respelled(words: Sequence[str], i: int) -> tuple[str, int] | None:
 
 _FEWEST, _ALIKE = 2, 0.4
 """Letters, and how like the word they must be."""
+
+
+def may_sign(words: Sequence[str]) -> bool:
+    """Whether words may be those of a name below a letter: "hedda brandt", "will marsh"; "will do"
+    and "please write soon" are none."""
+    first, *rest = words
+    named = first not in _NO_NAME or first in _ALSO_NAMES and bool(rest)
+    return named and _NO_NAME.isdisjoint(rest)
+
+
+_NO_NAME = (VERBS | SUBJECT_PRONOUNS | {"not"}) - GIVEN
+_ALSO_NAMES = ALSO_GIVEN | {"will"}

@@ -7,20 +7,22 @@ from dataclasses import dataclass, replace
 from itertools import takewhile
 
 from nimble_lantern.core.kinds import Capitals
-from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, LITTLE, SPEAKERS, SUBJECT_PRONOUNS
-from nimble_lantern.core.lexicon.names import SMALL_IN_TITLES
+from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, LITTLE, SPEAKERS
+from nimble_lantern.core.lexicon.names import GIVEN, SMALL_IN_TITLES
 from nimble_lantern.core.lexicon.sentences import CLOSINGS, SAYING, VERBS
 from nimble_lantern.core.writing.capitals import capitalised, starts_sentence
 from nimble_lantern.core.writing.lexer import Element, Kind, Manner, lex
 from nimble_lantern.core.writing.marks import DIGITS_BESIDE, Spacing
+from nimble_lantern.core.writing.persons import may_sign
 from nimble_lantern.core.writing.punctuation import punctuated
 
 _NO_SPACE_AFTER = "([{“‘£$€#@/\\_¿§¶~<"
 _STOPS = frozenset((".", "?", "!"))
 _BARE_LEFT = 240
-_NO_SIGNATURE = VERBS | DETERMINERS | DULL | frozenset("ps pps enc cc please everyone".split())
+_NO_SIGNATURE = (
+    VERBS | DETERMINERS | DULL | frozenset("ps pps enc cc please everyone".split())
+) - GIVEN
 """Below "kind regards" they begin no name: "your friend peter", "ps please come"."""
-_NO_NAME = VERBS | SUBJECT_PRONOUNS | {"not"}
 _LONGEST_NAME = 4
 """Words below "yours sincerely" that are still a name."""
 
@@ -88,6 +90,7 @@ class _Writer:
         self.nospace = place.joined
         self.trim = 0
         self.greeting = False
+        self.named = True  # what is said may be a name
         self.following: Element | None = None
         self.asked = False  # in quotation marks that hold a question or an exclamation
 
@@ -237,13 +240,13 @@ class _Writer:
         line = left[left.rfind("\n") + 1 :]
         if not line.strip() or not line.replace(" ", "").isalpha():
             return False
-        said = line.split()
-        if said[0].lower() in _NO_SIGNATURE or not _NO_NAME.isdisjoint(said[1:]):
+        first = line.split()[0].lower()
+        if first in _NO_SIGNATURE and not may_sign((first, "")):
             return False
         above = left[: len(left) - len(line)].strip() or self._above()
         closing = above[above.rfind("\n") + 1 :].strip().rstrip(",").lower()
         words = tuple(closing.rpartition(". ")[2].split())  # it may stand behind a sentence
-        return words in CLOSINGS and line.count(" ") < _LONGEST_NAME
+        return self.named and words in CLOSINGS and line.count(" ") < _LONGEST_NAME
 
     def _above(self) -> str:
         """The text of the block before the one that is written."""
@@ -352,6 +355,7 @@ def write(
     if pauses is not None:
         elements = punctuated(elements, pauses, place.kind, place.continues)
     writer = _Writer(place, manner)
+    writer.named = not words or may_sign(words)
     for index, element in enumerate(elements):
         following = elements[index + 1] if index + 1 < len(elements) else None
         writer.asked = _is_asked(elements, index)
