@@ -5,7 +5,13 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-from nimble_lantern.core.commands.when import after_a_command, last_command, names_a_list, over
+from nimble_lantern.core.commands.when import (
+    after_a_command,
+    last_command,
+    names_a_list,
+    over,
+    stands_in_a_table,
+)
 from nimble_lantern.core.commands.wording import many, named, quoted, words_in
 from nimble_lantern.core.document.model import Position, Range
 from nimble_lantern.core.document.units import block_range
@@ -114,6 +120,7 @@ CATALOGUE.table(
     Way("(say | tell me) what {target} says", when=_plainly),
     Way("(what does | what do | what's) {target} say", when=_plainly),
     "(what is | what's) in ({target:cell_part} | {target:crossed})",
+    Way("(who | what | when) is {target:crossed}", when=stands_in_a_table),
     Way("what (does it say | is written | is there | is it) in {target}", when=_plainly),
     Way("what (have | did) i (said | say | written | write | put) in {target}", when=_plainly),
     Way("how does {target} (start | begin | end | finish | go)", when=_plainly),

@@ -9,11 +9,12 @@ from nimble_lantern.core.commands.instead import (
     a_way_to_be,
     becomes,
     by_letters,
+    in_a_cell,
     words_there,
 )
 from nimble_lantern.core.document.model import Kind
 from nimble_lantern.core.grammar.catalogue import Parse
-from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, LITTLE, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.manners import JUDGED
 from nimble_lantern.core.lexicon.sentences import VERBS
@@ -204,3 +205,13 @@ def spelt(sitting: Sitting, parse: Parse) -> bool:
 
 
 _SPELT_ALIKE = 60.0
+
+
+def told_of_a_cell(sitting: Sitting, parse: Parse) -> bool:
+    """ "Ada is the cox of swift", in a table; a clause of more words tells of something else."""
+    text = tuple(parse.args.get("text", ()))
+    few = 0 < len(text) <= _A_NAME and not set(text) & (VERBS | SUBJECT_PRONOUNS | LITTLE)
+    return few and in_a_cell(sitting, parse)
+
+
+_A_NAME = 2

@@ -263,6 +263,11 @@ def _in_yellow(sitting: Sitting, parse: Parse) -> bool:
     return parse.args.get("ink") == "yellow"
 
 
+def _shaded(sitting: Sitting, parse: Parse) -> bool:
+    """ "Colour the last row yellow", which is no colour of letters."""
+    return _in_yellow(sitting, parse) and _of_letters(sitting, parse)
+
+
 @command(
     "highlight {target} [(in | with)] {ink}",
     f"make {{target}} {_INK}",
@@ -276,6 +281,7 @@ def _in_yellow(sitting: Sitting, parse: Parse) -> bool:
     f"mark {{target}} (with | in) {_PEN}",
     Way("mark {target} [(in | with | as)] {ink}", when=_in_yellow),
     Way("{ink} (over | across | on | behind) {target}", when=_of_letters),
+    Way("(colour | color | paint | shade | tint) {target} [in] {ink}", when=_shaded),
     example="highlight the last word in yellow",
     group="format",
 )

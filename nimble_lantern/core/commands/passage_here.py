@@ -185,3 +185,8 @@ _MOST_WORDS_OF_A_BLANK = 6
 def choices_here(sitting: Sitting) -> Sequence[str]:
     pair = blank_here(sitting)
     return [str(o) for o in (pair[0].data.get("options") or ())] if pair else ()
+
+
+def nothing_selected(sitting: Sitting, parse: Parse) -> bool:
+    """ "Save it as a template", of all that is written."""
+    return sitting.selection is None and not sitting.document.whole.empty

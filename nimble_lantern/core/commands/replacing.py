@@ -188,6 +188,7 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
     Way("(put | write | say | have) {text:words} for {target}", when=instead.stretch),
     Way("{target:crossed} (is | are | becomes | has) [now] {text}", when=instead.in_a_cell),
     Way("<change> {target:crossed} <from_what> to {text}", when=instead.in_a_cell),
+    Way("{text:words} (is | becomes) [now] {target:crossed} [now]", when=becoming.told_of_a_cell),
     Way(
         "(in | into | under | for) {target:crossed} (put | write | say | type | enter) {text}",
         when=instead.in_a_cell,

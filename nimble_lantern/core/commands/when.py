@@ -92,6 +92,11 @@ def names_a_list(sitting: Sitting, parse: Parse) -> bool:
     return isinstance(target, Units) and target.unit is Unit.LIST
 
 
+def stands_in_a_table(sitting: Sitting, parse: Parse) -> bool:
+    """ "Who is the cox of the otter", where a cell says it."""
+    return isinstance(resolve(parse.args["target"], sitting), Places)
+
+
 def after_a_command(sitting: Sitting, parse: Parse) -> bool:
     """ "Read it", of what is selected or right after something was done; it is no word then."""
     last = sitting.trail[-1:]

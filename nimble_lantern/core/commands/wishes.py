@@ -127,11 +127,12 @@ def _not_kept(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
-    "(insert | put | add | write | type | fill in) my {mine:of_mine} [(here | in | there |"
-    " underneath | below)]",
-    "[and] [(insert | put | add | write)] my {mine:of_mine} (above | below | under | underneath |"
-    " beneath | over) (that | it | this)",
-    "(insert | put | add | write | type) my {mine:of_mine} (at | in | on) the [very] {edge:docedge}"
+    "(insert | put | add | write | type | fill in) (my | our) {mine:of_mine} [(here | in | there"
+    " | underneath | below)]",
+    "[and] [(insert | put | add | write)] (my | our) {mine:of_mine} (above | below | under"
+    " | underneath | beneath | over) (that | it | this)",
+    "(insert | put | add | write | type) (my | our) {mine:of_mine} (at | in | on) the [very]"
+    " {edge:docedge}"
     " [[on the] (right | left) [hand] [(corner | side)]]",
     example="put my address at the top",
     group="desk",

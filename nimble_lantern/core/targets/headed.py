@@ -330,7 +330,12 @@ def _corner_crossed(cell: CellAt) -> CellAt:
     return cell
 
 
-@rule("empty_cell", "(the | that) [only | one] (empty | blank) (cell | box | space)", heard=False)
+@rule(
+    "empty_cell",
+    "(the | that) [only | one] (empty | blank) (cell | box | space | one | place | spot)",
+    "(where it is | where it's) (empty | blank)",
+    heard=False,
+)
 def _the_empty_cell() -> EmptyCell:
     return EmptyCell()
 

@@ -77,6 +77,7 @@ def _all_text() -> Units:
 
 
 @rule("whole_letter", "(the | this | my) [(whole | entire)] (letter | page)", heard=False)
+@rule("all_of_it", "(it | this | that)", heard=False)
 def _whole_letter() -> Units:
     return Units(Unit.DOCUMENT, Order.THIS)
 

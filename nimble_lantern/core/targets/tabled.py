@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Sequence
 
 from nimble_lantern.core.document.model import Block, Range
@@ -66,7 +67,23 @@ def column_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> 
         return found
     alike = next((group for group in _ALIKE if singular(words[-1:])[0] in group), frozenset())
     same = [c for c, head in enumerate(heads) if not alike.isdisjoint(head.lower().split())]
+    if not same and (written := _WRITTEN.get(singular(words[-1:])[0])) is not None:
+        same = [c for c in range(1, table.columns) if _all_written(blocks, table, c, written)]
     return same[0] if len(same) == 1 and len(words) == 1 else None
+
+
+_WRITTEN = {
+    "time": re.compile(r"\d{1,2}([:.]\d\d)?( ?[ap]\.?m\.?)?|noon|midnight|.* o’clock", re.I),
+    "date": re.compile(r"(\w+ )?\d{1,2}(st|nd|rd|th)? [A-Z]\w+( \d{4})?"),
+}
+"""How what a column is called by its kind stands written, where no heading says so."""
+
+
+def _all_written(blocks: Sequence[Block], table: Table, c: int, written: re.Pattern[str]) -> bool:
+    cells = [blocks[table.cell(r, c)].text.strip() for r in range(1, table.rows)]
+    said = [cell for cell in cells if cell]
+    timed = any(not cell.isdecimal() for cell in said)  # bare numbers may count anything
+    return timed and all(written.fullmatch(cell) for cell in said)
 
 
 _WHAT_A_COLUMN_HAS = frozenset(

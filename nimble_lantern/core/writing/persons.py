@@ -177,9 +177,9 @@ def may_sign(words: Sequence[str]) -> bool:
     """Whether words may be those of a name below a letter: "hedda brandt", "will marsh"; "will do"
     and "please write soon" are none."""
     first, *rest = words
-    named = first not in _NO_NAME or first in _ALSO_NAMES and bool(rest)
+    named = first not in _NO_NAME or first in ALSO_NAMES and bool(rest)
     return named and _NO_NAME.isdisjoint(rest)
 
 
 _NO_NAME = (VERBS | SUBJECT_PRONOUNS | {"not"}) - GIVEN
-_ALSO_NAMES = ALSO_GIVEN | {"will"}
+ALSO_NAMES = ALSO_GIVEN | {"will"}

@@ -13,7 +13,7 @@ from nimble_lantern.core.lexicon.sentences import CLOSINGS, SAYING, VERBS
 from nimble_lantern.core.writing.capitals import capitalised, starts_sentence
 from nimble_lantern.core.writing.lexer import Element, Kind, Manner, lex
 from nimble_lantern.core.writing.marks import DIGITS_BESIDE, Spacing
-from nimble_lantern.core.writing.persons import may_sign
+from nimble_lantern.core.writing.persons import ALSO_NAMES, may_sign
 from nimble_lantern.core.writing.punctuation import punctuated
 
 _NO_SPACE_AFTER = "([{“‘£$€#@/\\_¿§¶~<"
@@ -241,7 +241,7 @@ class _Writer:
         if not line.strip() or not line.replace(" ", "").isalpha():
             return False
         first = line.split()[0].lower()
-        if first in _NO_SIGNATURE and not may_sign((first, "")):
+        if first in _NO_SIGNATURE - ALSO_NAMES:
             return False
         above = left[: len(left) - len(line)].strip() or self._above()
         closing = above[above.rfind("\n") + 1 :].strip().rstrip(",").lower()
@@ -355,7 +355,8 @@ def write(
     if pauses is not None:
         elements = punctuated(elements, pauses, place.kind, place.continues)
     writer = _Writer(place, manner)
-    writer.named = not words or may_sign(words)
+    broken = any(element.kind is Kind.BREAK for element in elements)
+    writer.named = broken or not words or may_sign(words)
     for index, element in enumerate(elements):
         following = elements[index + 1] if index + 1 < len(elements) else None
         writer.asked = _is_asked(elements, index)

@@ -28,8 +28,11 @@ def one_column(sitting: Sitting, parse: Parse) -> bool:
     return unit_named(parse.args.get("target")) is Unit.COLUMN
 
 
+def _column_or_table(sitting: Sitting, parse: Parse) -> bool:
+    return unit_named(parse.args.get("target")) in (Unit.COLUMN, Unit.TABLE)
+
+
 @command(
-    Way("(make | set | get) {target} {wide}", when=one_column),
     *each(
         one_column,
         *frames.standing("{target}", "{wide}", stated=False),
@@ -45,6 +48,7 @@ def one_column(sitting: Sitting, parse: Parse) -> bool:
     Way("{target} {wide}", when=one_column),
     "{wide:widen} {target:grid_part}",
     Way("give {target} {wide:more_room}", when=one_column),
+    Way("(make | set | get) {target} {wide}", when=_column_or_table),
     heard=0,
     example="make the first column wider",
     group="format",
@@ -57,7 +61,7 @@ def width(sitting: Sitting, target: Part, wide: float) -> Done | Refusal:
     table, numbers = target.table, target.numbers
     rows = rows_of(sitting.document.blocks, table)
     parts = shares_of(rows[0])
-    if len(numbers) == len(parts):
+    if len(numbers) == len(parts) or target.unit is not Unit.COLUMN:
         return Refusal("The columns share the width of the page.", "", "Name one of them.")
     wanted = {n: min(0.85 / len(numbers), max(0.04, parts[n] * wide)) for n in numbers}
     rest = 1 - sum(wanted.values())

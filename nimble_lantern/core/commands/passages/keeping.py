@@ -14,6 +14,7 @@ from nimble_lantern.core.commands.passage_here import (
     named_of_selection,
     named_of_something,
     named_short,
+    nothing_selected,
     of_a_part,
     of_what_is_here,
     passage_names,
@@ -81,10 +82,10 @@ def put_passage(sitting: Sitting, passage: Passage) -> Done:
     "<use> [(my | the)] passage {passage}",
     "<use> [my] {passage} [here]",
     "<use_else> [(my | the)] passage {passage} [here]",
-    Way("<use_else> (my | the | in my) {passage} [(here | in here | in)]", when=exists),
+    Way("<use_else> (my | our | the | in my) {passage} [(here | in here | in)]", when=exists),
     Way("<use_else> {passage} (here | in here)", when=exists),
-    "(<use> | <use_else>) [(my | the)] {passage} passage [here]",
-    Way("(<use> | <use_else>) (my | the) {passage} text [here]", when=exists),
+    "(<use> | <use_else>) [(my | our | the)] {passage} passage [here]",
+    Way("(<use> | <use_else>) (my | our | the) {passage} text [here]", when=exists),
     "passage {passage}",
     Way("[(the | my)] {passage} (here | goes here | comes here | in here)", when=exists),
     Way(
@@ -96,13 +97,15 @@ def put_passage(sitting: Sitting, passage: Passage) -> Done:
     Way("{passage}", when=by_name_alone),
     Way("(let me have | give me | i want | i need) {passage} here", when=by_name_alone),
     Way(
-        "(drop | stick | pop | slip) (my | the) {passage} (in | in here | here | in there)",
+        "(drop | stick | pop | slip) (my | our | the) {passage} (in | in here | here | in there)",
         when=exists,
     ),
-    Way("<wish> (my | the) {passage} [(here | there | in here | in)]", when=exists),
+    Way("<wish> (my | our | the) {passage} [(here | there | in here | in)]", when=exists),
     "<use> passage number {number}",
-    Way("(put | insert | add) (my | the) {passage} at the [very] {edge:docedge}", when=exists),
-    Way("(my | the) {passage} at the [very] {edge:docedge}", when=exists),
+    Way(
+        "(put | insert | add) (my | our | the) {passage} at the [very] {edge:docedge}", when=exists
+    ),
+    Way("(my | our | the) {passage} at the [very] {edge:docedge}", when=exists),
     heard=3,
     example="insert sign off",
     group="writing",
@@ -191,6 +194,11 @@ def call(
     "(keep | save | store | use) ({target} | {target:whole_letter}) (as | for) (a | my | the)"
     " (template | form letter | standard letter | pattern) [(called | named | for)] {text:words}",
     Way(
+        "(keep | save | store) ({target:all_of_it} | {target:whole_letter}) as (a | my) (template |"
+        " form letter | standard letter | pattern)",
+        when=nothing_selected,
+    ),
+    Way(
         "(make | save | keep | create) a passage (called | named) {text:words} (out of | from | of"
         " | with) {target}",
         when=of_what_is_here,
@@ -201,7 +209,9 @@ def call(
     example="keep this as sign off",
     group="writing",
 )  # fmt: skip
-def keep(sitting: Sitting, text: tuple[str, ...], target: Places | None = None) -> Done | Refusal:
+def keep(
+    sitting: Sitting, text: tuple[str, ...] = (), target: Places | None = None
+) -> Done | Refusal:
     """Keep what is selected, or was just said, as a passage to be called by name."""
     if target is not None:
         r = target.first
@@ -211,7 +221,8 @@ def keep(sitting: Sitting, text: tuple[str, ...], target: Places | None = None) 
         r = Range(sitting.that[0].start, sitting.that[-1].end)
     else:
         return Refusal("Nothing is selected.", "", "Select what the passage should say.")
-    name = given_name(text)
+    untitled = sitting.title.startswith("Untitled")
+    name = given_name(text or (("template",) if untitled else (sitting.title.lower(),)))
     new = of_document(name, sitting.document, r)
     if not new.text.strip():
         return Refusal("There are no words to keep.")
