@@ -203,6 +203,11 @@ def _a_title(sitting: Sitting, parse: Parse) -> bool:
 _LONGEST_TITLE = 5
 
 
+def _a_title_here(sitting: Sitting, parse: Parse) -> bool:
+    """ "Call this one scraps"; among the versions, one of those."""
+    return sitting.view is not View.VERSIONS and _a_title(sitting, parse)
+
+
 def _of_an_empty_page(sitting: Sitting, parse: Parse) -> bool:
     """ "Call it spring fair", before anything is written."""
     empty = not any(block.text.strip() for block in sitting.document.blocks)
@@ -224,7 +229,7 @@ _UNNAMED = "Untitled"
     "rename (this | the) document [(as | to)] {text}",
     Way("(name | call) (this | the) (letter | text | page | paper | notice) {text}", when=_a_title),
     Way("(call | name) (it | this) {text}", when=_of_an_empty_page),
-    Way("(call | name) this one {text}", when=_a_title),
+    Way("(call | name) this one {text}", when=_a_title_here),
     Way("(call | name) the whole (thing | letter | text | document) {text}", when=_a_title),
     Way(
         "(save | store) (it | this | (the | this | my) (letter | document | file | notice | page))"

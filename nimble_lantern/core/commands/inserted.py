@@ -98,8 +98,8 @@ def plain_words(sitting: Sitting, parse: Parse) -> bool:
 def says_no_thing(sitting: Sitting, parse: Parse) -> bool:
     """ "Add with kind regards at the end", and not "add a little salt at the end"."""
     text = tuple(parse.args.get("text", ()))
-    if text[:1] == ("up",):
-        return False  # "add up the fees at the end"
+    if text[:1] in (("up",), ("in",)):
+        return False  # "add up the fees at the end", "put in sign off at the end"
     ended = any(text[-len(stop) :] == stop for stop in STOPS)
     return plain_words(sitting, parse) and (ended or bare_mark(text)[0] not in DETERMINERS)
 

@@ -393,6 +393,7 @@ def write_after(sitting: Sitting, target: Places) -> Done:
         "(add | write | put | insert) {text:words} at the [very] {edge:docedge}",
         when=inserted.says_no_thing,
     ),
+    Way("put in {text:words} at the [very] {edge:docedge}", when=inserted.says_no_thing),
     "at the [very] {edge:docedge} (add | write | put | insert) {text}",
     Way("{text:words} (at | on) the [very] {edge:docedge}", when=inserted.a_mark),
     Way(

@@ -46,7 +46,8 @@ def in_full(sitting: Sitting, parse: Parse) -> bool:
 
 
 def by_name_alone(sitting: Sitting, parse: Parse) -> bool:
-    """Whether the name alone is unmistakable: all of it is said, and it has several words."""
+    """Whether the name alone is unmistakable: all of it is said, and it has several words, or it is
+    a whole letter's and nothing is written yet."""
     asked = parse.args.get("passage")
     if asked is None or not sitting.passages:
         return False
@@ -56,7 +57,8 @@ def by_name_alone(sitting: Sitting, parse: Parse) -> bool:
         name = normal(tuple(passage.name.lower().split()))
         of_it = name[1:] if name[:1] in (("the",), ("my",)) else name
         if bare == of_it:
-            return len(name) > 1 or len(said) > 1
+            whole = sitting.document.whole.empty and len(passage.pieces) > 1
+            return len(name) > 1 or len(said) > 1 or whole
     return False
 
 

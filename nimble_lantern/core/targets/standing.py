@@ -121,6 +121,8 @@ def _words(target: Words, view: View, near: bool) -> Answer:
         # "The one" is no slip for an "on" that stands there.
         wanted = near and target.of is None and bool(set(target.words) - LITTLE - {"one", "ones"})
         close = spoken.near(view.document, target.words, view.caret) if wanted else []
+        # Nor is "the note" one for a "not", whose loss would turn a sentence round.
+        close = [c for c in close if not LITTLE.issuperset(c.text.lower().split())]
         if not close or close[0].likeness < SURE or close[1:2] and close[1].likeness >= SURE:
             return _missing(target.words, close, "this text" if target.of is None else "that part")
         taken = close[0].text

@@ -46,8 +46,8 @@ from nimble_lantern.core.targets.names import look_up
     "(make | turn | change) {target} [into] a (gap | field | blank) [(called | named | for | for"
     " the"
     " | and call it)] {text:words}",
-    "{target} (<shall> be | is) a (blank | gap | field) (called | named | for the | for)"
-    " {text:words}",
+    "{target} (<shall> be | is) a (blank | gap | field) [(too | also | as well)] (called | named |"
+    " for the | for | [and] call it) {text:words}",
     "(leave | make | put) a (blank | gap | field) (where it says | for | instead of | in the place"
     " of | at) {target} (called | named | and call it) {text:words}",
     "(where it says | instead of | in the place of | for) {target} (leave | make | put | i want) a"
@@ -172,6 +172,23 @@ def _next(sitting: Sitting, at: Position) -> Done:
         return Done(after, "all blanks are filled")
     ahead = [pair for pair in found if pair[1].start >= at]
     return at_blank(sitting, *(ahead or found)[0])
+
+
+@command(
+    "(what | which) (blanks | gaps | fields) (are there | are here | are (left | open | empty) | do"
+    " i have | have i [got] | does (it | this | the <writing>) have) [(here | in it | left)]",
+    "(list | name | tell me) [all] the (blanks | gaps | fields)",
+    heard=0,
+    example="what blanks are there",
+    group="writing",
+    shows=True,
+    when=blanks_open,
+)
+def tell(sitting: Sitting) -> Done:
+    """Tell the blanks that are still to be filled, in the order of the text."""
+    names = [str(anchor.data["name"]) for anchor, _ in open_blanks(sitting.document)]
+    said = ", ".join(dict.fromkeys(names))
+    return Done(sitting, f"{many(len(names), 'blank')}: {said}")
 
 
 @command(

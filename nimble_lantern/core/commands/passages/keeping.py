@@ -22,8 +22,9 @@ from nimble_lantern.core.commands.passage_here import (
 from nimble_lantern.core.commands.passages.blanks import at_blank
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.dictating import on_a_new_line
+from nimble_lantern.core.composing.placing import manner_of
 from nimble_lantern.core.composing.storing import as_blocks, within_line
-from nimble_lantern.core.document.model import Position, Range
+from nimble_lantern.core.document.model import Format, Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Way, command, each
 from nimble_lantern.core.reviewing.passages import (
@@ -37,6 +38,7 @@ from nimble_lantern.core.reviewing.passages import (
 )
 from nimble_lantern.core.state import Done, Sitting, View
 from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.writing.writer import Place, write
 
 CATALOGUE.names("passage", of=passage_names, partial=True)
 owned("passage")
@@ -52,11 +54,14 @@ CATALOGUE.table(
 MOST_SHOWN = 200
 
 
-def put_passage(sitting: Sitting, passage: Passage) -> Done:
-    """The passage at the writing place, over what is selected; its first blank is selected."""
+def put_passage(sitting: Sitting, passage: Passage, alone: bool = False) -> Done:
+    """The passage at the writing place, over what is selected; its first blank is selected.
+
+    `alone`: in paragraphs of its own, where a short one would run on in the line.
+    """
     numbers = [m.utterance for m in sitting.milestones]
     pieces = filled(passage, sitting.title, sitting.now, numbers)
-    if passage.inline:
+    if passage.inline and not alone:
         after, first, last, start, end = within_line(sitting, pieces[0][0])
     else:
         after, first, last = as_blocks(sitting, pieces)
@@ -106,6 +111,16 @@ def put_passage(sitting: Sitting, passage: Passage) -> Done:
         "(put | insert | add) (my | our | the) {passage} at the [very] {edge:docedge}", when=exists
     ),
     Way("(my | our | the) {passage} at the [very] {edge:docedge}", when=exists),
+    Way(
+        "<use> [(my | our | the)] [passage] {passage} [(again | in again)] (at | to) the [very]"
+        " {edge:docedge}",
+        when=exists,
+    ),
+    Way(
+        "<use_else> [(my | our | the)] [passage] {passage} (in | again | in again) (at | to) the"
+        " [very] {edge:docedge}",
+        when=exists,
+    ),
     heard=3,
     example="insert sign off",
     group="writing",
@@ -125,7 +140,8 @@ def call(
         if not 1 <= n <= len(sitting.passages):
             return Refusal(f"There is no passage {n}.")
         passage = sitting.passages[n - 1].name
-    return put_passage(replace(sitting, view=View.DESK), named(sitting.passages, passage))
+    at_desk = replace(sitting, view=View.DESK)
+    return put_passage(at_desk, named(sitting.passages, passage), alone=edge == "start")
 
 
 @command(
@@ -230,6 +246,27 @@ def keep(
     after = replace(sitting, passages=with_passage(sitting.passages, new))
     said = f"the passage {quoted(name)} is {'changed' if known else 'kept'}"
     return Done(after, f"{said}: {quoted(new.text)}")
+
+
+@command(
+    "(change | set | update) [the] passage {passage} to (say | read) {text:words}",
+    *each(
+        exists,
+        "(change | set | update) (the | my) {passage} [passage] to [say] {text:words}",
+        "(the | my) {passage} passage <shall> (say | read) {text:words}",
+    ),
+    heard=0,
+    example="change the passage sign off to say with best wishes",
+    group="writing",
+)
+def reword(sitting: Sitting, passage: str, text: tuple[str, ...]) -> Done:
+    """Let a passage say other words."""
+    old = named(sitting.passages, passage)
+    form = old.pieces[0][1] if len(old.pieces) == 1 else Format()
+    piece = Piece(write(text, Place(), manner_of(sitting, "")).text)
+    new = Passage(old.name, ((piece, form),))
+    after = replace(sitting, passages=with_passage(sitting.passages, new))
+    return Done(after, f"the passage {quoted(new.name)} is changed: {quoted(new.text)}")
 
 
 @command(

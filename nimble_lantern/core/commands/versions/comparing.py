@@ -270,6 +270,8 @@ def take_back(sitting: Sitting, number: int | None = None) -> Done | Refusal:
     if isinstance(looked, Refusal):
         return looked
     index = looked.compared.at if number is None else number - 1
+    if number is None and len(looked.changes) == 1:
+        index = 0  # "take that change back", where it is the only one
     if not 0 <= index < len(looked.changes):
         return Refusal("No change is looked at.", "", "“Next change” goes to the first.")
     change = looked.changes[index]

@@ -19,7 +19,7 @@ from nimble_lantern.core.document import history
 from nimble_lantern.core.document.history import Version
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Named, command, each, rule
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Named, Parse, Way, command, each, rule
 from nimble_lantern.core.state import EXPORTED, Done, Milestone, Sitting, View
 from nimble_lantern.core.writing.cardinals import in_words
 
@@ -97,6 +97,11 @@ def _version(words: tuple[str, ...]) -> tuple[str, ...] | None:
 _CALLED = frozenset("version draft state place spot passage document letter as".split())
 
 
+def _versions_are_shown(sitting: Sitting, parse: Parse) -> bool:
+    """ "Call this one better", said where the versions are listed."""
+    return sitting.view is View.VERSIONS
+
+
 @command(
     "(call | name | label) this (version | draft | state) [as] {text:words}",
     "(save | keep | store | remember | mark) this (version | draft | state) (as | and call it"
@@ -111,6 +116,9 @@ _CALLED = frozenset("version draft state place spot passage document letter as".
     "(keep | save | take) a copy of this [as it is] (called | named | as | and call it)"
     " [the] {text:draft_name}",
     "let this version be called {text:words}",
+    "(save | keep | store | remember | mark) this (version | draft | state) [and] (call | name) it"
+    " {text:words}",
+    Way("(call | name) (it | this [one] | that) {text:words}", when=_versions_are_shown),
     "(keep | save | store | remember | leave) (this | it | the <writing> | this (letter | document"
     " | page)) [just] [as it (is | stands)] [now] (as [the] [version] | under the name [of])"
     " [the] {text:draft_name}",

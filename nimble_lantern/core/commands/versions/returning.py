@@ -29,7 +29,7 @@ from nimble_lantern.core.targets.resolve import resolve
     "(bring | put | take) (it | everything | the (text | document | letter)) back to [the]"
     " [version] {version}",
     "(bring | put | set | take) (it | everything | the lot | all of it) back (as | how | to how"
-    " | to the way | the way) it was in [the] [(version | draft)] {version}",
+    " | to the way | the way) it was (in | at | on) [the] [(version | draft)] {version}",
     "make it [(like | as)] [it was in] [the] [version] {version} again",
     "<wish> it (like | as | how | the way) it was in [the] [version] {version} [again]",
     "i want [the] [version] {version} back",
@@ -42,7 +42,8 @@ from nimble_lantern.core.targets.resolve import resolve
     "(i want | i'd like | i would like | give me | let me have | let's have | i need) [the]"
     " [(version | draft)] {version} (again | back | instead)",
     "[(go | back)] to [the] [(version | draft)] {version} [again]",
-    "[go] back to (how | the way | what | as) it was in [the] [(version | draft)] {version}",
+    "[go] back to (how | the way | what | as) it was (in | at | on) [the] [(version | draft)]"
+    " {version}",
     "(start | begin | go on) (again | over) from [the] [(version | draft)] {version}",
     "(undo | throw away | drop | forget | scrap | take back) (everything | all | what) [that]"
     " [(i | we)] [(have | has)] [(did | done | changed | wrote | written)] since [the] [(version"
