@@ -220,8 +220,10 @@ def _held_back_from(sitting: Sitting) -> float:
     full = bool(block.text.strip()) and sitting.headed != place
     signed = foot(sitting.document) if full else None
     told = full and (block.cell is not None or block.kind is Kind.HEADING)
-    told = told or signed is not None and signed.end.block == place.block
-    return intents.HELD_BACK_WHERE_FULL if told else intents.HELD_BACK
+    if told:
+        return intents.HELD_BACK_WHERE_FULL
+    below = signed is not None and signed.end.block == place.block
+    return intents.HELD_BACK_BELOW_A_NAME if below else intents.HELD_BACK
 
 
 def _hold(turn: Turn) -> None:

@@ -112,6 +112,7 @@ def _first_letter(text: str) -> str:
     ),
     "(capitalise | capitalize) the first letter of {target}",
     "(uppercase | upper case) the first letter of {target}",
+    "(put | have | write) the first letter of {target} in (capitals | a capital | upper case)",
     example="start the last sentence with a capital",
     group="revising",
 )

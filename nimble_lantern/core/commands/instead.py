@@ -302,7 +302,12 @@ def not_this(sitting: Sitting, parse: Parse) -> bool:
     """ "Not june july"; "not the title but the words matter" tells."""
     text = tuple(parse.args.get("text", ("but",)))
     telling = text[0] in ("but", "and", "because") or not VERBS.isdisjoint(text[1:])
-    return not telling and alike_or_a_part(sitting, parse)
+    # "Not the whole word just the first letter" names parts, and no new words.
+    target = parse.args.get("target")
+    named = target.words if isinstance(target, Words) else ()
+    parts = not (PARTS | {"just", "only"}).isdisjoint({*text, *named}) or "letter" in text
+    parts = parts or bool(named) and LITTLE.issuperset(named)
+    return not telling and not parts and alike_or_a_part(sitting, parse)
 
 
 def stands_once(sitting: Sitting, parse: Parse) -> bool:

@@ -242,7 +242,8 @@ def _was_said_alike(sitting: Sitting, parse: Parse) -> bool:
     old, new = _old_and_new(parse)
     if _just_said_alike(sitting, parse):
         return True
-    found = places(sitting.document, old) if old and new else []
+    told = old and new and not LITTLE.issuperset(old)
+    found = places(sitting.document, old) if told else []
     named = len(old) == len(new) and any(_a_name(sitting, r) for r in found)
     return bool(found) and (of_one_kind(old, new) or named)
 
@@ -257,8 +258,8 @@ def _word_for_word(sitting: Sitting, parse: Parse) -> bool:
 def _just_said_alike(sitting: Sitting, parse: Parse) -> bool:
     """ "Seven not six", where six was just said; "it was seven not six" tells something else."""
     old, new = _old_and_new(parse)
-    if not old or not new or len(sitting.that) != 1 or new in _JOINING:
-        return False
+    if not old or not new or len(sitting.that) != 1 or new in _JOINING or LITTLE.issuperset(old):
+        return False  # "no not the title"
     if of_one_kind(old, new):
         return bool(mends(sitting.document, sitting.that[0], new))
     if len(old) == len(new) > 1 and set(old) & set(new) and old != new:
@@ -270,8 +271,8 @@ def _just_said_alike(sitting: Sitting, parse: Parse) -> bool:
     return bool(places(sitting.document, old, sitting.that[0]))
 
 
-_JOINING = (("and",), ("but",), ("or",), ("so",), ("then",))
-"""They go on with a request: "but not the title"."""
+_JOINING = tuple((word,) for word in "and but or so then no oh wait sorry actually".split())
+"""They go on with a request, or regret one: "but not the title", "no not friday"."""
 
 
 def _a_name(sitting: Sitting, r: Range) -> bool:

@@ -31,6 +31,7 @@ from nimble_lantern.core.document.model import (
     Range,
 )
 from nimble_lantern.core.lexicon.closed import ARTICLES, LITTLE
+from nimble_lantern.core.lexicon.figures import MONEY
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import GIVEN
 from nimble_lantern.core.lexicon.sentences import TITLES
@@ -239,7 +240,8 @@ def _of_another_number(old: str, words: Sequence[str]) -> bool:
     was, is_now = _numbered(there), _numbered(words)
     if was is None or is_now is None or any(map(str.isdecimal, old)):
         return False
-    return was[1] == is_now[1] != ((), ()) and was[0] > _ONE_DIGIT
+    priced = not MONEY.keys().isdisjoint(is_now[1][1][:1])  # "£30" for "twenty pounds"
+    return was[1] == is_now[1] != ((), ()) and was[0] > _ONE_DIGIT and not priced
 
 
 def _numbered(words: Sequence[str]) -> tuple[int, tuple[tuple[str, ...], tuple[str, ...]]] | None:

@@ -407,6 +407,8 @@ def of_what_is_selected(words: Sequence[str]) -> bool:
         return True
     if words[0] == "and" and (words[-1] in ("too", "also") or words[-2:] == ("as", "well")):
         return True
+    if words[0] in _LESS and len(words) <= _FEW_LESS or words[-1] == "more" and len(words) <= 3:
+        return True  # "not the full stop", "a bit more"
     bare = barest(words)
     if not bare or len(bare) > _MOST_ADDRESSED:
         return False
@@ -435,6 +437,7 @@ def of_what_is_selected(words: Sequence[str]) -> bool:
 
 
 _FIRST_WORDS = 4
+_LESS, _FEW_LESS = frozenset("not without except minus".split()), 5
 
 
 def _names_a_part(words: tuple[str, ...]) -> bool:

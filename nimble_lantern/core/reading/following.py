@@ -15,7 +15,7 @@ from nimble_lantern.core.lexicon.housed import Phrase
 from nimble_lantern.core.reading.addressing import barest
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
-from nimble_lantern.core.targets.model import Order, Units, Words, is_target
+from nimble_lantern.core.targets.model import Order, Units, Words, is_target, of_the_page
 from nimble_lantern.core.writing.cardinals import ordinal, ordinal_in_words
 from nimble_lantern.core.writing.lexer import mark_named
 
@@ -23,50 +23,55 @@ _LONGEST = 10
 _IT = frozenset("it that this them those these".split())
 
 
-def _phrases(*lines: str) -> frozenset[Phrase]:
+def phrases(*lines: str) -> frozenset[Phrase]:
     return frozenset(tuple(said.split()) for line in lines for said in line.split(", "))
 
 
 _BEFORE_NEXT = frozenset("and now then the".split())
 _ORDERS = frozenset(("next", "previous"))
-_NEXT = _phrases("next, next one, one after, one after that, following one, one below, one under")
-_PREVIOUS = _phrases("previous one, one before, one before that, one above, previous")
-_EVERYWHERE = _phrases(
+_NEXT = phrases(
+    "next, next one, one after, one after that, one after it, following one, one below, one under",
+    "one behind it",
+)
+_PREVIOUS = phrases(
+    "previous one, one before, one before that, one before it, one above, one above it, previous"
+)
+_EVERYWHERE = phrases(
     "everywhere, everywhere else, all of them, them all, all the others, the others too",
     "all the others too, the rest too, the others as well, in every place, in the whole letter",
     "throughout, every time, in the whole document, in all of it, do them all, do all of them",
     "do it everywhere, do that everywhere, do the others too, do the rest, all the way through",
 )
 _WHEREVER = (("everywhere", "it", "says"), ("wherever", "it", "says"), ("in", "every"))
-_MORE = _phrases(
+_MORE = phrases(
     "again, once more, and again, one more time, more, a bit more, some more, a little more",
     "still more, even more, further, a bit further, bigger still, larger still, smaller still",
     "a little further, more please, bit more, keep going, and more, more than that, once again",
 )
 _TOO_MUCH = {
-    "smaller": _phrases(
+    "smaller": phrases(
         "that is too large, it is too big, it is too large, that was too big, way too big",
         "too big, that's too big, it's too big, that is too big, a bit too big, too large, smaller",
         "that's too large, it's too large, not so big, not that big, a bit smaller, too much, less",
     ),
-    "larger": _phrases(
+    "larger": phrases(
         "it is too small, that was too small, way too small",
         "too small, that's too small, it's too small, that is too small, a bit too small, bigger",
         "larger, not big enough, still too small, not that small, a bit bigger, a bit larger",
     ),
 }
-_AWAY = _phrases(
+_AWAY = phrases(
     "delete it, remove it, get rid of it, take it out, take it away, delete that, remove that",
     "remove it again, delete it again, take it out again, take that out, get rid of that",
     "take it away again, delete that again, remove that again",
 )
-_OFF = _phrases(
+_OFF = phrases(
     "take it off, take that off, take it off again, take that off again, off again, off with it",
     "get rid of it, get rid of it again, lose it, lose that, take it away again",
 )
 _A_LOOK = 2
-_TOO = _phrases("too, as well, also")
-_SORRY = _phrases(
+_TOO = phrases("too, as well, also")
+SORRY = phrases(
     "i meant, i mean, no i meant, sorry i meant, no i mean, sorry i mean, no sorry i meant, sorry",
     "no, no sorry, oh i meant, wait i meant, actually i meant, i only meant, no only, only, just",
     "i wanted, no i wanted, i only wanted, no just, just, oh no, no wait, make that, or rather",
@@ -76,11 +81,11 @@ _SORRY = _phrases(
 _BEFORE_NOT = frozenset("actually oh no wait sorry".split())
 _HARDLY = frozenset("no sorry oh just only".split())
 _ONLY = frozenset("only just".split())
-_NOT = _phrases(
+_NOT = phrases(
     "not, but not, except, except for, all but, apart from, not for, but leave, not in, but not in",
     "except in, leave it in, but leave it in, not at",
 )
-_AFTER_ALL = _phrases("though, please, after all, again")
+_AFTER_ALL = phrases("though, please, after all, again")
 _WITHOUT = (
     ("take", "the", "{look}", "off"), ("no", "{look}", "for"), ("un{look}",),
 )  # fmt: skip
@@ -91,7 +96,7 @@ def follows(sitting: Sitting, words: Phrase, regretted: bool = False) -> Iterato
 
     `regretted` where something was said before them that asks for another thing instead.
     """
-    if len(words) > _LONGEST or (last := _last(sitting)) is None:
+    if len(words) > _LONGEST or (last := last_done(sitting)) is None:
         return
     before, command, gone = last
     look = sitting.trail[-1].made and CATALOGUE.commands[command].traits.puts_on
@@ -99,7 +104,12 @@ def follows(sitting: Sitting, words: Phrase, regretted: bool = False) -> Iterato
         yield ("undo", "that")
     if look and words == ("no", look):
         yield ("undo", "that")
+    if sitting.trail[-1].made:
+        yield from _not_this(before, command, words)
+        yield from _and_others(before, command, words)
     if (step := _step(words)) != 0:
+        if CATALOGUE.commands[command].traits.destructive and sitting.trail[-1].made:
+            yield from _in_its_place(before, command, gone + step)
         yield from _the_next(before, command, gone + step)
     if says_where(words) or _wherever(before, words):
         yield from _everywhere(before, command)
@@ -109,15 +119,60 @@ def follows(sitting: Sitting, words: Phrase, regretted: bool = False) -> Iterato
         yield from (("make", "that", size) for size, said in _TOO_MUCH.items() if words in said)
     if command.startswith("selecting."):
         yield from _to_another_end(before, words)
-        yield from (("select", *words[n:]) for n in (3, 2, 1) if words[:n] in _SORRY and words[n:])
+        yield from (("select", *words[n:]) for n in (3, 2, 1) if words[:n] in SORRY and words[n:])
     if sitting.trail[-1].made and sitting.that:
         yield from () if regretted else _as_well(words, command)
         yield from _but_not(before, command, words)
 
 
+def _not_this(before: Phrase, command: str, words: Phrase) -> Iterator[Phrase]:
+    """ "No not friday", right after that was changed."""
+    rest = _denied(words)
+    for start, end, _ in named_in(before, command) if rest else ():
+        if bare_of(before[start:end]) == bare_of(rest):
+            yield ("undo", "that")
+
+
+def _denied(words: Phrase) -> Phrase:
+    """What is said not to be meant: "no not friday"."""
+    while words[1:2] == ("not",) and words[0] in _BEFORE_NOT:
+        words = words[1:]
+    rest = next((words[: -len(t)] for t in _AFTER_ALL if words[-len(t) :] == t), words)
+    return rest[1:] if rest[:1] == ("not",) and not DETERMINERS.issuperset(rest[1:]) else ()
+
+
+def part_as_well(words: Phrase) -> Phrase:
+    """The part of the page where the same is to be done: "and again in the title"."""
+    tail = next((t for t in _TOO if words[-len(t) :] == t), ())
+    bare = words[: len(words) - len(tail)]
+    while bare and bare[0] in _ALSO:
+        bare = bare[1:]
+    return bare[1:] if len(bare) < len(words) and _in_a_part(bare) else ()
+
+
+def _in_a_part(bare: Phrase) -> bool:
+    told = bare[:1] in (("in",), ("for",), ("to",)) and len(bare) > _TWO
+    parts = CATALOGUE.grammar.parses("target", bare[1:]) if told else ()
+    return any(of_the_page(found.value) for found in parts)
+
+
+_ALSO = frozenset("and again also the same do thing it that then now".split())
+
+
+def _and_others(before: Phrase, command: str, words: Phrase) -> Iterator[Phrase]:
+    """ "And winter to summer", after "change friday to monday"."""
+    replaces = command.startswith("replacing.")
+    if replaces and words[:1] == ("and",) and not {"to", "with"}.isdisjoint(words[_TWO:-1]):
+        yield ("change", *words[1:])
+
+
+def adds_another(words: Phrase) -> bool:
+    return words[:1] == ("and",) and not {"to", "with"}.isdisjoint(words[_TWO:-1])
+
+
 def _to_another_end(before: Phrase, words: Phrase) -> Iterator[Phrase]:
     """ "No up to six", after "select from we had to lanterns"."""
-    said = next((words[n:] for n in (3, 2, 1) if words[:n] in _SORRY), words)
+    said = next((words[n:] for n in (3, 2, 1) if words[:n] in SORRY), words)
     said = said[said[:1] in (("only",), ("just",)) :]
     rest = next((said[len(to) :] for to in _UP_TO if said[: len(to)] == to), ())
     ends = [i for i, word in enumerate(before) if word in ("to", "until", "till", "through")]
@@ -145,7 +200,7 @@ def _wherever(before: Phrase, words: Phrase) -> bool:
 
 def seen_from(sitting: Sitting) -> Sitting:
     """With what was found taken for the place that "next" is counted from."""
-    if sitting.selection is not None or not sitting.that or _last(sitting) is None:
+    if sitting.selection is not None or not sitting.that or last_done(sitting) is None:
         return sitting
     return replace(sitting, selection=sitting.that[0])
 
@@ -164,12 +219,13 @@ def corrected(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
 
     "I meant italic", "only the first two", "sorry move it", "no on the left".
     """
-    last = _last(sitting)
+    last = last_done(sitting)
     if last is None or len(words) > _LONGEST or not sitting.trail[-1].made:
         return
     before, command, _ = last
     while words[1:2] == ("not",) and words[0] in _BEFORE_NOT:
         words = words[1:]
+    words = only_some(words)
     not_that = words[0] == "not" and len(words) > _TWO and words[1] not in LITTLE
     not_that = not_that and any(words[1] in (w, f"{w}d", f"{w}ed") for w in before)
     for n in (4, 3, 2, 1):
@@ -178,7 +234,7 @@ def corrected(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
             return  # "no bold", after something was made bold, takes it off
         if not_that and n == _TWO and rest[0] in _ONLY:
             rest = rest[1:]  # "not red just bold"
-        if rest and (words[:n] in _SORRY or not_that and n == _TWO):
+        if rest and (words[:n] in SORRY or not_that and n == _TWO):
             other = (_with_another_verb, _with_another_part)
             if not _ONLY.isdisjoint(words[: n + 1]):
                 yield from _less_of_it(before, command, rest)
@@ -186,39 +242,49 @@ def corrected(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
             return
 
 
+def only_some(words: Phrase) -> Phrase:
+    """ "Not the whole word just the first letter": "just the first letter"."""
+    all_of_it = words[:1] == ("not",) and not _ALL.isdisjoint(words[1:3])
+    only = next((i for i in range(2, len(words) - 1) if words[i] in _ONLY), 0)
+    return words[only:] if all_of_it and only else words
+
+
+_ALL = frozenset("all whole everything both entire".split())
+
+
 def reworded(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
     """The last command with other new words, where those are of one kind with what it wrote.
 
     "No hosepipe" after "replace hose with pipe".
     """
-    last = _last(sitting)
+    last = last_done(sitting)
     if last is None or not sitting.trail[-1].made or not regrets(words):
         return
     before, command, _ = last
     for n in (4, 3, 2, 1):
-        if words[:n] in _SORRY:
+        if words[:n] in SORRY:
             yield from _first_of_all(before, command, _without_ends(words[n:]))
     done = next((p for p in CATALOGUE.parses(before) if p.command.name == command), None)
     old = tuple(done.args.get("text", ())) if done else ()
     start = next((i for i in range(1, len(before)) if before[i : i + len(old)] == old), 0)
     for n in (4, 3, 2, 1) if old and start else ():
         new = _without_ends(words[n:])
-        if words[:n] in _SORRY and new and _of_one_sort(old, new):
+        if words[:n] in SORRY and new and _of_one_sort(old, new):
             yield (*before[:start], *new, *before[start + len(old) :])
             return
 
 
 def regrets(words: Phrase) -> bool:
     """ "No italic" asks for that instead, and "italic" for that as well."""
-    return any(words[:n] in _SORRY for n in (4, 3, 2, 1))
+    return any(words[:n] in SORRY for n in (4, 3, 2, 1))
 
 
 def hardly_said(words: Phrase) -> bool:
     """Whether a bare "no" or "sorry" is all that says that something else was meant."""
-    return words[0] in _HARDLY and words[:2] not in _SORRY
+    return words[0] in _HARDLY and words[:2] not in SORRY
 
 
-def _last(sitting: Sitting) -> tuple[Phrase, str, int] | None:
+def last_done(sitting: Sitting) -> tuple[Phrase, str, int] | None:
     """The last command in its words, its name, and how many steps were gone from it since.
 
     Past the answers to what it asked, "the next one" and "more".
@@ -261,19 +327,28 @@ def _the_next(before: Phrase, command: str, step: int) -> Iterator[Phrase]:
         named = before[start:end]
         if isinstance(target, Words) and CATALOGUE.commands[command].traits.finds:
             way = "next" if step > 0 else "previous"
-            yield (*before[:start], "the", way, *_bare(named), *before[end:])
+            yield (*before[:start], "the", way, *bare_of(named), *before[end:])
         elif isinstance(target, Units):
-            for other in _beside(named, target, step):
+            for other in beside(named, target, step):
                 yield (*before[:start], *other, *before[end:])
 
 
-def _bare(named: Phrase) -> Phrase:
+def _in_its_place(before: Phrase, command: str, step: int) -> Iterator[Phrase]:
+    """The same words once more, after what they named is gone: the next has moved up, and what was
+    before the last is the last."""
+    orders = (Order.NTH, Order.FIRST, Order.THIS, Order.NEXT) if step > 0 else (Order.LAST,)
+    for _, _, target in named_in(before, command) if abs(step) == 1 else ():
+        if isinstance(target, Units) and target.order in orders:
+            yield before
+
+
+def bare_of(named: Phrase) -> Phrase:
     while named[0] in DETERMINERS | _ORDERS:
         named = named[1:]
     return named
 
 
-def _beside(named: Phrase, target: Units, step: int) -> Iterator[Phrase]:
+def beside(named: Phrase, target: Units, step: int) -> Iterator[Phrase]:
     """Another of the same kind: "the second paragraph" is followed by the third."""
     for i in range(len(named)):
         found = ordinal(named, i)
@@ -284,13 +359,15 @@ def _beside(named: Phrase, target: Units, step: int) -> Iterator[Phrase]:
         yield named
     if target.order is Order.THIS:
         yield ("the", "next" if step > 0 else "previous", named[-1])
+    if target.order is Order.LAST and target.of is None and step == -1:
+        yield ("the", "second", "last", named[-1])
 
 
 def _everywhere(before: Phrase, command: str) -> Iterator[Phrase]:
     yield (*before, "everywhere")
     for start, end, target in named_in(before, command):
         if isinstance(target, Words) and target.order is None:
-            yield (*before[:start], "every", *_bare(before[start:end]), *before[end:])
+            yield (*before[:start], "every", *bare_of(before[start:end]), *before[end:])
 
 
 def _as_well(words: Phrase, command: str) -> Iterator[Phrase]:
@@ -301,6 +378,8 @@ def _as_well(words: Phrase, command: str) -> Iterator[Phrase]:
     if not tail and bare[-1:] == ("then",):
         bare = bare[bare[:1] == ("hm",) : -1]  # "hm blue then"
     alone = bool(traits.puts_on or traits.grows) and 0 < len(bare) <= _A_LOOK and a_look(bare)
+    if _in_a_part(bare):
+        return
     if bare and (tail or bare[0] in PREPOSITIONS or alone):
         yield from ((verb, "that", *bare) for verb in ("make", "put"))
 
@@ -309,6 +388,8 @@ def _but_not(before: Phrase, command: str, words: Phrase) -> Iterator[Phrase]:
     """ "Not the title", after all was made italic; of what was, if it is a part of that."""
     look = CATALOGUE.commands[command].traits.puts_on
     words = next((words[: -len(t)] for t in _AFTER_ALL if words[-len(t) :] == t), words)
+    while words[1:2] == ("not",) and words[0] in _BEFORE_NOT:
+        words = words[1:]
     for n in (4, 3, 2, 1):
         rest = words[n:]
         if words[:n] not in _NOT or not rest:
@@ -342,14 +423,19 @@ def _first_of_all(before: Phrase, command: str, part: Phrase) -> Iterator[Phrase
         yield ("replace", "the", "first", *done.args["target"].words, "with", *done.args["text"])
 
 
-_FIRST_ONE = _phrases("the first, the first one, that one, the first time")
+_FIRST_ONE = phrases("the first, the first one, that one, the first time")
 
 
 def _less_of_it(before: Phrase, command: str, rest: Phrase) -> Iterator[Phrase]:
     """ "Only the first word" of the sentence that was made bold."""
     part = _without_ends(rest)
     for start, end, _ in named_in(before, command) if part else ():
+        if command == "case.upper" and part in _INITIAL:
+            yield ("capitalise", "the", "first", "letter", "of", *before[start:end])
         yield (*before[:start], *part, "of", *before[start:end], *before[end:])
+
+
+_INITIAL = phrases("the first letter, first letter, the first letters, the initial")
 
 
 def _without_ends(rest: Phrase) -> Phrase:

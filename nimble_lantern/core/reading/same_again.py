@@ -33,7 +33,10 @@ def same_again(sitting: Sitting, words: Sequence[str]) -> Iterator[Phrase]:
         if not _names(sitting, named):
             continue
         for before, command in _last(sitting):
-            if plainly or CATALOGUE.commands[command].group == "format":
+            if command.startswith("replacing.") and _a_part(named):
+                continue  # words of the title are meant, and not all of it
+            looks = CATALOGUE.commands[command].group == "format" or command.startswith("case.")
+            if plainly or looks:
                 yield from _of_another(before, command, named)
 
 
@@ -54,8 +57,10 @@ def _named(words: Phrase) -> Iterator[tuple[Phrase, bool]]:
 def _names(sitting: Sitting, words: Phrase) -> bool:
     if not words or LITTLE.issuperset(words):
         return False
-    if exact(sitting.document, words):
-        return True
+    return bool(exact(sitting.document, words)) or _a_part(words)
+
+
+def _a_part(words: Phrase) -> bool:
     return any(of_the_page(found.value) for found in CATALOGUE.grammar.parses("target", words))
 
 

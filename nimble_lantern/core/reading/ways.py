@@ -3,9 +3,9 @@ another order, for something else as well, with a reason."""
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from dataclasses import replace
-from itertools import pairwise
+from itertools import chain, pairwise
 from typing import NamedTuple
 
 from nimble_lantern.core.asking import ambiguous
@@ -26,15 +26,21 @@ from nimble_lantern.core.reading.exactly import (
     writes_words,
 )
 from nimble_lantern.core.reading.following import (
+    SORRY,
+    adds_another,
     corrected,
     follows,
     hardly_said,
+    last_done,
     leaves_some,
+    only_some,
+    part_as_well,
     regrets,
     reworded,
     says_where,
     seen_from,
 )
+from nimble_lantern.core.reading.further import further, goes_on, placed_otherwise
 from nimble_lantern.core.reading.housed import housed, keeping
 from nimble_lantern.core.reading.otherwise import otherwise, surely
 from nimble_lantern.core.reading.same_again import same_again
@@ -120,18 +126,25 @@ _ASIDES = frozenset("oh and then so".split())
 
 def _following(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> Verdict | None:
     """What makes sense only after what was just done."""
+    if only_some(words) != words:
+        return None  # "not all of it just the first sentence" is done instead of that
     for plain in (Plainer(words), *(a.plain for a in asked)):
-        for said in follows(sitting, plain.words, regrets(words)):
+        more = further(sitting, plain.words)
+        for said in chain(follows(sitting, plain.words, regrets(words)), more):
             # "That" is all of what was done something to, and not the first place alone.
             found = exactly(sitting if "that" in said else seen_from(sitting), said, whole=False)
             told = says_where(plain.words) or leaves_some(plain.words)
+            told = told or bool(part_as_well(plain.words)) or adds_another(plain.words)
+            told = told or goes_on(plain.words)
             if found.kind is Judged.COMMAND and (told or _writes_nothing(found)):
                 return found
     return None
 
 
 def _writes_nothing(found: Verdict) -> bool:
-    return found.parse is not None and not writes(found.parse)
+    if found.parse is None:
+        return False
+    return found.parse.command.group == "selecting" or not writes(found.parse)
 
 
 def in_its_place(sitting: Sitting, words: tuple[str, ...]) -> tuple[str, ...] | None:
@@ -143,11 +156,22 @@ def in_its_place(sitting: Sitting, words: tuple[str, ...]) -> tuple[str, ...] | 
                 continue
             if not (hardly_said(words) and _takes_words(found)) and _can_be(before, found):
                 return said
-        for said in reworded(sitting, words):
+        for said in chain(reworded(sitting, words), _elsewhere(sitting, words)):
             found = exactly(before, said, whole=False)
             if found.kind is Judged.COMMAND and _can_be(before, found):
                 return said
     return None
+
+
+def _elsewhere(sitting: Sitting, words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
+    """The last command at another place, where words regret that one."""
+    last = last_done(sitting) if regrets(words) and sitting.trail[-1:] else None
+    if last is None or not sitting.trail[-1].made:
+        return
+    for n in (4, 3, 2, 1):
+        if words[:n] in SORRY and words[n:]:
+            for before in dict.fromkeys((tuple(sitting.trail[-1].heard.split()), last[0])):
+                yield from placed_otherwise(sitting, before, last[1], words[n:])
 
 
 def _takes_words(found: Verdict) -> bool:
