@@ -51,7 +51,7 @@ def answered(sitting: Sitting, question: Question, picked: tuple[int, ...]) -> A
     return answer
 
 
-def _question(sitting: Sitting) -> Question | Refusal:
+def question_of(sitting: Sitting) -> Question | Refusal:
     if sitting.question is None:
         return Refusal("There is nothing to choose from just now.")
     return sitting.question
@@ -77,7 +77,7 @@ def _asks(sitting: Sitting, parse: Parse) -> bool:
     return question is None or not question.beside or len(question.options) == 1
 
 
-def _wants_an_answer(sitting: Sitting, parse: Parse) -> bool:
+def wants_an_answer(sitting: Sitting, parse: Parse) -> bool:
     """Beside a doubted word "keep it" believes the word; with no question, "forget it" is text."""
     return sitting.question is not None and not sitting.question.beside
 
@@ -86,12 +86,12 @@ def _after_a_command(sitting: Sitting, parse: Parse) -> bool:
     """ "Leave it", of what is asked, selected or was just done."""
     last = sitting.trail[-1] if sitting.trail else None
     done = last is not None and last.read_as is ReadAs.COMMAND
-    return done or _wants_an_answer(sitting, parse)
+    return done or wants_an_answer(sitting, parse)
 
 
 def _says_it_again(sitting: Sitting, parse: Parse) -> bool:
     """ "Put the second one in bold": what was asked for is said again with the answer."""
-    if not _wants_an_answer(sitting, parse) or not sitting.trail:
+    if not wants_an_answer(sitting, parse) or not sitting.trail:
         return False
     asked = set(sitting.trail[-1].heard.split())
     beside = (*parse.args.get("said", ()), *parse.args.get("rest", ()))
@@ -106,7 +106,7 @@ _SPARING = frozenset("not no leave keep let drop forget lose cancel stop but off
 def _one_of_two(sitting: Sitting, parse: Parse) -> bool:
     """ "The other one", of two."""
     question = sitting.question
-    return _wants_an_answer(sitting, parse) and question is not None and len(question.options) == 2
+    return wants_an_answer(sitting, parse) and question is not None and len(question.options) == 2
 
 
 CATALOGUE.table("other", {"[the] (other | lower | bottom) [one]": True}, heard=False)
@@ -118,22 +118,22 @@ CATALOGUE.table("other", {"[the] (other | lower | bottom) [one]": True}, heard=F
     "(choose | pick | take) [the] {position} [one]",
     Way("[the] {position} [one]", when=_may_be_chosen),
     "[the] number {number}",
-    Way("[the] (top | upper) [one]", when=_wants_an_answer),
-    Way("the one at the (top | start | beginning | front)", when=_wants_an_answer),
+    Way("[the] (top | upper) [one]", when=wants_an_answer),
+    Way("the one at the (top | start | beginning | front)", when=wants_an_answer),
     "[the] {position} of (them | those | these)",
     Way("{other}", when=_one_of_two),
-    Way("i (mean | meant | want | said) [number] {number}", when=_wants_an_answer),
+    Way("i (mean | meant | want | said) [number] {number}", when=wants_an_answer),
     Way(
         "(i (mean | meant | want | said) | it's | it is | that's) the {position} [one]",
-        when=_wants_an_answer,
+        when=wants_an_answer,
     ),
     Way("[the] {position} {rest:words}", when=_says_it_again),
-    Way("{number} and {also:number}", when=_wants_an_answer),
-    Way("not the {first:position} [one] [but] the {position} [one]", when=_wants_an_answer),
+    Way("{number} and {also:number}", when=wants_an_answer),
+    Way("not the {first:position} [one] [but] the {position} [one]", when=wants_an_answer),
     Way(
         "(put | make | do | change | take | have | only | just) [only | just] [the] {position}"
         " [one] [only] [please]",
-        when=_wants_an_answer,
+        when=wants_an_answer,
     ),
     Way("[{said:words}] the {position} one [{rest:words}]", when=_says_it_again),
     example="choose two",
@@ -157,7 +157,7 @@ def choose(
         number = 1 if not other else 2
     if sitting.question is None and numbered(sitting):
         return _row(sitting, number if number is not None else position or 0)
-    question = _question(sitting)
+    question = question_of(sitting)
     if isinstance(question, Refusal):
         return question
     n = number if number is not None else position or 0
@@ -211,7 +211,7 @@ def _stand_before(sitting: Sitting, option: Option, words: Sequence[str]) -> boo
 )
 def choose_by_words(sitting: Sitting, words: tuple[str, ...]) -> Answer:
     """Pick the numbered place in which these words stand."""
-    question = _question(sitting)
+    question = question_of(sitting)
     if isinstance(question, Refusal):
         return question
     said = _saying(sitting, question, words)
@@ -229,7 +229,7 @@ def choose_by_words(sitting: Sitting, words: tuple[str, ...]) -> Answer:
          group="choosing", answers=True)  # fmt: skip
 def choose_last(sitting: Sitting, rest: tuple[str, ...] = ()) -> Answer:
     """Pick the last of the numbered places."""
-    question = _question(sitting)
+    question = question_of(sitting)
     if isinstance(question, Refusal):
         return question
     return answered(sitting, question, (len(question.options) - 1,))
@@ -240,12 +240,12 @@ def choose_last(sitting: Sitting, rest: tuple[str, ...] = ()) -> Answer:
          "[(choose | pick | take)] (them (all | both) | the [whole] lot | everything)",
          "[(choose | pick | take | do)] all {number} [of them]",
          "[the] both [of] (them | those)", "[the] {number} of them",
-         Way("(both | all) [of] [the] (words | places)", when=_wants_an_answer),
+         Way("(both | all) [of] [the] (words | places)", when=wants_an_answer),
          "(<remove> | <discard> | do | <change>) (both | all) [of (them | those)]",
          example="all of them", group="choosing", answers=True, when=_asks)  # fmt: skip
 def choose_all(sitting: Sitting, number: int | None = None) -> Answer:
     """Take all of the numbered places."""
-    question = _question(sitting)
+    question = question_of(sitting)
     if isinstance(question, Refusal):
         return question
     if number is not None and number != len(question.options):
@@ -258,11 +258,11 @@ def choose_all(sitting: Sitting, number: int | None = None) -> Answer:
     "never mind",
     "none [of (them | these | those)]",
     "no matter",
-    Way("forget [about] (it | that [one] | those)", when=_wants_an_answer),
+    Way("forget [about] (it | that [one] | those)", when=wants_an_answer),
     Way(
         "(leave | keep) (it | that | them) [(alone | be | as it is | there)]", when=_after_a_command
     ),
-    Way("(neither | none) [of (them | these | those)]", when=_wants_an_answer),
+    Way("(neither | none) [of (them | these | those)]", when=wants_an_answer),
     example="cancel",
     group="choosing",
     keeps_question=True,
@@ -294,7 +294,7 @@ def cancel(sitting: Sitting) -> Done:
 )
 def yes(sitting: Sitting) -> Answer:
     """Answer yes, where the desk asks whether to go on."""
-    question = _question(sitting)
+    question = question_of(sitting)
     if isinstance(question, Refusal):
         return question
     if not question.sure and not question.beside:
@@ -305,7 +305,7 @@ def yes(sitting: Sitting) -> Answer:
 @command(
     "no [thank you]",
     "no (leave it | keep it)",
-    Way("keep it", when=_wants_an_answer),
+    Way("keep it", when=wants_an_answer),
     example="no",
     group="choosing",
     answers=True,

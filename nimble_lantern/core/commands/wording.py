@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from nimble_lantern.core.document.model import Document, Range
+from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.writing.cardinals import in_words
@@ -67,7 +68,8 @@ def near(places: Places) -> str:
 
 
 def label_at(sitting: Sitting, r: Range) -> str:
-    """The words at a place, with a few on either side; of an empty cell, where it is."""
+    """The words at a place, with a few on either side; of a cell, with what its row begins with, or
+    where it is if it is empty."""
     block = sitting.document.blocks[r.start.block]
     if block.cell is not None and not block.text.strip():
         return f"row {block.cell.row + 1}, column {block.cell.column + 1}"
@@ -79,4 +81,14 @@ def label_at(sitting: Sitting, r: Range) -> str:
         stop -= 1
     left = "… " if block.text[:start].strip() else ""
     right = " …" if block.text[stop:].strip() else ""
-    return f"{left}{block.text[start:stop].strip()}{right}"
+    row = _row_of(sitting, r)
+    return f"{row}{left}{block.text[start:stop].strip()}{right}"
+
+
+def _row_of(sitting: Sitting, r: Range) -> str:
+    blocks = sitting.document.blocks
+    cell, table = blocks[r.start.block].cell, table_at(blocks, r.start.block)
+    if cell is None or table is None or not cell.column:
+        return ""
+    first = blocks[table.cell(cell.row, 0)].text.strip()
+    return f"{first}: " if first else ""

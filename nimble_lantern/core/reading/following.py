@@ -129,7 +129,8 @@ def _not_this(before: Phrase, command: str, words: Phrase) -> Iterator[Phrase]:
     """ "No not friday", right after that was changed."""
     rest = _denied(words)
     for start, end, _ in named_in(before, command) if rest else ():
-        if bare_of(before[start:end]) == bare_of(rest):
+        named = bare_of(before[start:end])
+        if named and named == bare_of(rest):
             yield ("undo", "that")
 
 
@@ -343,7 +344,7 @@ def _in_its_place(before: Phrase, command: str, step: int) -> Iterator[Phrase]:
 
 
 def bare_of(named: Phrase) -> Phrase:
-    while named[0] in DETERMINERS | _ORDERS:
+    while named and named[0] in DETERMINERS | _ORDERS:
         named = named[1:]
     return named
 

@@ -1,0 +1,264 @@
+"""Picking among numbered places by more than one number: where they stand, what stands beside
+them, all but one."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+from nimble_lantern.core.commands.choosing import (
+    Answer,
+    answered,
+    question_of,
+    wants_an_answer,
+)
+from nimble_lantern.core.commands.wording import quoted
+from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.document.tables import table_at
+from nimble_lantern.core.document.units import in_block
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
+from nimble_lantern.core.state import Done, Option, Question, Sitting
+from nimble_lantern.core.targets.model import Places, of_the_page
+from nimble_lantern.core.targets.words import normal
+from nimble_lantern.core.writing.cardinals import cardinal, in_words, ordinal
+
+_BETWEEN = frozenset("the and one ones number numbers also then".split())
+_BESIDE = 4
+"""So many words beside a place may tell it apart: "the one after hanna"."""
+
+CATALOGUE.table("those_in", {"[(choose | pick | take | only | just)] the one": False}, heard=False)
+CATALOGUE.table(
+    "those_in",
+    {
+        "[(choose | pick | take)] [(only | just)] [(all | both | all of (them | those) | the ones |"
+        " every one | everything | i (mean | meant) [(the ones | only)])]": True
+    },
+    heard=False,
+)
+CATALOGUE.table(
+    "on_which_side",
+    {
+        "(before | in front of)": "before",
+        "(after | behind | following)": "after",
+        "(next to | beside | near | by | with)": "beside",
+    },
+    heard=False,
+)
+
+
+@rule("some_numbers", "{words}", heard=False)
+def _numbers(words: tuple[str, ...]) -> frozenset[int] | None:
+    """ "One two and four", "the second and the third one"."""
+    found, i = set(), 0
+    while i < len(words):
+        if words[i] in _BETWEEN and not (cardinal(words, i) and words[i] == "one"):
+            i += 1
+            continue
+        number = ordinal(words, i) or cardinal((words[i],), 0)
+        if number is None:
+            return None
+        behind = words[i - 1] if i else ""
+        if words[i] != "one" or not ordinal((behind,), 0):
+            found.add(number[0])
+        i = max(number[1], i + 1) if ordinal(words, i) else i + 1
+    return frozenset(found) or None
+
+
+def _of_a_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "In the table", of several places to choose from."""
+    return wants_an_answer(sitting, parse) and of_the_page(parse.args.get("target"))
+
+
+def _inside(question: Question, target: Places) -> list[int]:
+    """The options (counted from 0) whose place is in a part of the page."""
+    return [
+        i
+        for i, option in enumerate(question.options)
+        if option.ranges
+        and any(
+            r.start <= option.ranges[0].start and option.ranges[0].end <= r.end
+            for r in target.ranges
+        )
+    ]
+
+
+def _picked(sitting: Sitting, question: Question, some: Sequence[int], several: bool) -> Answer:
+    """Do it for some of the places, or ask which of them."""
+    if not some:
+        return Refusal("None of them stands there.", "", "Say a number.")
+    if len(some) > 1 and not several:
+        fewer = replace(question, options=tuple(question.options[i] for i in some))
+        said = f"{in_words(len(some))} of them are left: say a number"
+        return Done(replace(sitting, question=fewer), said)
+    return answered(sitting, question, tuple(some))
+
+
+@command(
+    Way("{several:those_in} (in | from | inside) {target}", when=_of_a_part),
+    Way("(in | inside) {target} [(only | please)]", when=_of_a_part),
+    Way("only in {target}", when=_of_a_part),
+    example="the one in the title",
+    group="choosing",
+    answers=True,
+    heard=0,
+)
+def within(sitting: Sitting, target: Places, several: bool = True) -> Answer:
+    """Pick the numbered places that stand in a part of the page."""
+    question = question_of(sitting)
+    if isinstance(question, Refusal):
+        return question
+    return _picked(sitting, question, _inside(question, target), several)
+
+
+@command(
+    *each(
+        wants_an_answer,
+        "[(choose | pick | take | do)] the first {number} [of them]",
+        "[(choose | pick | take | do)] the last {last:number} [of them]",
+        "[(choose | pick | take | do | only | just)] {some:some_numbers} [please]",
+        "the very first [one]",
+        "(any | any one | either | whichever) [(one | of them | you like)]",
+    ),
+    example="the first two",
+    group="choosing",
+    answers=True,
+    heard=0,
+)
+def several(
+    sitting: Sitting, number: int = 0, last: int = 0, some: frozenset[int] = frozenset()
+) -> Answer:
+    """Take some of the numbered places: the first or the last few, or each that is named."""
+    question = question_of(sitting)
+    if isinstance(question, Refusal):
+        return question
+    count = len(question.options)
+    named = some or {number or last or 1}
+    if not all(1 <= n <= count for n in named):
+        return Refusal(f"There are {count} of them.", "", "Say a number.")
+    if last:
+        return _picked(sitting, question, range(count - last, count), True)
+    chosen = sorted(n - 1 for n in some) if some else range(number or 1)
+    return _picked(sitting, question, chosen, True)
+
+
+CATALOGUE.table("not_those", {"not": True}, heard=False)
+_ALL = (
+    "(all | both | everything | every one | all of (them | those) | the lot | all the others | do"
+    " them all | all the rest)"
+)
+_BUT = "(but | except | except for | apart from | without | but not)"
+
+
+@command(
+    *each(
+        wants_an_answer,
+        f"{_ALL} {_BUT} {{some:some_numbers}}",
+        f"{_ALL} {_BUT} [(the ones | the one | those | that)] (in | inside) {{target}}",
+        "{left:not_those} {some:some_numbers}",
+        "{left:not_those} [(the ones | the one | those | that)] [(in | inside)] {target}",
+    ),
+    example="all but the first",
+    group="choosing",
+    answers=True,
+    heard=0,
+    when=lambda sitting, parse: "target" not in parse.args or _of_a_part(sitting, parse),
+)
+def others(
+    sitting: Sitting,
+    some: frozenset[int] = frozenset(),
+    target: Places | None = None,
+    left: bool = False,
+) -> Answer:
+    """Take all of the numbered places but some; what is only said not to be meant asks on."""
+    question = question_of(sitting)
+    if isinstance(question, Refusal):
+        return question
+    spared = set(_inside(question, target)) if target else {n - 1 for n in some}
+    rest = [i for i in range(len(question.options)) if i not in spared]
+    if len(rest) == len(question.options):
+        return Refusal("None of them stands there.", "", "Say a number.")
+    return _picked(sitting, question, rest, not left)
+
+
+def _words_round(sitting: Sitting, r: Range) -> tuple[list[str], list[str]]:
+    """The words before and behind a place, in its sentence, or in its row of a table."""
+    blocks = sitting.document.blocks
+    table = table_at(blocks, r.start.block)
+    if table is not None and (cell := blocks[r.start.block].cell) is not None:
+        row = [blocks[table.cell(cell.row, c)].text for c in range(table.columns)]
+        before, behind = " ".join(row[: cell.column]), " ".join(row[cell.column + 1 :])
+        text = blocks[r.start.block].text
+        before, behind = f"{before} {text[: r.start.offset]}", f"{text[r.end.offset :]} {behind}"
+    else:
+        sentences = in_block(sitting.document, r.start.block, "sentence")
+        around = next((s for s in sentences if s.start <= r.start and r.end <= s.end), r)
+        text = blocks[r.start.block].text
+        before = text[around.start.offset : r.start.offset]
+        behind = text[r.end.offset : around.end.offset]
+    return list(normal(before.split())), list(normal(behind.split()))
+
+
+def _stands_by(sitting: Sitting, option: Option, words: Sequence[str], side: str) -> bool:
+    if len(option.ranges) != 1:
+        return False
+    before, behind = _words_round(sitting, option.ranges[0])
+    said, size = list(words), len(words)
+    left, right = before[-_BESIDE - size :], behind[: _BESIDE + size]
+    if side == "":
+        left, right = before, behind
+    sides = {"before": (right,), "after": (left,)}.get(side, (left, right))
+    return any(part[i : i + size] == said for part in sides for i in range(len(part) - size + 1))
+
+
+@command(
+    *each(
+        wants_an_answer,
+        "[(choose | pick | take | i (mean | meant))] the one {side:on_which_side} [the] {words}",
+        "[(choose | pick | take | i (mean | meant))] the one (that | which | who | where [it"
+        " says]) {words}",
+        "[(choose | pick | take | i (mean | meant))] the [one in the] {words} (one | row | line |"
+        " sentence)",
+    ),
+    example="the one before the ferry",
+    group="choosing",
+    answers=True,
+    heard=0,
+)
+def by_neighbours(sitting: Sitting, words: tuple[str, ...], side: str = "") -> Answer:
+    """Pick the numbered place that has some words beside it, or in its sentence or row."""
+    question = question_of(sitting)
+    if isinstance(question, Refusal):
+        return question
+    said = normal(words)
+    found = [
+        i for i, option in enumerate(question.options) if _stands_by(sitting, option, said, side)
+    ]
+    if not found:
+        return Refusal(f"None of them has “{' '.join(words)}” beside it.", "", "Say a number.")
+    return _picked(sitting, question, found, False)
+
+
+@command(
+    *each(
+        wants_an_answer,
+        "(read | tell me | say | list) (them | the (choices | places | options)) [(to me | again |"
+        " out | out loud | please)]",
+        "(which | what) [ones] are (they | there | those | the (choices | places | options))",
+        "what (can i choose | are my choices | is there to choose)",
+        "(i don't know | i am not sure | i'm not sure) [which]",
+        "which ones [are they]",
+    ),
+    example="which ones are they",
+    group="choosing",
+    shows=True,
+    keeps_question=True,
+    heard=0,
+)
+def tell(sitting: Sitting) -> Done | Refusal:
+    """Tell the places that there are to choose from, each with its number."""
+    question = question_of(sitting)
+    if isinstance(question, Refusal):
+        return question
+    said = [f"{in_words(n)} {quoted(option.label)}" for n, option in enumerate(question.options, 1)]
+    return Done(sitting, "; ".join(said))
