@@ -9,8 +9,11 @@ from nimble_lantern.core.commands.when import (
     after_a_command,
     last_command,
     names_a_list,
+    of_prose,
     over,
+    plainly_read,
     stands_in_a_table,
+    to_be_read,
 )
 from nimble_lantern.core.commands.wording import many, named, quoted, words_in
 from nimble_lantern.core.document.model import Position, Range
@@ -22,7 +25,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.speaking.aloud import Aloud
 from nimble_lantern.core.speaking.saying import sentence_said, spelled, stretches, word_range
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Holding, Places, That, Units, Words, of_the_page
+from nimble_lantern.core.targets.model import Places, of_the_page
 
 PACES = ("slowest", "slow", "normal", "fast", "fastest")
 MOST_SENTENCES = 5_000
@@ -53,25 +56,6 @@ def _reading(sitting: Sitting, ranges: Sequence[Range], what: str, marks: bool =
     return Done(after, f"reading {what}", (spoken(after, aloud),))
 
 
-def _to_be_read(sitting: Sitting, parse: Parse) -> bool:
-    """ "Read the last paragraph" is asked of the desk; "read the log" may be said in a letter."""
-    target = parse.args.get("target")
-    if isinstance(target, That):
-        return sitting.selection is not None
-    return isinstance(target, Words) or of_the_page(target)
-
-
-def _plainly(sitting: Sitting, parse: Parse) -> bool:
-    target = parse.args.get("target")
-    words = isinstance(target, Words) and not target.called
-    return _to_be_read(sitting, parse) and not words
-
-
-def _of_prose(sitting: Sitting, parse: Parse) -> bool:
-    """ "Say the last sentence" aloud; "say the word ferry" may be about to be followed by more."""
-    return isinstance(parse.args.get("target"), Units | Holding) and _plainly(sitting, parse)
-
-
 CATALOGUE.table("read_out", {"(back [to me] | aloud [to me] | out loud | out aloud)": True})
 
 
@@ -99,39 +83,39 @@ CATALOGUE.table(
 
 @command(
     Way("read {target} [(aloud | out | out loud | back | to me | back to me)] [{named_marks}]",
-        when=_plainly),
+        when=plainly_read),
     Way("read [me] {target} (aloud | out | out loud | back | to me | back to me) [{named_marks}]",
-        when=_to_be_read),
+        when=to_be_read),
     Way(
         "read [(me | to me | back to me | for me | us)] [back] {target} [(again | please)]",
-        when=_plainly,
+        when=plainly_read,
     ),
-    Way("(read | say) out [loud] {target}", when=_plainly),
-    Way("read (aloud | out loud | me out) {target}", when=_plainly),
-    Way("say {target} [(aloud | out loud | to me)]", when=_of_prose),
-    Way("recite {target}", when=_plainly),
+    Way("(read | say) out [loud] {target}", when=plainly_read),
+    Way("read (aloud | out loud | me out) {target}", when=plainly_read),
+    Way("say {target} [(aloud | out loud | to me)]", when=of_prose),
+    Way("recite {target}", when=plainly_read),
     Way("[and] [now] {target} (again | once more)", when=_read_lately),
     Way("(and | now | and now | then | next) {target}", when=_read_lately),
     Way(
         "(let me | let's | let us | i want to | i'd like to | i need to | (can | could | may)"
         " (i | we)) hear {target} [again]",
-        when=_plainly,
+        when=plainly_read,
     ),
-    Way("(say | tell me) what {target} says", when=_plainly),
-    Way("(what does | what do | what's) {target} say", when=_plainly),
+    Way("(say | tell me) what {target} says", when=plainly_read),
+    Way("(what does | what do | what's) {target} say", when=plainly_read),
     "(what is | what's) in ({target:cell_part} | {target:crossed})",
     Way("(who | what | when) is {target:crossed}", when=stands_in_a_table),
-    Way("what (does it say | is written | is there | is it) in {target}", when=_plainly),
-    Way("what (have | did) i (said | say | written | write | put) in {target}", when=_plainly),
-    Way("how does {target} (start | begin | end | finish | go)", when=_plainly),
-    Way("(what's | what is) (in | at) {target}", when=_of_prose),
+    Way("what (does it say | is written | is there | is it) in {target}", when=plainly_read),
+    Way("what (have | did) i (said | say | written | write | put) in {target}", when=plainly_read),
+    Way("how does {target} (start | begin | end | finish | go)", when=plainly_read),
+    Way("(what's | what is) (in | at) {target}", when=of_prose),
     Way(
         "(what's | what is | what have (i | we) got | what do (i | we) have) on {target} [(so far |"
         " now | already)]",
         when=names_a_list,
     ),
-    Way("(what's | what is) {target} [again]", when=_of_prose),
-    Way("how does {target} (sound | read)", when=_plainly),
+    Way("(what's | what is) {target} [again]", when=of_prose),
+    Way("how does {target} (sound | read)", when=plainly_read),
     heard=1,
     example="read the last paragraph",
     group="reading",
@@ -481,11 +465,12 @@ def pace(sitting: Sitting, pace: int) -> Done:
 
 @command(
     Way("spell (that | this | the) word", when=_reads),
-    "how is {target} (spelled | spelt)",
+    "how (is {target} (spelled | spelt) | (do | would) (you | i | we) spell {target})",
     "(spell | spell out) {target} (aloud | to me | for me)",
     heard=0,
     example="how is ferry spelled",
     group="reading",
+    every_place=True,
 )
 def spell(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     """Say a word letter by letter."""
@@ -561,9 +546,9 @@ CATALOGUE.table("until_now", {"(so far | by now | until now | now | here)": True
     "how long is (it | this) [<until_now>]",
     "(what is | tell me) the (word count | number of words)",
     "(count the words | word count) [please]",
-    Way("how many (words | lines) (are there | are | do i have) in {target}", when=_plainly),
-    Way("how (long | many words) is {target}", when=_plainly),
-    Way("(count the words | word count) (in | of | for) {target}", when=_plainly),
+    Way("how many (words | lines) (are there | are | do i have) in {target}", when=plainly_read),
+    Way("how (long | many words) is {target}", when=plainly_read),
+    Way("(count the words | word count) (in | of | for) {target}", when=plainly_read),
     heard=0,
     example="how many words are there",
     group="reading",

@@ -5,8 +5,9 @@ from __future__ import annotations
 from collections import Counter
 from typing import NamedTuple
 
-from nimble_lantern.core.document.model import Document
-from nimble_lantern.core.document.tables import Table
+from nimble_lantern.core.document.model import Document, Range
+from nimble_lantern.core.document.tables import Table, table_at
+from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.lexicon.closed import ARTICLES
 from nimble_lantern.core.lexicon.figures import MONEY
 from nimble_lantern.core.mending.knowing import spoken_words
@@ -91,3 +92,19 @@ def columns_of(document: Document, table: Table) -> tuple[Column, ...]:
             usual = OF_A_HEADING.get(document.blocks[table.cell(0, c)].text.lower(), usual)
         found.append(Column(frozenset(says), usual))
     return tuple(found)
+
+
+def amount_of(document: Document, r: Range, said: Said) -> Range | None:
+    """The one cell of numbers beside the name of a row, where a number is said of that name: "hall
+    should be fifty"."""
+    block = document.blocks[r.start.block]
+    table = table_at(document.blocks, r.start.block)
+    if table is None or block.cell is None or block.cell.column or not block.cell.row:
+        return None
+    if r != block_range(document, r.start.block) or kind_of(said) != "number":
+        return None
+    held = columns_of(document, table)
+    counted = [c for c, column in enumerate(held) if "number" in column.kinds]
+    if len(counted) != 1 or counted == [0]:
+        return None
+    return block_range(document, table.cell(block.cell.row, counted[0]))

@@ -209,9 +209,11 @@ def _a_title_here(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _of_an_empty_page(sitting: Sitting, parse: Parse) -> bool:
-    """ "Call it spring fair", before anything is written."""
+    """ "Call it spring fair", before anything is written, or after its name was told."""
     empty = not any(block.text.strip() for block in sitting.document.blocks)
-    return empty and _a_title(sitting, parse)
+    last = sitting.trail[-1].command if sitting.trail else None
+    asked = last is not None and last.endswith(".which_document")
+    return (empty or asked) and _a_title(sitting, parse)
 
 
 def _has_no_name(sitting: Sitting, parse: Parse) -> bool:

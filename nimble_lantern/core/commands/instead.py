@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
+from nimble_lantern.core.commands.columns import amount_of
 from nimble_lantern.core.commands.table_here import two_headings, two_rows
 from nimble_lantern.core.composing.replacing import (
     STOPS,
@@ -144,7 +145,14 @@ def with_more(old: tuple[str, ...], new: tuple[str, ...]) -> bool:
 def alike_or_a_cell(sitting: Sitting, parse: Parse) -> bool:
     """The same, or what stands in a cell: "nell's boat number should be eleven"."""
     cell = isinstance(parse.args.get("target"), Crossing | CellAt)
-    return cell or much_alike(sitting, parse)
+    return cell or of_an_amount(sitting, parse) or much_alike(sitting, parse)
+
+
+def of_an_amount(sitting: Sitting, parse: Parse) -> bool:
+    """ "Hall should be fifty", where a row is called so and has one number."""
+    old, new = _said(parse)
+    found = exact(sitting.document, old) if old and kind_of(new) == "number" else []
+    return len(found) == 1 and amount_of(sitting.document, found[0], new) is not None
 
 
 def said_to_be_wrong(sitting: Sitting, parse: Parse) -> bool:

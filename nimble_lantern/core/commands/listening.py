@@ -47,6 +47,8 @@ def stop_listening(sitting: Sitting) -> Done:
 @command(
     "start listening [again]",
     "listen (to me | again | now)",
+    "wake up [(again | now | please)]",
+    "(i'm | i am) back [(again | now)]",
     "[the] lamp (up | on)",
     "(turn | switch) on the (microphone | mic | mike)",
     "(turn | switch) the (microphone | mic | mike) on",

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands import becoming, instead, same_words
+from nimble_lantern.core.commands.columns import amount_of
 from nimble_lantern.core.commands.mending import mended
 from nimble_lantern.core.commands.table_here import fits_the_cell
 from nimble_lantern.core.commands.wording import many, near, quoted
@@ -182,7 +183,7 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
     Way("not {target} but {text}", when=instead.alike_and_there),
     Way("not {target} {text}", when=instead.not_this),
     Way("rather than {target} (write | put | say | have) {text}", when=instead.alike_and_there),
-    Way("(make | turn) {target} [(a | an)] {text}", when=instead.much_alike),
+    Way("(make | turn) {target} [(a | an)] {text}", when=instead.alike_or_a_cell),
     Way("(let | could | can) {target} (be | become) {text}", when=instead.much_alike),
     Way("{target} <shall> (be | become) {text}", when=_alike_or_a_line),
     Way("(put | write | say | have) {text:words} for {target}", when=instead.stretch),
@@ -271,6 +272,12 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
         when=instead.of_a_kind_or_names,
     ),
     Way("{text:words} for {target}", when=instead.day_for_day),
+    *each(
+        instead.of_an_amount,
+        "(put | write | enter | have | use) {text:words} (for | beside | next to) {target}",
+        "{target} (costs | cost | is | are | comes to | took | made | raised | earned | brought in)"
+        " [now] {text:words} [now]",
+    ),
     Way("{target} to {text:words}", when=becoming.nearly_the_same),
     Way("(make | let) {target} [(say | read | be)] {text}", when=becoming.of_a_line),
     Way("(rename | retitle) {target} [(to | as | into)] {text}", when=becoming.of_a_heading),
@@ -336,7 +343,8 @@ def replace_with(
         wrote = replace_range(sitting, target.first, text, exactly=True)
         return Done(wrote.sitting, f"{quoted(old)} is now {quoted(wrote.text)}")
     if len(ranges) == 1 and sure is None and target.unit is None:
-        ranges = (but_what_is_counted(sitting.document, ranges[0], text),)
+        amount = amount_of(sitting.document, ranges[0], text)
+        ranges = (amount or but_what_is_counted(sitting.document, ranges[0], text),)
         old = sitting.document.text(ranges[0])
     if len(ranges) == 1:
         sitting = taught_by(sitting, ranges[0], text, sure=sure is True)

@@ -7,7 +7,7 @@ from typing import Any
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.effects import FetchEars, SaveSetting
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting, View
 
 CATALOGUE.table("onoff", {"on": True, "off": False})
@@ -225,6 +225,12 @@ CATALOGUE.table(
 CATALOGUE.table("too", {"(dark | black)": "light", "(light | bright | white)": "dark"}, heard=False)
 
 
+def _paper_was_changed(sitting: Sitting, parse: Parse) -> bool:
+    """ "Back to light", where the paper was made dark in this sitting."""
+    other = parse.args.get("shade") != sitting.settings.paper
+    return other and any(entry.command == "settings.paper" for entry in sitting.trail)
+
+
 @command(
     "{shade} paper",
     "<adopt> {shade} (paper | page | mode | background | screen)",
@@ -238,6 +244,7 @@ CATALOGUE.table("too", {"(dark | black)": "light", "(light | bright | white)": "
     "(turn | put | set) the (paper | page | background | screen) [to] {shade}",
     "(turn | switch) (the lights (off | out) | off the lights)",
     "(use | switch to | change to) {shade:plain_shade}",
+    Way("[back to] {shade:plain_shade} [again] [please]", when=_paper_was_changed),
     "{shade:inked} [(please | for the screen)]",
     "(turn | set | make | have) (everything | the lot) {shade:plain_shade}",
     "(the | this) (page | screen | background) is too {shade:too}",

@@ -7,7 +7,9 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Command, Parse
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import (
+    Holding,
     Places,
+    That,
     Unit,
     Units,
     Words,
@@ -109,3 +111,22 @@ def over(sitting: Sitting, parse: Parse) -> bool:
     left = sitting.document.blocks[place.block].text[: place.offset].rstrip()
     begun = not sitting.trail or left[-1:] in (*".?!:", "")
     return written and (begun or after_a_command(sitting, parse))
+
+
+def to_be_read(sitting: Sitting, parse: Parse) -> bool:
+    """ "Read the last paragraph" is asked of the desk; "read the log" may be said in a letter."""
+    target = parse.args.get("target")
+    if isinstance(target, That):
+        return sitting.selection is not None
+    return isinstance(target, Words) or of_the_page(target)
+
+
+def plainly_read(sitting: Sitting, parse: Parse) -> bool:
+    target = parse.args.get("target")
+    words = isinstance(target, Words) and not target.called
+    return to_be_read(sitting, parse) and not words
+
+
+def of_prose(sitting: Sitting, parse: Parse) -> bool:
+    """ "Say the last sentence" aloud; "say the word ferry" may be about to be followed by more."""
+    return isinstance(parse.args.get("target"), Units | Holding) and plainly_read(sitting, parse)

@@ -115,7 +115,7 @@ CATALOGUE.table(
         "[name and] address": "address",
         "email [address]": "email",
         "(phone | telephone | mobile) number": "phone number",
-        **{name: name for name in ("postcode", "signature", "details", "letterhead")},
+        **{name: name for name in ("postcode", "signature", "details", "letterhead", "name")},
     },
     heard=False,
 )
@@ -128,7 +128,7 @@ def _not_kept(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "(insert | put | add | write | type | fill in) (my | our) {mine:of_mine} [(here | in | there"
-    " | underneath | below)]",
+    " | underneath | below | under (it | that) | below (it | that))]",
     "[and] [(insert | put | add | write)] (my | our) {mine:of_mine} (above | below | under"
     " | underneath | beneath | over) (that | it | this)",
     "(insert | put | add | write | type) (my | our) {mine:of_mine} (at | in | on) the [very]"

@@ -16,7 +16,7 @@ from nimble_lantern.core.reading.following import (
 )
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Order, Units, Words
-from nimble_lantern.core.writing.cardinals import cardinal, ordinal, ordinal_in_words
+from nimble_lantern.core.writing.cardinals import cardinal, in_words, ordinal, ordinal_in_words
 
 _LONGEST = 8
 _IT = frozenset("it that this them those these".split())
@@ -87,6 +87,8 @@ def _moved(before: Phrase, words: Phrase) -> Iterator[Phrase]:
     way = told[0] if told else next((word for word in before if word in _WAYS), "")
     if way and len(told) < 2 and (rest in _ONCE_MORE or rest in ((), ("back",)) and told):
         yield ("move", "that", way)
+        if sum(word in _WAYS for word in before) == 1 and not told:
+            yield before  # a row, by its name
 
 
 def _beside_another(before: Phrase, words: Phrase) -> Iterator[Phrase]:
@@ -120,6 +122,11 @@ def _counted(before: Phrase, command: str, words: Phrase, gone: bool) -> Iterato
         if not isinstance(target, Units) or target.order not in (Order.NTH, Order.FIRST):
             continue
         step = said[0] - target.n
+        named = before[start:end]
+        number = cardinal(named, 1)
+        if number is not None and number[1] == len(named):
+            n = said[0] - (gone and step > 0)  # "column two", and then "the third"
+            yield (*before[:start], named[0], *in_words(n).split("-"), *before[end:])
         for other in beside(before[start:end], target, step - (gone and step > 0)):
             yield (*before[:start], *other, *before[end:])
 

@@ -9,7 +9,11 @@ from itertools import chain, pairwise
 from typing import NamedTuple
 
 from nimble_lantern.core.asking import ambiguous
-from nimble_lantern.core.commands.grid.spreading import goes_into_the_next_row, goes_into_the_row
+from nimble_lantern.core.commands.grid.spreading import (
+    goes_into_a_row_more,
+    goes_into_the_next_row,
+    goes_into_the_row,
+)
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.kinds import Judged
@@ -109,8 +113,18 @@ def _row_at_once(
     sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]
 ) -> Verdict | None:
     """What can only be all the cells of the empty row here: "thursday order paraffin sid"."""
+    begun = False
     while len(words) > 1 and words[0] in _ASIDES:
-        words = words[1:]
+        words, begun = words[1:], True
+    last = sitting.trail[-1].command or "" if sitting.trail else ""
+    lead = next((m for m in _ONE_MORE if words[: len(m)] == m), ())
+    if (lead or begun) and last.startswith("grid.fill") and len(words) > len(lead) + 1:
+        words = words[len(lead) :]
+        if not goes_into_the_next_row(sitting, words):
+            if not goes_into_a_row_more(sitting, words):
+                return None
+            found = exactly(sitting, ("add", "a", "row", *words), whole=False)
+            return found if found.kind is Judged.COMMAND else None
     if goes_into_the_row(sitting, words):
         filling: tuple[str, ...] = ("fill", "it", "with")
     elif goes_into_the_next_row(sitting, words):
@@ -122,6 +136,13 @@ def _row_at_once(
 
 
 _ASIDES = frozenset("oh and then so".split())
+_ONE_MORE = tuple(
+    tuple(said.split())
+    for said in (
+        "another one with", "another one for", "another one", "one more with", "one more for",
+        "one more", "another with", "another", "and", "then", "also",
+    )
+)  # fmt: skip
 
 
 def _following(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> Verdict | None:

@@ -91,6 +91,15 @@ def goes_into_the_next_row(sitting: Sitting, words: Said) -> bool:
     return shared_surely(sitting.document, table, words, besides)
 
 
+def goes_into_a_row_more(sitting: Sitting, words: Said) -> bool:
+    """Whether words suit each column, right after a row was added and filled from elsewhere."""
+    table = here(sitting)
+    if isinstance(table, Refusal) or sitting.selection is not None:
+        return False
+    told = SUBJECT_PRONOUNS.isdisjoint(words) and VERBS.isdisjoint(words)
+    return told and shared_surely(sitting.document, table, words, 1)
+
+
 def _room_below(sitting: Sitting, table: Table, row: int) -> bool:
     """Whether the row below is empty, or there is none but a total's."""
     below = row + 1

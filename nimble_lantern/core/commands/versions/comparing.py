@@ -159,6 +159,11 @@ def _compares(sitting: Sitting, parse: Parse) -> bool:
     return sitting.compared is not None
 
 
+def _changes_are_seen(sitting: Sitting, parse: Parse) -> bool:
+    """ "Close that", where no other page lies over the changes."""
+    return _compares(sitting, parse) and sitting.view in (View.DESK, View.VERSIONS)
+
+
 @dataclass(frozen=True, slots=True)
 class _Looked:
     compared: Compared
@@ -316,7 +321,7 @@ def keep(sitting: Sitting) -> Done | Refusal:
     heard=1,
     example="stop comparing",
     group="repair",
-    when=_compares,
+    when=_changes_are_seen,
 )
 def stop(sitting: Sitting) -> Done:
     """Go on without the changes being shown."""
