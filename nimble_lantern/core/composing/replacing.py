@@ -237,7 +237,7 @@ _FEW_COUNTED = 2
 def _of_another_number(old: str, words: Sequence[str]) -> bool:
     """Whether words are those that stand there but for their number, told in words there."""
     there = tuple(plain(word) for word in old.replace("-", " ").split())
-    was, is_now = _numbered(there), _numbered(words)
+    was, is_now = _numbered(there), _numbered([plain(word) for word in words])
     if was is None or is_now is None or any(map(str.isdecimal, old)):
         return False
     priced = not MONEY.keys().isdisjoint(is_now[1][1][:1])  # "£30" for "twenty pounds"

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 
 from nimble_lantern.core.commands import CATALOGUE
@@ -98,9 +98,21 @@ _OF_MARKS = ("deleting.", "replacing.", "repunctuating.", "inserting.", "mending
 _TO_MARKS = ("selecting.", "moving.")
 
 
+_WHOLE = frozenset(("whole", "entire"))
+
+
+def _just_found(sitting: Sitting) -> bool:
+    last = CATALOGUE.commands.get(sitting.trail[-1].command or "") if sitting.trail else None
+    found = last is not None and last.traits.finds
+    return found and sitting.selection is None and len(sitting.that) == 1
+
+
 def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
     """The command that the words are, with targets that stand in the text as they were said."""
     parses = parses_here(sitting, words)
+    if not _WHOLE.isdisjoint(words) and _just_found(sitting):
+        # "Select the whole sentence", of what was found.
+        sitting = replace(sitting, selection=sitting.that[0], fresh=False)
     if sitting.question is not None:
         # While something is asked, "choose all" answers it, and does not select everything.
         parses.sort(key=lambda p: (p.free, not p.command.traits.answers))

@@ -45,6 +45,7 @@ _EVERYWHERE = phrases(
 _WHEREVER = (("everywhere", "it", "says"), ("wherever", "it", "says"), ("in", "every"))
 _MORE = phrases(
     "again, once more, and again, one more time, more, a bit more, some more, a little more",
+    "even bigger, even larger, even smaller, still bigger, still larger, still smaller",
     "still more, even more, further, a bit further, bigger still, larger still, smaller still",
     "a little further, more please, bit more, keep going, and more, more than that, once again",
 )
@@ -76,6 +77,7 @@ SORRY = phrases(
     "no, no sorry, oh i meant, wait i meant, actually i meant, i only meant, no only, only, just",
     "i wanted, no i wanted, i only wanted, no just, just, oh no, no wait, make that, or rather",
     "no not that one, not that one, no not that, oh not that, i just meant, i meant just",
+    "wrong one, no wrong one, wait, no wait no, oh wait, hang on, no hang on, no wait i meant",
     "i meant only, i said, no i said, not that",
 )
 _BEFORE_NOT = frozenset("actually oh no wait sorry".split())
@@ -161,14 +163,21 @@ _ALSO = frozenset("and again also the same do thing it that then now".split())
 
 
 def _and_others(before: Phrase, command: str, words: Phrase) -> Iterator[Phrase]:
-    """ "And winter to summer", after "change friday to monday"."""
-    replaces = command.startswith("replacing.")
-    if replaces and words[:1] == ("and",) and not {"to", "with"}.isdisjoint(words[_TWO:-1]):
+    """ "And winter to summer", "and monday friday", after "change friday to monday"."""
+    if not command.startswith("replacing.") or words[:1] != ("and",):
+        return
+    if not {"to", "with"}.isdisjoint(words[_TWO:-1]):
         yield ("change", *words[1:])
+    for i in range(_TWO, len(words)):
+        if kind_of(words[1:i]) and kind_of(words[1:i]) == kind_of(words[i:]):
+            yield ("change", *words[1:i], "to", *words[i:])
 
 
 def adds_another(words: Phrase) -> bool:
-    return words[:1] == ("and",) and not {"to", "with"}.isdisjoint(words[_TWO:-1])
+    """Whether words name something and what it is to be as well: "and winter to summer"."""
+    linked = not {"to", "with"}.isdisjoint(words[_TWO:-1])
+    alike = (kind_of(words[1:i]) == kind_of(words[i:]) != "" for i in range(_TWO, len(words)))
+    return words[:1] == ("and",) and (linked or any(alike))
 
 
 def _to_another_end(before: Phrase, words: Phrase) -> Iterator[Phrase]:
@@ -236,11 +245,18 @@ def corrected(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
         if not_that and n == _TWO and rest[0] in _ONLY:
             rest = rest[1:]  # "not red just bold"
         if rest and (words[:n] in SORRY or not_that and n == _TWO):
+            if _in_a_part(rest):
+                return  # "no in the title" is where, and not what
             other = (_with_another_verb, _with_another_part)
+            if rest[0] == "the" and not _NAMING.isdisjoint(rest):
+                other = other[::-1]  # "no the last one" names another part
             if not _ONLY.isdisjoint(words[: n + 1]):
                 yield from _less_of_it(before, command, rest)
             yield from dict.fromkeys(s for made in other for s in made(before, command, rest))
             return
+
+
+_NAMING = COUNTS | frozenset("one ones other".split())
 
 
 def only_some(words: Phrase) -> Phrase:

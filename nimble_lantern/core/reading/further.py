@@ -140,6 +140,8 @@ def placed_otherwise(
     at = _last_side(before)
     if at is not None and side in _SIDES:
         yield (*before[: at[0]], *side, *before[at[1] :])
+    elif at is not None and any(bare[: len(s)] == s for s in _SIDES):
+        yield (*before[: at[0]], *bare)  # "no below flowers"
     if bare[:2] == ("at", "the") and bare[-1] in _EDGES:
         for i in range(1, len(before)):
             if before[i] in _EDGES:

@@ -150,7 +150,7 @@ def _following(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked])
     if only_some(words) != words:
         return None  # "not all of it just the first sentence" is done instead of that
     for plain in (Plainer(words), *(a.plain for a in asked)):
-        more = further(sitting, plain.words)
+        more = () if regrets(words) else further(sitting, plain.words)
         for said in chain(follows(sitting, plain.words, regrets(words)), more):
             # "That" is all of what was done something to, and not the first place alone.
             found = exactly(sitting if "that" in said else seen_from(sitting), said, whole=False)
@@ -171,17 +171,28 @@ def _writes_nothing(found: Verdict) -> bool:
 def in_its_place(sitting: Sitting, words: tuple[str, ...]) -> tuple[str, ...] | None:
     """The command that should have been done instead of the last, as the text was before that."""
     if (before := sitting.previous) is not None:
+        for said in _elsewhere(sitting, words):
+            found = exactly(before, said, whole=False)
+            same = found.kind is Judged.COMMAND and _as_before(sitting, found)
+            if same and _can_be(before, found):
+                return said
         for said in corrected(sitting, words):
             found = exactly(before, said, whole=False)
             if found.kind is not Judged.COMMAND or not _writes_nothing(found):
                 continue
             if not (hardly_said(words) and _takes_words(found)) and _can_be(before, found):
                 return said
-        for said in chain(reworded(sitting, words), _elsewhere(sitting, words)):
+        for said in reworded(sitting, words):
             found = exactly(before, said, whole=False)
             if found.kind is Judged.COMMAND and _can_be(before, found):
                 return said
     return None
+
+
+def _as_before(sitting: Sitting, found: Verdict) -> bool:
+    """Whether it is a command of the same family as the last one."""
+    last = sitting.trail[-1].command or ""
+    return found.parse is not None and found.parse.command.name.split(".")[0] == last.split(".")[0]
 
 
 def _elsewhere(sitting: Sitting, words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:

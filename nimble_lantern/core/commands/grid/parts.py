@@ -265,8 +265,10 @@ def _beside(
 
 
 def _by_its_name(sitting: Sitting, parse: Parse) -> bool:
-    """ "No start column"; "no the whole row" puts right what was just asked for."""
-    return isinstance(parse.args.get("target"), Tabled)
+    """ "No start column"; "no the whole row", and "no the hall row" right after something was done,
+    put right what was asked for."""
+    done = bool(sitting.trail) and bool(sitting.trail[-1].made) and bool(sitting.trail[-1].command)
+    return isinstance(parse.args.get("target"), Tabled) and not done
 
 
 @command(
