@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
+from nimble_lantern.core.commands.neighbours import stands_by
 from nimble_lantern.core.controls import numbered, row_words
 from nimble_lantern.core.document.model import Block, Document
 from nimble_lantern.core.effects import ReadAloud
@@ -24,7 +25,7 @@ from nimble_lantern.core.state import (
     View,
 )
 from nimble_lantern.core.targets.model import Places
-from nimble_lantern.core.targets.words import exact
+from nimble_lantern.core.targets.words import exact, normal
 from nimble_lantern.core.writing.spoken import plain
 
 Answer = Done | Refusal | TurnOver | Instead
@@ -187,7 +188,10 @@ def _saying(sitting: Sitting, question: Question, words: Sequence[str]) -> list[
     if beside:
         return beside
     labels = enumerate(option.label for option in question.options)
-    return [i for i, label in labels if exact(Document((Block(label),)), tuple(words))]
+    said = [i for i, label in labels if exact(Document((Block(label),)), tuple(words))]
+    near = enumerate(question.options)
+    words = words[1:] if words[:1] == ("the",) and len(words) > 1 else words
+    return said or [i for i, option in near if stands_by(sitting, option, normal(words), "")]
 
 
 def _stand_before(sitting: Sitting, option: Option, words: Sequence[str]) -> bool:

@@ -12,20 +12,16 @@ from nimble_lantern.core.commands.choosing import (
     question_of,
     wants_an_answer,
 )
+from nimble_lantern.core.commands.neighbours import stands_by
 from nimble_lantern.core.commands.wording import quoted
-from nimble_lantern.core.document.model import Range
-from nimble_lantern.core.document.tables import table_at
-from nimble_lantern.core.document.units import in_block
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
-from nimble_lantern.core.state import Done, Option, Question, Sitting
+from nimble_lantern.core.state import Done, Question, Sitting
 from nimble_lantern.core.targets.model import Places, of_the_page
 from nimble_lantern.core.targets.words import normal
 from nimble_lantern.core.writing.cardinals import cardinal, in_words, ordinal
 
 _BETWEEN = frozenset("the and one ones number numbers also then".split())
-_BESIDE = 4
-"""So many words beside a place may tell it apart: "the one after hanna"."""
 
 CATALOGUE.table("those_in", {"[(choose | pick | take | only | just)] the one": False}, heard=False)
 CATALOGUE.table(
@@ -41,7 +37,7 @@ CATALOGUE.table(
     {
         "(before | in front of)": "before",
         "(after | behind | following)": "after",
-        "(next to | beside | near | by | with)": "beside",
+        "(next to | beside | near | by)": "beside",
     },
     heard=False,
 )
@@ -158,7 +154,7 @@ _BUT = "(but | except | except for | apart from | without | but not)"
         "{left:not_those} {some:some_numbers}",
         "{left:not_those} [(the ones | the one | those | that)] [(in | inside)] {target}",
     ),
-    example="all but the first",
+    example="all of them except the first",
     group="choosing",
     answers=True,
     heard=0,
@@ -179,36 +175,6 @@ def others(
     if len(rest) == len(question.options):
         return Refusal("None of them stands there.", "", "Say a number.")
     return _picked(sitting, question, rest, not left)
-
-
-def _words_round(sitting: Sitting, r: Range) -> tuple[list[str], list[str]]:
-    """The words before and behind a place, in its sentence, or in its row of a table."""
-    blocks = sitting.document.blocks
-    table = table_at(blocks, r.start.block)
-    if table is not None and (cell := blocks[r.start.block].cell) is not None:
-        row = [blocks[table.cell(cell.row, c)].text for c in range(table.columns)]
-        before, behind = " ".join(row[: cell.column]), " ".join(row[cell.column + 1 :])
-        text = blocks[r.start.block].text
-        before, behind = f"{before} {text[: r.start.offset]}", f"{text[r.end.offset :]} {behind}"
-    else:
-        sentences = in_block(sitting.document, r.start.block, "sentence")
-        around = next((s for s in sentences if s.start <= r.start and r.end <= s.end), r)
-        text = blocks[r.start.block].text
-        before = text[around.start.offset : r.start.offset]
-        behind = text[r.end.offset : around.end.offset]
-    return list(normal(before.split())), list(normal(behind.split()))
-
-
-def _stands_by(sitting: Sitting, option: Option, words: Sequence[str], side: str) -> bool:
-    if len(option.ranges) != 1:
-        return False
-    before, behind = _words_round(sitting, option.ranges[0])
-    said, size = list(words), len(words)
-    left, right = before[-_BESIDE - size :], behind[: _BESIDE + size]
-    if side == "":
-        left, right = before, behind
-    sides = {"before": (right,), "after": (left,)}.get(side, (left, right))
-    return any(part[i : i + size] == said for part in sides for i in range(len(part) - size + 1))
 
 
 @command(
@@ -232,7 +198,7 @@ def by_neighbours(sitting: Sitting, words: tuple[str, ...], side: str = "") -> A
         return question
     said = normal(words)
     found = [
-        i for i, option in enumerate(question.options) if _stands_by(sitting, option, said, side)
+        i for i, option in enumerate(question.options) if stands_by(sitting, option, said, side)
     ]
     if not found:
         return Refusal(f"None of them has “{' '.join(words)}” beside it.", "", "Say a number.")

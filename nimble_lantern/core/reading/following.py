@@ -447,7 +447,7 @@ def _less_of_it(before: Phrase, command: str, rest: Phrase) -> Iterator[Phrase]:
     """ "Only the first word" of the sentence that was made bold."""
     part = _without_ends(rest)
     for start, end, _ in named_in(before, command) if part else ():
-        if command == "case.upper" and part in _INITIAL:
+        if command.startswith("case.") and part in _INITIAL:
             yield ("capitalise", "the", "first", "letter", "of", *before[start:end])
         yield (*before[:start], *part, "of", *before[start:end], *before[end:])
 
