@@ -79,6 +79,12 @@ _FAMILIES = {
         "highlight",
         "(highlighted | highlight)",
         "(highlight | highlighting | highlighter)",
+        (
+            Way(
+                "(put | use | run) the (marker | felt tip) (on | over) {target}",
+                when=names_a_part,
+            ),
+        ),
     ),
     "subscript": _Family(
         "subscript", "[a] subscript", "subscript", (Way("(lower | drop) {target}", when=_letters),)
@@ -248,7 +254,6 @@ for _name, _family in _FAMILIES.items():
 CATALOGUE.table(
     "ink", {name: name for name in ("yellow", "green", "pink", "orange", "blue", "red", "purple")}
 )
-CATALOGUE.table("marker_pen", {"[yellow] (marker | felt tip | highlighter)": "yellow"}, heard=False)
 _INK = "({ink} highlighted | highlighted [in] {ink} | marked in {ink})"
 _PEN = "{ink} (highlight | highlighting | highlighter | background)"
 
@@ -283,7 +288,6 @@ def _shaded(sitting: Sitting, parse: Parse) -> bool:
     Way("mark {target} [(in | with | as)] {ink}", when=_in_yellow),
     Way("{ink} (over | across | on | behind) {target}", when=_of_letters),
     Way("(colour | color | paint | shade | tint) {target} [in] {ink}", when=_shaded),
-    Way("(put | use | run) the {ink:marker_pen} (on | over) {target}", when=_of_letters),
     example="highlight the last word in yellow",
     group="format",
 )
