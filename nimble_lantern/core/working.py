@@ -21,6 +21,7 @@ from nimble_lantern.core.grammar.catalogue import Command
 from nimble_lantern.core.hints import hints
 from nimble_lantern.core.kinds import Judged, ReadAs
 from nimble_lantern.core.lexicon.manners import FILLERS
+from nimble_lantern.core.mending.phones import distance, phones
 from nimble_lantern.core.mending.tray import as_named, letters_heard, letters_of
 from nimble_lantern.core.offering import answer_help, learned_words, offered
 from nimble_lantern.core.reading import intents, nearest, pairs, reader, unfinished
@@ -29,6 +30,7 @@ from nimble_lantern.core.reading.exactly import Verdict
 from nimble_lantern.core.reading.hearing import Hearing, Might
 from nimble_lantern.core.reading.in_steps import in_steps
 from nimble_lantern.core.reading.repeated import stands_there
+from nimble_lantern.core.reading.said_better import said_better
 from nimble_lantern.core.state import (
     Done,
     Help,
@@ -42,6 +44,7 @@ from nimble_lantern.core.targets.letter import foot
 from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.turn import BROKEN_TABLE, NOT_CHOSEN, ONLY_THOUGHT, Turn, held_back, pauses
 from nimble_lantern.core.writing.spelling import spelled
+from nimble_lantern.core.writing.spoken import plain
 
 
 def rest(turn: Turn, words: Sequence[str]) -> None:
@@ -86,6 +89,9 @@ def _read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
         return
     if letters := _letters_for_it(turn.sitting, words):
         words = ("it's", "spelled", *letters)
+        phrases = (words,)
+    elif better := said_better(turn.sitting, words):
+        words = ("change", "the", "last", better[0], "to", better[1])
         phrases = (words,)
     if words and (begun := turn.sitting.begun):
         rest = unfinished.finished(turn.sitting, begun, words)
@@ -171,8 +177,13 @@ def _letters_for_it(sitting: Sitting, words: tuple[str, ...]) -> tuple[str, ...]
         return bare
     # "She lives in perth", and then "p e r t h"; "b b c" is written.
     last = sitting.trail[-1].read_as if sitting.trail else None
-    told = asked is None and last is ReadAs.TEXT and len(text) > _FEWEST_LETTERS
-    return bare if told and spelled_there(sitting, bare) is not None else ()
+    told = asked is None and last is ReadAs.TEXT
+    there = spelled_there(sitting, bare) if told else None
+    if there is not None and len(text) <= _FEWEST_LETTERS:
+        # "Buy", and then "b y": two letters must sound the same.
+        sounds = distance(phones(plain(sitting.document.text(there))), phones(text.lower()))
+        return bare if sounds == 0 else ()
+    return bare if there is not None else ()
 
 
 _SPELLED = (("spell",), ("spelled",), ("spelt",), ("no",), ("sorry",))
