@@ -29,9 +29,10 @@ from nimble_lantern.core.targets.model import (
     Unit,
     Units,
     Words,
+    of_the_page,
 )
 from nimble_lantern.core.targets.resolve import resolve
-from nimble_lantern.core.targets.words import exact, places
+from nimble_lantern.core.targets.words import exact, normal, places
 
 _FEW_WORDS = 3
 
@@ -205,6 +206,16 @@ def spelt(sitting: Sitting, parse: Parse) -> bool:
 
 
 _SPELT_ALIKE = 60.0
+
+
+def not_the_old_one(sitting: Sitting, parse: Parse) -> bool:
+    """ "The first word should be they not we", where it is "we"."""
+    target, old = parse.args.get("target"), tuple(parse.args.get("was", ()))
+    found = resolve(target, sitting) if target and of_the_page(target) else None
+    if not isinstance(found, Places) or len(found.ranges) != 1:
+        return False
+    said = normal(sitting.document.text(found.first).split())
+    return normal(old) == tuple(word.strip(".,;:!?") for word in said)
 
 
 def told_of_a_cell(sitting: Sitting, parse: Parse) -> bool:

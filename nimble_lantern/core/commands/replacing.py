@@ -186,6 +186,10 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
     Way("(make | turn) {target} [(a | an)] {text}", when=instead.alike_or_a_cell),
     Way("(let | could | can) {target} (be | become) {text}", when=instead.much_alike),
     Way("{target} <shall> (be | become) {text}", when=_alike_or_a_line),
+    Way(
+        "{target} (<shall> be | was meant to be) {text:words} [and] not {was:words}",
+        when=becoming.not_the_old_one,
+    ),
     Way("(put | write | say | have) {text:words} for {target}", when=instead.stretch),
     Way("{target:crossed} (is | are | becomes | has) [now] {text}", when=instead.in_a_cell),
     Way("<change> {target:crossed} <from_what> to {text}", when=instead.in_a_cell),
@@ -316,6 +320,7 @@ def replace_with(
     exactly: bool = False,
     judged: bool = False,
     why: tuple[str, ...] = (),
+    was: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Put other words in the place of a target.  The writing place stays where it is."""
     if target is None:

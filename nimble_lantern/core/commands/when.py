@@ -62,6 +62,11 @@ def stands_here(sitting: Sitting, parse: Parse) -> bool:
     return isinstance(target, Words) and isinstance(resolve(target, sitting), Places)
 
 
+def stands_here_or_part(sitting: Sitting, parse: Parse) -> bool:
+    """The same, or a part of the page: "heron should be plural"."""
+    return stands_here(sitting, parse) or names_a_part(sitting, parse)
+
+
 def names_no_thing(sitting: Sitting, parse: Parse) -> bool:
     """Not as things are called: "a small letter for visitors" is asked of the page, "a small letter
     for the board" is sent to it."""

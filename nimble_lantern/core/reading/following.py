@@ -106,6 +106,8 @@ def follows(sitting: Sitting, words: Phrase, regretted: bool = False) -> Iterato
         yield ("undo", "that")
     if look and words == ("no", look):
         yield ("undo", "that")
+    if command.startswith("case.") and sitting.trail[-1].made and words in _SMALL:
+        yield ("undo", "that")
     if sitting.trail[-1].made:
         yield from _not_this(before, command, words)
         yield from _and_others(before, command, words)
@@ -452,6 +454,11 @@ def _less_of_it(before: Phrase, command: str, rest: Phrase) -> Iterator[Phrase]:
         yield (*before[:start], *part, "of", *before[start:end], *before[end:])
 
 
+_SMALL = phrases(
+    "no small, small, small letter, no small letter, no a small letter, with a small letter",
+    "no capital, no capitals, not capital, without a capital, no lower case, lower case, not big",
+    "no with a small letter, no little, no capital letter, small letters, no small letters, little",
+)
 _INITIAL = phrases("the first letter, first letter, the first letters, the initial")
 
 
