@@ -6,12 +6,12 @@ _PAIRS = (
     "child children, man men, woman women, person people, foot feet, tooth teeth, goose geese,"
     " mouse mice, leaf leaves, knife knives, life lives, wife wives, half halves, loaf loaves,"
     " shelf shelves, wolf wolves, thief thieves, calf calves, scarf scarves, ox oxen, penny pence,"
-    " this these, that those, potato potatoes, tomato tomatoes, hero heroes, echo echoes, bus buses,"
-    " gas gases, lens lenses, minus minuses, bonus bonuses, glass glasses, class classes,"
+    " this these, that those, potato potatoes, tomato tomatoes, hero heroes, echo echoes,"
+    " bus buses, gas gases, lens lenses, minus minuses, bonus bonuses, glass glasses, class classes,"
     " boss bosses, loss losses, pass passes, dress dresses, address addresses, business businesses,"
     " crisis crises, quiz quizzes, headache headaches, axe axes, toe toes, shoe shoes, canoe canoes"
 )
-PLURALS = {one: many for one, many in (pair.split() for pair in _PAIRS.split(", "))}
+PLURALS = {one: many for one, _, many in (pair.partition(" ") for pair in _PAIRS.split(", "))}
 SINGULARS = {many: one for one, many in PLURALS.items()}
 ALIKE = frozenset("sheep fish deer aircraft series species salmon trout".split())
 
