@@ -283,6 +283,11 @@ def _behind_an_item(sitting: Sitting, parse: Parse) -> bool:
         " [very] (end | bottom | foot) of the list [saying] {text}",
         when=_an_item,
     ),
+    Way(
+        "[and] (one more | another | a further) (thing | item | point | entry) (for | on) the list"
+        " [saying] {text}",
+        when=_an_item,
+    ),
     Way("[add] (a | another) list item {text:words} [at the end of the list]", when=_an_item),
     Way("list item {text:words} at the end of the list", when=there_is_a_list),
     Way("[and] (also | plus) {text:words} (on | to) the list", when=_an_item),

@@ -100,9 +100,11 @@ def _date(words: tuple[str, ...]) -> bool:
 
 
 def of_one_kind(some: Sequence[str], others: Sequence[str]) -> bool:
-    """Whether both are days, both are numbers ...; noon and half past two are hours like eleven."""
-    kind = kind_of(some)
-    return bool(kind) and kind == kind_of(others) or _two_hours(some, others)
+    """Whether both are days, both are numbers ...; noon and half past two are hours like eleven, and
+    a date may be told by its day."""
+    kinds = kind_of(some), kind_of(others)
+    alike = bool(kinds[0]) and kinds[0] == kinds[1] or set(kinds) == {"day", "date"}
+    return alike or _two_hours(some, others)
 
 
 def _two_hours(some: Sequence[str], others: Sequence[str]) -> bool:
