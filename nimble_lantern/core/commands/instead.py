@@ -84,6 +84,9 @@ def much_alike(sitting: Sitting, parse: Parse) -> bool:
     """ "Make second song last song": of one kind, or as many words of which some are the same;
     or the same with a word or two more, as "steep should be very steep"."""
     old, new = _said(parse)
+    target = parse.args.get("target")
+    if isinstance(target, Words) and target.words[-1] in DETERMINERS:
+        return False  # "make friday the fifth of june"
     new = _bare(new)
     counted = kind_of(old) == "number" and len(old) > 1 and old[-1:] != new[-1:]
     if counted and as_things(parse.args.get("target")):

@@ -100,8 +100,8 @@ def _date(words: tuple[str, ...]) -> bool:
 
 
 def of_one_kind(some: Sequence[str], others: Sequence[str]) -> bool:
-    """Whether both are days, both are numbers ...; noon and half past two are hours like eleven, and
-    a date may be told by its day."""
+    """Whether both are days, both are numbers ...; noon and half past two are hours like eleven, a
+    date may be told by its day."""
     kinds = kind_of(some), kind_of(others)
     alike = bool(kinds[0]) and kinds[0] == kinds[1] or set(kinds) == {"day", "date"}
     return alike or _two_hours(some, others)
