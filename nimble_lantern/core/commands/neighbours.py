@@ -29,10 +29,16 @@ def words_round(sitting: Sitting, r: Range) -> tuple[list[str], list[str]]:
         text = blocks[r.start.block].text
         before = text[around.start.offset : r.start.offset]
         behind = text[r.end.offset : around.end.offset]
-    return list(normal(before.split())), list(normal(behind.split()))
+    return _spoken(before), _spoken(behind)
+
+
+def _spoken(text: str) -> list[str]:
+    return list(normal([bare for word in text.split() if (bare := word.strip(".,;:!?"))]))
 
 
 def stands_by(sitting: Sitting, option: Option, words: Sequence[str], side: str) -> bool:
+    """Whether words stand beside the place of an option: "before" it, "after", on either "beside"
+    or, for "", anywhere in its sentence or row."""
     if len(option.ranges) != 1:
         return False
     before, behind = words_round(sitting, option.ranges[0])

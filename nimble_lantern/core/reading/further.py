@@ -49,8 +49,6 @@ def further(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
         yield from _selected(words)
     if not sitting.trail[-1].made:
         return
-    if words in _NOT_THAT or traits.moves and words in _OTHER_WAY:
-        yield ("undo", "that")
     if traits.moves:
         yield from _moved(before, words)
     for said in dict.fromkeys((tuple(sitting.trail[-1].heard.split()), before)):
@@ -60,6 +58,15 @@ def further(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
     yield from _counted(before, command, words, traits.destructive)
     if words[:1] == ("with",) and words[-1] in _IT and words[-2] in _ROUND and sitting.that:
         yield ("put", *words[1:-1], "that")
+
+
+def not_that(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
+    """ "Not that one", "no the other way round": what was just done is taken back."""
+    last = last_done(sitting)
+    if last is None or not sitting.trail[-1].made:
+        return
+    if words in _NOT_THAT or CATALOGUE.commands[last[1]].traits.moves and words in _OTHER_WAY:
+        yield ("undo", "that")
 
 
 def goes_on(words: Phrase) -> bool:

@@ -44,7 +44,7 @@ from nimble_lantern.core.reading.following import (
     says_where,
     seen_from,
 )
-from nimble_lantern.core.reading.further import further, goes_on, placed_otherwise
+from nimble_lantern.core.reading.further import further, goes_on, not_that, placed_otherwise
 from nimble_lantern.core.reading.housed import housed, keeping
 from nimble_lantern.core.reading.otherwise import otherwise, surely
 from nimble_lantern.core.reading.same_again import same_again
@@ -150,7 +150,8 @@ def _following(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked])
     if only_some(words) != words:
         return None  # "not all of it just the first sentence" is done instead of that
     for plain in (Plainer(words), *(a.plain for a in asked)):
-        more = () if regrets(words) else further(sitting, plain.words)
+        gone = not_that(sitting, plain.words)
+        more = gone if regrets(words) else chain(gone, further(sitting, plain.words))
         for said in chain(follows(sitting, plain.words, regrets(words)), more):
             # "That" is all of what was done something to, and not the first place alone.
             found = exactly(sitting if "that" in said else seen_from(sitting), said, whole=False)
@@ -191,8 +192,9 @@ def in_its_place(sitting: Sitting, words: tuple[str, ...]) -> tuple[str, ...] | 
 
 def _as_before(sitting: Sitting, found: Verdict) -> bool:
     """Whether it is a command of the same family as the last one."""
-    last = sitting.trail[-1].command or ""
-    return found.parse is not None and found.parse.command.name.split(".")[0] == last.split(".")[0]
+    last = last_done(sitting)
+    family = last[1].split(".")[0] if last is not None else ""
+    return found.parse is not None and found.parse.command.name.split(".")[0] == family
 
 
 def _elsewhere(sitting: Sitting, words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
