@@ -40,7 +40,6 @@ from nimble_lantern.core.state import (
     TurnOver,
     View,
 )
-from nimble_lantern.core.targets.letter import foot
 from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.turn import BROKEN_TABLE, NOT_CHOSEN, ONLY_THOUGHT, Turn, held_back, pauses
 from nimble_lantern.core.writing.spelling import spelled
@@ -223,18 +222,13 @@ def _unanswered(sitting: Sitting) -> bool:
 def _held_back_from(sitting: Sitting) -> float:
     """How plainly something must be said to the desk not to be written.
 
-    A cell or a heading that says something, or the name below a letter, is seldom gone on with by
-    what begins as a request does.
+    A cell or a heading that says something is seldom gone on with by what begins as a request does.
     """
     place = sitting.writing_place
     block = sitting.document.blocks[place.block]
     full = bool(block.text.strip()) and sitting.headed != place
-    signed = foot(sitting.document) if full else None
     told = full and (block.cell is not None or block.kind is Kind.HEADING)
-    if told:
-        return intents.HELD_BACK_WHERE_FULL
-    below = signed is not None and signed.end.block == place.block
-    return intents.HELD_BACK_BELOW_A_NAME if below else intents.HELD_BACK
+    return intents.HELD_BACK_WHERE_FULL if told else intents.HELD_BACK
 
 
 def _hold(turn: Turn) -> None:

@@ -79,14 +79,24 @@ def _inside(question: Question, target: Places) -> list[int]:
     ]
 
 
-def _picked(sitting: Sitting, question: Question, some: Sequence[int], several: bool) -> Answer:
-    """Do it for some of the places, or ask which of them."""
+def _picked(
+    sitting: Sitting,
+    question: Question,
+    some: Sequence[int],
+    several: bool,
+    spared: bool = False,
+) -> Answer:
+    """Do it for some of the places, or ask which of them.
+
+    What was only said to be `spared` tells of none that is to be taken away.
+    """
     if not some:
         return Refusal("None of them stands there.", "", "Say a number.")
-    if len(some) > 1 and not several:
+    destructive = CATALOGUE.commands[question.command].traits.destructive if question.command else 0
+    if (len(some) > 1 or destructive and spared) and not several:
         fewer = replace(question, options=tuple(question.options[i] for i in some))
-        said = f"{in_words(len(some))} of them are left: say a number"
-        return Done(replace(sitting, question=fewer), said)
+        left = "one of them is" if len(some) == 1 else f"{in_words(len(some))} of them are"
+        return Done(replace(sitting, question=fewer), f"{left} left: say a number")
     return answered(sitting, question, tuple(some))
 
 
@@ -174,7 +184,7 @@ def others(
     rest = [i for i in range(len(question.options)) if i not in spared]
     if len(rest) == len(question.options):
         return Refusal("None of them stands there.", "", "Say a number.")
-    return _picked(sitting, question, rest, not left)
+    return _picked(sitting, question, rest, not left, spared=left)
 
 
 @command(

@@ -279,8 +279,6 @@ PLAINLY_ADDRESSED = 4.0
 HELD_BACK = 4.7
 """From which on what begins as a request does is not written: none of 21,514 sentences of other
 people that nothing was fitted to, and none of 2,000 that are made to sound like requests."""
-HELD_BACK_BELOW_A_NAME = 3.2
-"""The same behind the name that closes a letter, where a sentence more may be a postscript."""
 HELD_BACK_WHERE_FULL = 0.6
 """The same, of what would go on with a cell or a heading that says something."""
 LEAST_ODDS = -9.0
