@@ -218,6 +218,13 @@ def not_the_old_one(sitting: Sitting, parse: Parse) -> bool:
     return normal(old) == tuple(word.strip(".,;:!?") for word in said)
 
 
+def of_a_told_heading(sitting: Sitting, parse: Parse) -> bool:
+    """ "The concert heading should be christmas concert"; "should be bold" tells a look."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    heading = isinstance(target, Holding) and target.unit is Unit.HEADING
+    return heading and bool(text) and not a_look(text) and not becomes(target, text)
+
+
 def told_of_a_cell(sitting: Sitting, parse: Parse) -> bool:
     """ "Ada is the cox of swift", in a table; a clause of more words tells of something else."""
     text = tuple(parse.args.get("text", ()))

@@ -92,10 +92,27 @@ def _out(sitting: Sitting, parse: Parse) -> bool:
     return told or _no_object(sitting, parse)
 
 
+def of_degree(target: object) -> bool:
+    """ "Drop perfectly", "without really": they say how, and are no thing that is dropped."""
+    words = target.words if isinstance(target, Words) else ()
+    return bool(words) and all(w.endswith("ly") and len(w) > len("only") for w in words)
+
+
 def _as_it_stands(sitting: Sitting, parse: Parse) -> bool:
     """ "Take away because the kitchen is shut", which stands there word for word; "drop a line"
     names no part of the page."""
-    return _of_the_page(sitting, parse) or a_long_run(sitting.document, parse.args.get("target"))
+    how = of_degree(parse.args.get("target"))
+    return (
+        how
+        or _of_the_page(sitting, parse)
+        or a_long_run(sitting.document, parse.args.get("target"))
+    )
+
+
+def _says_how(sitting: Sitting, parse: Parse) -> bool:
+    """ "Without perfectly", where it stands; "without really knowing" goes on."""
+    target = parse.args["target"]
+    return of_degree(target) and isinstance(resolve(target, sitting), Places)
 
 
 def _in_a_part(sitting: Sitting, parse: Parse) -> bool:
@@ -144,7 +161,13 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     "(<remove> | take | cross | strike | leave) {target} (off | from | out of) the (text | letter)",
     Way("(take | cut | wipe | throw | leave) {target} out", when=_out),
     Way("leave out {target}", when=_out),
-    Way("<discard> {target}", when=_as_it_stands),
+    *each(
+        _as_it_stands,
+        "<discard> {target}",
+        "{target} is (rubbish | wrong | no good | nonsense | not right | too long | too much)"
+        " (<remove> | <discard> | take it out) [(it | that)]",
+    ),
+    Way("without {target}", when=_says_how),
     Way("(cut | end | stop | finish | break off) {target:cut_short}", when=_in_a_part),
     Way("{target} [please] (delete | remove | erase) [it | them]", when=_plainly_named),
     Way("(i would | i'd) rather not have {target}", when=_of_prose),
@@ -166,8 +189,6 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
         "{target} [is] (deleted | removed | gone | not needed)",
         "{target} (wants | needs | could do with) (deleting | removing | taking (out | away)"
         " | cutting | to be (deleted | removed | cut | taken out))",
-        "{target} is (rubbish | wrong | no good | nonsense | not right | too long | too much)"
-        " (<remove> | <discard>) (it | that)",
         "we (can | could) (lose | do without) {target}",
         "{target} (should not | shouldn't | does not | doesn't) (be | belong) (there | here)",
         "{target} (out | away | off)",

@@ -9,6 +9,7 @@ from nimble_lantern.core.commands.table_here import two_headings, two_rows
 from nimble_lantern.core.composing.replacing import (
     STOPS,
     a_name,
+    bare_mark,
     rare_as_names,
 )
 from nimble_lantern.core.document.model import Document, Range
@@ -30,6 +31,8 @@ from nimble_lantern.core.targets.model import (
     CellAt,
     Crossing,
     Holding,
+    Places,
+    Sign,
     That,
     Through,
     Unit,
@@ -38,6 +41,7 @@ from nimble_lantern.core.targets.model import (
     as_things,
     of_the_page,
 )
+from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.targets.words import exact, named_as_written, places
 from nimble_lantern.core.writing.cardinals import cardinal
@@ -63,7 +67,12 @@ def of_a_kind(sitting: Sitting, parse: Parse) -> bool:
 
 
 def of_a_kind_or_names(sitting: Sitting, parse: Parse) -> bool:
-    """ "Friday instead of monday", "wren castle instead of nell harker", "osric instead of tom"."""
+    """ "Friday instead of monday", "wren castle instead of nell harker", "osric instead of tom"; a
+    mark for the only one of its kind."""
+    target = parse.args.get("target")
+    if isinstance(target, Sign):
+        found = resolve(target, sitting) if mark_for_mark(sitting, parse) else None
+        return isinstance(found, Places) and len(found.ranges) == 1
     old, new = _said(parse)
     name = kind_of(old) == "name" and rare_as_names(new, 1) and words_there(sitting, parse)
     return of_one_kind(old, new) or name or _name_for_name(sitting, old, _bare(new))
@@ -71,7 +80,7 @@ def of_a_kind_or_names(sitting: Sitting, parse: Parse) -> bool:
 
 def mark_for_mark(sitting: Sitting, parse: Parse) -> bool:
     """ "A semicolon instead of the full stop after left"."""
-    return bool(mark_named(tuple(parse.args.get("text", ()))))
+    return bool(mark_named(tuple(bare_mark(tuple(parse.args.get("text", ()))))))
 
 
 def day_for_day(sitting: Sitting, parse: Parse) -> bool:

@@ -94,7 +94,8 @@ def _asked_of_a_row(sitting: Sitting, parse: Parse) -> bool:
 
 def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
     told = becoming.of_a_told_line(sitting, parse) or becoming.of_a_whole_item(sitting, parse)
-    return told or instead.alike_or_a_cell(sitting, parse)
+    headed = not told and becoming.of_a_told_heading(sitting, parse)
+    return told or headed or instead.alike_or_a_cell(sitting, parse)
 
 
 @command(
@@ -279,8 +280,9 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
     *each(
         instead.of_an_amount,
         "(put | write | enter | have | use) {text:words} (for | beside | next to) {target}",
-        "{target} (costs | cost | is | are | comes to | took | made | raised | earned | brought in)"
-        " [now] {text:words} [now]",
+        "{target} (costs | cost | is | are | was | were | comes to | took | made | raised | earned"
+        " | brought in) [now] {text:words} [now]",
+        "{target} (cost | costs | price | amount | figure) (<shall> be | is | was) {text:words}",
     ),
     Way("{target} to {text:words}", when=becoming.nearly_the_same),
     Way("(make | let) {target} [(say | read | be)] {text}", when=becoming.of_a_line),

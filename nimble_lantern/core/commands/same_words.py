@@ -177,8 +177,19 @@ def beside_the_same_words(
     if not found and len(old) > 1 and old[0] in PREPOSITIONS | DETERMINERS and old[0] in text:
         # "Closed from tuesday not from monday".
         return beside_the_same_words(document, text, old[1:])
+    bare = ((r, new[1:] if _tells_only(new, old) else new) for r, new in found)
+    found = [(r, new) for r, new in bare if new and not _says_that_it_is(new, old)]
     whole = ((_with_what_is_counted(document, r, new), new) for r, new in found)
     return [(_without_article(document, r, text, new), new) for r, new in whole]
+
+
+def _says_that_it_is(new: tuple[str, ...], old: tuple[str, ...]) -> bool:
+    return new[0] in AUXILIARIES and old[0] not in AUXILIARIES
+
+
+def _tells_only(new: tuple[str, ...], old: tuple[str, ...]) -> bool:
+    """ "The hall is orange not yellow", of "painting the hall yellow"."""
+    return _says_that_it_is(new, old) and of_one_kind(new[1:], old)
 
 
 def _with_what_is_counted(document: Document, r: Range, new: tuple[str, ...]) -> Range:

@@ -121,6 +121,10 @@ def follows(sitting: Sitting, words: Phrase, regretted: bool = False) -> Iterato
         yield before
     if command.startswith("faces.") and CATALOGUE.commands[command].traits.grows:
         yield from (("make", "that", size) for size, said in _TOO_MUCH.items() if words in said)
+    if command.startswith("moving.") and regretted:
+        rests = (words[n:] for n in (4, 3, 2, 1) if words[:n] in SORRY and words[n:])
+        rest = next(rests, words)
+        yield from _with_another_part(before, command, rest)
     if command.startswith("selecting."):
         yield from _to_another_end(before, words)
         yield from (("select", *words[n:]) for n in (3, 2, 1) if words[:n] in SORRY and words[n:])
@@ -249,16 +253,16 @@ def corrected(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
         if rest and (words[:n] in SORRY or not_that and n == _TWO):
             if _in_a_part(rest):
                 return  # "no in the title" is where, and not what
-            other = (_with_another_verb, _with_another_part)
-            if rest[0] == "the" and not _NAMING.isdisjoint(rest):
-                other = other[::-1]  # "no the last one" names another part
+            # "No the last one" names another part, and not where the same one is to go.
+            named = rest[0] == "the" and not _NAMING.isdisjoint(rest)
+            other = (_with_another_part,) if named else (_with_another_verb, _with_another_part)
             if not _ONLY.isdisjoint(words[: n + 1]):
                 yield from _less_of_it(before, command, rest)
             yield from dict.fromkeys(s for made in other for s in made(before, command, rest))
             return
 
 
-_NAMING = COUNTS | frozenset("one ones other".split())
+_NAMING = COUNTS | frozenset("one ones other first last".split())
 
 
 def only_some(words: Phrase) -> Phrase:
@@ -515,7 +519,9 @@ def _with_another_part(before: Phrase, command: str, rest: Phrase) -> Iterator[P
     yield from instead if counts else ()
     for start, end in about:
         if "of" not in before[start:end] and rest[0] == "the":
-            yield (*before[:start], *rest, before[end - 1], *before[end:])
+            unit = before[end - 1]
+            for named in dict.fromkeys((unit, unit.removesuffix("s"))):
+                yield (*before[:start], *rest, named, *before[end:])
 
 
 def _put_in_its_place(before: Phrase, command: str, rest: Phrase) -> Iterator[Phrase]:

@@ -149,6 +149,8 @@ def placed_otherwise(
         yield (*before[: at[0]], *side, *before[at[1] :])
     elif at is not None and any(bare[: len(s)] == s for s in _SIDES):
         yield (*before[: at[0]], *bare)  # "no below flowers"
+    if bare[:1] == ("by",) and "by" in before[1:]:
+        yield (*before[: before.index("by", 1)], *bare)  # "no by name"
     if bare[:2] == ("at", "the") and bare[-1] in _EDGES:
         for i in range(1, len(before)):
             if before[i] in _EDGES:

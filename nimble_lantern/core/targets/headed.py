@@ -129,7 +129,8 @@ def _under(words: tuple[str, ...]) -> Tabled:
 
 @rule(
     "target",
-    "(everything | all | all that is | what is | the (words | cells | entries)) (in | of) [the]"
+    "(everything | all | all that is | what is | [all] the (words | cells | entries | numbers |"
+    " figures | amounts)) (in | of) [the]"
     " {words} {unit:tabled}",
     heard=False,
 )
