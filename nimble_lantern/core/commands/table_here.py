@@ -469,3 +469,14 @@ def whole_out(sitting: Sitting, table: Table) -> Done:
     after = sitting.edited(edit).about(())
     b = min(table.first, len(after.document.blocks) - 1)
     return Done(after.placed(Position(b, 0)), "the table is taken out")
+
+
+def row_is_full(sitting: Sitting, parse: Parse) -> bool:
+    """ "That's all", said where every cell of the row says something."""
+    table = here(sitting)
+    if not in_table(sitting, parse) or isinstance(table, Refusal):
+        return False
+    cell = sitting.document.blocks[sitting.caret.block].cell
+    row = cell.row if cell is not None else 0
+    blocks = sitting.document.blocks
+    return row > 0 and all(blocks[table.cell(row, c)].text.strip() for c in range(table.columns))

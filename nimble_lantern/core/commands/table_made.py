@@ -16,7 +16,7 @@ from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Places, That
 
-_MOST_HEADS, _LONGEST_HEAD = 12, 3
+_MOST_HEADS, _LONGEST_HEAD, _A_PAIR = 12, 3, 2
 
 
 def names_columns(sitting: Sitting, parse: Parse) -> bool:
@@ -49,7 +49,11 @@ def _usual_columns(sitting: Sitting, parse: Parse) -> bool:
     """ "A table with name plot and prize" where one is begun; "a table with cups and plates" may be
     one with legs."""
     heads = [head.lower() for head in headings_in(tuple(parse.args.get("names", ())))]
-    usual = any(head in OF_A_HEADING for head in heads)
+    place = sitting.writing_place
+    left = sitting.document.blocks[place.block].text[: place.offset].strip()
+    # Below a heading, or where nothing is written, three names are columns.
+    begun = not left or sitting.headed == place
+    usual = any(head in OF_A_HEADING for head in heads) or begun and len(heads) > _A_PAIR
     return usual and on_an_empty_line(sitting, parse) and names_columns(sitting, parse)
 
 

@@ -13,6 +13,7 @@ from nimble_lantern.core.commands.table_here import (
     here,
     in_table,
     of_table,
+    row_is_full,
     table_of,
     there_is,
     whole_out,
@@ -364,6 +365,7 @@ def under(sitting: Sitting, table: Table, words: tuple[str, ...]) -> Done | Refu
     "[get me] out (below | under | underneath | beneath) (the | this) table",
     *each(in_table, *frames.left("table")),
     Way("[i think] (that's | that is) all the rows [(now | then)]", when=in_table),
+    Way("[and] (that's | that'll be) (all | it | everything | the lot) [then]", when=row_is_full),
     Way(
         "(back | on) to (the text | the writing | (ordinary | normal | plain) (text | writing))",
         when=in_table,

@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
+from nimble_lantern.core.document.model import Kind
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places
@@ -60,11 +61,18 @@ def done(sitting: Sitting) -> Done:
     return Done(sitting, "everything is saved; “stop listening” rests, “that was text” writes it")
 
 
+def _ends_nothing(sitting: Sitting, parse: Parse) -> bool:
+    """ "That's it" ends a list or a table, where one is written."""
+    block = sitting.document.blocks[sitting.caret.block]
+    return block.cell is None and block.kind is not Kind.ITEM
+
+
 @command(
     "[<agreed>] [(that's | that is)] (right | better | perfect | lovely | great | brilliant"
     " | excellent | more like it | just right | how i want it | what i (wanted | meant))",
     "[<agreed>] (that will | that'll) do [nicely]",
-    "[<agreed>] (that's | that is) (it | fine | good | the one)",
+    "[<agreed>] (that's | that is) (fine | good | the one)",
+    Way("[<agreed>] (that's | that is) it", when=_ends_nothing),
     "(much | far) better",
     "well done",
     example="that's better",

@@ -7,7 +7,7 @@ from dataclasses import replace
 from nimble_lantern.core.commands.columns import Said
 from nimble_lantern.core.commands.grid.filling import cells_told, filled
 from nimble_lantern.core.commands.put_in import a_row_and_a_column, row_and_column
-from nimble_lantern.core.commands.sharing import shared_surely
+from nimble_lantern.core.commands.sharing import are_a_row, shared_surely
 from nimble_lantern.core.commands.table_here import (
     Part,
     at_cell,
@@ -41,6 +41,7 @@ from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit
 from nimble_lantern.core.targets.resolve import resolve
+from nimble_lantern.core.writing.cardinals import cardinal
 
 _THE_ROW = "(it | this | that | [(the | this | that)] [new] (row | line))"
 
@@ -61,7 +62,21 @@ def goes_into_the_row(sitting: Sitting, words: Said) -> bool:
         return False
     if not row:
         return _are_headings(sitting, table, words)
-    return shared_surely(sitting.document, table, words)
+    return shared_surely(sitting.document, table, words) or _a_word_each(sitting, table, words)
+
+
+def _a_word_each(sitting: Sitting, table: Table, words: Said) -> bool:
+    """ "Lark mina four", for the first row of a table with three columns: a word for each, and one
+    of them a number; "the old boat" is said into one cell."""
+    first = all(_row_is_empty(sitting, table, row) for row in range(1, table.rows))
+    plain = (VERBS | AUXILIARIES | SUBJECT_PRONOUNS | PREPOSITIONS | DETERMINERS).isdisjoint(words)
+    counted = [i for i, word in enumerate(words) if cardinal((word,), 0)]
+    enough = len(words) == table.columns > _A_PAIR
+    # "Gate number four" is one thing, and so is "forty five".
+    return first and plain and enough and len(counted) == 1 and "number" not in words
+
+
+_A_PAIR = 2
 
 
 def _are_headings(sitting: Sitting, table: Table, words: Said) -> bool:
@@ -87,8 +102,11 @@ def goes_into_the_next_row(sitting: Sitting, words: Said) -> bool:
     )
     if not row or not ended or not _room_below(sitting, table, row):
         return False
-    besides = 1 if last in ("grid.fill_here", "grid.fill_next") else 0
-    return shared_surely(sitting.document, table, words, besides)
+    if last in ("grid.fill_here", "grid.fill_next"):
+        told = (VERBS | SUBJECT_PRONOUNS | DETERMINERS).isdisjoint(words)
+        sure = shared_surely(sitting.document, table, words)
+        return sure or told and are_a_row(sitting.document, table, words)
+    return shared_surely(sitting.document, table, words, 0)
 
 
 def goes_into_a_row_more(sitting: Sitting, words: Said) -> bool:
@@ -96,8 +114,8 @@ def goes_into_a_row_more(sitting: Sitting, words: Said) -> bool:
     table = here(sitting)
     if isinstance(table, Refusal) or sitting.selection is not None:
         return False
-    told = SUBJECT_PRONOUNS.isdisjoint(words) and VERBS.isdisjoint(words)
-    return told and shared_surely(sitting.document, table, words, 1)
+    told = (VERBS | SUBJECT_PRONOUNS | DETERMINERS).isdisjoint(words)
+    return told and are_a_row(sitting.document, table, words)
 
 
 def _room_below(sitting: Sitting, table: Table, row: int) -> bool:
