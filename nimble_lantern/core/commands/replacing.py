@@ -30,7 +30,7 @@ from nimble_lantern.core.mending.again import put_right
 from nimble_lantern.core.mending.alternatives import Alternative
 from nimble_lantern.core.mending.knowing import taught_by
 from nimble_lantern.core.state import Done, Option, Question, Sitting
-from nimble_lantern.core.targets.alike import mends
+from nimble_lantern.core.targets.alike import kind_of, mends
 from nimble_lantern.core.targets.model import Crossing, Places, Unit
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import other_number
@@ -70,6 +70,12 @@ def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
     if target.unit is not Unit.SENTENCE and words > _MANY_FOR_ONE * len(text) and not clause:
         return True  # "turn the last two paragraphs into numbers one and two"
     return len(text) <= 2 and (words > 3 or text[-1] in _COUNTS) and not clause
+
+
+@rule("an_amount", "{words}", heard=False)
+def _an_amount(words: tuple[str, ...]) -> tuple[str, ...] | None:
+    """ "Hall is fifty"; "hall is cold" tells of no number."""
+    return words if kind_of(words) == "number" else None
 
 
 @rule("from_what", "from {words}", heard=False)
@@ -279,10 +285,10 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
     Way("{text:words} for {target}", when=instead.day_for_day),
     *each(
         instead.of_an_amount,
-        "(put | write | enter | have | use) {text:words} (for | beside | next to) {target}",
+        "(put | write | enter | have | use) {text:an_amount} (for | beside | next to) {target}",
         "{target} (costs | cost | is | are | was | were | comes to | took | made | raised | earned"
-        " | brought in) [now] {text:words} [now]",
-        "{target} (cost | costs | price | amount | figure) (<shall> be | is | was) {text:words}",
+        " | brought in) [now] {text:an_amount} [now]",
+        "{target} (cost | costs | price | amount | figure) (<shall> be | is | was) {text:an_amount}",
     ),
     Way("{target} to {text:words}", when=becoming.nearly_the_same),
     Way("(make | let) {target} [(say | read | be)] {text}", when=becoming.of_a_line),
