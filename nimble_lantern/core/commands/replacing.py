@@ -288,7 +288,8 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
         "(put | write | enter | have | use) {text:an_amount} (for | beside | next to) {target}",
         "{target} (costs | cost | is | are | was | were | comes to | took | made | raised | earned"
         " | brought in) [now] {text:an_amount} [now]",
-        "{target} (cost | costs | price | amount | figure) (<shall> be | is | was) {text:an_amount}",
+        "{target} (cost | costs | price | amount | figure) (<shall> be | is | was)"
+        " {text:an_amount}",
     ),
     Way("{target} to {text:words}", when=becoming.nearly_the_same),
     Way("(make | let) {target} [(say | read | be)] {text}", when=becoming.of_a_line),
