@@ -416,20 +416,19 @@ def _words_of(
     node: notation.Node,
     filled: frozenset[str] = _FILLED,
     most: int | None = _MOST_PRODUCTIONS,
-    inside: tuple[str, ...] = (),
 ) -> Iterator[str]:
     """The words of a pattern and of so many ways to say each rule in it, but for those `filled`."""
-    match node:
-        case notation.Word(text):
-            yield text
-        case notation.Sequence(parts) | notation.Choice(parts):
-            for part in parts:
-                yield from _words_of(part, filled, most, inside)
-        case notation.Slot(rule, _):
-            if rule in filled or rule in inside or rule in CATALOGUE.named:
-                return
-            for production in CATALOGUE.grammar.productions.get(rule, ())[:most]:
-                yield from _words_of(_tree(production.pattern), filled, most, (*inside, rule))
+    left, seen = [node], set(filled)
+    while left:
+        match left.pop():
+            case notation.Word(text):
+                yield text
+            case notation.Sequence(parts) | notation.Choice(parts):
+                left += parts
+            case notation.Slot(rule, _) if rule not in seen and rule not in CATALOGUE.named:
+                seen.add(rule)
+                productions = CATALOGUE.grammar.productions.get(rule, ())[:most]
+                left += (_tree(production.pattern) for production in productions)
 
 
 def _meant(words: Sequence[str]) -> Counter[str]:
