@@ -199,6 +199,18 @@ class Told(AtWork):
         self.has(ROOM, "make idea plural", "- bring ideas")
         self.has(ROOM, "make coat plural / undo that", "wear a coat")
 
+    def test_a_table_in_few_words_and_who_is_in_it(self) -> None:
+        said = (
+            "heading boats / a table with boat skipper and crew / lark mina four / wren otto two"
+            " / and teal mina three / lark is five / that's it / see you on sunday"
+        )
+        rows = "| Lark | Mina | 5 |\n| Wren | Otto | 2 |\n| Teal | Mina | 3 |\n\nSee you"
+        self.has("", said, rows)
+        begun = "make a table with name and lamp and oil"
+        self.has("", f"{begun} / mara tarrow / next row / the baker", "| Mara Tarrow |  |  |")
+        self.has("", f"{begun} / mara tarrow / next row / nobody yet", "| Nobody yet |")
+        self.has("", "a table with legs stood there", "A table with legs stood there")
+
     def test_a_not_of_the_page_is_no_note(self) -> None:
         page = "Mum was not amused."
         desk = self.desk(page)

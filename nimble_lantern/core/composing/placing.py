@@ -22,9 +22,10 @@ from nimble_lantern.core.document.model import (
     Range,
 )
 from nimble_lantern.core.document.tables import table_at
+from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.names import CAPITALISED
-from nimble_lantern.core.lexicon.sentences import COMMON_OPENINGS
+from nimble_lantern.core.lexicon.sentences import COMMON_OPENINGS, VERBS
 from nimble_lantern.core.origins import of_utterance
 from nimble_lantern.core.state import Marks, Sitting, WrittenChoice
 from nimble_lantern.core.writing.capitals import AsHeard, capitalised
@@ -53,7 +54,30 @@ def place_at(document: Document, p: Position, end: Position | None = None) -> Pl
     right = document.blocks[after.block].text[after.offset : after.offset + 8]
     above = document.blocks[p.block - 1].text[-_CONTEXT:] if p.block else ""
     left = block.text[max(0, p.offset - _CONTEXT) : p.offset]
-    return Place(left, right, block.kind, above, small=_small_here(document, p.block))
+    small, heading = _small_here(document, p.block), _heading_above(document, p.block)
+    return Place(left, right, block.kind, above, small=small, heading=heading)
+
+
+def _heading_above(document: Document, b: int) -> str:
+    cell, table = document.blocks[b].cell, table_at(document.blocks, b)
+    if cell is None or table is None or not cell.row:
+        return ""
+    return document.blocks[table.cell(0, cell.column)].text.strip().lower()
+
+
+def _names_people(place: Place, words: Sequence[str]) -> bool:
+    """Whether a cell below "Name" or "Who" gets somebody's: "mara tarrow", and not "the baker"."""
+    few = len(words) <= _LONGEST_NAME and all(word.isalpha() for word in words)
+    plain = (LITTLE | VERBS | SUBJECT_PRONOUNS | DETERMINERS | _NO_PERSON).isdisjoint(words)
+    return place.heading in _OF_PEOPLE and not place.left.strip() and few and plain
+
+
+_NO_PERSON = frozenset(
+    "nobody none somebody someone everybody everyone anybody anyone both volunteers helpers members"
+    " yet still please people person other others free empty open".split()
+)
+_OF_PEOPLE = frozenset("name names who whom person skipper".split())
+_LONGEST_NAME = 3
 
 
 def _small_here(document: Document, b: int) -> bool:
@@ -89,6 +113,8 @@ def manner_for(sitting: Sitting, place: Place, words: Sequence[str]) -> Manner:
     manner = manner_of(sitting, "" if mark_named(words) else place.left)
     if place.kind is Kind.CELL and manner.numbers == "editor" and _is_number(words):
         return replace(manner, numbers="digits")
+    if _names_people(place, words) and not place.small:
+        return replace(manner, names=(*manner.names, AsHeard(tuple(map(capitalised, words)))))
     if place.kind in _OF_NAMES and not place.left and a_full_name(words):
         return replace(manner, names=(*manner.names, AsHeard((capitalised(words[-1]),))))
     return manner

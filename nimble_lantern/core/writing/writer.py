@@ -75,6 +75,7 @@ class Place:
     continues: bool = False  # a lower-case word goes on with the sentence
     joined: bool = False  # nothing comes between this and what stands left
     small: bool = False  # the items of the list here begin with small letters
+    heading: str = ""  # of the column, in a cell below it
 
 
 class _Writer:
