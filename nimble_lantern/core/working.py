@@ -90,7 +90,7 @@ def _read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
         words = ("it's", "spelled", *letters)
         phrases = (words,)
     elif better := said_better(turn.sitting, words):
-        words = ("change", "the", "last", better[0], "to", better[1])
+        words = ("i", "meant", better[1], "not", better[0])
         phrases = (words,)
     if words and (begun := turn.sitting.begun):
         rest = unfinished.finished(turn.sitting, begun, words)

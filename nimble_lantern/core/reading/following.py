@@ -9,9 +9,16 @@ from itertools import product
 from nimble_lantern.core.commands.instead import a_look
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
 from nimble_lantern.core.kinds import ReadAs
-from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE, PREPOSITIONS
+from nimble_lantern.core.lexicon.closed import (
+    AUXILIARIES,
+    DETERMINERS,
+    LITTLE,
+    PREPOSITIONS,
+    SUBJECT_PRONOUNS,
+)
 from nimble_lantern.core.lexicon.desk import COUNTS
 from nimble_lantern.core.lexicon.housed import Phrase
+from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.reading.addressing import barest
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
@@ -172,16 +179,26 @@ def _and_others(before: Phrase, command: str, words: Phrase) -> Iterator[Phrase]
     """ "And winter to summer", "and monday friday", after "change friday to monday"."""
     if not command.startswith("replacing.") or words[:1] != ("and",):
         return
-    if not {"to", "with"}.isdisjoint(words[_TWO:-1]):
+    if _something_to_something(words):
         yield ("change", *words[1:])
     for i in range(_TWO, len(words)):
         if kind_of(words[1:i]) and kind_of(words[1:i]) == kind_of(words[i:]):
             yield ("change", *words[1:i], "to", *words[i:])
 
 
+def _something_to_something(words: Phrase) -> bool:
+    """ "And winter to summer", and not "and people came to the hall"."""
+    link = next((i for i in range(_TWO, len(words) - 1) if words[i] in ("to", "with")), 0)
+    few = link and link - 1 <= _A_FEW and len(words) - link - 1 <= _A_FEW
+    return bool(few) and (VERBS | SUBJECT_PRONOUNS | AUXILIARIES).isdisjoint(words)
+
+
+_A_FEW = 4
+
+
 def adds_another(words: Phrase) -> bool:
     """Whether words name something and what it is to be as well: "and winter to summer"."""
-    linked = not {"to", "with"}.isdisjoint(words[_TWO:-1])
+    linked = _something_to_something(words)
     alike = (kind_of(words[1:i]) == kind_of(words[i:]) != "" for i in range(_TWO, len(words)))
     return words[:1] == ("and",) and (linked or any(alike))
 

@@ -25,6 +25,8 @@ def said_better(sitting: Sitting, words: Phrase) -> tuple[str, str] | None:
     written = last is not None and last.read_as is ReadAs.TEXT and len(sitting.that) == 1
     if not written or not _FEWEST <= len(words) <= _MOST:
         return None
+    if sitting.that[0].end != sitting.writing_place or sitting.question is not None:
+        return None
     there = list(units.within(sitting.document, "word", sitting.that[0]))[-len(words) :]
     if len(there) != len(words):
         return None
