@@ -61,9 +61,16 @@ def _numbers(words: tuple[str, ...]) -> frozenset[int] | None:
     return frozenset(found) or None
 
 
+def _among_places(sitting: Sitting, parse: Parse) -> bool:
+    """Of places; "any of them" is no yes to what may be lost."""
+    question = sitting.question
+    places = question is not None and all(option.ranges for option in question.options)
+    return places and wants_an_answer(sitting, parse)
+
+
 def _of_a_part(sitting: Sitting, parse: Parse) -> bool:
     """ "In the table", of several places to choose from."""
-    return wants_an_answer(sitting, parse) and of_the_page(parse.args.get("target"))
+    return _among_places(sitting, parse) and of_the_page(parse.args.get("target"))
 
 
 def _inside(question: Question, target: Places) -> list[int]:
@@ -117,14 +124,22 @@ def within(sitting: Sitting, target: Places, several: bool = True) -> Answer:
     return _picked(sitting, question, _inside(question, target), several)
 
 
+CATALOGUE.table("very_first", {"the very first [one]": 1}, heard=False)
+CATALOGUE.table(
+    "whichever",
+    {"(any | any one | either | whichever) [(one | of them | you like)]": True},
+    heard=False,
+)
+
+
 @command(
     *each(
-        wants_an_answer,
+        _among_places,
         "[(choose | pick | take | do)] the first {number} [of them]",
         "[(choose | pick | take | do)] the last {last:number} [of them]",
         "[(choose | pick | take | do | only | just)] {some:some_numbers} [please]",
-        "the very first [one]",
-        "(any | any one | either | whichever) [(one | of them | you like)]",
+        "{number:very_first}",
+        "{whichever}",
     ),
     example="the first two",
     group="choosing",
@@ -132,12 +147,21 @@ def within(sitting: Sitting, target: Places, several: bool = True) -> Answer:
     heard=0,
 )
 def several(
-    sitting: Sitting, number: int = 0, last: int = 0, some: frozenset[int] = frozenset()
+    sitting: Sitting,
+    number: int = 0,
+    last: int = 0,
+    some: frozenset[int] = frozenset(),
+    whichever: bool = False,
 ) -> Answer:
-    """Take some of the numbered places: the first or the last few, or each that is named."""
+    """Take some of the numbered places: the first or the last few, or each that is named.
+
+    Whichever it may be is the first, but where something is taken away.
+    """
     question = question_of(sitting)
     if isinstance(question, Refusal):
         return question
+    if whichever and CATALOGUE.commands[question.command].traits.destructive:
+        return Refusal("What is taken away must be told.", "", "Say a number.")
     count = len(question.options)
     named = some or {number or last or 1}
     if not all(1 <= n <= count for n in named):
@@ -158,7 +182,7 @@ _BUT = "(but | except | except for | apart from | without | but not)"
 
 @command(
     *each(
-        wants_an_answer,
+        _among_places,
         f"{_ALL} {_BUT} {{some:some_numbers}}",
         f"{_ALL} {_BUT} [(the ones | the one | those | that)] (in | inside) {{target}}",
         "{left:not_those} {some:some_numbers}",
@@ -189,7 +213,7 @@ def others(
 
 @command(
     *each(
-        wants_an_answer,
+        _among_places,
         "[(choose | pick | take | i (mean | meant))] the one {side:on_which_side} [the] {words}",
         "[(choose | pick | take | i (mean | meant))] the one (that | which | who | where [it"
         " says]) {words}",
@@ -217,7 +241,7 @@ def by_neighbours(sitting: Sitting, words: tuple[str, ...], side: str = "") -> A
 
 @command(
     *each(
-        wants_an_answer,
+        _among_places,
         "(read | tell me | say | list) (them | the (choices | places | options)) [(to me | again |"
         " out | out loud | please)]",
         "(which | what) [ones] are (they | there | those | the (choices | places | options))",

@@ -190,7 +190,8 @@ def _something_to_something(words: Phrase) -> bool:
     """ "And winter to summer", and not "and people came to the hall"."""
     link = next((i for i in range(_TWO, len(words) - 1) if words[i] in ("to", "with")), 0)
     few = link and link - 1 <= _A_FEW and len(words) - link - 1 <= _A_FEW
-    return bool(few) and (VERBS | SUBJECT_PRONOUNS | AUXILIARIES).isdisjoint(words)
+    plain = (VERBS | SUBJECT_PRONOUNS | AUXILIARIES).isdisjoint(words)
+    return bool(few) and plain and PREPOSITIONS.isdisjoint((*words[:link], *words[link + 1 :]))
 
 
 _A_FEW = 4
