@@ -17,7 +17,7 @@ from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.lexicon.closed import AUXILIARIES, LITTLE, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.manners import JUDGED
-from nimble_lantern.core.lexicon.sentences import VERBS
+from nimble_lantern.core.lexicon.sentences import CLOSINGS, VERBS
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import of_one_kind
 from nimble_lantern.core.targets.model import (
@@ -223,6 +223,13 @@ def of_a_told_heading(sitting: Sitting, parse: Parse) -> bool:
     target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
     heading = isinstance(target, Holding) and target.unit is Unit.HEADING
     return heading and bool(text) and not a_look(text) and not becomes(target, text)
+
+
+def closes_a_letter(sitting: Sitting, parse: Parse) -> bool:
+    """ "Finish with kind regards", of a letter that is closed otherwise."""
+    text = tuple(parse.args.get("text", ()))
+    found = resolve(parse.args["target"], sitting)
+    return text in CLOSINGS and isinstance(found, Places)
 
 
 def told_of_a_cell(sitting: Sitting, parse: Parse) -> bool:

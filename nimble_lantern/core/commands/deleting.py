@@ -180,6 +180,7 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
         _of_the_page,
         "(chuck | knock | whip | get) {target} out [of (there | here | it)]",
         "take {target} right out",
+        "(away | off) with {target}",
         "no need for {target}",
         "no {target:a_mark}",
         "(i | we) (do not | don't) (want | need) [a | the | any] {target:a_mark} [there]",

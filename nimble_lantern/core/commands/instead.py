@@ -23,7 +23,7 @@ from nimble_lantern.core.lexicon.closed import (
     SUBJECT_PRONOUNS,
 )
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
-from nimble_lantern.core.lexicon.sentences import VERBS
+from nimble_lantern.core.lexicon.sentences import CLOSINGS, VERBS
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of, of_one_kind
 from nimble_lantern.core.targets.measures import names_a_sort
@@ -74,6 +74,8 @@ def of_a_kind_or_names(sitting: Sitting, parse: Parse) -> bool:
         found = resolve(target, sitting) if mark_for_mark(sitting, parse) else None
         return isinstance(found, Places) and len(found.ranges) == 1
     old, new = _said(parse)
+    if old in CLOSINGS and new in CLOSINGS:
+        return words_there(sitting, parse)  # "kind regards instead of yours sincerely"
     name = kind_of(old) == "name" and rare_as_names(new, 1) and words_there(sitting, parse)
     return of_one_kind(old, new) or name or _name_for_name(sitting, old, _bare(new))
 

@@ -176,6 +176,7 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
         " say) {text}",
     ),
     Way("{target:signing_off} with {text:words} instead", when=instead.plain_words),
+    Way("{target:signing_off} [with] {text:words}", when=becoming.closes_a_letter),
     *each(
         instead.stands_once,
         "(make | have) (it | that) {text:words} [and] not {target}",
