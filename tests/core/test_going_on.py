@@ -3,6 +3,8 @@ that; and which of several places is meant."""
 
 from __future__ import annotations
 
+from datetime import datetime
+
 from tests.core.test_at_work import AtWork
 
 ROOM = (
@@ -210,6 +212,31 @@ class Told(AtWork):
         self.has("", f"{begun} / mara tarrow / next row / the baker", "| Mara Tarrow |  |  |")
         self.has("", f"{begun} / mara tarrow / next row / nobody yet", "| Nobody yet |")
         self.has("", "a table with legs stood there", "A table with legs stood there")
+
+    def test_accounts_in_few_words(self) -> None:
+        said = (
+            "title pond / date today / heading money / a table with what and who and pounds"
+            " / hose mr orr twenty / boots bella thirty five / and soup bella twelve"
+            " / boots is thirty / total at the bottom / that's it / see you there"
+        )
+        desk = self.desk(now=datetime(2026, 11, 30))
+        desk.hears(*said.split(" / "))
+        self.assertIn("30 November 2026\n\n## Money", desk.markdown)
+        rows = "| Hose | Mr Orr | 20 |\n| Boots | Bella | 30 |\n| Soup | Bella | 12 |"
+        self.assertIn(f"{rows}\n| Total |  | 62 |\n\nSee you there", desk.markdown)
+
+    def test_a_letter_is_closed(self) -> None:
+        self.has(ROOM, "finish with yours sincerely", "shut.\n\nYours sincerely\n\nNora")
+        said = "we were glad to see you full stop / finish with kind regards / ida marlowe"
+        self.has("", said, "you.\n\nKind regards\n\nIda Marlowe")
+        self.stays(ROOM, "end with a bang")
+
+    def test_parts_told_by_their_headings(self) -> None:
+        desk = self.desk(CHOIR)
+        desk.hears("swap the concert and music sections")
+        self.assertLess(desk.markdown.index("## Music"), desk.markdown.index("## Concert"))
+        said = self.desk(CHOIR).hears("read me what we said about the concert")
+        self.assertIn("Olek asks for chairs", said.summary)
 
     def test_a_not_of_the_page_is_no_note(self) -> None:
         page = "Mum was not amused."

@@ -105,6 +105,11 @@ CATALOGUE.table(
     Way("(what does | what do | what's) {target} say", when=plainly_read),
     "(what is | what's) in ({target:cell_part} | {target:crossed})",
     Way("(who | what | when) is {target:crossed}", when=stands_in_a_table),
+    Way(
+        "(read [me] [out] | tell me | let me hear) what (i | we | it) [have] (said | says | wrote |"
+        " written) about {target:what_about}",
+        when=stands_in_a_table,
+    ),
     Way("what (does it say | is written | is there | is it) in {target}", when=plainly_read),
     Way("what (have | did) i (said | say | written | write | put) in {target}", when=plainly_read),
     Way("how does {target} (start | begin | end | finish | go)", when=plainly_read),

@@ -10,6 +10,7 @@ from nimble_lantern.core.document.tables import Table, table_at
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.lexicon.closed import ARTICLES
 from nimble_lantern.core.lexicon.figures import MONEY
+from nimble_lantern.core.lexicon.sentences import TITLES
 from nimble_lantern.core.mending.knowing import spoken_words
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.tabled import names_several
@@ -49,7 +50,7 @@ class Column(NamedTuple):
 
     def likes(self, said: Said) -> bool:
         """Whether words are of the kind of this column; "nothing" is an amount."""
-        kind = "number" if said in _NO_AMOUNT else kind_of(said)
+        kind = "number" if said in _NO_AMOUNT else _kind(said)
         if kind == "number" and self.says and said[-1] not in MONEY:
             # "Twelve best" is no number of a column that has bare ones.
             bare = tuple(w for w in said if w not in ARTICLES)
@@ -76,6 +77,12 @@ class Column(NamedTuple):
         )
 
 
+def _kind(said: Said) -> str:
+    """The kind of what a cell says; "mr orr" is a name as well."""
+    titled = len(said) > 1 and said[0] in TITLES
+    return kind_of(said) or ("name" if titled or a_full_name(said) else "")
+
+
 def columns_of(document: Document, table: Table) -> tuple[Column, ...]:
     """What each column of a table holds: the kinds are those of most of its cells, or what its
     heading tells where there are none."""
@@ -85,7 +92,7 @@ def columns_of(document: Document, table: Table) -> tuple[Column, ...]:
     for c in range(table.columns):
         cells = (document.blocks[table.cell(r, c)].text for r in body)
         says = [spoken_words(text) for text in cells if text.strip()]
-        kinds = Counter(kind_of(words) for words in says)
+        kinds = Counter(_kind(words) for words in says)
         usual = frozenset(k for k, count in kinds.items() if k and count * 2 > len(says))
         if not says:
             # Nothing stands in it yet: its heading tells.

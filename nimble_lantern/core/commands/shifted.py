@@ -68,6 +68,10 @@ def that_beside_a_block(sitting: Sitting, parse: Parse) -> bool:
     """ "Put it under the title", of what was just said; "put it under the table" goes on."""
     place = parse.args.get("place")
     block = isinstance(place, Units) and place.unit in _BLOCKS
+    if isinstance(place, Words) and not kind_of(place.words) and place.words[0] not in LITTLE:
+        once = len(exact(sitting.document, place.words)) == 1
+        if once and sitting.that:
+            return True  # "put that after soup"
     return bool(sitting.that or sitting.selection) and block or that_has_a_place(sitting, parse)
 
 

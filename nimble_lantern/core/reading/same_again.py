@@ -52,7 +52,7 @@ def _named(words: Phrase) -> Iterator[tuple[Phrase, bool]]:
             yield same[1:], True
     if bare and (tail or bare != words):
         yield bare, False
-        if bare[0] in _TO and len(bare) > 1:
+        if bare[0] in _TO - {"in", "with"} and len(bare) > 1:
             yield bare[1:], False  # "and for bella"
 
 

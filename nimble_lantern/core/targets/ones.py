@@ -53,6 +53,12 @@ def _told(words: tuple[str, ...]) -> One | None:
 _FEW_WORDS = 3
 
 
+@rule("what_about", "{words}", heard=False)
+def _what_about(words: tuple[str, ...]) -> Holding:
+    """ "What we said about cleaning"."""
+    return Holding(Unit.SENTENCE, Words(words), bit=True)
+
+
 @rule("described", "the {words} (bit | part)", heard=False)
 def _bit_with(words: tuple[str, ...]) -> Holding | None:
     """ "The fishing bit"; "the first part" is told by its place."""

@@ -10,6 +10,7 @@ from nimble_lantern.core.commands.table_here import (
     headed_by,
     heads_a_column,
     here,
+    in_table,
     part_of,
     there_is,
 )
@@ -41,6 +42,11 @@ def _of_numbers(sitting: Sitting) -> list[list[Range]]:
 def _one_of_numbers(sitting: Sitting, parse: Parse) -> bool:
     """ "Put a total at the bottom", where it can only be of one column."""
     return len(_of_numbers(sitting)) == 1
+
+
+def _one_here(sitting: Sitting, parse: Parse) -> bool:
+    """ "Total at the bottom", said in such a table."""
+    return in_table(sitting, parse) and _one_of_numbers(sitting, parse)
 
 
 def _just_told(sitting: Sitting, parse: Parse) -> bool:
@@ -163,6 +169,11 @@ def tell_total(
         "(put | add | write | insert) (the | a) (total | total row | sum) [in] [(at the (bottom |"
         " end | foot) [of <the_table>] | in the last row | below | underneath)]",
         when=_one_of_numbers,
+    ),
+    Way(
+        "[and] [(the | a)] total (at the (bottom | end | foot) [of <the_table>] | in the last row |"
+        " underneath)",
+        when=_one_here,
     ),
     Way(
         "(put | write | add) (it | that | the answer) [(in | down)] [(at the (bottom | end | foot)"

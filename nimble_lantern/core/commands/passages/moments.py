@@ -32,7 +32,7 @@ _NAME_OF_IT = (
 CATALOGUE.table(
     "moment",
     {
-        "(today's date | the date [(of today | today)] | today as a date)": "date",
+        "(today's date | date today | the date [(of today | today)] | today as a date)": "date",
         "the time [now]": "time",
         f"({_NAME_OF_IT} | the title)": "title",
     },
@@ -42,7 +42,7 @@ CATALOGUE.table(
 CATALOGUE.table(
     "moment_of_day",
     {
-        "(today's date | the date [(of today | today)])": "date",
+        "(today's date | date today | the date [(of today | today)])": "date",
         "(the time [now] | the time of day | what time it is [now])": "time",
         _NAME_OF_IT: "title",
     },
@@ -135,6 +135,7 @@ def _in_a_paragraph(sitting: Sitting, parse: Parse) -> bool:
     Way("[and] [now] [then] [<put>] {moment:moment_of_day} {side:beside_it}", when=_in_a_paragraph),
     Way("[and] (now | then | next) {moment:moment_of_day}", when=_empty_line),
     Way("[and] [now] [then] date {side:beside_it}", when=_in_a_paragraph),
+    Way("[<put>] date today [here]", when=_in_a_paragraph),
     example="put the date underneath",
     group="writing",
     heard=0,
