@@ -270,8 +270,8 @@ def _in_yellow(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _shaded(sitting: Sitting, parse: Parse) -> bool:
-    """ "Colour the last row yellow", which is no colour of letters."""
-    return _in_yellow(sitting, parse) and _of_letters(sitting, parse)
+    """ "Colour the last row yellow", which is no colour of letters; a door is painted so."""
+    return _in_yellow(sitting, parse) and of_the_page(parse.args.get("target"))
 
 
 @command(
