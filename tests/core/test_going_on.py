@@ -238,6 +238,12 @@ class Told(AtWork):
         said = self.desk(CHOIR).hears("read me what we said about the concert")
         self.assertIn("Olek asks for chairs", said.summary)
 
+    def test_paragraphs_with_a_heading_between_them_stay_two(self) -> None:
+        page = "Tea at four.\n\n## Cups\n\nBring one."
+        desk = self.desk(page)
+        self.assertIn("heading stands between", desk.hears("join the two paragraphs").summary)
+        self.assertEqual(desk.markdown.strip(), page)
+
     def test_a_not_of_the_page_is_no_note(self) -> None:
         page = "Mum was not amused."
         desk = self.desk(page)

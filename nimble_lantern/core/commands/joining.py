@@ -15,7 +15,7 @@ from nimble_lantern.core.commands.when import (
 )
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.carrying import carried
-from nimble_lantern.core.composing.joining import joined
+from nimble_lantern.core.composing.joining import joined, stays_apart
 from nimble_lantern.core.composing.moving import paste_at
 from nimble_lantern.core.composing.placing import keeps_capital
 from nimble_lantern.core.composing.starting import empty_beside, paragraph_at
@@ -161,8 +161,8 @@ def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> 
         top, last = target.first.start.block, target.ranges[-1].end.block
     if top == last or top < 0 or last >= len(sitting.document.blocks):
         return Refusal("There is only one paragraph there.", "", "Name two: “the last two”.")
-    if any(block.cell for block in sitting.document.blocks[top : last + 1]):
-        return Refusal("A table stands there, and its cells are joined with nothing.")
+    if why_apart := stays_apart(sitting.document.blocks[top : last + 1]):
+        return Refusal(why_apart)
     after = joined(sitting, top, last)
     whole = units.block_range(after.document, top)
     return Done(after.about([whole]), f"joined {many(last - top + 1, 'paragraph')}")

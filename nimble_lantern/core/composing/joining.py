@@ -2,9 +2,23 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 from nimble_lantern.core.document.edits import Edit, Join, Splice
-from nimble_lantern.core.document.model import Piece
+from nimble_lantern.core.document.model import Block, Kind, Piece
 from nimble_lantern.core.state import Sitting
+
+
+def stays_apart(blocks: Sequence[Block]) -> str:
+    """Why blocks are not made one: cells are in them, or other things stand between paragraphs."""
+    if any(block.cell for block in blocks):
+        return "A table stands there, and its cells are joined with nothing."
+    ends = {blocks[0].kind, blocks[-1].kind}
+    between = {block.kind for block in blocks} - ends
+    if ends <= {Kind.PARAGRAPH, Kind.QUOTATION} and between & {Kind.HEADING, Kind.ITEM}:
+        what = "A heading" if Kind.HEADING in between else "A list"
+        return f"{what} stands between them."
+    return ""
 
 
 def joined(sitting: Sitting, first: int, last: int) -> Sitting:
