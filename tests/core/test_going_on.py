@@ -226,7 +226,7 @@ class Told(AtWork):
         self.assertIn(f"{rows}\n| Total |  | 62 |\n\nSee you there", desk.markdown)
 
     def test_a_letter_is_closed(self) -> None:
-        self.has(ROOM, "finish with yours sincerely", "shut.\n\nYours sincerely\n\nNora")
+        self.has(ROOM, "sign off with yours sincerely", "shut.\n\nYours sincerely\n\nNora")
         said = "we were glad to see you full stop / finish with kind regards / ida marlowe"
         self.has("", said, "you.\n\nKind regards\n\nIda Marlowe")
         self.stays(ROOM, "end with a bang")
@@ -243,6 +243,10 @@ class Told(AtWork):
         desk = self.desk(page)
         self.assertIn("heading stands between", desk.hears("join the two paragraphs").summary)
         self.assertEqual(desk.markdown.strip(), page)
+        self.has(page, "delete the last two paragraphs", "## Cups")
+        self.has(page, "bold the two paragraphs", "**Tea at four.**\n\n## Cups\n\n**Bring one.**")
+        both = "## Cups\n\nTea at four.\n\nBring one."
+        self.has(page, "cut the last two paragraphs / go to the end / paste", both)
 
     def test_a_not_of_the_page_is_no_note(self) -> None:
         page = "Mum was not amused."

@@ -82,8 +82,10 @@ def _whole_sentence(sitting: Sitting, r: Range) -> Range:
 
 
 def _taken(sitting: Sitting, target: Places) -> Sitting:
-    pieces = sitting.document.pieces(target.first)
-    return replace(sitting, clipboard=pieces, clipped_blocks=target.unit in WHOLE)
+    whole = target.unit in WHOLE
+    taken = target.ranges if whole else target.ranges[:1]
+    pieces = tuple(piece for r in taken for piece in sitting.document.pieces(r))
+    return replace(sitting, clipboard=pieces, clipped_blocks=whole)
 
 
 @command(
@@ -100,8 +102,8 @@ def _taken(sitting: Sitting, target: Places) -> Sitting:
 )  # fmt: skip
 def copy(sitting: Sitting, target: Places) -> Done:
     """Copy a target, to be pasted."""
-    after = _taken(sitting, target).about(target.ranges[:1])
-    return Done(after, f"copied {named(sitting.document, target.ranges[:1])}")
+    ranges = target.ranges if target.unit in WHOLE else target.ranges[:1]
+    return Done(_taken(sitting, target).about(ranges), f"copied {named(sitting.document, ranges)}")
 
 
 def _no_cutback(sitting: Sitting, parse: Parse) -> bool:
@@ -125,11 +127,11 @@ def _no_cutback(sitting: Sitting, parse: Parse) -> bool:
 )
 def cut(sitting: Sitting, target: Places) -> Done:
     """Take a target out, to be pasted."""
-    count = words_in(sitting, target.ranges[:1])
-    what = named(sitting.document, target.ranges[:1])
     whole = target.unit in WHOLE
-    gone = with_link(sitting.document, target.first) if target.clause else target.first
-    after = remove(_taken(sitting, target), [gone], blocks=whole, begin=target.clause)
+    ranges = target.ranges if whole else target.ranges[:1]
+    count, what = words_in(sitting, ranges), named(sitting.document, ranges)
+    gone = [with_link(sitting.document, r) if target.clause else r for r in ranges]
+    after = remove(_taken(sitting, target), gone, blocks=whole, begin=target.clause)
     return Done(after, f"cut {count}: {what}")
 
 
@@ -326,6 +328,8 @@ def move(
     edge: str = "end",
 ) -> Done | Refusal:
     """Move a target before or after another."""
+    if target.unit is Unit.PARAGRAPH and len(target.ranges) > 1:
+        return Refusal("Those paragraphs do not stand together.", "", "Move one of them.")
     source = _whole_sentence(sitting, target.first)
     if target.clause and _hangs_on_another(sitting.document, source):
         here = units.block_range(sitting.document, source.start.block)

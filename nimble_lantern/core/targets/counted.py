@@ -221,5 +221,28 @@ def _blocks(target: Units, view: View) -> Answer:
             chosen = [r for r in found if r.end.block < first][-target.count :]
         case _:
             picked = pick_out(target, found)
-            return Places(tuple(picked)) if picked else no_such(target, len(found))
-    return Places((run_of(chosen),)) if chosen else no_such(target, len(found))
+            runs = _of_its_kind(target, document, picked)
+            return Places(tuple(runs)) if picked else no_such(target, len(found))
+    if not chosen:
+        return no_such(target, len(found))
+    return Places(tuple(_of_its_kind(target, document, [run_of(chosen)])))
+
+
+def _of_its_kind(target: Units, document: Document, runs: list[Range]) -> list[Range]:
+    """Several paragraphs without what stands between them: "delete the last two paragraphs" leaves
+    a heading and a list that they stand round."""
+    if target.unit is not Unit.PARAGRAPH or target.count < 2:
+        return runs
+    found: list[Range] = []
+    for r in runs:
+        begun = False
+        for b in range(r.start.block, r.end.block + 1):
+            block, whole = document.blocks[b], units.block_range(document, b)
+            if block.text.strip() and block.kind not in units.PROSE:
+                begun = False
+            elif begun:
+                found[-1] = Range(found[-1].start, whole.end)
+            elif block.text.strip():
+                found.append(whole)
+                begun = True
+    return found
