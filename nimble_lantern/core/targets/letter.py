@@ -32,12 +32,7 @@ def _part_of_a_letter(of_a_letter: str) -> OfLetter:
     return OfLetter(of_a_letter)
 
 
-@rule(
-    "signing_off",
-    "(sign | close) [it] off",
-    "(finish | end | close) [it | the letter]",
-    heard=False,
-)
+@rule("signing_off", "(sign | close) [it] off", heard=False)
 def _signing_off() -> OfLetter:
     return OfLetter(CLOSING)
 
