@@ -75,7 +75,7 @@ class Desk(BrowserCase):
         first, second = self.browser(), self.browser()
         self.server.says("the tide turned full stop")
         for driver in (first, second):
-            self.waits(driver, ".line .ink", "the tide turned")
+            self.waits(driver, ".line .ink", "The tide turned.")
 
     def test_zooming_makes_other_lines_of_the_same_text(self) -> None:
         driver = self.browser()
