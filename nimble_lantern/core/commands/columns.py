@@ -80,7 +80,7 @@ class Column(NamedTuple):
 def _kind(said: Said) -> str:
     """The kind of what a cell says; "mr orr" is a name as well."""
     titled = len(said) > 1 and said[0] in TITLES
-    return kind_of(said) or ("name" if titled or a_full_name(said) else "")
+    return kind_of(said) or ("name" if titled else "")
 
 
 def columns_of(document: Document, table: Table) -> tuple[Column, ...]:
