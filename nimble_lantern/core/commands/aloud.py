@@ -7,12 +7,12 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands.when import (
     after_a_command,
+    is_found,
     last_command,
     names_a_list,
     of_prose,
     over,
     plainly_read,
-    stands_in_a_table,
     to_be_read,
 )
 from nimble_lantern.core.commands.wording import many, named, quoted, words_in
@@ -104,11 +104,11 @@ CATALOGUE.table(
     Way("(say | tell me) what {target} says", when=plainly_read),
     Way("(what does | what do | what's) {target} say", when=plainly_read),
     "(what is | what's) in ({target:cell_part} | {target:crossed})",
-    Way("(who | what | when) is {target:crossed}", when=stands_in_a_table),
+    Way("(who | what | when) is {target:crossed}", when=is_found),
     Way(
         "(read [me] [out] | tell me | let me hear) what (i | we | it) [have] (said | says | wrote |"
         " written) about {target:what_about}",
-        when=stands_in_a_table,
+        when=is_found,
     ),
     Way("what (does it say | is written | is there | is it) in {target}", when=plainly_read),
     Way("what (have | did) i (said | say | written | write | put) in {target}", when=plainly_read),

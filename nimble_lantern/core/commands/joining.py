@@ -488,7 +488,7 @@ def _cells_of(
     if not any(block.cell for block in every) or len(every) == 2:
         return []
     if not all(block.cell for block in every) or len(ones) != len(others):
-        return Refusal("Only rows with rows, and columns with columns, can change places.")
+        return Refusal("Rows swap with rows, and columns with columns; “move” takes the rest.")
     return list(zip(ones, others, strict=True))
 
 

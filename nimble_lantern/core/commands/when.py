@@ -99,8 +99,8 @@ def names_a_list(sitting: Sitting, parse: Parse) -> bool:
     return isinstance(target, Units) and target.unit is Unit.LIST
 
 
-def stands_in_a_table(sitting: Sitting, parse: Parse) -> bool:
-    """ "Who is the cox of the otter", where a cell says it."""
+def is_found(sitting: Sitting, parse: Parse) -> bool:
+    """ "Who is the cox of the otter", where a cell says it; "what we said about cleaning"."""
     return isinstance(resolve(parse.args["target"], sitting), Places)
 
 

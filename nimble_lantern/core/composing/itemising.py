@@ -41,7 +41,7 @@ def _at_its_lines(sitting: Sitting, b: int) -> tuple[Sitting, Places] | None:
     return after, Places(tuple(made), unit=Unit.PARAGRAPH)
 
 
-def names_said(document: Document, b: int) -> list[Range]:
+def _names_said(document: Document, b: int) -> list[Range]:
     """What was said in so many breaths at the end of a paragraph that are things and no sentences:
     "milk", "two lemons"; fewer than two are none."""
     block = document.blocks[b]
@@ -67,7 +67,7 @@ _TELLING = AUXILIARIES | SUBJECT_PRONOUNS
 def _at_its_breaths(sitting: Sitting, b: int) -> tuple[Sitting, Places] | None:
     """With each thing that was said by itself at the end of a paragraph in one of its own."""
     document, block = sitting.document, sitting.document.blocks[b]
-    found = names_said(document, b)
+    found = _names_said(document, b)
     if not found:
         return None
     cuts = [r.start.offset for r in found if r.start.offset]

@@ -36,7 +36,7 @@ _CALLED = (
 _LONGEST_GREETING, _LONGEST_NAME, _FEWEST_OF_A_BODY, _LONGEST_SIGN = 6, 3, 3, 3
 _LONG_ENOUGH = 6
 _POSTSCRIPT = frozenset(("ps", "pps"))
-_JOINING = frozenset(("and", "or", "with"))
+_JOINING, _LINKS = frozenset(("and", "or", "with")), frozenset(("and", "or", "but"))
 _BEGINS = SUBJECT_PRONOUNS | DETERMINERS | {"please", "thank", "thanks"}
 _NO_BODY = frozenset(CONTINUES) | PREPOSITIONS | frozenset(("and", "or"))
 
@@ -86,11 +86,7 @@ _TELLING = (SUBJECT_PRONOUNS | AUXILIARIES | VERBS) - GIVEN
 def _ends_a_clause(line: tuple[str, ...]) -> bool:
     """Whether a line can end there without a stop: "we hope to see you", and not "send him my"."""
     words = [word.lower() for word in line]
-    ends = words[-1].isalpha() and words[-1] not in DETERMINERS | PREPOSITIONS | {
-        "and",
-        "or",
-        "but",
-    }
+    ends = words[-1].isalpha() and words[-1] not in DETERMINERS | PREPOSITIONS | _LINKS
     given = not _GIVING.isdisjoint(words[-_AS_FAR_AS:])  # "i wish you", "they send you"
     return len(line) >= _FEWEST_OF_A_BODY and ends and not given
 

@@ -4,10 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from nimble_lantern.core.lexicon.plurals import PLURALS
+
 _ODD = {
-    "child": "children", "man": "men", "woman": "women", "foot": "feet", "tooth": "teeth",
-    "person": "people", "mouse": "mice", "goose": "geese", "life": "lives", "leaf": "leaves",
-    "shelf": "shelves", "knife": "knives", "pay": "paid", "meet": "met", "leave": "left",
+    **PLURALS, "pay": "paid", "meet": "met", "leave": "left",
     "buy": "bought", "bring": "brought", "sell": "sold", "go": "went", "come": "came",
     "write": "written", "take": "taken", "give": "given", "speak": "spoken", "choose": "chosen",
 }  # fmt: skip

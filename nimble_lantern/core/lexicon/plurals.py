@@ -6,7 +6,7 @@ _PAIRS = (
     "child children, man men, woman women, person people, foot feet, tooth teeth, goose geese,"
     " mouse mice, leaf leaves, knife knives, life lives, wife wives, half halves, loaf loaves,"
     " shelf shelves, wolf wolves, thief thieves, calf calves, scarf scarves, ox oxen, penny pence,"
-    " this these, that those, potato potatoes, tomato tomatoes, hero heroes, echo echoes,"
+    " potato potatoes, tomato tomatoes, hero heroes, echo echoes,"
     " bus buses, gas gases, lens lenses, bonus bonuses, glass glasses, class classes,"
     " boss bosses, loss losses, pass passes, dress dresses, address addresses, business businesses,"
     " crisis crises, quiz quizzes, headache headaches, axe axes, toe toes, shoe shoes, canoe canoes"

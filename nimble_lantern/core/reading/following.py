@@ -129,9 +129,7 @@ def follows(sitting: Sitting, words: Phrase, regretted: bool = False) -> Iterato
     if command.startswith("faces.") and CATALOGUE.commands[command].traits.grows:
         yield from (("make", "that", size) for size, said in _TOO_MUCH.items() if words in said)
     if command.startswith("moving.") and regretted:
-        rests = (words[n:] for n in (4, 3, 2, 1) if words[:n] in SORRY and words[n:])
-        rest = next(rests, words)
-        yield from _with_another_part(before, command, rest)
+        yield from _with_another_part(before, command, behind_sorry(words) or words)
     if command.startswith("selecting."):
         yield from _to_another_end(before, words)
         yield from (("select", *words[n:]) for n in (3, 2, 1) if words[:n] in SORRY and words[n:])
@@ -151,16 +149,24 @@ def _not_this(before: Phrase, command: str, words: Phrase) -> Iterator[Phrase]:
 
 def _denied(words: Phrase) -> Phrase:
     """What is said not to be meant: "no not friday"."""
+    rest = _from_not(_without_tail(words, _AFTER_ALL))
+    return rest[1:] if rest[:1] == ("not",) and not DETERMINERS.issuperset(rest[1:]) else ()
+
+
+def _from_not(words: Phrase) -> Phrase:
+    """ "No not friday": "not friday"."""
     while words[1:2] == ("not",) and words[0] in _BEFORE_NOT:
         words = words[1:]
-    rest = next((words[: -len(t)] for t in _AFTER_ALL if words[-len(t) :] == t), words)
-    return rest[1:] if rest[:1] == ("not",) and not DETERMINERS.issuperset(rest[1:]) else ()
+    return words
+
+
+def _without_tail(words: Phrase, tails: frozenset[Phrase]) -> Phrase:
+    return next((words[: -len(t)] for t in tails if words[-len(t) :] == t), words)
 
 
 def part_as_well(words: Phrase) -> Phrase:
     """The part of the page where the same is to be done: "and again in the title"."""
-    tail = next((t for t in _TOO if words[-len(t) :] == t), ())
-    bare = words[: len(words) - len(tail)]
+    bare = _without_tail(words, _TOO)
     while bare and bare[0] in _ALSO:
         bare = bare[1:]
     return bare[1:] if len(bare) < len(words) and _in_a_part(bare) else ()
@@ -257,9 +263,7 @@ def corrected(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
     if last is None or len(words) > _LONGEST or not sitting.trail[-1].made:
         return
     before, command, _ = last
-    while words[1:2] == ("not",) and words[0] in _BEFORE_NOT:
-        words = words[1:]
-    words = only_some(words)
+    words = only_some(_from_not(words))
     not_that = words[0] == "not" and len(words) > _TWO and words[1] not in LITTLE
     not_that = not_that and any(words[1] in (w, f"{w}d", f"{w}ed") for w in before)
     for n in (4, 3, 2, 1):
@@ -313,6 +317,11 @@ def reworded(sitting: Sitting, words: Phrase) -> Iterator[Phrase]:
         if words[:n] in SORRY and new and _of_one_sort(old, new):
             yield (*before[:start], *new, *before[start + len(old) :])
             return
+
+
+def behind_sorry(words: Phrase) -> Phrase:
+    """What is said behind a regret: "no i meant the third" is "the third"; nothing for others."""
+    return next((words[n:] for n in (4, 3, 2, 1) if words[:n] in SORRY and words[n:]), ())
 
 
 def regrets(words: Phrase) -> bool:
@@ -428,9 +437,7 @@ def _as_well(words: Phrase, command: str) -> Iterator[Phrase]:
 def _but_not(before: Phrase, command: str, words: Phrase) -> Iterator[Phrase]:
     """ "Not the title", after all was made italic; of what was, if it is a part of that."""
     look = CATALOGUE.commands[command].traits.puts_on
-    words = next((words[: -len(t)] for t in _AFTER_ALL if words[-len(t) :] == t), words)
-    while words[1:2] == ("not",) and words[0] in _BEFORE_NOT:
-        words = words[1:]
+    words = _from_not(_without_tail(words, _AFTER_ALL))
     for n in (4, 3, 2, 1):
         rest = words[n:]
         if words[:n] not in _NOT or not rest:

@@ -21,7 +21,7 @@ from nimble_lantern.core.writing.cardinals import cardinal, in_words, ordinal, o
 _LONGEST = 8
 _IT = frozenset("it that this them those these".split())
 _SIDES = phrases("before, after, in front of, behind, above, below, under, ahead of")
-_OPPOSITE = {"in front": ("in", "front", "of"), "ahead": ("ahead", "of")}
+_IN_FULL = {"in front": ("in", "front", "of"), "ahead": ("ahead", "of")}
 _EDGES = frozenset("start beginning top front end bottom foot".split())
 _WAYS = frozenset("up down left right".split())
 _ONCE_MORE = phrases(
@@ -143,7 +143,7 @@ def placed_otherwise(
 ) -> Iterator[Phrase]:
     """The last command at another place: "no after it", "no at the start", "the other one"."""
     bare = rest[:-1] if rest[-1:] and rest[-1] in _IT else rest
-    side = _OPPOSITE.get(" ".join(bare), bare)
+    side = _IN_FULL.get(" ".join(bare), bare)
     at = _last_side(before)
     if at is not None and side in _SIDES:
         yield (*before[: at[0]], *side, *before[at[1] :])

@@ -30,8 +30,8 @@ from nimble_lantern.core.reading.exactly import (
     writes_words,
 )
 from nimble_lantern.core.reading.following import (
-    SORRY,
     adds_another,
+    behind_sorry,
     corrected,
     follows,
     hardly_said,
@@ -202,10 +202,9 @@ def _elsewhere(sitting: Sitting, words: tuple[str, ...]) -> Iterator[tuple[str, 
     last = last_done(sitting) if regrets(words) and sitting.trail[-1:] else None
     if last is None or not sitting.trail[-1].made:
         return
-    for n in (4, 3, 2, 1):
-        if words[:n] in SORRY and words[n:]:
-            for before in dict.fromkeys((tuple(sitting.trail[-1].heard.split()), last[0])):
-                yield from placed_otherwise(sitting, before, last[1], words[n:])
+    rest = behind_sorry(words)
+    for before in dict.fromkeys((tuple(sitting.trail[-1].heard.split()), last[0])) if rest else ():
+        yield from placed_otherwise(sitting, before, last[1], rest)
 
 
 def _takes_words(found: Verdict) -> bool:

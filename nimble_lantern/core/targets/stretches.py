@@ -217,43 +217,23 @@ _REST = "(everything | all | the rest)"
 
 @rule(
     "target",
-    f"{_REST} (after | behind | from) {{words}} (in | of) {{of:scope}}",
-    f"{_REST} (in | of) {{of:scope}} (after | behind | from) {{words}}",
+    f"{_REST} (after | behind | from) ({{words}} | the {{sign}}) (in | of) {{of:scope}}",
+    f"{_REST} (in | of) {{of:scope}} (after | behind | from) ({{words}} | the {{sign}})",
     heard=False,
 )
-def _after_in(words: tuple[str, ...], of: Target) -> Beyond:
+def _after_in(of: Target, words: tuple[str, ...] = (), sign: str = "") -> Beyond:
     """ "Everything after dry in the second paragraph"."""
-    return Beyond(Words(words, of=of), True, of)
+    return Beyond(Sign(sign, within=of) if sign else Words(words, of=of), True, of)
 
 
 @rule(
     "target",
-    "(everything | all) before {words} (in | of) {of:scope}",
-    "(everything | all) (in | of) {of:scope} before {words}",
+    "(everything | all) before ({words} | the {sign}) (in | of) {of:scope}",
+    "(everything | all) (in | of) {of:scope} before ({words} | the {sign})",
     heard=False,
 )
-def _before_in(words: tuple[str, ...], of: Target) -> Beyond:
-    return Beyond(Words(words, of=of), False, of)
-
-
-@rule(
-    "target",
-    f"{_REST} (after | behind | from) the {{sign}} (in | of) {{of:scope}}",
-    f"{_REST} (in | of) {{of:scope}} (after | behind | from) the {{sign}}",
-    heard=False,
-)
-def _after_sign_in(sign: str, of: Target) -> Beyond:
-    return Beyond(Sign(sign, within=of), True, of)
-
-
-@rule(
-    "target",
-    "(everything | all) before the {sign} (in | of) {of:scope}",
-    "(everything | all) (in | of) {of:scope} before the {sign}",
-    heard=False,
-)
-def _before_sign_in(sign: str, of: Target) -> Beyond:
-    return Beyond(Sign(sign, within=of), False, of)
+def _before_in(of: Target, words: tuple[str, ...] = (), sign: str = "") -> Beyond:
+    return Beyond(Sign(sign, within=of) if sign else Words(words, of=of), False, of)
 
 
 @rule("cut_short", "{of:scope} [off] (after | at | behind) [the word] {words}", heard=False)

@@ -18,6 +18,7 @@ from nimble_lantern.core.lexicon.closed import (
     SLIGHT,
 )
 from nimble_lantern.core.lexicon.names import MONTHS
+from nimble_lantern.core.lexicon.plurals import is_plural, plural, singular
 from nimble_lantern.core.targets.model import Holding, Words, as_things
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.writing.cardinals import in_words
@@ -246,16 +247,8 @@ def _attempts(words: tuple[str, ...], either_number: bool) -> Iterator[tuple[str
 
 
 def other_number(noun: str) -> str:
-    """The plural of a singular, and the other way round, by the regular rules."""
-    if noun.endswith("ies"):
-        return noun[:-3] + "y"
-    if noun.endswith(("ches", "shes", "xes", "sses")):
-        return noun[:-2]
-    if noun.endswith("s"):
-        return noun[:-1]
-    if noun.endswith("y") and noun[-2] not in "aeiou":
-        return noun[:-1] + "ies"
-    return noun + ("es" if noun.endswith(("ch", "sh", "x", "ss")) else "s")
+    """The plural of a singular, and the other way round."""
+    return singular(noun) if is_plural(noun) else plural(noun)
 
 
 def _without_lead(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
