@@ -78,7 +78,7 @@ PHRASES = (
 GIVEN = frozenset(
     (
         "ada adam adrian agnes aidan alan albert alexander alf alfred alice alison amanda amelia"
-        " femi olu kwame wei zainab chidi amara ngozi kofi abena anjali deepak arjun ravi"
+        " jo femi olu kwame wei zainab chidi amara ngozi kofi abena anjali deepak arjun ravi"
         " sunita farah hassan ibrahim khadija noor samira tariq hiroshi yuki kenji akira minh"
         " linh agnieszka piotr kasia wojtek ewa marek zofia svetlana lars bjorn giulia paolo"
         " luca amelie celine aoife niamh siobhan ciara saoirse eilidh cerys bronwen dafydd"
@@ -152,7 +152,8 @@ TITLES = {
 }
 """Before a name."""
 LONG_TITLES = frozenset(
-    "doctor professor reverend captain sergeant inspector colonel councillor saint".split()
+    "doctor professor reverend captain sergeant inspector colonel councillor saint lord lady sir"
+    " dame admiral bishop".split()
 )
 """Titles that are said in full before a name, most of them trades as well."""
 PARENTS = frozenset("mum dad mummy daddy mom granny grandma grandpa grandad nan nana".split())

@@ -45,12 +45,25 @@ NOT_AFTER: dict[str, frozenset[str]] = {
     ),
     "dash": frozenset("mad quick to final last hundred metre will must could and i we".split()),
     "quote": frozenset(
-        "to i we they you can will and or price written first single double one second".split()
+        "to i we they you can will and or price written first single double one second"
+        " please always may should must could would let's lowest highest".split()
     ),
-    "slash": frozenset("to will must".split()),
+    "slash": frozenset("to will must can should".split()),
     "colon": frozenset("spastic bowel".split()),
     "hash": frozenset("to corned".split()),
     "underscore": frozenset("to will which".split()),
     "asterisk": frozenset(),
 }
 """A mark's name after one of these is the word: "a long period"."""
+NOUNS_TOO = frozenset(
+    "period full question exclamation semicolon colon hyphen dash apostrophe quote ellipsis slash"
+    " asterisk underscore hash".split()
+)
+"""First words of the names of marks that a sentence may speak of."""
+DESCRIBING = frozenset(
+    "big small large huge tiny long short brief lengthy difficult easy early late new recent extra"
+    " wrong missing strange funny odd busy quiet wet dry hot cold warm happy sad hard rough smooth"
+    " clear dark heavy light slow quick fast good bad better worse great dull nice lovely terrible"
+    " unpaid paid free trial probationary".split()
+)
+"""Adjectives that never stand for a thing by themselves, as "the old" and "the last" may."""

@@ -8,7 +8,7 @@ from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
 from nimble_lantern.core.kinds import Judged
-from nimble_lantern.core.lexicon.closed import LITTLE, PREPOSITIONS
+from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, LITTLE, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.sentences import NEVER_LAST
 from nimble_lantern.core.reading.addressing import (
@@ -47,6 +47,7 @@ from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
 from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.writing.lexer import BREAKS, mark_named
 from nimble_lantern.core.writing.spoken import plain
+from nimble_lantern.core.writing.spoken_of import is_the_word
 
 _VERBS = PLAIN_VERBS | TRADE_VERBS
 _MARK_ENDS = (("full", "stop"), ("question", "mark"), ("exclamation", "mark"), ("period",))
@@ -404,12 +405,17 @@ def stretches(phrases: Sequence[Sequence[str]]) -> list[tuple[str, ...]]:
     for phrase in phrases:
         start = 0
         for i in range(1, len(phrase)):
-            ended = any(tuple(phrase[max(start, i - len(m)) : i]) == m for m in _MARK_ENDS)
-            if ended and i - start > 2:
+            ended = [m for m in _MARK_ENDS if tuple(phrase[max(start, i - len(m)) : i]) == m]
+            if ended and i - start > 2 and not _is_spoken_of(phrase, i - len(ended[0]), i):
                 found.append(tuple(phrase[start:i]))
                 start = i
         found.append(tuple(phrase[start:]))
     return [f for f in found if f]
+
+
+def _is_spoken_of(phrase: Sequence[str], first: int, end: int) -> bool:
+    """Whether a mark's name is a word: "there is a full stop at the end"."""
+    return phrase[first - 1] in ARTICLES_AND_OWNERS or is_the_word(phrase, first, end - first)
 
 
 def may_follow(text: Sequence[str]) -> bool:

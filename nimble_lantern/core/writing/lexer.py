@@ -33,6 +33,7 @@ from nimble_lantern.core.writing.numbers import clauses, number_at
 from nimble_lantern.core.writing.persons import is_address, is_listed, is_named, respelled, titled
 from nimble_lantern.core.writing.places import is_of_a_place
 from nimble_lantern.core.writing.spelling import in_dialect, spelled
+from nimble_lantern.core.writing.spoken_of import closes, ends_a_clause, is_the_word, told_of
 
 BREAKS: dict[tuple[str, ...], str] = {
     ("new", "line"): "line",
@@ -337,7 +338,8 @@ def _clause_ended(words: list[str], i: int) -> bool:
 
 def _capital(words: list[str], i: int, previous: str, manner: Manner) -> Element | None:
     if words[i : i + 2] == ["no", "space"] and i + 2 < len(words) and previous != "is":
-        return Element(Kind.NOSPACE, used=2)
+        after = words[i + 2]
+        return None if not i and after in _OF_ROOM else Element(Kind.NOSPACE, used=2)
     size = _longest(words, i, CAPITALS)
     if not size:
         return None
@@ -351,7 +353,9 @@ def _capital(words: list[str], i: int, previous: str, manner: Manner) -> Element
         named = named or after in NOT_CAPITAL_BEFORE
         if not after or named and not again:
             return None
-        if previous in ("in", "with", "working", "human", "raise", "venture", "is", "use"):
+        lone = "in", "with", "working", "human", "raise", "venture", "is", "use"
+        asked = again and kind == "next" or words[i : i + 2] == ["no", "caps"]
+        if previous in lone and not asked:
             return None
     if kind == "title rest" and (not after or previous in ARTICLES_AND_OWNERS or previous == "in"):
         return None
@@ -363,6 +367,8 @@ def _capital(words: list[str], i: int, previous: str, manner: Manner) -> Element
     return Element(Kind.CAPITAL, kind, size)
 
 
+_OF_ROOM = frozenset("before after between for left in at on here was is anywhere to".split())
+""""No space for another chair": what the word may be said of."""
 _ALL_CAPITALS = (("all", "caps"), ("all", "capitals"))
 _INITIALS = frozenset(INITIALS.split())
 
@@ -381,11 +387,11 @@ def _mark(words: list[str], i: int, previous: str, manner: Manner) -> Element | 
         return None
     after = words[i + size] if i + size < len(words) else ""
     name = words[i]
-    if _told_of(words, i, size) or (
-        previous in ARTICLES_AND_OWNERS and not _closes(words, i, size, previous)
-    ):
+    if told_of(words, i, size) or is_the_word(words, i, size):
         return None
-    if size == 1 and not (name == "period" and not after and _ends_a_clause(words, i)):
+    if previous in ARTICLES_AND_OWNERS and not closes(words, i, size, previous):
+        return None
+    if size == 1 and not (name == "period" and not after and ends_a_clause(words, i)):
         quoted = name == "quote" and previous in ("and", "or") and _is_closed(words, i)
         if after in NOT_BEFORE.get(name, ()) or previous in NOT_AFTER.get(name, ()) and not quoted:
             return None
@@ -447,32 +453,6 @@ def _second_dash(words: list[str], i: int, found: list[Element], manner: Manner)
 _ENDS = frozenset(".?!")
 
 
-def _told_of(words: list[str], i: int, size: int) -> bool:
-    """Whether a mark is only spoken about: "the word comma means a pause"; "the word full stop" at
-    the end may close a sentence."""
-    told = words[max(0, i - 2) : i] in (["the", "word"], ["the", "words"], ["a", "word"])
-    given = words[max(0, i - 3) : max(0, i - 2)] in (["gave"], ["give"], ["kept"], ["keep"])
-    return told and not given and i + size < len(words)
-
-
-def _closes(words: list[str], i: int, size: int, previous: str) -> bool:
-    """Whether a mark is meant although a word that takes a noun stands before its name.
-
-    "Fifty pence each full stop", at the end; "i love the open single quote", where one is opened.
-    """
-    if size > 1 and words[i] in ("open", "close", "begin", "end"):
-        return True
-    return i + size == len(words) and previous in _ALSO_ALONE and i > 1
-
-
-_ALSO_ALONE = frozenset(("each", "every", "another", "his", "her", "its", "their"))
-
-
-def _ends_a_clause(words: list[str], i: int) -> bool:
-    """Whether no noun phrase leads to a last "period": "the stair is dry period"."""
-    return i > 3 and not set(words[max(0, i - 2) : i]) & (ARTICLES_AND_OWNERS | {"this", "that"})
-
-
 def mark_named(words: Sequence[str]) -> Mark | None:
     """The mark whose name is exactly these words."""
     return MARKS.get(tuple(words))
@@ -496,6 +476,8 @@ def _spell(words: list[str], i: int, previous: str, manner: Manner) -> Element |
     text, end = spelled(words, i + 1)
     if not text or (end - i == 2 and words[i + 1] == "a"):
         return None
+    if words[end : end + 2] in (["end", "spelling"], ["stop", "spelling"], ["spelling", "off"]):
+        end += 2
     return Element(Kind.WORD, text, end - i, fixed=any(c.isupper() for c in text))
 
 
@@ -534,11 +516,20 @@ def _letters(words: list[str], i: int, previous: str, manner: Manner) -> Element
         if run == "www":
             return Element(Kind.WORD, run, j - i, fixed=True)
         return Element(Kind.WORD, run.upper(), j - i, fixed=True)
+    beside = words[max(0, i - 1) : i], words[j : j + 1]
+    if len(run) == 1 and run != "i" and ["hyphen"] in beside and _is_by_a_letter(words, i):
+        return Element(Kind.WORD, run.upper(), fixed=True)
     if run == "e" and words[j : j + 1] in (["mail"], ["mails"], ["mailed"], ["mailing"]):
         return Element(Kind.WORD, f"e{words[j]}", 2)
     if run and run[0] not in "aio":
         return Element(Kind.WORD, run[0].upper(), fixed=True)
     return None
+
+
+def _is_by_a_letter(words: list[str], i: int) -> bool:
+    """Whether a hyphen joins a letter to another one: "a hyphen z"."""
+    joined = [words[j + s] for s, j in ((1, i + 1), (-1, i - 1)) if 0 < j + s < len(words)]
+    return any(len(w) == 1 for w in joined)
 
 
 _OF_TWO = frozenset("id it iv iq ip ai".split())
@@ -574,6 +565,8 @@ def _plain(word: str, manner: Manner) -> str:
         word = manner.mask(word)
     if word in ALWAYS:
         return ALWAYS[word]
+    if word == "i's":
+        return "i’s"  # "dot the i's"
     owner, _, ending = word.partition("'")
     if ending == "s" and owner in ALWAYS:
         return f"{ALWAYS[owner]}’s"

@@ -43,6 +43,7 @@ from nimble_lantern.core.writing.cardinals import (
 from nimble_lantern.core.writing.codes import lettered
 from nimble_lantern.core.writing.dates import clock, date, days, decades, year
 from nimble_lantern.core.writing.forms import Around, Number, is_digits
+from nimble_lantern.core.writing.shortened import shortened
 from nimble_lantern.core.writing.spelling import TO_BRITISH, in_dialect
 
 STARTERS = (
@@ -81,6 +82,7 @@ def number_at(words: Sequence[str], i: int, around: Around) -> Number | None:
         days,
         date,
         _slashed,
+        shortened,
         clock,
         _digit_string,
         year,
@@ -252,7 +254,7 @@ def _of_a_house(words: Sequence[str], j: int, value: int) -> str:
 
 def _is_long(number: Number) -> bool:
     """Whether nobody would write a decimal in words: "sixty six point six percent"."""
-    return number.used > _MOST_IN_WORDS and number.digits[-1] in "0123456789%"
+    return number.used > _MOST_IN_WORDS and number.digits.split()[0][-1] in "0123456789%"
 
 
 _MOST_IN_WORDS = 3
@@ -311,7 +313,7 @@ def _with_unit(
     after = words[j] if j < len(words) else ""
     if words[j + 1 : j + 2] in (["sign"], ["symbol"]):
         return Number(j - i, digits, spelled, always)
-    if after == "pounds" and words[j + 1 : j + 2] == ["of"]:
+    if after == "pounds" and _is_weight(words, j, around):
         return Number(j + 1 - i, f"{digits} {after}", f"{spelled} {after}", True)
     if after in MONEY:
         return _amount(words, i, j, digits, spelled, around)
@@ -342,6 +344,15 @@ def _with_unit(
         return Number(j + 2 - i, f"{digits} {after} old", f"{spelled} {after} old", True)
     aged = around.last in ("aged", "age")
     return Number(j - i, digits, spelled, always or aged)
+
+
+def _is_weight(words: Sequence[str], j: int, around: Around) -> bool:
+    """ "Two pounds of flour", "he weighs ten pounds"; in America pounds are no money."""
+    return (
+        around.dialect == "american"
+        or words[j + 1 : j + 2] == ["of"]
+        or around.last in ("weigh", "weighs", "weighed", "weighing")
+    )
 
 
 def _before_a_thing(words: Sequence[str], i: int, j: int, around: Around) -> bool:

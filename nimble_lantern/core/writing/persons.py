@@ -51,7 +51,8 @@ def titled(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
     `before`: the words before it; "our new doctor came" and "the captain said" name nobody.
     """
     word, after = words[i], words[i + 1] if i + 1 < len(words) else ""
-    if not after or set(before[-2:]) & (DETERMINERS | ARTICLES_AND_OWNERS):
+    led = set(before[-2:]) & (DETERMINERS | ARTICLES_AND_OWNERS)
+    if not after or led and not (word == "reverend" and led == {"the"}):
         return False
     if word in KIN_TITLES | PARENTS:
         return _is_called(word, after)
@@ -75,8 +76,20 @@ def is_named(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
         return titled((last, word), 0, before[:-1])
     if before[-2:-1] and last == "is" and _asks_a_name(before):
         return _may_be_a_surname(word)
+    if last in _MEETS and word in ALSO_GIVEN - AUXILIARIES - _STUFF:
+        return not words[i + 1 :] or words[i + 1] in LITTLE | _PARTING | {"full", "again", "about"}
+    if last in GIVEN and before[-2:-1] and before[-2].rstrip(".") in LONG_TITLES | TITLES.keys():
+        return _may_be_a_surname(word)
     rare = zipf(word) < _RARE and not _verbal(word) and word not in _RARE_PASTS
     return last in GIVEN and rare and _may_be_a_surname(word)
+
+
+_MEETS = frozenset(
+    "saw met told asked thanked phoned rang visited invited telephoned married tell ask".split()
+)
+"""Before a name that is a thing as well, which would have an article: "i met rose"."""
+_STUFF = frozenset("art coral ginger jade opal pearl rosemary ruby summer june april may".split())
+"""Names that need no article as things, either."""
 
 
 def _is_called(title: str, word: str) -> bool:

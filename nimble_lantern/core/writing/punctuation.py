@@ -11,6 +11,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from itertools import pairwise
 
+from nimble_lantern.core.lexicon.asked import COLOURS
 from nimble_lantern.core.lexicon.closed import (
     ARTICLES_AND_OWNERS,
     AUXILIARIES,
@@ -18,6 +19,7 @@ from nimble_lantern.core.lexicon.closed import (
     SUBJECT_PRONOUNS,
 )
 from nimble_lantern.core.lexicon.names import DAYS, GIVEN, MONTHS
+from nimble_lantern.core.lexicon.prose import DESCRIBING
 from nimble_lantern.core.lexicon.sentences import (
     ADVERBS,
     ASKS,
@@ -243,6 +245,8 @@ def _asks_openly(first: str, rest: list[str]) -> bool:
         return True
     if first in ("who", "whose", "why"):
         return True
+    if first == "which" and rest[0] in ("is", "was") and rest[1:2] and rest[1] in ASKS:
+        return False  # "which is why we stopped"
     if first in ("when", "where"):
         return rest[0] in AUXILIARIES
     if first == "how" and rest[0] in MEASURED:
@@ -283,7 +287,12 @@ def _commas(sentence: Sequence[Element]) -> list[Element]:
         at.add(main)
     if at_name := _addressed(made, words):
         at.add(at_name)
-    at |= _listed(words) | _plurals_in_a_row(words) | _names_in_a_row(words)
+    at |= (
+        _listed(words)
+        | _qualities_in_a_row(words)
+        | _plurals_in_a_row(words)
+        | _names_in_a_row(words)
+    )
     if _tagged(words):
         at.add(len(words) - 2)
     for i in sorted(at, reverse=True):
@@ -307,6 +316,21 @@ def _plurals_in_a_row(words: list[str]) -> set[int]:
             found.add(first)
             first -= 1
     return found
+
+
+def _qualities_in_a_row(words: list[str]) -> set[int]:
+    """Where commas stand in "she was cold wet and tired", whose last one ends the clause."""
+    end = len(words) - 2
+    if end < 0 or words[end] not in ("and", "or"):
+        return set()
+    first = end - 1
+    while first > 0 and words[first] in _QUALITIES and words[first - 1] in _QUALITIES:
+        first -= 1
+    return set(range(first + 1, end)) if first and words[first - 1] in _SEEMING else set()
+
+
+_QUALITIES = DESCRIBING | frozenset(COLOURS) | {"white", "tired", "hungry", "wide", "tall", "thin"}
+_SEEMING = frozenset("is was are were am be been feel feels felt look looks looked seems".split())
 
 
 def _names_in_a_row(words: list[str]) -> set[int]:

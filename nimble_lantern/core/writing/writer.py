@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from itertools import takewhile
@@ -11,6 +12,7 @@ from nimble_lantern.core.lexicon.closed import DETERMINERS, DULL, LITTLE, SPEAKE
 from nimble_lantern.core.lexicon.names import GIVEN, SMALL_IN_TITLES
 from nimble_lantern.core.lexicon.sentences import CLOSINGS, SAYING, VERBS
 from nimble_lantern.core.writing.capitals import capitalised, starts_sentence
+from nimble_lantern.core.writing.forms import Number
 from nimble_lantern.core.writing.lexer import Element, Kind, Manner, lex
 from nimble_lantern.core.writing.marks import DIGITS_BESIDE, Spacing
 from nimble_lantern.core.writing.persons import ALSO_NAMES, may_sign
@@ -93,6 +95,7 @@ class _Writer:
         self.greeting = False
         self.named = True  # what is said may be a name
         self.following: Element | None = None
+        self.worded = (-1, 0)  # where a number in words that opens a sentence ends
         self.asked = False  # in quotation marks that hold a question or an exclamation
 
     @property
@@ -161,6 +164,8 @@ class _Writer:
     def _mark(self, element: Element) -> None:
         if element.text in ",:!" and self.greeting:
             self.greeting = False
+        if element.text == "." and _ABBREVIATED.search(self.left):
+            return  # "open at 8 a.m.", whose stop ends the sentence, too
         sign = _inside(self.left, element.text) if len(element.spoken) > 1 else element.text
         start = self._put(sign, element.spacing)
         # A dot in an address joins what follows as well.
@@ -194,15 +199,24 @@ class _Writer:
                 and number.words.replace("-", " ").isalpha()
                 and (number.digits.isdigit() and len(number.digits) < 3)
             )
-        if style == "words":
+        if style == "words" or self._goes_on_in_words(number):
             digits = False
         text = number.digits if digits else number.words
         if not digits and (starts or forced):
             text = capitalised(text)
         self.next_capital = ""
         start = self._put(self._cased(text), Spacing.SPACED)
+        if not digits and opening and number.cardinal:
+            self.worded = len(self.parts), len(self.text)
         part, end = len(self.parts), len(self.text)
         self.choices.append(Choice(part, start, end, digits=number.digits, words=number.words))
+
+    def _goes_on_in_words(self, number: Number) -> bool:
+        """Whether the first number of a range opens the sentence, in words: "eight to ten"."""
+        part, end = self.worded
+        between = self.text[end:].split() if part == len(self.parts) else []
+        linked = len(between) == 1 and between[0] in _LINKS
+        return linked and number.cardinal and len(number.words.split()) == 1
 
     def _word(self, element: Element, following: Element | None) -> None:
         text = element.text
@@ -318,6 +332,10 @@ class _Writer:
 _GOING_ON = frozenset("and but as while before when because then or".split())
 _OTHER = {"‘": "“", "“": "‘"}
 _CLOSING = {"‘": "’", "“": "”"}
+
+
+_LINKS = frozenset("to and or by feet foot".split())
+_ABBREVIATED = re.compile(r"\b(?:[^\W\d_]\.){2,}$")
 
 
 def _inside(left: str, sign: str) -> str:
