@@ -232,6 +232,12 @@ def closes_a_letter(sitting: Sitting, parse: Parse) -> bool:
     return text in CLOSINGS and isinstance(found, Places)
 
 
+def of_a_closing(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make yours sincerely kind regards"."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    return isinstance(target, Words) and {target.words, text} <= set(CLOSINGS)
+
+
 def told_of_a_cell(sitting: Sitting, parse: Parse) -> bool:
     """ "Ada is the cox of swift", in a table; a clause of more words tells of something else."""
     text = tuple(parse.args.get("text", ()))

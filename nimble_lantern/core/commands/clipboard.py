@@ -7,11 +7,15 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands.shifted import (
     at_an_edge_of_a_part,
+    begun_by,
     both_stand,
+    hangs_on_another,
+    no_sentence_itself,
     part_beside_another,
     parts_or_items,
     that_beside_a_block,
     that_has_a_place,
+    whole_sentence,
     with_all_below,
 )
 from nimble_lantern.core.commands.table_here import (
@@ -24,21 +28,21 @@ from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import named, quoted, words_in
 from nimble_lantern.core.composing.moving import (
     WHOLE,
-    below_the_title,
+    in_the_body,
     paste_at,
     relocate,
     stands_alone,
     two_lines,
+    within_its_sentence,
 )
 from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.composing.starting import room_beside
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.clauses import with_link
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
-from nimble_lantern.core.document.model import Document, Kind, Position, Range
+from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
-from nimble_lantern.core.lexicon.sentences import SUBORDINATE
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.measures import names_a_sort
 from nimble_lantern.core.targets.model import (
@@ -59,26 +63,6 @@ CATALOGUE.table(
         "(last | at the (end | bottom | back) | to the back | after everything [else])": "end",
     },
 )
-
-
-def _hangs_on_another(document: Document, clause: Range) -> bool:
-    """ "Because he held my foot" is no sentence by itself; "and Amir brings the lamps" is."""
-    block = document.blocks[clause.start.block]
-    before = block.text[: clause.start.offset].split()[-1:]
-    words = [*before, *document.text(clause).split()[:1]]
-    return any(word.lower().strip(",;") in SUBORDINATE for word in words)
-
-
-def _whole_sentence(sitting: Sitting, r: Range) -> Range:
-    """All the words of a sentence stand for the sentence, its stop included."""
-    if r.start.block != r.end.block:
-        return r
-    block = sitting.document.blocks[r.start.block]
-    after = block.text[r.end.offset : r.end.offset + 1]
-    closed = Position(r.end.block, r.end.offset + 1)
-    if after in (".", "?", "!") and (r.start.offset, closed.offset) in block.sentences:
-        return Range(r.start, closed)
-    return r
 
 
 def _taken(sitting: Sitting, target: Places) -> Sitting:
@@ -328,10 +312,11 @@ def move(
     edge: str = "end",
 ) -> Done | Refusal:
     """Move a target before or after another."""
+    target = begun_by(sitting, target, place)
     if target.unit is Unit.PARAGRAPH and len(target.ranges) > 1:
         return Refusal("Those paragraphs do not stand together.", "", "Move one of them.")
-    source = _whole_sentence(sitting, target.first)
-    if target.clause and _hangs_on_another(sitting.document, source):
+    source = whole_sentence(sitting, target.first)
+    if target.clause and hangs_on_another(sitting.document, source):
         here = units.block_range(sitting.document, source.start.block)
         around = units.within(sitting.document, "sentence", here)
         source = next(
@@ -365,8 +350,8 @@ def move(
     elif place is not None:
         goal = _round(sitting, target, goal)
     at = goal.start if before else goal.end
-    if place is None and before and not whole:
-        at = below_the_title(sitting, source, at)
+    if place is None and not whole:
+        at = in_the_body(sitting, source, at)
     if source.start < at < source.end or whole and source == goal:
         return Refusal("The words cannot go inside themselves.")
     # Below a heading stands a paragraph, and no more of the heading.
@@ -427,13 +412,13 @@ def copy_to(
     """Put a copy of a target before or after another."""
     goal = sitting.document.whole if place is None else place.first
     before = (side if place else edge) in ("before", "start")
-    pieces = sitting.document.pieces(_whole_sentence(sitting, target.first))
+    pieces = sitting.document.pieces(whole_sentence(sitting, target.first))
     whole = stands_alone(sitting.document, target)
     if place and (apart := room_beside(sitting, place, before, target.first)):
         sitting, goal, _ = apart
     at = goal.start if before else goal.end
-    if place is None and before and not whole:
-        at = below_the_title(sitting, target.first, at)
+    if place is None and not whole:
+        at = in_the_body(sitting, target.first, at)
     wrote = paste_at(sitting, at, pieces, whole)
     return Done(wrote.sitting, f"copied {quoted(wrote.text)}")
 
@@ -560,6 +545,21 @@ def move_in_its_paragraph(sitting: Sitting, target: Places, edge: str) -> Done |
     return move_to_edge(sitting, target, Places((whole,), unit=Unit.PARAGRAPH), edge)
 
 
+@command(
+    *_to_an_edge("(its | the | that) [own] sentence", no_sentence_itself),
+    heard=0,
+    example="move the word please to the start of its sentence",
+    group="revising",
+    moves=True,
+)
+def move_in_its_sentence(sitting: Sitting, target: Places, edge: str) -> Done | Refusal:
+    """Move words to the start or the end of the sentence that they stand in."""
+    wrote = within_its_sentence(sitting, target.first, edge == "start")
+    if wrote is None:
+        return Refusal("It is there already.")
+    return Done(wrote.sitting, f"moved {quoted(wrote.text)}")
+
+
 def _not_within_a_table(sitting: Sitting, parse: Parse) -> bool:
     """Rows and columns keep their cells where they are moved in their table."""
     place = parse.args.get("place")
@@ -587,8 +587,9 @@ def _fills_a_cell(sitting: Sitting, target: object) -> bool:
 )
 def move_to_edge(sitting: Sitting, target: Places, place: Places, edge: str) -> Done | Refusal:
     """Move a target to the start or the end of another."""
+    target = begun_by(sitting, target, place)
     whole = target.unit in WHOLE
-    source = _whole_sentence(sitting, target.first)
+    source = whole_sentence(sitting, target.first)
     inside = sitting.document.blocks[source.start.block].kind is Kind.ITEM
     if not whole and inside and place.unit is Unit.LIST:
         source, whole = units.block_range(sitting.document, source.start.block), True

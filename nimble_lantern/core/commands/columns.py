@@ -10,6 +10,7 @@ from nimble_lantern.core.document.tables import Table, table_at
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.lexicon.closed import ARTICLES
 from nimble_lantern.core.lexicon.figures import MONEY
+from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.sentences import TITLES
 from nimble_lantern.core.mending.knowing import spoken_words
 from nimble_lantern.core.targets.alike import kind_of
@@ -80,7 +81,12 @@ class Column(NamedTuple):
 def _kind(said: Said) -> str:
     """The kind of what a cell says; "mr orr" is a name as well."""
     titled = len(said) > 1 and said[0] in TITLES
-    return kind_of(said) or ("name" if titled else "")
+    unheard = len(said) == 1 and said[0].isalpha() and zipf(said[0]) < _UNHEARD_OF
+    return kind_of(said) or ("name" if titled or unheard else "")
+
+
+_UNHEARD_OF = 3.1
+"""On wordfreq's Zipf scale: what is rarer and stands alone is somebody's or something's name."""
 
 
 def columns_of(document: Document, table: Table) -> tuple[Column, ...]:

@@ -85,6 +85,15 @@ def mark_for_mark(sitting: Sitting, parse: Parse) -> bool:
     return bool(mark_named(tuple(bare_mark(tuple(parse.args.get("text", ()))))))
 
 
+def mark_for_a_mark(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make the semicolon a full stop", where one mark of that name stands."""
+    target = parse.args.get("target")
+    if not isinstance(target, Sign) or not mark_for_mark(sitting, parse):
+        return False
+    found = resolve(target, sitting)
+    return isinstance(found, Places) and len(found.ranges) == 1 and not found.ask
+
+
 def day_for_day(sitting: Sitting, parse: Parse) -> bool:
     """ "Tuesday for monday"; "six for seven" may be a score."""
     old, new = _said(parse)

@@ -5,6 +5,13 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands.breaking import once_inside
+from nimble_lantern.core.commands.joinable import (
+    named_part,
+    no_sentences,
+    no_table,
+    of_blocks,
+    whole_or_sentences,
+)
 from nimble_lantern.core.commands.table_here import head_two, headed, headed_cells
 from nimble_lantern.core.commands.when import (
     begins_a_block,
@@ -41,7 +48,6 @@ from nimble_lantern.core.targets.model import (
     Unit,
     Units,
     Words,
-    unit_named,
 )
 from nimble_lantern.core.targets.resolve import nth_like, resolve
 from nimble_lantern.core.targets.words import named_as_written
@@ -56,33 +62,17 @@ CATALOGUE.table(
 )
 
 
-def _of_blocks(sitting: Sitting, parse: Parse) -> bool:
-    """Whether units were named: "join the committee" and "sort the mail" are sentences."""
-    return not isinstance(parse.args.get("target"), Words)
-
-
-def _no_table(sitting: Sitting, parse: Parse) -> bool:
-    """A table is sorted by its rows."""
-    return _of_blocks(sitting, parse) and unit_named(parse.args.get("target")) is not Unit.TABLE
-
-
-def _no_sentences(sitting: Sitting, parse: Parse) -> bool:
-    """Sentences of one paragraph are joined in another way: with a mark or a word."""
-    unit = getattr(parse.args.get("target"), "unit", None)
-    return _of_blocks(sitting, parse) and unit is not Unit.SENTENCE
-
-
 def _joins(sitting: Sitting, parse: Parse) -> bool:
     """Paragraphs or lines; one of them to the one beside it by its first words, too: "join next
     meeting to the paragraph before"."""
     beside = bool(parse.args.get("neighbour")) and begins_a_block(sitting, parse)
-    return beside or _no_sentences(sitting, parse)
+    return beside or no_sentences(sitting, parse)
 
 
 def _as_written(sitting: Sitting, parse: Parse) -> bool:
     """ "You can have my room is its own paragraph", of words that stand there, or of a part."""
     target = parse.args.get("target")
-    return _of_blocks(sitting, parse) or named_as_written(sitting.document, target)
+    return of_blocks(sitting, parse) or named_as_written(sitting.document, target)
 
 
 def _two_parts(sitting: Sitting, parse: Parse) -> bool:
@@ -185,6 +175,8 @@ def _sentences(sitting: Sitting, parse: Parse) -> bool:
     "<make> {target} [<into>] (one | a single | one long) [sentence] [with {link}]",
     "make (one | a single) sentence [out] (of | from) {target} [with {link}]",
     "(join | combine | unite | merge) {target} [(together | into one | into one sentence)]",
+    "(put | run | bring | knock | pull) {target} together [(into | as | in) (one | a single)"
+    " [sentence]]",
     "{target} <shall> be (one | a single) [sentence]",
     example="join the last two sentences with and",
     group="revising",
@@ -216,18 +208,6 @@ def join_sentences(sitting: Sitting, target: Places, link: str = "") -> Done | R
 
 
 _LINKS = (("and", " and"), ("a comma", ","), ("a semicolon", ";"), ("a dash", " –"))
-
-
-def _whole(sitting: Sitting, parse: Parse) -> bool:
-    """ "Join the second paragraph to the third"; what is joined is never less than a block."""
-    named = [v for v in parse.args.values() if isinstance(v, Units)]
-    return all(v.unit in (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM) for v in named)
-
-
-def _named_part(sitting: Sitting, parse: Parse) -> bool:
-    """ "Split the second paragraph after the ferry"; "the paragraph" is the one it stands in."""
-    part = parse.args.get("whole")
-    return _whole(sitting, parse) and isinstance(part, Units) and part.order is not Order.THIS
 
 
 CATALOGUE.table(
@@ -265,7 +245,7 @@ def unbroken(sitting: Sitting, target: Places) -> Done | Refusal:
     "(join | combine | unite | merge) {first:part} (to | with | and | onto) the {position} [one]",
     example="join the second paragraph to the third",
     group="revising",
-    when=_whole,
+    when=whole_or_sentences,
 )
 def join_to(
     sitting: Sitting, first: Places, second: Places | None = None, position: int = 0
@@ -275,13 +255,16 @@ def join_to(
     if isinstance(other, Refusal):
         return other
     places = sorted((*first.ranges, *other.ranges))
+    if first.unit is Unit.SENTENCE:
+        both = Range(places[0].start, places[-1].end)
+        return join_sentences(sitting, Places((both,), unit=Unit.SENTENCE))
     if places[-1].start.block - places[0].start.block >= len(places):
         return Refusal("They do not stand one after the other.", "", "Move one of them first.")
     return join(sitting, Places(tuple(places)))
 
 
 @command(
-    "split the paragraph {side:beside} {target}",
+    "(split | break | divide | cut) the paragraph {side:beside} {target}",
     "(start | begin) a [new] paragraph {side:beside} {target}",
     "(make | put | insert | add) a new paragraph {side:beside} {target}",
     "split [the paragraph] at {target}",
@@ -291,7 +274,7 @@ def join_to(
     Way("(in | on | as) a paragraph of {target:its} own", when=just_made),
     "<wish> {target} to (start | begin) [on] a new paragraph",
     "{target} <shall> (start | begin) a new paragraph",
-    Way("{target} (starts | begins) a new paragraph", when=_of_blocks),
+    Way("{target} (starts | begins) a new paragraph", when=of_blocks),
     "break the paragraph {side:beside} {target}",
     "(split | break | separate) {target} off [(into | to | in | as) <own_paragraph>]",
     "(split | break | separate) off {target} [(into | to | in | as) <own_paragraph>]",
@@ -357,7 +340,7 @@ def _between(document: Document, b: int, side: str) -> Format:
     "(split | divide | break) {whole:target} [up | in two] at {target}",
     example="split the second paragraph after the ferry",
     group="revising",
-    when=_named_part,
+    when=named_part,
     every_place=True,
 )
 def split_part(
@@ -574,7 +557,7 @@ CATALOGUE.table(
     Way("(sort | alphabetise) (it | them | these | this) [alphabetically]", when=in_an_item),
     example="sort the list",
     group="revising",
-    when=_no_table,
+    when=no_table,
 )
 def sort(sitting: Sitting, target: Places | None = None, sorting: int = 1) -> Done | Refusal:
     """Put the items of a list, or paragraphs, in alphabetical order."""

@@ -289,7 +289,12 @@ def _behind_an_item(sitting: Sitting, parse: Parse) -> bool:
         when=_an_item,
     ),
     Way("[add] (a | another) list item {text:words} [at the end of the list]", when=_an_item),
-    Way("list item {text:words} at the end of the list", when=there_is_a_list),
+    *each(
+        there_is_a_list,
+        "list item {text:words} at the end of the list",
+        "[(add | put)] [(a | another)] (new | last) (item | bullet | point) [(at | on | to) the"
+        " [very] (end | bottom | foot)] [of the list] [saying] {text:words}",
+    ),
     Way("[and] (also | plus) {text:words} (on | to) the list", when=_an_item),
     Way(
         "{text:words} (goes | belongs | <shall> (go | be)) (on | in) the list [(as well | too |"

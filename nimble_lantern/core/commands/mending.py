@@ -409,7 +409,7 @@ def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
         "(you | it) (heard | wrote | put | have | got) {old:words} [(but | and)] i said {text}",
         "(it's | it is) not {old:words} (it's | it is | but) {text}",
     ),
-    Way("(make it | make that | it should be | it's | it is) {text}", when=_one_here),
+    Way("(make it | make that | [it] should be | it's | it is) {text}", when=_one_here),
     Way("(the | that) {sort} <shall> (be | say | read) {text}", when=_of_that_kind_here),
     Way("<change> (the | that) {sort} to {text}", when=_of_that_kind),
     Way("(make | set) (the | that) {sort} [to] {text}", when=_of_that_kind),

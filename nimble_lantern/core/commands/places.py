@@ -52,6 +52,13 @@ def _names_a_part(sitting: Sitting, parse: Parse) -> bool:
     return part and _is_a_name(sitting, parse)
 
 
+def _names_no_title(sitting: Sitting, parse: Parse) -> bool:
+    """ "Call the title harbour news" says what it is to say."""
+    target = parse.args.get("target")
+    titled = isinstance(target, Units) and target.unit is Unit.HEADING
+    return not titled and _names_a_part(sitting, parse)
+
+
 _NO_PLACES = (Unit.DOCUMENT, Unit.CHARACTER, Unit.COLUMN)
 """What is called so has another meaning: a column has a heading."""
 _NO_NAMES = frozenset(
@@ -83,8 +90,8 @@ _NO_NAMES = frozenset(
     *each(
         _names_a_part,
         "(mark | name | label | bookmark) {target} [as] {text:name_given}",
-        "call {target} {text:name_given}",
     ),
+    Way("call {target} {text:name_given}", when=_names_no_title),
     "bookmark (this | here) [as] {text:words}",
     "(call | name) here {text:name_given}",
     "(let | <wish>) this (place | spot | point) [to] be (known as | called | named) {text:words}",

@@ -158,3 +158,9 @@ OF_A_CELL = (
     "[the] {column:words} (for | of | in | on | at) {row:words} <shall> (be | say) {text:words}",
 )
 """How words are put into the cell of a row and a column that are named."""
+OF_A_CELL_TOGETHER = (
+    "(put | write | enter | set | add) {text:words} (in | into | for | at | under | on | down for)"
+    " [the] {row:words} {column:words} [(cell | box | slot | square | space)]",
+    "(make | let) [the] {row:words} {column:words} [be] {text:words}",
+)
+"""The same, where row and column are named together: "put Ruth in Tuesday evening"."""

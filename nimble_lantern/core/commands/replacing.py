@@ -294,6 +294,7 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("{target} to {text:words}", when=becoming.nearly_the_same),
     Way("(make | let) {target} [(say | read | be)] {text}", when=becoming.of_a_line),
+    Way("make {target} [into] {text}", when=becoming.of_a_closing),
     Way("(rename | retitle) {target} [(to | as | into)] {text}", when=becoming.of_a_heading),
     Way("call {target} {text:words}", when=becoming.of_a_heading),
     Way(
@@ -306,6 +307,11 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
         "[(a | an)] {text:words} (instead of | in place of | for) {target:a_mark}",
         "(make | turn) {target:a_mark} [into] [(a | an)] {text}",
         "{target:a_mark} <shall> (be | become) [(a | an)] {text}",
+    ),
+    *each(
+        instead.mark_for_a_mark,
+        "(make | turn) {target} [into] [(a | an)] {text}",
+        "{target} <shall> (be | become) [(a | an)] {text}",
     ),
     Way(
         "{target} {why:words} so [let's] (make it | make that | change it to | have | put | say)"

@@ -2,9 +2,13 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from nimble_lantern.core.document import units
+from nimble_lantern.core.document.model import Document, Kind, Position, Range
 from nimble_lantern.core.grammar.catalogue import Parse, rule
-from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.lexicon.closed import LITTLE, OF_DEGREE_AND_TIME, PREPOSITIONS
+from nimble_lantern.core.lexicon.sentences import SUBORDINATE
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import (
@@ -105,6 +109,59 @@ def both_stand(sitting: Sitting, parse: Parse) -> bool:
     """ "Brass should go before door", where both stand: it is there already, and is moved."""
     named = [parse.args.get("target"), parse.args.get("place")]
     return all(named_as_written(sitting.document, value) for value in named)
+
+
+def whole_sentence(sitting: Sitting, r: Range) -> Range:
+    """All the words of a sentence stand for the sentence, its stop included."""
+    if r.start.block != r.end.block:
+        return r
+    block = sitting.document.blocks[r.start.block]
+    after = block.text[r.end.offset : r.end.offset + 1]
+    closed = Position(r.end.block, r.end.offset + 1)
+    if after in (".", "?", "!") and (r.start.offset, closed.offset) in block.sentences:
+        return Range(r.start, closed)
+    return r
+
+
+def hangs_on_another(document: Document, clause: Range) -> bool:
+    """ "Because he held my foot" is no sentence by itself; "and Amir brings the lamps" is."""
+    block = document.blocks[clause.start.block]
+    before = block.text[: clause.start.offset].split()[-1:]
+    words = [*before, *document.text(clause).split()[:1]]
+    return any(word.lower().strip(",;") in SUBORDINATE for word in words)
+
+
+def no_sentence_itself(sitting: Sitting, parse: Parse) -> bool:
+    """Words of a sentence, and not one or more of them: "move the second sentence to ..."."""
+    target = parse.args.get("target")
+    whole = isinstance(target, Units) and target.unit is not Unit.WORD
+    return not whole and parts_or_items(sitting, parse)
+
+
+def begun_by(sitting: Sitting, target: Places, place: Places | None) -> Places:
+    """The sentence that words begin, where they are moved beside others: "move the band to the end"
+    takes all of "The band plays until noon." there.
+
+    `place`: beside what, or in what; None for the whole text.
+    """
+    r = target.first
+    block = sitting.document.blocks[r.start.block]
+    words = sitting.document.text(r).split()
+    told = target.unit is None and len(target.ranges) == 1 and len(words) > 1
+    if not told or block.cell is not None or block.kind not in (Kind.PARAGRAPH, Kind.QUOTATION):
+        return target
+    if words[0].lower().strip(",") in PREPOSITIONS | SUBORDINATE | OF_DEGREE_AND_TIME:
+        return target  # "on monday" may stand anywhere in its sentence
+    sentences = units.in_block(sitting.document, r.start.block, "sentence")
+    begun = next((s for s in sentences if s.start == r.start and r.end < s.end), None)
+    if begun is None:
+        return target
+    if place is not None and begun.start <= place.first.start and place.first.end <= begun.end:
+        return target
+    alone = units.block_range(sitting.document, r.start.block) == begun
+    if alone and (place is None or place.unit not in (Unit.SENTENCE, None)):
+        return replace(target, ranges=(begun,), unit=Unit.PARAGRAPH)
+    return replace(target, ranges=(begun,), unit=Unit.SENTENCE)
 
 
 def with_all_below(sitting: Sitting, place: Places) -> Places:

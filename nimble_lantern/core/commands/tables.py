@@ -550,7 +550,7 @@ def to_text(sitting: Sitting, table: Table, listed: str = "") -> Done | Refusal:
     Way("row {rows:number} column {columns:number} (is | says | should say) {text:words}",
         when=in_table),
     *each(put_in.a_row_and_a_column, *put_in.OF_A_CELL),
-    *each(put_in.a_row_and_its_column,
+    *each(put_in.a_row_and_its_column, *put_in.OF_A_CELL_TOGETHER,
             "(set | make | change) [the] {row:words} {column:words} (to | as | be) {text:words}",
             "[the] {row:words} {column:words} <shall> (be | say) {text:words}"),
     Way("[the] {row:words} {column:words} (is | are) [now] {text:words}", when=put_in.of_its_kind),

@@ -239,3 +239,34 @@ def put_thing(
 ) -> Refusal:
     """Pictures, footnotes and their like cannot be put in here yet."""
     return Refusal(f"{thing} cannot be put in here yet.")
+
+
+CATALOGUE.table(
+    "unknown_look",
+    {
+        "small (caps | capitals)": "Small capitals",
+        "(a drop cap | drop caps | a dropped capital)": "Dropped capitals",
+        "(outline | outlined letters | hollow letters)": "Outlined letters",
+        "([a] shadow | shadowed letters)": "Shadows",
+        "(a double underline | double underlining)": "Double lines under words",
+    },
+    heard=False,
+)
+
+
+@command(
+    "<make> {target} [(in | into)] {look:unknown_look}",
+    "(put | set | write | print | have | use) {target} (in | into) {look:unknown_look}",
+    "(put | use | have | apply) {look:unknown_look} (on | for | to | in | under) {target}",
+    "{look:unknown_look} (on | for | under) {target}",
+    "{target} (in | with) {look:unknown_look}",
+    "(i want | i'd like | give) {target} (in | with) {look:unknown_look}",
+    example="put the title in small capitals",
+    group="format",
+    heard=0,
+)
+def no_such_look(sitting: Sitting, target: Places, look: str) -> Refusal:
+    """A look that this desk does not have."""
+    return Refusal(
+        f"{look} cannot be made here.", "", "“Upper case”, “bold” and “larger” can be said."
+    )

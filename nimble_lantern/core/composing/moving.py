@@ -6,12 +6,13 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.composing.carrying import carried
-from nimble_lantern.core.composing.placing import Wrote, trimmed
+from nimble_lantern.core.composing.placing import Wrote, keeps_capital, trimmed
 from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.document.clauses import with_link
 from nimble_lantern.core.document.edits import (
     AddBlocks,
     Edit,
+    Splice,
     insert,
 )
 from nimble_lantern.core.document.model import (
@@ -26,7 +27,7 @@ from nimble_lantern.core.document.model import (
 from nimble_lantern.core.document.tables import as_pasted, outside
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.targets.letter import greeting
+from nimble_lantern.core.targets.letter import foot, greeting
 from nimble_lantern.core.targets.model import Places, Unit
 
 
@@ -98,6 +99,40 @@ def relocate(
     return replace(wrote, sitting=carried(sitting.document, source, wrote.sitting, begins))
 
 
+def within_its_sentence(sitting: Sitting, source: Range, first: bool) -> Wrote | None:
+    """Move words to the start of their sentence, or before the stop that ends it, and the capital
+    with which it begins to the word that does so then; None if they are there."""
+    block = sitting.document.blocks[source.start.block]
+    found = [(a, b) for a, b in block.sentences if a <= source.start.offset < b]
+    start, end = found[0] if found else (0, len(block.text))
+    text = block.text[start:end].rstrip()
+    end = start + len(text.rstrip(".?!…"))
+    there = source.start.offset == start if first else source.end.offset >= end
+    if there or source.end.offset > start + len(text):
+        return None
+    led = source.start.offset == start
+    wrote = relocate(sitting, source, source.start._replace(offset=start if first else end), False)
+    moved = wrote.range
+    upper, lower = (moved.start.offset, moved.end.offset + 1) if first else (start, None)
+    if led and not first:
+        lower = moved.start.offset
+    elif not first:
+        return wrote
+    edit = Edit(_recased(wrote.sitting, moved.start.block, upper, lower))
+    return replace(wrote, sitting=wrote.sitting.edited(edit).about([moved]))
+
+
+def _recased(sitting: Sitting, b: int, upper: int, lower: int | None) -> tuple[Splice, ...]:
+    """A capital at one place of a block, and a small letter at another, unless that is a name's."""
+    block, made = sitting.document.blocks[b], list[Splice]()
+    word = next((block.text[s:e] for s, e in block.words if s == lower), "")
+    for at, letter in ((upper, block.text[upper : upper + 1].upper()), (lower, word[:1].lower())):
+        if at is None or not letter or at == lower and keeps_capital(sitting, word):
+            continue
+        made.append(Splice(b, at, at + 1, Piece(letter, block.piece(at, at + 1).spans)))
+    return tuple(made)
+
+
 def _begins(wrote: Wrote, text: str) -> Position:
     """Where words that were put in begin, with the spaces before them."""
     start = wrote.range.start
@@ -131,8 +166,15 @@ def two_lines(document: Document, source: Range, goal: Range, before: bool) -> b
     return edge and kinds == {Kind.PARAGRAPH}
 
 
-def below_the_title(sitting: Sitting, source: Range, at: Position) -> Position:
-    """ "Put the last sentence first" makes it no part of the title, nor of a letter's greeting."""
+def in_the_body(sitting: Sitting, source: Range, at: Position) -> Position:
+    """ "Put the last sentence first" makes it no part of the title, nor of a letter's greeting, and
+    "move it to the end" no part of the name below it."""
+    signed = foot(sitting.document)
+    if signed is not None and at == sitting.document.end and source.end <= signed.start:
+        above = signed.start.block - 1
+        if signed.start.offset == 0 and above >= 0:
+            return block_range(sitting.document, above).end
+        return at
     blocks = sitting.document.blocks
     greets = greeting(sitting.document)
     headed = blocks[0].kind is Kind.HEADING

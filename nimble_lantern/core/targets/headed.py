@@ -81,6 +81,12 @@ def _line_of(words: tuple[str, ...]) -> Tabled:
     return Tabled(Unit.ROW, _bare(words))
 
 
+@rule("target", "{words:owner} (item | bullet | point | bullet point | list item)", heard=False)
+def _item_of(words: tuple[str, ...]) -> Holding:
+    """ "Ida's item": the one that names her."""
+    return Holding(Unit.ITEM, Words(_bare(words)))
+
+
 @rule(
     "target",
     "[the] column under {words}",
