@@ -104,7 +104,11 @@ CATALOGUE.table(
     Way("(say | tell me) what {target} says", when=plainly_read),
     Way("(what does | what do | what's) {target} say", when=plainly_read),
     "(what is | what's) in ({target:cell_part} | {target:crossed})",
-    Way("(who | what | when) is {target:crossed}", when=is_found),
+    Way(
+        "(who is | what is | what's | when is | how (much | many) (is | are) | tell me | give me"
+        " | read [(me | out)]) {target:crossed}",
+        when=is_found,
+    ),
     Way(
         "(read [me] [out] | tell me | let me hear) what (i | we | it) [have] (said | says | wrote |"
         " written) about {target:what_about}",

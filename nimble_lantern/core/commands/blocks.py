@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.table_here import column_headed
-from nimble_lantern.core.commands.when import in_an_item, names_a_part, there_is_a_list
+from nimble_lantern.core.commands.when import in_an_item, names_a_part, of_no_table, there_is_a_list
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import on_a_new_line
 from nimble_lantern.core.composing.itemising import apart, as_items, several_lines
@@ -78,12 +78,6 @@ def _become(
         return Done(after, f"{many(count, 'paragraph')}: {what}")
     text = after.document.text(after.that[0]) if after.that else ""
     return Done(after, f"{quoted(text)} is {what}" if text else what)
-
-
-def _no_table(sitting: Sitting, parse: Parse) -> bool:
-    """A table becomes text in its own way."""
-    target = parse.args.get("target")
-    return not isinstance(target, Units) or target.unit is not Unit.TABLE
 
 
 def _whole(sitting: Sitting, parse: Parse) -> bool:
@@ -227,7 +221,7 @@ def _of_paragraphs(sitting: Sitting, parse: Parse) -> bool:
     example="normal text",
     group="format",
     here=True,
-    when=_no_table,
+    when=of_no_table,
 )
 def normal(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     """Make a heading, list item or quotation an ordinary paragraph again."""

@@ -24,8 +24,13 @@ def _only_a_heading(sitting: Sitting, parse: Parse) -> bool:
 
 def _one_column(sitting: Sitting, parse: Parse) -> bool:
     """ "Call the third column washing up"."""
-    target = parse.args.get("target")
-    return isinstance(target, Units) and target.unit is Unit.COLUMN and target.count == 1
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    table = here(sitting)
+    if isinstance(table, Refusal) or not isinstance(target, Units):
+        return False
+    # "Rename the column skipper to captain" names it.
+    named = len(text) > 2 and column_named(sitting, table, text[:1]) is not None
+    return target.unit is Unit.COLUMN and target.count == 1 and not named
 
 
 def _is_a_column(sitting: Sitting, parse: Parse) -> bool:
@@ -34,6 +39,9 @@ def _is_a_column(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     "(call | name | rename | head | label) the {words} column [(to | as)] {text:words}",
+    "(call | name | rename | head | label | change) the column [(called | named)] {words}"
+    " (to | as | into) {text:words}",
+    "[the] {words} column is now (called | named | headed) {text:words}",
     "(rename | change | set) the heading [of] {words} [to] {text:words}",
     "[the] heading {words} (<shall> (be | say | read) | becomes | is now | to) {text:words}",
     "[the] {words} column <shall> be [now] (called | named | headed) {text:words}",

@@ -355,6 +355,8 @@ def split_part(
 
 @command(
     "(swap | exchange | switch | transpose | interchange) {a:target} (and | with) {b:target}",
+    "(swap | exchange | switch) the [two] (rows | words | names | items) {a:target} (and | with)"
+    " {b:target}",
     "(swap | exchange | switch | transpose | interchange) {target}",
     "(swap | exchange | switch | trade) {target:pair_of}",
     "(swap | exchange | switch | change) [the] (place | places | position | positions) of"
@@ -372,6 +374,7 @@ def split_part(
     *each(
         _heads_two,
         "(swap | exchange | switch) [the] {name:words} (and | with) [the] {words} [columns]",
+        "(swap | exchange | switch) the [two] columns {name:words} (and | with) [the] {words}",
         "[the] {name:words} and [the] {words} (swapped | the other way round)",
     ),
     Way(

@@ -15,6 +15,7 @@ from nimble_lantern.core.writing.cardinals import cardinal
 _MARKS = (("comma",), ("semicolon",), ("next", "cell"), ("next",), ("then",))
 _LINKS = frozenset("and with in on at for is has gets takes".split())
 _CLEARLY = 1.0
+_FEW_COLUMNS = 2
 
 
 def cells_said(document: Document, table: Table, words: Sequence[str]) -> tuple[Said, ...] | None:
@@ -28,7 +29,12 @@ def cells_said(document: Document, table: Table, words: Sequence[str]) -> tuple[
     bare = tuple(w for w in words if w not in _LINKS)
     if len(bare) == 1:
         return (bare,)
-    ways = _best_ways(words, columns_of(document, table))
+    columns = columns_of(document, table)
+    ways = _best_ways(words, columns)
+    while not ways and len(columns) > _FEW_COLUMNS:
+        # Too few words for all the columns: the last ones stay empty.
+        columns = columns[:-1]
+        ways = _best_ways(words, columns)
     if not ways or len(ways) > 1 and ways[0][0] - ways[1][0] < _CLEARLY:
         return None
     return ways[0][1]
@@ -57,9 +63,6 @@ def are_a_row(document: Document, table: Table, text: Said) -> bool:
     """Whether words are all the cells of a row; with a word for each, two of no known kind do."""
     a_word_each = len(text) == table.columns > _FEW_COLUMNS
     return shared_surely(document, table, text, besides=1 + a_word_each)
-
-
-_FEW_COLUMNS = 2
 
 
 def _parted(words: Said) -> tuple[Said, ...]:

@@ -147,7 +147,7 @@ def begun_by(sitting: Sitting, target: Places, place: Places | None) -> Places:
     r = target.first
     block = sitting.document.blocks[r.start.block]
     words = sitting.document.text(r).split()
-    told = target.unit is None and len(target.ranges) == 1 and len(words) > 1
+    told = target.unit is None and len(target.ranges) == 1 and len(words) > 1 and not target.clause
     if not told or block.cell is not None or block.kind not in (Kind.PARAGRAPH, Kind.QUOTATION):
         return target
     if words[0].lower().strip(",") in PREPOSITIONS | SUBORDINATE | OF_DEGREE_AND_TIME:

@@ -9,6 +9,7 @@ from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import (
     Holding,
     Places,
+    Tabled,
     That,
     Unit,
     Units,
@@ -16,6 +17,7 @@ from nimble_lantern.core.targets.model import (
     as_things,
     of_a_grid,
     of_the_page,
+    unit_named,
 )
 from nimble_lantern.core.targets.ones import numbered_alone
 from nimble_lantern.core.targets.resolve import resolve
@@ -102,6 +104,16 @@ def names_a_list(sitting: Sitting, parse: Parse) -> bool:
 def is_found(sitting: Sitting, parse: Parse) -> bool:
     """ "Who is the cox of the otter", where a cell says it; "what we said about cleaning"."""
     return isinstance(resolve(parse.args["target"], sitting), Places)
+
+
+def of_no_table(sitting: Sitting, parse: Parse) -> bool:
+    """A table becomes text in its own way, and "the numbers under length" are what cells say."""
+    target = parse.args.get("target")
+    if isinstance(target, Words):
+        found = resolve(target, sitting)
+        blocks = sitting.document.blocks
+        return not isinstance(found, Places) or blocks[found.first.start.block].cell is None
+    return not isinstance(target, Tabled) and unit_named(target) is not Unit.TABLE
 
 
 def after_a_command(sitting: Sitting, parse: Parse) -> bool:

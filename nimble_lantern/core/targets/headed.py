@@ -135,13 +135,14 @@ def _under(words: tuple[str, ...]) -> Tabled:
 
 @rule(
     "target",
-    "(everything | all | all that is | what is | [all] the (words | cells | entries | numbers |"
-    " figures | amounts)) (in | of) [the]"
+    "(everything | all | all that is | what is | [all] [of] the (words | cells | entries | numbers"
+    " | figures | amounts | names)) (in | of) [the]"
     " {words} {unit:tabled}",
     heard=False,
 )
 def _all_of(words: tuple[str, ...], unit: Unit) -> Tabled:
-    return Tabled(unit, _bare(words))
+    """ "Everything in the fee column": what it says, and not the column."""
+    return Tabled(unit, _bare(words), below=True)
 
 
 @rule(
@@ -362,4 +363,5 @@ def _cell_part(target: Target) -> Target | None:
 
 @rule("grid_part", "{target}", heard=False)
 def _grid_part(target: Target) -> Target | None:
-    return target if of_a_grid(target) else None
+    said = isinstance(target, Tabled) and target.below  # what its cells say is no part of a table
+    return target if of_a_grid(target) and not said else None

@@ -190,7 +190,8 @@ def _tabled(target: Tabled, view: View, near: bool) -> Answer:
         else:
             r = row_of(blocks, table, target.words)
             if r is not None:
-                return Places((table.row(blocks, r),), unit=Unit.ROW)
+                whole = table.row(blocks, r)
+                return Places((whole,), unit=Unit.CELL if target.below else Unit.ROW)
     said = f"No {target.unit.value} is called “{' '.join(target.words)}”."
     return Absent(said) if target.guessed else Refusal(said)
 

@@ -254,7 +254,8 @@ def _of_a_house(words: Sequence[str], j: int, value: int) -> str:
 
 def _is_long(number: Number) -> bool:
     """Whether nobody would write a decimal in words: "sixty six point six percent"."""
-    return number.used > _MOST_IN_WORDS and number.digits.split()[0][-1] in "0123456789%"
+    figures, *unit = number.digits.split()
+    return number.used - len(unit) > _MOST_IN_WORDS and figures[-1] in "0123456789%"
 
 
 _MOST_IN_WORDS = 3

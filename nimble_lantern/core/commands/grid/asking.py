@@ -31,6 +31,71 @@ def _two_columns(sitting: Sitting, parse: Parse) -> bool:
     return told and heads_a_column(sitting, parse)
 
 
+CATALOGUE.table(
+    "outdoing",
+    {
+        said: (most, tuple(of.split()))
+        for of, sides in {
+            "length": ("longest", "shortest"),
+            "height": ("(tallest | highest)", "lowest"),
+            "price fee cost amount": (
+                "(dearest | most expensive | priciest)", "(cheapest | least expensive)"
+            ),
+            "weight": ("heaviest", "lightest"),
+            "age": ("oldest", "youngest"),
+            "size number": ("(biggest | largest)", "smallest"),
+            "width": ("widest", "narrowest"),
+            "depth": ("deepest", "shallowest"),
+            "speed": ("(fastest | quickest)", "slowest"),
+            "distance miles": ("farthest", "nearest"),
+        }.items()
+        for said, most in zip(sides, (True, False), strict=True)
+    },
+    heard=False,
+)  # fmt: skip
+
+
+def _measured(sitting: Sitting, table: Table, of: tuple[str, ...]) -> str | None:
+    """The heading under which stands what an adjective measures: "length" of "the longest"."""
+    return next((name for name in of if column_named(sitting, table, (name,)) is not None), None)
+
+
+def _is_measured(sitting: Sitting, parse: Parse) -> bool:
+    """ "Which boat is the longest", where a column is called length and another one boat."""
+    table, kind = here(sitting), tuple(parse.args.get("kind", ()))
+    if isinstance(table, Refusal) or _measured(sitting, table, parse.args["by"][1]) is None:
+        return False
+    return kind in ((), ("one",)) or column_named(sitting, table, kind) is not None
+
+
+@command(
+    "(which | what) {kind:words} (is | was | are) [the] {by:outdoing}",
+    "(what is | what's | which is | which are | find | show me | tell me | where is) the"
+    " {by:outdoing} [{kind:words}]",
+    "{who:asks_who} is [the] {by:outdoing}",
+    example="which boat is the longest",
+    group="format",
+    heard=0,
+    shows=True,
+    when=_is_measured,
+)
+def outdoes(
+    sitting: Sitting,
+    by: tuple[bool, tuple[str, ...]],
+    kind: tuple[str, ...] = (),
+    who: bool = False,
+) -> Done | Refusal:
+    """Tell which row has the most or least of what an adjective measures."""
+    table = here(sitting)
+    falling, of = by
+    if isinstance(table, Refusal):
+        return table
+    heading = _measured(sitting, table, of)
+    assert heading is not None
+    named = kind if kind != ("one",) else ()
+    return most(sitting, words=(heading,), falling=falling, kind=named, who=who)
+
+
 @command(
     Way(
         f"(which | what) {{kind:words}} {_HAS} [the] {{falling:extreme}} [(number | amount) of]"

@@ -20,8 +20,9 @@ from nimble_lantern.core.composing.tabling import empty_cell, has_header, rebuil
 from nimble_lantern.core.document.tables import Table, table_at
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
-from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, LITTLE, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
+from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Unit
 from nimble_lantern.core.targets.words import exact
@@ -46,7 +47,8 @@ def _clear_or_sure(sitting: Sitting, parse: Parse) -> bool:
     """ "New row sunday ruth tom", also from outside, where those can only be its cells."""
     table, text = here(sitting), tuple(parse.args.get("text", ()))
     sure = not isinstance(table, Refusal) and shared_surely(sitting.document, table, text)
-    return sure or _clear_in_the_table(sitting, parse)
+    told = LITTLE.isdisjoint(text) and VERBS.isdisjoint(text)  # "new row tern ola thirty six"
+    return sure or _clear_in_the_table(sitting, parse) or told and _clear(sitting, parse)
 
 
 def _surely_a_row(sitting: Sitting, parse: Parse) -> bool:
@@ -104,7 +106,8 @@ def _new_and_clear(sitting: Sitting, parse: Parse) -> bool:
         _new_and_clear,
         "(<adding> | put | enter | write) {text:words} (to | in | into) <the_table>",
         "(<adding> | put | enter | write) {text:words} (at | to) the (end | bottom) of <the_table>",
-        "(<adding> | put | enter | write) {text:words} as a [new] row",
+        "(<adding> | put | enter | write) {text:words} (as | in | into | on) (a | another) [new]"
+        " row",
     ),
     example="add a row with hester comma gull comma cox",
     group="format",

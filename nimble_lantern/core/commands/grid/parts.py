@@ -475,10 +475,11 @@ def _moved_beside(sitting: Sitting, found: Part, there: Part, side: int) -> Done
     "(another | one more) copy of {target:grid_part}",
     "make (a copy | another copy) of {target:grid_part}",
     "copy {target:grid_part} (below | beside | next to) it",
-    "(copy | duplicate | repeat | put a copy of) {target:grid_part}"
-    " ({steps:ending} | {steps:ending_of_table})",
+    "(copy | duplicate | repeat | (put | add | insert | make) (a | another) copy of)"
+    " {target:grid_part} ({steps:ending} | {steps:ending_of_table})",
     "(copy | duplicate | repeat | put a copy of) {target:grid_part} {side} {goal:grid_part}",
     Way("(copy | duplicate | repeat) {target:grid_part} {side} {goal:row_named}", when=_to_a_row),
+    "(copy | duplicate | repeat) {target:row_named} {steps:ending_of_table}",
     heard=0,
     example="duplicate row two",
     group="format",
