@@ -195,7 +195,7 @@ def lower(sitting: Sitting, target: Places, letter: tuple[str, ...] = ()) -> Don
     " capital [letter]",
     "(<make> | write | start | begin | give) (every | each) word (in | of) {target} [with] (a"
     " capital [letter] | capitalised | capitalized)",
-    "capitalise {target} like a (title | headline)",
+    "capitalise {target} (like | as) a (title | headline | heading)",
     example="make the last sentence title case",
     group="revising",
 )

@@ -10,7 +10,9 @@ from nimble_lantern.core.commands.shifted import (
     begun_by,
     both_stand,
     hangs_on_another,
+    no_cutback,
     no_sentence_itself,
+    of_whole_sentences,
     part_beside_another,
     parts_or_items,
     that_beside_a_block,
@@ -44,7 +46,6 @@ from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.measures import names_a_sort
 from nimble_lantern.core.targets.model import (
     Places,
     Unit,
@@ -53,7 +54,6 @@ from nimble_lantern.core.targets.model import (
     of_a_grid,
 )
 from nimble_lantern.core.targets.resolve import nth_like, one_like, resolve
-from nimble_lantern.core.targets.words import places
 
 CATALOGUE.table(
     "atedge",
@@ -81,36 +81,29 @@ def _taken(sitting: Sitting, target: Places) -> Sitting:
     Way("(<wish> | grab | pick up) a copy of {target}", when=names_a_part),
     Way("{target} (to | onto) the clipboard", when=names_a_part),
     example="copy the last sentence",
-         group="revising", light=True,
+    group="revising",
+    light=True,
     by_rows=True,
-)  # fmt: skip
+)
 def copy(sitting: Sitting, target: Places) -> Done:
     """Copy a target, to be pasted."""
+    target = of_whole_sentences(sitting, target)
     ranges = target.ranges if target.unit in WHOLE else target.ranges[:1]
     return Done(_taken(sitting, target).about(ranges), f"copied {named(sitting.document, ranges)}")
 
 
-def _no_cutback(sitting: Sitting, parse: Parse) -> bool:
-    """ "Cut the price" asks for another price, where no such word stands."""
-    target = parse.args.get("target")
-    if not isinstance(target, Words) or not names_a_sort(target.words):
-        return True
-    return bool(places(sitting.document, target.words))
-
-
 @command(
     "cut {target} [to the clipboard]",
-    "cut {target} out",
-    "cut out {target}",
-    "snip {target} out",
-    "snip out {target}",
+    "(cut | snip) {target} out",
+    "(cut | snip) out {target}",
     example="cut the last sentence",
     group="revising",
     destructive=True,
-    when=_no_cutback,
+    when=no_cutback,
 )
 def cut(sitting: Sitting, target: Places) -> Done:
     """Take a target out, to be pasted."""
+    target = of_whole_sentences(sitting, target)
     whole = target.unit in WHOLE
     ranges = target.ranges if whole else target.ranges[:1]
     count, what = words_in(sitting, ranges), named(sitting.document, ranges)
@@ -350,7 +343,7 @@ def move(
     elif place is not None:
         goal = _round(sitting, target, goal)
     at = goal.start if before else goal.end
-    if place is None and not whole:
+    if place is None and (not whole or target.unit is Unit.SECTION):
         at = in_the_body(sitting, source, at)
     if source.start < at < source.end or whole and source == goal:
         return Refusal("The words cannot go inside themselves.")

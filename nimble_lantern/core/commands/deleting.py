@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands.table_here import part_out, rows_covered, table_of, whole_out
 from nimble_lantern.core.commands.wording import many, named, near, words_in
-from nimble_lantern.core.composing.removing import remove
+from nimble_lantern.core.composing.removing import remove, with_its_pair
 from nimble_lantern.core.document import edits, units
 from nimble_lantern.core.document.clauses import with_link
 from nimble_lantern.core.document.model import Kind, Range
@@ -215,6 +215,7 @@ def delete(sitting: Sitting, target: Places) -> Done:
     if target.unit in (Unit.LINE, Unit.ROW) and (rows := rows_covered(sitting, ranges)):
         # "The line with tom in it", of a table.
         return part_out(sitting, rows)
+    ranges = tuple(with_its_pair(sitting.document, r) for r in ranges)
     how_much, what = words_in(sitting, ranges), named(sitting.document, ranges)
     whole = target.unit in (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
     begin = ranges != (sitting.selection,)  # what is said next may take its place

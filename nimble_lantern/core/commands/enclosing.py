@@ -8,9 +8,9 @@ from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.targets.model import Places, Words
 
 _MARKS = {
     ("quotes", "british"): ("‘", "’"),
@@ -49,6 +49,12 @@ CATALOGUE.table(
 CATALOGUE.table("about", {"(round | around | about)": True})
 
 
+def _names_something(sitting: Sitting, parse: Parse) -> bool:
+    """ "The brackets" puts none round a "the"."""
+    target = parse.args.get("target")
+    return not isinstance(target, Words) or not set(target.words) <= {"the", "a", "an"}
+
+
 @command(
     "(<put> | set | draw) {round} <about> {target}",
     *frames.made("{round}"),
@@ -62,6 +68,7 @@ CATALOGUE.table("about", {"(round | around | about)": True})
     Way("in {round}", when=just_made),
     example="put brackets round the last two words",
     group="revising",
+    when=_names_something,
 )
 def enclose(sitting: Sitting, target: Places | None = None, round: str = "") -> Done:
     """Put quotation marks, brackets, braces, commas or dashes round a target."""
@@ -108,7 +115,9 @@ def _round(sitting: Sitting, r: Range, before: str, after: str, kind: str) -> Ed
     "<undress> [the] {round} (off | from | on | of) {target}",
     "(take | lift | get) [the] {round} (off | away from | from) {target}",
     "(<undress> | take | take out) [the] {round} <about> {target}",
-    "<make> {target} out of [the] {round}",
+    "<make> {target} out of [(the | its | their)] {round}",
+    "(take | get | bring) {target} out of [(the | its | their)] {round}",
+    "{target} without [(the | its | their)] {round}",
     "no {round} <about> {target}",
     "(unquote | unbracket) {target}",
     "(<undress> | take | take out) [(the | both | both the | those)] {round} [(off | away | out)]",

@@ -413,7 +413,7 @@ def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
     Way("(the | that) {sort} <shall> (be | say | read) {text}", when=_of_that_kind_here),
     Way("<change> (the | that) {sort} to {text}", when=_of_that_kind),
     Way("(make | set) (the | that) {sort} [to] {text}", when=_of_that_kind),
-    Way("(it's | it is | i meant) {text:words} [and] not {old:words}", when=_one_here),
+    Way("(it's | it is | it was | i meant) {text:words} [and] not {old:words}", when=_one_here),
     example="i meant the boat is late",
     group="repair",
     corrects=True,

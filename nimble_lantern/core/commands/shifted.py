@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from nimble_lantern.core.composing.removing import with_its_pair
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Document, Kind, Position, Range
 from nimble_lantern.core.grammar.catalogue import Parse, rule
@@ -11,6 +12,7 @@ from nimble_lantern.core.lexicon.closed import LITTLE, OF_DEGREE_AND_TIME, PREPO
 from nimble_lantern.core.lexicon.sentences import SUBORDINATE
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
+from nimble_lantern.core.targets.measures import names_a_sort
 from nimble_lantern.core.targets.model import (
     Places,
     Sign,
@@ -27,6 +29,7 @@ from nimble_lantern.core.targets.words import (
     exact,
     in_a_list,
     named_as_written,
+    places,
 )
 
 
@@ -88,6 +91,8 @@ def _quoted(sitting: Sitting, value: object) -> bool:
         return False
     if len(value.words) > 1 and a_whole_line(sitting.document, value.words):
         return True
+    if any(_heads(sitting, r) for r in exact(sitting.document, value.words)):
+        return True
     long = len(value.words) >= _LONG_ENOUGH and named_as_written(sitting.document, value)
     return long or a_whole_sentence(sitting.document, value.words) or _begins_one(sitting, value)
 
@@ -115,6 +120,7 @@ def whole_sentence(sitting: Sitting, r: Range) -> Range:
     """All the words of a sentence stand for the sentence, its stop included."""
     if r.start.block != r.end.block:
         return r
+    r = with_its_pair(sitting.document, r)
     block = sitting.document.blocks[r.start.block]
     after = block.text[r.end.offset : r.end.offset + 1]
     closed = Position(r.end.block, r.end.offset + 1)
@@ -131,11 +137,23 @@ def hangs_on_another(document: Document, clause: Range) -> bool:
     return any(word.lower().strip(",;") in SUBORDINATE for word in words)
 
 
+def of_whole_sentences(sitting: Sitting, target: Places) -> Places:
+    """Where words are all of a sentence, its stop is taken with them."""
+    return replace(target, ranges=tuple(whole_sentence(sitting, r) for r in target.ranges))
+
+
 def no_sentence_itself(sitting: Sitting, parse: Parse) -> bool:
     """Words of a sentence, and not one or more of them: "move the second sentence to ..."."""
     target = parse.args.get("target")
     whole = isinstance(target, Units) and target.unit is not Unit.WORD
     return not whole and parts_or_items(sitting, parse)
+
+
+def _heads(sitting: Sitting, r: Range) -> bool:
+    b = r.start.block
+    return sitting.document.blocks[b].kind is Kind.HEADING and r == units.block_range(
+        sitting.document, b
+    )
 
 
 def begun_by(sitting: Sitting, target: Places, place: Places | None) -> Places:
@@ -147,7 +165,18 @@ def begun_by(sitting: Sitting, target: Places, place: Places | None) -> Places:
     r = target.first
     block = sitting.document.blocks[r.start.block]
     words = sitting.document.text(r).split()
-    told = target.unit is None and len(target.ranges) == 1 and len(words) > 1 and not target.clause
+    told = target.unit is None and len(target.ranges) == 1
+    if (
+        told
+        and block.kind is Kind.HEADING
+        and r == units.block_range(sitting.document, r.start.block)
+    ):
+        # "Move plans before money": with what is below it.
+        sections = units.blocks(sitting.document, Unit.SECTION.value, sitting.document.whole)
+        headed = next((s for s in sections if s.start.block == r.start.block), None)
+        beside = place is None or _heads(sitting, place.first)
+        return replace(target, ranges=(headed,), unit=Unit.SECTION) if headed and beside else target
+    told = told and len(words) > 1 and not target.clause
     if not told or block.cell is not None or block.kind not in (Kind.PARAGRAPH, Kind.QUOTATION):
         return target
     if words[0].lower().strip(",") in PREPOSITIONS | SUBORDINATE | OF_DEGREE_AND_TIME:
@@ -170,3 +199,11 @@ def with_all_below(sitting: Sitting, place: Places) -> Places:
     sections = units.blocks(sitting.document, Unit.SECTION.value, sitting.document.whole)
     found = next((r for r in sections if r.start.block == at.block), None)
     return Places((found,), unit=Unit.SECTION) if found is not None else place
+
+
+def no_cutback(sitting: Sitting, parse: Parse) -> bool:
+    """ "Cut the price" asks for another price, where no such word stands."""
+    target = parse.args.get("target")
+    if not isinstance(target, Words) or not names_a_sort(target.words):
+        return True
+    return bool(places(sitting.document, target.words))

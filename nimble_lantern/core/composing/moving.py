@@ -181,5 +181,10 @@ def in_the_body(sitting: Sitting, source: Range, at: Position) -> Position:
     if greets is not None and greets.start.block < source.start.block and at == Position(0, 0):
         return Position(greets.start.block + 1, 0)
     titled = at == Position(0, 0) and headed and source.start.block > 0
+    level = blocks[source.start.block].format.level or 0
+    if titled and blocks[source.start.block].kind is Kind.HEADING:
+        # A section goes before the first one below the title.
+        first = (b for b in range(1, len(blocks)) if blocks[b].kind is Kind.HEADING)
+        return Position(next(first), 0) if level > (blocks[0].format.level or 0) else at
     below = (b for b, block in enumerate(blocks) if block.kind is Kind.PARAGRAPH and block.text)
     return Position(next(below, 0), 0) if titled else at

@@ -107,3 +107,21 @@ def _begun(document: Document, gone: Range) -> Edit:
     at = o1 + gap
     piece = document.blocks[b2].piece(o2 + gap, o2 + gap + 1)
     return Edit((Splice(b1, at, at + 1, Piece(piece.text.upper(), piece.spans)),))
+
+
+def with_its_pair(document: Document, r: Range) -> Range:
+    """A range and the brackets or quotation marks that hold it and nothing else, or of which it
+    has the first one."""
+    if r.empty or r.start.block != r.end.block:
+        return r
+    said, behind = document.text(r), document.blocks[r.end.block].text[r.end.offset :][:1]
+    if any(behind == p[1] and said.count(p[0]) == said.count(p[1]) + 1 for p in ("()", "[]", "“”")):
+        return Range(r.start, r.end._replace(offset=r.end.offset + 1))
+    text, (start, end) = document.blocks[r.start.block].text, (r.start.offset, r.end.offset)
+    held = text[max(0, start - 1) : start] + text[end : end + 1]
+    if held not in _PAIRS:
+        return r
+    return Range(r.start._replace(offset=start - 1), r.end._replace(offset=end + 1))
+
+
+_PAIRS = frozenset(("()", "[]", "{}", "“”", "‘’", '""', "''"))

@@ -37,7 +37,14 @@ from nimble_lantern.core.lexicon.names import GIVEN
 from nimble_lantern.core.lexicon.sentences import TITLES
 from nimble_lantern.core.state import Marks, Sitting
 from nimble_lantern.core.writing.capitals import AsHeard, AsItStands, capitalised, starts_sentence
-from nimble_lantern.core.writing.cardinals import TENS, UNITS, cardinal, in_words
+from nimble_lantern.core.writing.cardinals import (
+    TENS,
+    UNITS,
+    cardinal,
+    in_words,
+    ordinal,
+    ordinal_suffix,
+)
 from nimble_lantern.core.writing.lexer import mark_named
 from nimble_lantern.core.writing.persons import titled
 from nimble_lantern.core.writing.spelling import behind_spelled, letter, spelled
@@ -177,6 +184,9 @@ def replace_range(
     manner = manner_for(sitting, place, words)
     if exactly:
         manner = replace(manner, names=(AsItStands(words[0]),))
+    elif _ORDINAL.fullmatch(old) and (placed := ordinal(words, 0)) and placed[1] == len(words):
+        words, exactly = (f"{placed[0]}{ordinal_suffix(placed[0])}",), True  # as the one there
+        manner = replace(manner, names=(AsItStands(words[0]),))
     elif old.isdecimal() and (said := cardinal(words, 0)) and said[1] == len(words):
         manner = replace(manner, numbers="digits")  # as the one there
     elif _of_another_number(old, words):
@@ -212,6 +222,7 @@ def _short_in_words(number: int) -> bool:
 
 
 _ONE_DIGIT, _HUNDRED = 10, 100
+_ORDINAL = re.compile(r"\d+(?:st|nd|rd|th)")
 
 
 def but_what_is_counted(document: Document, r: Range, words: Sequence[str]) -> Range:

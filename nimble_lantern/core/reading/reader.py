@@ -32,7 +32,7 @@ from nimble_lantern.core.reading.exactly import (
     writes_words,
 )
 from nimble_lantern.core.reading.repeated import nearly_stands, quotes, stands_there
-from nimble_lantern.core.reading.self_repair import repairs
+from nimble_lantern.core.reading.self_repair import Repair, repairs
 from nimble_lantern.core.reading.ways import Asked, in_other_ways, named_first
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
@@ -150,7 +150,7 @@ def _mended(
     """
     for wording in (words, *(p.words for p in reversed(plainer))):
         for repair in repairs(wording):
-            if exact(sitting.document, repair.seam):
+            if exact(sitting.document, repair.seam) or _quotes_all(sitting, found, wording, repair):
                 continue
             said = exactly(sitting, repair.words, whole=True)
             if said.kind is not Judged.COMMAND or said.parse is None:
@@ -160,6 +160,15 @@ def _mended(
             if repair.surely or _same_request(sitting, repair.first, said):
                 return said
     return None
+
+
+def _quotes_all(sitting: Sitting, found: Verdict, words: tuple[str, ...], repair: Repair) -> bool:
+    """Whether what a repair would leave out is quoted from the page: "put the rest are well in
+    bold", where they are."""
+    named = found.parse.args.values() if found.parse is not None else ()
+    quoted = [v.words for v in named if isinstance(v, Words) and exact(sitting.document, v.words)]
+    left_out = [w for w in words if w not in repair.words]
+    return any(set(left_out) <= set(q) for q in quoted) and bool(left_out)
 
 
 def _same_request(sitting: Sitting, first: tuple[str, ...], said: Verdict) -> bool:
