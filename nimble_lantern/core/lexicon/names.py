@@ -72,7 +72,11 @@ PHRASES = (
     "|United Nations|European Union|House of Commons|House of Lords|Houses of Parliament"
     "|Buckingham Palace|Downing Street|Royal Mail|Church of England|Church of Scotland"
     "|Salvation Army|Holy Communion|Old Testament|New Testament|Lord’s Prayer|Prince of Wales"
-    "|Union Jack|Duke of York|Duke of Edinburgh"
+    "|Union Jack|Duke of York|Duke of Edinburgh|Red Cross|British Legion|Royal British Legion"
+    "|National Trust|Women’s Institute|Citizens Advice|Big Ben|Hyde Park|Trafalgar Square"
+    "|North Yorkshire|South Yorkshire|West Yorkshire|East Sussex|West Sussex|West Midlands"
+    "|East Midlands|East Anglia|North Wales|South Wales|West Indies|Ben Nevis|Scafell Pike"
+    "|Wi-Fi|X-ray|X-rays|T-shirt|T-shirts|U-turn|U-turns"
 ).split("|")
 """Names of several words, as they are written."""
 GIVEN = frozenset(

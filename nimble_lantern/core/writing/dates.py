@@ -158,7 +158,7 @@ def clock(words: list[str], i: int, around: Around) -> Number | None:
     half, k2 = _half_of_day(words, k, around.dialect)
     if half and hour <= 12:
         digits = f"{hour}:{minutes:02d} {half}" if minutes is not None else f"{hour} {half}"
-        return Number(k2 - i, digits, " ".join(words[i:k]) + f" {half}", True)
+        return Number(k2 - i, digits, " ".join(words[i:k]) + f" {half}", True, code=True)
     on_the_hour = next((n for n in (1, 2) if tuple(words[j : j + n]) in _O_CLOCK), 0)
     if on_the_hour and hour <= 12:
         spelled = f"{in_words(hour)} o’clock"

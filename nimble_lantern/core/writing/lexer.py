@@ -174,7 +174,17 @@ def _in_one_style(found: list[Element], positions: list[int], words: list[str]) 
         if any(n.prefer_digits for _, n, _ in group):
             for _, number, index in group:
                 found[index] = replace(found[index], number=replace(number, prefer_digits=True))
+    for i, (one, link, other) in enumerate(zip(found, found[1:], found[2:], strict=False)):
+        until = link.spoken in _TO_A_YEAR and one.number and _YEAR.fullmatch(one.number.digits)
+        if until and other.number and other.number.digits == "2,000":
+            year = replace(other.number, digits="2000", prefer_digits=True)
+            found[i + 2] = replace(other, number=year)
     return found
+
+
+_YEAR = re.compile(r"(?:1[5-9]|20)\d\d")
+_TO_A_YEAR = (("and",), ("to",), ("until",), ("till",), ("or",))
+""""Between nineteen ninety and two thousand"."""
 
 
 def special(words: Sequence[str], i: int, manner: Manner) -> int:
@@ -345,6 +355,9 @@ def _capital(words: list[str], i: int, previous: str, manner: Manner) -> Element
         return None
     after = words[i + size] if i + size < len(words) else ""
     kind = CAPITALS[tuple(words[i : i + size])]
+    alone = not {"cap", "capital"} & set(words[i + size :])
+    if not i and alone and (kind == "next" and after in ARTICLES_AND_OWNERS or after == "are"):
+        return None  # "cap the well", "all caps are on sale"
     if words[i] == "no" and any(tuple(words[j : j + 2]) in _ALL_CAPITALS for j in range(i - 1)):
         return Element(Kind.CAPITAL, "none", size)  # "all caps private no caps and confidential"
     if kind in ("next", "upper next", "lower next"):

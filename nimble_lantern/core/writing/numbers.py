@@ -149,7 +149,7 @@ def _digit_string(words: list[str], i: int, around: Around, least: int = 3) -> N
             and not (word in ("o", "oh") and not digits and j + 1 >= len(words))
         ):
             digits, j = digits + DIGITS[word], j + 1
-        elif word in DIGITS and hundreds and len(digits) > 3:
+        elif word in DIGITS and hundreds and (len(digits) > 3 or digits == "0"):
             digits, j = f"{digits}{DIGITS[word]}00", j + 2
         elif word in REPEATS and j + 1 < len(words) and words[j + 1] in DIGITS:
             digits, j = digits + DIGITS[words[j + 1]] * REPEATS[word], j + 2

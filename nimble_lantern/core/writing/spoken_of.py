@@ -29,6 +29,10 @@ _ENDED = frozenset("stop comma period colon semicolon mark".split())
 def is_the_word(words: Sequence[str], i: int, size: int) -> bool:
     """Whether the mark's name at `i`, of `size` words, is spoken of and not to be written."""
     rest = words[i + size : i + size + 2]
+    if size == 1 and _is_doubled(words, i):
+        return True
+    if rest and i and words[i - 1] == "no" and rest[0] in _IS:
+        return True  # "no comma is needed"
     if words[i] not in NOUNS_TOO or not rest or not i:
         return False
     return (
@@ -36,6 +40,12 @@ def is_the_word(words: Sequence[str], i: int, size: int) -> bool:
         or size == 1
         and (_is_a_subject(words, i, rest) or _is_placed(words, i))
     )
+
+
+def _is_doubled(words: Sequence[str], i: int) -> bool:
+    """ "Period by period"."""
+    ahead = list(words[i : i + 3]) == [words[i], "by", words[i]]
+    return ahead or i > 1 and list(words[i - 2 : i + 1]) == [words[i], "by", words[i]]
 
 
 def _is_described(words: Sequence[str], i: int) -> bool:
