@@ -87,7 +87,6 @@ def _taken(sitting: Sitting, target: Places) -> Sitting:
 )
 def copy(sitting: Sitting, target: Places) -> Done:
     """Copy a target, to be pasted."""
-    target = of_whole_sentences(sitting, target)
     ranges = target.ranges if target.unit in WHOLE else target.ranges[:1]
     return Done(_taken(sitting, target).about(ranges), f"copied {named(sitting.document, ranges)}")
 

@@ -6,6 +6,7 @@ from dataclasses import fields, replace
 from itertools import takewhile
 from typing import Any
 
+from nimble_lantern.core.commands.when import after_a_command
 from nimble_lantern.core.commands.wording import many
 from nimble_lantern.core.document import history
 from nimble_lantern.core.document.history import Version, Walk
@@ -349,6 +350,7 @@ def _lies_ahead(sitting: Sitting, parse: Parse) -> bool:
     "undo what i [have] [just] (did | done | said | wrote | deleted | removed)",
     "take back [the | my] [last] {number} (things | steps | changes | edits)",
     "take [the last] {number:both} [of (those | them)] back",
+    Way("take back the last {number}", when=after_a_command),
     Way("(no | oh | oh no) go back", when=_just_harmed),
     Way("[no] (do not | don't) (delete | remove) (that | it | this | them)", when=_just_harmed),
     Way(

@@ -24,12 +24,11 @@ from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.carrying import carried
 from nimble_lantern.core.composing.joining import joined, stays_apart
 from nimble_lantern.core.composing.moving import paste_at
+from nimble_lantern.core.composing.ordering import in_order, turned_round
 from nimble_lantern.core.composing.placing import keeps_capital
 from nimble_lantern.core.composing.starting import empty_beside, paragraph_at
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import (
-    AddBlocks,
-    DropBlocks,
     Edit,
     Splice,
     delete,
@@ -48,6 +47,7 @@ from nimble_lantern.core.targets.model import (
     Unit,
     Units,
     Words,
+    unit_named,
 )
 from nimble_lantern.core.targets.resolve import nth_like, resolve
 from nimble_lantern.core.targets.words import named_as_written
@@ -108,6 +108,10 @@ def _lines_joined(sitting: Sitting, target: Places | None) -> Done | None:
     steps = tuple(Splice(start.block, i, i + 1, Piece(" ")) for i in breaks)
     after = sitting.edited(Edit(steps))
     return Done(after.about(target.ranges), f"joined {many(len(breaks) + 1, 'line')}")
+
+
+def _a_list(sitting: Sitting, parse: Parse) -> bool:
+    return unit_named(parse.args.get("target")) is Unit.LIST
 
 
 def _heads_two(sitting: Sitting, parse: Parse) -> bool:
@@ -370,6 +374,8 @@ def split_part(
     "{target} <shall> be the other way (round | around)",
     "(change | reverse | swap | turn round) the order of {target}",
     "reverse {target}",
+    "turn {target} upside down",
+    "{target} in reverse order",
     "put {a:target} where {b:target} is",
     *each(
         _heads_two,
@@ -406,6 +412,8 @@ def swap(
         return cells
     if cells:
         return _cells_swapped(sitting, cells)
+    if target is not None and target.unit is Unit.LIST:
+        return Done(turned_round(sitting, target), "the list is turned round")
     if target is not None:
         pair = _halves(sitting.document, target)
         if pair is None:
@@ -556,6 +564,7 @@ CATALOGUE.table(
     "{sorting} for {target}",
     "{target} [to be] in [the] {sorting}",
     "alphabetical for {target}",
+    Way("(arrange | order) {target}", when=_a_list),
     "sort {target} (backwards | the other way round)",
     Way("(sort | alphabetise) (it | them | these | this) [alphabetically]", when=in_an_item),
     example="sort the list",
@@ -576,11 +585,4 @@ def sort(sitting: Sitting, target: Places | None = None, sorting: int = 1) -> Do
     if len(blocks) < 2:
         return Refusal("There is only one thing to sort there.")
     ordered = sorted(blocks, key=lambda b: b.text.casefold(), reverse=sorting < 0)
-    edit = Edit((AddBlocks(last + 1, tuple(ordered)), DropBlocks(first, len(blocks))))
-    caret = sitting.caret
-    after = sitting.edited(edit)
-    if first <= caret.block <= last:
-        at = min(caret.offset, len(after.document.blocks[caret.block].text))
-        after = replace(after, caret=Position(caret.block, at))
-    whole = Range(Position(first, 0), units.block_range(after.document, last).end)
-    return Done(after.about([whole]), f"sorted {many(len(blocks), 'item')}")
+    return Done(in_order(sitting, first, ordered), f"sorted {many(len(blocks), 'item')}")

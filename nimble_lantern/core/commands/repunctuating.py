@@ -8,6 +8,7 @@ from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command, rule
+from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.rewriting import drop_last_mark
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places
@@ -47,7 +48,13 @@ def _mark_there(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _a_mark_there(sitting: Sitting, parse: Parse) -> bool:
-    return bool(_there(sitting))
+    """ "No question mark", right after words were written with another; later it may be said of
+    one that stands elsewhere."""
+    last = sitting.trail[-1] if sitting.trail else None
+    just = last is not None and (
+        last.read_as is not ReadAs.COMMAND or (last.command or "").startswith("writing.")
+    )
+    return bool(_there(sitting)) and (just or _mark_there(sitting, parse))
 
 
 @command(

@@ -1,0 +1,114 @@
+"""Room between parts of a page, and paragraphs that become items of the list beside them."""
+
+from __future__ import annotations
+
+from nimble_lantern.core.commands.when import names_a_part, there_is_a_list
+from nimble_lantern.core.commands.wording import quoted
+from nimble_lantern.core.composing.moving import relocate
+from nimble_lantern.core.document import units
+from nimble_lantern.core.document.edits import AddBlocks, Edit, Reformat
+from nimble_lantern.core.document.model import Block, Bullets, Document, Format, Kind, Position
+from nimble_lantern.core.document.tables import outside
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places, Unit, unit_named
+
+_PUT = "(put | add | insert | make | leave | have | i want | i'd like)"
+
+
+@command(
+    f"{_PUT} (a | an | one | an extra) (blank | empty | clear | extra | spare) (line | space | gap)"
+    " {side:beside} {target}",
+    "leave (a | some | more) (line | space | gap | room) {side:beside} {target}",
+    "[a] (blank | empty | clear) line {side:beside} {target}",
+    heard=0,
+    example="leave a line after the title",
+    group="format",
+    when=names_a_part,
+)
+def room_beside(sitting: Sitting, side: str, target: Places) -> Done:
+    """Leave an empty line before or after a part of the page."""
+    before = side == "before"
+    r = target.ranges[0] if before else target.ranges[-1]
+    b = r.start.block if before else r.end.block + 1
+    index = outside(sitting.document.blocks, b)
+    after = sitting.edited(Edit((AddBlocks(index, (Block().formatted(Format()),)),)))
+    return Done(after, f"an empty line {side} {quoted(sitting.document.text(r))}")
+
+
+def _a_paragraph(sitting: Sitting, parse: Parse) -> bool:
+    """ "Add the last paragraph to the list", which is no item yet."""
+    told = unit_named(parse.args.get("target")) in (Unit.PARAGRAPH, Unit.LINE, Unit.HEADING)
+    return told and there_is_a_list(sitting, parse)
+
+
+def _list_by(document: Document, b: int) -> tuple[int, int] | None:
+    """The first and last block of the list that is nearest to a block, above it before below."""
+    items = [n for n, block in enumerate(document.blocks) if block.kind is Kind.ITEM and n != b]
+    if not items:
+        return None
+    nearest = min(items, key=lambda n: (abs(n - b), n > b))
+    first = last = nearest
+    while first - 1 in items:
+        first -= 1
+    while last + 1 in items:
+        last += 1
+    return first, last
+
+
+@command(
+    Way(
+        "(add | put | move | take | bring | join) {target} (to | into | onto | on | in) the list"
+        " [(as well | too)]",
+        when=_a_paragraph,
+    ),
+    Way("(make | turn) {target} [into] [a] part of the list", when=_a_paragraph),
+    Way("{target} (<shall> be | goes | belongs) (on | in) the list [too]", when=_a_paragraph),
+    heard=0,
+    example="add the last paragraph to the list",
+    group="format",
+    moves=True,
+)
+def into_list(sitting: Sitting, target: Places) -> Done | Refusal:
+    """Make a paragraph an item of the list beside it, or the last one of another."""
+    return _listed(sitting, target, stays=False)
+
+
+@command(
+    Way(
+        "(make | turn | change) {target} [into] (a | an | another) [list] (item | point | bullet"
+        " point | bullet | entry) [(of | on | in) the list]",
+        when=_a_paragraph,
+    ),
+    heard=0,
+    example="make the last paragraph a list item",
+    group="format",
+)
+def as_item(sitting: Sitting, target: Places) -> Done | Refusal:
+    """Make a paragraph an item, of the list beside it if there is one."""
+    return _listed(sitting, target, stays=True)
+
+
+def _listed(sitting: Sitting, target: Places, stays: bool) -> Done | Refusal:
+    b = target.first.start.block
+    if len(target.ranges) > 1 or target.first.end.block != b or sitting.document.blocks[b].cell:
+        return Refusal("One paragraph can go into a list at a time.", "", "Name one.")
+    span = _list_by(sitting.document, b)
+    if span is None:
+        return Refusal("There is no list here.", "", "“Make it a list” begins one.")
+    first, last = span
+    form = sitting.document.blocks[last].format._replace(level=1)
+    if stays and b not in (first - 1, last + 1):
+        form = Format(Kind.ITEM, 1, Bullets.BULLETED)
+    if stays or b in (first - 1, last + 1):
+        after = sitting.edited(Edit((Reformat(b, form),)))
+        return Done(after.about([units.block_range(after.document, b)]), _said(after, b))
+    whole = units.block_range(sitting.document, b)
+    end = Position(last, len(sitting.document.blocks[last].text))
+    wrote = relocate(sitting.edited(Edit((Reformat(b, form),))), whole, end, True)
+    return Done(wrote.sitting, f"{quoted(wrote.text)} is on the list")
+
+
+def _said(sitting: Sitting, b: int) -> str:
+    return f"{quoted(sitting.document.blocks[b].text)} is on the list"
