@@ -137,7 +137,7 @@ def _is_a_place(sitting: Sitting, parse: Parse) -> bool:
     f"(<go> [back] [to] | [back] to | show [me] | find [me] | where is) [the] {{place}} {_NOUN}",
     f"[<go>] [back] to the {_NOUN} [(called | named | i called | marked)] {{place}}",
     Way("(back | over) to [the] {place}", when=_is_a_place),
-    Way("(where did i put | show me | where is | where's | find) [the] {place}", when=_is_a_place),
+    Way("(where did i put | show me | where is | where's) [the] {place}", when=_is_a_place),
     Way("(i want | i need | i'd like | i would like) to be at [the] {place}", when=_is_a_place),
     Way(
         "<go> [back] [to] where (i (said | put | marked | called it) | it is (called | marked)"

@@ -129,7 +129,7 @@ def _two_each_by_name(
     heard=False,
 )
 def _under(words: tuple[str, ...]) -> Tabled:
-    kept = words[:-1] if len(words) > 1 and words[-1] == "column" else words
+    kept = words[:-1] if len(words) > 1 and words[-1] in ("column", "heading") else words
     return Tabled(Unit.COLUMN, _bare(kept), below=True)
 
 
@@ -142,7 +142,7 @@ def _under(words: tuple[str, ...]) -> Tabled:
 )
 def _all_of(words: tuple[str, ...], unit: Unit) -> Tabled:
     """ "Everything in the fee column": what it says, and not the column."""
-    return Tabled(unit, _bare(words), below=True)
+    return Tabled(unit, _bare(words), contents=True)
 
 
 @rule(
@@ -363,5 +363,7 @@ def _cell_part(target: Target) -> Target | None:
 
 @rule("grid_part", "{target}", heard=False)
 def _grid_part(target: Target) -> Target | None:
-    said = isinstance(target, Tabled) and target.below  # what its cells say is no part of a table
+    said = isinstance(target, Tabled) and (
+        target.below or target.contents
+    )  # what its cells say is no part of a table
     return target if of_a_grid(target) and not said else None

@@ -219,7 +219,8 @@ class CellNamed:
 
 @dataclass(frozen=True, slots=True)
 class Tabled:
-    """A row or a column by what its first cell says; `below` without that cell.
+    """A row or a column by what its first cell says; `below` without that cell; `contents` where
+    what it says was named: "everything in the fee column".
 
     `guessed` where nothing says that it is one: "in week two".
     """
@@ -228,6 +229,7 @@ class Tabled:
     words: tuple[str, ...]
     below: bool = False
     guessed: bool = False
+    contents: bool = False
 
 
 @dataclass(frozen=True, slots=True)

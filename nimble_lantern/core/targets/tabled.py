@@ -5,7 +5,8 @@ from __future__ import annotations
 import re
 from collections.abc import Sequence
 
-from nimble_lantern.core.document.model import Block, Range
+from nimble_lantern.core.document import units
+from nimble_lantern.core.document.model import Block, Document, Kind, Range
 from nimble_lantern.core.document.tables import Table, tables
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
@@ -175,12 +176,32 @@ def row_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> int
     return None if found is None else found + body
 
 
+def _below_a_heading(target: Tabled, view: View) -> Places | None:
+    """ "Everything under money", where a heading of the text says so."""
+    if not target.below or target.unit is not Unit.COLUMN:
+        return None
+    found = [r for r in exact(view.document, target.words) if _is_a_heading(view.document, r)]
+    sections = units.blocks(view.document, Unit.SECTION.value, view.document.whole)
+    held = [s for s in sections if found and s.start.block == found[0].start.block]
+    if len(found) != 1 or not held or held[0].end.block == held[0].start.block:
+        return None
+    below = range(held[0].start.block + 1, held[0].end.block + 1)
+    ranges = (block_range(view.document, b) for b in below)
+    return Places(tuple(r for r in ranges if not r.empty), unit=Unit.PARAGRAPH)
+
+
+def _is_a_heading(document: Document, r: Range) -> bool:
+    whole = block_range(document, r.start.block)
+    return document.blocks[r.start.block].kind is Kind.HEADING and r == whole
+
+
 @finds(Tabled)
 def _tabled(target: Tabled, view: View, near: bool) -> Answer:
     blocks = view.document.blocks
     every = near_tables(view)
+    headed = _below_a_heading(target, view)
     if not every:
-        return Absent("There is no table here.")
+        return headed or Absent("There is no table here.")
     for table in every:
         if target.unit is Unit.COLUMN:
             c = column_of(blocks, table, target.words)
@@ -191,7 +212,9 @@ def _tabled(target: Tabled, view: View, near: bool) -> Answer:
             r = row_of(blocks, table, target.words)
             if r is not None:
                 whole = table.row(blocks, r)
-                return Places((whole,), unit=Unit.CELL if target.below else Unit.ROW)
+                return Places((whole,), unit=Unit.CELL if target.contents else Unit.ROW)
+    if headed is not None:
+        return headed
     said = f"No {target.unit.value} is called “{' '.join(target.words)}”."
     return Absent(said) if target.guessed else Refusal(said)
 

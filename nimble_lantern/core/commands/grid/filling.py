@@ -22,12 +22,15 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import AUXILIARIES, LITTLE, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
+from nimble_lantern.core.lexicon.manners import BESIDE
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Unit
 from nimble_lantern.core.targets.words import exact
 
-_NO_CELL = PREPOSITIONS | frozenset("and is was through into across along under around".split())
+_NO_CELL = (
+    PREPOSITIONS | BESIDE | frozenset("and is was through into across along under around".split())
+)
 
 
 def _clear(sitting: Sitting, parse: Parse) -> bool:

@@ -321,8 +321,9 @@ def _below_a_heading(sitting: Sitting, parse: Parse) -> bool:
     "(empty | clear | wipe) {target:grid_part} (out | clean)",
     Way("(empty | clear | wipe | blank) [out] {target}", when=_below_a_heading),
     "(wipe | clear | remove | take | delete | throw) [out] (what is | what's | what (stands | it"
-    " says) | everything | all [that is] | the words | the contents | the text) (in | from | out of"
-    " | of | for) {target:grid_part} [(out | away)]",
+    " says) | everything | all [that is] | [all] [of] the (words | contents | text | numbers |"
+    " figures | names | amounts)) (in | from | out of | of | for) {target:grid_part}"
+    " [(out | away)]",
     "[(i want | put | have | leave)] nothing in {target:grid_part}",
     "(empty | clear | wipe | blank) [out] {target:cell_part} [(out | clean)]",
     "(empty | clear | blank) [out] {target:cell_of}",

@@ -111,7 +111,7 @@ def put_passage(sitting: Sitting, passage: Passage, alone: bool = False) -> Done
         "(put | insert | add) (my | our | the) {passage} at the [very] {edge:docedge}", when=exists
     ),
     Way("(my | our | the) {passage} at the [very] {edge:docedge}", when=exists),
-    Way("(put | insert | add) {passage} (at | to) the [very] {edge:docedge}", when=exists),
+    Way("(put | insert) {passage} (at | to) the [very] {edge:docedge}", when=exists),
     Way(
         "<use> [(my | our | the)] [passage] {passage} [(again | in again)] (at | to) the [very]"
         " {edge:docedge}",

@@ -28,7 +28,7 @@ _PUT = "(<use> | <use_else> | put [in] | insert | add)"
     Way(f"{_PUT} {{passage}} {{side:beside}} {{target}}", when=in_full),
     Way("(my | our | the) {passage} (goes | comes) {side:beside} {target}", when=exists),
     heard=0,
-    example="put my sign off after the last paragraph",
+    example="insert my sign off after the last paragraph",
     group="writing",
     when=lambda sitting, parse: bool(sitting.passages),
 )
