@@ -22,10 +22,12 @@ from nimble_lantern.core.document.model import (
     Position,
 )
 from nimble_lantern.core.document.units import dated
+from nimble_lantern.core.lexicon.closed import PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.sentences import CONTINUES, NEEDS_COMMA, SUBORDINATE
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.writing.capitals import starts_sentence
 from nimble_lantern.core.writing.lexer import BREAKS, mark_named
+from nimble_lantern.core.writing.punctuation import has_verb, is_a_retort
 from nimble_lantern.core.writing.writer import write
 
 LONG_PAUSE = 2.5
@@ -92,7 +94,8 @@ def _compose_marked(
     left = block.text[: sitting.caret.offset]
     open_end = not block.text[sitting.caret.offset :].strip()
     stopped = sitting.stopped == sitting.caret and left.endswith(".")
-    if stopped and words[0] in CONTINUES and pause < LONG_PAUSE:
+    goes_on = words[0] in CONTINUES and not is_a_retort(words)
+    if stopped and goes_on and pause < LONG_PAUSE:
         end = Position(sitting.caret.block, len(left) - 1)
         mark = Piece("," if words[0] in NEEDS_COMMA else "")
         edit = Edit((Splice(end.block, end.offset, len(left), mark),))
@@ -107,10 +110,17 @@ def _compose_marked(
     return _composed(sitting, words, pauses if open_end else None, continues=going_on)
 
 
+_LONGEST_PLACE = 6
+
+
 def _half_said(left: str, words: Sequence[str]) -> bool:
     """Whether the last sentence is a clause that waits for its main one, which words can be."""
     said = re.split(r"[.!?]\s+|\n", left.rstrip("."))[-1].lower().split()
     waits = len(said) > 1 and said[0] in SUBORDINATE and not any("," in w for w in said)
+    bare = [w for w in said if w != "may"]
+    placed = said and said[0] in PREPOSITIONS and len(said) <= _LONGEST_PLACE and not has_verb(bare)
+    if placed and words[0] in SUBJECT_PRONOUNS and has_verb(words[:4]):
+        return True  # "on the first of may", and then "we open"
     return waits and words[0] not in SUBORDINATE and not mark_named(tuple(words[:2]))
 
 

@@ -355,6 +355,8 @@ def _capital(words: list[str], i: int, previous: str, manner: Manner) -> Element
         return None
     after = words[i + size] if i + size < len(words) else ""
     kind = CAPITALS[tuple(words[i : i + size])]
+    if words[i] in ("stop", "end") and words[i + size : i + size + 1] == ["off"]:
+        return None  # "all caps on stop all caps off"
     alone = not {"cap", "capital"} & set(words[i + size :])
     if not i and alone and (kind == "next" and after in ARTICLES_AND_OWNERS or after == "are"):
         return None  # "cap the well", "all caps are on sale"

@@ -64,6 +64,8 @@ def titled(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
 def is_named(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
     """Whether the word at `i` is somebody's name by the words before it."""
     word, last = words[i], before[-1] if before else ""
+    if word == "will" and words[i + 1 : i + 2] and words[i + 1] in _OF_HIM:
+        return last not in SUBJECT_PRONOUNS  # "will is coming"
     while last in PARTICLES and len(before) > 1:  # "Mr de la Mare"
         before = before[:-1]
         last = before[-1]
@@ -84,6 +86,7 @@ def is_named(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
     return last in GIVEN and rare and _may_be_a_surname(word)
 
 
+_OF_HIM = frozenset("is was has had does did can could would should might must says said".split())
 _MEETS = frozenset(
     "saw met told asked thanked phoned rang visited invited telephoned married tell ask".split()
 )

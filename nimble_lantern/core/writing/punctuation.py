@@ -15,6 +15,7 @@ from nimble_lantern.core.lexicon.asked import COLOURS
 from nimble_lantern.core.lexicon.closed import (
     ARTICLES_AND_OWNERS,
     AUXILIARIES,
+    DETERMINERS,
     LITTLE,
     SUBJECT_PRONOUNS,
 )
@@ -130,7 +131,7 @@ def _is_a_thing(part: list[str]) -> bool:
     """A few words of a list without a verb: "boots", "a long rope", "and a torch"."""
     bare = part[1:] if part[:1] in (["and"], ["or"]) else part
     begins = bool(bare) and bare[0] not in LITTLE - ARTICLES_AND_OWNERS
-    return begins and len(bare) <= _LONGEST_PART and not _has_verb(bare)
+    return begins and len(bare) <= _LONGEST_PART and not has_verb(bare)
 
 
 _LONGEST_PART = 3
@@ -160,17 +161,22 @@ def _sentences(clause: list[Element], cuts: list[int]) -> list[list[Element]]:
 def _parts(before: list[str], after: list[str]) -> bool:
     if not before or before[-1] in UNFINISHED or before[-1] in _ENDS:
         return False
-    if before[0] in SUBORDINATE or after[0] in CONTINUES:
+    if before[0] in SUBORDINATE or after[0] in CONTINUES and not is_a_retort(after):
         return False
     starts = after[0] in SUBJECTS | ASKS | INVERTED | {"please", "thank"} or _is_name(after)
-    return starts and _has_verb(before) and _has_verb(after[:8])
+    return starts and has_verb(before) and has_verb(after[:8])
+
+
+def is_a_retort(words: Sequence[str]) -> bool:
+    """ "So am I" is a sentence, and "so we left" goes on with one."""
+    return words[0] in ("so", "nor") and len(words) > 1 and words[1] in AUXILIARIES
 
 
 def _is_name(words: list[str]) -> bool:
     return words[0] in ("mister", "missus", "miss", "doctor")
 
 
-def _has_verb(words: Sequence[str]) -> bool:
+def has_verb(words: Sequence[str]) -> bool:
     return any(w in VERBS or w.endswith("ed") and len(w) > 4 for w in words)
 
 
@@ -184,11 +190,11 @@ def _ending(sentence: Sequence[Element], continues: bool, last: bool) -> str:
         return ","
     if words[0] in _GREETING and len(words) <= _LONGEST_GREETING:
         titled = words[1:2] and words[1] in TITLES  # "dear mrs drew"
-        if titled and not _has_verb(words[3:]) or not _has_verb(words):
+        if titled and not has_verb(words[3:]) or not has_verb(words):
             return ","
     if sentence[-1].kind is not Kind.NUMBER and _hangs(words):
         return ""
-    if last and len(words) < 4 and not _has_verb(words) and not continues:
+    if last and len(words) < 4 and not has_verb(words) and not continues:
         # A few words without a verb are more often a name, a title or the end of a thought.
         return "?" if is_question(words) else _short_ending(words)
     return "?" if not continues and is_question(words) else "."
@@ -207,11 +213,16 @@ def _short_ending(words: list[str]) -> str:
     return "." if tuple(words[:2]) in THANKS or words[0] in ("thanks", "yes", "no") else ""
 
 
+_RETORT = 3
+
+
 def is_question(words: Sequence[str]) -> bool:
     """Whether a sentence has the form of a question, by its first words or its tag."""
     words = list(words)
     if _tagged(words):
         return True
+    if len(words) == _RETORT and is_a_retort(words):
+        return False
     while words and words[0] in OPENERS | _ENDS:
         words = words[1:]
     if words and words[0] in SUBORDINATE:
@@ -229,6 +240,8 @@ def _asks(words: list[str]) -> bool:
     second = rest[0] if rest else ""
     if first in ASKS:
         return _asks_openly(first, rest)
+    if first in ("will", "may") and second in AUXILIARIES:
+        return False  # somebody's name: "will is coming"
     if first == "had" and {"would", "could", "might"} & set(rest):
         return False
     if first in INVERTED_BY_PRONOUN:
@@ -255,12 +268,12 @@ def _asks_openly(first: str, rest: list[str]) -> bool:
         return False
     if first == "what" and rest[0] in SUBJECT_PRONOUNS | {"the"}:
         return False
-    if first == "how" and rest[0] in ("to", *SUBJECT_PRONOUNS):
-        return False
+    if first == "how" and rest[0] in {"to"} | SUBJECT_PRONOUNS | DETERMINERS:
+        return False  # "how the children have grown"
     if rest[0] in ("about", "if"):
         return True
     ahead = [w for w in rest[:6] if w in AUXILIARIES]
-    return bool(ahead) or first == "which" and _has_verb(rest[:4])
+    return bool(ahead) or first == "which" and has_verb(rest[:4])
 
 
 def _tagged(words: Sequence[str]) -> bool:
@@ -365,17 +378,23 @@ def _main_clause(words: list[str]) -> int | None:
     for i in range(2, len(words) - 1):
         if words[i] == ",":
             return None
-        noun = words[i] in ("the", "our", "his", "her") and _has_verb(words[i + 2 : i + 4])
+        noun = words[i] in ("the", "our", "his", "her") and has_verb(words[i + 2 : i + 4])
         asks = words[i] in INVERTED and words[i + 1] in SUBJECTS
-        starts = words[i] in SUBJECT_PRONOUNS | {"please", "then", "let"} or noun or asks
+        starts = words[i] in SUBJECT_PRONOUNS | _ANYBODY | {"please", "then", "let"} or noun or asks
         settled = words[i - 1] not in UNFINISHED and words[i - 1] not in ASKS
-        if verb_seen and starts and settled and _has_verb(words[i : i + 4]):
+        if verb_seen and starts and settled and has_verb(words[i : i + 4]):
             return i
         if words[i] in ("please", "then") and verb_seen and settled:
             return i
         verb_seen = verb_seen or words[i] in VERBS or words[i].endswith("ed")
         verb_seen = verb_seen or words[i - 1] in VERBS
     return None
+
+
+_ANYBODY = frozenset(
+    "nobody everybody somebody anybody everyone someone anyone nothing everything something".split()
+)
+"""Subjects by themselves."""
 
 
 def _addressed(made: Sequence[Element], words: list[str]) -> int | None:
