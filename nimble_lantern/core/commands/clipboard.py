@@ -136,6 +136,11 @@ def _just_clipped(sitting: Sitting, parse: Parse) -> bool:
         " [(in | down | there | here)] [(here | there)]",
         when=_just_clipped,
     ),
+    *each(
+        _just_clipped,
+        "(put | drop | pop | stick | place) (it | that | them) {side:beside} {target}",
+        "(put | drop | pop | stick | place) (it | that | them) (at | to) the [very] {edge:docedge}",
+    ),
     example="paste",
     group="revising",
 )

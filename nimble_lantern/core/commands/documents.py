@@ -227,7 +227,7 @@ _UNNAMED = "Untitled"
 
 
 @command(
-    "(name | call) (this | the) document {text}",
+    "(name | call | title) (this | the) document {text}",
     "rename (this | the) document [(as | to)] {text}",
     Way("(name | call) (this | the) (letter | text | page | paper | notice) {text}", when=_a_title),
     Way("(call | name) (it | this) {text}", when=_of_an_empty_page),

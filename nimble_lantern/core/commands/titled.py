@@ -94,6 +94,8 @@ def _without_a_title(sitting: Sitting, parse: Parse) -> bool:
     """ "Title jumble sale", where nothing is written yet or a sentence has ended and no heading
     stands; "title deeds are kept" goes on."""
     text, place = tuple(parse.args.get("text", ("is",))), sitting.writing_place
+    if text[:1] in (("this",), ("it",), ("that",)):
+        return False  # "title this document stairs"
     left = sitting.document.blocks[place.block].text[: place.offset].rstrip()
     headed = any(block.kind is Kind.HEADING for block in sitting.document.blocks)
     ended = left[-1:] in (".", "?", "!") and not headed and not _on_its_own(text)

@@ -164,6 +164,11 @@ def _in_block(block: Block, query: tuple[str, ...]) -> Iterator[tuple[int, int]]
             yield block.words[i][0], block.words[end - 1][1]
 
 
+_FEW = 3
+"""So few words are none that stand together where a sentence ends between them: "the monday tea" is
+not "on Monday. Tea is"."""
+
+
 def exact(
     document: Document,
     words: Sequence[str],
@@ -180,10 +185,16 @@ def exact(
     for b, block in enumerate(blocks, first):
         if asked <= index_of(block).vocabulary:
             for start, end in _in_block(block, query):
-                found.append(Range(Position(b, start), Position(b, end)))
+                if len(query) > _FEW or not _over_a_stop(block, start, end):
+                    found.append(Range(Position(b, start), Position(b, end)))
     if within:
         found = [r for r in found if within.start <= r.start and r.end <= within.end]
     return found
+
+
+def _over_a_stop(block: Block, start: int, end: int) -> bool:
+    """Whether a sentence begins between two places of a block."""
+    return any(start < begins < end for begins, _ in block.sentences)
 
 
 def places(
@@ -333,6 +344,8 @@ def near(document: Document, words: Sequence[str], around: Position, most: int =
         block = document.blocks[b]
         start, end = block.words[i][0], block.words[j - 1][1]
         r = Range(Position(b, start), Position(b, end))
+        if j - i <= _FEW and _over_a_stop(block, start, end):
+            continue
         if any(n.range.start <= r.end and r.start <= n.range.end for n in found.values()):
             continue
         found[phrase] = Near(r, block.text[start:end], likeness)
