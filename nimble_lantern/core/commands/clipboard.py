@@ -157,7 +157,7 @@ def paste(
         at = sitting.document.whole.start if edge == "start" else sitting.document.end
     wrote = paste_at(sitting, at, sitting.clipboard, sitting.clipped_blocks)
     after = wrote.sitting
-    if target is None:
+    if target is None and (not edge or sitting.caret == at):
         after = replace(after, caret=wrote.range.end, wrote=wrote.range.end)
     return Done(after, f"pasted {quoted(wrote.text)}")
 

@@ -179,7 +179,7 @@ def clock(words: list[str], i: int, around: Around) -> Number | None:
     if minutes is None or hour == 0:
         return None
     followed = words[k] if k < len(words) else ""
-    if followed in MEASURES or followed in MONEY or followed in ("percent", "per", "hundred"):
+    if followed in MEASURES or followed in MONEY or followed in _NO_TIME:
         return None
     if followed in SCALES or (k < len(words) and followed in DIGITS and followed != "o"):
         return None
@@ -191,6 +191,10 @@ def clock(words: list[str], i: int, around: Around) -> Number | None:
     if hour > 12 and around.last not in ("at", "by", "until", "till", "before", "after"):
         return None
     return Number(k - i, f"{hour}:{minutes:02d}", " ".join(words[i:k]), True)
+
+
+_NO_TIME = frozenset("percent per hundred pence penny cents p".split())
+"""Behind two numbers, they are no time of the day."""
 
 
 def _half_of_day(words: list[str], k: int, dialect: str) -> tuple[str, int]:

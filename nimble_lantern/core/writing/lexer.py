@@ -179,6 +179,9 @@ def _in_one_style(found: list[Element], positions: list[int], words: list[str]) 
         if until and other.number and other.number.digits == "2,000":
             year = replace(other.number, digits="2000", prefer_digits=True)
             found[i + 2] = replace(other, number=year)
+        elif until and one.number and other.number and _YEAR.fullmatch(other.number.digits):
+            # In digits both, though they open a sentence.
+            found[i] = replace(one, number=replace(one.number, code=True))
     return found
 
 

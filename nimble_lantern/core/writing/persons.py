@@ -80,6 +80,8 @@ def is_named(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
         return _may_be_a_surname(word)
     if last in _MEETS and word in ALSO_GIVEN - AUXILIARIES - _STUFF:
         return not words[i + 1 :] or words[i + 1] in LITTLE | _PARTING | {"full", "again", "about"}
+    if len(last) == 1 and last.isalpha() and {w.rstrip(".") for w in before[-3:-1]} & TITLES.keys():
+        return _may_be_a_surname(word)  # "mrs p j hall"
     if last in GIVEN and before[-2:-1] and before[-2].rstrip(".") in LONG_TITLES | TITLES.keys():
         return _may_be_a_surname(word)
     rare = zipf(word) < _RARE and not _verbal(word) and word not in _RARE_PASTS
