@@ -160,6 +160,7 @@ _SHOWN = {
 
 
 NOT_CHOSEN = "to choose from; say a number"
+NOT_ANSWERED = "say “yes” or “no” first"
 """What is said of an utterance that answers no question; said twice, the question is dropped."""
 
 
@@ -172,7 +173,7 @@ def held_back(sitting: Sitting) -> tuple[ReadAs, str] | None:
     if sitting.view is not View.DESK:
         return ReadAs.UNCLEAR, f"not written: {_SHOWN[sitting.view]}; “back to the desk” goes back"
     if sitting.question is not None and sitting.question.sure:
-        return ReadAs.UNCLEAR, "not written: say “yes” or “no” first"
+        return ReadAs.UNCLEAR, f"not written: {NOT_ANSWERED}"
     if sitting.question is not None and not sitting.question.beside:
         count = len(sitting.question.options)
         there = f"there {'is' if count == 1 else 'are'} {many(count, 'place')}"

@@ -41,7 +41,15 @@ from nimble_lantern.core.state import (
     View,
 )
 from nimble_lantern.core.targets.model import Places
-from nimble_lantern.core.turn import BROKEN_TABLE, NOT_CHOSEN, ONLY_THOUGHT, Turn, held_back, pauses
+from nimble_lantern.core.turn import (
+    BROKEN_TABLE,
+    NOT_ANSWERED,
+    NOT_CHOSEN,
+    ONLY_THOUGHT,
+    Turn,
+    held_back,
+    pauses,
+)
 from nimble_lantern.core.writing.spelling import spelled
 from nimble_lantern.core.writing.spoken import plain
 
@@ -216,7 +224,7 @@ def _unanswered(sitting: Sitting) -> bool:
     """Whether the last utterance was not written for the sake of a question, either."""
     last = sitting.trail[-1] if sitting.trail else None
     held = last is not None and last.read_as is ReadAs.UNCLEAR
-    return held and last is not None and last.summary.endswith(NOT_CHOSEN)
+    return held and last is not None and last.summary.endswith((NOT_CHOSEN, NOT_ANSWERED))
 
 
 def _held_back_from(sitting: Sitting) -> float:

@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
-from collections.abc import Collection
+from collections.abc import Collection, Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
+from nimble_lantern.core.commands.wording import quoted
+from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.effects import (
     DeleteForGood,
     Effect,
@@ -18,6 +20,7 @@ from nimble_lantern.core.effects import (
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
 from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.lexicon.names import ALSO_GIVEN, GIVEN, KIN_TITLES, LONG_TITLES, TITLES
 from nimble_lantern.core.state import Done, Question, Sitting, View
 from nimble_lantern.core.writing.capitals import capitalised
 from nimble_lantern.core.writing.lexer import Manner
@@ -86,6 +89,47 @@ def _nothing_written(sitting: Sitting, parse: Parse) -> bool:
     return not any(block.text.strip() for block in sitting.document.blocks)
 
 
+_LETTER = "(letter | note | card | email | e mail | message | postcard)"
+_WISH_TO = (
+    "(i (want | need | have | would like) to | i'd like to | i've got to | let's | let us | let me"
+    " | can we | help me [to])"
+)
+
+
+def _greets_nobody(sitting: Sitting, parse: Parse) -> bool:
+    """ "New letter to Mr Novak" begins it where the page is empty."""
+    _, *rest = parse.args.get("text", ("", ""))
+    return not (rest[:1] == ["to"] and _is_somebody(rest[1:]) and _nothing_written(sitting, parse))
+
+
+_OF_PEOPLE = TITLES.keys() | LONG_TITLES | KIN_TITLES | GIVEN | ALSO_GIVEN
+
+
+def _is_somebody(words: Sequence[str]) -> bool:
+    return bool(words) and words[0] in _OF_PEOPLE
+
+
+def _to_somebody(sitting: Sitting, parse: Parse) -> bool:
+    """ "A letter to Mr Novak", by somebody's name; one to the council has another greeting."""
+    words = tuple(parse.args.get("words", ()))
+    return _is_somebody(words) and _nothing_written(sitting, parse)
+
+
+@command(
+    f"{_WISH_TO} (write | do | start | begin) (a | an | another) [new] {_LETTER} to {{words}}",
+    f"(start | begin | make | write) [me] (a | an | another) [new] {_LETTER} to {{words}}",
+    f"[a] new {_LETTER} to {{words}}",
+    example="i want to write a letter to ida",
+    group="writing",
+    heard=0,
+    when=_to_somebody,
+)
+def greet(sitting: Sitting, words: tuple[str, ...]) -> Done:
+    """Begin a letter on an empty page with its greeting."""
+    wrote = compose(sitting, ("dear", *words, "comma", "new", "paragraph"))
+    return Done(wrote.sitting, f"wrote {quoted(wrote.text)}; “that was text” writes what you said")
+
+
 @command(
     "(new | start a new | make a new | begin a new | create a new) document",
     "(start | make [me] | begin | create | open | give me | get me | <wish>) (a new | another"
@@ -97,8 +141,11 @@ def _nothing_written(sitting: Sitting, parse: Parse) -> bool:
     "(save | keep | finish) (it | this | that) and (start | begin | open | make) (a new | another)"
     " (one | document | letter)",
     "(new | start a new | make a new) (document | letter) (called | named | [and] call it) {text}",
-    "[(start | make [me] | begin | create | open | give me | <wish>)] (a new | another | a fresh"
-    " | new) {text:paper_for}",
+    Way(
+        "[(start | make [me] | begin | create | open | give me | <wish>)] (a new | another | a"
+        " fresh | new) {text:paper_for}",
+        when=_greets_nobody,
+    ),
     "[(start | make [me] | begin | create | open | give me | <wish>)] (a new | another | a fresh"
     " | a | new) (document | letter | file) (called | named | with the name | and call it) {text}",
     example="new document",
@@ -112,24 +159,17 @@ def new_document(sitting: Sitting, text: tuple[str, ...] | None = None) -> Done:
     return _effect(there, f"a new document called “{name}”", NewDocument(name))
 
 
-_WISH_TO = (
-    "(i (want | need | have | would like) to | i'd like to | i've got to | let's | let us | let me"
-    " | can we | help me [to])"
-)
-
-
 @command(
     f"{_WISH_TO} (write | do | start | begin | make) (a | an | the | my | some | another) [new]"
-    " <new_paper> [(to | for | about) {words}]",
-    "(start | begin | make) [me] (a | an | the | my | some) <new_paper>"
-    " [(to | for | about) {words}]",
-    "[a] new <new_paper> (to | for | about) {words}",
+    " <new_paper> [{whose:for_whom} {words}]",
+    "(start | begin | make) [me] (a | an | the | my | some) <new_paper> [{whose:for_whom} {words}]",
+    "[a] new <new_paper> {whose:for_whom} {words}",
     example="i want to write a letter",
     group="desk",
     heard=0,
     when=_nothing_written,
 )
-def empty_page(sitting: Sitting, words: tuple[str, ...] = ()) -> Done:
+def empty_page(sitting: Sitting, words: tuple[str, ...] = (), whose: str = "") -> Done:
     """Say how a letter is begun on a page where nothing is written yet."""
     told = "this page is empty: begin a letter with “dear” and a name, anything else with “title”"
     told += " and words for its title"
