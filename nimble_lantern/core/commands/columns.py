@@ -51,6 +51,8 @@ class Column(NamedTuple):
 
     def likes(self, said: Said) -> bool:
         """Whether words are of the kind of this column; "nothing" is an amount."""
+        if "clock" in self.kinds and _hours_and_minutes(said):
+            return True
         kind = "number" if said in _NO_AMOUNT else _kind(said)
         if kind == "number" and self.says and said[-1] not in MONEY:
             # "Twelve best" is no number of a column that has bare ones.
@@ -78,6 +80,18 @@ class Column(NamedTuple):
         )
 
 
+def _hours_and_minutes(said: Said) -> bool:
+    """ "Ten thirty", of a column of times."""
+    hour = cardinal(said[:1], 0)
+    minutes = cardinal(said, 1) if hour is not None and len(said) > 1 else None
+    if hour is None or minutes is None or minutes[1] != len(said):
+        return False
+    return 0 < hour[0] <= _HOURS and _FEWEST_MINUTES <= minutes[0] < _MINUTES
+
+
+_HOURS, _FEWEST_MINUTES, _MINUTES = 12, 10, 60
+
+
 def _kind(said: Said) -> str:
     """The kind of what a cell says; "mr orr" is a name as well."""
     titled = len(said) > 1 and said[0] in TITLES
@@ -100,9 +114,10 @@ def columns_of(document: Document, table: Table) -> tuple[Column, ...]:
         says = [spoken_words(text) for text in cells if text.strip()]
         kinds = Counter(_kind(words) for words in says)
         usual = frozenset(k for k, count in kinds.items() if k and count * 2 > len(says))
-        if not says:
-            # Nothing stands in it yet: its heading tells.
-            usual = OF_A_HEADING.get(document.blocks[table.cell(0, c)].text.lower(), usual)
+        told = OF_A_HEADING.get(document.blocks[table.cell(0, c)].text.lower(), frozenset())
+        if not says or usual & told:
+            # Nothing stands in it yet, or the heading tells of more: "8" below "time".
+            usual |= told
         found.append(Column(frozenset(says), usual))
     return tuple(found)
 

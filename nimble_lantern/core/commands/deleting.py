@@ -29,7 +29,7 @@ from nimble_lantern.core.targets.model import (
     of_the_page,
 )
 from nimble_lantern.core.targets.resolve import resolve
-from nimble_lantern.core.targets.words import a_long_run, in_a_list
+from nimble_lantern.core.targets.words import a_long_run, apart_by_a_stop, in_a_list
 
 
 def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
@@ -138,6 +138,7 @@ def _no_grid(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     part = target.part if isinstance(target, Except) else None
     kept = isinstance(part, Units) and part.of is not None
+    kept = kept or apart_by_a_stop(sitting.document, target)
     return not of_a_grid(target) and not kept
 
 

@@ -33,7 +33,7 @@ from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.alike import kind_of, mends
 from nimble_lantern.core.targets.model import Crossing, Places, Unit
 from nimble_lantern.core.targets.resolve import resolve
-from nimble_lantern.core.targets.words import other_number
+from nimble_lantern.core.targets.words import apart_by_a_stop, other_number
 from nimble_lantern.core.writing.lexer import mark_named
 
 _FEW = 20
@@ -85,6 +85,8 @@ def _from_what(words: tuple[str, ...]) -> bool:
 
 
 def _fits(sitting: Sitting, parse: Parse) -> bool:
+    if apart_by_a_stop(sitting.document, parse.args.get("target")):
+        return False
     fits = fits_the_cell(sitting, parse) or _asked_of_a_row(sitting, parse)
     return fits and becoming.keeps_its_link(sitting, parse)
 

@@ -480,3 +480,10 @@ def row_is_full(sitting: Sitting, parse: Parse) -> bool:
     row = cell.row if cell is not None else 0
     blocks = sitting.document.blocks
     return row > 0 and all(blocks[table.cell(row, c)].text.strip() for c in range(table.columns))
+
+
+ENDED_BY = (
+    "[and] (that's | that'll be) (all | it | everything | the lot) [then]",
+    "[all] (done | finished) [with (it | that | this)]",
+)
+"""What is said where a row is full and nothing more is to come."""

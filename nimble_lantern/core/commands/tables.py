@@ -6,6 +6,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands import frames, put_in
 from nimble_lantern.core.commands.table_here import (
+    ENDED_BY,
     at_cell,
     cell_here,
     column_named,
@@ -365,7 +366,7 @@ def under(sitting: Sitting, table: Table, words: tuple[str, ...]) -> Done | Refu
     "[get me] out (below | under | underneath | beneath) (the | this) table",
     *each(in_table, *frames.left("table")),
     Way("[i think] (that's | that is) all the rows [(now | then)]", when=in_table),
-    Way("[and] (that's | that'll be) (all | it | everything | the lot) [then]", when=row_is_full),
+    *each(row_is_full, *ENDED_BY),
     Way(
         "(back | on) to (the text | the writing | (ordinary | normal | plain) (text | writing))",
         when=in_table,

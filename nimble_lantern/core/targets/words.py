@@ -164,11 +164,6 @@ def _in_block(block: Block, query: tuple[str, ...]) -> Iterator[tuple[int, int]]
             yield block.words[i][0], block.words[end - 1][1]
 
 
-_FEW = 3
-"""So few words are none that stand together where a sentence ends between them: "the monday tea" is
-not "on Monday. Tea is"."""
-
-
 def exact(
     document: Document,
     words: Sequence[str],
@@ -185,11 +180,24 @@ def exact(
     for b, block in enumerate(blocks, first):
         if asked <= index_of(block).vocabulary:
             for start, end in _in_block(block, query):
-                if len(query) > _FEW or not _over_a_stop(block, start, end):
-                    found.append(Range(Position(b, start), Position(b, end)))
+                found.append(Range(Position(b, start), Position(b, end)))
     if within:
         found = [r for r in found if within.start <= r.start and r.end <= within.end]
     return found
+
+
+_FEW = 3
+
+
+def apart_by_a_stop(document: Document, target: object) -> bool:
+    """Whether few words only stand together over the end of a sentence: "the monday tea", of
+    "on Monday. Tea is free", is not what is to be changed."""
+    if not isinstance(target, Words) or len(target.words) > _FEW:
+        return False
+    found = places(document, target.words)
+    return bool(found) and all(
+        _over_a_stop(document.blocks[r.start.block], r.start.offset, r.end.offset) for r in found
+    )
 
 
 def _over_a_stop(block: Block, start: int, end: int) -> bool:

@@ -8,6 +8,7 @@ from nimble_lantern.core.commands.table_here import (
     heads_a_column,
     here,
     of_table,
+    row_named,
     there_is,
 )
 from nimble_lantern.core.composing.tabling import has_header, rows_of, value_of
@@ -155,3 +156,36 @@ def _first(sitting: Sitting, table: Table, who: bool) -> int:
         return 0
     columns = columns_of(sitting.document, table)
     return next((c for c, column in enumerate(columns) if "name" in column.kinds), 0)
+
+
+def _told_by_both(sitting: Sitting, parse: Parse) -> bool:
+    """ "What time is Ada", where a column is called time and a row has her."""
+    return _both(sitting, tuple(parse.args["words"]), tuple(parse.args["row"])) is not None
+
+
+def _both(sitting: Sitting, words: tuple[str, ...], row: tuple[str, ...]) -> int | None:
+    """The block of the cell below a heading in the row that is called so, or says so."""
+    table = here(sitting)
+    if isinstance(table, Refusal):
+        return None
+    r, c = row_named(sitting, table, row), column_named(sitting, table, words)
+    return table.cell(r, c) if r and c is not None else None
+
+
+@command(
+    "(what | which) {words} (is | are | has | does | did) {row:words}",
+    "(what | which) {words} (has | does) {row:words} (have | get | need | bring | pay)",
+    example="what time is ada",
+    group="format",
+    heard=0,
+    shows=True,
+    when=_told_by_both,
+)
+def tell(sitting: Sitting, words: tuple[str, ...], row: tuple[str, ...]) -> Done | Refusal:
+    """Tell what a cell says, by its row and its column."""
+    b = _both(sitting, words, row)
+    if b is None:
+        return Refusal("There is no such cell.")
+    cell = block_range(sitting.document, b)
+    said = sitting.document.text(cell).strip() or "nothing"
+    return Done(sitting.about([cell]), f"{' '.join(words)} of {' '.join(row)}: {said}")
