@@ -505,13 +505,12 @@ CATALOGUE.table(
     "(make | turn | change | convert | put) (the | this) table [back] [(into | in | to)] {listed}",
     Way("(the | this) table (as | into) {listed}", when=there_is),
     "(<undress> | undo) the table (and | but) (leave | keep) the (words | text)",
-    "take the table apart",
     "take (the | this) table [(lines | grid | borders | frame | rules)] (away | off | out) (and |"
     " but) (leave | keep) the (words | text)",
     "(write | put | set | lay) (the | this) table out as [(plain | ordinary)] (text | words)",
     "[(i'd rather have | i would rather have | i prefer | <wish>)] (text | paragraphs) (than | and"
     " no | instead of | rather than) (a | the | this) table",
-    "no table [just] [the] (text | words | paragraphs)",
+    "(no table [just] [the] (text | words | paragraphs) | take the table apart)",
     heard=1,
     example="turn the table into text",
     group="format",
