@@ -11,6 +11,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Words
+from nimble_lantern.core.targets.resolve import resolve
 
 _MARKS = {
     ("quotes", "british"): ("‘", "’"),
@@ -111,13 +112,21 @@ def _round(sitting: Sitting, r: Range, before: str, after: str, kind: str) -> Ed
     return Edit((closing, opening))
 
 
+def _stands_in_them(sitting: Sitting, parse: Parse) -> bool:
+    """ "The blue one without brackets", of words that have them."""
+    found = resolve(parse.args["target"], sitting, near=False)
+    kind = str(parse.args["round"])
+    ranges = found.ranges if isinstance(found, Places) else ()
+    return any(_enclosing(sitting, r, kind) is not None for r in ranges)
+
+
 @command(
     "<undress> [the] {round} (off | from | on | of) {target}",
     "(take | lift | get) [the] {round} (off | away from | from) {target}",
     "(<undress> | take | take out) [the] {round} <about> {target}",
     "<make> {target} out of [(the | its | their)] {round}",
     "(take | get | bring) {target} out of [(the | its | their)] {round}",
-    "{target} without [(the | its | their)] {round}",
+    Way("{target} without [(the | its | their)] {round}", when=_stands_in_them),
     "no {round} <about> {target}",
     "(unquote | unbracket) {target}",
     "(<undress> | take | take out) [(the | both | both the | those)] {round} [(off | away | out)]",

@@ -68,12 +68,24 @@ def bare_word(text: tuple[str, ...]) -> tuple[str, ...]:
     return text
 
 
+def _names_a_look(sitting: Sitting, text: tuple[str, ...]) -> bool:
+    """ "Put Bettina in bold in paragraph two", where she stands: no "in bold" is written."""
+    asked = len(text) > len(_IN_A_LOOK) and text[-2] == "in" and text[-1] in _LOOKS
+    return asked and bool(places(sitting.document, text[:-2]))
+
+
+_IN_A_LOOK = ("in", "bold")
+_LOOKS = frozenset("bold italic italics capitals caps red blue green yellow orange brown".split())
+
+
 def plain_words(sitting: Sitting, parse: Parse) -> bool:
     """Whether the words to be put in are words: "a bullet" and "me" are said of the page.
 
     "Put a bench in front of the stair" says where a thing goes.
     """
     text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
+    if _names_a_look(sitting, text):
+        return False
     if text[:1] and text[0] in OWNERS and unit_named(target) in (Unit.LIST, Unit.TABLE):
         return False  # "write your name below the list" is asked of somebody else
     thing = isinstance(target, Words) and not target.called and target.words[:1] == ("the",)
@@ -279,7 +291,7 @@ def in_prose(sitting: Sitting, parse: Parse) -> bool:
     target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
     if not isinstance(target, Units) or target.unit not in _PROSE:
         return False
-    if text[:1] in _HOW_MUCH or text[:2] in _SO_MUCH:
+    if text[:1] in _HOW_MUCH or text[:2] in _SO_MUCH or _names_a_look(sitting, text):
         return False  # "put more detail in the second paragraph"
     told = target.order is not Order.THIS or target.unit in (Unit.HEADING, Unit.QUESTION)
     told = told or bool(mark_named(bare_mark(text)))

@@ -69,6 +69,7 @@ def apart(document: Document, words: Sequence[str]) -> Iterator[Parse]:
         yield from _spoken_of(document, words[len(lead) :])
     elif TRADE_NOUNS & set(words):
         yield from _place_first(words)
+        yield from _place_last(words)
         yield from _everywhere(words)
     yield from _as_well(document, words)
     yield from _of_the_row(document, words)
@@ -137,6 +138,23 @@ def _place_first(words: tuple[str, ...]) -> Iterator[Parse]:
                     yield replace(parse, args=args)
 
 
+def _place_last(words: tuple[str, ...]) -> Iterator[Parse]:
+    """ "Make bettina bold in the second paragraph": a look of words, and the part they are in."""
+    for end in range(2, len(words) - 1):
+        if words[end] not in ("in", "within", "inside") or len(words) - end > _LONGEST_PLACE:
+            continue
+        for place in _targets(words[end + 1 :], "scope"):
+            if not isinstance(place, Units):
+                continue
+            for parse in CATALOGUE.parses(words[:end]):
+                args = {slot: _inside(value, place) for slot, value in parse.args.items()}
+                looks = parse.command.name.startswith(_OF_LOOKS)
+                if looks and args != parse.args and not {*args} - {*_SLOTS_OF_LOOKS}:
+                    yield replace(parse, args=args)
+
+
+_OF_LOOKS = ("marks.", "faces.", "case.")
+_SLOTS_OF_LOOKS = ("target", "colour", "larger", "size", "font")
 _TAKING = frozenset("remove erase".split())
 
 

@@ -355,7 +355,8 @@ def _names_in_a_row(words: list[str]) -> set[int]:
             if tuple(words[first - 1 : first + 1]) not in _OF_TWO:
                 found.add(first)
             first -= 1
-    return found if any(w in GIVEN for i in found for w in _behind_the_link(words, i)) else set()
+    last = {w for i in found for w in _behind_the_link(words, i)}
+    return found if last & (GIVEN | {"i", "me"}) else set()
 
 
 def _behind_the_link(words: list[str], i: int) -> list[str]:

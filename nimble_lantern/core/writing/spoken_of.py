@@ -33,8 +33,11 @@ def is_the_word(words: Sequence[str], i: int, size: int) -> bool:
         return True
     if rest and i and words[i - 1] == "no" and rest[0] in _IS:
         return True  # "no comma is needed"
-    if words[i] not in NOUNS_TOO or not rest or not i:
+    if words[i] not in NOUNS_TOO or not rest:
         return False
+    if not i:
+        # "Hyphen is a funny word": there is nothing yet that it could end or join.
+        return size == 1 and rest[0] in _IS and not set(rest[1:]) & SUBJECT_PRONOUNS
     return (
         _is_described(words, i)
         or size == 1

@@ -189,6 +189,8 @@ def add(
 ) -> Done | Refusal:
     """Add a row or column: at the end, or before or after another."""
     grid = Unit.ROW if kind else grid
+    if words is not None and not (side or other or ended):
+        words, ended = _put_where(words)
     if words is not None and (side or other):
         beside = _beside(sitting, grid, words, other)
         if isinstance(beside, Refusal):
@@ -242,6 +244,18 @@ def row_beside(
     cell = sitting.document.blocks[found.first.start.block].cell
     assert cell is not None
     return cell.row
+
+
+def _put_where(words: tuple[str, ...]) -> tuple[tuple[str, ...], int]:
+    """A name without what says on which side of the table it goes: "cost on the right"."""
+    link, the, edge = words[-3:] if len(words) > _PLACE else ("", "", "")
+    if link in ("on", "at") and the == "the" and edge in _EDGES:
+        return words[:-3], _EDGES[edge]
+    return words, 0
+
+
+_PLACE = 3
+_EDGES = {"right": 1, "end": 1, "left": -1, "start": -1, "beginning": -1}
 
 
 def _beside(
