@@ -142,3 +142,19 @@ class Letters(AtWork):
         desk.hears("lena brodie")
         self.assertIsNone(desk.sitting.question)
         self.assertIn("Lena Brodie", desk.markdown)
+
+
+class Looks(AtWork):
+    def test_of_words_in_a_part(self) -> None:
+        for said in (
+            "make hans bold in the second paragraph", "put hans in bold in the second paragraph",
+        ):  # fmt: skip
+            self.has(REPORT, said, "(we asked twice). **Hans** paid.")
+
+    def test_words_without_brackets_may_be_text(self) -> None:
+        self.has(REPORT, "we asked twice without brackets", "less we asked twice. Hans")
+        self.stays(REPORT, "apple trees without brackets")
+
+    def test_what_no_look_is(self) -> None:
+        self.stays(REPORT, "the pump with a shadow")
+        self.refused(REPORT, "put hans in small capitals")

@@ -246,8 +246,7 @@ CATALOGUE.table(
     {
         "small (caps | capitals)": "Small capitals",
         "(a drop cap | drop caps | a dropped capital)": "Dropped capitals",
-        "(outline | outlined letters | hollow letters)": "Outlined letters",
-        "([a] shadow | shadowed letters)": "Shadows",
+        "(outlined | hollow | shadowed) letters": "Letters of that kind",
         "(a double underline | double underlining)": "Double lines under words",
     },
     heard=False,
