@@ -126,6 +126,15 @@ class Letters(AtWork):
     def test_a_letter_to_somebody_begins_with_its_greeting(self) -> None:
         self.has("", "new letter to mr novak / thank you", "Dear Mr Novak,\n\nThank you")
 
+    def test_the_name_of_a_paper_has_its_own_line(self) -> None:
+        self.has("", "minutes of the club / present were ada and tom", "club\n\nPresent were")
+        self.has("", "minutes of the last meeting / were read", "Minutes of the last meeting were")
+        self.has(
+            "",
+            "automatic punctuation on / minutes of the club / present were ada tom and mrs lund",
+            "Minutes of the club\n\nPresent were Ada, Tom and Mrs Lund.",
+        )
+
     def test_a_passage_beside_a_part(self) -> None:
         self.has(
             LETTER,

@@ -22,6 +22,7 @@ from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.letter import foot, greeting
 from nimble_lantern.core.writing.lexer import BREAKS, mark_named
 from nimble_lantern.core.writing.persons import may_sign
+from nimble_lantern.core.writing.punctuation import has_verb, names_a_paper
 
 _GREETS = frozenset(("dear", "hello", "hi"))
 _CALLED = (
@@ -41,6 +42,12 @@ _BEGINS = SUBJECT_PRONOUNS | DETERMINERS | {"please", "thank", "thanks"}
 _NO_BODY = frozenset(CONTINUES) | PREPOSITIONS | frozenset(("and", "or"))
 
 
+def _is_a_statement(words: tuple[str, ...]) -> bool:
+    """ "Present were Ada and Tom"; "were read and agreed", "held on Friday" go on."""
+    goes_on = words[0] in _NO_BODY | VERBS or words[0].endswith("ed") or words[0] == "held"
+    return not goes_on and len(words) > 2 and has_verb(words)
+
+
 def on_its_own_line(sitting: Sitting, words: Sequence[str]) -> bool:
     """Whether an utterance stands on a line of its own, below what the writing place ends."""
     place = sitting.writing_place
@@ -55,6 +62,13 @@ def on_its_own_line(sitting: Sitting, words: Sequence[str]) -> bool:
     if any(mark_named(first) or first in BREAKS for first in said):
         return False
     last = _last_line(block)
+    if (
+        place.block == 0
+        and block.text[-1].isalnum()
+        and names_a_paper(block.text.lower().split())
+        and _is_a_statement(words)
+    ):
+        return True
     if _is_closing(last):
         return bool(place.block or "\n" in block.text) and _is_a_name(words)
     if _is_greeting(last):

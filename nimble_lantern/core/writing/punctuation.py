@@ -17,6 +17,7 @@ from nimble_lantern.core.lexicon.closed import (
     AUXILIARIES,
     DETERMINERS,
     LITTLE,
+    PREPOSITIONS,
     SUBJECT_PRONOUNS,
 )
 from nimble_lantern.core.lexicon.names import DAYS, GIVEN, MONTHS
@@ -192,12 +193,24 @@ def _ending(sentence: Sequence[Element], continues: bool, last: bool) -> str:
         titled = words[1:2] and words[1] in TITLES  # "dear mrs drew"
         if titled and not has_verb(words[3:]) or not has_verb(words):
             return ","
-    if sentence[-1].kind is not Kind.NUMBER and _hangs(words):
+    if sentence[-1].kind is not Kind.NUMBER and _hangs(words) or names_a_paper(words):
         return ""
     if last and len(words) < 4 and not has_verb(words) and not continues:
         # A few words without a verb are more often a name, a title or the end of a thought.
         return "?" if is_question(words) else _short_ending(words)
     return "?" if not continues and is_question(words) else "."
+
+
+_PAPERS = frozenset(
+    "minutes agenda notice newsletter report rota programme invitation recipe notes".split()
+)
+_LONGEST_NAME_OF_A_PAPER = 8
+
+
+def names_a_paper(words: Sequence[str]) -> bool:
+    """ "Minutes of the boat club" is the name of a paper, and no sentence."""
+    named = 2 < len(words) <= _LONGEST_NAME_OF_A_PAPER and words[0] in _PAPERS
+    return named and words[1] in PREPOSITIONS and not has_verb(words)
 
 
 def _hangs(words: list[str]) -> bool:
@@ -356,7 +369,7 @@ def _names_in_a_row(words: list[str]) -> set[int]:
                 found.add(first)
             first -= 1
     last = {w for i in found for w in _behind_the_link(words, i)}
-    return found if last & (GIVEN | {"i", "me"}) else set()
+    return found if last & (GIVEN | TITLES | {"i", "me"}) else set()
 
 
 def _behind_the_link(words: list[str], i: int) -> list[str]:
