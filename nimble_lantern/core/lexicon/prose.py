@@ -61,9 +61,7 @@ NOUNS_TOO = frozenset(
 )
 """First words of the names of marks that a sentence may speak of."""
 DESCRIBING = frozenset(
-    "big small large huge tiny long short brief lengthy difficult easy early late new recent extra"
-    " wrong missing strange funny odd busy quiet wet dry hot cold warm happy sad hard rough smooth"
-    " clear dark heavy light slow quick fast good bad better worse great dull nice lovely terrible"
-    " unpaid paid free trial probationary".split()
+    "big small large huge tiny long short brief lengthy difficult easy recent extra missing strange"
+    " funny busy happy sad lovely terrible nice unpaid probationary smooth dull wrong".split()
 )
 """Adjectives that never stand for a thing by themselves, as "the old" and "the last" may."""

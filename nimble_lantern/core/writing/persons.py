@@ -65,7 +65,7 @@ def is_named(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
     """Whether the word at `i` is somebody's name by the words before it."""
     word, last = words[i], before[-1] if before else ""
     if word == "will" and words[i + 1 : i + 2] and words[i + 1] in _OF_HIM:
-        return last not in SUBJECT_PRONOUNS  # "will is coming"
+        return last in _BEFORE_HIM or last[-1:] in ".?!"  # "will is coming"; "the will is read"
     while last in PARTICLES and len(before) > 1:  # "Mr de la Mare"
         before = before[:-1]
         last = before[-1]
@@ -88,12 +88,16 @@ def is_named(words: Sequence[str], i: int, before: Sequence[str]) -> bool:
     return last in GIVEN and rare and _may_be_a_surname(word)
 
 
+_BEFORE_HIM = frozenset("and but that if when because so as stop period comma mark".split()) | {""}
 _OF_HIM = frozenset("is was has had does did can could would should might must says said".split())
 _MEETS = frozenset(
     "saw met told asked thanked phoned rang visited invited telephoned married tell ask".split()
 )
 """Before a name that is a thing as well, which would have an article: "i met rose"."""
-_STUFF = frozenset("art coral ginger jade opal pearl rosemary ruby summer june april may".split())
+_STUFF = frozenset(
+    "art coral ginger jade opal pearl rosemary ruby summer june april may dawn hope joy faith holly"
+    " ivy heather sky rich merry".split()
+)
 """Names that need no article as things, either."""
 
 

@@ -355,7 +355,14 @@ def _qualities_in_a_row(words: list[str]) -> set[int]:
     return set(range(first + 1, end)) if first and words[first - 1] in _SEEMING else set()
 
 
-_QUALITIES = DESCRIBING | frozenset(COLOURS) | {"white", "tired", "hungry", "wide", "tall", "thin"}
+_QUALITIES = (
+    DESCRIBING
+    | frozenset(COLOURS)
+    | frozenset(
+        "white tired hungry wide tall thin cold warm hot wet dry dark bright old new heavy light"
+        " slow quick good bad quiet loud clean hard soft rough cheap".split()
+    )
+)
 _SEEMING = frozenset("is was are were am be been feel feels felt look looks looked seems".split())
 
 

@@ -21,6 +21,9 @@ from nimble_lantern.core.writing.cardinals import NUMBER_WORDS
 _MOST_BETWEEN = 2
 """Adjectives between an article and what it belongs to."""
 _ARTICLES = ARTICLES_AND_OWNERS | DETERMINERS | {"no", "any", "some", "one", "such"}
+_ONE = ("a", "an", "another", "every", "each")
+_PARTING = ("dash", "colon", "slash", "hyphen")
+"""They may stand behind a subject: "the stair dash was it mended dash is safe"."""
 _IS = frozenset("is was are were has had will would can could should must may might of".split())
 _PLACED = frozenset("in during over for after before of at within throughout since".split())
 _ENDED = frozenset("stop comma period colon semicolon mark".split())
@@ -31,18 +34,16 @@ def is_the_word(words: Sequence[str], i: int, size: int) -> bool:
     rest = words[i + size : i + size + 2]
     if size == 1 and _is_doubled(words, i):
         return True
-    if rest and i and words[i - 1] == "no" and rest[0] in _IS:
+    asks = set(rest[1:]) & (SUBJECT_PRONOUNS | DETERMINERS)
+    if rest and words[:i] in (["no"], ("no",)) and rest[0] in _IS and not asks:
         return True  # "no comma is needed"
     if words[i] not in NOUNS_TOO or not rest:
         return False
     if not i:
         # "Hyphen is a funny word": there is nothing yet that it could end or join.
-        return size == 1 and rest[0] in _IS and not set(rest[1:]) & SUBJECT_PRONOUNS
-    return (
-        _is_described(words, i)
-        or size == 1
-        and (_is_a_subject(words, i, rest) or _is_placed(words, i))
-    )
+        return size == 1 and rest[0] in _IS and not asks
+    alone = words[i] not in _PARTING and _is_a_subject(words, i, rest)
+    return _is_described(words, i) or size == 1 and alone or _is_placed(words, i)
 
 
 def _is_doubled(words: Sequence[str], i: int) -> bool:
@@ -56,7 +57,7 @@ def _is_described(words: Sequence[str], i: int) -> bool:
     start = i
     while start and i - start < _MOST_BETWEEN and words[start - 1] in DESCRIBING:
         start -= 1
-    return 0 < start < i and words[start - 1] in _ARTICLES
+    return 0 < start < i and words[start - 1] in _ONE
 
 
 def _is_a_subject(words: Sequence[str], i: int, rest: Sequence[str]) -> bool:
@@ -70,7 +71,8 @@ def _is_a_subject(words: Sequence[str], i: int, rest: Sequence[str]) -> bool:
 
 def _is_placed(words: Sequence[str], i: int) -> bool:
     """ "In that period we lost two": what may stand alone, where a noun must follow."""
-    return i > 1 and words[i - 1] in ("that", "this") and words[i - 2] in _PLACED
+    told = words[i] == "period" and i > 1 and words[i - 1] in ("that", "this")
+    return told and words[i - 2] in _PLACED
 
 
 def told_of(words: Sequence[str], i: int, size: int) -> bool:
