@@ -363,7 +363,6 @@ def _cell_part(target: Target) -> Target | None:
 
 @rule("grid_part", "{target}", heard=False)
 def _grid_part(target: Target) -> Target | None:
-    said = isinstance(target, Tabled) and (
-        target.below or target.contents
-    )  # what its cells say is no part of a table
+    # What the cells say is no part of a table.
+    said = isinstance(target, Tabled) and (target.below or target.contents)
     return target if of_a_grid(target) and not said else None
