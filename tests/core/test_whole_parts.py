@@ -104,6 +104,18 @@ class Tables(AtWork):
             "| Serving tea | Ada | 10:30 |",
         )
 
+    def test_headings_tell_what_stands_below_them(self) -> None:
+        songs = (
+            "a table with song singer and minutes / the linnet marta four / northern lights oskar"
+            " seven"
+        )
+        self.has("", songs, "| The linnet | Marta | 4 |", "| Northern lights | Oskar | 7 |")
+        self.has(
+            "", "a table with boat and skipper / old tern / next / milo", "| Old tern | Milo |"
+        )
+        told = self.desk().hears(*songs.split(" / "), "finished", "which song is the longest")
+        self.assertIn("Northern lights: 7", told.summary)
+
 
 class Lists(AtWork):
     def test_a_list_is_turned_round(self) -> None:

@@ -32,7 +32,9 @@ OF_A_HEADING = {
         " children quantity count points",
         "day date": "day date when",
         "clock hour number": "time at",
-        "name": "who name person by whom for maker driver cook helper keeper leader member",
+        "name": "who name person by whom for maker driver cook helper keeper leader member singer"
+        " player reader speaker teacher owner skipper captain cox host guest winner author tutor"
+        " baker painter dancer actor volunteer",
     }.items()
     for name in names.split()
 }
@@ -48,6 +50,11 @@ class Column(NamedTuple):
     def suits(self, said: Said) -> bool:
         """Whether such words stand in this column: the same, or of its kind."""
         return said in self.says or self.likes(said)
+
+    def may_say(self, said: Said) -> bool:
+        """Whether such words may stand in this column: names that nobody knows are alike."""
+        named = bool(self.says) and all(map(_is_some_name, self.says))
+        return self.suits(said) or named and _is_some_name(said)
 
     def likes(self, said: Said) -> bool:
         """Whether words are of the kind of this column; "nothing" is an amount."""
@@ -95,8 +102,13 @@ _HOURS, _FEWEST_MINUTES, _MINUTES = 12, 10, 60
 def _kind(said: Said) -> str:
     """The kind of what a cell says; "mr orr" is a name as well."""
     titled = len(said) > 1 and said[0] in TITLES
-    unheard = len(said) == 1 and said[0].isalpha() and zipf(said[0]) < _UNHEARD_OF
-    return kind_of(said) or ("name" if titled or unheard else "")
+    return kind_of(said) or ("name" if titled else "")
+
+
+def _is_some_name(said: Said) -> bool:
+    """A word that is somebody's name, or so rare that it may be one."""
+    rare = len(said) == 1 and said[0].isalpha() and zipf(said[0]) < _UNHEARD_OF
+    return rare or _kind(said) == "name"
 
 
 _UNHEARD_OF = 3.1

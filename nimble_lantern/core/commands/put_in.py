@@ -44,7 +44,7 @@ def of_its_kind(sitting: Sitting, parse: Parse) -> bool:
     if isinstance(table, Refusal):
         return False
     c = column_named(sitting, table, tuple(parse.args["column"]))
-    return c is not None and columns_of(sitting.document, table)[c].suits(text)
+    return c is not None and columns_of(sitting.document, table)[c].may_say(text)
 
 
 def without_alike(

@@ -9,6 +9,7 @@ from nimble_lantern.core.commands.table_here import here, row_named
 from nimble_lantern.core.document.model import Document
 from nimble_lantern.core.document.tables import Table
 from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.lexicon.closed import DETERMINERS
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.writing.cardinals import cardinal
 
@@ -40,14 +41,18 @@ def cells_said(document: Document, table: Table, words: Sequence[str]) -> tuple[
     return ways[0][1]
 
 
-def shared_surely(document: Document, table: Table, words: Sequence[str], besides: int = 1) -> bool:
+def shared_surely(
+    document: Document, table: Table, words: Sequence[str], besides: int = 1, loosely: bool = False
+) -> bool:
     """Whether words are all the cells of a row, and nobody would share them out otherwise: all
-    columns but one, or `besides`, get what stands in them already or is of their kind."""
+    columns but one, or `besides`, get what stands in them already or is of their kind; `loosely`
+    a name that nobody knows is of the kind of others."""
     said = cells_said(document, table, words)
     if said is None or len(said) != table.columns or len(said) == 1:
         return False
     columns = zip(columns_of(document, table), said, strict=True)
-    return sum(column.suits(cell) for column, cell in columns) >= len(said) - besides
+    suit = (c.may_say(cell) if loosely else c.suits(cell) for c, cell in columns)
+    return sum(suit) >= len(said) - besides
 
 
 def fill_a_row(sitting: Sitting, text: Said, beside: Said) -> bool:
@@ -62,7 +67,7 @@ def fill_a_row(sitting: Sitting, text: Said, beside: Said) -> bool:
 def are_a_row(document: Document, table: Table, text: Said) -> bool:
     """Whether words are all the cells of a row; with a word for each, two of no known kind do."""
     a_word_each = len(text) == table.columns > _FEW_COLUMNS
-    return shared_surely(document, table, text, besides=1 + a_word_each)
+    return shared_surely(document, table, text, 1 + a_word_each, loosely=True)
 
 
 def _parted(words: Said) -> tuple[Said, ...]:
@@ -128,7 +133,7 @@ def _two_best(
     found = []
     for end in range(first + 1, len(words) + 1):
         said = words[first:end]
-        if said[0] not in _LINKS and said[-1] not in _LINKS:
+        if said[0] not in _LINKS and said[-1] not in _LINKS | DETERMINERS:
             behind = words[end] if end < len(words) else ""
             worth = column.worth(said, behind) + (LINKED if linked else 0.0)
             found += [(worth + more, (said, *others)) for more, others in ways.get(end, [])]

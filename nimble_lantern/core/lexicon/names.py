@@ -82,6 +82,8 @@ PHRASES = (
 GIVEN = frozenset(
     (
         "ada adam adrian agnes aidan alan albert alexander alf alfred alice alison amanda amelia"
+        " oskar otto emil hedwig tova milo anders luis hugo bettina astrid sven klaus dieter pierre"
+        " mateo carlos juan pedro rosa lucia sofia mia noah ethan ayesha omar amir leila anil hana"
         " jo femi olu kwame wei zainab chidi amara ngozi kofi abena anjali deepak arjun ravi"
         " sunita farah hassan ibrahim khadija noor samira tariq hiroshi yuki kenji akira minh"
         " linh agnieszka piotr kasia wojtek ewa marek zofia svetlana lars bjorn giulia paolo"

@@ -37,7 +37,7 @@ CATALOGUE.table(
     {
         said: (most, tuple(of.split()))
         for of, sides in {
-            "length": ("longest", "shortest"),
+            "length minutes hours days weeks duration": ("longest", "shortest"),
             "height": ("(tallest | highest)", "lowest"),
             "price fee cost amount": (
                 "(dearest | most expensive | priciest)", "(cheapest | least expensive)"
