@@ -38,7 +38,9 @@ def cells_said(document: Document, table: Table, words: Sequence[str]) -> tuple[
         ways = _best_ways(words, columns)
     if not ways or len(ways) > 1 and ways[0][0] - ways[1][0] < _CLEARLY:
         return None
-    return ways[0][1]
+    cells = ways[0][1]
+    # "The" is no cell of "the tern".
+    return None if any(map(DETERMINERS.issuperset, cells)) else cells
 
 
 def shared_surely(
@@ -133,7 +135,7 @@ def _two_best(
     found = []
     for end in range(first + 1, len(words) + 1):
         said = words[first:end]
-        if said[0] not in _LINKS and said[-1] not in _LINKS | DETERMINERS:
+        if said[0] not in _LINKS and said[-1] not in _LINKS:
             behind = words[end] if end < len(words) else ""
             worth = column.worth(said, behind) + (LINKED if linked else 0.0)
             found += [(worth + more, (said, *others)) for more, others in ways.get(end, [])]
