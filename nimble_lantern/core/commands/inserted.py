@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from nimble_lantern.core.commands.instead import a_look
 from nimble_lantern.core.commands.sharing import fill_a_row
 from nimble_lantern.core.commands.table_here import two_headings, two_rows
 from nimble_lantern.core.composing.replacing import STOPS, bare_mark
@@ -70,12 +71,8 @@ def bare_word(text: tuple[str, ...]) -> tuple[str, ...]:
 
 def _names_a_look(sitting: Sitting, text: tuple[str, ...]) -> bool:
     """ "Put Bettina in bold in paragraph two", where she stands: no "in bold" is written."""
-    asked = len(text) > len(_IN_A_LOOK) and text[-2] == "in" and text[-1] in _LOOKS
-    return asked and bool(places(sitting.document, text[:-2]))
-
-
-_IN_A_LOOK = ("in", "bold")
-_LOOKS = frozenset("bold italic italics capitals caps red blue green yellow orange brown".split())
+    asked = text[-2:-1] == ("in",) and bool(places(sitting.document, text[:-2]))
+    return asked and a_look(text[-2:])
 
 
 def plain_words(sitting: Sitting, parse: Parse) -> bool:

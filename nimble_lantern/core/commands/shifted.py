@@ -91,7 +91,7 @@ def _quoted(sitting: Sitting, value: object) -> bool:
         return False
     if len(value.words) > 1 and a_whole_line(sitting.document, value.words):
         return True
-    if any(_heads(sitting, r) for r in exact(sitting.document, value.words)):
+    if any(units.is_a_heading(sitting.document, r) for r in exact(sitting.document, value.words)):
         return True
     long = len(value.words) >= _LONG_ENOUGH and named_as_written(sitting.document, value)
     return long or a_whole_sentence(sitting.document, value.words) or _begins_one(sitting, value)
@@ -149,13 +149,6 @@ def no_sentence_itself(sitting: Sitting, parse: Parse) -> bool:
     return not whole and parts_or_items(sitting, parse)
 
 
-def _heads(sitting: Sitting, r: Range) -> bool:
-    b = r.start.block
-    return sitting.document.blocks[b].kind is Kind.HEADING and r == units.block_range(
-        sitting.document, b
-    )
-
-
 def begun_by(sitting: Sitting, target: Places, place: Places | None) -> Places:
     """The sentence that words begin, where they are moved beside others: "move the band to the end"
     takes all of "The band plays until noon." there.
@@ -166,15 +159,11 @@ def begun_by(sitting: Sitting, target: Places, place: Places | None) -> Places:
     block = sitting.document.blocks[r.start.block]
     words = sitting.document.text(r).split()
     told = target.unit is None and len(target.ranges) == 1
-    if (
-        told
-        and block.kind is Kind.HEADING
-        and r == units.block_range(sitting.document, r.start.block)
-    ):
+    if told and units.is_a_heading(sitting.document, r):
         # "Move plans before money": with what is below it.
         sections = units.blocks(sitting.document, Unit.SECTION.value, sitting.document.whole)
         headed = next((s for s in sections if s.start.block == r.start.block), None)
-        beside = place is None or _heads(sitting, place.first)
+        beside = place is None or units.is_a_heading(sitting.document, place.first)
         return replace(target, ranges=(headed,), unit=Unit.SECTION) if headed and beside else target
     told = told and len(words) > 1 and not target.clause
     if not told or block.cell is not None or block.kind not in (Kind.PARAGRAPH, Kind.QUOTATION):

@@ -11,7 +11,7 @@ from collections.abc import Callable, Iterable, Iterator
 
 from nimble_lantern.core.document.breaths import said_apart
 from nimble_lantern.core.document.layout import Layout
-from nimble_lantern.core.document.model import Block, Document, Position, Range
+from nimble_lantern.core.document.model import Block, Document, Kind, Position, Range
 from nimble_lantern.core.document.tables import tables
 
 PROSE = ("paragraph", "quotation")
@@ -19,6 +19,12 @@ PROSE = ("paragraph", "quotation")
 
 def block_range(document: Document, b: int) -> Range:
     return Range(Position(b, 0), Position(b, len(document.blocks[b].text)))
+
+
+def is_a_heading(document: Document, r: Range) -> bool:
+    """Whether a range is all of a heading."""
+    b = r.start.block
+    return document.blocks[b].kind is Kind.HEADING and r == block_range(document, b)
 
 
 def _inside(block: Block, unit: str) -> tuple[tuple[int, int], ...]:

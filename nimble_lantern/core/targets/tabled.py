@@ -6,7 +6,7 @@ import re
 from collections.abc import Sequence
 
 from nimble_lantern.core.document import units
-from nimble_lantern.core.document.model import Block, Document, Kind, Range
+from nimble_lantern.core.document.model import Block, Range
 from nimble_lantern.core.document.tables import Table, tables
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
@@ -180,7 +180,7 @@ def _below_a_heading(target: Tabled, view: View) -> Places | None:
     """ "Everything under money", where a heading of the text says so."""
     if not target.below or target.unit is not Unit.COLUMN:
         return None
-    found = [r for r in exact(view.document, target.words) if _is_a_heading(view.document, r)]
+    found = [r for r in exact(view.document, target.words) if units.is_a_heading(view.document, r)]
     sections = units.blocks(view.document, Unit.SECTION.value, view.document.whole)
     held = [s for s in sections if found and s.start.block == found[0].start.block]
     if len(found) != 1 or not held or held[0].end.block == held[0].start.block:
@@ -188,11 +188,6 @@ def _below_a_heading(target: Tabled, view: View) -> Places | None:
     below = range(held[0].start.block + 1, held[0].end.block + 1)
     ranges = (block_range(view.document, b) for b in below)
     return Places(tuple(r for r in ranges if not r.empty), unit=Unit.PARAGRAPH)
-
-
-def _is_a_heading(document: Document, r: Range) -> bool:
-    whole = block_range(document, r.start.block)
-    return document.blocks[r.start.block].kind is Kind.HEADING and r == whole
 
 
 @finds(Tabled)

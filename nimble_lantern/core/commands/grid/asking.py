@@ -3,12 +3,12 @@
 from __future__ import annotations
 
 from nimble_lantern.core.commands.columns import columns_of
+from nimble_lantern.core.commands.put_in import row_and_column
 from nimble_lantern.core.commands.table_here import (
     column_named,
     heads_a_column,
     here,
     of_table,
-    row_named,
     there_is,
 )
 from nimble_lantern.core.composing.tabling import has_header, rows_of, value_of
@@ -168,7 +168,7 @@ def _both(sitting: Sitting, words: tuple[str, ...], row: tuple[str, ...]) -> int
     table = here(sitting)
     if isinstance(table, Refusal):
         return None
-    r, c = row_named(sitting, table, row), column_named(sitting, table, words)
+    r, c = row_and_column(sitting, table, row, words)
     return table.cell(r, c) if r and c is not None else None
 
 
