@@ -82,6 +82,7 @@ def _of_a_part(adjective: str) -> tuple[Way, ...]:
     Way("put {colour} on {target}", when=names_a_part),
     "{colour} text for {target}",
     "give {target} the (colour | color) {colour}",
+    "give {target} a {colour} (colour | color | tint)",
     *_of_a_part("[the] [colour | color] {colour} [colour | color]"),
     example="make the last sentence blue",
     group="format",
@@ -200,7 +201,7 @@ CATALOGUE.table(
     "use [a] {larger} (letters | type | print | size | font) (for | on) {target}",
     "give {target} [a] {larger} (letters | type | print | size | font)",
     "{resizing} the size of {target}",
-    "<make> the (letters | type | print | font | words) (of | in) {target} [(a bit | a little)]"
+    "<make> the (letters | type | print | font | words | text) (of | in) {target} [(a bit | a little)]"
     " {larger}",
     "(enlarge | magnify | blow up) {target}",
     "blow {target} up",

@@ -195,6 +195,10 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
     Way("rather than {target} (write | put | say | have) {text}", when=instead.alike_and_there),
     Way("(make | turn) {target} [(a | an)] {text}", when=instead.alike_or_a_cell),
     Way("(let | could | can) {target} (be | become) {text}", when=instead.much_alike),
+    Way(
+        "(bump | raise | lower | up | bring | put) {target} [(up | down)] to {text}",
+        when=instead.much_alike,
+    ),
     Way("{target} <shall> (be | become) {text}", when=_alike_or_a_line),
     Way(
         "{target} (<shall> be | was meant to be) {text:words} [and] not {was:words}",
@@ -226,7 +230,6 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
         " {text}",
         "it's not {target} it's {text}",
         "(i would | i'd) (prefer | sooner have) {text:words} (to | than) {target}",
-        "(bump | raise | lower | up | bring | put) {target} [(up | down)] to {text}",
         "(i would | i'd) rather (say | put | write) {text:words} than {target}",
         "(his | her | the | their | my | your | its) name is {text:words} [and] not {target}",
         "(it | that) (was not | wasn't | isn't | is not) {target} (it | that) (was | is | should"

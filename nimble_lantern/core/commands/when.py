@@ -140,7 +140,7 @@ def to_be_read(sitting: Sitting, parse: Parse) -> bool:
 
 def plainly_read(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
-    words = isinstance(target, Words) and not target.called
+    words = isinstance(target, Words) and not of_the_page(target)
     return to_be_read(sitting, parse) and not words
 
 

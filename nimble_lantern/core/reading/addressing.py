@@ -504,8 +504,8 @@ def _without_tails(words: tuple[str, ...]) -> tuple[tuple[str, ...], ...]:
         tails = (tail for tail in _TAILS.get(words[-1], ()) if words[-len(tail) :] == tail)
         tail = next((tail for tail in tails if len(tail) < len(words)), ())
         size = len(tail) or remark_after(words)
-        if not size:
-            break
+        if not size or words[-size - 1 : -size] == ("with",):
+            break  # "The line that begins with thank you" names those words
         words = words[:-size]
         found.append(words)
     return tuple(found)

@@ -179,7 +179,9 @@ def _replaced_in_print(sitting: Sitting, words: tuple[str, ...], i: int) -> Pair
     found = exactly(sitting, first, whole=True)
     says = found.parse is not None and found.parse.command.name.startswith(_SAYING)
     made = _words_for_words(found) or says and found.kind is Judged.COMMAND
-    return (first, ("make", "that", *words[i:])) if made else None
+    if not made or _a_look(sitting, words):
+        return None  # "put the words nine to noon in bold" is said of those words
+    return first, ("make", "that", *words[i:])
 
 
 _PRINT = frozenset("bold italic italics capitals caps capital block letters type and".split())

@@ -38,6 +38,7 @@ from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import (
     Beyond,
+    Holding,
     That,
     Units,
     Words,
@@ -259,10 +260,11 @@ def _ends_the_text(words: tuple[str, ...], found: Verdict, fewer: int) -> bool:
 
 def _thanks_on_the_page(parse: Parse | None, last: tuple[str, ...]) -> bool:
     """Whether thanks are half of two words that stand there: "a comma after many thanks"."""
-    values = parse.args.values() if parse else ()
+    values = tuple(parse.args.values()) if parse else ()
     named = (v.goal if isinstance(v, Beyond) else v for v in values)
     told = any(isinstance(v, Words) and v.words[1:] == last for v in named)
-    return told and not _THANKS.isdisjoint(last)
+    begun = any(isinstance(v, Holding) and v.at and v.words == Words(last) for v in values)
+    return (told or begun) and not _THANKS.isdisjoint(last)
 
 
 def _stands_with(sitting: Sitting, parse: Parse | None, last: tuple[str, ...]) -> bool:

@@ -59,7 +59,7 @@ def _named_words(words: tuple[str, ...]) -> Words | None:
 )
 def _words_for_a_thing(words: tuple[str, ...]) -> Words | None:
     """ "The name harker"; "the name of the boat" are not the words "of the boat"."""
-    return _named_words(words) if words[0] != "of" else None
+    return _named_words(words) if words[0] not in _NO_WORDS_FIRST else None
 
 
 @rule("target", "(the | those | these) {number} words {words}", heard=False)
@@ -288,7 +288,10 @@ _SAYING = (
     f"[the] [whole] {{unit}} {_SAYING} the (word | words) {{words}}",
     "[the] [whole] {unit} (with | that has) {words} in it",
     "[the] [whole] {unit} {words} is in",
-    "[the] [whole] {unit} where {words} (is | are) mentioned",
+    "[the] [whole] {unit} (where | in which) {words} (is | are | gets | get) (mentioned | named |"
+    " talked about)",
+    "[the] [whole] {unit} (where | in which) (i | we | it) (mention | mentions | name | names | say |"
+    " says | talk about | talks about | speak of | speaks of) {words}",
     "whichever {unit} (has | says | mentions | contains) {words} [in it]",
     heard=False,
 )

@@ -17,13 +17,17 @@ _MONEY = (
     rf"|{_COUNT}(?:p\b|\s(?:pounds|pence|euros|dollars))"
 )
 _DAY = r"\d{1,2}(?:st|nd|rd|th)?(?: of)?"
-_DATE = rf"{_DAY} (?:{_MONTH})(?:,? \d{{4}})?|(?:{_MONTH}) \d{{1,2}}(?:, \d{{4}})?"
+_FROM_DAY = rf"(?:{_DAY}(?: (?:{_MONTH}))?\s?(?:[–-]|to|until|and)\s?(?:the )?)?"
+_DATE = (
+    rf"{_FROM_DAY}{_DAY} (?:{_MONTH})(?:,? \d{{4}})?"
+    rf"|(?:{_MONTH}) \d{{1,2}}(?:[–-]\d{{1,2}})?(?:, \d{{4}})?"
+)
 _TIME = (
     rf"\d{{1,2}}[:.]\d\d(?:\s?[ap]m)?|\d{{1,2}}\s?[ap]m|(?:half past|quarter (?:past|to)) {_HOUR}"
     rf"|{_HOUR} o[’']clock|(?<=\bat )(?:{_HOURS})\b"
 )
 _SORTS = {
-    _MONEY: "price sum amount",
+    _MONEY: "price,sum,amount,sum of money,amount of money,figure in pounds,amount in pounds",
     _DATE: "date",
     _TIME: "time",
     r"\b(?:1[5-9]|20)\d\d\b": "year",

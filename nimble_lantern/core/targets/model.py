@@ -306,7 +306,8 @@ def of_the_page(value: object) -> bool:
     "The boat" may be the thing as well, so that "drop the boat" is a sentence of a letter.
     """
     if isinstance(value, Words):
-        return value.called
+        place = value.of
+        return value.called or isinstance(place, Units) and place.unit in _PLACING
     if isinstance(value, Through) and value.close:
         # "It to the island" may be words of a sentence, which nobody called from and to.
         return of_the_page(value.first) and of_the_page(value.last)
@@ -317,6 +318,10 @@ def of_the_page(value: object) -> bool:
     if isinstance(value, Except):
         return of_the_page(value.whole)
     return is_target(value) and not isinstance(value, That)
+
+
+_PLACING = frozenset((Unit.PARAGRAPH, Unit.SENTENCE, Unit.ITEM, Unit.LIST, Unit.HEADING, Unit.LINE))
+"""What no thing of the world lies in: "the price in the second paragraph" is the word."""
 
 
 def no_thing(value: object) -> bool:

@@ -302,7 +302,7 @@ def _penultimate(unit: Unit) -> Units:
     return Units(unit, Order.FROM_END, 1, 2)
 
 
-@rule("part", "[the] middle {unit}", heard=False)
+@rule("part", "[the] middle {unit} [of (text | prose)]", heard=False)
 @rule("part", "[the] {unit} in the middle", heard=False)
 def _middle(unit: Unit) -> Units:
     return Units(unit, Order.MIDDLE)

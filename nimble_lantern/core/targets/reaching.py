@@ -18,6 +18,7 @@ from nimble_lantern.core.targets.model import (
     Order,
     Places,
     Reach,
+    Sign,
     That,
     Through,
     Unit,
@@ -174,6 +175,9 @@ def _beyond(target: Beyond, view: View, near: bool) -> Answer:
     if isinstance(outer, Refusal):
         return outer
     wholes = outer.ranges if outer is not None else (view.document.whole,)
+    if outer is None and isinstance(target.goal, Sign):
+        # What stands before or behind a mark is of its sentence or paragraph.
+        wholes = tuple({units.block_range(view.document, r.start.block): 0 for r in goal.ranges})
     ends = (
         Range(_past_the_stop(view, r.end, outer), _before_the_stop(view, whole.end, outer))
         if target.forward

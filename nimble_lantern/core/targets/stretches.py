@@ -165,6 +165,12 @@ def _endpoint_sign(sign: str) -> Sign:
     return Sign(sign)
 
 
+@rule("endpoint", "[the] {nthorder} {sign}", heard=False)
+def _endpoint_ordered_sign(nthorder: tuple[Order, int], sign: str) -> Sign:
+    """ "Everything after the last comma"."""
+    return Sign(sign, *nthorder)
+
+
 @rule("endpoint", "{words}")
 def _endpoint_words(words: tuple[str, ...]) -> Words:
     return Words(words)
