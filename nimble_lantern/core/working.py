@@ -25,7 +25,12 @@ from nimble_lantern.core.mending.phones import distance, phones
 from nimble_lantern.core.mending.tray import as_named, letters_heard, letters_of
 from nimble_lantern.core.offering import answer_help, learned_words, offered
 from nimble_lantern.core.reading import intents, nearest, pairs, reader, unfinished
-from nimble_lantern.core.reading.addressing import barest, opens_a_request, wordings
+from nimble_lantern.core.reading.addressing import (
+    barest,
+    opens_a_request,
+    tells_of_a_part,
+    wordings,
+)
 from nimble_lantern.core.reading.exactly import Verdict
 from nimble_lantern.core.reading.hearing import Hearing, Might
 from nimble_lantern.core.reading.in_steps import in_steps
@@ -153,6 +158,7 @@ def _read(turn: Turn, phrases: Sequence[Sequence[str]]) -> None:
             before = turn.sitting
             turn.asks = likely.plainly and turn.offers is None
             asking = likely.addressed >= _held_back_from(before) and opens_a_request(words)
+            asking = asking or not text_only and tells_of_a_part(words)
             if asking and not held:
                 _hold(turn)
                 return

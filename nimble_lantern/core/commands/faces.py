@@ -201,8 +201,8 @@ CATALOGUE.table(
     "use [a] {larger} (letters | type | print | size | font) (for | on) {target}",
     "give {target} [a] {larger} (letters | type | print | size | font)",
     "{resizing} the size of {target}",
-    "<make> the (letters | type | print | font | words | text) (of | in) {target} [(a bit | a little)]"
-    " {larger}",
+    "<make> the (letters | type | print | font | words | text) (of | in) {target} [(a bit |"
+    " a little)] {larger}",
     "(enlarge | magnify | blow up) {target}",
     "blow {target} up",
     Way("{larger} {target}", when=names_a_part),

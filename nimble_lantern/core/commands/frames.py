@@ -143,6 +143,7 @@ def unmade(adjective: str) -> tuple[str, ...]:
         f"{{target}} <should_not> be [<into>] {adjective}",
         f"[(i | we)] (do not | don't) (want | need | like) {{target}} [<into>] {adjective}",
         f"(take | bring | get) {{target}} out of {adjective}",
+        f"stop {{target}} [from] being [<into>] {adjective}",
     )
 
 

@@ -234,7 +234,11 @@ def _beside_ways(side: str, *others: Way) -> tuple[Way, ...]:
             f"{{target}} (needs | wants | <shall> have) [a | an] {{text:words}} <{side}> it",
             when=inserted.no_furniture,
         ),
-        Way(f"[(a | the | another)] {{text:words}} <{side}> {{target}}", when=inserted.a_mark_here),
+        Way(
+            "[(a | the | another)] {text:words} [(goes | belongs | should go | comes)]"
+            f" <{side}> {{target}}",
+            when=inserted.a_mark_here,
+        ),
         Way(
             "(i (forgot | left out | missed | missed out | want | need) | we need | there is"
             " | there's | (it | that) (needs | wants | <shall> have | could do with))"

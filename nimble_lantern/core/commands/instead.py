@@ -31,6 +31,7 @@ from nimble_lantern.core.targets.model import (
     CellAt,
     Crossing,
     Holding,
+    Order,
     Places,
     Sign,
     That,
@@ -171,6 +172,11 @@ def alike_or_a_cell(sitting: Sitting, parse: Parse) -> bool:
     return cell or of_an_amount(sitting, parse) or much_alike(sitting, parse)
 
 
+def one_for_one(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make chair a bench" leaves the article away; "make the word dog a big cat" does not."""
+    return len(parse.args.get("text", ())) == 1 and alike_or_a_cell(sitting, parse)
+
+
 def of_an_amount(sitting: Sitting, parse: Parse) -> bool:
     """ "Hall should be fifty", where a row is called so and has one number."""
     old, new = _said(parse)
@@ -219,6 +225,29 @@ def alike_or_words_for_a_part(sitting: Sitting, parse: Parse) -> bool:
 _SOMETHING = frozenset(("something", "anything"))
 
 
+def in_its_place(sitting: Sitting, parse: Parse) -> bool:
+    """Whether words are to stand in the place of others: "replace the first paragraph with a short
+    walk" makes nothing of it, as "turn it into a joke" would."""
+    text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
+    if _tells_which(target, text):
+        return False
+    prose = isinstance(target, Units | Holding) and target.unit in _PROSE
+    if prose and text and not _made_of_parts(text) and not _a_look(target, text):
+        return True
+    return no_sentence(sitting, parse)
+
+
+def _tells_which(target: object, text: tuple[str, ...]) -> bool:
+    """ "The paragraph | with tea in it by a plan": which paragraph is meant, and no new words."""
+    here = isinstance(target, Units) and target.order is Order.THIS
+    return here and any(text[i : i + 2] == ("in", "it") for i in range(1, len(text) - 2))
+
+
+def _made_of_parts(text: tuple[str, ...]) -> bool:
+    """ "One paragraph", "two separate sentences", "the headline"."""
+    return text[-1] in PARTS | TRADE_NOUNS | _LINES | _REFERRING
+
+
 def no_sentence(sitting: Sitting, parse: Parse) -> bool:
     """Whether it is the new words that come after "to", and not the rest of a sentence.
 
@@ -229,7 +258,7 @@ def no_sentence(sitting: Sitting, parse: Parse) -> bool:
     text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
     if set(text) & PARTS and set(text) <= PARTS | DETERMINERS | _MADE_OF:
         return False
-    if becomes(target, text):
+    if becomes(target, text) or _tells_which(target, text):
         return False
     if not isinstance(target, Words):
         return True
@@ -267,7 +296,7 @@ def becomes(target: object, text: tuple[str, ...]) -> bool:
         return True
     if not isinstance(target, Units | Holding) or not text:
         return False
-    prose = target.unit in (Unit.SENTENCE, Unit.QUESTION, Unit.PARAGRAPH, Unit.LINE)
+    prose = target.unit in _PROSE
     if len(text) <= 3 and text[-1] in PARTS | _LINES:
         return True
     if text[:1] not in (("a",), ("an",), ("the",), ("some",)) or len(text) > 5:
@@ -276,6 +305,7 @@ def becomes(target: object, text: tuple[str, ...]) -> bool:
     return text[-1] in PARTS | TRADE_NOUNS | _LINES or prose and not said
 
 
+_PROSE = (Unit.SENTENCE, Unit.QUESTION, Unit.PARAGRAPH, Unit.LINE)
 _LINES = frozenset("headline header banner caption lines letters pieces halves".split())
 _MADE_OF = frozenset("one two single plain normal".split())
 _EDGES = frozenset("first last top bottom next previous".split())

@@ -29,7 +29,7 @@ from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.finding import all_within
 from nimble_lantern.core.targets.model import Order, Places, Unit, Units, Words
 from nimble_lantern.core.targets.resolve import resolve
-from nimble_lantern.core.targets.words import in_a_list
+from nimble_lantern.core.targets.words import exact, in_a_list
 
 DEEPEST = 6
 
@@ -222,6 +222,14 @@ def _an_item(sitting: Sitting, parse: Parse) -> bool:
     return there_is_a_list(sitting, parse) and not goes_on
 
 
+def _a_new_item(sitting: Sitting, parse: Parse) -> bool:
+    """The same, but "put the item that says tea first" moves the one that is there."""
+    said = tuple(parse.args.get("text", ()))
+    blocks = sitting.document.blocks
+    there = any(blocks[r.start.block].kind is Kind.ITEM for r in exact(sitting.document, said))
+    return _an_item(sitting, parse) and not there
+
+
 def _an_item_there(sitting: Sitting, parse: Parse) -> bool:
     return _an_item(sitting, parse) and _beside_an_item(sitting, parse)
 
@@ -396,7 +404,7 @@ def add_item_beside(
     Way(
         f"(<put> | put in) [(a | an | another | the)] {_ITEM} {_SAYING} {{text:words}} (at the"
         " <beginning> [of the list] | first)",
-        when=_an_item,
+        when=_a_new_item,
     ),
     Way(
         "(<put> | put in) {text:words} (at the <beginning> of the list | first (on | in) the list)",

@@ -94,7 +94,8 @@ def _fits(sitting: Sitting, parse: Parse) -> bool:
 def _asked_of_a_row(sitting: Sitting, parse: Parse) -> bool:
     """ "Replace femi on saturday with nick": a verb asks for it, and the row has those words."""
     target = parse.args.get("target")
-    if parse.when is not instead.no_sentence or not isinstance(target, Crossing):
+    verbs = (instead.no_sentence, instead.in_its_place)
+    if parse.when not in verbs or not isinstance(target, Crossing):
         return False
     found = resolve(target, sitting)
     return target.owned and isinstance(found, Places) and found.unit is None
@@ -107,18 +108,22 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command(
+    Way("replace {target} (with | by) {text}", when=instead.in_its_place),
+    Way("<change> {target} (to | into | with | by) {text}", when=instead.no_sentence),
     *each(
-        instead.no_sentence,
-        "replace {target} (with | by) {text}",
-        "<change> {target} (to | into | with | by) {text}",
+        instead.in_its_place,
         "put {text:words} (instead of | in place of) {target}",
         "(write | say) {text:words} (instead of | in place of | rather than) {target}",
         "(put | use | have) {text:words} in for {target}",
         "instead of {target} (write | put | say) {text}",
-        "swap [out] {target} for {text}",
+        "(swap [out] | exchange) {target} for {text}",
+        "substitute {text:words} for {target}",
+        "<wish> {text:words} (instead of | in place of | rather than) {target}",
+    ),
+    *each(
+        instead.no_sentence,
         "(find | look for) {target} and (replace | change) (it | that | this) (with | to | by)"
         " {text}",
-        "substitute {text:words} for {target}",
         "(rewrite | reword | rephrase) {target} (as | to) {text}",
         "<remove> {target} and (put | write | say) {text:words} instead",
         "<wish> {target} (changed | corrected | altered) to {text}",
@@ -193,7 +198,8 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
     Way("not {target} but {text}", when=instead.alike_and_there),
     Way("not {target} {text}", when=instead.not_this),
     Way("rather than {target} (write | put | say | have) {text}", when=instead.alike_and_there),
-    Way("(make | turn) {target} [(a | an)] {text}", when=instead.alike_or_a_cell),
+    Way("(make | turn) {target} {text}", when=instead.alike_or_a_cell),
+    Way("(make | turn) {target} (a | an) {text}", when=instead.one_for_one),
     Way("(let | could | can) {target} (be | become) {text}", when=instead.much_alike),
     Way(
         "(bump | raise | lower | up | bring | put) {target} [(up | down)] to {text}",

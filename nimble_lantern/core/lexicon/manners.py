@@ -141,10 +141,15 @@ WISHES = tuple(
 """Before what is wished for, with what stands before its verb: "i'd like ... to be"."""
 BEING = frozenset("be say read have come go stand get become change swap look begin start".split())
 """Verbs of how something is to be."""
+SOFTENING = frozenset("just only quite really probably actually definitely".split())
 INSIDE = (
-    ("please",), ("kindly",), ("for", "me"), ("if", "you", "would"), ("you", "know"),
-    ("just",), ("only",), ("quite",), ("really",), ("probably",), ("actually",), ("definitely",),
-)  # fmt: skip
+    ("please",),
+    ("kindly",),
+    ("for", "me"),
+    ("if", "you", "would"),
+    ("you", "know"),
+    *((word,) for word in sorted(SOFTENING)),
+)
 """Courtesy that is said in the middle of a request, too: "remove for me the word spare"."""
 WHOLE = (("the", "whole", "of"), ("all", "of"), ("the", "whole"))
 """Before a part of the page, which is whole in any case: "the whole of the last sentence"."""

@@ -38,6 +38,7 @@ from nimble_lantern.core.lexicon.manners import (
     REMARKED_ON,
     REMARKING,
     REMARKING_SHORT,
+    SOFTENING,
     STATEMENTS,
     TAILS,
     WHOLE,
@@ -81,6 +82,8 @@ class Plainer(NamedTuple):
     stated: bool = False
     reasoned: bool = False
     """Whether a reason was given for it: then it must be told of the page or the desk's things."""
+    softened: bool = False
+    """Whether what was left out between them may be words to be written: "insert quite soon"."""
     behind: bool = False
     """Whether that came behind: "mark row two so people notice" is of looks, or goes on."""
 
@@ -91,7 +94,7 @@ class Plainer(NamedTuple):
         A statement must be of parts of the page or of looks: "i will come back"
         and "we can find the lamp" are written.
         """
-        if parse.command.traits.alone:
+        if parse.command.traits.alone or self.softened and parse.free:
             return False
         if self.behind and not parse.command.name.startswith(_SHOWING):
             return False
@@ -143,10 +146,13 @@ def plainer_than(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     *longer, tailed = _without_tails(bare)
     begun = _without_leads(tailed)
     inside = begun._replace(words=_without(begun.words, INSIDE), inside=True)
+    kept = sum(w in SOFTENING for w in inside.words)
+    inside = inside._replace(softened=kept < sum(w in SOFTENING for w in begun.words))
     whole = inside._replace(words=_without(inside.words, WHOLE))
     opened = whole._replace(words=_part_of(_in_full(whole.words)))
     less = (Plainer(w) for w in (tailed, *reversed(longer), bare))
-    found = {p.words: p for p in (opened, whole, inside, begun, *less)}
+    spared = begun._replace(words=_part_of(_in_full(begun.words))) if inside.softened else begun
+    found = {p.words: p for p in (opened, whole, inside, spared, begun, *less)}
     full = Plainer(_in_full(tailed))
     plainer = [*reversed(found.values()), *([full] if full.words not in found else [])]
     return tuple(p for p in plainer if p.words and p.words != words)
@@ -529,3 +535,24 @@ def opens_a_request(words: Sequence[str]) -> bool:
     placed = bare[1:] if bare[0] in PREPOSITIONS | BESIDE else bare
     parts = (placed, placed[1:])
     return any(part[:1] == ("the",) and not TRADE_NOUNS.isdisjoint(part[1:4]) for part in parts)
+
+
+def tells_of_a_part(words: Sequence[str]) -> bool:
+    """Whether something is to be done to a counted part: "turn the second bullet into a poem".
+
+    A letter seldom says so of its own parts; "read the first paragraph before you sign" has
+    somebody who does it.
+    """
+    bare = barest(words)
+    sentence = (SUBJECT_PRONOUNS | _STOPPED) & set(bare)
+    if not bare or bare[0] not in TRADE_VERBS | PLAIN_VERBS or sentence:
+        return False
+    named = bare[2:4] if bare[1:2] == ("the",) else bare[1:3]
+    if len(named) < 2:
+        return False
+    counted = named[0] in COUNTS and named[1] in _WRITTEN_PARTS
+    return counted or named[0] in _WRITTEN_PARTS and cardinal(named, 1) is not None
+
+
+_STOPPED = frozenset("comma stop period colon semicolon".split())
+_WRITTEN_PARTS = frozenset("paragraph sentence bullet heading".split())

@@ -290,8 +290,8 @@ _SAYING = (
     "[the] [whole] {unit} {words} is in",
     "[the] [whole] {unit} (where | in which) {words} (is | are | gets | get) (mentioned | named |"
     " talked about)",
-    "[the] [whole] {unit} (where | in which) (i | we | it) (mention | mentions | name | names | say |"
-    " says | talk about | talks about | speak of | speaks of) {words}",
+    "[the] [whole] {unit} (where | in which) (i | we | it) (mention | mentions | name | names |"
+    " say | says | talk about | talks about | speak of | speaks of) {words}",
     "whichever {unit} (has | says | mentions | contains) {words} [in it]",
     heard=False,
 )

@@ -10,6 +10,7 @@ from nimble_lantern.core.targets.model import (
     Beyond,
     Enclosed,
     Marked,
+    Order,
     Reach,
     Sign,
     Target,
@@ -155,6 +156,7 @@ def _marked(markname: str) -> Marked:
     return Marked(markname)
 
 
+@rule("endpoint", "{part:described}", "{part:named}", "{part:called}", heard=False)
 @rule("endpoint", "{part}", "{part:nested}")
 def _endpoint(part: Target) -> Target:
     return part

@@ -27,6 +27,7 @@ from nimble_lantern.core.lexicon.prose import (
 from nimble_lantern.core.writing import codes, marks
 from nimble_lantern.core.writing.addresses import address
 from nimble_lantern.core.writing.capitals import ALWAYS, KNOWN, Names, capitalised
+from nimble_lantern.core.writing.cardinals import ORDINAL_UNITS
 from nimble_lantern.core.writing.forms import Around, Number
 from nimble_lantern.core.writing.marks import MARKS, Mark, Spacing
 from nimble_lantern.core.writing.numbers import clauses, number_at
@@ -61,6 +62,7 @@ BREAKS: dict[tuple[str, ...], str] = {
     ("end", "the", "list"): "end list",
 }
 _NOT_AFTER_BREAK = ARTICLES_AND_OWNERS | {"on", "which", "to", "this", "that", "in", "under"}
+_ONE_OF_THEM = ORDINAL_UNITS.keys() | {"last", "final", "each", "every", "either", "no"}
 CAPITALS: dict[tuple[str, ...], str] = {
     ("capital",): "next",
     ("cap",): "next",
@@ -320,7 +322,8 @@ def _break(words: list[str], i: int, previous: str, manner: Manner) -> Element |
     if not size or previous in _NOT_AFTER_BREAK and not _verse_goes_on(words, i, size):
         return None
     kind = BREAKS[tuple(words[i : i + size])]
-    if words[i + size : i + size + 1] == ["of"]:
+    that_one = words[i] == "bullet" and previous in _ONE_OF_THEM
+    if that_one or words[i + size : i + size + 1] == ["of"]:
         return None
     if kind.startswith("heading") and words[i] != "new" and not _at_break(words, i, manner):
         return None
