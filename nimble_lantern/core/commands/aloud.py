@@ -103,6 +103,7 @@ CATALOGUE.table(
     ),
     Way("(say | tell me) what {target} says", when=plainly_read),
     Way("(what does | what do | what's) {target} say", when=plainly_read),
+    Way("what (does | do) {target:crossed} say", when=is_found),
     "(what is | what's) in ({target:cell_part} | {target:crossed})",
     Way(
         "(who is | what is | what's | when is | how (much | many) (is | are) | tell me | give me"

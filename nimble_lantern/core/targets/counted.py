@@ -39,6 +39,8 @@ def _told(target: Units, view: View, near: bool) -> Answer:
 
 
 def _units(target: Units, view: View) -> Answer:
+    if target.unit is Unit.DOCUMENT and target.of is not None and not _in_all(target.of):
+        return find(target.of, view)  # "the text in nell's row" is no more than that
     if target.unit is Unit.DOCUMENT:
         return Places((view.document.whole,))
     if target.unit in _OF_TABLES and not any(b.cell for b in view.document.blocks):

@@ -17,6 +17,7 @@ from nimble_lantern.core.targets.model import (
     Order,
     Sign,
     Target,
+    Under,
     Unit,
     Units,
     Words,
@@ -455,7 +456,7 @@ CATALOGUE.table(
 @rule("described", "[the] {unit} {by_side} {beside:endpoint}", heard=False)
 def _unit_by_side(unit: Unit, by_side: tuple[bool, bool], beside: Any) -> Beside | None:
     after, upright = by_side
-    if upright and unit is Unit.COLUMN:
+    if unit is Unit.DOCUMENT or upright and unit is Unit.COLUMN:
         return None  # "the column under fee" is headed so
     return Beside(unit, Words(beside) if isinstance(beside, tuple) else beside, after, upright)
 
@@ -500,14 +501,29 @@ def _by_hand(unit: Unit, hand: bool, beside: Any) -> Beside:
 
 @rule(
     "target",
-    "everything (after | behind | below | from) {goal:endpoint}",
+    "everything (after | behind | from) {goal:endpoint}",
     "(everything | all | all that | everything that | [all] the text)"
-    " [(comes | is | stands | goes)] (after | behind | below) {goal:endpoint}",
+    " [(comes | is | stands | goes)] (after | behind) {goal:endpoint}",
     "(everything | all) (that follows | following) {goal:endpoint}",
     heard=False,
 )
 def _after(goal: Any) -> Beyond:
     return Beyond(Words(goal) if isinstance(goal, tuple) else goal, True)
+
+
+_LYING = "(below | under | beneath | underneath)"
+
+
+@rule(
+    "target",
+    f"(everything | all | [all] [of] the (text | paragraphs) | the (bit | part | rest))"
+    f" [that] [(comes | is | stands | goes)] {_LYING} {{goal:endpoint}}",
+    f"(what is | what's | what stands | what comes) {_LYING} {{goal:endpoint}}",
+    heard=False,
+)
+def _lying_under(goal: Any) -> Under:
+    """ "The text under the second heading": its section."""
+    return Under(Words(goal) if isinstance(goal, tuple) else goal)
 
 
 @rule(

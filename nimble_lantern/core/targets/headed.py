@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
 from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE, PREPOSITIONS
 from nimble_lantern.core.targets.model import (
@@ -10,6 +12,7 @@ from nimble_lantern.core.targets.model import (
     Crossing,
     EmptyCell,
     Holding,
+    Inside,
     Order,
     Tabled,
     Target,
@@ -361,8 +364,24 @@ def _cell_part(target: Target) -> Target | None:
     return target if cell and of_the_page(target) else None
 
 
+@rule("target", "the (text | words | contents) (in | of) {part:cell_part}", heard=False)
+def _what_a_cell_says(part: Target) -> Target:
+    return part
+
+
+@rule(
+    "target",
+    "(everything | all | [all] [of] the text | the contents | what is) (in | of) {part:grid_part}",
+    heard=False,
+)
+def _what_a_row_says(part: Target) -> Target:
+    """ "The text in the last row", which stays a row."""
+    return replace(part, contents=True) if isinstance(part, Tabled) else Inside(part)
+
+
 @rule("grid_part", "{target}", heard=False)
 def _grid_part(target: Target) -> Target | None:
     # What the cells say is no part of a table.
     said = isinstance(target, Tabled) and (target.below or target.contents)
+    said = said or isinstance(target, Inside)
     return target if of_a_grid(target) and not said else None

@@ -271,6 +271,20 @@ class Beyond:
     of: Target | None = None
 
 
+@dataclass(frozen=True, slots=True)
+class Under:
+    """What stands below a target: of a heading, no more than its section."""
+
+    goal: Target
+
+
+@dataclass(frozen=True, slots=True)
+class Inside:
+    """What a row or a column says, and not the row: "the text in the last row"."""
+
+    whole: Target
+
+
 Target = (
     That
     | Units
@@ -286,6 +300,8 @@ Target = (
     | Holding
     | Beside
     | Beyond
+    | Under
+    | Inside
     | One
     | OfLetter
     | CellAt
@@ -360,6 +376,8 @@ def unit_named(value: object) -> Unit | None:
         unit = unit_named(value.first)
         return unit if unit is unit_named(value.second) else None
     if isinstance(value, Except):
+        return unit_named(value.whole)
+    if isinstance(value, Inside):
         return unit_named(value.whole)
     return value.unit if isinstance(value, Units | Tabled | Holding | Beside) else None
 

@@ -10,6 +10,7 @@ from nimble_lantern.core.targets.model import (
     That,
     Unit,
     Units,
+    of_a_grid,
 )
 
 for _name, _class in CLASSES.items():
@@ -93,6 +94,17 @@ def _at_the_end(unit: Unit) -> Units:
 )  # fmt: skip
 def _at_the_start(unit: Unit) -> Units:
     return Units(unit, Order.FIRST)
+
+
+@rule("part", "[the] {unit} on (the | my) [far] right", heard=False)
+def _on_the_right(unit: Unit) -> Units:
+    """ "The column on the right" is the outermost, and "the word on the right" the next one."""
+    return Units(unit, Order.LAST if unit is Unit.COLUMN else Order.NEXT)
+
+
+@rule("part", "[the] {unit} on (the | my) [far] left", heard=False)
+def _on_the_left(unit: Unit) -> Units:
+    return Units(unit, Order.FIRST if unit is Unit.COLUMN else Order.LAST)
 
 
 @rule("part", "[the] {counted} that (follow | come (after | next) | are next)", heard=False)
@@ -180,7 +192,7 @@ def _counted_ahead(counted: tuple[int, Unit]) -> Units | None:
 @rule(
     "part",
     "[the] {unit} (before | behind | to the left of) (<caret> | here | me)",
-    "[the] {unit} (before | (to | on) (the | my) left)",
+    "[the] {unit} (before | to (the | my) left)",
     heard=False,
 )
 def _one_behind(unit: Unit) -> Units:
@@ -190,7 +202,7 @@ def _one_behind(unit: Unit) -> Units:
 @rule(
     "part",
     "[the] {unit} (after | following | in front of | to the right of) (<caret> | here | me)",
-    "[the] {unit} (to | on) (the | my) right",
+    "[the] {unit} to (the | my) right",
     "[the] {unit} (that (comes | is | stands) next | ahead)",
     heard=False,
 )
@@ -411,7 +423,13 @@ def _every(unit: Unit) -> Units:
     return Units(unit, Order.EVERY)
 
 
-@rule("target", "(all | everything | every word) (of | in) {part}", heard=False)
+@rule("target", "(everything | every word | all the words) (of | in) {part}", heard=False)
+def _everything_in(part: Target) -> Target | None:
+    """ "Everything in the last row" is what it says, and no row."""
+    return None if of_a_grid(part) else part
+
+
+@rule("target", "all (of | in) {part}", heard=False)
 @rule("target", "{part}", "{part:nested}", "{part:everything}", "{part:reach}")
 def _target(part: Target) -> Target:
     return part
@@ -430,8 +448,8 @@ def _nested(part: Units, of: Target) -> Target | None:
         # A paragraph stands in no paragraph.
         return None
     if part.unit is Unit.DOCUMENT:
-        # "The text of the last paragraph" is that paragraph.
-        return of
+        # "The text of the last paragraph" is that paragraph; the text in a row is no row.
+        return None if of_a_grid(of) else of
     return Units(part.unit, part.order, part.count, part.n, of)
 
 

@@ -306,6 +306,10 @@ def _holding_words(target: Holding, view: View, near: bool) -> Answer:
     if target.unit is Unit.LINE and target.at is None and not in_table:
         return _lines_said(inner.ranges, view)
     found = _holding(inner.ranges, target.unit, target.at, view)
+    if not found and target.at is None and isinstance(target.words, Words):
+        # "The table with the boats", of a table that is headed "Boat".
+        other = _in_another_form(target.words, view)
+        found = _holding(other.ranges, target.unit, None, view) if other else []
     if not found and target.unit is Unit.LINE and target.at is not None:
         # What begins in the middle of a row of print is called a line as well.
         found = _holding(inner.ranges, Unit.SENTENCE, target.at, view)

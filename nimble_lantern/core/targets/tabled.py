@@ -4,14 +4,25 @@ from __future__ import annotations
 
 import re
 from collections.abc import Sequence
+from dataclasses import replace
 
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Block, Range
 from nimble_lantern.core.document.tables import Table, tables
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.targets.finding import Absent, Answer, View, finds, reference
-from nimble_lantern.core.targets.model import Crossing, EmptyCell, Places, Tabled, Unit
+from nimble_lantern.core.targets.finding import Absent, Answer, View, find, finds, reference
+from nimble_lantern.core.targets.model import (
+    Beyond,
+    Crossing,
+    EmptyCell,
+    Inside,
+    Places,
+    Tabled,
+    Under,
+    Unit,
+    Words,
+)
 from nimble_lantern.core.targets.names import look_up
 from nimble_lantern.core.targets.words import exact, normal
 from nimble_lantern.core.writing.cardinals import cardinal, ordinal
@@ -181,13 +192,41 @@ def _below_a_heading(target: Tabled, view: View) -> Places | None:
     if not target.below or target.unit is not Unit.COLUMN:
         return None
     found = [r for r in exact(view.document, target.words) if units.is_a_heading(view.document, r)]
+    return below_heading(view, found[0]) if len(found) == 1 else None
+
+
+def below_heading(view: View, heading: Range) -> Places | None:
+    """The paragraphs of a heading's section without it; None where nothing stands there."""
     sections = units.blocks(view.document, Unit.SECTION.value, view.document.whole)
-    held = [s for s in sections if found and s.start.block == found[0].start.block]
-    if len(found) != 1 or not held or held[0].end.block == held[0].start.block:
+    held = [s for s in sections if s.start.block == heading.start.block]
+    if not held or held[0].end.block == held[0].start.block:
         return None
     below = range(held[0].start.block + 1, held[0].end.block + 1)
     ranges = (block_range(view.document, b) for b in below)
     return Places(tuple(r for r in ranges if not r.empty), unit=Unit.PARAGRAPH)
+
+
+@finds(Under)
+def _under(target: Under, view: View, near: bool) -> Answer:
+    goal = find(target.goal, view, near)
+    if isinstance(goal, Refusal):
+        return goal
+    heads = [r for r in goal.ranges if units.is_a_heading(view.document, r)]
+    if len(heads) == 1:
+        return below_heading(view, heads[0]) or Refusal("There is nothing there.")
+    if isinstance(target.goal, Words):
+        column = find(Tabled(Unit.COLUMN, target.goal.words, below=True), view, near)
+        if isinstance(column, Places):
+            return column
+    return find(Beyond(target.goal, True), view, near)
+
+
+@finds(Inside)
+def _inside(target: Inside, view: View, near: bool) -> Answer:
+    found = find(target.whole, view, near)
+    if isinstance(found, Places) and found.unit is Unit.ROW:
+        return replace(found, unit=Unit.CELL)
+    return found
 
 
 @finds(Tabled)

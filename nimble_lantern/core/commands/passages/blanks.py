@@ -108,8 +108,11 @@ def make_blank(
     " pick) (between | from | among) {options:words}",
     "[(have | put | i want | make | give me)] a (choice | pick) (of | from | between)"
     " {options:words} (for | instead of | in place of | in the place of) {target}",
-    "[i want to be able to] (choose | pick) [(between | from | among)] {options:words} for"
-    " {target}",
+    Way(
+        "[i want to be able to] (choose | pick) [(between | from | among)] {options:words} for"
+        " {target}",
+        when=several,
+    ),
     "(instead of | in place of | in the place of) {target} a (choice | pick) (of | from | between)"
     " {options:words}",
     "a (choice | pick) (of | from | between) {options:words} (for | instead of | where it says)"
