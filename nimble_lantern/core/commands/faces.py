@@ -82,7 +82,7 @@ def _of_a_part(adjective: str) -> tuple[Way, ...]:
     Way("put {colour} on {target}", when=names_a_part),
     "{colour} text for {target}",
     "give {target} the (colour | color) {colour}",
-    "give {target} a {colour} (colour | color | tint)",
+    Way("give {target} a {colour} (colour | color | tint)", when=names_a_part),
     *_of_a_part("[the] [colour | color] {colour} [colour | color]"),
     example="make the last sentence blue",
     group="format",

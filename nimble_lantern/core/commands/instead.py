@@ -237,6 +237,11 @@ def in_its_place(sitting: Sitting, parse: Parse) -> bool:
     return no_sentence(sitting, parse)
 
 
+def of_a_part(sitting: Sitting, parse: Parse) -> bool:
+    """The same of what is only of the page: "exchange the lamp for a bell" may be about things."""
+    return of_the_page(parse.args.get("target")) and in_its_place(sitting, parse)
+
+
 def _tells_which(target: object, text: tuple[str, ...]) -> bool:
     """ "The paragraph | with tea in it by a plan": which paragraph is meant, and no new words."""
     here = isinstance(target, Units) and target.order is Order.THIS

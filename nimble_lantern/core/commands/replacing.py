@@ -116,8 +116,12 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
         "(write | say) {text:words} (instead of | in place of | rather than) {target}",
         "(put | use | have) {text:words} in for {target}",
         "instead of {target} (write | put | say) {text}",
-        "(swap [out] | exchange) {target} for {text}",
+        "swap [out] {target} for {text}",
         "substitute {text:words} for {target}",
+    ),
+    *each(
+        instead.of_a_part,
+        "exchange {target} for {text}",
         "<wish> {text:words} (instead of | in place of | rather than) {target}",
     ),
     *each(

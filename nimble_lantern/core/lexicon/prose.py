@@ -28,7 +28,7 @@ MAILBOXES = frozenset(
 NOT_BEFORE: dict[str, frozenset[str]] = {
     "period": frozenset("of pieces piece drama costume furniture property for when in".split()),
     "colon": frozenset("cancer surgery".split()),
-    "dash": frozenset("of off to into for out across back it".split()),
+    "dash": frozenset("of off to into for out across back".split()),
     "hash": frozenset("browns brown out".split()),
     "quote": frozenset("for from of".split()),
     "hyphen": frozenset("key".split()),

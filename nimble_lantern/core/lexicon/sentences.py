@@ -79,6 +79,13 @@ SUBORDINATE = frozenset(
     " wherever whether".split()
 )
 """Begin a clause that a comma ends before the main one."""
+BIDDING = frozenset(
+    "leave keep put give bring stop open close call turn move come go tell ask send write read wait"
+    " hold push pull lift press shake rinse ring wash add mix stir cover switch lock shut check"
+    " take use try pour cut mind start begin find look stay sit stand clean dry hang remove sand"
+    " sweep empty fill light feed water pack load show follow".split()
+)
+"""Imperatives with which a main clause begins behind a subordinate one."""
 ADVERBS = frozenset(
     "however therefore unfortunately fortunately finally meanwhile moreover furthermore sadly"
     " luckily otherwise besides nevertheless consequently incidentally yes firstly secondly"

@@ -407,7 +407,8 @@ def _weight(word: str) -> float:
 
 
 _FILLED = frozenset(
-    "target text words number position part reach endpoint counted unit units order of".split()
+    "target text words number position part reach endpoint bound counted unit units".split()
+    + ["order", "of"]
 )
 _MOST_PRODUCTIONS = 12
 

@@ -8,6 +8,7 @@ from functools import lru_cache
 
 from nimble_lantern.core.commands import CATALOGUE
 from nimble_lantern.core.commands.instead import a_look
+from nimble_lantern.core.grammar.catalogue import Command
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.closed import DETERMINERS, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, TRADE_VERBS
@@ -179,9 +180,17 @@ def _replaced_in_print(sitting: Sitting, words: tuple[str, ...], i: int) -> Pair
     found = exactly(sitting, first, whole=True)
     says = found.parse is not None and found.parse.command.name.startswith(_SAYING)
     made = _words_for_words(found) or says and found.kind is Judged.COMMAND
-    if not made or _a_look(sitting, words):
+    if not made or _names_what_is_there(sitting, words):
         return None  # "put the words nine to noon in bold" is said of those words
     return first, ("make", "that", *words[i:])
+
+
+def _names_what_is_there(sitting: Sitting, words: tuple[str, ...]) -> bool:
+    """Whether a look is asked for of a part that stands there, and nothing is written."""
+    verdict = judge(sitting, words, whole=True)
+    parse = verdict.parse
+    looks = parse is not None and (parse.command.group == "format" or _cased(parse.command))
+    return verdict.kind is Judged.COMMAND and looks and parse is not None and not parse.free
 
 
 _PRINT = frozenset("bold italic italics capitals caps capital block letters type and".split())
@@ -217,11 +226,14 @@ def _two_looks(sitting: Sitting, words: Sequence[str], link: int) -> Pair | None
     return None
 
 
+def _cased(command: Command) -> bool:
+    return command.name.startswith("case.")
+
+
 def _a_look(sitting: Sitting, words: tuple[str, ...]) -> bool:
     verdict = judge(sitting, words, whole=True)
     command = verdict.parse.command if verdict.parse else None
-    cased = command is not None and command.name.startswith("case.")
-    looks = command is not None and (command.group == "format" or cased)
+    looks = command is not None and (command.group == "format" or _cased(command))
     return verdict.kind is Judged.COMMAND and looks
 
 

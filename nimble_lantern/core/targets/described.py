@@ -501,10 +501,10 @@ def _by_hand(unit: Unit, hand: bool, beside: Any) -> Beside:
 
 @rule(
     "target",
-    "everything (after | behind | from) {goal:endpoint}",
+    "everything (after | behind | from) {goal:bound}",
     "(everything | all | all that | everything that | [all] the text)"
-    " [(comes | is | stands | goes)] (after | behind) {goal:endpoint}",
-    "(everything | all) (that follows | following) {goal:endpoint}",
+    " [(comes | is | stands | goes)] (after | behind) {goal:bound}",
+    "(everything | all) (that follows | following) {goal:bound}",
     heard=False,
 )
 def _after(goal: Any) -> Beyond:
@@ -517,8 +517,8 @@ _LYING = "(below | under | beneath | underneath)"
 @rule(
     "target",
     f"(everything | all | [all] [of] the (text | paragraphs) | the (bit | part | rest))"
-    f" [that] [(comes | is | stands | goes)] {_LYING} {{goal:endpoint}}",
-    f"(what is | what's | what stands | what comes) {_LYING} {{goal:endpoint}}",
+    f" [that] [(comes | is | stands | goes)] {_LYING} {{goal:bound}}",
+    f"(what is | what's | what stands | what comes) {_LYING} {{goal:bound}}",
     heard=False,
 )
 def _lying_under(goal: Any) -> Under:
@@ -528,10 +528,10 @@ def _lying_under(goal: Any) -> Under:
 
 @rule(
     "target",
-    "everything (before | above) {goal:endpoint}",
+    "everything (before | above) {goal:bound}",
     "(everything | all | all that | everything that | [all] the text)"
-    " [(comes | is | stands | goes)] (before | above) {goal:endpoint}",
-    "(everything | all) that precedes {goal:endpoint}",
+    " [(comes | is | stands | goes)] (before | above) {goal:bound}",
+    "(everything | all) that precedes {goal:bound}",
     heard=False,
 )
 def _before(goal: Any) -> Beyond:

@@ -156,9 +156,16 @@ def _marked(markname: str) -> Marked:
     return Marked(markname)
 
 
-@rule("endpoint", "{part:described}", "{part:named}", "{part:called}", heard=False)
 @rule("endpoint", "{part}", "{part:nested}")
 def _endpoint(part: Target) -> Target:
+    return part
+
+
+@rule("bound", "{part:described}", "{part:named}", "{part:called}", heard=False)
+@rule("bound", "{part:endpoint}")
+def _bound(part: Any) -> Any:
+    """Where a stretch begins or ends: of two at once, a described part would take the other's
+    words."""
     return part
 
 
@@ -184,28 +191,28 @@ _STRETCH = (
 )
 
 
-@rule("target", "[everything] from {a:endpoint} (to | up to | through | until) {b:endpoint}")
+@rule("target", "[everything] from {a:bound} (to | up to | through | until) {b:bound}")
 @rule(
     "target",
-    f"{_STRETCH} from {{a:endpoint}} (to | up to | till | as far as | through to | right up to |"
-    f" up until) [and including] {{b:endpoint}}",
-    f"{_STRETCH} from {{a:endpoint}} (through | until) {{b:endpoint}}",
-    "[everything] from {a:endpoint} (as far as | till | down to | right up to | all the way to)"
-    " [and including] {b:endpoint}",
-    "[everything | all] (starting | beginning) (at | from | with) {a:endpoint} [and] (ending |"
-    " finishing | stopping | going on) (at | with | to) {b:endpoint}",
-    "[everything | all] from {a:endpoint} (up to | through) and including {b:endpoint}",
-    "[everything | all] (starting | beginning) (at | from | with) {a:endpoint} (to | up to | until"
-    " | through) {b:endpoint}",
-    "all [of] the text between {a:endpoint} and {b:endpoint}",
+    f"{_STRETCH} from {{a:bound}} (to | up to | till | as far as | through to | right up to |"
+    f" up until) [and including] {{b:bound}}",
+    f"{_STRETCH} from {{a:bound}} (through | until) {{b:bound}}",
+    "[everything] from {a:bound} (as far as | till | down to | right up to | all the way to)"
+    " [and including] {b:bound}",
+    "[everything | all] (starting | beginning) (at | from | with) {a:bound} [and] (ending |"
+    " finishing | stopping | going on) (at | with | to) {b:bound}",
+    "[everything | all] from {a:bound} (up to | through) and including {b:bound}",
+    "[everything | all] (starting | beginning) (at | from | with) {a:bound} (to | up to | until"
+    " | through) {b:bound}",
+    "all [of] the text between {a:bound} and {b:bound}",
     heard=False,
 )
 @rule(
     "target",
-    "[everything | all] between {a:endpoint} and {b:endpoint} including (those | them | both)",
+    "[everything | all] between {a:bound} and {b:bound} including (those | them | both)",
     heard=False,
 )
-@rule("target", "[everything | all] between {a:endpoint} and {b:endpoint}")
+@rule("target", "[everything | all] between {a:bound} and {b:bound}")
 def _through(a: Any, b: Any) -> Through:
     first = Words(a) if isinstance(a, tuple) else a
     last = Words(b) if isinstance(b, tuple) else b

@@ -25,6 +25,7 @@ from nimble_lantern.core.lexicon.prose import DESCRIBING
 from nimble_lantern.core.lexicon.sentences import (
     ADVERBS,
     ASKS,
+    BIDDING,
     CLOSINGS,
     CONTINUES,
     HANGING,
@@ -178,7 +179,12 @@ def _is_name(words: list[str]) -> bool:
 
 
 def has_verb(words: Sequence[str]) -> bool:
-    return any(w in VERBS or w.endswith("ed") and len(w) > 4 for w in words)
+    known = any(w in VERBS or w.endswith("ed") and len(w) > 4 for w in words)
+    acts = len(words) > 1 and words[0] in SUBJECT_PRONOUNS and words[1] not in _NO_VERBS
+    return known or acts  # "they fit"
+
+
+_NO_VERBS = DETERMINERS | PREPOSITIONS | SUBJECT_PRONOUNS | frozenset("and or but too".split())
 
 
 def _ending(sentence: Sequence[Element], continues: bool, last: bool) -> str:
@@ -306,6 +312,8 @@ def _commas(sentence: Sequence[Element]) -> list[Element]:
     at: set[int] = set()
     if words and words[0] in ADVERBS and len(words) > 2:
         at.add(1)
+    if words[:1] == ["well"] and len(words) > 2 and words[1] in SUBJECT_PRONOUNS | _POINTING:
+        at.add(1)
     for phrase in PHRASES:
         if tuple(words[: len(phrase)]) == phrase and len(words) > len(phrase) + 2:
             at.add(len(phrase))
@@ -399,7 +407,7 @@ def _main_clause(words: list[str]) -> int | None:
     for i in range(2, len(words) - 1):
         if words[i] == ",":
             return None
-        noun = words[i] in ("the", "our", "his", "her") and has_verb(words[i + 2 : i + 4])
+        noun = words[i] in ("the", "our", "his", "her") and _is_subject_of(words[i + 1 : i + 4])
         asks = words[i] in INVERTED and words[i + 1] in SUBJECTS
         starts = words[i] in SUBJECT_PRONOUNS | _ANYBODY | {"please", "then", "let"} or noun or asks
         settled = words[i - 1] not in UNFINISHED and words[i - 1] not in ASKS
@@ -409,7 +417,41 @@ def _main_clause(words: list[str]) -> int | None:
             return i
         verb_seen = verb_seen or words[i] in VERBS or words[i].endswith("ed")
         verb_seen = verb_seen or words[i - 1] in VERBS
+    return _bidding(words)
+
+
+def _is_subject_of(words: list[str]) -> bool:
+    """Whether a noun has its verb here: "the room is", and not "the key tell ida", "the key he"."""
+    bids = words[1:2] and words[1] in BIDDING and not words[0].endswith("s")
+    return has_verb(words[1:]) and not bids and not SUBJECT_PRONOUNS & set(words[1:2])
+
+
+def _bidding(words: list[str]) -> int | None:
+    """Where somebody is told what to do: "when the bell rings | leave the room"."""
+    for i in range(3, len(words) - 1):
+        if words[i] not in BIDDING or words[i + 1] not in _BIDDEN | GIVEN:
+            continue
+        before = words[i - 1]
+        who = words[1] in SUBJECT_PRONOUNS | _ANYBODY
+        acts = i == 4 and words[1] in DETERMINERS and not words[2].endswith("s")
+        acts = acts and before.endswith("s") and not before.endswith("ss")
+        goes_on = before in UNFINISHED | SUBJECT_PRONOUNS | _GOING_ON or before.endswith("ly")
+        whom = 2 if before in _OBJECTS else 3 if words[i - 2] in DETERMINERS else 0
+        made = whom > 0 and words[i - whom] in _MAKING
+        if acts or who and not goes_on and not made:
+            return i
     return None
+
+
+_BIDDEN = DETERMINERS | frozenset(
+    "it them him her me us everything everybody everyone somebody alone inside outside out down"
+    " back home off up over away again".split()
+)
+_GOING_ON = frozenset(
+    "never always ever just also not often only both all each still even help helps two three".split()
+)
+_MAKING = frozenset("let lets make makes made help helps see saw hear heard watch have".split())
+_OBJECTS = frozenset("him her them us me it you".split())
 
 
 _ANYBODY = frozenset(
@@ -420,10 +462,14 @@ _ANYBODY = frozenset(
 
 def _addressed(made: Sequence[Element], words: list[str]) -> int | None:
     """Where the name of someone addressed begins: "thank you Ida"."""
-    if not made or not made[-1].fixed or not made[-1].text[:1].isupper():
+    if not made:
         return None
-    head = tuple(words[:-1])
-    return len(made) - 1 if head in THANKS else None
+    name = made[-1].fixed and made[-1].text[:1].isupper() or words[-1] in _EVERYBODY
+    return len(made) - 1 if name and tuple(words[:-1]) in THANKS else None
+
+
+_POINTING = frozenset(("there", "that", "this", "that's", "there's"))
+_EVERYBODY = frozenset("everybody everyone sir madam".split())
 
 
 def _listed(words: list[str]) -> set[int]:

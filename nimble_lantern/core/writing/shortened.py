@@ -12,6 +12,7 @@ _PRICED = frozenset(
     "cost costs costing pay pays paid paying charge charges charged price priced worth spend"
     " spent".split()
 )
+_WHOM = frozenset("me us you him her them it".split())
 _FOR_NO_MORE = frozenset("only just for at".split())
 _EACH = frozenset(("each", "apiece"))
 _SOLD_BY = frozenset(
@@ -67,4 +68,6 @@ def _is_a_price(after: Sequence[str], small: int, around: Around) -> bool:
     if after[:1] in (["a"], ["per"]) and after[1:2] and after[1] in _SOLD_BY:
         return True
     ends = not after or after[0] in _LEADS_ON | {"a", "each"}
-    return ends and (around.last in _PRICED or around.last in _FOR_NO_MORE and small >= _HOUR)
+    paid = around.before[-2:] if around.last in _WHOM else around.before[-1:]
+    priced = not _PRICED.isdisjoint(paid)  # "it cost us nine ninety nine"
+    return ends and (priced or around.last in _FOR_NO_MORE and small >= _HOUR)

@@ -37,6 +37,8 @@ def is_the_word(words: Sequence[str], i: int, size: int) -> bool:
     asks = set(rest[1:]) & (SUBJECT_PRONOUNS | DETERMINERS)
     if rest and words[:i] in (["no"], ("no",)) and rest[0] in _IS and not asks:
         return True  # "no comma is needed"
+    if words[i] == "dash" and rest[:1] == ["it"] and (not i or rest[1:] == ["all"]):
+        return True
     if words[i] not in NOUNS_TOO or not rest:
         return False
     if not i:
