@@ -179,9 +179,12 @@ def _is_name(words: list[str]) -> bool:
 
 
 def has_verb(words: Sequence[str]) -> bool:
-    known = any(w in VERBS or w.endswith("ed") and len(w) > 4 for w in words)
-    acts = len(words) > 1 and words[0] in SUBJECT_PRONOUNS and words[1] not in _NO_VERBS
-    return known or acts  # "they fit"
+    return any(w in VERBS or w.endswith("ed") and len(w) > 4 for w in words)
+
+
+def _acts(words: list[str]) -> bool:
+    """ "They fit": what stands behind a pronoun is its verb."""
+    return len(words) > 1 and words[0] in SUBJECT_PRONOUNS and words[1] not in _NO_VERBS
 
 
 _NO_VERBS = DETERMINERS | PREPOSITIONS | SUBJECT_PRONOUNS | frozenset("and or but too".split())
@@ -201,7 +204,7 @@ def _ending(sentence: Sequence[Element], continues: bool, last: bool) -> str:
             return ","
     if sentence[-1].kind is not Kind.NUMBER and _hangs(words) or names_a_paper(words):
         return ""
-    if last and len(words) < 4 and not has_verb(words) and not continues:
+    if last and len(words) < 4 and not has_verb(words) and not continues and not _acts(words):
         # A few words without a verb are more often a name, a title or the end of a thought.
         return "?" if is_question(words) else _short_ending(words)
     return "?" if not continues and is_question(words) else "."
@@ -448,7 +451,7 @@ _BIDDEN = DETERMINERS | frozenset(
     " back home off up over away again".split()
 )
 _GOING_ON = frozenset(
-    "never always ever just also not often only both all each still even help helps two three".split()
+    "never always ever just also not often only both all each still even help helps two".split()
 )
 _MAKING = frozenset("let lets make makes made help helps see saw hear heard watch have".split())
 _OBJECTS = frozenset("him her them us me it you".split())
