@@ -51,7 +51,9 @@ def recased(sitting: Sitting, target: Places, change: Callable[[str], str]) -> D
 @command(
     "(capitalise | capitalize) {target}",
     "(capitalise | capitalize) (every | each) word (of | in) {target}",
-    "[initial] capitals on {target}",
+    "[initial] capitals (on | at the start of) {target}",
+    "<make> {target} in capital letters at the start of (each | every) word",
+    "(make | have | let | <wish>) {target} [to] (start | begin) with (capitals | capital letters)",
     "initial capitals for {target}",
     "give {target} [initial] capitals",
     "(put | add) capitals (on | to) {target}",
@@ -97,8 +99,7 @@ def _first_letter(text: str) -> str:
     "give {target} capital letters",
     "(put | write) a capital (on | at the start of | at the beginning of) {target}",
     "(make | start | begin) {target} [(start | begin)] [with] a capital [letter]",
-    "(make | have | let | <wish>) {target} [to] (start | begin) with (a capital [letter] | capitals"
-    " | capital letters)",
+    "(make | have | let | <wish>) {target} [to] (start | begin) with a capital [letter]",
     Way("{target} (begins | starts | is written) with a capital [letter]", when=_quoted),
     "{target} <shall> (have | get | start with | begin with | be given | take) a capital [letter]",
     "{target} (wants | needs | takes | gets) a capital [letter]",

@@ -518,7 +518,7 @@ def _to_an_edge(of_what: str, stands: Callable[[Sitting, Parse], bool]) -> tuple
     along = "[(up | down | over | back | right up | right down)] (to | at)"
     return (
         f"<shift> {{target}} {along} {at_the_edge}",
-        Way(f"<set_down> {{target}} {along} {at_the_edge}", when=parts_or_items),
+        Way(f"(<set_down> | take) {{target}} {along} {at_the_edge}", when=parts_or_items),
         Way(f"{{target}} to {at_the_edge}", when=parts_or_items),
         *each(
             stands,

@@ -231,6 +231,8 @@ def delete(sitting: Sitting, target: Places) -> Done:
         " the list",
         when=_on_a_list,
     ),
+    "(<remove> | <discard> | take | cross | strike) {target:counted_thing} (off | from | out of)"
+    " the list",
     *each(
         _item_by_words,
         "(cross | tick | take | strike | scratch | score) {target} off [the list]",

@@ -347,7 +347,21 @@ def plainly_there(sitting: Sitting, parse: Parse) -> bool:
     return much_alike(sitting, parse) or few and not thing
 
 
+def meant_for_said(sitting: Sitting, parse: Parse) -> bool:
+    """ "I said gloves but i meant a veil", of words that stand there once; "i said yes but i meant
+    to ask" goes on."""
+    old, new = _said(parse)
+    if plainly_there(sitting, parse):
+        return True
+    bare = _bare(new)
+    few = 0 < len(bare) <= len(old) + 1 and not set(bare) & _NOT_MEANT
+    return few and bool(set(old) - LITTLE) and len(exact(sitting.document, old)) == 1
+
+
 _HOW = frozenset("well better more less worse best wrong right otherwise so it".split())
+
+
+_NOT_MEANT = VERBS | SUBJECT_PRONOUNS | _HOW | LITTLE
 
 
 def a_word_there(sitting: Sitting, parse: Parse) -> bool:

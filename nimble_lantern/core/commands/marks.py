@@ -282,6 +282,7 @@ def _shaded(sitting: Sitting, parse: Parse) -> bool:
     Way("(put | use) {ink} on {target}", when=_in_yellow),
     "make {target} stand out in {ink}",
     "(go over | mark up) {target} (in | with) {ink}",
+    "highlight in {ink} {target}",
     "use {ink} to (highlight | mark) {target}",
     *frames.given(_PEN),
     f"mark {{target}} (with | in) {_PEN}",

@@ -195,8 +195,13 @@ def headings(sitting: Sitting) -> Done:
 )
 def after(sitting: Sitting, target: Places) -> Done:
     """Write after a target."""
-    where = named(sitting.document, target.ranges[:1])
-    return Done(sitting.placed(target.first.end), f"after {where}")
+    r = max(target.ranges) if target.unit in _TOGETHER else target.first
+    where = named(sitting.document, (r,))
+    return Done(sitting.placed(r.end), f"after {where}")
+
+
+_TOGETHER = (Unit.ITEM, Unit.PARAGRAPH, Unit.SENTENCE, Unit.ROW)
+"""Of several such, "the end of the bullets" is the end of the last."""
 
 
 CATALOGUE.table(

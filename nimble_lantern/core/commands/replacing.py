@@ -173,8 +173,6 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
         " (should | ought to | must) (be | say | read | have been | have said) {text}",
         "(i (said | wrote | put) | it (says | said | reads)) {target} [(but | and)]"
         " (it's | it is | make (it | that) | change (it | that) to) {text}",
-        "i (said | wrote | put) {target} [(but | and)] i (meant | mean | wanted) {text}",
-        "i (meant | mean | wanted) {text:words} (when | where) i (said | wrote | put) {target}",
         "{target} (needs | wants) (changing | correcting | altering | to be changed | to be"
         " corrected) to {text}",
         "take {target} out and (put | write) {text:words} in",
@@ -185,6 +183,11 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
         "read {text:words} (for | instead of) {target}",
         "(strike | scratch | strike out | scratch out | cross out) {target} [and] (write | put |"
         " say) {text}",
+    ),
+    *each(
+        instead.meant_for_said,
+        "i (said | wrote | put) {target} [(but | and)] i (meant | mean | wanted) {text}",
+        "i (meant | mean | wanted) {text:words} (when | where) i (said | wrote | put) {target}",
     ),
     Way("{target:signing_off} with {text:words} instead", when=instead.plain_words),
     Way("{target:signing_off} [with] {text:words}", when=becoming.closes_a_letter),

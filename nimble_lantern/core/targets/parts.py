@@ -277,6 +277,17 @@ def _nth_point(position: int) -> Units:
     return Units(Unit.ITEM, Order.NTH, 1, position)
 
 
+@rule("counted_thing", "the {order} (thing | one)", heard=False)
+def _a_last_thing(order: Order) -> Units:
+    """ "The last thing", where a list is named beside it."""
+    return Units(Unit.ITEM, order)
+
+
+@rule("counted_thing", "the {position} (thing | one)", heard=False)
+def _nth_thing(position: int) -> Units:
+    return Units(Unit.ITEM, Order.NTH, 1, position)
+
+
 @rule("part", "[the] {order} {counted}")
 @rule("part", "[the] very {order} {counted}", heard=False)
 @rule("part", "(those | these | my) {order} {counted}", heard=False)

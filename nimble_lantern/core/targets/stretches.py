@@ -219,7 +219,7 @@ def _through(a: Any, b: Any) -> Through:
     return Through(first, last)
 
 
-@rule("target", "{a:words} through {b:words}", heard=False)
+@rule("target", "{a:words} (through | through to | all the way to) {b:words}", heard=False)
 @rule("target", "{a:words} (to | until | till | up to | down to) {b:words}", heard=False)
 def _through_words(a: tuple[str, ...], b: tuple[str, ...]) -> Through | None:
     if not set(a) - LITTLE or not set(b) - LITTLE:
