@@ -38,6 +38,9 @@ def parts_or_items(sitting: Sitting, parse: Parse) -> bool:
     named = [v for k in ("target", "place") if (v := parse.args.get(k)) is not None]
     if isinstance(named[0], Sign):
         return False  # "full stop at the end" puts one there
+    first = named[0]
+    if isinstance(first, Words) and not first.called and LITTLE.issuperset(first.words):
+        return False  # "put a after plans" has lost a word
     document = sitting.document
     return all(of_the_page(v) or in_a_list(document, v) or _quoted(sitting, v) for v in named)
 

@@ -104,7 +104,7 @@ TAILS = _phrases(
     "a bit, a little, a little bit, a bit more, actually, really",
     "while you're at it, while you are at it, while we're at it, while we are at it",
     "there, up there, down there, then, after all, i think, will you please, can you please,"
-    " quickly, just now, for now, for the moment, for the time being",
+    " quickly, sorry, just now, for now, for the moment, for the time being",
 )
 """After a request, one after another: "for me please"."""
 WISHES = tuple(

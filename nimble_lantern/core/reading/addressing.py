@@ -510,14 +510,21 @@ def _without_tails(words: tuple[str, ...]) -> tuple[tuple[str, ...], ...]:
         tails = (tail for tail in _TAILS.get(words[-1], ()) if words[-len(tail) :] == tail)
         tail = next((tail for tail in tails if len(tail) < len(words)), ())
         size = len(tail) or remark_after(words)
-        if not size or words[-size - 1 : -size] == ("with",):
+        before = words[-size - 1 : -size] if size else ()
+        if not size or before == ("with",):
             break  # "The line that begins with thank you" names those words
+        if tail == ("sorry",) and not _FEELING.isdisjoint(before):
+            break  # "It should say we are sorry"
         words = words[:-size]
         found.append(words)
     return tuple(found)
 
 
 _OTHERS = frozenset("me us him her them".split())
+_FEELING = frozenset(
+    "am are is was were be been so very really terribly i'm we're she's he's they're feel say says"
+    " and".split()
+)
 
 
 def opens_a_request(words: Sequence[str]) -> bool:

@@ -254,8 +254,14 @@ def _ends_the_text(words: tuple[str, ...], found: Verdict, fewer: int) -> bool:
     least = _ALSO_TEXT.get(words[-fewer:])
     texts = (v for v in (found.parse.args if found.parse else {}).values() if isinstance(v, tuple))
     return least is not None and any(
-        len(text) >= least and not kind_of(text[:-fewer]) for text in texts
+        len(text) >= least and not kind_of(text[:-fewer]) and not _is_a_mark(text[:-fewer])
+        for text in texts
     )
+
+
+def _is_a_mark(text: tuple[str, ...]) -> bool:
+    """ "A full stop": words that a mark is called by, with an article or without."""
+    return mark_named(text[1:] if text[:1] in (("a",), ("an",), ("the",)) else text) is not None
 
 
 def _thanks_on_the_page(parse: Parse | None, last: tuple[str, ...]) -> bool:
@@ -287,7 +293,7 @@ def _called_so(parse: Parse | None) -> bool:
 
 _THANKS = frozenset("thanks thank".split())
 _ALSO_TEXT = {
-    ("now",): 4, ("again",): 2, ("once", "more"): 3,
+    ("now",): 4, ("again",): 3, ("sorry",): 4, ("once", "more"): 3,
     ("in", "this", "one"): 4, ("in", "this", "letter"): 3, ("in", "this", "document"): 3,
     ("in", "this", "text"): 3, ("completely",): 2, ("entirely",): 2, ("altogether",): 2,
     ("there",): 3, ("then",): 3, ("too",): 3, ("as", "well"): 4, ("up", "there"): 4,
