@@ -188,6 +188,7 @@ def page_style(text_size: str) -> PageStyle:
     return PageStyle(size=float(text_size))
 
 
+_LOOKS = ("marks.", "faces.", "case.")
 _KEEP_SEVERAL = ("selecting.", "marks.", "case.", "faces.")
 
 
@@ -286,6 +287,17 @@ class Sitting:
         last = (self.trail[-1].command or "") if self.trail else ""
         several = len(self.that) > 1 and last.startswith(_KEEP_SEVERAL)
         return several or self.selection is not None and self.fresh
+
+    @property
+    def dressing(self) -> bool:
+        """Whether looks are given to what was selected, one after another: "the text" is that."""
+        for said in reversed(self.trail):
+            command = said.command or ""
+            if command.startswith("selecting."):
+                return bool(self.that)
+            if not command.startswith(_LOOKS):
+                return False
+        return False
 
     @property
     def writing_place(self) -> Position:

@@ -14,7 +14,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.lexicon.closed import ARTICLES
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, That, Words
+from nimble_lantern.core.targets.model import Places, That, Unit, Units, Words
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import named_as_written
 from nimble_lantern.core.writing.capitals import capitalised, starts_sentence, title_case
@@ -67,6 +67,9 @@ def recased(sitting: Sitting, target: Places, change: Callable[[str], str]) -> D
     "(capitals | a capital) (on | for) (every | each) word (of | in) {target}",
     "give (every | each) word (of | in) {target} a capital [letter]",
     "(capitalise | capitalize) (every | each) word",
+    Way(
+        "(capitals | a capital) (on | for | at the start of) (every | each) word", when=is_selected
+    ),
     example="capitalise the harbour board",
     group="revising",
 )
@@ -88,6 +91,13 @@ def _its_letter(sitting: Sitting, parse: Parse) -> bool:
 def _quoted(sitting: Sitting, parse: Parse) -> bool:
     """ "Saltmarsh begins with a capital", of a word that stands there; no thing is named."""
     return named_as_written(sitting.document, parse.args.get("target"))
+
+
+def _not_by_all(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make it all capitals", right after something was said, is about all of its letters."""
+    target = parse.args.get("target")
+    everything = isinstance(target, Units) and target.unit is Unit.DOCUMENT and target.bare
+    return not everything or not sitting.that
 
 
 def _first_letter(text: str) -> str:
@@ -152,6 +162,7 @@ def _behind_the_article(sitting: Sitting, r: Range) -> Range:
     " completely)",
     example="make the title all capitals",
     group="revising",
+    when=_not_by_all,
 )
 def upper(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     """Write a target in capitals throughout."""

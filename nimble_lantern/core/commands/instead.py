@@ -485,7 +485,22 @@ def of_what_is_selected(sitting: Sitting, parse: Parse) -> bool:
     """ "Should be the quiet path", said right after its words were selected."""
     text = tuple(parse.args.get("text", ()))
     plain = not set(text) & (TRADE_NOUNS | set(COLOURS)) and text[-1:] != ("it",)
-    return sitting.selection is not None and sitting.fresh and plain
+    return sitting.selection is not None and sitting.fresh and plain and not at_a_place(text)
+
+
+def into_a_thing(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make it a cup of tea", of what is selected; "make it a list" is about its looks."""
+    text = tuple(parse.args.get("text", ()))
+    told = len(text) > 1 and text[0] in ("a", "an", "the") and not PARTS & set(text)
+    return told and of_what_is_selected(sitting, parse) and not a_look(text)
+
+
+def at_a_place(text: tuple[str, ...]) -> bool:
+    """ "It should be at the end": where something is to stand, and no words for it."""
+    return len(text) > 1 and text[0] in PREPOSITIONS and text[-1] in PARTS | _ENDS
+
+
+_ENDS = frozenset("end start top bottom beginning".split())
 
 
 def fuller(document: Document, text: tuple[str, ...]) -> Range | None:

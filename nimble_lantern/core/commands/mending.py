@@ -13,6 +13,7 @@ from nimble_lantern.core.commands.by_letters import (
     spells_one,
     told_of,
 )
+from nimble_lantern.core.commands.instead import at_a_place, into_a_thing
 from nimble_lantern.core.commands.same_words import nearly_what_was_said, of_the_selected_kind
 from nimble_lantern.core.commands.selecting import select
 from nimble_lantern.core.commands.wording import quoted
@@ -160,7 +161,8 @@ def _says_what(sitting: Sitting, parse: Parse) -> bool:
     said = tuple(parse.args.get("text", ("fine",)))
     # "A bullet" is how it is to be, and no words of it.
     looks = said[0] in DETERMINERS and not PARTS.isdisjoint(said)
-    return said[0] not in _HOW_IT_IS and not looks and _takes_up(sitting, parse)
+    placed = at_a_place(said)
+    return said[0] not in _HOW_IT_IS and not looks and not placed and _takes_up(sitting, parse)
 
 
 _HOW_IT_IS = frozenset(
@@ -180,13 +182,15 @@ def _selected(sitting: Sitting, parse: Parse) -> bool:
     """Whether words are selected, of which "it" is said; a look's name is no word for it."""
     text = tuple(parse.args.get("text", ()))
     plain = bool(text) and not set(text) & (TRADE_NOUNS | TRADE_VERBS)
-    return plain and sitting.selection is not None and sitting.fresh
+    return plain and not at_a_place(text) and sitting.selection is not None and sitting.fresh
 
 
 def _as_many(sitting: Sitting, parse: Parse) -> bool:
     """ "Make that last song", where two words are selected; not "make it stand out a bit"."""
     if not _selected(sitting, parse) or sitting.selection is None:
         return False
+    if into_a_thing(sitting, parse):
+        return True
     return sitting.document.count_words(sitting.selection) == len(parse.args["text"])
 
 

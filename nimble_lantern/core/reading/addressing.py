@@ -418,6 +418,10 @@ def of_what_is_selected(words: Sequence[str]) -> bool:
     bare = barest(words)
     if not bare or len(bare) > _MOST_ADDRESSED:
         return False
+    if len(words) > 1 and words[-1] == "please" and words[-2] != "yes":
+        return True  # "red please"
+    if bare[1:2] and bare[1] in SPOKEN_OF and bare[-1] in _EDGES:
+        return True  # "send it to the end"
     if any(_names_a_part(bare[i:]) for i in range(1, len(bare) - 1)):
         return True
     if len(bare) == 1 and bare[0] in ALONE:
@@ -442,6 +446,7 @@ def of_what_is_selected(words: Sequence[str]) -> bool:
     return len(bare) <= 4 and bare[-1] in ("one", "ones") or len(bare) == 1 and of_it
 
 
+_EDGES = frozenset("end start top bottom beginning there".split())
 _FIRST_WORDS = 4
 _LESS, _FEW_LESS = frozenset("not without except minus".split()), 5
 

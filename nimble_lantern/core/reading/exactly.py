@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 from typing import Any
 
@@ -32,7 +32,7 @@ from nimble_lantern.core.targets.names import near as near_names
 from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
 from nimble_lantern.core.writing.lexer import mark_named
 
-_MOST_SAID_OF_IT = 5
+_MOST_SAID_OF_IT = 6
 
 
 @dataclass(frozen=True, slots=True)
@@ -135,9 +135,7 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
     if found.kind is Judged.COMMAND or not whole:
         return found
     if sitting.holds and len(words) <= _MOST_SAID_OF_IT:
-        # With words selected, "bold", "in capitals" and "bullets" are said of them.
-        named = len(words) > 1 or words[0] in TRADE_NOUNS | TRADE_VERBS
-        for said in ((*words, "that"), *((("make", "that", *words),) if named else ())):
+        for said in _said_of_it(tuple(words)):
             fitting = [p for p in CATALOGUE.parses(said) if fits(sitting, p)]
             of_it = best(sitting, fitting, near=False)
             if of_it.kind is Judged.COMMAND and of_it.parse and not of_it.parse.free:
@@ -150,6 +148,31 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
         if chosen.kind is Judged.COMMAND:
             return chosen
     return found
+
+
+def _said_of_it(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
+    """What words may say in full that are said while something is selected: "bold", "in capitals",
+    "bullets", "red please", "end of that", "put it at the end"."""
+    asked = len(words) > 1 and words[-1] == "please"
+    bare = words[:-1] if asked else words
+    yield (*bare, "that")
+    if asked or len(bare) > 1 or bare[0] in TRADE_NOUNS | TRADE_VERBS:
+        yield ("make", "that", *(bare[:-1] if bare[-1] == "text" and len(bare) > 1 else bare))
+        yield ("give", "that", *bare)
+        yield (*bare, "round", "that")
+        yield (*bare, "of", "that")
+    if bare[0] in _ENDS_OF_IT:
+        yield ("go", "to", "the", *bare)
+    if bare[0] in _TAKING and bare[1:2] and bare[1] in _IT and bare[2:3] in (("at",), ("to",)):
+        yield ("move", "that", "to", *bare[3:])
+    if bare[0] in _IT and bare[1:4] in _PLACED:
+        yield ("move", "that", "to", *bare[4:])
+
+
+_ENDS_OF_IT = frozenset("end start beginning".split())
+_IT = frozenset("it that this them those these".split())
+_TAKING = frozenset("put take send bring shift place stick drop push carry".split())
+_PLACED = (("should", "be", "at"), ("should", "go", "to"), ("should", "go", "at"))
 
 
 def best(

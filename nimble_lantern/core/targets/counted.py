@@ -23,7 +23,7 @@ from nimble_lantern.core.targets.finding import (
     run_of,
 )
 from nimble_lantern.core.targets.letter import foot
-from nimble_lantern.core.targets.model import FLOWING, Order, Places, Target, Unit, Units
+from nimble_lantern.core.targets.model import FLOWING, Order, Places, Target, That, Unit, Units
 
 _LONGEST_TITLE = 12
 """Words of a first line that is taken for a title."""
@@ -41,6 +41,8 @@ def _told(target: Units, view: View, near: bool) -> Answer:
 def _units(target: Units, view: View) -> Answer:
     if target.unit is Unit.DOCUMENT and target.of is not None and not _in_all(target.of):
         return find(target.of, view)  # "the text in nell's row" is no more than that
+    if target.unit is Unit.DOCUMENT and target.bare and (view.holds or view.dressing):
+        return find(That(), view)  # "make the text red", while something is selected
     if target.unit is Unit.DOCUMENT:
         return Places((view.document.whole,))
     if target.unit in _OF_TABLES and not any(b.cell for b in view.document.blocks):

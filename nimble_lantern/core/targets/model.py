@@ -66,7 +66,8 @@ class That:
 class Units:
     """`count` units by order; for NTH from number `n` on; within `of`, or the document.
 
-    `bare` where EVERY is only told by a plural: "the words".
+    `bare` where EVERY is only told by a plural: "the words"; of the document, where it may be what
+    is selected: "the text".
     """
 
     unit: Unit

@@ -400,7 +400,14 @@ def _so_many_last(number: int, order: Order, units: Unit) -> Units | None:
     return Units(units, order, number) if number > 0 else None
 
 
-@rule("part", "the [whole] {unit}", "[the] whole {unit}")
+@rule("part", "the {unit}")
+def _the_one_here(unit: Unit) -> Units | None:
+    """ "The paragraph"; "the text" may be what is selected."""
+    named = unit not in (Unit.CHARACTER, Unit.WORD, Unit.DOCUMENT)
+    return Units(unit, Order.THIS) if named else None
+
+
+@rule("part", "[the] whole {unit}")
 @rule("part", "(every bit of | all of | (the | this | my) (entire | complete | full)) {unit}",
       "(every bit of | all of) the {unit}", heard=False)  # fmt: skip
 def _the(unit: Unit) -> Units | None:
@@ -470,11 +477,17 @@ def _scope(part: Target) -> Target:
     return part
 
 
-@rule("everything", "everything", "all", "all of (it | this)", "it all", "the [whole] lot")
+@rule("everything", "everything", "all", "the [whole] lot")
 @rule("everything", "(the | this) (whole | entire) (document | text | thing | page | letter)")
-@rule("everything", "all [of] (the | this) (document | text)", "(the | this) (document | text)")
+@rule("everything", "all [of] (the | this) (document | text)", "(the | this) document")
 def _everything() -> Units:
     return Units(Unit.DOCUMENT, Order.THIS)
+
+
+@rule("everything", "all of (it | this)", "it all", "(the | this) text")
+def _all_of_it() -> Units:
+    """Of what is selected, where something is."""
+    return Units(Unit.DOCUMENT, Order.THIS, bare=True)
 
 
 @rule("context", "(those | these | them)")
