@@ -6,6 +6,7 @@ from collections.abc import Callable
 from dataclasses import replace
 
 from nimble_lantern.core.commands.shifted import (
+    THAT_TO_AN_EDGE,
     at_an_edge_of_a_part,
     begun_by,
     both_stand,
@@ -289,6 +290,7 @@ def _of_words(sitting: Sitting, parse: Parse) -> bool:
         "<set_down> {target:that_alone} <exactly> {side:beside} {place:target}",
         when=that_beside_a_block,
     ),
+    *THAT_TO_AN_EDGE,
     Way("{target} <shall> (come | go | stand | be) {side:beside} {place:target}", when=both_stand),
     Way(
         "{target:that_alone} (<shall> (go | be | come | stand) | belongs) {side:beside}"

@@ -330,6 +330,8 @@ CATALOGUE.table(
         when=inserted.a_mark,
     ),
     Way("{inner:joining} {text:words} to {target}", when=inserted.plain_words),
+    Way("[a | an | the] {text:words} (at | on) {inner} of {target}", when=inserted.a_mark),
+    Way("(add | give) (a | an | the) {text:words} to {target}", when=inserted.a_mark),
     Way(
         "(tack | append | stick) {text:words} (on to | onto | on at | to) {inner} of {target}",
         when=inserted.in_prose,

@@ -7,7 +7,8 @@ from dataclasses import replace
 from nimble_lantern.core.composing.removing import with_its_pair
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Document, Kind, Position, Range
-from nimble_lantern.core.grammar.catalogue import Parse, rule
+from nimble_lantern.core.grammar.catalogue import Parse, each, rule
+from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import LITTLE, OF_DEGREE_AND_TIME, PREPOSITIONS
 from nimble_lantern.core.lexicon.sentences import SUBORDINATE
 from nimble_lantern.core.state import Sitting
@@ -16,6 +17,7 @@ from nimble_lantern.core.targets.measures import names_a_sort
 from nimble_lantern.core.targets.model import (
     Places,
     Sign,
+    That,
     Unit,
     Units,
     Words,
@@ -72,6 +74,24 @@ def that_has_a_place(sitting: Sitting, parse: Parse) -> bool:
     place = parse.args.get("place")
     stands = isinstance(place, Words) and len(place.words) > 1 and not kind_of(place.words)
     return bool(sitting.that) and (of_the_page(place) or stands and _quoted(sitting, place))
+
+
+def _just_said(sitting: Sitting, parse: Parse) -> bool:
+    last = sitting.trail[-1] if sitting.trail else None
+    return bool(sitting.that) and last is not None and last.read_as is ReadAs.TEXT
+
+
+@rule("that_said", "(that | this)", heard=False)
+def _that_said() -> That:
+    return That()
+
+
+THAT_TO_AN_EDGE = each(
+    _just_said,
+    "(<set_down> | take | send) {target:that_said} (at | to) the [very] {edge:docedge}",
+    "{target:that_said} (should | ought to) (go | be | come) (at | to) the [very] {edge:docedge}",
+)
+"""Said of what was just written: "put that at the top"."""
 
 
 def that_beside_a_block(sitting: Sitting, parse: Parse) -> bool:

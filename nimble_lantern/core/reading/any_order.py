@@ -17,6 +17,7 @@ from nimble_lantern.core.lexicon.asked import LONGEST, LOOKS, ROLES, Looks, Phra
 from nimble_lantern.core.lexicon.closed import ARTICLES, DETERMINERS, LITTLE
 from nimble_lantern.core.targets.model import (
     That,
+    Unit,
     Units,
     Words,
     as_things,
@@ -177,7 +178,9 @@ def _sure(
     if of_the_page(target) or not roles:
         # Nothing but looks is said of it: of words, one look alone may be what they are.
         several = sum(bool(s.look) for s in (*left, *right)) > 1 and kinds == {Looks.LETTERS}
-        return bool(roles) or isinstance(target, Units) or several
+        # "The leaves were", and then "all red", is of no letter.
+        part = isinstance(target, Units) and target.unit is not Unit.DOCUMENT
+        return bool(roles) or part or several
     first = left[0].role if left else None
     asked = first in (Role.MAKE, Role.OFF)
     if isinstance(target, That):

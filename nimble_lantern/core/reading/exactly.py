@@ -18,6 +18,7 @@ from nimble_lantern.core.lexicon.manners import BESIDE
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import (
     Beside,
+    Order,
     Places,
     Sign,
     That,
@@ -74,7 +75,16 @@ def parses_here(sitting: Sitting, words: Sequence[str]) -> list[Parse]:
     )
     first = Words(tuple(words[:1]))
     never = first in _NEVER_FIRST
-    return [p for p in found if not never or first not in p.args.values()]
+    parses = [p for p in found if not never or first not in p.args.values()]
+    if words[0] == "all" and not sitting.holds and words[1:2] not in (["of"], ("of",)):
+        # "The leaves were", and then "all red": nobody asks for the whole letter so.
+        parses = [p for p in parses if not _of_all(p)]
+    return parses
+
+
+def _of_all(parse: Parse) -> bool:
+    all_of_it = Units(Unit.DOCUMENT, Order.THIS) in parse.args.values()
+    return all_of_it and parse.pattern.lstrip("[(").startswith("{target")
 
 
 def _ends_in_a_mark(words: Sequence[str]) -> int:
@@ -140,6 +150,11 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
             of_it = best(sitting, fitting, near=False)
             if of_it.kind is Judged.COMMAND and of_it.parse and not of_it.parse.free:
                 return of_it
+    if sitting.that and not sitting.holds and _asked_of_it(words):
+        made = CATALOGUE.parses(("make", "that", *words[:-1]))
+        of_it = best(sitting, [p for p in made if fits(sitting, p)], near=False)
+        if of_it.kind is Judged.COMMAND and of_it.parse and not of_it.parse.free:
+            return of_it
     if sitting.question is not None and not sitting.question.beside:
         # While something is asked, the words of one option alone choose it: "friday's ferry".
         taken = CATALOGUE.parses(("take", *words))
@@ -169,6 +184,13 @@ def _said_of_it(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
         yield ("move", "that", "to", *bare[4:])
 
 
+def _asked_of_it(words: Sequence[str]) -> bool:
+    """ "Bold please", right after words were said that are to be bold."""
+    looks = not TRADE_NOUNS.isdisjoint(words[:-1])
+    return 1 < len(words) <= _LONGEST_LOOK and words[-1] == "please" and looks
+
+
+_LONGEST_LOOK = 4
 _ENDS_OF_IT = frozenset("end start beginning".split())
 _IT = frozenset("it that this them those these".split())
 _TAKING = frozenset("put take send bring shift place stick drop push carry".split())

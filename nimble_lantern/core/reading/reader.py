@@ -354,7 +354,7 @@ def _plainly_asked(sitting: Sitting, verdict: Verdict, plain: Plainer) -> bool:
         return True
     targets = [v for v in parse.args.values() if is_target(v)]
     spoken_of = bool(targets) and all(isinstance(t, That) for t in targets)
-    if spoken_of and parse.command.traits.destructive:
+    if spoken_of and parse.command.traits.destructive and words[0] not in TRADE_VERBS:
         # "Please take it out" may be said to the letter's reader.
         return False
     if parse.when or parse.command.traits.when:

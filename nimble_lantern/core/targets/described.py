@@ -562,7 +562,7 @@ CATALOGUE.table(
 @rule("target", "{wordorder} {words}", "{wordorder} (word | words) {words}")
 def _ordered_words(wordorder: tuple[Order, int], words: tuple[str, ...]) -> Words | None:
     # "all the lamps" is every lamp, whatever stands before it; "all of the list" is one list.
-    part = words in _PARTS and wordorder[0] is Order.EVERY
+    part = words in _PARTS | _NO_WORDS and wordorder[0] is Order.EVERY
     return Words(words, *wordorder) if words[0] != "the" and not part else None
 
 
