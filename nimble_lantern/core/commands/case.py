@@ -48,12 +48,26 @@ def recased(sitting: Sitting, target: Places, change: Callable[[str], str]) -> D
     return Done(after, f"{old} is {quoted(after.document.text(target.first))} now")
 
 
+def _several_words(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make bee club start with capitals" is of each word; "make the items", of each item."""
+    target = parse.args.get("target")
+    return isinstance(target, Words) and len(target.words) > 1
+
+
+def _a_word_or_part(sitting: Sitting, parse: Parse) -> bool:
+    return not _several_words(sitting, parse)
+
+
 @command(
     "(capitalise | capitalize) {target}",
     "(capitalise | capitalize) (every | each) word (of | in) {target}",
     "[initial] capitals (on | at the start of) {target}",
     "<make> {target} in capital letters at the start of (each | every) word",
-    "(make | have | let | <wish>) {target} [to] (start | begin) with (capitals | capital letters)",
+    Way(
+        "(make | have | let | <wish>) {target} [to] (start | begin) with (capitals |"
+        " capital letters)",
+        when=_several_words,
+    ),
     "initial capitals for {target}",
     "give {target} [initial] capitals",
     "(put | add) capitals (on | to) {target}",
@@ -110,6 +124,11 @@ def _first_letter(text: str) -> str:
     "(put | write) a capital (on | at the start of | at the beginning of) {target}",
     "(make | start | begin) {target} [(start | begin)] [with] a capital [letter]",
     "(make | have | let | <wish>) {target} [to] (start | begin) with a capital [letter]",
+    Way(
+        "(make | have | let | <wish>) {target} [to] (start | begin) with (capital letters |"
+        " capitals)",
+        when=_a_word_or_part,
+    ),
     Way("{target} (begins | starts | is written) with a capital [letter]", when=_quoted),
     "{target} <shall> (have | get | start with | begin with | be given | take) a capital [letter]",
     "{target} (wants | needs | takes | gets) a capital [letter]",

@@ -175,12 +175,13 @@ def _sure(
     kinds: set[Looks],
 ) -> bool:
     """Whether words with a look are words on a page: "the last line red", not "the red boat"."""
+    if isinstance(target, Units) and target.unit is Unit.DOCUMENT and target.bare:
+        # "The leaves were", and then "all red", is of no letter.
+        return bool(roles & {Role.MAKE, Role.WISH})
     if of_the_page(target) or not roles:
         # Nothing but looks is said of it: of words, one look alone may be what they are.
         several = sum(bool(s.look) for s in (*left, *right)) > 1 and kinds == {Looks.LETTERS}
-        # "The leaves were", and then "all red", is of no letter.
-        part = isinstance(target, Units) and target.unit is not Unit.DOCUMENT
-        return bool(roles) or part or several
+        return bool(roles) or isinstance(target, Units) or several
     first = left[0].role if left else None
     asked = first in (Role.MAKE, Role.OFF)
     if isinstance(target, That):

@@ -83,7 +83,7 @@ def parses_here(sitting: Sitting, words: Sequence[str]) -> list[Parse]:
 
 
 def _of_all(parse: Parse) -> bool:
-    all_of_it = Units(Unit.DOCUMENT, Order.THIS) in parse.args.values()
+    all_of_it = Units(Unit.DOCUMENT, Order.THIS, bare=True) in parse.args.values()
     return all_of_it and parse.pattern.lstrip("[(").startswith("{target")
 
 
@@ -191,6 +191,7 @@ def _asked_of_it(words: Sequence[str]) -> bool:
 
 
 _LONGEST_LOOK = 4
+_SELECTING = "selecting.select"
 _ENDS_OF_IT = frozenset("end start beginning".split())
 _IT = frozenset("it that this them those these".split())
 _TAKING = frozenset("put take send bring shift place stick drop push carry".split())
@@ -287,6 +288,8 @@ def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool)
         if _too_much(parse, value):
             return Verdict(Judged.REFUSED, parse, parse.args, _ALL_OF_THEM, slot)
         if is_target(value):
+            if isinstance(value, Units) and value.bare and parse.command.name == _SELECTING:
+                value = replace(value, bare=value.unit is not Unit.DOCUMENT)  # "select all"
             if value not in known:
                 known[value] = resolve(value, sitting, near)
             found = known[value]

@@ -293,7 +293,7 @@ def _called_so(parse: Parse | None) -> bool:
 
 _THANKS = frozenset("thanks thank".split())
 _ALSO_TEXT = {
-    ("now",): 4, ("again",): 3, ("sorry",): 4, ("once", "more"): 3,
+    ("now",): 4, ("again",): 2, ("sorry",): 4, ("once", "more"): 3,
     ("in", "this", "one"): 4, ("in", "this", "letter"): 3, ("in", "this", "document"): 3,
     ("in", "this", "text"): 3, ("completely",): 2, ("entirely",): 2, ("altogether",): 2,
     ("there",): 3, ("then",): 3, ("too",): 3, ("as", "well"): 4, ("up", "there"): 4,

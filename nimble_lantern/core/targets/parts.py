@@ -477,14 +477,14 @@ def _scope(part: Target) -> Target:
     return part
 
 
-@rule("everything", "everything", "all", "the [whole] lot")
+@rule("everything", "everything", "the [whole] lot")
 @rule("everything", "(the | this) (whole | entire) (document | text | thing | page | letter)")
 @rule("everything", "all [of] (the | this) (document | text)", "(the | this) document")
 def _everything() -> Units:
     return Units(Unit.DOCUMENT, Order.THIS)
 
 
-@rule("everything", "all of (it | this)", "it all", "(the | this) text")
+@rule("everything", "all", "all of (it | this)", "it all", "(the | this) text")
 def _all_of_it() -> Units:
     """Of what is selected, where something is."""
     return Units(Unit.DOCUMENT, Order.THIS, bare=True)
