@@ -150,7 +150,7 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
             of_it = best(sitting, fitting, near=False)
             if of_it.kind is Judged.COMMAND and of_it.parse and not of_it.parse.free:
                 return of_it
-    if sitting.that and not sitting.holds and _asked_of_it(words):
+    if sitting.that and not sitting.holds and _asked_of_it(sitting, words):
         made = CATALOGUE.parses(("make", "that", *words[:-1]))
         of_it = best(sitting, [p for p in made if fits(sitting, p)], near=False)
         if of_it.kind is Judged.COMMAND and of_it.parse and not of_it.parse.free:
@@ -184,10 +184,13 @@ def _said_of_it(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
         yield ("move", "that", "to", *bare[4:])
 
 
-def _asked_of_it(words: Sequence[str]) -> bool:
-    """ "Bold please", right after words were said that are to be bold."""
-    looks = not TRADE_NOUNS.isdisjoint(words[:-1])
-    return 1 < len(words) <= _LONGEST_LOOK and words[-1] == "please" and looks
+def _asked_of_it(sitting: Sitting, words: Sequence[str]) -> bool:
+    """ "Bold please", right after words were said that are to be bold; "in italics please" may go
+    on with a sentence that is not over."""
+    if not 1 < len(words) <= _LONGEST_LOOK or words[-1] != "please":
+        return False
+    over = sitting.document.text(sitting.that[-1])[-1:] in (".", "?", "!")
+    return not TRADE_NOUNS.isdisjoint(words[:-1]) and (over or words[0] not in PREPOSITIONS)
 
 
 _LONGEST_LOOK = 4
