@@ -6,7 +6,6 @@ from collections.abc import Callable
 from dataclasses import replace
 
 from nimble_lantern.core.commands.shifted import (
-    THAT_TO_AN_EDGE,
     at_an_edge_of_a_part,
     begun_by,
     both_stand,
@@ -18,6 +17,7 @@ from nimble_lantern.core.commands.shifted import (
     parts_or_items,
     that_beside_a_block,
     that_has_a_place,
+    that_to_an_edge,
     whole_sentence,
     with_all_below,
 )
@@ -290,7 +290,7 @@ def _of_words(sitting: Sitting, parse: Parse) -> bool:
         "<set_down> {target:that_alone} <exactly> {side:beside} {place:target}",
         when=that_beside_a_block,
     ),
-    *THAT_TO_AN_EDGE,
+    *that_to_an_edge(),
     Way("{target} <shall> (come | go | stand | be) {side:beside} {place:target}", when=both_stand),
     Way(
         "{target:that_alone} (<shall> (go | be | come | stand) | belongs) {side:beside}"
@@ -579,6 +579,7 @@ def _fills_a_cell(sitting: Sitting, target: object) -> bool:
 
 @command(
     *_to_an_edge("{place:target}", at_an_edge_of_a_part),
+    *that_to_an_edge(" of {place:target}"),
     example="move the last item to the start of the list",
     group="revising",
     moves=True,

@@ -7,12 +7,29 @@ from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.moving import relocate
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import AddBlocks, Edit, Reformat
-from nimble_lantern.core.document.model import Block, Bullets, Document, Format, Kind, Position
+from nimble_lantern.core.document.model import (
+    Block,
+    Bullets,
+    Document,
+    Format,
+    Kind,
+    Position,
+    Range,
+)
 from nimble_lantern.core.document.tables import outside
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
+from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Places, Unit, unit_named
+from nimble_lantern.core.targets.model import (
+    Places,
+    Target,
+    That,
+    Unit,
+    is_target,
+    unit_named,
+)
+from nimble_lantern.core.targets.resolve import resolve
 
 _PUT = "(put | add | insert | make | leave | have | i want | i'd like)"
 
@@ -43,6 +60,22 @@ def _a_paragraph(sitting: Sitting, parse: Parse) -> bool:
     return told and there_is_a_list(sitting, parse)
 
 
+def _outside_lists(sitting: Sitting, parse: Parse) -> bool:
+    """The same of a sentence, of what is selected, and of what was just said: "put that on the
+    list"."""
+    target = parse.args.get("target")
+    last = sitting.trail[-1] if sitting.trail else None
+    said = last is not None and last.read_as is ReadAs.TEXT and bool(sitting.that)
+    spoken_of = isinstance(target, That) and (said or sitting.holds)
+    if not spoken_of and unit_named(target) not in (Unit.PARAGRAPH, Unit.LINE, Unit.SENTENCE):
+        return False
+    found = resolve(target, sitting) if is_target(target) else None
+    if not isinstance(found, Places) or len(found.ranges) != 1:
+        return False
+    block = sitting.document.blocks[found.first.start.block]
+    return there_is_a_list(sitting, parse) and block.kind is not Kind.ITEM and block.cell is None
+
+
 def _list_by(document: Document, b: int) -> tuple[int, int] | None:
     """The first and last block of the list that is nearest to a block, above it before below."""
     items = [n for n, block in enumerate(document.blocks) if block.kind is Kind.ITEM and n != b]
@@ -63,6 +96,11 @@ def _list_by(document: Document, b: int) -> tuple[int, int] | None:
         " [(as well | too)]",
         when=_a_paragraph,
     ),
+    Way(
+        "(add | put | move | take | bring) {target:unlisted} (to | into | onto | on | in) the list"
+        " [(as well | too)]",
+        when=_outside_lists,
+    ),
     Way("(make | turn) {target} [into] [a] part of the list", when=_a_paragraph),
     Way("{target} (<shall> be | goes | belongs) (on | in) the list [too]", when=_a_paragraph),
     heard=0,
@@ -73,6 +111,50 @@ def _list_by(document: Document, b: int) -> tuple[int, int] | None:
 def into_list(sitting: Sitting, target: Places) -> Done | Refusal:
     """Make a paragraph an item of the list beside it, or the last one of another."""
     return _listed(sitting, target, stays=False)
+
+
+CATALOGUE.table(
+    "listedge",
+    {
+        "(start | beginning | top | front) of (the | that | my) list": "start",
+        "(end | bottom | foot) of (the | that | my) list": "end",
+    },
+)
+
+
+@rule("unlisted", "{target}", heard=False)
+def _unlisted(target: Target) -> Target:
+    return target
+
+
+@command(
+    "(move | put | take | bring | send | shift) {target} (to | at) the [very] {edge:listedge}",
+    heard=0,
+    example="move the last sentence to the end of the list",
+    group="format",
+    when=_outside_lists,
+    moves=True,
+)
+def to_list_edge(sitting: Sitting, target: Places, edge: str) -> Done | Refusal:
+    """Make a sentence, or a paragraph, the first or the last item of the nearest list."""
+    r = target.first
+    span = _list_by(sitting.document, r.start.block)
+    assert span is not None  # there is a list, and this stands in none
+    first, last = span
+    at = Position(first, 0) if edge == "start" else _end_of(sitting.document, last)
+    return _moved_in(sitting, r, at)
+
+
+def _end_of(document: Document, b: int) -> Position:
+    return Position(b, len(document.blocks[b].text))
+
+
+def _moved_in(sitting: Sitting, r: Range, at: Position) -> Done:
+    form = sitting.document.blocks[at.block].format._replace(level=1)
+    wrote = relocate(sitting, r, at, True)
+    b = wrote.range.start.block
+    after = wrote.sitting.edited(Edit((Reformat(b, form),)))
+    return Done(after.about([units.block_range(after.document, b)]), _said(after, b))
 
 
 @command(
@@ -98,6 +180,8 @@ def _listed(sitting: Sitting, target: Places, stays: bool) -> Done | Refusal:
     if span is None:
         return Refusal("There is no list here.", "", "“Make it a list” begins one.")
     first, last = span
+    if target.first != units.block_range(sitting.document, b):
+        return _moved_in(sitting, target.first, _end_of(sitting.document, last))
     form = sitting.document.blocks[last].format._replace(level=1)
     if stays and b not in (first - 1, last + 1):
         form = Format(Kind.ITEM, 1, Bullets.BULLETED)

@@ -25,7 +25,7 @@ from nimble_lantern.core.lexicon.closed import (
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import CLOSINGS, VERBS
 from nimble_lantern.core.state import Sitting
-from nimble_lantern.core.targets.alike import kind_of, of_one_kind
+from nimble_lantern.core.targets.alike import kind_of, of_one_kind, on_another_day
 from nimble_lantern.core.targets.measures import names_a_sort
 from nimble_lantern.core.targets.model import (
     CellAt,
@@ -117,7 +117,7 @@ def much_alike(sitting: Sitting, parse: Parse) -> bool:
     thing = as_things(parse.args.get("target"))  # "i'd like the pie to be hot"
     alike = alike or _called(parse, new) or not thing and _name_for_name(sitting, old, new)
     more = with_more(old, new) and not thing
-    return of_one_kind(old, new) or alike or more
+    return of_one_kind(old, new) or alike or more or bool(on_another_day(new, old))
 
 
 def _called(parse: Parse, new: tuple[str, ...]) -> bool:

@@ -24,6 +24,7 @@ from nimble_lantern.core.lexicon.closed import (
     PREPOSITIONS,
     SUBJECT_PRONOUNS,
 )
+from nimble_lantern.core.lexicon.desk import SPOKEN_OF
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.finding import all_within
@@ -237,7 +238,8 @@ def _an_item_there(sitting: Sitting, parse: Parse) -> bool:
 def _names_an_item(sitting: Sitting, parse: Parse) -> bool:
     """ "Add lamp oil to the list"; "add the timber to the list" may be asked of somebody else."""
     text = tuple(parse.args.get("text", ()))
-    return there_is_a_list(sitting, parse) and text[:1] != ("the",)
+    spoken_of = len(text) == 1 and text[0] in SPOKEN_OF  # "put that on the list"
+    return there_is_a_list(sitting, parse) and text[:1] != ("the",) and not spoken_of
 
 
 def _a_short_item(sitting: Sitting, parse: Parse) -> bool:

@@ -30,7 +30,7 @@ from nimble_lantern.core.mending.again import put_right
 from nimble_lantern.core.mending.alternatives import Alternative
 from nimble_lantern.core.mending.knowing import taught_by
 from nimble_lantern.core.state import Done, Option, Question, Sitting
-from nimble_lantern.core.targets.alike import kind_of, mends
+from nimble_lantern.core.targets.alike import kind_of, mends, on_another_day
 from nimble_lantern.core.targets.model import Crossing, Places, Unit
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import apart_by_a_stop, other_number
@@ -373,6 +373,7 @@ def replace_with(
     if sure is None and _of_much(sitting, target, text):
         return _whether(sitting, target, text, "all of it")
     old = sitting.document.text(target.first)
+    text = on_another_day(text, target.heard.split()) or text
     text, ranges = _in_number(text, target.heard, old), target.ranges
     if target.unit is Unit.PARAGRAPH and old.endswith(",") and not _ends_in_a_mark(text):
         text = (*text, "comma")  # a greeting stays one

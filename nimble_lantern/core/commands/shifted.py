@@ -7,7 +7,7 @@ from dataclasses import replace
 from nimble_lantern.core.composing.removing import with_its_pair
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Document, Kind, Position, Range
-from nimble_lantern.core.grammar.catalogue import Parse, each, rule
+from nimble_lantern.core.grammar.catalogue import Parse, Way, each, rule
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import LITTLE, OF_DEGREE_AND_TIME, PREPOSITIONS
 from nimble_lantern.core.lexicon.sentences import SUBORDINATE
@@ -77,8 +77,9 @@ def that_has_a_place(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _just_said(sitting: Sitting, parse: Parse) -> bool:
-    last = sitting.trail[-1] if sitting.trail else None
-    return bool(sitting.that) and last is not None and last.read_as is ReadAs.TEXT
+    last, place = sitting.trail[-1] if sitting.trail else None, parse.args.get("place")
+    said = bool(sitting.that) and last is not None and last.read_as is ReadAs.TEXT
+    return (said or sitting.holds) and (place is None or of_the_page(place))
 
 
 @rule("that_said", "(that | this)", heard=False)
@@ -86,12 +87,15 @@ def _that_said() -> That:
     return That()
 
 
-THAT_TO_AN_EDGE = each(
-    _just_said,
-    "(<set_down> | take | send) {target:that_said} (at | to) the [very] {edge:docedge}",
-    "{target:that_said} (should | ought to) (go | be | come) (at | to) the [very] {edge:docedge}",
-)
-"""Said of what was just written: "put that at the top"."""
+def that_to_an_edge(of_what: str = "") -> tuple[Way, ...]:
+    """Said of what was just written: "put that at the top", "put it at the end of the list"."""
+    at_the_edge = "the [very] {edge:docedge}" + of_what
+    spoken_of = "target:that_alone" if of_what else "target:that_said"
+    return each(
+        _just_said,
+        f"(<set_down> | take | send) {{{spoken_of}}} (at | to) {at_the_edge}",
+        f"{{target:that_said}} (should | ought to) (go | be | come) (at | to) {at_the_edge}",
+    )
 
 
 def that_beside_a_block(sitting: Sitting, parse: Parse) -> bool:

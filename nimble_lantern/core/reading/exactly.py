@@ -194,7 +194,7 @@ def _asked_of_it(sitting: Sitting, words: Sequence[str]) -> bool:
 
 
 _LONGEST_LOOK = 4
-_SELECTING = "selecting.select"
+_SELECTING = "selecting."
 _ENDS_OF_IT = frozenset("end start beginning".split())
 _IT = frozenset("it that this them those these".split())
 _TAKING = frozenset("put take send bring shift place stick drop push carry".split())
@@ -291,7 +291,11 @@ def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool)
         if _too_much(parse, value):
             return Verdict(Judged.REFUSED, parse, parse.args, _ALL_OF_THEM, slot)
         if is_target(value):
-            if isinstance(value, Units) and value.bare and parse.command.name == _SELECTING:
+            if (
+                isinstance(value, Units)
+                and value.bare
+                and parse.command.name.startswith(_SELECTING)
+            ):
                 value = replace(value, bare=value.unit is not Unit.DOCUMENT)  # "select all"
             if value not in known:
                 known[value] = resolve(value, sitting, near)

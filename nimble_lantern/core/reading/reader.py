@@ -3,18 +3,24 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
+from dataclasses import replace
 
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
 from nimble_lantern.core.kinds import Judged
-from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, LITTLE, PREPOSITIONS
+from nimble_lantern.core.lexicon.closed import (
+    ARTICLES_AND_OWNERS,
+    LITTLE,
+    PREPOSITIONS,
+)
 from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.sentences import NEVER_LAST
 from nimble_lantern.core.reading.addressing import (
     Plainer,
     a_remark,
     as_wished,
+    barest,
     in_parts,
     of_the_whole,
     of_what_is_selected,
@@ -139,7 +145,26 @@ def _judged(sitting: Sitting, words: tuple[str, ...], whole: bool, forced: bool)
     slip = _slip(missed, words) if whole else TEXT
     if slip is TEXT and whole and _spares_the_selection(sitting, words):
         return Verdict(Judged.UNCLEAR, refusal=_NOT_OVER)
-    return missed[0] if forced and slip is TEXT and missed else slip
+    if slip is TEXT and missed and (forced or whole and _only_of_the_desk(words)):
+        return missed[0] if forced else replace(missed[0], kind=Judged.REFUSED)
+    return slip
+
+
+def _only_of_the_desk(words: Sequence[str]) -> bool:
+    """Whether a few words that name nothing on the page are no sentence either: "italicise soup",
+    "bold the cheaper price"; "bold colours" and "underline the point" may be one."""
+    bare = barest(words)
+    if words[-1] in _MARKS_LAST or not 2 <= len(bare) <= _FEW_OF_THE_DESK:
+        return False
+    return bare[0] in _LOOK_VERBS or bare[:2] == ("bold", "the")
+
+
+_FEW_OF_THE_DESK = 5
+_MARKS_LAST = frozenset("stop period comma colon semicolon mark".split())
+_LOOK_VERBS = frozenset(
+    "italicise italicize embolden unbold unhighlight ununderline deselect unselect".split()
+)
+"""They begin hardly any sentence of a letter."""
 
 
 def _mended(

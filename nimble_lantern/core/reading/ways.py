@@ -17,7 +17,7 @@ from nimble_lantern.core.commands.grid.spreading import (
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.kinds import Judged
-from nimble_lantern.core.lexicon.desk import COUNTED
+from nimble_lantern.core.lexicon.desk import COUNTED, SPOKEN_OF
 from nimble_lantern.core.reading.addressing import Plainer, in_parts, reasoned, writes
 from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import INSIDE, apart
@@ -256,10 +256,16 @@ def _housed(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) ->
     return next((verdict for verdict in found if verdict is not None), None)
 
 
+_TAKING = frozenset("put take send bring move shift place".split())
+
+
 def _housed_as(sitting: Sitting, plain: Plainer) -> Verdict | None:
+    taken = plain.words[0] in _TAKING and plain.words[1:2] and plain.words[1] in SPOKEN_OF
     for said in housed(sitting, plain.words):
         found = exactly(sitting, said, whole=False)
         parse = found.parse
+        if taken and parse is not None and parse.command.name.startswith("moving."):
+            continue  # "put it at the end of the list" is not said of the writing place
         done = found.kind is Judged.COMMAND and parse and plain.allows(parse)
         if (
             done

@@ -161,6 +161,16 @@ _OF_ANY_LENGTH, _SIZES = ("date", "clock", "place"), {1, 2, 3, 4}
 """Said in full, they are written in fewer words: "the fourth of march" is "4 March"."""
 
 
+def on_another_day(words: Sequence[str], said: Sequence[str]) -> tuple[str, ...]:
+    """A day's ordinal in the place of a date, with the month of that: "the third" for "the second
+    of november" is "third of november"; nothing for other words."""
+    wanted = tuple(words)
+    if kind_of(wanted) != "place":
+        return ()
+    whole = _another_day(wanted, tuple(w.lower() for w in said))
+    return _as_there(whole, tuple(said)) if whole else ()
+
+
 def _another_day(wanted: tuple[str, ...], said: tuple[str, ...]) -> tuple[str, ...]:
     """ "The fourth", of a date: that day of the same month."""
     if not _date(said):
