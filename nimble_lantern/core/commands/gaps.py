@@ -26,10 +26,12 @@ from nimble_lantern.core.targets.model import (
     Target,
     That,
     Unit,
+    Words,
     is_target,
     unit_named,
 )
 from nimble_lantern.core.targets.resolve import resolve
+from nimble_lantern.core.targets.words import a_whole_sentence
 
 _PUT = "(put | add | insert | make | leave | have | i want | i'd like)"
 
@@ -67,7 +69,12 @@ def _outside_lists(sitting: Sitting, parse: Parse) -> bool:
     last = sitting.trail[-1] if sitting.trail else None
     said = last is not None and last.read_as is ReadAs.TEXT and bool(sitting.that)
     spoken_of = isinstance(target, That) and (said or sitting.holds)
-    if not spoken_of and unit_named(target) not in (Unit.PARAGRAPH, Unit.LINE, Unit.SENTENCE):
+    quoted_whole = isinstance(target, Words) and a_whole_sentence(sitting.document, target.words)
+    if (
+        not spoken_of
+        and not quoted_whole
+        and unit_named(target) not in (Unit.PARAGRAPH, Unit.LINE, Unit.SENTENCE)
+    ):
         return False
     found = resolve(target, sitting) if is_target(target) else None
     if not isinstance(found, Places) or len(found.ranges) != 1:

@@ -148,7 +148,7 @@ CATALOGUE.table(
              " | in the list)]",
          ),
          Way(
-             "[and] (that's | that'll be) (all | everything | the lot | it) [then]",
+             "[and] (that's | that is | that'll be) (all | everything | the lot | it) [then]",
              when=_item_is_written,
          ),
          "(take | get | let) me out of (the | this) list",

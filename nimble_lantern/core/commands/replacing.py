@@ -62,6 +62,8 @@ def _of_several_cells(sitting: Sitting, r: Range) -> bool:
 def _of_much(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
     """Whether a word or two would take the place of a whole sentence or paragraph."""
     words = sum(sitting.document.count_words(r) for r in target.ranges)
+    if target.unit is Unit.LIST:
+        return words > len(text)
     if target.unit in (Unit.HEADING, Unit.ITEM):
         return words > _LONG_LINE and words > _MANY_FOR_ONE * len(text)
     if target.unit not in (Unit.SENTENCE, Unit.PARAGRAPH, Unit.SECTION, Unit.DOCUMENT):

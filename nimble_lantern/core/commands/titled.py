@@ -14,6 +14,7 @@ from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.document.breaths import breaths
 from nimble_lantern.core.document.model import Kind, Position
 from nimble_lantern.core.document.units import block_range
+from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import (
     AUXILIARIES,
@@ -22,7 +23,7 @@ from nimble_lantern.core.lexicon.closed import (
     PREPOSITIONS,
     SUBJECT_PRONOUNS,
 )
-from nimble_lantern.core.lexicon.desk import PARTS
+from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, That, Unit, Units
@@ -300,3 +301,50 @@ def add(
         after = replace(after, headed=after.caret)
     which = f"{quoted(wrote.text)} is" if text else "the next words are"
     return Done(after, f"{which} heading {level or 1}")
+
+
+def _called_a_list(sitting: Sitting, parse: Parse) -> bool:
+    """ "Start a shopping list", where nothing is written or a sentence has ended; on a page with
+    words on it "make a shopping list" may be a thing to do."""
+    text, place = tuple(parse.args.get("text", ())), sitting.writing_place
+    named = 0 < len(text) <= _LONGEST_LIST_NAME and text[0] not in DETERMINERS | PREPOSITIONS
+    if not named or not (TRADE_NOUNS | _OF_THE_LIST).isdisjoint(text):
+        return False
+    if not _says_something(sitting):
+        return True
+    block = sitting.document.blocks[place.block]
+    over = block.text[: place.offset].rstrip()[-1:] in (*".?!:", "")
+    prose = block.kind is Kind.PARAGRAPH and not block.text[place.offset :].strip()
+    return prose and over and not parse.args.get("made")
+
+
+_LONGEST_LIST_NAME = 3
+_OF_THE_LIST = frozenset("new next other another long short nested sub simple plain list".split())
+CATALOGUE.table(
+    "made",
+    {
+        "(start | begin | i want to start | i'd like to start)": False,
+        "(make | create | write | new | i need | i want)": True,
+    },
+    heard=False,
+)
+
+
+@command(
+    "{made} [(a | an | my | the)] [new] {text:words} list [please]",
+    heard=0,
+    example="start a shopping list",
+    group="format",
+    when=_called_a_list,
+)
+def headed_list(sitting: Sitting, text: tuple[str, ...], made: bool = False) -> Done | Refusal:
+    """Begin a list below a heading that says what it is of."""
+    headed = add(sitting, (*text, "list"), _USUAL if _says_something(sitting) else _TITLE)
+    begun = blocks.begin_list(replace(headed.sitting, headed=None))
+    if isinstance(begun, Refusal):
+        return begun
+    return Done(begun.sitting, f"{quoted(' '.join((*text, 'list')))}: say its items one by one")
+
+
+def _says_something(sitting: Sitting) -> bool:
+    return any(block.text.strip() for block in sitting.document.blocks)

@@ -373,6 +373,9 @@ def _nearness(verdict: Verdict) -> int:
     return sum(1 for v in verdict.args.values() if isinstance(v, Places) and v.near)
 
 
+_PARTS = {("the", unit.value) for unit in Unit if unit not in (Unit.WORD, Unit.CHARACTER)}
+
+
 def _target_words(parse: Parse) -> int:
     """How many words name targets; a preposition at their end is as likely the verb's.
 
@@ -382,6 +385,8 @@ def _target_words(parse: Parse) -> int:
     # "Old rota to blue folder" names both of its ends.
     values += [end for v in values if isinstance(v, Through) for end in (v.first, v.last)]
     named = [v.words for v in values if isinstance(v, Words)]
+    # "The list" is the list, although a heading says "Shopping list".
+    named = [w for w in named if w not in _PARTS]
     called = [len(v.words) for v in parse.args.values() if isinstance(v, Named)]
     plain = sum(len(w) - (len(w) > 1 and w[-1] in PREPOSITIONS | {"into", "as"}) for w in named)
     # What somebody gave a name goes before the same words of the text.
