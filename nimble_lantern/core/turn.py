@@ -8,7 +8,7 @@ from itertools import accumulate
 
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
-from nimble_lantern.core.composing.itemising import NEXT_ITEM, begins_an_item
+from nimble_lantern.core.composing.onward import NEXT_ITEM, begins_an_item, next_cell_for
 from nimble_lantern.core.document.edits import Edit
 from nimble_lantern.core.document.history import Version
 from nimble_lantern.core.document.model import Position
@@ -91,6 +91,8 @@ class Turn:
         # Going on leaves what was only offered.
         now = replace(now, question=None)
         at_pauses = pauses(parts) if len(meant) == len(words) else frozenset[int]()
+        if corrected is None:
+            now = next_cell_for(now, meant)
         if corrected is None and begins_an_item(now, meant):
             meant = (*NEXT_ITEM, *meant)
             at_pauses = frozenset(at + len(NEXT_ITEM) for at in at_pauses)

@@ -115,6 +115,11 @@ CATALOGUE.table(
         " written) about {target:what_about}",
         when=is_found,
     ),
+    Way(
+        "what (have | did) (i | we) (write | written | say | said | put) about"
+        " {target:what_about}",
+        when=is_found,
+    ),
     Way("what (does it say | is written | is there | is it) in {target}", when=plainly_read),
     Way("what (have | did) i (said | say | written | write | put) in {target}", when=plainly_read),
     Way("how does {target} (start | begin | end | finish | go)", when=plainly_read),

@@ -2,20 +2,14 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
-
 from nimble_lantern.core.composing.placing import keeps_capital
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.breaths import breaths
 from nimble_lantern.core.document.edits import Edit, Splice, Split
 from nimble_lantern.core.document.model import Document, Kind, Piece, Range
-from nimble_lantern.core.kinds import ReadAs
-from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS, SUBJECT_PRONOUNS
-from nimble_lantern.core.lexicon.sentences import CONTINUES, HANGING
-from nimble_lantern.core.state import Entry, Sitting
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, SUBJECT_PRONOUNS
+from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Places, Unit
-from nimble_lantern.core.writing.cardinals import NUMBER_WORDS
-from nimble_lantern.core.writing.lexer import mark_named
 
 
 def as_items(
@@ -86,7 +80,7 @@ def _at_its_breaths(sitting: Sitting, b: int) -> tuple[Sitting, Places] | None:
     if small and begun[:1].isupper() and not keeps_capital(sitting, begun):
         at = found[0].start.offset  # its capital only began a sentence
         piece = block.piece(at, at + 1)
-        steps.append(Splice(b, at, at + 1, Piece(piece.text.lower(), piece.spans)))
+        steps.insert(0, Splice(b, at, at + 1, Piece(piece.text.lower(), piece.spans)))
     after = sitting.edited(Edit(tuple(steps)))
     last = b + len(cuts)
     made = (units.block_range(after.document, n) for n in range(last - len(found) + 1, last + 1))
@@ -142,53 +136,3 @@ def lines_above(sitting: Sitting) -> tuple[Range, ...]:
 
 def several_lines(sitting: Sitting) -> bool:
     return sitting.selection is None and len(lines_above(sitting)) > 1
-
-
-NEXT_ITEM = ("next", "item")
-_LONGEST_NEXT = 6
-
-
-def begins_an_item(sitting: Sitting, words: Sequence[str]) -> bool:
-    """Whether words are the next thing of a list whose last item was just said in one breath:
-    "bread", "milk", "two dozen eggs".
-
-    What goes on with an item, or may, stays in it: "and jam", "for ida", "the big one", and what
-    comes behind "two" or "a".
-    """
-    place = sitting.writing_place
-    document, block = sitting.document, sitting.document.blocks[place.block]
-    last, mended = _last_writing(sitting)
-    if block.kind is not Kind.ITEM or last is None or last.read_as is not ReadAs.TEXT:
-        return False
-    if sitting.selection is not None or place.offset != len(block.text):
-        return False
-    whole = units.block_range(document, place.block)
-    said = block.text.lower().split()
-    alone = breaths(document, place.block) == [whole] and tuple(sitting.that) == (whole,)
-    if not alone and not mended:
-        return False
-    if block.text[-1:] in _MARKS or not _names_a_thing(said) or said[-1] in HANGING:
-        return False
-    if said[-1] in NUMBER_WORDS or said[-1].isdigit():
-        return False
-    first, new = words[0], list(words)
-    goes_on = first in CONTINUES | PREPOSITIONS or first == "the" and len(said) == 1
-    marked = any(mark_named(tuple(words[:n])) for n in (1, 2)) or first in _TOLD
-    thing = len(new) <= _LONGEST_NEXT and _TELLING.isdisjoint(new)
-    return thing and not goes_on and not marked
-
-
-def _last_writing(sitting: Sitting) -> tuple[Entry | None, bool]:
-    """The last utterance that was no mending or look of what was just said, and whether there was
-    one of those since: "two dozen eggs", "make that one dozen"."""
-    entries = sitting.trail[-_MOST_MENDED - 1 :]
-    for n, entry in enumerate(reversed(entries)):
-        if not (entry.command or "").startswith(_MENDING):
-            return entry, n > 0
-    return None, False
-
-
-_MOST_MENDED = 3
-_MENDING = ("replacing.", "mending.", "marks.", "case.", "faces.")
-_TOLD = frozenset("new next no cap caps capital capitals all literal spell numbered bullet".split())
-"""They begin what is said of the writing, and not written."""

@@ -18,6 +18,7 @@ from nimble_lantern.core.lexicon.manners import BESIDE
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import (
     Beside,
+    Holding,
     Order,
     Places,
     Sign,
@@ -385,6 +386,11 @@ def _target_words(parse: Parse) -> int:
     # "Old rota to blue folder" names both of its ends.
     values += [end for v in values if isinstance(v, Through) for end in (v.first, v.last)]
     named = [v.words for v in values if isinstance(v, Words)]
+    named += [
+        (*v.words.words, v.unit.value)
+        for v in values
+        if isinstance(v, Holding) and isinstance(v.words, Words)
+    ]
     # "The list" is the list, although a heading says "Shopping list".
     named = [w for w in named if w not in _PARTS]
     called = [len(v.words) for v in parse.args.values() if isinstance(v, Named)]

@@ -151,12 +151,12 @@ def _judged(sitting: Sitting, words: tuple[str, ...], whole: bool, forced: bool)
 
 
 def _only_of_the_desk(words: Sequence[str]) -> bool:
-    """Whether a few words that name nothing on the page are no sentence either: "italicise soup",
-    "bold the cheaper price"; "bold colours" and "underline the point" may be one."""
+    """Whether a few words that name nothing on the page are no sentence either: "italicise soup";
+    "bold colours" and "underline the point" may be one."""
     bare = barest(words)
     if words[-1] in _MARKS_LAST or not 2 <= len(bare) <= _FEW_OF_THE_DESK:
         return False
-    return bare[0] in _LOOK_VERBS or bare[:2] == ("bold", "the")
+    return bare[0] in _LOOK_VERBS
 
 
 _FEW_OF_THE_DESK = 5

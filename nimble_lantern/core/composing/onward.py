@@ -1,0 +1,114 @@
+"""Things that are said one by one: the next item of a list, the next cell of a row.
+
+Nobody who says what to buy wants to say "next item" between "bread" and "milk".  What goes on with
+an item, or may, stays in it: "and jam", "for ida", and what comes behind "two" or "a".
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from nimble_lantern.core.document import units
+from nimble_lantern.core.document.breaths import breaths
+from nimble_lantern.core.document.model import Kind, Position
+from nimble_lantern.core.document.tables import table_at
+from nimble_lantern.core.kinds import ReadAs
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.figures import MEASURES
+from nimble_lantern.core.lexicon.sentences import CONTINUES, HANGING
+from nimble_lantern.core.state import Entry, Sitting
+from nimble_lantern.core.writing.cardinals import NUMBER_WORDS
+from nimble_lantern.core.writing.lexer import mark_named
+
+NEXT_ITEM = ("next", "item")
+"""Said before words, they begin an item with them."""
+_LONGEST_SAID, _LONGEST_NEXT = 5, 6
+_CLOSED = ".?!:,;"
+_TELLING = AUXILIARIES | SUBJECT_PRONOUNS
+_OF_WRITING = frozenset(
+    "new next no cap caps capital capitals all literal spell numbered bullet".split()
+)
+"""They begin what is said of the writing, and not written."""
+_MOST_MENDED = 3
+_MENDING = ("replacing.", "mending.", "marks.", "case.", "faces.")
+_OF_TABLES = "tables."
+
+
+def begins_an_item(sitting: Sitting, words: Sequence[str]) -> bool:
+    """Whether words are the next thing of a list whose last item was just said in one breath:
+    "bread", "milk", "two dozen eggs"."""
+    said = _just_said(sitting, Kind.ITEM)
+    if not said or said[-1] in NUMBER_WORDS or said[-1].isdigit():
+        return False
+    return _is_another(said, words)
+
+
+def next_cell_for(sitting: Sitting, words: Sequence[str]) -> Sitting:
+    """The sitting as words find it that are said in a row: behind a cell that was just said in one
+    breath, at the next one if that is empty.
+
+    The cells of a row are filled so from its first one on; where somebody says "next" between them,
+    what is said twice stays in one.
+    """
+    place, blocks = sitting.writing_place, sitting.document.blocks
+    b, said = place.block, _just_said(sitting, None)
+    table = table_at(blocks, b) if said else None
+    if table is None or b == table.last or blocks[b + 1].text or not _is_another(said, words):
+        return sitting
+    counted = said[-1] in NUMBER_WORDS or said[-1].isdigit()
+    if counted and words[0] in MEASURES:
+        return sitting
+    texts, command = _run_of_texts(sitting)
+    begun = (b - table.first - (texts - 1)) % table.columns == 0
+    if not begun or not command.startswith(_OF_TABLES):
+        return sitting
+    return sitting.placed(Position(b + 1, 0))
+
+
+def _just_said(sitting: Sitting, kind: Kind | None) -> list[str]:
+    """The words of an item, or of a cell, that the last utterance said, at whose end the next one
+    goes; none where it is over, or cannot be."""
+    place = sitting.writing_place
+    document, block = sitting.document, sitting.document.blocks[place.block]
+    last, mended = _last_writing(sitting)
+    here = block.kind is kind if kind is not None else block.cell is not None
+    if not here or last is None or last.read_as is not ReadAs.TEXT:
+        return []
+    if sitting.selection is not None or not block.text or place.offset != len(block.text):
+        return []
+    whole = units.block_range(document, place.block)
+    alone = breaths(document, place.block) == [whole] and tuple(sitting.that) == (whole,)
+    words = block.text.lower().split()
+    thing = len(words) <= _LONGEST_SAID and _TELLING.isdisjoint(words)
+    lettered = len(words) > 1 and words[-1] == "a" and words[-2] in NUMBER_WORDS  # "one a"
+    over = block.text[-1] in _CLOSED or words[-1] in HANGING and not lettered
+    return words if (alone or mended) and thing and not over else []
+
+
+def _is_another(said: Sequence[str], words: Sequence[str]) -> bool:
+    """Whether words are a thing of their own, and do not go on with what was said."""
+    goes_on = words[0] in CONTINUES | PREPOSITIONS or words[0] == "the" and len(said) == 1
+    marked = any(mark_named(tuple(words[:n])) for n in (1, 2)) or words[0] in _OF_WRITING
+    thing = len(words) <= _LONGEST_NEXT and _TELLING.isdisjoint(words)
+    return thing and not goes_on and not marked
+
+
+def _last_writing(sitting: Sitting) -> tuple[Entry | None, bool]:
+    """The last utterance that was no mending or look of what was just said, and whether there was
+    one of those since: "two dozen eggs", "make that one dozen"."""
+    for n, entry in enumerate(reversed(sitting.trail[-_MOST_MENDED - 1 :])):
+        if not (entry.command or "").startswith(_MENDING):
+            return entry, n > 0
+    return None, False
+
+
+def _run_of_texts(sitting: Sitting) -> tuple[int, str]:
+    """How many utterances were written since the last other command, and that command's name."""
+    texts = 0
+    for entry in reversed(sitting.trail):
+        name = entry.command or ""
+        if entry.read_as is ReadAs.TEXT:
+            texts += 1
+        elif not name.startswith(_MENDING):
+            return texts, name
+    return texts, ""
