@@ -36,7 +36,9 @@ def _of_numbers(sitting: Sitting) -> list[list[Range]]:
         return []
     held = columns_of(sitting.document, table)
     numbers = (c for c, column in enumerate(held) if "number" in column.kinds)
-    return [list(table.column(sitting.document.blocks, c)) for c in numbers]
+    columns = (list(table.column(sitting.document.blocks, c)) for c in numbers)
+    # Plots that are called "One a" and "Two b" make no sum.
+    return [c for c in columns if total_text([sitting.document.text(r) for r in c[1:]]) is not None]
 
 
 def _one_of_numbers(sitting: Sitting, parse: Parse) -> bool:
@@ -166,9 +168,15 @@ def tell_total(
         " bottom | below [it])]",
     ),
     Way(
-        "(put | add | write | insert) (the | a) (total | total row | sum) [in] [(at the (bottom |"
-        " end | foot) [of <the_table>] | in the last row | below | underneath)]",
+        "(put | add | write | insert) (the | a) (total | total row | row for the total | sum) [in]"
+        " [(at the (bottom | end | foot) [of <the_table>] | in the last row | below | underneath"
+        " | (below | under | underneath) <the_table>)]",
         when=_one_of_numbers,
+    ),
+    Way(
+        "(put | add | write | insert) (the | a) (total | sum) of {target} (below | under |"
+        " underneath | at the (bottom | end | foot) of) <the_table>",
+        when=one_column,
     ),
     Way(
         "[and] [(the | a)] total (at the (bottom | end | foot) [of <the_table>] | in the last row |"
