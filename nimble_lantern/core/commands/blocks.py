@@ -486,7 +486,7 @@ def list_instead(sitting: Sitting, listkind: str) -> Done | Refusal:
 
 
 @command("number {target}", "put numbers on {target}", example="number the last two paragraphs",
-         group="format", here=True, of_blocks=True)  # fmt: skip
+         group="format", here=True, of_blocks=True, when=_for_a_list)  # fmt: skip
 def number_list(sitting: Sitting, target: Places) -> Done | Refusal:
     """Make paragraphs the items of a numbered list."""
     if target.unit is Unit.HEADING:

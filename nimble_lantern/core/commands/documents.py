@@ -19,6 +19,7 @@ from nimble_lantern.core.effects import (
 )
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
+from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import LITTLE
 from nimble_lantern.core.lexicon.names import ALSO_GIVEN, GIVEN, KIN_TITLES, LONG_TITLES, TITLES
 from nimble_lantern.core.state import Done, Question, Sitting, View
@@ -249,11 +250,17 @@ def _a_title_here(sitting: Sitting, parse: Parse) -> bool:
 
 
 def _of_an_empty_page(sitting: Sitting, parse: Parse) -> bool:
-    """ "Call it spring fair", before anything is written, or after its name was told."""
+    """ "Call it spring fair", before anything is written, after its name was told, or after
+    anything was done while it has none."""
     empty = not any(block.text.strip() for block in sitting.document.blocks)
-    last = sitting.trail[-1].command if sitting.trail else None
-    asked = last is not None and last.endswith(".which_document")
-    return (empty or asked) and _a_title(sitting, parse)
+    last = sitting.trail[-1] if sitting.trail else None
+    asked = last is not None and (last.command or "").endswith(".which_document")
+    done = last is not None and last.read_as is ReadAs.COMMAND and _has_no_name(sitting, parse)
+    few = len(parse.args.get("text", ())) <= _SHORT_TITLE
+    return (empty or asked or done and few) and _a_title(sitting, parse)
+
+
+_SHORT_TITLE = 3
 
 
 def _has_no_name(sitting: Sitting, parse: Parse) -> bool:

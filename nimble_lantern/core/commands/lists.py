@@ -10,7 +10,7 @@ from nimble_lantern.core.commands.when import last_command, there_is_a_list
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
-from nimble_lantern.core.composing.itemising import lines_above, several_lines
+from nimble_lantern.core.composing.itemising import lines_above, sentences_above, several_lines
 from nimble_lantern.core.composing.starting import empty_beside
 from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.model import Kind, Range
@@ -102,6 +102,7 @@ def next_item(sitting: Sitting, text: tuple[str, ...] = ()) -> Done:
     return Done(wrote.sitting, f"next item: {quoted(wrote.text)}" if text else "next item")
 
 
+CATALOGUE.table("numbering", {"number": "numbered", "bullet": "bulleted"}, heard=False)
 CATALOGUE.table("those_few", {"(those | these | them)": True}, heard=False)
 
 
@@ -113,19 +114,22 @@ def _several_lines(sitting: Sitting, parse: Parse) -> bool:
     "(make | turn | change | put) {few:those_few} [(in | into | as)] a [{listkind}] list",
     "(make | turn | change | put) {few:those_few} [(in | into)] {listkind:bulletpoints}",
     "[(put | add | have)] {listkind:bulletpoints} (on | to | before | by) {few:those_few}",
-    "(make | turn | change | put) those [(few | short)] lines [(in | into | as)] a [{listkind}]"
-    " list",
+    "(make | turn | change | put) those [(few | short)] (lines | steps | sentences | points)"
+    " [(in | into | as)] a [{listkind}] list",
+    "{listkind:numbering} {few:those_few} [(lines | steps | sentences | points)]",
     example="make those lines a list",
     group="format",
     heard=0,
     when=_several_lines,
 )
 def of_lines(sitting: Sitting, few: bool = True, listkind: str = "bulleted") -> Done | Refusal:
-    """Make items of the short paragraphs that were said one after another."""
-    made = make_list(sitting, Places(lines_above(sitting)), listkind)
+    """Make items of the short paragraphs, or of the sentences, that were said one after another."""
+    sentences = sentences_above(sitting)
+    those = (sentences,) if sentences is not None else lines_above(sitting)
+    made = make_list(sitting, Places(those, unit=Unit.SENTENCE if sentences else None), listkind)
     if isinstance(made, Refusal):
         return made
-    b = sitting.caret.block
+    b = made.sitting.that[-1].end.block if made.sitting.that else sitting.caret.block
     return replace(made, sitting=made.sitting.placed(block_range(made.sitting.document, b).end))
 
 

@@ -134,5 +134,22 @@ def lines_above(sitting: Sitting) -> tuple[Range, ...]:
     return tuple(found)
 
 
+def sentences_above(sitting: Sitting) -> Range | None:
+    """The sentences that were said one after another at the end of the paragraph here, each in a
+    breath of its own; None where they are fewer than two."""
+    document, place = sitting.document, sitting.caret
+    block = document.blocks[place.block]
+    if block.kind is not Kind.PARAGRAPH or block.cell or place.offset != len(block.text):
+        return None
+    said: list[Range] = []
+    for r in reversed(breaths(document, place.block)):
+        if document.text(r).rstrip()[-1:] not in tuple(".?!"):
+            break
+        said.insert(0, r)
+    return Range(said[0].start, said[-1].end) if len(said) > 1 else None
+
+
 def several_lines(sitting: Sitting) -> bool:
-    return sitting.selection is None and len(lines_above(sitting)) > 1
+    """Whether "those" are more than what was said last."""
+    above = len(lines_above(sitting)) > 1 or sentences_above(sitting) is not None
+    return sitting.selection is None and above
