@@ -30,6 +30,7 @@ from nimble_lantern.core.targets.model import (
     Units,
     Words,
     of_the_page,
+    unit_named,
 )
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import exact, normal, places
@@ -246,3 +247,8 @@ def told_of_a_cell(sitting: Sitting, parse: Parse) -> bool:
 
 
 _A_NAME = 2
+
+
+def names_a_heading(sitting: Sitting, parse: Parse) -> bool:
+    """ "Rename the crew heading to people", which keeps its section."""
+    return unit_named(parse.args.get("target")) is Unit.HEADING

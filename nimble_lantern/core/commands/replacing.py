@@ -145,6 +145,10 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("{text:words} (instead of | in place of) {target}", when=becoming.of_a_told_part),
     Way(
+        "(rename | retitle | relabel) {target} (as | to | into) {text}",
+        when=becoming.names_a_heading,
+    ),
+    Way(
         "use {text:words} (instead of | in place of | rather than) {target}",
         when=instead.no_things_there,
     ),

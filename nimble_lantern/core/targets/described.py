@@ -453,7 +453,7 @@ CATALOGUE.table(
 )
 
 
-@rule("described", "[the] {unit} {by_side} {beside:endpoint}", heard=False)
+@rule("described", "[the] {unit} {by_side} {beside:bound}", heard=False)
 def _unit_by_side(unit: Unit, by_side: tuple[bool, bool], beside: Any) -> Beside | None:
     after, upright = by_side
     if unit is Unit.DOCUMENT or upright and unit is Unit.COLUMN:

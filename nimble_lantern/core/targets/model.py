@@ -274,9 +274,11 @@ class Beyond:
 
 @dataclass(frozen=True, slots=True)
 class Under:
-    """What stands below a target: of a heading, no more than its section."""
+    """What stands below a target: of a heading, no more than its section; `within` if a part of
+    that is meant."""
 
     goal: Target
+    within: bool = False
 
 
 @dataclass(frozen=True, slots=True)

@@ -2,14 +2,18 @@
 
 from __future__ import annotations
 
+from typing import Any
+
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
 from nimble_lantern.core.lexicon.classes import CLASSES
 from nimble_lantern.core.targets.model import (
     Order,
     Target,
     That,
+    Under,
     Unit,
     Units,
+    Words,
     of_a_grid,
 )
 
@@ -468,6 +472,15 @@ def _nested(part: Units, of: Target) -> Target | None:
     if part.unit is Unit.DOCUMENT:
         # "The text of the last paragraph" is that paragraph; the text in a row is no row.
         return None if of_a_grid(of) else of
+    return Units(part.unit, part.order, part.count, part.n, of)
+
+
+@rule("nested", "{part} (under | below | beneath | underneath) {goal:bound}", heard=False)
+def _under_a_heading(part: Units, goal: Any) -> Target | None:
+    """ "The first sentence under costs"; "the paragraph under it" is the one beside it."""
+    if part.order is Order.THIS or part.unit in (Unit.DOCUMENT, Unit.COLUMN, Unit.ROW, Unit.CELL):
+        return None
+    of = Under(Words(goal) if isinstance(goal, tuple) else goal, within=True)
     return Units(part.unit, part.order, part.count, part.n, of)
 
 

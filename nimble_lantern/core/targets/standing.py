@@ -109,7 +109,8 @@ def _words(target: Words, view: View, near: bool) -> Answer:
     if not found and (scope := _past_the_salutation(target.of, view)) is not None:
         found = spoken.places(view.document, target.words, scope, known, every)
     if not found:
-        found = [r for scope in scopes for r in of_sort(view.document, target.words, scope)]
+        sort = target.words if not every else ("the", *target.words)  # "every price"
+        found = [r for scope in scopes for r in of_sort(view.document, sort, scope)]
     if not found and target.of is None and target.order is None:
         row = row_under_a_heading(view, target.words)
         if row is not None:

@@ -213,7 +213,11 @@ def _under(target: Under, view: View, near: bool) -> Answer:
         return goal
     heads = [r for r in goal.ranges if units.is_a_heading(view.document, r)]
     if len(heads) == 1:
-        return below_heading(view, heads[0]) or Refusal("There is nothing there.")
+        below = below_heading(view, heads[0])
+        if below is None:
+            return Refusal("There is nothing there.")
+        whole = Range(below.ranges[0].start, below.ranges[-1].end)
+        return replace(below, ranges=(whole,)) if target.within else below
     if isinstance(target.goal, Words):
         column = find(Tabled(Unit.COLUMN, target.goal.words, below=True), view, near)
         if isinstance(column, Places):
