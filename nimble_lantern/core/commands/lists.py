@@ -17,6 +17,7 @@ from nimble_lantern.core.document.model import Kind, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
+from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import (
     ARTICLES_AND_OWNERS,
     AUXILIARIES,
@@ -49,6 +50,13 @@ def _item_is_written(sitting: Sitting, parse: Parse) -> bool:
     last = last_command(sitting)
     looks = selected or last is not None and last.traits.finds
     return block.kind is Kind.ITEM and at_end and bool(block.text.strip()) and not looks
+
+
+def _item_was_said(sitting: Sitting, parse: Parse) -> bool:
+    """ "That is all", right after an item was dictated."""
+    last = sitting.trail[-1] if sitting.trail else None
+    said = last is not None and last.read_as is ReadAs.TEXT
+    return said and _item_is_written(sitting, parse)
 
 
 _TOO = frozenset("too also as".split())
@@ -152,9 +160,10 @@ CATALOGUE.table(
              " | in the list)]",
          ),
          Way(
-             "[and] (that's | that is | that'll be) (all | everything | the lot | it) [then]",
+             "[and] (that's | that'll be) (all | everything | the lot | it) [then]",
              when=_item_is_written,
          ),
+         Way("[and] that is (all | everything | the lot | it) [then]", when=_item_was_said),
          "(take | get | let) me out of (the | this) list",
          *each(there_is_a_list,
              "[<go> [to]] {there:below} the list",

@@ -80,7 +80,21 @@ def parses_here(sitting: Sitting, words: Sequence[str]) -> list[Parse]:
     if words[0] == "all" and not sitting.holds and words[1:2] not in (["of"], ("of",)):
         # "The leaves were", and then "all red": nobody asks for the whole letter so.
         parses = [p for p in parses if not _of_all(p)]
-    return parses
+    return [p for p in parses if not _cuts_short(p, parses)]
+
+
+def _cuts_short(parse: Parse, parses: Sequence[Parse]) -> bool:
+    """ "A note on the money | section check it", where "the money section" may be meant."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    if not isinstance(target, Words) or len(text) < 2 or text[0] not in _NAMED_PARTS:
+        return False
+    bare = tuple(w for w in target.words if w != "the")
+    others = (p.args.get("target") for p in parses if p.command is parse.command)
+    named = (o.words.words for o in others if isinstance(o, Holding) and isinstance(o.words, Words))
+    return any(tuple(w for w in words if w != "the") == bare for words in named)
+
+
+_NAMED_PARTS = frozenset("section paragraph sentence heading item line".split())
 
 
 def _of_all(parse: Parse) -> bool:
@@ -386,11 +400,6 @@ def _target_words(parse: Parse) -> int:
     # "Old rota to blue folder" names both of its ends.
     values += [end for v in values if isinstance(v, Through) for end in (v.first, v.last)]
     named = [v.words for v in values if isinstance(v, Words)]
-    named += [
-        (*v.words.words, v.unit.value)
-        for v in values
-        if isinstance(v, Holding) and isinstance(v.words, Words)
-    ]
     # "The list" is the list, although a heading says "Shopping list".
     named = [w for w in named if w not in _PARTS]
     called = [len(v.words) for v in parse.args.values() if isinstance(v, Named)]

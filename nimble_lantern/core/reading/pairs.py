@@ -190,7 +190,8 @@ def _names_what_is_there(sitting: Sitting, words: tuple[str, ...]) -> bool:
     verdict = judge(sitting, words, whole=True)
     parse = verdict.parse
     looks = parse is not None and (parse.command.group == "format" or _cased(parse.command))
-    return verdict.kind is Judged.COMMAND and looks and parse is not None and not parse.free
+    writes = parse is not None and "text" in parse.args
+    return verdict.kind is Judged.COMMAND and looks and not writes
 
 
 _PRINT = frozenset("bold italic italics capitals caps capital block letters type and".split())
