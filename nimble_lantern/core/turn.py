@@ -94,8 +94,7 @@ class Turn:
         if corrected is None:
             now = next_cell_for(now, meant)
         if corrected is None and begins_an_item(now, meant):
-            meant = (*NEXT_ITEM, *meant)
-            at_pauses = frozenset(at + len(NEXT_ITEM) for at in at_pauses)
+            now = compose(now, NEXT_ITEM).sitting
         wrote = compose(now, meant, at_pauses, self.pause)
         if not kept_whole(now.document, wrote.sitting.document):
             self.kinds.append(ReadAs.UNCLEAR)

@@ -29,8 +29,9 @@ _OF_WRITING = frozenset(
     "new next no cap caps capital capitals all literal spell numbered bullet".split()
 )
 """They begin what is said of the writing, and not written."""
-_MOST_MENDED = 3
+_MOST_MENDED = 4
 _MENDING = ("replacing.", "mending.", "marks.", "case.", "faces.")
+_UNDOING = "history."
 _OF_TABLES = "tables."
 
 
@@ -81,8 +82,16 @@ def _just_said(sitting: Sitting, kind: Kind | None) -> list[str]:
     words = block.text.lower().split()
     thing = len(words) <= _LONGEST_SAID and _TELLING.isdisjoint(words)
     lettered = len(words) > 1 and words[-1] == "a" and words[-2] in NUMBER_WORDS  # "one a"
-    over = block.text[-1] in _CLOSED or words[-1] in HANGING and not lettered
+    over = block.text[-1] in _CLOSED and not _stopped_by_itself(sitting, last)
+    over = over or words[-1] in HANGING and not lettered
     return words if (alone or mended) and thing and not over else []
+
+
+def _stopped_by_itself(sitting: Sitting, last: Entry) -> bool:
+    """Whether the mark at the end was put there by automatic punctuation: nobody said it."""
+    heard = last.heard.lower().split()
+    said = any(mark_named(tuple(heard[-n:])) for n in (1, 2))
+    return sitting.settings.auto_punctuation and not said
 
 
 def _is_another(said: Sequence[str], words: Sequence[str]) -> bool:
@@ -96,9 +105,16 @@ def _is_another(said: Sequence[str], words: Sequence[str]) -> bool:
 def _last_writing(sitting: Sitting) -> tuple[Entry | None, bool]:
     """The last utterance that was no mending or look of what was just said, and whether there was
     one of those since: "two dozen eggs", "make that one dozen"."""
-    for n, entry in enumerate(reversed(sitting.trail[-_MOST_MENDED - 1 :])):
-        if not (entry.command or "").startswith(_MENDING):
-            return entry, n > 0
+    undone = mended = 0
+    for entry in reversed(sitting.trail[-_MOST_MENDED - 1 :]):
+        if (entry.command or "").startswith(_UNDOING):
+            undone += 1
+        elif (entry.command or "").startswith(_MENDING):
+            mended += 1
+        elif entry.read_as is ReadAs.TEXT and undone > 0:
+            undone, mended = undone - 1, mended + 1
+        else:
+            return entry, mended > 0
     return None, False
 
 
@@ -109,6 +125,8 @@ def _run_of_texts(sitting: Sitting) -> tuple[int, str]:
         name = entry.command or ""
         if entry.read_as is ReadAs.TEXT:
             texts += 1
+        elif name.startswith(_UNDOING):
+            texts -= 1
         elif not name.startswith(_MENDING):
             return texts, name
     return texts, ""

@@ -77,7 +77,7 @@ def parses_here(sitting: Sitting, words: Sequence[str]) -> list[Parse]:
     first = Words(tuple(words[:1]))
     never = first in _NEVER_FIRST
     parses = [p for p in found if not never or first not in p.args.values()]
-    if words[0] == "all" and not sitting.holds and words[1:2] not in (["of"], ("of",)):
+    if tuple(words[:1]) == ("all",) and not sitting.holds and tuple(words[1:2]) != ("of",):
         # "The leaves were", and then "all red": nobody asks for the whole letter so.
         parses = [p for p in parses if not _of_all(p)]
     return [p for p in parses if not _cuts_short(p, parses)]
@@ -191,7 +191,7 @@ def _said_of_it(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
         yield ("give", "that", *bare)
         yield (*bare, "round", "that")
         yield (*bare, "of", "that")
-    if bare[0] in _ENDS_OF_IT:
+    if bare[0] in _ENDS_OF_IT and bare[1:2] == ("of",):
         yield ("go", "to", "the", *bare)
     if bare[0] in _TAKING and bare[1:2] and bare[1] in _IT and bare[2:3] in (("at",), ("to",)):
         yield ("move", "that", "to", *bare[3:])
