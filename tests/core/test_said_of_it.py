@@ -131,6 +131,14 @@ class Listed(AtWork):
             with self.subTest(said):
                 self.assertEqual(self.items("start a list", *said).replace("\\\n", "\n"), item)
 
+    def test_a_stop_that_nobody_said_ends_no_item(self) -> None:
+        said = ("punctuate automatically", "start a list", "sweep the stairs", "mop the floor")
+        self.assertEqual(self.items(*said), "- Sweep the stairs\n- Mop the floor")
+
+    def test_behind_what_was_undone(self) -> None:
+        said = ("bread", "milk", "undo that", "jam")
+        self.assertEqual(self.items("start a list", *said), "- Bread\n- Jam")
+
     def test_an_item_that_was_there_is_gone_on_with(self) -> None:
         desk = self.desk(NEWS)
         desk.hears("go to the end of the second item", "white", "by may")

@@ -75,6 +75,40 @@ class Tables(AtWork):
         self.has("", f"{said} / leave the table / add a total row", "| Total | £12 |")
 
 
+ROTA = (
+    "| Week | Who |\n|---|---|\n| 1 June | Nell |\n| 8 June | Tom and Ida |\n| 15 June | Nobody |"
+)
+
+
+class Rota(AtWork):
+    def test_a_row_by_its_day(self) -> None:
+        self.has(ROTA, "bold the eighth of june row", "**8 June** | **Tom and Ida**")
+
+    def test_who_is_on(self) -> None:
+        desk = self.desk(ROTA)
+        self.assertIn("Tom and Ida", desk.hears("who is on the eighth of june").summary)
+        desk.hears("who is down for the fifteenth of june", "change it to femi")
+        self.assertIn("| 15 June | Femi |", desk.markdown)
+        self.stays("No table here.", "who is on monday")
+
+    def test_days_make_no_sum(self) -> None:
+        self.refused(ROTA, "total the week column")
+
+    def test_rows_as_many_as_are_said(self) -> None:
+        cells = "week / who / first of june / nell / eighth of june / tom / ninth of june / no"
+        self.has(
+            "", f"make a table with two columns / {cells}", "| 8 June | Tom |\n| 9 June | No |"
+        )
+        self.has(
+            "", "make a table with two columns and one row / week / who / then", "| Week | Who then |"
+        )  # fmt: skip
+
+    def test_an_undone_cell(self) -> None:
+        self.has(
+            "", "make a table with two columns / boat / berth / undo that / crew", "| Boat | Crew |"
+        )
+
+
 class Meant(AtWork):
     def test_a_few_words_for_a_paragraph_are_asked_about(self) -> None:
         for said in (

@@ -8,6 +8,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
+from nimble_lantern.core.composing.tabling import empty_cell, rebuilt, rows_of
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.breaths import breaths
 from nimble_lantern.core.document.model import Kind, Position
@@ -33,6 +34,8 @@ _MOST_MENDED = 4
 _MENDING = ("replacing.", "mending.", "marks.", "case.", "faces.")
 _UNDOING = "history."
 _OF_TABLES = "tables."
+_ROWS_TOLD = frozenset("row rows by line lines".split())
+"""Of a table that was asked for without them, the rows are as many as are said."""
 
 
 def begins_an_item(sitting: Sitting, words: Sequence[str]) -> bool:
@@ -54,16 +57,24 @@ def next_cell_for(sitting: Sitting, words: Sequence[str]) -> Sitting:
     place, blocks = sitting.writing_place, sitting.document.blocks
     b, said = place.block, _just_said(sitting, None)
     table = table_at(blocks, b) if said else None
-    if table is None or b == table.last or blocks[b + 1].text or not _is_another(said, words):
+    if table is None or not _is_another(said, words):
+        return sitting
+    if b != table.last and blocks[b + 1].text:
         return sitting
     counted = said[-1] in NUMBER_WORDS or said[-1].isdigit()
     if counted and words[0] in MEASURES:
         return sitting
-    texts, command = _run_of_texts(sitting)
+    texts, command, heard = _run_of_texts(sitting)
     begun = (b - table.first - (texts - 1)) % table.columns == 0
     if not begun or not command.startswith(_OF_TABLES):
         return sitting
-    return sitting.placed(Position(b + 1, 0))
+    if b != table.last:
+        return sitting.placed(Position(b + 1, 0))
+    if not _ROWS_TOLD.isdisjoint(heard.lower().split()):
+        return sitting
+    rows = rows_of(blocks, table)
+    rows.append([empty_cell(block) for block in rows[-1]])
+    return rebuilt(sitting, table, rows, at=(table.rows, 0))
 
 
 def _just_said(sitting: Sitting, kind: Kind | None) -> list[str]:
@@ -96,8 +107,11 @@ def _stopped_by_itself(sitting: Sitting, last: Entry) -> bool:
 
 def _is_another(said: Sequence[str], words: Sequence[str]) -> bool:
     """Whether words are a thing of their own, and do not go on with what was said."""
+    several = len(words) > 1  # a cell may say "who", or "no"
     goes_on = words[0] in CONTINUES | PREPOSITIONS or words[0] == "the" and len(said) == 1
-    marked = any(mark_named(tuple(words[:n])) for n in (1, 2)) or words[0] in _OF_WRITING
+    goes_on = goes_on and several or words[0] in HANGING
+    marked = any(mark_named(tuple(words[:n])) for n in (1, 2))
+    marked = marked or several and words[0] in _OF_WRITING
     thing = len(words) <= _LONGEST_NEXT and _TELLING.isdisjoint(words)
     return thing and not goes_on and not marked
 
@@ -118,8 +132,9 @@ def _last_writing(sitting: Sitting) -> tuple[Entry | None, bool]:
     return None, False
 
 
-def _run_of_texts(sitting: Sitting) -> tuple[int, str]:
-    """How many utterances were written since the last other command, and that command's name."""
+def _run_of_texts(sitting: Sitting) -> tuple[int, str, str]:
+    """How many utterances were written since the last other command, its name, and how it was
+    said."""
     texts = 0
     for entry in reversed(sitting.trail):
         name = entry.command or ""
@@ -128,5 +143,5 @@ def _run_of_texts(sitting: Sitting) -> tuple[int, str]:
         elif name.startswith(_UNDOING):
             texts -= 1
         elif not name.startswith(_MENDING):
-            return texts, name
-    return texts, ""
+            return texts, name, entry.heard
+    return texts, "", ""

@@ -136,9 +136,10 @@ def _clock(text: str) -> tuple[int, int] | None:
 
 
 def total_text(texts: Sequence[str]) -> str | None:
-    """The sum of what some cells hold, written as they are; None if none of them is a number."""
+    """The sum of what some cells hold, written as they are; None if none of them is a number, or
+    they are days."""
     values = [(t, v) for t in texts if (v := value_of(t)) is not None]
-    if not values:
+    if not values or any(_date_of(t) for t, _ in values):
         return None
     total = sum(v for _, v in values)
     like = next((t for t, _ in values if not t.strip()[:1].isdigit()), values[0][0])

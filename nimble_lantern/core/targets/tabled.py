@@ -11,6 +11,7 @@ from nimble_lantern.core.document.model import Block, Range
 from nimble_lantern.core.document.tables import Table, tables
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.lexicon.names import MONTHS
 from nimble_lantern.core.targets.finding import Absent, Answer, View, find, finds, reference
 from nimble_lantern.core.targets.model import (
     Beyond,
@@ -167,12 +168,28 @@ def _column_heads(blocks: Sequence[Block], table: Table) -> list[str]:
     return [blocks[table.cell(0, c)].text for c in range(table.columns)]
 
 
+def _dated(texts: Sequence[str], words: tuple[str, ...]) -> int | None:
+    """Which of some cells holds the day that words tell: "8 June" is the eighth of june."""
+    bare = tuple(w for w in words if w not in ("the", "of"))
+    month = next((w for w in bare if w in MONTHS), "")
+    rest = tuple(w for w in bare if w != month)
+    day = (ordinal(rest, 0) or cardinal(rest, 0)) if month and rest else None
+    if day is None or day[1] != len(rest):
+        return None
+    wanted = {str(day[0]), month}
+    said = (frozenset(re.findall(r"\d+|[a-z]{3,}", text.lower())) for text in texts)
+    found = [i for i, tokens in enumerate(said) if wanted <= tokens]
+    return found[0] if len(found) == 1 else None
+
+
 def row_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> int | None:
     """The row whose first cell says these words, else the only row that has them.
 
     "Week two" is the row whose cell under "Week" says so.
     """
     first = _index([blocks[table.cell(r, 0)].text for r in range(table.rows)], words)
+    if first is None:
+        first = _dated([blocks[table.cell(r, 0)].text for r in range(table.rows)], words)
     if first is not None:
         return first
     under, told = _row_under(blocks, table, words, _column_heads(blocks, table))

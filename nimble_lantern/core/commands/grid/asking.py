@@ -17,6 +17,7 @@ from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.tabled import row_of
 from nimble_lantern.core.writing.cardinals import cardinal
 
 CATALOGUE.table("asks_who", {"who": True}, heard=False)
@@ -189,3 +190,41 @@ def tell(sitting: Sitting, words: tuple[str, ...], row: tuple[str, ...]) -> Done
     cell = block_range(sitting.document, b)
     said = sitting.document.text(cell).strip() or "nothing"
     return Done(sitting.about([cell]), f"{' '.join(words)} of {' '.join(row)}: {said}")
+
+
+def _somebody_there(sitting: Sitting, parse: Parse) -> bool:
+    """ "Who is on Monday", of a table with such a row and a column of names beside it."""
+    table = here(sitting)
+    words = tuple(parse.args.get("words", ()))
+    if isinstance(table, Refusal) or not words:
+        return False
+    row = row_of(sitting.document.blocks, table, words)
+    return bool(row) and _whose(sitting, table) > 0
+
+
+def _whose(sitting: Sitting, table: Table) -> int:
+    """The column of names; 0 where the first one is, or there is none."""
+    asked = column_named(sitting, table, ("who",))
+    return asked if asked is not None else _first(sitting, table, True)
+
+
+@command(
+    "{who:asks_who} is [it] [(down | booked [in])] (on | for | in | doing) [the] {words}",
+    "{who:asks_who} (does | has | has got | is doing) [the] {words}",
+    "{who:asks_who} (have we | have i | do we have) (got | down) (on | for) [the] {words}",
+    example="who is on monday",
+    group="format",
+    heard=0,
+    shows=True,
+    when=_somebody_there,
+)
+@of_table
+def whose(
+    sitting: Sitting, table: Table, words: tuple[str, ...], who: bool = True
+) -> Done | Refusal:
+    """Tell who stands in the row of a day or a thing, and speak of that cell."""
+    row, column = row_of(sitting.document.blocks, table, words) or 0, _whose(sitting, table)
+    cell = table.cell(row, column)
+    told = sitting.document.blocks[cell].text or "nobody yet"
+    day = sitting.document.blocks[table.cell(row, 0)].text
+    return Done(sitting.about([block_range(sitting.document, cell)]), f"{day}: {told}")
