@@ -99,9 +99,8 @@ class Rota(AtWork):
         self.has(
             "", f"make a table with two columns / {cells}", "| 8 June | Tom |\n| 9 June | No |"
         )
-        self.has(
-            "", "make a table with two columns and one row / week / who / then", "| Week | Who then |"
-        )  # fmt: skip
+        told = "make a table with two columns and one row / week / who / then"
+        self.has("", told, "| Week | Who then |")
 
     def test_an_undone_cell(self) -> None:
         self.has(

@@ -132,6 +132,11 @@ def _add(sitting: Sitting, r: Range, words: Sequence[str]) -> Done | Refusal:
         " on) {target}",
         when=names_a_part,
     ),
+    Way(
+        "(<wish> | add | put | make | write | leave | attach) <a_note> (about | saying | that says)"
+        " {text:words} (to | on | by | beside | at | for) {target}",
+        when=names_a_part,
+    ),
     Way("{target} note {text:words}", when=names_a_part),
     "in the margin (of | beside | by | at | next to) {target} (put | write | say | note)"
     " {text:words}",

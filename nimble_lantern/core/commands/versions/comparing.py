@@ -307,6 +307,7 @@ def keep(sitting: Sitting) -> Done | Refusal:
     "[(go | get)] [me] back to [(the | my)] (normal [view] | writing | letter | text | page)",
     "(normal | ordinary | usual) view",
     "(that is all | i am done | done | that's all | i'm done)",
+    "(done | finished | i'm done) (comparing | with the comparison)",
     "(that's | that is) enough [(comparing | of that | of this | changes)]",
     "i've seen enough [of (this | that | these | the changes)]",
     "(that'll | that will) do [(for | of) the (changes | comparison)]",
