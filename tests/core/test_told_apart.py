@@ -137,6 +137,14 @@ class Meant(AtWork):
         self.refused(WORKS, "put the words north jetty to the end of the list in bold")
         self.has(WORKS, "put the item that says a new winch first", "- A new winch\n- Two buckets")
 
+    def test_the_verb_is_no_word_of_the_page(self) -> None:
+        page = "1. Close your tap\n2. Cover the seedlings\n3. Move the barrows"
+        self.refused(page, "move to the end of cover the seedlings")
+        self.has(page, "move move the barrows to the top of the list", "1. Move the barrows")
+
+    def test_two_verbs_for_one_part(self) -> None:
+        self.has("# Notice\n\nTea.", "bold and centre the heading", "# **Notice**")
+
     def test_softening_words_are_written(self) -> None:
         self.has(WORKS, "insert quite soon after paragraph two's last sentence", "Quite soon")
 

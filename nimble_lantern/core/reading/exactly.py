@@ -63,6 +63,10 @@ _NEVER_FIRST = (PLEASE, Words(("not",)), Words(("no",)))
 """They begin a request, and are no words that it is about."""
 
 
+_GOING = (("move",), ("go",), ("jump",), ("put",), ("take",), ("bring",))
+"""Before "to", they are the verb."""
+
+
 def writes_words(parse: Parse) -> bool:
     """Whether some of the words would be written."""
     return bool({"text", "words", "letter"} & set(parse.args))
@@ -80,6 +84,9 @@ def parses_here(sitting: Sitting, words: Sequence[str]) -> list[Parse]:
     if tuple(words[:1]) == ("all",) and not sitting.holds and tuple(words[1:2]) != ("of",):
         # "The leaves were", and then "all red": nobody asks for the whole letter so.
         parses = [p for p in parses if not _of_all(p)]
+    if tuple(words[:1]) in _GOING:
+        # "Move to the end of item two" does nothing to a "Move" of the page.
+        parses = [p for p in parses if p.args.get("target") != first]
     return [p for p in parses if not _cuts_short(p, parses)]
 
 

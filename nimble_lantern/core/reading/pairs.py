@@ -67,6 +67,8 @@ def _pair(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
         return both
     if judge(sitting, words, whole=True).kind is not Judged.TEXT:
         return None
+    if (both := _two_verbs(sitting, words)) is not None:
+        return both
     for pair in (_two_looks(sitting, words, i) for i in links):
         if pair is not None:
             return pair
@@ -218,6 +220,20 @@ def _two(sitting: Sitting, words: Sequence[str], link: int) -> Pair | None:
     if second and _sure(sitting, first) and _sure(_about_first(sitting, first), second):
         return first, second
     return None
+
+
+def _two_verbs(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
+    """ "Centre and enlarge the heading": two looks of one part."""
+    if len(words) < _FEWEST_OF_TWO or words[1] != "and" or words[2] not in _LOOK_VERBS:
+        return None
+    first, second = (words[0], *words[3:]), (words[2], "that")
+    if _a_look(sitting, first) and _a_look(_about_first(sitting, first), second):
+        return first, second
+    return None
+
+
+_FEWEST_OF_TWO = 5
+_LOOK_VERBS = TRADE_VERBS | {"enlarge", "colour", "color", "shrink"}
 
 
 def _two_looks(sitting: Sitting, words: Sequence[str], link: int) -> Pair | None:
