@@ -26,9 +26,7 @@ NEXT_ITEM = ("next", "item")
 _LONGEST_SAID, _LONGEST_NEXT = 5, 6
 _CLOSED = ".?!:,;"
 _TELLING = AUXILIARIES | SUBJECT_PRONOUNS
-_OF_WRITING = frozenset(
-    "new next no cap caps capital capitals all literal spell numbered bullet".split()
-)
+_OF_WRITING = frozenset("new next no caps capitals all literal spell numbered bullet".split())
 """They begin what is said of the writing, and not written."""
 _MOST_MENDED = 4
 _MENDING = ("replacing.", "mending.", "marks.", "case.", "faces.")
