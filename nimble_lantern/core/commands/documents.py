@@ -256,7 +256,9 @@ def _of_an_empty_page(sitting: Sitting, parse: Parse) -> bool:
     last = sitting.trail[-1] if sitting.trail else None
     asked = last is not None and (last.command or "").endswith(".which_document")
     done = last is not None and last.read_as is ReadAs.COMMAND and _has_no_name(sitting, parse)
-    few = len(parse.args.get("text", ())) <= _SHORT_TITLE
+    place = sitting.writing_place
+    left = sitting.document.blocks[place.block].text[: place.offset].rstrip()
+    few = len(parse.args.get("text", ())) <= _SHORT_TITLE and left[-1:] in (*".?!",)
     return (empty or asked or done and few) and _a_title(sitting, parse)
 
 

@@ -182,6 +182,13 @@ def _dated(texts: Sequence[str], words: tuple[str, ...]) -> int | None:
     return found[0] if len(found) == 1 else None
 
 
+def row_called(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> int | None:
+    """The row whose first cell says these words and no others, or their day."""
+    first = [blocks[table.cell(r, 0)].text for r in range(table.rows)]
+    said = _says(first, words)
+    return said if said is not None else _dated(first, words)
+
+
 def row_of(blocks: Sequence[Block], table: Table, words: tuple[str, ...]) -> int | None:
     """The row whose first cell says these words, else the only row that has them.
 

@@ -17,7 +17,7 @@ from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.tabled import row_of
+from nimble_lantern.core.targets.tabled import row_called
 from nimble_lantern.core.writing.cardinals import cardinal
 
 CATALOGUE.table("asks_who", {"who": True}, heard=False)
@@ -198,7 +198,7 @@ def _somebody_there(sitting: Sitting, parse: Parse) -> bool:
     words = tuple(parse.args.get("words", ()))
     if isinstance(table, Refusal) or not words:
         return False
-    row = row_of(sitting.document.blocks, table, words)
+    row = row_called(sitting.document.blocks, table, words)
     return bool(row) and _whose(sitting, table) > 0
 
 
@@ -223,7 +223,8 @@ def whose(
     sitting: Sitting, table: Table, words: tuple[str, ...], who: bool = True
 ) -> Done | Refusal:
     """Tell who stands in the row of a day or a thing, and speak of that cell."""
-    row, column = row_of(sitting.document.blocks, table, words) or 0, _whose(sitting, table)
+    row, column = row_called(sitting.document.blocks, table, words), _whose(sitting, table)
+    assert row is not None
     cell = table.cell(row, column)
     told = sitting.document.blocks[cell].text or "nobody yet"
     day = sitting.document.blocks[table.cell(row, 0)].text
