@@ -5,10 +5,12 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import replace
 
+from nimble_lantern.core.commands.gaps import becomes_an_item
 from nimble_lantern.core.commands.shifted import (
     at_an_edge_of_a_part,
     begun_by,
     both_stand,
+    fills_a_cell,
     hangs_on_another,
     no_cutback,
     no_sentence_itself,
@@ -51,10 +53,9 @@ from nimble_lantern.core.targets.model import (
     Places,
     Unit,
     Units,
-    Words,
     of_a_grid,
 )
-from nimble_lantern.core.targets.resolve import nth_like, one_like, resolve
+from nimble_lantern.core.targets.resolve import nth_like, one_like
 
 CATALOGUE.table(
     "atedge",
@@ -560,21 +561,14 @@ def move_in_its_sentence(sitting: Sitting, target: Places, edge: str) -> Done | 
 
 
 def _not_within_a_table(sitting: Sitting, parse: Parse) -> bool:
-    """Rows and columns keep their cells where they are moved in their table."""
+    """Rows and columns keep their cells where they are moved in their table; what is in no list
+    becomes an item of it."""
     place = parse.args.get("place")
+    if becomes_an_item(sitting, parse):
+        return False
     there = isinstance(place, Units) and place.unit is Unit.TABLE or of_a_grid(place)
     target = parse.args.get("target")
-    return not (there and (of_a_grid(target) or _fills_a_cell(sitting, target)))
-
-
-def _fills_a_cell(sitting: Sitting, target: object) -> bool:
-    """Words that are all of a cell: their row is meant by them."""
-    found = resolve(target, sitting, near=False) if isinstance(target, Words) else None
-    if not isinstance(found, Places) or len(found.ranges) != 1:
-        return False
-    block = sitting.document.blocks[found.first.start.block]
-    whole = units.block_range(sitting.document, found.first.start.block)
-    return block.cell is not None and found.first == whole
+    return not (there and (of_a_grid(target) or fills_a_cell(sitting, target)))
 
 
 @command(

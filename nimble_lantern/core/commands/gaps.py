@@ -26,6 +26,7 @@ from nimble_lantern.core.targets.model import (
     Target,
     That,
     Unit,
+    Units,
     Words,
     is_target,
     unit_named,
@@ -83,6 +84,13 @@ def _outside_lists(sitting: Sitting, parse: Parse) -> bool:
     return there_is_a_list(sitting, parse) and block.kind is not Kind.ITEM and block.cell is None
 
 
+def becomes_an_item(sitting: Sitting, parse: Parse) -> bool:
+    """ "Move the last sentence to the end of the list", where it is none yet."""
+    place = parse.args.get("place")
+    to_a_list = isinstance(place, Units) and place.unit is Unit.LIST
+    return to_a_list and _outside_lists(sitting, parse)
+
+
 def _list_by(document: Document, b: int) -> tuple[int, int] | None:
     """The first and last block of the list that is nearest to a block, above it before below."""
     items = [n for n, block in enumerate(document.blocks) if block.kind is Kind.ITEM and n != b]
@@ -134,15 +142,22 @@ def _unlisted(target: Target) -> Target:
     return target
 
 
+CATALOGUE.table("itemedge", {"first": "start", "last": "end"})
+CATALOGUE.table("carrying", {"(move | put | take | bring | send | shift)": True})
+
+
 @command(
-    "(move | put | take | bring | send | shift) {target} (to | at) the [very] {edge:listedge}",
+    "(put | add | move) {target} in as the {edge:itemedge} item [(of | on | in) the list]",
+    Way("{carrying} {target} (to | at) the [very] {edge:listedge}", when=_outside_lists),
     heard=0,
-    example="move the last sentence to the end of the list",
+    example="put the last sentence in as the last item",
     group="format",
     when=_outside_lists,
     moves=True,
 )
-def to_list_edge(sitting: Sitting, target: Places, edge: str) -> Done | Refusal:
+def to_list_edge(
+    sitting: Sitting, target: Places, edge: str, carrying: bool = True
+) -> Done | Refusal:
     """Make a sentence, or a paragraph, the first or the last item of the nearest list."""
     r = target.first
     span = _list_by(sitting.document, r.start.block)

@@ -25,6 +25,7 @@ from nimble_lantern.core.targets.model import (
     of_the_page,
 )
 from nimble_lantern.core.targets.ones import TOLD_BY_PLACE
+from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import (
     a_whole_line,
     a_whole_sentence,
@@ -66,6 +67,16 @@ def at_an_edge_of_a_part(sitting: Sitting, parse: Parse) -> bool:
     """ "The last sentence goes to the end of the first paragraph"; "the ferry goes to the end of
     the quay" is a sentence."""
     return of_the_page(parse.args.get("place")) and parts_or_items(sitting, parse)
+
+
+def fills_a_cell(sitting: Sitting, target: object) -> bool:
+    """Words that are all of a cell: their row is meant by them."""
+    found = resolve(target, sitting, near=False) if isinstance(target, Words) else None
+    if not isinstance(found, Places) or len(found.ranges) != 1:
+        return False
+    block = sitting.document.blocks[found.first.start.block]
+    whole = units.block_range(sitting.document, found.first.start.block)
+    return block.cell is not None and found.first == whole
 
 
 def that_has_a_place(sitting: Sitting, parse: Parse) -> bool:

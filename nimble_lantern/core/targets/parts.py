@@ -15,6 +15,7 @@ from nimble_lantern.core.targets.model import (
     Units,
     Words,
     of_a_grid,
+    unit_named,
 )
 
 for _name, _class in CLASSES.items():
@@ -480,6 +481,8 @@ def _under_a_heading(part: Units, goal: Any) -> Target | None:
     """ "The first sentence under costs"; "the paragraph under it" is the one beside it."""
     if part.order is Order.THIS or part.unit in (Unit.DOCUMENT, Unit.COLUMN, Unit.ROW, Unit.CELL):
         return None
+    if unit_named(goal) not in (None, Unit.HEADING):
+        return None  # "copy the last sentence | below the table"
     of = Under(Words(goal) if isinstance(goal, tuple) else goal, within=True)
     return Units(part.unit, part.order, part.count, part.n, of)
 

@@ -242,6 +242,8 @@ def _under(target: Under, view: View, near: bool) -> Answer:
             return Refusal("There is nothing there.")
         whole = Range(below.ranges[0].start, below.ranges[-1].end)
         return replace(below, ranges=(whole,)) if target.within else below
+    if target.within:
+        return Refusal("No heading says so.")
     if isinstance(target.goal, Words):
         column = find(Tabled(Unit.COLUMN, target.goal.words, below=True), view, near)
         if isinstance(column, Places):
