@@ -64,6 +64,8 @@ class Selected(AtWork):
     def test_the_text_stays_what_was_selected_while_it_is_dressed(self) -> None:
         desk = self.after("make the text bigger", "make the text bold")
         self.assertIn("# Bee club news", desk.markdown)
+        desk.hears("red please")
+        self.assertEqual(desk.marked("colour"), ["village hall"])
 
 
 class JustSaid(AtWork):
@@ -130,6 +132,13 @@ class Listed(AtWork):
         }.items():
             with self.subTest(said):
                 self.assertEqual(self.items("start a list", *said).replace("\\\n", "\n"), item)
+
+    def test_an_article_begins_an_item(self) -> None:
+        said = ("three tables", "a tin for the money", "and the key", "my coat")
+        self.assertEqual(
+            self.items("start a list", *said),
+            "- Three tables\n- A tin for the money and the key\n- My coat",
+        )
 
     def test_a_stop_that_nobody_said_ends_no_item(self) -> None:
         said = ("punctuate automatically", "start a list", "sweep the stairs", "mop the floor")

@@ -11,7 +11,7 @@ from collections.abc import Sequence
 from nimble_lantern.core.composing.tabling import empty_cell, rebuilt, rows_of
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.breaths import breaths
-from nimble_lantern.core.document.model import Kind, Position
+from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS, SUBJECT_PRONOUNS
@@ -55,7 +55,7 @@ def next_cell_for(sitting: Sitting, words: Sequence[str]) -> Sitting:
     place, blocks = sitting.writing_place, sitting.document.blocks
     b, said = place.block, _just_said(sitting, None)
     table = table_at(blocks, b) if said else None
-    if table is None or not _is_another(said, words):
+    if table is None or not _is_another(said, words, in_a_cell=True):
         return sitting
     if b != table.last and blocks[b + 1].text:
         return sitting
@@ -87,13 +87,25 @@ def _just_said(sitting: Sitting, kind: Kind | None) -> list[str]:
     if sitting.selection is not None or not block.text or place.offset != len(block.text):
         return []
     whole = units.block_range(document, place.block)
-    alone = breaths(document, place.block) == [whole] and tuple(sitting.that) == (whole,)
+    alone = _in_one_go(sitting, whole)
     words = block.text.lower().split()
-    thing = len(words) <= _LONGEST_SAID and _TELLING.isdisjoint(words)
+    most = _LONGEST_SAID * max(1, len(breaths(document, place.block)))
+    thing = len(words) <= most and _TELLING.isdisjoint(words)
     lettered = len(words) > 1 and words[-1] == "a" and words[-2] in NUMBER_WORDS  # "one a"
     over = block.text[-1] in _CLOSED and not _stopped_by_itself(sitting, last)
     over = over or words[-1] in HANGING and not lettered
     return words if (alone or mended) and thing and not over else []
+
+
+def _in_one_go(sitting: Sitting, whole: Range) -> bool:
+    """Whether a block was said in one breath just now, or in such as plainly go on with it: "and
+    the key"; of one that was said word by word, nobody knows where it ends."""
+    document = sitting.document
+    said = breaths(document, whole.start.block)
+    if not said or said[0].start != whole.start or tuple(sitting.that) != (said[-1],):
+        return False
+    firsts = (document.text(r).lower().split()[:1] for r in said[1:])
+    return all(first and first[0] in CONTINUES | PREPOSITIONS for first in firsts)
 
 
 def _stopped_by_itself(sitting: Sitting, last: Entry) -> bool:
@@ -103,11 +115,13 @@ def _stopped_by_itself(sitting: Sitting, last: Entry) -> bool:
     return sitting.settings.auto_punctuation and not said
 
 
-def _is_another(said: Sequence[str], words: Sequence[str]) -> bool:
-    """Whether words are a thing of their own, and do not go on with what was said."""
+def _is_another(said: Sequence[str], words: Sequence[str], in_a_cell: bool = False) -> bool:
+    """Whether words are a thing of their own, and do not go on with what was said, as "the brass"
+    does with "polish"."""
     several = len(words) > 1  # a cell may say "who", or "no"
-    goes_on = words[0] in CONTINUES | PREPOSITIONS or words[0] == "the" and len(said) == 1
-    goes_on = goes_on and several or words[0] in HANGING
+    goes_on = words[0] in CONTINUES | PREPOSITIONS
+    goes_on = goes_on or not in_a_cell and words[0] == "the" and len(said) == 1
+    goes_on = goes_on if several else words[0] in HANGING
     marked = any(mark_named(tuple(words[:n])) for n in (1, 2))
     marked = marked or several and words[0] in _OF_WRITING
     thing = len(words) <= _LONGEST_NEXT and _TELLING.isdisjoint(words)

@@ -212,6 +212,8 @@ def _asked_of_it(sitting: Sitting, words: Sequence[str]) -> bool:
     if not 1 < len(words) <= _LONGEST_LOOK or words[-1] != "please":
         return False
     over = sitting.document.text(sitting.that[-1])[-1:] in (".", "?", "!")
+    if sitting.dressing:
+        return True  # "red please", of what was selected and made bold
     return not TRADE_NOUNS.isdisjoint(words[:-1]) and (over or words[0] not in PREPOSITIONS)
 
 
