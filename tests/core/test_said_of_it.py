@@ -134,10 +134,10 @@ class Listed(AtWork):
                 self.assertEqual(self.items("start a list", *said).replace("\\\n", "\n"), item)
 
     def test_an_article_begins_an_item(self) -> None:
-        said = ("three tables", "a tin for the money", "and the key", "my coat")
+        said = ("three tables", "a tin for the money", "and the key to it", "my coat")
         self.assertEqual(
             self.items("start a list", *said),
-            "- Three tables\n- A tin for the money and the key\n- My coat",
+            "- Three tables\n- A tin for the money and the key to it\n- My coat",
         )
 
     def test_a_stop_that_nobody_said_ends_no_item(self) -> None:

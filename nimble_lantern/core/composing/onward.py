@@ -25,7 +25,7 @@ NEXT_ITEM = ("next", "item")
 """Said before words, they begin an item with them."""
 _LONGEST_SAID, _LONGEST_NEXT = 5, 6
 _CLOSED = ".?!:,;"
-_TELLING = AUXILIARIES | SUBJECT_PRONOUNS
+_TELLING = AUXILIARIES | SUBJECT_PRONOUNS - {"it"}
 _OF_WRITING = frozenset("new next no caps capitals all literal spell numbered bullet".split())
 """They begin what is said of the writing, and not written."""
 _MOST_MENDED = 4
