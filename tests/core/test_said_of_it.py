@@ -153,6 +153,11 @@ class Listed(AtWork):
         desk.hears("go to the end of the second item", "white", "by may")
         self.assertIn("- Paint the stands white by May", desk.markdown)
 
+    def test_a_cell_may_say_so(self) -> None:
+        desk = self.desk("")
+        desk.hears("make a table with two columns", "start a shopping list")
+        self.assertIn("| Start a shopping list |", desk.markdown)
+
     def test_a_thing_to_do_is_no_list(self) -> None:
         desk = self.desk("Remember this.")
         desk.hears("make a shopping list")

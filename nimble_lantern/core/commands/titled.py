@@ -310,12 +310,14 @@ def _called_a_list(sitting: Sitting, parse: Parse) -> bool:
     named = 0 < len(text) <= _LONGEST_LIST_NAME and text[0] not in DETERMINERS | PREPOSITIONS
     if not named or not (TRADE_NOUNS | _OF_THE_LIST).isdisjoint(text):
         return False
+    block = sitting.document.blocks[place.block]
+    if block.cell is not None or block.kind is not Kind.PARAGRAPH:
+        return False  # a cell, or an item, may say so
     if not _says_something(sitting):
         return True
-    block = sitting.document.blocks[place.block]
     over = block.text[: place.offset].rstrip()[-1:] in (*".?!:", "")
-    prose = block.kind is Kind.PARAGRAPH and not block.text[place.offset :].strip()
-    return prose and over and not parse.args.get("made")
+    ends = not block.text[place.offset :].strip()
+    return ends and over and not parse.args.get("made")
 
 
 _LONGEST_LIST_NAME = 3
