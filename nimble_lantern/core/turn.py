@@ -91,10 +91,11 @@ class Turn:
         # Going on leaves what was only offered.
         now = replace(now, question=None)
         at_pauses = pauses(parts) if len(meant) == len(words) else frozenset[int]()
-        if corrected is None:
-            now = next_cell_for(now, meant)
+        onward = ""
         if corrected is None and begins_an_item(now, meant):
-            now = compose(now, NEXT_ITEM).sitting
+            now, onward = compose(now, NEXT_ITEM).sitting, " as the next item"
+        elif corrected is None and (there := next_cell_for(now, meant)) is not now:
+            now, onward = there, " in the next cell"
         wrote = compose(now, meant, at_pauses, self.pause)
         if not kept_whole(now.document, wrote.sitting.document):
             self.kinds.append(ReadAs.UNCLEAR)
@@ -108,7 +109,7 @@ class Turn:
             after = after.edited(marked(after.document, wrote.range, self.doubted))
         self.sitting = after
         self.kinds.append(ReadAs.TEXT)
-        said = f"wrote {quoted(wrote.text)}" if wrote.text.strip() else "wrote a break"
+        said = f"wrote {quoted(wrote.text)}{onward}" if wrote.text.strip() else "wrote a break"
         if not wrote.text and after.capitals != now.capitals:
             said = _CAPITALS[after.capitals]
         if used:

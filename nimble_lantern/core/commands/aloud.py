@@ -111,12 +111,8 @@ CATALOGUE.table(
         when=is_found,
     ),
     Way(
-        "(read [me] [out] | tell me | let me hear) what (i | we | it) [have] (said | says | wrote |"
-        " written) about {target:what_about}",
-        when=is_found,
-    ),
-    Way(
-        "what (have | did) (i | we) (write | written | say | said | put) about"
+        "((read [me] [out] | tell me | let me hear) what (i | we | it) [have] (said | says | wrote"
+        " | written) | what (have | did) (i | we) (write | written | say | said | put)) about"
         " {target:what_about}",
         when=is_found,
     ),

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import replace
 
-from nimble_lantern.core.commands.gaps import becomes_an_item
+from nimble_lantern.core.commands.gaps import as_an_item_at
 from nimble_lantern.core.commands.shifted import (
     at_an_edge_of_a_part,
     begun_by,
@@ -561,11 +561,8 @@ def move_in_its_sentence(sitting: Sitting, target: Places, edge: str) -> Done | 
 
 
 def _not_within_a_table(sitting: Sitting, parse: Parse) -> bool:
-    """Rows and columns keep their cells where they are moved in their table; what is in no list
-    becomes an item of it."""
+    """Rows and columns keep their cells where they are moved in their table."""
     place = parse.args.get("place")
-    if becomes_an_item(sitting, parse):
-        return False
     there = isinstance(place, Units) and place.unit is Unit.TABLE or of_a_grid(place)
     target = parse.args.get("target")
     return not (there and (of_a_grid(target) or fills_a_cell(sitting, target)))
@@ -584,7 +581,10 @@ def move_to_edge(sitting: Sitting, target: Places, place: Places, edge: str) -> 
     target = begun_by(sitting, target, place)
     whole = target.unit in WHOLE
     source = whole_sentence(sitting, target.first)
-    inside = sitting.document.blocks[source.start.block].kind is Kind.ITEM
+    block = sitting.document.blocks[source.start.block]
+    inside = block.kind is Kind.ITEM
+    if place.unit is Unit.LIST and not inside and block.cell is None:
+        return as_an_item_at(sitting, source, place, edge)
     if not whole and inside and place.unit is Unit.LIST:
         source, whole = units.block_range(sitting.document, source.start.block), True
     at = place.first.start if edge == "start" else place.first.end

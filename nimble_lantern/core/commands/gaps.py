@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from nimble_lantern.core.commands.when import names_a_part, there_is_a_list
+from nimble_lantern.core.commands.when import just_dictated, names_a_part, there_is_a_list
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.moving import relocate
 from nimble_lantern.core.document import units
@@ -18,15 +18,12 @@ from nimble_lantern.core.document.model import (
 )
 from nimble_lantern.core.document.tables import outside
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
-from nimble_lantern.core.kinds import ReadAs
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import (
     Places,
-    Target,
     That,
     Unit,
-    Units,
     Words,
     is_target,
     unit_named,
@@ -67,14 +64,12 @@ def _outside_lists(sitting: Sitting, parse: Parse) -> bool:
     """The same of a sentence, of what is selected, and of what was just said: "put that on the
     list"."""
     target = parse.args.get("target")
-    last = sitting.trail[-1] if sitting.trail else None
-    said = last is not None and last.read_as is ReadAs.TEXT and bool(sitting.that)
-    spoken_of = isinstance(target, That) and (said or sitting.holds)
+    spoken_of = isinstance(target, That) and (just_dictated(sitting) or sitting.holds)
     quoted_whole = isinstance(target, Words) and a_whole_sentence(sitting.document, target.words)
     if (
         not spoken_of
         and not quoted_whole
-        and unit_named(target) not in (Unit.PARAGRAPH, Unit.LINE, Unit.SENTENCE)
+        and unit_named(target) not in (Unit.PARAGRAPH, Unit.LINE, Unit.HEADING, Unit.SENTENCE)
     ):
         return False
     found = resolve(target, sitting) if is_target(target) else None
@@ -82,13 +77,6 @@ def _outside_lists(sitting: Sitting, parse: Parse) -> bool:
         return False
     block = sitting.document.blocks[found.first.start.block]
     return there_is_a_list(sitting, parse) and block.kind is not Kind.ITEM and block.cell is None
-
-
-def becomes_an_item(sitting: Sitting, parse: Parse) -> bool:
-    """ "Move the last sentence to the end of the list", where it is none yet."""
-    place = parse.args.get("place")
-    to_a_list = isinstance(place, Units) and place.unit is Unit.LIST
-    return to_a_list and _outside_lists(sitting, parse)
 
 
 def _list_by(document: Document, b: int) -> tuple[int, int] | None:
@@ -109,11 +97,6 @@ def _list_by(document: Document, b: int) -> tuple[int, int] | None:
     Way(
         "(add | put | move | take | bring | join) {target} (to | into | onto | on | in) the list"
         " [(as well | too)]",
-        when=_a_paragraph,
-    ),
-    Way(
-        "(add | put | move | take | bring) {target:unlisted} (to | into | onto | on | in) the list"
-        " [(as well | too)]",
         when=_outside_lists,
     ),
     Way("(make | turn) {target} [into] [a] part of the list", when=_a_paragraph),
@@ -128,41 +111,9 @@ def into_list(sitting: Sitting, target: Places) -> Done | Refusal:
     return _listed(sitting, target, stays=False)
 
 
-CATALOGUE.table(
-    "listedge",
-    {
-        "(start | beginning | top | front) of (the | that | my) list": "start",
-        "(end | bottom | foot) of (the | that | my) list": "end",
-    },
-)
-
-
-@rule("unlisted", "{target}", heard=False)
-def _unlisted(target: Target) -> Target:
-    return target
-
-
-CATALOGUE.table("itemedge", {"first": "start", "last": "end"})
-CATALOGUE.table("carrying", {"(move | put | take | bring | send | shift)": True})
-
-
-@command(
-    "(put | add | move) {target} in as the {edge:itemedge} item [(of | on | in) the list]",
-    Way("{carrying} {target} (to | at) the [very] {edge:listedge}", when=_outside_lists),
-    heard=0,
-    example="put the last sentence in as the last item",
-    group="format",
-    when=_outside_lists,
-    moves=True,
-)
-def to_list_edge(
-    sitting: Sitting, target: Places, edge: str, carrying: bool = True
-) -> Done | Refusal:
-    """Make a sentence, or a paragraph, the first or the last item of the nearest list."""
-    r = target.first
-    span = _list_by(sitting.document, r.start.block)
-    assert span is not None  # there is a list, and this stands in none
-    first, last = span
+def as_an_item_at(sitting: Sitting, r: Range, place: Places, edge: str) -> Done:
+    """Make what stands in no list the first or the last item of one."""
+    first, last = place.first.start.block, place.first.end.block
     at = Position(first, 0) if edge == "start" else _end_of(sitting.document, last)
     return _moved_in(sitting, r, at)
 

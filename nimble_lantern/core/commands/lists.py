@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.blocks import make_list, reformatted
-from nimble_lantern.core.commands.when import last_command, there_is_a_list
+from nimble_lantern.core.commands.when import just_dictated, last_command, there_is_a_list
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
@@ -17,7 +17,6 @@ from nimble_lantern.core.document.model import Kind, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
-from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import (
     ARTICLES_AND_OWNERS,
     AUXILIARIES,
@@ -54,9 +53,7 @@ def _item_is_written(sitting: Sitting, parse: Parse) -> bool:
 
 def _item_was_said(sitting: Sitting, parse: Parse) -> bool:
     """ "That is all", right after an item was dictated."""
-    last = sitting.trail[-1] if sitting.trail else None
-    said = last is not None and last.read_as is ReadAs.TEXT
-    return said and _item_is_written(sitting, parse)
+    return just_dictated(sitting) and _item_is_written(sitting, parse)
 
 
 _TOO = frozenset("too also as".split())

@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from nimble_lantern.core.commands.when import just_dictated
 from nimble_lantern.core.composing.removing import with_its_pair
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Document, Kind, Position, Range
 from nimble_lantern.core.grammar.catalogue import Parse, Way, each, rule
-from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import LITTLE, OF_DEGREE_AND_TIME, PREPOSITIONS
 from nimble_lantern.core.lexicon.sentences import SUBORDINATE
 from nimble_lantern.core.state import Sitting
@@ -87,10 +87,14 @@ def that_has_a_place(sitting: Sitting, parse: Parse) -> bool:
     return bool(sitting.that) and (of_the_page(place) or stands and _quoted(sitting, place))
 
 
-def _just_said(sitting: Sitting, parse: Parse) -> bool:
-    last, place = sitting.trail[-1] if sitting.trail else None, parse.args.get("place")
-    said = bool(sitting.that) and last is not None and last.read_as is ReadAs.TEXT
-    return (said or sitting.holds) and (place is None or of_the_page(place))
+def _spoken_of(sitting: Sitting, parse: Parse) -> bool:
+    place = parse.args.get("place")
+    there = just_dictated(sitting) or sitting.holds
+    return there and (place is None or of_the_page(place))
+
+
+def _held(sitting: Sitting, parse: Parse) -> bool:
+    return sitting.holds
 
 
 @rule("that_said", "(that | this)", heard=False)
@@ -99,14 +103,18 @@ def _that_said() -> That:
 
 
 def that_to_an_edge(of_what: str = "") -> tuple[Way, ...]:
-    """Said of what was just written: "put that at the top", "put it at the end of the list"."""
+    """Said of what is selected or was just written: "put that at the top", "it should be at the
+    end of the list"; "put it at the end" goes on with a letter, where nothing is selected."""
     at_the_edge = "the [very] {edge:docedge}" + of_what
-    spoken_of = "target:that_alone" if of_what else "target:that_said"
-    return each(
-        _just_said,
-        f"(<set_down> | take | send) {{{spoken_of}}} (at | to) {at_the_edge}",
-        f"{{target:that_said}} (should | ought to) (go | be | come) (at | to) {at_the_edge}",
-    )
+
+    def ways(slot: str) -> tuple[str, str]:
+        return (
+            f"(<set_down> | take | send) {{target:{slot}}} (at | to) {at_the_edge}",
+            f"{{target:{slot}}} (should | ought to) (go | be | come) (at | to) {at_the_edge}",
+        )
+
+    told = _spoken_of if of_what else _held
+    return (*each(_spoken_of, *ways("that_said")), *each(told, *ways("that_alone")))
 
 
 def that_beside_a_block(sitting: Sitting, parse: Parse) -> bool:

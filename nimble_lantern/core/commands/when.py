@@ -116,6 +116,12 @@ def of_no_table(sitting: Sitting, parse: Parse) -> bool:
     return not isinstance(target, Tabled) and unit_named(target) is not Unit.TABLE
 
 
+def just_dictated(sitting: Sitting) -> bool:
+    """Whether the last utterance was written, and stands there: "that" is what it says."""
+    last = sitting.trail[-1] if sitting.trail else None
+    return last is not None and last.read_as is ReadAs.TEXT and bool(sitting.that)
+
+
 def after_a_command(sitting: Sitting, parse: Parse) -> bool:
     """ "Read it", of what is selected or right after something was done; it is no word then."""
     last = sitting.trail[-1:]

@@ -189,7 +189,7 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
 
 def _said_of_it(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
     """What words may say in full that are said while something is selected: "bold", "in capitals",
-    "bullets", "red please", "end of that", "put it at the end"."""
+    "bullets", "red please", "end of that"."""
     asked = len(words) > 1 and words[-1] == "please"
     bare = words[:-1] if asked else words
     yield (*bare, "that")
@@ -200,10 +200,6 @@ def _said_of_it(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
         yield (*bare, "of", "that")
     if bare[0] in _ENDS_OF_IT and bare[1:2] == ("of",):
         yield ("go", "to", "the", *bare)
-    if bare[0] in _TAKING and bare[1:2] and bare[1] in _IT and bare[2:3] in (("at",), ("to",)):
-        yield ("move", "that", "to", *bare[3:])
-    if bare[0] in _IT and bare[1:4] in _PLACED:
-        yield ("move", "that", "to", *bare[4:])
 
 
 def _asked_of_it(sitting: Sitting, words: Sequence[str]) -> bool:
@@ -220,9 +216,6 @@ def _asked_of_it(sitting: Sitting, words: Sequence[str]) -> bool:
 _LONGEST_LOOK = 4
 _SELECTING = "selecting."
 _ENDS_OF_IT = frozenset("end start beginning".split())
-_IT = frozenset("it that this them those these".split())
-_TAKING = frozenset("put take send bring shift place stick drop push carry".split())
-_PLACED = (("should", "be", "at"), ("should", "go", "to"), ("should", "go", "at"))
 
 
 def best(

@@ -1,5 +1,7 @@
 """How people name targets: one rule for every verb; its modules in the order of their rank."""
 
-from nimble_lantern.core.targets import parts, stretches, described, headed, excepting  # isort: skip
+from nimble_lantern.core.targets import (  # isort: skip
+    parts, stretches, described, ordered, headed, excepting,
+)  # fmt: skip
 
-__all__ = ["described", "excepting", "headed", "parts", "stretches"]
+__all__ = ["described", "excepting", "headed", "ordered", "parts", "stretches"]
