@@ -109,7 +109,7 @@ def _of_all(parse: Parse) -> bool:
     return all_of_it and parse.pattern.lstrip("[(").startswith("{target")
 
 
-def _ends_in_a_mark(words: Sequence[str]) -> int:
+def ends_in_a_mark(words: Sequence[str]) -> int:
     """How many last words name a mark, as those of a sentence do."""
     sizes = (n for n in (2, 1) if len(words) > n and mark_named(tuple(words[-n:])))
     size = next(sizes, 0)
@@ -122,7 +122,7 @@ def takes_the_mark(words: Sequence[str], parse: Parse) -> bool:
     bare = any(isinstance(v, Sign) and v == Sign(v.text) for v in parse.args.values())
     if not bare or parse.command.name.startswith(_OF_MARKS):
         return False
-    size = _ends_in_a_mark(words)
+    size = ends_in_a_mark(words)
     return size > 0 and (len(words) - size > 1 or not parse.command.name.startswith(_TO_MARKS))
 
 

@@ -32,6 +32,7 @@ from nimble_lantern.core.reading.exactly import (
     TEXT,
     Verdict,
     best,
+    ends_in_a_mark,
     exactly,
     fits,
     parses_here,
@@ -154,13 +155,12 @@ def _only_of_the_desk(words: Sequence[str]) -> bool:
     """Whether a few words that name nothing on the page are no sentence either: "italicise soup";
     "bold colours" and "underline the point" may be one."""
     bare = barest(words)
-    if words[-1] in _MARKS_LAST or not 2 <= len(bare) <= _FEW_OF_THE_DESK:
+    if ends_in_a_mark(words) or not 2 <= len(bare) <= _FEW_OF_THE_DESK:
         return False
     return bare[0] in _LOOK_VERBS
 
 
 _FEW_OF_THE_DESK = 5
-_MARKS_LAST = frozenset("stop period comma colon semicolon mark".split())
 _LOOK_VERBS = frozenset(
     "italicise italicize embolden unbold unhighlight ununderline deselect unselect".split()
 )

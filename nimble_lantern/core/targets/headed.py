@@ -138,14 +138,13 @@ def _under(words: tuple[str, ...]) -> Tabled:
 
 @rule(
     "target",
-    "(everything | all | all that is | what is | [all] [of] the (words | cells | entries | numbers"
-    " | figures | amounts | names)) (in | of) [the]"
-    " {words} {unit:tabled}",
+    "(everything | all | all that is | what is | [all] [of] the (text | contents | words | cells |"
+    " entries | numbers | figures | amounts | names)) (in | of) {part:grid_part}",
     heard=False,
 )
-def _all_of(words: tuple[str, ...], unit: Unit) -> Tabled:
-    """ "Everything in the fee column": what it says, and not the column."""
-    return Tabled(unit, _bare(words), contents=True)
+def _what_a_row_says(part: Target) -> Target:
+    """ "The text in the last row", "everything in the fee column": no row and no column."""
+    return replace(part, contents=True) if isinstance(part, Tabled) else Inside(part)
 
 
 @rule(
@@ -367,16 +366,6 @@ def _cell_part(target: Target) -> Target | None:
 @rule("target", "the (text | words | contents) (in | of) {part:cell_part}", heard=False)
 def _what_a_cell_says(part: Target) -> Target:
     return part
-
-
-@rule(
-    "target",
-    "(everything | all | [all] [of] the text | the contents | what is) (in | of) {part:grid_part}",
-    heard=False,
-)
-def _what_a_row_says(part: Target) -> Target:
-    """ "The text in the last row", which stays a row."""
-    return replace(part, contents=True) if isinstance(part, Tabled) else Inside(part)
 
 
 @rule("grid_part", "{target}", heard=False)
