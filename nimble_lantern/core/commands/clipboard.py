@@ -33,6 +33,7 @@ from nimble_lantern.core.commands.when import names_a_part
 from nimble_lantern.core.commands.wording import named, quoted, words_in
 from nimble_lantern.core.composing.moving import (
     WHOLE,
+    apart_from,
     in_the_body,
     paste_at,
     relocate,
@@ -69,8 +70,7 @@ CATALOGUE.table(
 
 def _taken(sitting: Sitting, target: Places) -> Sitting:
     whole = target.unit in WHOLE
-    taken = target.ranges if whole else target.ranges[:1]
-    pieces = tuple(piece for r in taken for piece in sitting.document.pieces(r))
+    pieces = tuple(piece for r in target.ranges for piece in sitting.document.pieces(r))
     return replace(sitting, clipboard=pieces, clipped_blocks=whole)
 
 
@@ -87,9 +87,11 @@ def _taken(sitting: Sitting, target: Places) -> Sitting:
     light=True,
     by_rows=True,
 )
-def copy(sitting: Sitting, target: Places) -> Done:
+def copy(sitting: Sitting, target: Places) -> Done | Refusal:
     """Copy a target, to be pasted."""
-    ranges = target.ranges if target.unit in WHOLE else target.ranges[:1]
+    if refused := apart_from(target):
+        return refused
+    ranges = target.ranges
     return Done(_taken(sitting, target).about(ranges), f"copied {named(sitting.document, ranges)}")
 
 
@@ -102,11 +104,12 @@ def copy(sitting: Sitting, target: Places) -> Done:
     destructive=True,
     when=no_cutback,
 )
-def cut(sitting: Sitting, target: Places) -> Done:
+def cut(sitting: Sitting, target: Places) -> Done | Refusal:
     """Take a target out, to be pasted."""
+    if refused := apart_from(target):
+        return refused
     target = of_whole_sentences(sitting, target)
-    whole = target.unit in WHOLE
-    ranges = target.ranges if whole else target.ranges[:1]
+    whole, ranges = target.unit in WHOLE, target.ranges
     count, what = words_in(sitting, ranges), named(sitting.document, ranges)
     gone = [with_link(sitting.document, r) if target.clause else r for r in ranges]
     after = remove(_taken(sitting, target), gone, blocks=whole, begin=target.clause)
@@ -315,6 +318,8 @@ def move(
     target = begun_by(sitting, target, place)
     if target.unit is Unit.PARAGRAPH and len(target.ranges) > 1:
         return Refusal("Those paragraphs do not stand together.", "", "Move one of them.")
+    if target.unit is not Unit.ITEM and (refused := apart_from(target)):
+        return refused
     source = whole_sentence(sitting, target.first)
     if target.clause and hangs_on_another(sitting.document, source):
         here = units.block_range(sitting.document, source.start.block)

@@ -27,7 +27,7 @@ from nimble_lantern.core.writing.capitals import capitalised
 from nimble_lantern.core.writing.lexer import Manner
 from nimble_lantern.core.writing.writer import Place, write
 
-CATALOGUE.names("document", of=lambda sitting: sitting.shelf, partial=True)
+CATALOGUE.names("document", of=lambda sitting: sitting.shelf, partial=True, nouns=("document",))
 CATALOGUE.names("script", of=lambda sitting: sitting.scripts)
 
 

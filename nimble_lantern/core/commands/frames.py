@@ -191,8 +191,9 @@ def called(noun: str) -> tuple[str, ...]:
         f" {{text:words}}",
         f"(the | [the] name of (the | this)) {noun} [here] (is called | is named | shall be called"
         f" | should be called) {{text:words}}",
-        f"(save | make | keep | set | store | mark | create | name | call | put | drop | leave"
-        f" | add) (a | the) {noun} {{text:name_given}} [(here | in here)]",
+        f"(save | make | keep | store | mark | create | name | call) (a | the) {noun}"
+        f" {{text:name_given}} [(here | in here)]",
+        f"(set | put | drop | leave | add) a {noun} {{text:name_given}} [(here | in here)]",
         f"[new] {noun} (name | called | named) {{text:name_given}}",
     )
 

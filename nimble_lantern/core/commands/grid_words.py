@@ -101,7 +101,9 @@ CATALOGUE.table(
     "ending_of_table",
     {
         "[(up | down)] (to | at) the [very] (top | start | front | left end) of <the_table>": _TOP,
+        "first (in | of) <the_table>": _TOP,
         "[(up | down)] (to | at) the [very] (bottom | end | right end) of <the_table>": _BOTTOM,
+        "last (in | of) <the_table>": _BOTTOM,
     },
 )
 CATALOGUE.table(
@@ -140,7 +142,8 @@ CATALOGUE.table(
     "extreme",
     {
         "(smallest | lowest | least | fewest | earliest | oldest | worst)": False,
-        "(largest | biggest | highest | greatest | most | latest | newest | best)": True,
+        "(largest | biggest | highest | greatest | most | latest | newest | best"
+        " | most recent)": True,
     },
 )
 CATALOGUE.rule("least_extreme", "{extreme}", heard=False)(lambda extreme: not extreme)

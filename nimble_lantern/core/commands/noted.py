@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from itertools import pairwise
 
-from nimble_lantern.core.commands.note_here import NoteNamed, called, is_one, there_are
+from nimble_lantern.core.commands.note_here import NoteNamed, called, is_one, one_is_here, there_are
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.lexicon.closed import AUXILIARIES, DETERMINERS, DULL, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import PARTS
@@ -78,3 +78,9 @@ def answers_it(sitting: Sitting, parse: Parse) -> bool:
     note, text = parse.args.get("note"), tuple(parse.args.get("text", ()))
     bare = note is None or note == NoteNamed()
     return is_one(sitting, parse) and not (bare and text[:1] and text[0] in PREPOSITIONS)
+
+
+def replies(sitting: Sitting, parse: Parse) -> bool:
+    """ "Reply the club does", right after a note; "reply by friday" goes on with a letter."""
+    text = tuple(parse.args.get("text", ()))
+    return one_is_here(sitting, parse) and bool(text) and text[0] not in PREPOSITIONS

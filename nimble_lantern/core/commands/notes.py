@@ -376,6 +376,7 @@ CATALOGUE.table(
     "(change | rewrite | replace | correct | reword | alter | set | edit | update) [the (text |"
     " words) of] {note} (to | with | by | as | so [that] it says | to (say | read)) {text:words}",
     "(let | have) {note} be {text:words}",
+    "(change | replace | rewrite) what {note} says (to | with | by) {text:words}",
     "in {note} (say | write | put) {text:words}",
     "{note} (should | must | ought to | has to | needs to | is to | shall) (say | read | be)"
     " {text:words}",
@@ -411,6 +412,7 @@ def change(sitting: Sitting, note: Note, text: tuple[str, ...]) -> Done | Refusa
         "(answer | reply to | respond to) (it | that) [(with | saying | colon)] {text:words}",
         when=one_is_here,
     ),
+    Way("reply {text:words}", when=noted.replies),
     "{note} [the | my] answer [is] {text:words}",
     "(my | the | a | an) (answer | reply) to {note} [(is | colon | comma)] {text:words}",
     heard=1,

@@ -36,7 +36,7 @@ def _named(sitting: Sitting, name: str) -> Standing:
     return next(p for p in places_of(sitting.document) if p[0].data["name"] == name)
 
 
-CATALOGUE.names("place", of=_names)
+CATALOGUE.names("place", of=_names, nouns=("place", "marker", "bookmark"))
 owned("place")
 _NOUN = "(place | marker | bookmark | spot)"
 

@@ -79,7 +79,7 @@ MADE_OTHERWISE = (
     ),
     *each(
         names_columns,
-        "[<make_table>] [a] table [<placed_here>] (with | of) {columns:number} columns [(called |"
+        "[<make_table>] [a] table [<placed_here>] <having> {columns:number} columns [(called |"
         " named | for | headed | being | with the headings)] {names:words}",
         f"{_MAKE} table [<placed_here>] (with | for | of | showing) {{names:words}}",
         "<make_table> {columns:number} column table [(for | with | of)] {names:words}",

@@ -67,19 +67,19 @@ CATALOGUE.table("more", {"(a | another | one more | a new | a further | an extra
 
 
 @command(
-    "<make_table> table [<placed_here>] (with | of) {columns:number} (columns | column) [and | by]"
+    "<make_table> table [<placed_here>] <having> {columns:number} (columns | column) [and | by]"
     " {rows:number} (rows | row) [in it] [<placed_here>]",
-    "<make_table> table [<placed_here>] (with | of) {rows:number} (rows | row) [and | by]"
+    "<make_table> table [<placed_here>] <having> {rows:number} (rows | row) [and | by]"
     " {columns:number} (columns | column) [<placed_here>]",
     "[<make_table>] {rows:number} by {columns:number} table [<placed_here>]",
     "(a | an | one) [(small | little | new | empty)] table [of] {rows:number} by {columns:number}",
     "[<make_table>] [a] (small | little | new | empty) table [of] {rows:number} by"
     " {columns:number}",
     "<make_table> table [of] {rows:number} by {columns:number}",
-    "[<make_table>] table [<placed_here>] (with | of) {columns:number} columns",
+    "[<make_table>] table [<placed_here>] <having> {columns:number} columns",
     "<make_table> table {columns:number} columns wide"
     " [and {rows:number} rows (deep | high | long)]",
-    "<make_table> table [<placed_here>] (with | of) {rows:number} rows",
+    "<make_table> table [<placed_here>] <having> {rows:number} rows",
     "[a] table (with | of) {columns:number} (columns | column) (and | by) {rows:number} (rows |"
     " row)",
     "[a] table (with | of) {rows:number} (rows | row) (and | by) {columns:number} (columns |"
@@ -96,7 +96,7 @@ CATALOGUE.table("more", {"(a | another | one more | a new | a further | an extra
     " {columns:number} (columns | column)",
     "[<make_table>] [a] table [<placed_here>] {columns:number} (across | wide) [and | by]"
     " {rows:number} (down | deep | high | long)",
-    "<make_table> table [<placed_here>] (with | of) [the] columns {names:words}",
+    "<make_table> table [<placed_here>] <having> [the] columns {names:words}",
     "<make_table> table [<placed_here>] with [the] (columns | headings) (for | called | named)"
     " {names:words}",
     *MADE_OTHERWISE,

@@ -26,6 +26,7 @@ from nimble_lantern.core.document.model import (
 )
 from nimble_lantern.core.document.tables import as_pasted, outside
 from nimble_lantern.core.document.units import block_range
+from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.letter import foot, greeting
 from nimble_lantern.core.targets.model import Places, Unit
@@ -146,6 +147,13 @@ def _begins(wrote: Wrote, text: str) -> Position:
 
 
 WHOLE = (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
+
+
+def apart_from(target: Places) -> Refusal | None:
+    """Refuses stretches in several places that are no whole lines: the first alone is not meant."""
+    if len(target.ranges) < 2 or target.unit in WHOLE:
+        return None
+    return Refusal(f"Those stand in {len(target.ranges)} places.", "", "Name one of them.")
 
 
 def stands_alone(document: Document, target: Places) -> bool:

@@ -139,6 +139,7 @@ class Names:
     spoken: str
     partial: bool = False
     newest: Callable[[Any], str | Refusal] | None = None
+    nouns: tuple[str, ...] = ()
 
 
 class Catalogue:
@@ -261,17 +262,19 @@ class Catalogue:
         spoken: str = "a name",
         partial: bool = False,
         newest: Callable[[Any], str | Refusal] | None = None,
+        nouns: tuple[str, ...] = (),
     ) -> None:
         """Declare a kind of things with names: `{kind}` in a pattern stands for one of them.
 
         `of` tells what there are in a sitting.  Where `partial`, some words of a name are enough if
         no other has them.  `newest` tells which one is meant where none is called by its name (a
         Named without words).  Matching, what recognisers listen for, the reference and near misses
-        follow.
+        follow.  Of the `nouns`, which are the desk's, the first is what such a thing is called: who
+        names one that there is not ("the passage sign off") asks for it all the same.
         """
         if kind in self.named:
             raise CatalogueError(f"Two kinds of named things are called {kind!r}.")
-        self.named[kind] = Names(kind, of, spoken, partial, newest)
+        self.named[kind] = Names(kind, of, spoken, partial, newest, nouns)
         self.grammar.add(kind, "{words}", lambda words: Named(kind, words))
 
     def rule(

@@ -133,6 +133,7 @@ CLASSES = {
         " different) paragraph)",
     ),
     "of_list": WordClass("(of | on | in) the list", "(of | on | in) (this | that | my | our) list"),
+    "having": WordClass("(with | of)", "(that has | which has | having | that has got | to have)"),
     "occurrence": WordClass(
         "(occurrence of | occurrences of)",
         "(instance of | instances of | mention of | mentions of)",

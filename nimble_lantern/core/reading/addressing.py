@@ -86,6 +86,8 @@ class Plainer(NamedTuple):
     """Whether what was left out between them may be words to be written: "insert quite soon"."""
     behind: bool = False
     """Whether that came behind: "mark row two so people notice" is of looks, or goes on."""
+    tabled: bool = False
+    """Whether "in the table" stood behind it, which only a command of tables may go without."""
 
     def allows(self, parse: Parse) -> bool:
         """Whether a command may be done that was spoken so: nothing is written, moved or removed
@@ -94,6 +96,8 @@ class Plainer(NamedTuple):
         A statement must be of parts of the page or of looks: "i will come back"
         and "we can find the lamp" are written.
         """
+        if self.tabled and not parse.command.name.startswith("grid."):
+            return False
         if parse.command.traits.alone or self.softened and parse.free:
             return False
         if self.behind and not parse.command.name.startswith(_SHOWING):
@@ -251,7 +255,13 @@ def in_parts(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     """
     said = of_the_whole(_with_units(words))
     found = [said] if said != words else []
-    return tuple(Plainer(w) for w in (*found, *_each_named(words), *_changing_places(words)))
+    named = (*found, *_each_named(words), *_changing_places(words))
+    bare = (words[:-3],) if len(words) > _LEAST_TABLED and words[-3:] in _IN_THE_TABLE else ()
+    return (*map(Plainer, named), *(Plainer(w, tabled=True) for w in bare))
+
+
+_LEAST_TABLED = 5
+_IN_THE_TABLE = frozenset((p, d, "table") for p in ("in", "of") for d in ("the", "this", "that"))
 
 
 def _each_named(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:

@@ -40,6 +40,7 @@ from nimble_lantern.core.reading.exactly import (
 )
 from nimble_lantern.core.reading.repeated import nearly_stands, quotes, stands_there
 from nimble_lantern.core.reading.self_repair import Repair, repairs
+from nimble_lantern.core.reading.uncalled import of_nothing_there
 from nimble_lantern.core.reading.ways import Asked, in_other_ways, named_first
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
@@ -143,6 +144,8 @@ def _judged(sitting: Sitting, words: tuple[str, ...], whole: bool, forced: bool)
                 return verdict
         if refused:
             return refused
+    if whole and (unknown := of_nothing_there(sitting, missed, barest(words))) is not None:
+        return unknown
     slip = _slip(missed, words) if whole else TEXT
     if slip is TEXT and whole and _spares_the_selection(sitting, words):
         return Verdict(Judged.UNCLEAR, refusal=_NOT_OVER)

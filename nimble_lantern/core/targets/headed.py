@@ -187,6 +187,7 @@ def _owned(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing | None:
 @rule(
     "target",
     "{b:words} (of | for | in | on) {a:words}",
+    "[the] (number | amount | count) of {b:words} (of | for | in | on) [the] {a:words}",
     "{b:words} in ({a:words} | {a:owner}) row",
     heard=False,
 )
@@ -195,7 +196,12 @@ def _heading_of_row(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing | None:
     return _meeting(a, b, owned=True)
 
 
-@rule("cell_of", "[the] {b:words} of [the] {a:words}", heard=False)
+@rule(
+    "cell_of",
+    "[the] {b:words} of [the] {a:words}",
+    "[the] (number | amount | count) of {b:words} (of | for | in | on) [the] {a:words}",
+    heard=False,
+)
 def _cell_of_row(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing | None:
     return _meeting(a, b)
 

@@ -211,6 +211,13 @@ class EmptyCell:
 
 
 @dataclass(frozen=True, slots=True)
+class Each:
+    """All that a description fits: "every sentence about the tent", "the empty cells"."""
+
+    of: Holding | EmptyCell
+
+
+@dataclass(frozen=True, slots=True)
 class CellNamed:
     """A cell to go to, counted from 1; row 0 is the one of the writing place."""
 
@@ -309,6 +316,7 @@ Target = (
     | OfLetter
     | CellAt
     | EmptyCell
+    | Each
     | Tabled
     | Crossing
 )

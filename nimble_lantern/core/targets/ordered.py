@@ -79,3 +79,8 @@ def _ordered_within(wordorder: tuple[Order, int], words: tuple[str, ...], of: Ta
 @rule("target", "{words} <everywhere>", heard=False)
 def _everywhere(words: tuple[str, ...]) -> Words:
     return Words(words, Order.EVERY)
+
+
+@rule("target", "{words} <everywhere> (in | on) {of:scope}", heard=False)
+def _everywhere_within(words: tuple[str, ...], of: Target) -> Words:
+    return Words(words, Order.EVERY, 1, of)

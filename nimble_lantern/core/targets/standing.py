@@ -30,6 +30,7 @@ from nimble_lantern.core.targets.measures import names_all_of_a_sort, of_sort
 from nimble_lantern.core.targets.model import (
     Adjoining,
     At,
+    Each,
     Enclosed,
     Holding,
     Marked,
@@ -332,6 +333,12 @@ def _holding_words(target: Holding, view: View, near: bool) -> Answer:
         where = {None: "are in", At.START: "begin", At.END: "end"}[target.at]
         return Refusal(f"Those words {where} no {target.unit.value}.")
     return Places(tuple(found), ask=len(found) > 1, unit=target.unit)
+
+
+@finds(Each)
+def _each(target: Each, view: View, near: bool) -> Answer:
+    found = find(target.of, view, near)
+    return found if isinstance(found, Refusal) else replace(found, ask=False)
 
 
 def _headed_so(words: Target, view: View) -> Places | None:

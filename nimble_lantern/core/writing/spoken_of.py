@@ -24,6 +24,7 @@ _ARTICLES = ARTICLES_AND_OWNERS | DETERMINERS | {"no", "any", "some", "one", "su
 _ONE = ("a", "an", "another", "every", "each")
 _PARTING = ("dash", "colon", "slash", "hyphen")
 """They may stand behind a subject: "the stair dash was it mended dash is safe"."""
+_SIGNED = _ARTICLES | set("it them here there both everything up off in for on before by".split())
 _IS = frozenset("is was are were has had will would can could should must may might of".split())
 _PLACED = frozenset("in during over for after before of at within throughout since".split())
 _ENDED = frozenset("stop comma period colon semicolon mark".split())
@@ -39,6 +40,8 @@ def is_the_word(words: Sequence[str], i: int, size: int) -> bool:
         return True  # "no comma is needed"
     if words[i] == "dash" and rest[:1] == ["it"] and (not i or rest[1:] == ["all"]):
         return True
+    if words[i] == "and" and size > 1 and rest and rest[0] in _SIGNED:
+        return True  # "open the document and sign it"
     if words[i] not in NOUNS_TOO or not rest:
         return False
     if not i:

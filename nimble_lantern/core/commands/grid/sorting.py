@@ -24,7 +24,7 @@ from nimble_lantern.core.composing.tabling import (
 )
 from nimble_lantern.core.document.tables import Table
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
 from nimble_lantern.core.state import Done, Sitting
 
 
@@ -39,10 +39,12 @@ from nimble_lantern.core.state import Done, Sitting
     " [(column | numbers | figures)] [{falling}]",
     "(sort | order | arrange) by [the] {words} [(column | numbers | figures)] [{falling}]",
     "(sort | order | arrange) by column {number} [{falling}]",
-    Way(
-        "(sort | order | arrange) ((the | this) (table | rows) | it | them) by [the] (number |"
+    *each(
+        heads_a_column,
+        "(sort | order | arrange) [((the | this) (table | rows) | it | them)] by [the] (number |"
         " amount | count) of {words} [{falling}]",
-        when=heads_a_column,
+        "(sort | order | arrange) ((the | this) (table | rows) | it | them) by how (many | much)"
+        " {words} ((they | there) (have | are | took) | [each] [of them] has) [{falling}]",
     ),
     "(sort | order | arrange) by the {position} column [{falling}]",
     "(sort | order | arrange) the {words} column [{falling}]",

@@ -152,12 +152,12 @@ def tell_total(
         " foot) | below [it] | under it | underneath | in the last row)]",
     ),
     Way(
-        "(put | add | write | insert) (the | a) (total | sum) of {target} [(below | under it"
+        "(<put> | <wish>) (the | a) (total | sum) of {target} [(below | under it"
         " | at the bottom | in the last row | at the end)]",
         when=one_column,
     ),
     Way(
-        "(put | add | write | insert) (the | a) (total | sum) (under | below | for | in) {target}",
+        "(<put> | <wish>) (the | a) (total | sum) (under | below | for | in) {target}",
         when=one_column,
     ),
     *each(
@@ -168,13 +168,13 @@ def tell_total(
         " bottom | below [it])]",
     ),
     Way(
-        "(put | add | write | insert) (the | a) (total | total row | row for the total | sum) [in]"
+        "(<put> | <wish>) (the | a) (total | total row | row for the total | sum) [in]"
         " [(at the (bottom | end | foot) [of <the_table>] | in the last row | below | underneath"
         " | (below | under | underneath) <the_table>)]",
         when=_one_of_numbers,
     ),
     Way(
-        "(put | add | write | insert) (the | a) (total | sum) of {target} (below | under |"
+        "(<put> | <wish>) (the | a) (total | sum) of {target} (below | under |"
         " underneath | at the (bottom | end | foot) of) <the_table>",
         when=one_column,
     ),

@@ -40,9 +40,9 @@ from nimble_lantern.core.state import Done, Sitting, View
 from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.writing.writer import Place, write
 
-CATALOGUE.names("passage", of=passage_names, partial=True)
+CATALOGUE.names("passage", of=passage_names, partial=True, nouns=("passage",))
 owned("passage")
-CATALOGUE.names("blank", of=lambda sitting: blank_names(sitting), partial=True)
+CATALOGUE.names("blank", of=lambda sitting: blank_names(sitting), partial=True, nouns=("blank",))
 CATALOGUE.table("use", {"(insert | put in | use | paste | drop in | call up)": True})
 CATALOGUE.table(
     "use_else",

@@ -40,7 +40,7 @@ def _newest(sitting: Sitting) -> str | Refusal:
     return names[-1] if names else none
 
 
-CATALOGUE.names("version", of=version_names, newest=_newest)
+CATALOGUE.names("version", of=version_names, newest=_newest, nouns=("version",))
 owned("version")
 _KEPT = "(i | we) [have] [just] (saved | kept | made | took)"
 
