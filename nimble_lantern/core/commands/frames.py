@@ -214,6 +214,7 @@ def renamed(slot: str, noun: str) -> tuple[str, ...]:
         f"{thing} (is [to be] | gets) [now] (called | named | renamed [(to | as)]) {{text:words}}"
         f" {last}",
         f"(change | alter) the name of {it} (to | into) {{text:words}}",
+        f"(change | alter) the name of (the | my) {noun} from {{{slot}}} to {{text:words}}",
         f"(change | alter) {{{slot}:owned_{slot}}} name (to | into) {{text:words}}",
         f"(give | let) {it} [have] (the name | another name | a new name) {{text:words}}",
         f"the name of {it} (<shall> be | is [now]) {{text:words}}",

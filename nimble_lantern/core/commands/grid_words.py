@@ -117,6 +117,9 @@ CATALOGUE.table(
         " | to the (far | very) right)": _BOTTOM,
     },
 )
+CATALOGUE.table(
+    "at_its_edge", {"(begin | start | open)": _TOP, "(end | finish | close)": _BOTTOM}, heard=False
+)
 CATALOGUE.rule("ending", "{steps:ending_of_table}")(lambda steps: steps)
 CATALOGUE.table(
     "falling",

@@ -133,9 +133,10 @@ def a_new_thing(text: tuple[str, ...]) -> bool:
     return bool(told) and thing in _MADE and all(w in _ANOTHER or cardinal((w,), 0) for w in told)
 
 
-_THERE = frozenset("in on to at".split())
+_THERE = frozenset("in on to at before after above below behind under between".split())
 _MADE = frozenset(
-    "space gap line lines row rows item items bullet bullets point points column".split()
+    "space gap line lines row rows item items bullet bullets point points column columns cells"
+    " paragraphs".split()
 )
 _ANOTHER = frozenset("a an the another more new empty blank extra further spare fresh".split())
 

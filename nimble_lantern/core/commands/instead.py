@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from nimble_lantern.core.commands.columns import amount_of
-from nimble_lantern.core.commands.table_here import two_headings, two_rows
+from nimble_lantern.core.commands.table_here import head_two, two_headings, two_rows
 from nimble_lantern.core.composing.replacing import (
     STOPS,
     a_name,
@@ -265,6 +265,8 @@ def no_sentence(sitting: Sitting, parse: Parse) -> bool:
         return False
     if becomes(target, text) or _tells_which(target, text):
         return False
+    if isinstance(target, Words) and head_two(sitting, target.words, text):
+        return False  # "swap minutes with ready" is of their columns
     if not isinstance(target, Words):
         return True
     if names_a_sort(target.words) and not kind_of(text):

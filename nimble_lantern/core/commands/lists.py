@@ -6,6 +6,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.blocks import make_list, reformatted
+from nimble_lantern.core.commands.inserted import a_new_thing
 from nimble_lantern.core.commands.when import just_dictated, last_command, there_is_a_list
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.beside import insert_beside
@@ -87,7 +88,7 @@ _OF_WHICH = frozenset("who that which whose and or came went".split())
 
 
 @command(
-    "(next | new | another) (item | bullet | point)",
+    "(next | new | another | one more | a further) (item | bullet | point)",
     "<begin> (a | an | the) [(next | new | another)] [list] (item | bullet | point)",
     "<begin> another [list] (item | bullet | point)",
     Way("(next | new) number", when=_in_a_list),
@@ -228,7 +229,10 @@ def _an_item(sitting: Sitting, parse: Parse) -> bool:
 
     Many an item is a request: "another item bring a whistle".
     """
-    first = tuple(parse.args.get("text", ()))[:1]
+    text = tuple(parse.args.get("text", ()))
+    if a_new_thing(text):
+        return False  # "add two items after milk"
+    first = text[:1]
     goes_on = first and first[0] in _GOING_ON and f"{first[0]}s" not in VERBS
     return there_is_a_list(sitting, parse) and not goes_on
 
@@ -276,7 +280,7 @@ def _behind_an_item(sitting: Sitting, parse: Parse) -> bool:
     text, place = tuple(parse.args.get("text", ())), sitting.writing_place
     block = sitting.document.blocks[place.block]
     ended = block.kind is Kind.ITEM and 0 < len(block.text) == place.offset
-    ended = ended and text[-1] not in ("it", "that", "this", "them")
+    ended = ended and text[-1] not in ("it", "that", "this", "them") and not a_new_thing(text)
     short = len(text) <= _SHORT_ITEM + 1 and text[0] not in _GOING_ON | LITTLE - {"a", "an"}
     return ended and short and sitting.selection is None
 

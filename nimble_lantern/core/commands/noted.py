@@ -50,6 +50,14 @@ def several_there(sitting: Sitting, parse: Parse) -> bool:
     return there and words_or_part(sitting, parse)
 
 
+def a_word_there(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put a note about linnet in which key"; "a note about the tent on the door" hangs there."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    there = isinstance(target, Words) and named_as_written(sitting.document, target)
+    hangs = text[:1] and text[0] in PREPOSITIONS and text[1:2] not in (("which",), ("what",))
+    return bool(there and not hangs) and whole_words(sitting, parse)
+
+
 _LEAVING = (("out",), ("off",), ("away",), ("gone",), ("done",))
 """Behind a note they ask for something else: "the bell note out"."""
 _COURTESY = frozenset("please thanks thank you".split())

@@ -138,6 +138,11 @@ def _add(sitting: Sitting, r: Range, words: Sequence[str]) -> Done | Refusal:
         when=names_a_part,
     ),
     Way("{target} note {text:words}", when=names_a_part),
+    Way(
+        "(<wish> | add | put | make | write | leave | take) <a_note> (about | for | concerning)"
+        " {target} {text:words}",
+        when=noted.a_word_there,
+    ),
     "in the margin (of | beside | by | at | next to) {target} (put | write | say | note)"
     " {text:words}",
     Way(
@@ -295,6 +300,7 @@ def walk(sitting: Sitting, step: int) -> Done | Refusal:
     *frames.listed("[margin] (notes | comments)"),
     *frames.listed("(notes | comments) in the margin"),
     *frames.listed("[margin] remarks"),
+    "what (have i noted [down] | did i note [down] | is noted [here] | is in the margin)",
     "(what | which) [margin] (notes | comments | remarks) (have i left | did i leave | have i put"
     " | did i (put | write | make) | have i written) [(here | in the margin)]",
     "(show | list | read) [me] [all] (the | my) [margin] (notes | comments | remarks) [that] i"

@@ -94,6 +94,9 @@ _NO_NAMES = frozenset(
     Way("call {target} {text:name_given}", when=_names_no_title),
     "bookmark (this | here) [as] {text:words}",
     "(call | name) here {text:name_given}",
+    "(let | <wish>) this [to] be [(the | a)] (place | marker) [(called | named)] {text:words}",
+    "(i'll | i will | let me | we'll | let's | i'd like to | i want to) (call | name) this (place |"
+    " spot | point | position) [as] {text:words}",
     "(let | <wish>) this (place | spot | point) [to] be (known as | called | named) {text:words}",
     Way("mark this as {text:name_given}", when=_is_a_name),
     "(i want to | i may | i might | i'll | i will | let me) come back (here | to this"

@@ -495,8 +495,8 @@ def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0
     " (say | be | read)) {text}",
     Way("{target} to {text:words} <everywhere>", when=instead.few_words_there),
     Way(
-        "(<put> | use | say | have | <wish>) {text:words} (wherever | everywhere | every time | each"
-        " time) [that] (it (says | has | reads) | there is | (i | we) (said | wrote)) {target}",
+        "(<put> | use | say | have | <wish>) {text:words} (wherever | everywhere | every time |"
+        " each time) [that] (it (says | has | reads) | there is | i (said | wrote)) {target}",
         when=instead.words_there,
     ),
     Way(

@@ -242,6 +242,8 @@ def _new_behind(
         wrong = None if beside else around.ending(j, k, Zone.BEHIND_OLD)
         for m in range(k + 1, min(size, k + _MOST_PART) + 1):
             told = wrong if between is None and m < size else between
+            if not beside and words[k:m] in _ANSWERS:
+                continue  # "old harbour is ready now put yes" is of its column
             behind = around.beginning(m, size, Zone.BEHIND_NEW) if told is not None else None
             if before is not None and told is not None and behind is not None:
                 yield k, m, before & told & behind
@@ -329,6 +331,7 @@ def _may_be_new(sitting: Sitting, words: Phrase) -> bool:
     return plain and not any(exact(sitting.document, (word,)) for word in words)
 
 
+_ANSWERS = (("yes",), ("no",))
 _NOT = (("instead", "of"), ("rather", "than"), ("and", "not"), ("not",), ("no", "longer"))
 _MOST_INSTEAD, _LONGEST_TOLD = 2, 9
 

@@ -96,13 +96,21 @@ def _nested(target: Units, view: View) -> Answer:
         return outer
     found: list[Range] = []
     have = 0
-    for scope in outer.ranges:
-        inner = all_within(target.unit, view, scope)
+    scopes: list[list[Range]] = [all_within(target.unit, view, r) for r in outer.ranges]
+    if outer.unit is Unit.COLUMN:
+        # Its cells are one part: "the last cell of the fee column".
+        scopes = [[r for inner in scopes for r in inner]]
+    for inner in scopes:
         if target.unit is Unit.SENTENCE:
             signed = foot(view.document)
             inner = [r for r in inner if not _signs(r, signed)] or inner
         have = max(have, len(inner))
-        found += pick_out(target, inner)
+        picked = pick_out(target, inner)
+        if outer.unit is Unit.COLUMN and target.count > 1:
+            # Between two cells of a column lies the rest of a row.
+            runs = picked
+            picked = [r for run in runs for r in inner if run.start <= r.start and r.end <= run.end]
+        found += picked
     if not found:
         return no_such(target, have)
     return Places(tuple(found), ask=outer.ask, near=outer.near)

@@ -271,6 +271,20 @@ def _cell_so_called(words: tuple[str, ...]) -> Holding | None:
     return Holding(Unit.CELL, Words(words)) if told else None
 
 
+@rule("target", "[the] {a:nthorder} (cell | entry) (of | in) [the] {words}", heard=False)
+def _nth_of_a_row(a: tuple[Order, int], words: tuple[str, ...]) -> Units | None:
+    """ "The last cell of linnet", where a row says that."""
+    row = None if words[-1] in ("row", "table", "column") else Tabled(Unit.ROW, _bare(words))
+    return Units(Unit.CELL, a[0], 1, a[1], of=row) if row is not None else None
+
+
+@rule("target", "[the] {a:nthorder} (cell | entry) (of | in | under) [the] {words}", heard=False)
+def _nth_of_a_column(a: tuple[Order, int], words: tuple[str, ...]) -> Units | None:
+    """ "The last cell under minutes"."""
+    column = None if words[-1] in ("row", "table", "column") else Tabled(Unit.COLUMN, _bare(words))
+    return Units(Unit.CELL, a[0], 1, a[1], of=column) if column is not None else None
+
+
 @rule("column_named", "[the] {words}", heard=False)
 def _column_named(words: tuple[str, ...]) -> Tabled:
     return Tabled(Unit.COLUMN, _bare(words))

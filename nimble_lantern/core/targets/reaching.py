@@ -118,7 +118,10 @@ def _both(target: Both, view: View, near: bool) -> Answer:
 
 @finds(Beside)
 def _beside(target: Beside, view: View, near: bool) -> Answer:
-    goal = find(target.goal, view, near)
+    named = target.goal
+    if target.unit is Unit.ROW and isinstance(named, Units) and named.unit is Unit.HEADING:
+        named = Units(Unit.ROW, Order.FIRST)  # "the row after the headings"
+    goal = find(named, view, near)
     if isinstance(goal, Refusal):
         return goal
     document, unit = view.document, target.unit

@@ -94,7 +94,8 @@ def _new_and_clear(sitting: Sitting, parse: Parse) -> bool:
         "[and] then {text}",
     ),
     Way(
-        "(another | new | a new | one more) {row:row_or_line} [(with | saying | that says)] {text}",
+        "(another | new | a new | one more) {row:row_or_line} [{ended}] [(with | saying | that"
+        " says)] {text}",
         when=_clear_or_sure,
     ),
     Way(

@@ -40,6 +40,7 @@ from nimble_lantern.core.document.tables import Table
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
+from nimble_lantern.core.lexicon.closed import DETERMINERS, PREPOSITIONS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Tabled, Unit, Words, unit_named
 
@@ -50,6 +51,18 @@ def _ends_in_a_name(sitting: Sitting, parse: Parse) -> bool:
 
 
 _AT_THE_END = (("at", "the", "end"), ("on", "the", "right"), ("at", "the", "right"))
+
+
+def _new_beside_one(sitting: Sitting, parse: Parse) -> bool:
+    """ "Add a key column before minutes"; "put the ready column before minutes" moves one."""
+    name, table = tuple(parse.args.get("name", ())), here(sitting)
+    if isinstance(table, Refusal) or len(name) > _LONGEST_NAME or not _OF_ONE.isdisjoint(name):
+        return False
+    return column_named(sitting, table, name) is None and heads_a_column(sitting, parse)
+
+
+_LONGEST_NAME = 3
+_OF_ONE = DETERMINERS | PREPOSITIONS | {"column", "new", "empty", "blank"}
 
 
 def _of_grid(sitting: Sitting, parse: Parse) -> bool:
@@ -91,6 +104,11 @@ def _one_more(sitting: Sitting, parse: Parse) -> bool:
         "(<wish> | <adding>) {number} [(more | extra | new | empty | further)] {grid:a_row} {side}"
         " [the] {words} [row]",
         "{number} (more | extra | further) {grid:a_row} {side} [the] {words} [row]",
+    ),
+    Way(
+        "(<wish> | <adding>) {number} [(more | extra | new | empty | further)] columns {side}"
+        " [the] {words} [column]",
+        when=heads_a_column,
     ),
     "[(<wish> | <begin> | <put>)] (another | one more | a new | a further | an extra) {grid}"
     " [{ended}]",
@@ -134,6 +152,11 @@ def _one_more(sitting: Sitting, parse: Parse) -> bool:
         "<add_one> column (called | named | headed | for) {name:words} [in] between [the] {words}"
         " and [the] {other:words}",
         when=heads_a_column,
+    ),
+    *each(
+        _new_beside_one,
+        "<add_one> {name:words} column {side} [the] {words} [column]",
+        "<add_one> column {name:words} {side} [the] {words} [column]",
     ),
     Way("<add_one> column (called | named | headed) {words}", when=_ends_in_a_name),
     "<add_one> column {ended} (called | named | headed | for | with (a | the) heading) {words}",
@@ -432,7 +455,11 @@ def _two_headings(sitting: Sitting, parse: Parse) -> bool:
         when=_two_headings,
     ),
     "{target:grid_part} {steps}",
-    "(<shift> | <set_down>) {target:row_named} {steps:ending_of_table}",
+    "(<shift> | <set_down> | send | push) {target:row_named} {steps:ending_of_table}",
+    Way(
+        "{steps:at_its_edge} <the_table> with {target:row_named}",
+        when=_row_there,
+    ),
     Way("[(<shift> | <set_down>)] {target:grid_part} {side} [the] {words}", when=heads_a_column),
     Way(
         "[the] {name:words} (goes | belongs | <shall> (come | go | be | stand)) {side} [the]"

@@ -41,6 +41,10 @@ from nimble_lantern.core.targets.names import look_up
     " {text:words} (that i fill in | to fill in | to be filled in | for me to fill in)",
     "{target} as a (blank | gap | field) [(called | named | for)] {text:name_given}",
     "make {target} a blank",
+    "(make | create) a (blank | gap | field) (called | named) {text:words} (out of | from)"
+    " {target}",
+    "(make | create) a (blank | gap | field) (out of | from) {target} (called | named | and call"
+    " it) {text:words}",
     "(turn | change) {target} into a blank [(called | named | for | for the)] {text:words}",
     "(put | insert | leave | make) a blank [here] (called | named | for | for the) {text:words}",
     "(make | turn | change) {target} [into] a (gap | field | blank) [(called | named | for | for"

@@ -19,6 +19,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.reviewing.comparing import (
     Change,
     Compared,
+    becoming,
     compare,
     count_words,
     taken_back,
@@ -70,7 +71,7 @@ CATALOGUE.table(
     " {version}",
     "(what | show [me] what) [has] changed (since | from | after) [the] [version] {version}",
     "compare with version number {number}",
-    "<what_changed> (since | from | to | against | with | compared (to | with)) [(the | my)]"
+    "<what_changed> (since | after | from | to | against | with | compared (to | with)) [the | my]"
     " [version] {version} [version]",
     "(put | show) (this | it) (beside | next to | against) [the] [version] {version}",
     "(tell | show) me (how | where | what) (this | it) [(is | has)] (differs | different | changed)"
@@ -283,6 +284,34 @@ def take_back(sitting: Sitting, number: int | None = None) -> Done | Refusal:
     edit = taken_back(looked.compared.base, sitting.document, change)
     after = replace(sitting.edited(edit).about(()), compared=replace(looked.compared, at=index - 1))
     return Done(after, f"taken back: {said_of(change)}")
+
+
+_ALL_CHANGES = "(all [of] [(them | it | these | those)] | them all | [all]"
+_ALL_CHANGES += " [of] (the | these | those | my) (changes | differences) | every change)"
+
+
+@command(
+    f"(take back | undo | revert | reverse | reject | refuse | drop | discard) {_ALL_CHANGES}",
+    f"(take | put | turn | change) {_ALL_CHANGES} back [<as_it_was>]",
+    "(reject | refuse | discard) (everything | the lot)",
+    "(i don't | i do not | don't | do not) (want | like) any of (them | these | those | the"
+    " changes) [<any_more>]",
+    example="take all of them back",
+    group="repair",
+    heard=0,
+    when=_compares,
+)
+def take_back_all(sitting: Sitting) -> Done | Refusal:
+    """Make every change undone since the version that is compared with."""
+    looked = _looked(sitting)
+    if isinstance(looked, Refusal):
+        return looked
+    if not looked.changes:
+        return Refusal(f"Nothing is different from {looked.compared.since} any more.")
+    edit = becoming(sitting.document, looked.compared.base)
+    after = replace(sitting.edited(edit).about(()), compared=None)
+    count = many(len(looked.changes), "change")
+    return Done(after, f"{count} taken back; “undo that” brings them again")
 
 
 @command(
