@@ -244,7 +244,12 @@ def unnamed(slot: str, noun: str, nouns: str) -> tuple[str, ...]:
 def unnamed_alone(slot: str) -> tuple[str, ...]:
     """The same of the name alone, which has to be unmistakable."""
     it = f"[(the | my)] {{{slot}}}"
-    return (f"(forget | unname) {it}", f"[(i | we)] (do not | don't) need {it} <any_more>")
+    return (
+        f"(forget | unname) {it}",
+        f"(throw | put) {it} away",
+        f"(throw away | discard | scrap) {it}",
+        f"[(i | we)] (do not | don't) need {it} <any_more>",
+    )
 
 
 def _dropped(it: str) -> tuple[str, ...]:

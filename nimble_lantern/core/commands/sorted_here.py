@@ -12,9 +12,49 @@ from nimble_lantern.core.commands.table_here import (
 )
 from nimble_lantern.core.document.tables import Table
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.tabled import PRICES, singular
+
+CATALOGUE.table(
+    "outdoing",
+    {
+        said: (most, tuple(of.split()))
+        for of, sides in {
+            "length minutes hours days weeks duration": ("longest", "shortest"),
+            "height": ("(tallest | highest)", "lowest"),
+            "price fee cost amount": (
+                "(dearest | most expensive | priciest)", "(cheapest | least expensive)"
+            ),
+            "weight": ("heaviest", "lightest"),
+            "age": ("oldest", "youngest"),
+            "size number": ("(biggest | largest)", "smallest"),
+            "width": ("widest", "narrowest"),
+            "depth": ("deepest", "shallowest"),
+            "speed": ("(fastest | quickest)", "slowest"),
+            "distance miles": ("farthest", "nearest"),
+        }.items()
+        for said, most in zip(sides, (True, False), strict=True)
+    },
+    heard=False,
+)  # fmt: skip
+
+
+def measured(sitting: Sitting, table: Table, of: tuple[str, ...]) -> str | None:
+    """The heading under which stands what an adjective measures: "length" of "the longest"."""
+    return next((name for name in of if column_named(sitting, table, (name,)) is not None), None)
+
+
+def is_measured(sitting: Sitting, parse: Parse) -> bool:
+    """ "Which boat is the longest", where a column is called length and another one boat."""
+    table, kind = here(sitting), tuple(parse.args.get("kind", ()))
+    if isinstance(table, Refusal) or measured(sitting, table, parse.args["by"][1]) is None:
+        return False
+    return kind in ((), ("one",)) or column_named(sitting, table, kind) is not None
+
+
+CATALOGUE.rule("outdone", "{by:outdoing}", heard=False)(lambda by: (not by[0], by[1]))
+"""The other way: "the longest last"."""
 
 
 def sortable(sitting: Sitting, parse: Parse) -> bool:

@@ -74,6 +74,12 @@ def _stands_itself(target: Words, view: View) -> bool:
 _NAMED_ORDERS = {Order.FIRST: "first", Order.LAST: "last", Order.NEXT: "next"}
 
 
+def _only_heads(view: View, places: Sequence[Range]) -> bool:
+    """Whether words stand nowhere but over a column: "all the minutes" are what is below."""
+    cells = [view.document.blocks[r.start.block] for r in places]
+    return all(block.cell is not None and block.cell.header for block in cells)
+
+
 @finds(Words)
 def _words(target: Words, view: View, near: bool) -> Answer:
     if target.words in _PRONOUNS and target.order is not None and not target.called:
@@ -88,10 +94,8 @@ def _words(target: Words, view: View, near: bool) -> Answer:
         scopes = outer.ranges
     known = view.vocabulary
     if target.order is Order.EVERY and target.of is None and not target.called:
-        cells = (
-            () if spoken.exact(view.document, target.words) else cells_of_a_kind(view, target.words)
-        )
-        if cells:
+        there = spoken.exact(view.document, target.words)
+        if _only_heads(view, there) and (cells := cells_of_a_kind(view, target.words)):
             return Places(cells, unit=Unit.COLUMN)
     if target.order in (Order.LAST, Order.PREVIOUS) and target.of is None:
         # Most often it is close by: no need then to find all the others.

@@ -287,7 +287,9 @@ def cells_of_a_kind(view: View, words: tuple[str, ...]) -> tuple[Range, ...]:
     """What stands under the heading that names one of several: "makers" under "maker"."""
     blocks, one = view.document.blocks, singular(words)
     for table in near_tables(view) if one != words else ():
-        c = _says(_column_heads(blocks, table), one)
+        heads = _column_heads(blocks, table)
+        c = _says(heads, one)
+        c = _says(heads, words) if c is None else c
         if c is not None:
             return table.column(blocks, c)[1:]
     return ()

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from nimble_lantern.core.commands.columns import columns_of
 from nimble_lantern.core.commands.put_in import row_and_column
+from nimble_lantern.core.commands.sorted_here import is_measured, measured
 from nimble_lantern.core.commands.table_here import (
     column_named,
     heads_a_column,
@@ -33,43 +34,6 @@ def _two_columns(sitting: Sitting, parse: Parse) -> bool:
     return told and heads_a_column(sitting, parse)
 
 
-CATALOGUE.table(
-    "outdoing",
-    {
-        said: (most, tuple(of.split()))
-        for of, sides in {
-            "length minutes hours days weeks duration": ("longest", "shortest"),
-            "height": ("(tallest | highest)", "lowest"),
-            "price fee cost amount": (
-                "(dearest | most expensive | priciest)", "(cheapest | least expensive)"
-            ),
-            "weight": ("heaviest", "lightest"),
-            "age": ("oldest", "youngest"),
-            "size number": ("(biggest | largest)", "smallest"),
-            "width": ("widest", "narrowest"),
-            "depth": ("deepest", "shallowest"),
-            "speed": ("(fastest | quickest)", "slowest"),
-            "distance miles": ("farthest", "nearest"),
-        }.items()
-        for said, most in zip(sides, (True, False), strict=True)
-    },
-    heard=False,
-)  # fmt: skip
-
-
-def _measured(sitting: Sitting, table: Table, of: tuple[str, ...]) -> str | None:
-    """The heading under which stands what an adjective measures: "length" of "the longest"."""
-    return next((name for name in of if column_named(sitting, table, (name,)) is not None), None)
-
-
-def _is_measured(sitting: Sitting, parse: Parse) -> bool:
-    """ "Which boat is the longest", where a column is called length and another one boat."""
-    table, kind = here(sitting), tuple(parse.args.get("kind", ()))
-    if isinstance(table, Refusal) or _measured(sitting, table, parse.args["by"][1]) is None:
-        return False
-    return kind in ((), ("one",)) or column_named(sitting, table, kind) is not None
-
-
 @command(
     "(which | what) {kind:words} (is | was | are) [the] {by:outdoing}",
     "(what is | what's | which is | which are | find | show me | tell me | where is) the"
@@ -79,7 +43,7 @@ def _is_measured(sitting: Sitting, parse: Parse) -> bool:
     group="format",
     heard=0,
     shows=True,
-    when=_is_measured,
+    when=is_measured,
 )
 def outdoes(
     sitting: Sitting,
@@ -92,7 +56,7 @@ def outdoes(
     falling, of = by
     if isinstance(table, Refusal):
         return table
-    heading = _measured(sitting, table, of)
+    heading = measured(sitting, table, of)
     assert heading is not None
     named = kind if kind != ("one",) else ()
     return most(sitting, words=(heading,), falling=falling, kind=named, who=who)

@@ -5,6 +5,8 @@ from __future__ import annotations
 from nimble_lantern.core.commands.sorted_here import (
     by_price,
     in_its_table,
+    is_measured,
+    measured,
     priced,
     priced_rows,
     sortable,
@@ -77,6 +79,14 @@ from nimble_lantern.core.state import Done, Sitting
     Way("<wish> (it | them | the table) sorted {dearest:priced}", when=by_price),
     Way("[(<wish> | put)] the {dearest:price} {words} (first | at the top)", when=priced_rows),
     Way("(sort | order | arrange) [the] {words} {falling}", when=heads_a_column),
+    *each(
+        is_measured,
+        "[(put | have | <wish> | list | sort [(it | them | the rows)])] [with] [the] {by:outdoing}"
+        " [{kind:words}] (first | at the top)",
+        "[(put | have | <wish>)] [the] {by:outdone} [{kind:words}] (last | at the bottom)",
+        "(put | sort | order | arrange | list) [the] [{kind:words}] [in order] [from] [the]"
+        " {by:outdoing} to [the] {least:outdoing}",
+    ),
     Way(
         "<wish> (the | this) (table | rows) (sorted | ordered | in order) [by | of] [the] {words}"
         " [{falling}]",
@@ -96,10 +106,16 @@ def sort(
     position: int | None = None,
     falling: bool = False,
     dearest: bool | None = None,
+    by: tuple[bool, tuple[str, ...]] | None = None,
+    least: tuple[bool, tuple[str, ...]] | None = None,
+    kind: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Sort the rows of a table by a column: numbers, dates and words each in their order."""
     if dearest is not None:
         column, falling = priced(sitting, table), dearest
+    elif by is not None:
+        falling, of = by
+        column = sorted_by(sitting, table, (measured(sitting, table, of) or "",))
     elif words is not None:
         column = sorted_by(sitting, table, words)
     else:

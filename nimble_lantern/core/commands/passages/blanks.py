@@ -119,6 +119,7 @@ def make_blank(
     ),
     "(instead of | in place of | in the place of) {target} a (choice | pick) (of | from | between)"
     " {options:words}",
+    "(make | create) a (choice | pick) (of | from | between) {options:words} (out of) {target}",
     "a (choice | pick) (of | from | between) {options:words} (for | instead of | where it says)"
     " {target}",
     "(offer | give) me (a choice of | a choice between | a pick of) {options:words} (for | instead"
