@@ -45,9 +45,13 @@ class _Found(NamedTuple):
         return Range(Position(self.block, self.start), Position(self.block, self.end))
 
 
-def _in_block(block: Block, n: int, form: str, dialect: str) -> Iterator[_Found]:
-    """The numbers of a block that are written in the other form."""
-    spans = [(s, s + len(block.text[s:e].rstrip(_CLOSING))) for s, e in block.words]
+def _in_block(
+    block: Block, n: int, form: str, dialect: str, within: tuple[int, int] | None = None
+) -> Iterator[_Found]:
+    """The numbers of a block, or of the words `within` it, that are written in the other form."""
+    first, last = within or (0, len(block.text))
+    held = [(s, e) for s, e in block.words if first <= s and s < last]
+    spans = [(s, s + len(block.text[s:e].rstrip(_CLOSING))) for s, e in held]
     words = [block.text[s:e].lower().replace(",", "") for s, e in spans]
     i = 0
     while i < len(words):
@@ -72,13 +76,20 @@ _CLOSING = ".,;:?!…’”)"
 def _numbers(sitting: Sitting, ranges: tuple[Range, ...], form: str) -> list[_Found]:
     """The numbers in some ranges that are written in the other form."""
     blocks, dialect = sitting.document.blocks, sitting.settings.dialect
-    return [
-        found
-        for r in ranges
-        for b in range(r.start.block, r.end.block + 1)
-        for found in _in_block(blocks[b], b, form, dialect)
-        if r.start <= found.range.start and found.range.end <= r.end
-    ]
+    numbers: list[_Found] = []
+    for r in ranges:
+        inside = [
+            found
+            for b in range(r.start.block, r.end.block + 1)
+            for found in _in_block(blocks[b], b, form, dialect)
+            if r.start <= found.range.start and found.range.end <= r.end
+        ]
+        if not inside and r.start.block == r.end.block:
+            # "Forty" of "forty pounds", which is a price when it is read on.
+            b, part = r.start.block, (r.start.offset, r.end.offset)
+            inside = list(_in_block(blocks[b], b, form, dialect, part))
+        numbers += inside
+    return numbers
 
 
 def _has_numbers(sitting: Sitting, parse: Parse) -> bool:

@@ -31,7 +31,8 @@ from nimble_lantern.core.mending.alternatives import Alternative
 from nimble_lantern.core.mending.knowing import taught_by
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.alike import kind_of, mends, on_another_day
-from nimble_lantern.core.targets.model import Crossing, Places, Unit
+from nimble_lantern.core.targets.excepting import BUT, left_out
+from nimble_lantern.core.targets.model import Crossing, Order, Places, Unit
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import apart_by_a_stop, other_number
 from nimble_lantern.core.writing.lexer import mark_named
@@ -511,13 +512,27 @@ def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0
         "{target} (becomes | is now | <shall> be) {text:words} <everywhere>",
         when=instead.no_things_there,
     ),
+    f"<change> {{target}} (with | by | to | into | for) {{text:words}} [<everywhere>] {BUT} [the]"
+    " {which:nthorder} [one]",
+    f"<change> (every | all | each | any) [of] [the] {{target}} (with | by | to | into | for)"
+    f" {{text:words}} {BUT} [the] {{which:nthorder}} [one]",
     example="replace the ferry with the boat everywhere",
     group="revising",
     destructive=True,
     every_place=True,
 )
-def replace_everywhere(sitting: Sitting, target: Places, text: tuple[str, ...]) -> Done | Refusal:
-    """Put other words in every place where a target stands."""
+def replace_everywhere(
+    sitting: Sitting,
+    target: Places,
+    text: tuple[str, ...],
+    which: tuple[Order, int] | None = None,
+) -> Done | Refusal:
+    """Put other words in every place where a target stands, or in all but one."""
+    if which is not None:
+        left = left_out(target, which)
+        if isinstance(left, Refusal):
+            return left
+        target = left
     return replace_with(sitting, text, replace(target, ask=False))
 
 

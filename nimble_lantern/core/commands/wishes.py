@@ -177,6 +177,7 @@ CATALOGUE.table(
         "(page number | page numbers)": "Page numbers",
         "(footnote | endnote)": "Footnotes",
         "(hyperlink | web link)": "Links",
+        "(horizontal (line | rule) | ruled line | dividing line)": "Ruled lines",
         "(signature | stamp | logo)": "Signatures and stamps",
         "(page break | column break)": "Page breaks",
         "(text box | border | frame | chart | graph)": "Boxes and charts",
@@ -185,11 +186,13 @@ CATALOGUE.table(
 )
 
 
+CATALOGUE.table("link", {"link": "Links"}, heard=False)
+CATALOGUE.table("boxed", {"(box | frame)": "Boxes and charts"}, heard=False)
 CATALOGUE.table("new_page", {"page": "Page breaks"}, heard=False)
 CATALOGUE.table("page_break", {"page break": "Page breaks"}, heard=False)
 CATALOGUE.table(
     "across",
-    {"a [straight] (line | rule) (across | right across) (the page | here | it)": "Ruled lines"},
+    {"a [straight] (line | rule) (across | right across) [(the page | here | it)]": "Ruled lines"},
     heard=False,
 )
 CATALOGUE.table(
@@ -219,12 +222,15 @@ def translate(sitting: Sitting) -> Refusal:
     " [(here | (at | on) the (top | end | start | front | back | beginning | bottom))]",
     "(insert | add | put [in] | make) [(a | an | the | some | my)] {thing}"
     " [of {words}] (before | after | above | below | under | beneath | behind | between | beside"
-    " | next to | round | around | at | in | on) {target}",
+    " | next to | round | around | at | in | on | to | for) {target}",
+    "(insert | add | put [in] | make) a {thing:link} (to | for | on | from) {target}",
+    "(make | turn) {target} [into] a {thing:link}",
+    "(put | draw | add) a {thing:boxed} (round | around) {target}",
     "[a] new {thing:new_page} [here]",
     "(start | begin) [a] new {thing:new_page} [here]",
     "[a] {thing:page_break} (before | after | above | below | at) {target}",
     "(start | begin | put | move) {target} (on | onto | to) a new {thing:new_page}",
-    "(put | draw | add) {thing:across}",
+    "(put | draw | add) {thing:across} [(before | after | above | below | under) {target}]",
     "(put | draw | add) {thing:line_over} {target}",
     "(put | insert | add) [the] {thing} in",
     "(put | make | set | turn | lay) (it | this | that | the (list | letter | text | page)) [out]"

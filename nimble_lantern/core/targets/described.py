@@ -242,13 +242,16 @@ def _by_position(position: int) -> tuple[Order, int]:
     "[the] {a:nthorder} and [the] {b:nthorder} {unit}",
     "[the] {a:nthorder} and [the] {b:nthorder} {unit:units}",
     "[the] {a:nthorder} {unit} (and | and also | plus | as well as) [the] {b:nthorder} [one]",
+    "[the] {a:nthorder} and [the] {b:nthorder} ({unit} | {unit:units}) (of | in) {of:part}",
     heard=False,
 )
-def _two_of_a_unit(a: tuple[Order, int], b: tuple[Order, int], unit: Unit) -> Both | None:
+def _two_of_a_unit(
+    a: tuple[Order, int], b: tuple[Order, int], unit: Unit, of: Target | None = None
+) -> Both | None:
     """ "The first and the last item"."""
     if a == b or a[0] is b[0] is Order.NTH and b[1] == a[1] + 1:
         return None  # those that stand together are a run of two
-    return Both(Units(unit, a[0], 1, a[1]), Units(unit, b[0], 1, b[1]))
+    return Both(Units(unit, a[0], 1, a[1], of), Units(unit, b[0], 1, b[1], of))
 
 
 @rule(
@@ -509,6 +512,23 @@ def _by_hand(unit: Unit, hand: bool, beside: Any) -> Beside:
 )
 def _after(goal: Any) -> Beyond:
     return Beyond(Words(goal) if isinstance(goal, tuple) else goal, True)
+
+
+CATALOGUE.table("past", {"(after | behind)": True, "(before | in front of)": False}, heard=False)
+
+
+@rule(
+    "target",
+    "(the (rest | remainder) | (everything | all)) (of | in) the {unit} {past} {goal:bound}",
+    "the (rest | remainder) of (the | that) {unit} from {goal:bound} on",
+    heard=False,
+)
+def _rest_of_its_unit(unit: Unit, goal: Any, past: bool = True) -> Beyond | None:
+    """ "The rest of the sentence after keys": of the one that says so."""
+    named = Words(goal) if isinstance(goal, tuple) else goal
+    if not isinstance(named, Words | Sign):
+        return None
+    return Beyond(named, past, Holding(unit, named))
 
 
 _LYING = "(below | under | beneath | underneath)"

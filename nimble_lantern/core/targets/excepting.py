@@ -12,13 +12,13 @@ from nimble_lantern.core.grammar.catalogue import rule
 from nimble_lantern.core.targets.finding import Answer, View, find, finds
 from nimble_lantern.core.targets.model import Except, Order, Places, Target, Unit, Units, Words
 
-_BUT = "(except [for] | but [for] | apart from | other than | excluding)"
+BUT = "(except [for] | but [for | not] | apart from | other than | excluding | save | though not)"
 
 
 @rule(
     "target",
-    f"{{whole:everything}} {_BUT} {{part:endpoint}}",
-    f"{{whole:part}} {_BUT} {{part:endpoint}}",
+    f"{{whole:everything}} {BUT} {{part:endpoint}}",
+    f"{{whole:part}} {BUT} {{part:endpoint}}",
     heard=False,
 )
 def _all_but(whole: Target, part: Any) -> Except | None:
@@ -29,7 +29,7 @@ def _all_but(whole: Target, part: Any) -> Except | None:
 
 @rule(
     "target",
-    f"{{whole:part}} {_BUT} [the] {{which:nthorder}} [{{number}}] [(one | ones)]",
+    f"{{whole:part}} {BUT} [the] {{which:nthorder}} [{{number}}] [(one | ones)]",
     heard=False,
 )
 def _all_but_some(whole: Target, which: tuple[Order, int], number: int = 1) -> Except | None:
@@ -39,9 +39,40 @@ def _all_but_some(whole: Target, which: tuple[Order, int], number: int = 1) -> E
     return Except(whole, Units(whole.unit, which[0], number, which[1], of=whole.of))
 
 
+@rule(
+    "target",
+    f"{{wordorder}} {{words}} {BUT} [the] {{which:nthorder}} [{{number}}] [(one | ones)]",
+    heard=False,
+)
+def _all_words_but(
+    wordorder: tuple[Order, int],
+    words: tuple[str, ...],
+    which: tuple[Order, int],
+    number: int = 1,
+) -> Except | None:
+    """ "Every lamp but the first"."""
+    if wordorder[0] is not Order.EVERY or number != 1:
+        return None
+    return Except(Words(words, Order.EVERY), Words(words, *which))
+
+
+def left_out(places: Places, which: tuple[Order, int]) -> Places | Refusal:
+    """The places but one of them: the first, the last or the one of that number."""
+    order, n = which
+    at = {Order.FIRST: 0, Order.LAST: len(places.ranges) - 1}.get(order, n - 1)
+    left = tuple(r for i, r in enumerate(places.ranges) if i != at)
+    if not 0 <= at < len(places.ranges) or not left:
+        return Refusal("Nothing is left then." if not left else "There are not that many.")
+    return replace(places, ranges=left, ask=False)
+
+
 @finds(Except)
 def _except(target: Except, view: View, near: bool) -> Answer:
     named = target.part
+    if isinstance(named, Words) and isinstance(target.whole, Words):
+        every = find(target.whole, view, near)
+        one = (named.order or Order.FIRST, named.n)
+        return every if isinstance(every, Refusal) else left_out(every, one)
     if isinstance(named, Words) and named.of is None:
         named = replace(named, of=target.whole)
     whole, part = find(target.whole, view, near), find(named, view, near)

@@ -311,7 +311,8 @@ def _nth(position: int, unit: Unit) -> Units:
 @rule(
     "part",
     "[the] {position} (from last | last) {unit}",
-    "[the] {position} {unit} from the end",
+    "[the] {position} {unit} (from | counting from) the [very] (end | bottom | foot | last)",
+    "[the] {position} {unit} up [from the (end | bottom)]",
     "[the] {position} to last {unit}",
     heard=False,
 )

@@ -94,17 +94,16 @@ def moment(sitting: Sitting, moment: str) -> Done | Refusal:
 _GOES = "(<shall> (go | come | stand | be) | goes | comes | belongs)"
 
 
-def _beside_a_line(sitting: Sitting, parse: Parse) -> bool:
-    """A part of the page, or words that one of its lines begins with: "above dear sir"."""
-    if names_a_block(sitting, parse):
-        return True
+def _begins_a_line(sitting: Sitting, r: Range) -> bool:
+    before = sitting.document.blocks[r.start.block].text[: r.start.offset]
+    return not before or before.endswith("\n")
+
+
+def _beside_words(sitting: Sitting, parse: Parse) -> bool:
+    """ "Today's date after june", where it says so."""
     target = parse.args.get("target")
-    found = resolve(target, sitting) if isinstance(target, Words) else None
-    text = sitting.document.blocks
-    return isinstance(found, Places) and all(
-        r.start.offset == 0 or text[r.start.block].text[r.start.offset - 1] == "\n"
-        for r in found.ranges
-    )
+    words = isinstance(target, Words) and isinstance(resolve(target, sitting), Places)
+    return words or names_a_block(sitting, parse)
 
 
 def _just_said(sitting: Sitting, parse: Parse) -> bool:
@@ -165,7 +164,7 @@ def moment_here(sitting: Sitting, moment: str = "date", side: str = "after") -> 
     "{moment:moment_of_day} " + _GOES + " (at | to | on) the [very] {edge:docedge}",
     "date (it | this | the <writing>) [(at | on) the [very] {edge:docedge}]",
     "[(the | today's)] date (at | on) [the] [very] {edge:docedge}",
-    Way("<put> {moment:moment_of_day} {side:beside} {target}", when=_beside_a_line),
+    Way("<put> {moment:moment_of_day} {side:beside} {target}", when=_beside_words),
     Way("{moment:moment_of_day} " + _GOES + " {side:beside} {target}", when=names_a_block),
     Way("{side:beside} {target} <put> {moment:moment_of_day}", when=names_a_block),
     Way(
@@ -188,6 +187,8 @@ def moment_beside(
     if isinstance(words, Refusal):
         return words
     document = sitting.document
+    if target is not None and target.unit is None and not _begins_a_line(sitting, target.first):
+        return moment_within(sitting, moment, target, side)
     if target is None:
         side = "before" if edge == "start" else "after"
         block = 0 if edge == "start" else len(document.blocks) - 1
@@ -214,15 +215,20 @@ def moment_beside(
     group="writing",
     heard=0,
 )
-def moment_within(sitting: Sitting, moment: str, target: Places) -> Done | Refusal:
-    """Write today's date or the time at the end of a part.  The writing place stays."""
+def moment_within(
+    sitting: Sitting, moment: str, target: Places, side: str = "after"
+) -> Done | Refusal:
+    """Write today's date or the time at the end of a part, or beside words.  The writing place
+    stays."""
     words = _told(sitting, moment)
     if isinstance(words, Refusal):
         return words
-    end = target.first.end
-    left = sitting.document.blocks[end.block].text[: end.offset]
+    end = target.first.start if side == "before" else target.first.end
+    text = sitting.document.blocks[end.block].text
+    left, right = text[: end.offset], text[end.offset :]
     gap = " " if left and not left[-1].isspace() else ""
-    after = sitting.edited(insert(end, ((Piece(gap + words), Format()),)))
+    room = " " if right[:1].isalnum() else ""
+    after = sitting.edited(insert(end, ((Piece(gap + words + room), Format()),)))
     there = Position(end.block, end.offset + len(gap))
     written = Range(there, there._replace(offset=there.offset + len(words)))
     return Done(after.about((written,)), f"put {quoted(words)} there")
