@@ -20,6 +20,7 @@ from nimble_lantern.core.lexicon.closed import (
 from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.lexicon.manners import BEING
 from nimble_lantern.core.lexicon.names import MONTHS
+from nimble_lantern.core.lexicon.prose import DESCRIBING
 from nimble_lantern.core.lexicon.sentences import ASKS, SUBORDINATE, VERBS
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import (
@@ -56,6 +57,8 @@ _NO_THING = (
     )
 )
 """Words that no thing is called by: "a please" is that word."""
+_NOT_WISHED_FOR = _NO_THING | PREPOSITIONS | DESCRIBING
+"""Words that are wished for on a page alone."""
 
 
 def bare_word(text: tuple[str, ...]) -> tuple[str, ...]:
@@ -183,7 +186,11 @@ _AFTER_IN = frozenset(MONTHS) | frozenset(
 def wished(sitting: Sitting, parse: Parse) -> bool:
     """ "I would like please before reply", and not "i would like to go on after reply" nor "i would
     like you to stay after reply"."""
-    text = tuple(parse.args.get("text", ()))
+    text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
+    told = text[:2] in (("the", "word"), ("the", "words"))
+    said = told or bool(mark_named(bare_mark(text))) or _NOT_WISHED_FOR.issuperset(text)
+    if not (said or of_the_page(target)):
+        return False  # "we need chairs before the fair" is of a fair
     someone = len(text) > 1 and text[0] in SUBJECT_PRONOUNS
     # "I'd like the fee to come before the boat."
     moved = "to" in text and text[-1] in BEING

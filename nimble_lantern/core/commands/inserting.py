@@ -481,7 +481,7 @@ def line_beside(
     return Done(sitting.edited(Edit((broken,))), f"new line {side} {where}")
 
 
-def _gap(document: Document, a: Sequence[Range], b: Sequence[Range]) -> Range | None:
+def gap_between(document: Document, a: Sequence[Range], b: Sequence[Range]) -> Range | None:
     """Where one range stands right before another, with marks between them at most."""
     for x in a:
         for y in b:
@@ -495,14 +495,14 @@ def _gap(document: Document, a: Sequence[Range], b: Sequence[Range]) -> Range | 
     return None
 
 
-def _side_by_side(sitting: Sitting, parse: Parse) -> bool:
+def side_by_side(sitting: Sitting, parse: Parse) -> bool:
     """ "Between two and slates" names a place of the page; "between the boat and the bell" is one
     of the island."""
     a, b = parse.args.get("a"), parse.args.get("b")
     if not isinstance(a, Words) or not isinstance(b, Words):
         return of_the_page(a) and of_the_page(b)
     document = sitting.document
-    return _gap(document, places(document, a.words), places(document, b.words)) is not None
+    return gap_between(document, places(document, a.words), places(document, b.words)) is not None
 
 
 @command(
@@ -513,13 +513,13 @@ def _side_by_side(sitting: Sitting, parse: Parse) -> bool:
     example="put old between the and boat",
     group="revising",
     every_place=True,
-    when=_side_by_side,
+    when=side_by_side,
 )
 def between(
     sitting: Sitting, a: Places, b: Places, text: tuple[str, ...] | None = None
 ) -> Done | Refusal:
     """Put words between two others, or write there."""
-    gap = _gap(sitting.document, a.ranges, b.ranges)
+    gap = gap_between(sitting.document, a.ranges, b.ranges)
     if gap is None:
         return Refusal("They do not stand side by side.", "", "Say one: “after ...”.")
     if text is not None and (mark := mark_named(bare_mark(text))) and mark.spacing is Spacing.JOIN:
