@@ -40,6 +40,8 @@ def _of_the_page(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     if isinstance(target, Units) and (target.unit, target.order) == (Unit.TABLE, Order.THIS):
         return False  # "wipe the table" is said of one with legs as well
+    if isinstance(target, Units) and target.bare and target.unit is Unit.WORD:
+        return False  # "we don't need the words any more" is said by a choir
     chosen = isinstance(target, That) and sitting.selection is not None
     return chosen or of_the_page(target) or no_thing(target)
 

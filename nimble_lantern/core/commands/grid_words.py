@@ -46,7 +46,7 @@ CATALOGUE.table(
     "steps",
     {
         "(up | left | to the left | forward | one up | one to the left)": -1,
-        "(down | right | to the right | back | one down | one to the right)": 1,
+        "(down | right | to the right | one down | one to the right)": 1,
         "(up (one | a (row | place | line) | by one | once) | (one | a | one (row | place | line) |"
         " a (row | place | line)) (up | higher) | higher [up] | further up)": -1,
         "(down (one | a (row | place | line) | by one | once) | (one | a | one (row | place |"
@@ -68,6 +68,7 @@ CATALOGUE.table(
 )
 _TOP, _BOTTOM = -9_999, 9_999
 CATALOGUE.rule("adds_a_row", "(<adding> | a row for)", heard=False)(lambda: Unit.ROW)
+CATALOGUE.table("steps_back", {"back": 1}, heard=False)
 CATALOGUE.table("little", {"(little | small | simple | quick | nice | proper)": True}, heard=False)
 CATALOGUE.table("first_row", {"the first row": _TOP, "the last row": _BOTTOM})
 CATALOGUE.table(

@@ -86,7 +86,7 @@ def plain_words(sitting: Sitting, parse: Parse) -> bool:
     text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
     if _names_a_look(sitting, text):
         return False
-    if text[:1] and text[0] in OWNERS and unit_named(target) in (Unit.LIST, Unit.TABLE):
+    if text[:1] and text[0] in (*OWNERS, "the") and unit_named(target) in (Unit.LIST, Unit.TABLE):
         return False  # "write your name below the list" is asked of somebody else
     thing = isinstance(target, Words) and not target.called and target.words[:1] == ("the",)
     if thing and text and bare_mark(text)[0] in DETERMINERS:

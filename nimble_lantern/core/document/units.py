@@ -65,12 +65,23 @@ def dated(block: Block) -> bool:
 
 
 def _apart(block: Block) -> bool:
-    """Whether a block stands by itself: a heading, a salutation before the text or after it, or a
-    date alone."""
+    """Whether a block stands by itself: a heading, a salutation before the text or after it, a
+    date alone, or a cell that says a few words."""
     text = block.text.strip()
+    if block.cell is not None:
+        return not text or text[-1] not in ".!?"
     greets = text.endswith(",") or text.startswith("Dear ") and text[-1] not in ".!?"
     greets = greets and len(block.words) <= _LONGEST_GREETING or dated(block)
     return block.kind == "heading" or greets and block.kind == "paragraph"
+
+
+def in_prose(document: Document, sentence: Range, one: bool = True) -> bool:
+    """Whether a sentence is one of the text, and no cell of a table that says a few words.
+
+    Where several are counted, not `one`, what stands by itself is none of them.
+    """
+    block = document.blocks[sentence.start.block]
+    return one and block.cell is None or not _apart(block)
 
 
 def forward(document: Document, unit: str, start: Position) -> Iterator[Range]:

@@ -252,12 +252,23 @@ def best(
         elif isinstance(verdict.refusal, Missing):
             if missed is not None:
                 missed.append(verdict)
-        elif refused is TEXT and (parse.free == 0 or isinstance(parse.args.get("target"), Beside)):
+        elif refused is TEXT and (
+            parse.free == 0 or isinstance(parse.args.get("target"), Beside) or _of_a_mark(parse)
+        ):
             # Of "the column after kitchen" those words are there.
             refused = verdict
     if destroys is not TEXT:
         return destroys
     return best[1] if best else refused
+
+
+def _of_a_mark(parse: Parse) -> bool:
+    """ "Change the comma to a dash", "delete the colon after keys", where there is no such mark:
+    said of nothing but a text."""
+    text = tuple(parse.args.get("text") or ())
+    bare = text[1:] if text[:1] and text[0] in ARTICLES_AND_OWNERS else text
+    named = isinstance(parse.args.get("target"), Sign)
+    return named and (mark_named(bare) is not None if text else parse.command.traits.destructive)
 
 
 def _goes_back(sitting: Sitting, verdict: Verdict) -> bool:
@@ -362,9 +373,12 @@ def _too_much(parse: Parse, value: object) -> bool:
     """Whether text would go of which nothing says that it is all of them: "delete the words"."""
     if not isinstance(value, Units) or not value.bare or value.of is not None:
         return False
+    if parse.command.name.startswith(_INSERTING):
+        return value.unit in (Unit.WORD, Unit.CHARACTER)  # "doors before the words"
     return parse.command.traits.destructive and value.unit in _OF_ALL_TEXT
 
 
+_INSERTING = "inserting."
 _OF_ALL_TEXT = (Unit.WORD, Unit.CHARACTER, Unit.LINE, Unit.SENTENCE, Unit.PARAGRAPH)
 _ALL_OF_THEM = Refusal(
     "That would be all of them.", "", "Say which: “the last two words”, or “all the words”."

@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import replace
-from itertools import islice
+from itertools import islice, pairwise
 
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Document, Kind, Range
@@ -15,6 +15,7 @@ from nimble_lantern.core.targets.finding import (
     Answer,
     View,
     all_within,
+    chosen_of,
     find,
     finds,
     no_such,
@@ -124,6 +125,9 @@ def _flowing(target: Units, view: View) -> Answer:
     match target.order:
         case Order.LAST:
             behind = (units.backward(document, unit, end) for end in (view.caret, document.end))
+            if target.unit is Unit.SENTENCE and document.blocks[view.caret.block].cell is None:
+                one = target.count == 1
+                behind = ((r for r in back if units.in_prose(document, r, one)) for back in behind)
             chosen = next(
                 filter(None, (_nearest_above(r, target.count, signed) for r in behind)), []
             )
@@ -142,11 +146,25 @@ def _flowing(target: Units, view: View) -> Answer:
             if target.order in (Order.NTH, Order.FIRST):
                 every = islice(every, target.n - 1 + target.count)
             found = list(every)
-            picked = pick_out(target, found)
-            return Places(tuple(picked)) if picked else no_such(target, len(found))
+            if target.order is Order.EVERY:
+                return Places(tuple(pick_out(target, found))) if found else no_such(target, 0)
+            chosen = list(chosen_of(target, found))
+            if not chosen:
+                return no_such(target, len(found))
     if not chosen:
         return no_such(target, 0)
-    return Places((run_of(chosen),))
+    return Places(tuple(_runs(document, chosen)))
+
+
+def _runs(document: Document, chosen: Sequence[Range]) -> Iterator[Range]:
+    """Units that follow each other as one; a heading or a table between them is none of them."""
+    start = 0
+    for i, (one, other) in enumerate(pairwise(chosen), 1):
+        between = document.blocks[one.end.block + 1 : other.start.block]
+        if any(block.kind is Kind.HEADING or block.cell is not None for block in between):
+            yield run_of(chosen[start:i])
+            start = i
+    yield run_of(chosen[start:])
 
 
 def _signs(r: Range, foot: Range | None) -> bool:

@@ -107,10 +107,16 @@ def all_within(unit: Unit, view: View, scope: Range) -> list[Range]:
 
 def pick_out(target: Units, found: Sequence[Range]) -> list[Range]:
     """The ranges that order and count pick out of those in scope."""
+    if target.order is Order.EVERY:
+        return units.disjoint(found)  # sections hold sections
+    chosen = chosen_of(target, found)
+    return [run_of(chosen)] if chosen else []
+
+
+def chosen_of(target: Units, found: Sequence[Range]) -> Sequence[Range]:
+    """Each of the units that order and count pick out."""
     n, count = target.n, target.count
     match target.order:
-        case Order.EVERY:
-            return units.disjoint(found)  # sections hold sections
         case Order.NTH:
             chosen = found[n - 1 : n - 1 + count] if n > 0 else []
             chosen = chosen if len(chosen) == count else []
@@ -122,4 +128,4 @@ def pick_out(target: Units, found: Sequence[Range]) -> list[Range]:
             chosen = found[len(found) // 2 :][:1] if len(found) % 2 else []
         case _:
             chosen = found[:count]
-    return [run_of(chosen)] if chosen else []
+    return chosen

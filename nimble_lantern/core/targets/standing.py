@@ -12,7 +12,7 @@ from nimble_lantern.core.document.clauses import clause_with
 from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.lexicon.closed import AUXILIARIES, LITTLE
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, DETERMINERS, LITTLE
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.origins import written_with
 from nimble_lantern.core.targets import words as spoken
@@ -129,7 +129,8 @@ def _words(target: Words, view: View, near: bool) -> Answer:
         close = spoken.near(view.document, target.words, view.caret) if wanted else []
         # Nor is "the note" one for a "not", whose loss would turn a sentence round.
         close = [c for c in close if not LITTLE.issuperset(c.text.lower().split())]
-        if not close or close[0].likeness < SURE or close[1:2] and close[1].likeness >= SURE:
+        unsure = close[1:2] and close[1].likeness >= SURE
+        if not close or close[0].likeness < SURE or unsure or not _as_many(target.words, close[0]):
             return _missing(target.words, close, "this text" if target.of is None else "that part")
         taken = close[0].text
         found = spoken.places(view.document, taken.split()) or [close[0].range]
@@ -139,6 +140,18 @@ def _words(target: Words, view: View, near: bool) -> Answer:
     every = names_all_of_a_sort(target.words) and taken is None
     ask = len(picked) > 1 and target.order is None and not every
     return Places(tuple(picked), ask, near=taken, heard=" ".join(target.words))
+
+
+def _as_many(words: tuple[str, ...], close: spoken.Near) -> bool:
+    """Whether words that come close are as many, with no end of a sentence between them, or the
+    same letters: "boat house" for a boathouse, and not "raffle from the rest" for "raffle. The
+    rest"."""
+    said = [w for i, w in enumerate(words) if i or w not in DETERMINERS]
+    there = close.text.lower().split()
+    there = [w for i, w in enumerate(there) if i or w not in DETERMINERS]
+    ended = any(w.rstrip("”’)")[-1:] in (".", "!", "?") for w in there[:-1])
+    alike = "".join(said) == "".join(c for w in there for c in w if c.isalnum())
+    return not ended and (len(said) == len(there) or alike)
 
 
 _PRONOUNS = (("one",), ("ones",))

@@ -103,7 +103,7 @@ def _new_and_clear(sitting: Sitting, parse: Parse) -> bool:
         when=_surely_a_row,
     ),
     Way(
-        "[(and | then | next)] {row:a_row} [(with | saying | is | has)] {text}",
+        "[(and | then | next)] {row:row_or_line} [(with | saying | is | has)] {text}",
         when=_clear_or_sure,
     ),
     *each(

@@ -43,6 +43,7 @@ from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import DETERMINERS, PREPOSITIONS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Tabled, Unit, Words, unit_named
+from nimble_lantern.core.targets.resolve import resolve
 
 
 def _ends_in_a_name(sitting: Sitting, parse: Parse) -> bool:
@@ -401,7 +402,14 @@ def _without_headings(sitting: Sitting, table: Table, target: Places) -> tuple[R
 
 def _row_there(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
-    return isinstance(target, Tabled) and heads_row(sitting, target.words)
+    if not isinstance(target, Tabled) or not heads_row(sitting, target.words):
+        return False
+    found = resolve(target, sitting)
+    if not isinstance(found, Places):
+        return False
+    cell = sitting.document.blocks[found.first.start.block].cell
+    # "Bring the song up" is of no row, where "Song" is over a column.
+    return cell is not None and not cell.header
 
 
 def _all_of_a_cell(sitting: Sitting, parse: Parse) -> bool:
@@ -455,6 +463,7 @@ def _two_headings(sitting: Sitting, parse: Parse) -> bool:
         when=_two_headings,
     ),
     "{target:grid_part} {steps}",
+    "(<shift> | <set_down>) {target:grid_part} {steps:steps_back}",
     "(<shift> | <set_down> | send | push) {target:row_named} {steps:ending_of_table}",
     Way(
         "{steps:at_its_edge} <the_table> with {target:row_named}",

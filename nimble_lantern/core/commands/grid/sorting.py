@@ -43,6 +43,7 @@ from nimble_lantern.core.state import Done, Sitting
     "(sort | order | arrange) by column {number} [{falling}]",
     *each(
         heads_a_column,
+        "(alphabetise | alphabetize) [the] {words}",
         "(sort | order | arrange) [((the | this) (table | rows) | it | them)] by [the] (number |"
         " amount | count) of {words} [{falling}]",
         "(sort | order | arrange) ((the | this) (table | rows) | it | them) by how (many | much)"
@@ -53,6 +54,7 @@ from nimble_lantern.core.state import Done, Sitting
     "(sort | order | arrange) [(the | this)] [(table | rows | it)] {falling} (by | on) [the]"
     " {words} [column]",
     "(sort | order | arrange) (the | this) table [{falling}]",
+    "(alphabetise | alphabetize) (the | this) table",
     "(put | set | arrange) (the | this) (table | rows) (in | into) {falling}",
     "(sort | order | arrange | put | list) [(them | the rows | everything | the table)] (by | in"
     " order of | in the order of | according to | on) (what they | the (name | names | number |"
