@@ -196,7 +196,7 @@ def upper(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
         "([all] [in] (lower case | lowercase | small letters | little letters | no capitals))"
     ),
     *frames.taken("(capital | capital letter | capitals | caps)"),
-    "(lower case | lowercase | no capitals) [(for | on)] {target}",
+    "([all] (lower case | lowercase | small letters) | no capitals) [(for | on)] {target}",
     Way(
         "[a] (small | little | lower case) (letter | letters) (for | on) {target}",
         when=names_no_thing,

@@ -12,6 +12,7 @@ from nimble_lantern.core.commands.shifted import (
     both_stand,
     fills_a_cell,
     hangs_on_another,
+    names_the_text,
     no_cutback,
     no_sentence_itself,
     of_whole_sentences,
@@ -57,15 +58,6 @@ from nimble_lantern.core.targets.model import (
     of_a_grid,
 )
 from nimble_lantern.core.targets.resolve import nth_like, one_like
-
-CATALOGUE.table(
-    "atedge",
-    {
-        "(first | at the (front | top | start | beginning) | to the front | before everything"
-        " [else])": "start",
-        "(last | at the (end | bottom | back) | to the back | after everything [else])": "end",
-    },
-)
 
 
 def _taken(sitting: Sitting, target: Places) -> Sitting:
@@ -566,8 +558,11 @@ def move_in_its_sentence(sitting: Sitting, target: Places, edge: str) -> Done | 
 
 
 def _not_within_a_table(sitting: Sitting, parse: Parse) -> bool:
-    """Rows and columns keep their cells where they are moved in their table."""
+    """Rows and columns keep their cells where they are moved in their table; the top of the
+    letter is that of the text."""
     place = parse.args.get("place")
+    if names_the_text(place):
+        return False
     there = isinstance(place, Units) and place.unit is Unit.TABLE or of_a_grid(place)
     target = parse.args.get("target")
     return not (there and (of_a_grid(target) or fills_a_cell(sitting, target)))

@@ -141,7 +141,10 @@ _MADE = frozenset(
     "space gap line lines row rows item items bullet bullets point points column columns cells"
     " paragraphs".split()
 )
-_ANOTHER = frozenset("a an the another more new empty blank extra further spare fresh".split())
+_ANOTHER = frozenset(
+    "a an the another more new empty blank extra further spare fresh bigger larger wider smaller"
+    " little small big wide".split()
+)
 
 
 def one_mark_for_another(text: tuple[str, ...]) -> bool:

@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands import inserted
-from nimble_lantern.core.commands.when import just_made, numbers_items
+from nimble_lantern.core.commands.when import just_made, names_a_part, numbers_items
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.closing import (
@@ -381,6 +381,7 @@ def write_before(sitting: Sitting, target: Places) -> Done:
 @command(
     "(insert | type | <go_on>) [(something | words | text)]"
     " <exactly> <behind> {target}",
+    Way("<go_on> (below | under | underneath | beneath) {target}", when=names_a_part),
     "(add | put | say) (something | words | text) <exactly> <behind> {target}",
     "(add | put | insert | write | i need | we need | i want) (a | another | one more | an extra"
     " | a new | a further) sentence <exactly> <behind> {target}",

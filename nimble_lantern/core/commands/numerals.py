@@ -9,7 +9,8 @@ from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Block, Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command, each
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
+from nimble_lantern.core.lexicon.names import MONTHS
 from nimble_lantern.core.rewriting import rewrite_last
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, That, is_target
@@ -102,6 +103,21 @@ def _has_numbers(sitting: Sitting, parse: Parse) -> bool:
     return isinstance(there, Places) and bool(_numbers(sitting, there.ranges, form))
 
 
+def _any_numbers(sitting: Sitting, parse: Parse) -> bool:
+    return bool(_all_numbers(sitting, str(parse.args.get("figured", DIGITS))))
+
+
+def _all_numbers(sitting: Sitting, form: str) -> list[_Found]:
+    """Every number of the text but those of dates: "4 May" stays."""
+
+    def dated(found: _Found) -> bool:
+        text = sitting.document.blocks[found.block].text
+        beside = (*text[: found.start].split()[-1:], *text[found.end :].split()[:1])
+        return not MONTHS.keys().isdisjoint(w.strip(".,;:()").lower() for w in beside)
+
+    return [n for n in _numbers(sitting, (sitting.document.whole,), form) if not dated(n)]
+
+
 def _changed(sitting: Sitting, found: list[_Found]) -> Done:
     """Written in the other form, the last first, so that places stay where they are."""
     after = sitting
@@ -128,13 +144,20 @@ def _changed(sitting: Sitting, found: list[_Found]) -> Done:
         "{target} <shall> be [(in | as | written as)] {figured}",
         "<wish> {target} (in | as | to be | as) {figured}",
     ),
+    Way(
+        "(<make> | write) [all] [of] (the | these | those | my) (numbers | figures | digits)"
+        " [in (the | this) (letter | text | document | page)] (in | into | to | as) {figured}",
+        when=_any_numbers,
+    ),
     example="four as a number",
     group="repair",
     every_place=True,
     heard=0,
 )
-def figured(sitting: Sitting, target: Places, figured: str) -> Done | Refusal:
-    """Write a number that stands there in digits or in words."""
+def figured(sitting: Sitting, figured: str, target: Places | None = None) -> Done | Refusal:
+    """Write a number that stands there in digits or in words; all of them, where none is named."""
+    if target is None:
+        return _changed(sitting, _all_numbers(sitting, figured))
     found = _numbers(sitting, target.ranges, figured)
     if not found:
         return rewrite_last(sitting, figured)

@@ -132,7 +132,10 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
         "(find | look for) {target} and (replace | change) (it | that | this) (with | to | by)"
         " {text}",
         "(rewrite | reword | rephrase) {target} (as | to) {text}",
-        "<remove> {target} and (put | write | say) {text:words} instead",
+        "<remove> {target} and (put | write | say) {text:words} (instead | over it | on top | in"
+        " its place | there)",
+        "(strike | scratch | strike out | scratch out | cross out) {target} and (put | write | say)"
+        " {text:words} (instead | over it | on top | above it | in its place | there)",
         "<wish> {target} (changed | corrected | altered) to {text}",
         "<change> {target} so [that] it (says | reads | is) {text}",
     ),

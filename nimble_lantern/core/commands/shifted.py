@@ -8,7 +8,7 @@ from nimble_lantern.core.commands.when import just_dictated
 from nimble_lantern.core.composing.removing import with_its_pair
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Document, Kind, Position, Range
-from nimble_lantern.core.grammar.catalogue import Parse, Way, each, rule
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, each, rule
 from nimble_lantern.core.lexicon.closed import LITTLE, OF_DEGREE_AND_TIME, PREPOSITIONS
 from nimble_lantern.core.lexicon.sentences import SUBORDINATE
 from nimble_lantern.core.state import Sitting
@@ -33,6 +33,15 @@ from nimble_lantern.core.targets.words import (
     in_a_list,
     named_as_written,
     places,
+)
+
+CATALOGUE.table(
+    "atedge",
+    {
+        "(first | at the (front | top | start | beginning) | to the front | before everything"
+        " [else])": "start",
+        "(last | at the (end | bottom | back) | to the back | after everything [else])": "end",
+    },
 )
 
 
@@ -67,6 +76,14 @@ def at_an_edge_of_a_part(sitting: Sitting, parse: Parse) -> bool:
     """ "The last sentence goes to the end of the first paragraph"; "the ferry goes to the end of
     the quay" is a sentence."""
     return of_the_page(parse.args.get("place")) and parts_or_items(sitting, parse)
+
+
+def names_the_text(place: object) -> bool:
+    """Whether a place is all of the text, by a word that may stand in it as well."""
+    return isinstance(place, Words) and place.words[-1] in _TEXTS and len(place.words) <= _FEW
+
+
+_TEXTS, _FEW = frozenset("letter document text page".split()), 2
 
 
 def fills_a_cell(sitting: Sitting, target: object) -> bool:

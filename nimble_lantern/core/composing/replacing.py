@@ -187,6 +187,8 @@ def replace_range(
     elif _ORDINAL.fullmatch(old) and (placed := ordinal(words, 0)) and placed[1] == len(words):
         words, exactly = (f"{placed[0]}{ordinal_suffix(placed[0])}",), True  # as the one there
         manner = replace(manner, names=(AsItStands(words[0]),))
+    elif _PRICE.fullmatch(old) and (said := cardinal(words, 0)) and said[1] == len(words):
+        words = (*words, _MONEY[old[0]])  # "£2,600" for "£2,400", of which the number was said
     elif old.isdecimal() and (said := cardinal(words, 0)) and said[1] == len(words):
         manner = replace(manner, numbers="digits")  # as the one there
     elif _of_another_number(old, words):
@@ -221,6 +223,8 @@ def _short_in_words(number: int) -> bool:
     return number < _HUNDRED or number % 1000 == 0 and number < _HUNDRED * 1000
 
 
+_PRICE = re.compile(r"[£$€][\d,.]+")
+_MONEY = {"£": "pounds", "$": "dollars", "€": "euros"}
 _ONE_DIGIT, _HUNDRED = 10, 100
 _ORDINAL = re.compile(r"\d+(?:st|nd|rd|th)")
 
