@@ -237,8 +237,8 @@ def delete(sitting: Sitting, target: Places) -> Done:
     " the list",
     *each(
         _item_by_words,
-        "(cross | tick | take | strike | scratch | score) {target} off [the list]",
-        "(cross | tick | strike | scratch | score) off {target}",
+        "(cross | tick | take | strike | scratch | score | check) {target} off [the list]",
+        "(cross | tick | strike | scratch | score | check) off {target}",
         "tick {target}",
         "{target} (can | could | should) (go | come) off [the list]",
         "(we | i) (do not | don't) need {target} (<any_more> [on the list] | on the list"

@@ -86,6 +86,9 @@ def plain_words(sitting: Sitting, parse: Parse) -> bool:
     text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
     if _names_a_look(sitting, text):
         return False
+    scope = target.of if isinstance(target, Words) else None
+    if isinstance(scope, Units) and scope.unit is Unit.LIST and not mark_named(bare_mark(text)):
+        return False  # "honey before sugar on the list" is an item
     if text[:1] and text[0] in (*OWNERS, "the") and unit_named(target) in (Unit.LIST, Unit.TABLE):
         return False  # "write your name below the list" is asked of somebody else
     thing = isinstance(target, Words) and not target.called and target.words[:1] == ("the",)

@@ -377,6 +377,13 @@ def _between_items(sitting: Sitting, parse: Parse) -> bool:
     return len(at) == len(ends) and abs(at[0] - at[1]) == 1 and _an_item(sitting, parse)
 
 
+def _new_by_words(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put honey before sugar on the list", which is an item of its own."""
+    target = parse.args.get("target")
+    listed = isinstance(target, Words) and in_a_list(sitting.document, target)
+    return listed and _a_new_item(sitting, parse)
+
+
 _ADD_ITEM = "(<put> | put in | make | start) [(a | an | another)]"
 
 
@@ -396,6 +403,7 @@ _ADD_ITEM = "(<put> | put in | make | start) [(a | an | another)]"
         f"(another | one more) {_ITEM} {{side:beside}} {{target:that_item}} {_SAYING} {{text}}",
     ),
     Way("(<put> | add) {text:words} [in] between {target} and {other:target}", when=_between_items),
+    Way("<put> {text:words} {side:beside} {target} (on | in | to) the list", when=_new_by_words),
     heard=0,
     example="add a point bring a lamp after the first item",
     group="format",
@@ -433,6 +441,28 @@ def add_item_beside(
 def add_first(sitting: Sitting, text: tuple[str, ...]) -> Done:
     """Put an item at the start of the list: of the one here, else of the nearest."""
     return _item_put(sitting, _nearest_list(sitting)[0], text, before=True)
+
+
+@command(
+    *each(
+        _a_new_item,
+        "(<put> | put in | add) {text:words} (as | for) [the] {position} (item | bullet | point)"
+        " [(of | on | in) the list]",
+        "make {text:words} [the] {position} (item | bullet | point) [(of | on | in) the list]",
+        "(<put> | add) {text:words} {position} (on | in) the list",
+    ),
+    heard=0,
+    example="add lamp oil as the second item",
+    group="format",
+)
+def add_nth(sitting: Sitting, text: tuple[str, ...], position: int) -> Done | Refusal:
+    """Put an item where it will be the first, the second or the third of the list."""
+    listed = _nearest_list(sitting)
+    if not 1 <= position <= len(listed) + 1:
+        return Refusal(f"The list has {many(len(listed), 'item')}.", "", "Say a number it reaches.")
+    if position > len(listed):
+        return _item_put(sitting, listed[-1], text, before=False)
+    return _item_put(sitting, listed[position - 1], text, before=True)
 
 
 def _item_put(sitting: Sitting, b: int, text: tuple[str, ...], before: bool) -> Done:
