@@ -186,8 +186,8 @@ CATALOGUE.table(
 )
 
 
-CATALOGUE.table("link", {"link": "Links"}, heard=False)
-CATALOGUE.table("boxed", {"(box | frame)": "Boxes and charts"}, heard=False)
+CATALOGUE.table("a_link", {"link": "Links"}, heard=False)
+CATALOGUE.table("a_box", {"(box | frame)": "Boxes and charts"}, heard=False)
 CATALOGUE.table("new_page", {"page": "Page breaks"}, heard=False)
 CATALOGUE.table("page_break", {"page break": "Page breaks"}, heard=False)
 CATALOGUE.table(
@@ -223,9 +223,9 @@ def translate(sitting: Sitting) -> Refusal:
     "(insert | add | put [in] | make) [(a | an | the | some | my)] {thing}"
     " [of {words}] (before | after | above | below | under | beneath | behind | between | beside"
     " | next to | round | around | at | in | on | to | for) {target}",
-    "(insert | add | put [in] | make) a {thing:link} (to | for | on | from) {target}",
-    "(make | turn) {target} [into] a {thing:link}",
-    "(put | draw | add) a {thing:boxed} (round | around) {target}",
+    "(insert | add | put [in] | make) a {thing:a_link} (to | for | on | from) {target}",
+    "(make | turn) {target} [into] a {thing:a_link}",
+    "(put | draw | add) a {thing:a_box} (round | around) {target}",
     "[a] new {thing:new_page} [here]",
     "(start | begin) [a] new {thing:new_page} [here]",
     "[a] {thing:page_break} (before | after | above | below | at) {target}",

@@ -48,6 +48,14 @@ CATALOGUE.table(
     },
     heard=False,
 )
+CATALOGUE.table(
+    "moment_told",
+    {
+        "(today's date | date today | the date (of today | today))": "date",
+        "(the time now | the present time | what time it is [now])": "time",
+    },
+    heard=False,
+)
 CATALOGUE.table("moment", {"what (time it is | the time is) [now]": "time"}, heard=False)
 
 
@@ -99,11 +107,19 @@ def _begins_a_line(sitting: Sitting, r: Range) -> bool:
     return not before or before.endswith("\n")
 
 
-def _beside_words(sitting: Sitting, parse: Parse) -> bool:
-    """ "Today's date after june", where it says so."""
+def _beside_a_line(sitting: Sitting, parse: Parse) -> bool:
+    """A part of the page, or words that one of its lines begins with: "above dear sir"."""
+    if names_a_block(sitting, parse):
+        return True
     target = parse.args.get("target")
-    words = isinstance(target, Words) and isinstance(resolve(target, sitting), Places)
-    return words or names_a_block(sitting, parse)
+    found = resolve(target, sitting) if isinstance(target, Words) else None
+    return isinstance(found, Places) and all(_begins_a_line(sitting, r) for r in found.ranges)
+
+
+def _beside_words(sitting: Sitting, parse: Parse) -> bool:
+    """ "Today's date after june", where it says so; "the date before friday" may be words."""
+    target = parse.args.get("target")
+    return isinstance(target, Words) and isinstance(resolve(target, sitting), Places)
 
 
 def _just_said(sitting: Sitting, parse: Parse) -> bool:
@@ -164,7 +180,8 @@ def moment_here(sitting: Sitting, moment: str = "date", side: str = "after") -> 
     "{moment:moment_of_day} " + _GOES + " (at | to | on) the [very] {edge:docedge}",
     "date (it | this | the <writing>) [(at | on) the [very] {edge:docedge}]",
     "[(the | today's)] date (at | on) [the] [very] {edge:docedge}",
-    Way("<put> {moment:moment_of_day} {side:beside} {target}", when=_beside_words),
+    Way("<put> {moment:moment_of_day} {side:beside} {target}", when=_beside_a_line),
+    Way("<put> {moment:moment_told} {side:beside} {target}", when=_beside_words),
     Way("{moment:moment_of_day} " + _GOES + " {side:beside} {target}", when=names_a_block),
     Way("{side:beside} {target} <put> {moment:moment_of_day}", when=names_a_block),
     Way(
