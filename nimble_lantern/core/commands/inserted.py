@@ -316,6 +316,11 @@ def in_what_was_revised(sitting: Sitting, parse: Parse) -> bool:
     return made and len(sitting.that) == 1 and plain_words(sitting, parse)
 
 
+def in_what_is_selected(sitting: Sitting, parse: Parse) -> bool:
+    """ "Start it with luckily", "add today to the end", while words are selected."""
+    return sitting.selection is not None and sitting.fresh and plain_words(sitting, parse)
+
+
 def beside_a_run(sitting: Sitting, parse: Parse) -> bool:
     """ "Say hurt her wrist after fell on the step", where it says so."""
     target = parse.args.get("target")

@@ -19,6 +19,7 @@ from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.composing.replacing import bare_mark, replace_range, without_stop
 from nimble_lantern.core.composing.starting import room_beside
+from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Document, Kind, Piece, Position, Range
 from nimble_lantern.core.document.units import block_range
@@ -290,7 +291,16 @@ def insert_after(sitting: Sitting, text: tuple[str, ...], target: Places) -> Don
     return _beside(sitting, target, text, before=False)
 
 
+def _selected(sitting: Sitting) -> Places:
+    """What is selected, as the sentence that it is, or as words."""
+    held = sitting.selection
+    assert held is not None
+    whole = held in units.in_block(sitting.document, held.start.block, "sentence")
+    return Places((held,), unit=Unit.SENTENCE if whole else None)
+
+
 CATALOGUE.table("inner", {"the <finish>": False, "the <beginning>": True})
+CATALOGUE.table("in_front", {"in front": True, "behind": False}, heard=False)
 CATALOGUE.table("joining", {"append": False, "prepend": True})
 CATALOGUE.table("opening", {"(end | finish)": False, "(start | begin)": True})
 
@@ -349,13 +359,24 @@ CATALOGUE.table(
     ),
     Way("{inner:opening} {target} with {text}", when=inserted.in_prose),
     Way("{inner:opening} {target:that_alone} with {text}", when=inserted.in_what_was_revised),
+    *each(
+        inserted.in_what_is_selected,
+        "{inner:opening} {target:that_alone} with {text:words}",
+        "<put> {text:words} (at | on | to) {inner} of {target:that_alone}",
+        "<put> {text:words} (at | on | to) {inner:of_it}",
+        "<put> {text:words} {inner:in_front}",
+    ),
     example="add every day at the end of the first paragraph",
     group="revising",
 )
 def insert_inside(
-    sitting: Sitting, text: tuple[str, ...], target: Places, inner: bool = False
+    sitting: Sitting, text: tuple[str, ...], target: Places | None = None, inner: bool = False
 ) -> Done | Refusal:
     """Put words in at the start or end of a paragraph or sentence.  The writing place stays."""
+    if target is None:
+        target = _selected(sitting)
+    if target.unit is None and sitting.selection is not None and target.first == sitting.selection:
+        target = _selected(sitting)
     if not inner and inserted.goes_on_with(text, target.unit):
         target = Places(tuple(without_stop(sitting.document, r, ()) for r in target.ranges))
     text = inserted.closed(text, target.unit)
@@ -409,7 +430,7 @@ def write_after(sitting: Sitting, target: Places) -> Done:
         when=inserted.a_mark,
     ),
     Way(
-        "[it <shall>] (end | finish | close) [(it | that | this)] (with | on) [a] {text}",
+        "[it <shall>] (end | finish | close) [(it | that | this)] (with | on) [(a | an)] {text}",
         when=inserted.a_mark,
     ),
     example="add with kind regards at the end",
@@ -421,6 +442,9 @@ def at_edge(
 ) -> Done:
     """Write words at the very start or end of the text; of two stops there, the new one stays."""
     document = sitting.document
+    mark = mark_named(tuple(bare_mark(text)))
+    if edge == "end" and mark is not None and sitting.selection is not None and sitting.fresh:
+        return _ended(sitting, sitting.selection, bare_mark(text), mark.text)
     at = document.end if edge == "end" else document.whole.start
     words = text[:-1] if text[-1:] == ("instead",) else text
     stands = places(document, words) if len(words) > 1 else []
@@ -435,20 +459,26 @@ def at_edge(
         sitting = remove(sitting, stands)
         document, text = sitting.document, words
         at = document.end if edge == "end" else document.whole.start
-    named_so, last = mark_named(tuple(bare_mark(text))), document.blocks[-1].text.rstrip()[-1:]
-    mark = named_so.text if named_so else ""
-    if edge == "end" and mark in _STOPS and last in _STOPS:
-        end = len(document.blocks[-1].text.rstrip())
-        stop = Range(Position(at.block, end - 1), Position(at.block, end))
-        if mark == last:
-            return Done(sitting, f"it ends with {quoted(last)} already")
-        ended = replace_range(sitting, stop, bare_mark(text))
-        return Done(ended.sitting, f"it ends with {quoted(mark)} now")
+    last = document.blocks[-1].text.rstrip()
+    if edge == "end" and mark is not None and mark.text in _STOPS and last[-1:] in _STOPS:
+        all_of_it = Range(document.whole.start, Position(at.block, len(last)))
+        return _ended(sitting, all_of_it, bare_mark(text), mark.text)
     wrote = compose(replace(sitting.about(()), insertion=at), bare_mark(text))
     after = replace(wrote.sitting, insertion=None)
     if edge == "end" and sitting.caret == at:
         after = replace(after, caret=after.document.end)
     return Done(after, f"put {quoted(wrote.text)} at the {edge}")
+
+
+def _ended(sitting: Sitting, held: Range, words: Sequence[str], mark: str) -> Done:
+    """What is selected with a mark at its end; of two stops there, the new one stays."""
+    there = sitting.document.text(held)[-1:]
+    if there == mark:
+        return Done(sitting, f"it ends with {quoted(mark)} already")
+    start = held.end._replace(offset=held.end.offset - 1)
+    over = there in _STOPS and mark in _STOPS and held.end.offset > 0
+    wrote = replace_range(sitting, Range(start if over else held.end, held.end), words)
+    return Done(wrote.sitting, f"it ends with {quoted(mark)} now")
 
 
 _STOPS = tuple(".!?,;:")

@@ -42,6 +42,7 @@ from nimble_lantern.core.targets.model import (
     as_things,
     of_the_page,
 )
+from nimble_lantern.core.targets.ones import place_among
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.targets.words import exact, named_as_written, places
@@ -265,6 +266,8 @@ def no_sentence(sitting: Sitting, parse: Parse) -> bool:
         return False
     if becomes(target, text) or _tells_which(target, text):
         return False
+    if sitting.holds and isinstance(target, That) and place_among(text):
+        return False  # "swap it with the third"
     if isinstance(target, Words) and head_two(sitting, target.words, text):
         return False  # "swap minutes with ready" is of their columns
     if not isinstance(target, Words):

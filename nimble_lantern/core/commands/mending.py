@@ -33,6 +33,7 @@ from nimble_lantern.core.mending.knowing import taught_by
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.alike import Mend, kind_of, mends, of_one_kind
 from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.targets.ones import place_among
 from nimble_lantern.core.targets.sounds import heard_alike, phrase_key
 from nimble_lantern.core.targets.words import normal, places
 
@@ -182,7 +183,8 @@ def _selected(sitting: Sitting, parse: Parse) -> bool:
     """Whether words are selected, of which "it" is said; a look's name is no word for it."""
     text = tuple(parse.args.get("text", ()))
     plain = bool(text) and not set(text) & (TRADE_NOUNS | TRADE_VERBS)
-    return plain and not at_a_place(text) and sitting.selection is not None and sitting.fresh
+    plain = plain and not at_a_place(text) and not place_among(text)
+    return plain and sitting.selection is not None and sitting.fresh
 
 
 def _as_many(sitting: Sitting, parse: Parse) -> bool:

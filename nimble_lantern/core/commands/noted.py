@@ -92,3 +92,10 @@ def replies(sitting: Sitting, parse: Parse) -> bool:
     """ "Reply the club does", right after a note; "reply by friday" goes on with a letter."""
     text = tuple(parse.args.get("text", ()))
     return one_is_here(sitting, parse) and bool(text) and text[0] not in PREPOSITIONS
+
+
+def of_what_is_selected(sitting: Sitting, parse: Parse) -> bool:
+    """ "Note check this", while words are selected; "note on ..." says where."""
+    text = tuple(parse.args.get("text", ()))
+    goes_on = not text or text[0] in PREPOSITIONS or text[0] in ("that", "how", "what")
+    return sitting.selection is not None and sitting.fresh and not goes_on

@@ -210,6 +210,7 @@ def _says_something(sitting: Sitting, parse: Parse) -> bool:
     "leave <a_note> there (saying | that says | to | colon) {text:words}",
     "<put> <a_note> (here | there) [(saying | that says | to | colon)] {text:words}",
     "remind me here to {text:words}",
+    Way("(note | comment | remark) {text:words}", when=noted.of_what_is_selected),
     "remind me in the margin (to | that) {text:words}",
     *each(
         noted.tells_itself,

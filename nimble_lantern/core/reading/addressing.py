@@ -352,6 +352,13 @@ def _counted(words: tuple[str, ...], unit: str) -> tuple[str, ...] | None:
 
 
 _EDGES = frozenset("end start beginning".split())
+_PUTTING = frozenset("add put insert write append place type stick pop".split())
+_SAYING = frozenset("say spell read write type".split())
+_BESIDE_IT = frozenset(
+    (link, it)
+    for link in ("in", "before", "after", "behind", "to", "at", "round", "around")
+    for it in ("front", "it", "that", "this", "them")
+)
 
 
 def _in_full(words: tuple[str, ...]) -> tuple[str, ...]:
@@ -432,6 +439,12 @@ def of_what_is_selected(words: Sequence[str]) -> bool:
         return True  # "red please"
     if bare[1:2] and bare[1] in SPOKEN_OF and bare[-1] in _EDGES:
         return True  # "send it to the end"
+    if bare[0] in _PUTTING and (bare[-1] in _EDGES or bare[-2:] in _BESIDE_IT):
+        return True  # "add at last to the end", "put luckily in front"
+    if bare[0] in _PUTTING | _SAYING and bare[1:2] and bare[1] in SPOKEN_OF:
+        return True  # "say it in capitals"
+    if bare[:2] == ("the", "same"):
+        return True
     if any(_names_a_part(bare[i:]) for i in range(1, len(bare) - 1)):
         return True
     if len(bare) == 1 and bare[0] in ALONE:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
+from itertools import chain
 from typing import Any
 
 from nimble_lantern.core.commands import CATALOGUE
@@ -15,6 +16,7 @@ from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.closed import ARTICLES_AND_OWNERS, PREPOSITIONS
 from nimble_lantern.core.lexicon.desk import SPOKEN_OF, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.manners import BESIDE
+from nimble_lantern.core.reading.among import among_its_like
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import (
     Beside,
@@ -167,7 +169,8 @@ def exactly(sitting: Sitting, words: Sequence[str], whole: bool) -> Verdict:
     if found.kind is Judged.COMMAND or not whole:
         return found
     if sitting.holds and len(words) <= _MOST_SAID_OF_IT:
-        for said in _said_of_it(tuple(words)):
+        of_its_place = among_its_like(sitting, tuple(words))
+        for said in chain(of_its_place, _said_of_it(tuple(words))):
             fitting = [p for p in CATALOGUE.parses(said) if fits(sitting, p)]
             of_it = best(sitting, fitting, near=False)
             if of_it.kind is Judged.COMMAND and of_it.parse and not of_it.parse.free:

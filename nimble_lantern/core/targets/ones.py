@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 from nimble_lantern.core.document.model import Document, Kind, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
@@ -9,6 +11,7 @@ from nimble_lantern.core.grammar.catalogue import rule
 from nimble_lantern.core.lexicon.closed import DETERMINERS, LITTLE
 from nimble_lantern.core.targets.finding import Absent, Answer, View, all_within, find, finds
 from nimble_lantern.core.targets.model import Holding, One, Order, Unit, Units, Words
+from nimble_lantern.core.writing.cardinals import ordinal
 
 
 @rule("one", "the {order} one", heard=False)
@@ -114,3 +117,22 @@ def numbered_alone(document: Document) -> bool:
 
 def _sentences(view: View, last: Range) -> list[Range]:
     return all_within(Unit.SENTENCE, view, block_range(view.document, last.start.block))
+
+
+_PLACES = frozenset("first last next previous second third other following final".split())
+_MOST_COUNTED = 12
+"""Sentences or items that somebody counts; beyond, it is a day of the month."""
+_ONES = frozenset(("one", "ones"))
+_SIDES = {"before": "previous", "above": "previous", "after": "next", "below": "next"}
+
+
+def place_among(words: Sequence[str]) -> tuple[str, ...]:
+    """The order that words tell and nothing else, as "the third one" does; none of other words."""
+    bare = tuple(words[1:]) if words[:1] in (("the",), ["the"]) else ()
+    if len(bare) == 2 and bare[0] in _ONES and bare[1] in _SIDES:
+        return (_SIDES[bare[1]],)
+    bare = bare[:-1] if len(bare) > 1 and bare[-1] in _ONES else bare
+    counted = ordinal(bare, 0) if bare else None
+    whole = bare[0] in _PLACES and len(bare) == 1 if bare else False
+    few = counted is not None and counted[1] == len(bare) and counted[0] <= _MOST_COUNTED
+    return bare if whole or few else ()

@@ -134,12 +134,21 @@ def _words(target: Words, view: View, near: bool) -> Answer:
             return _missing(target.words, close, "this text" if target.of is None else "that part")
         taken = close[0].text
         found = spoken.places(view.document, taken.split()) or [close[0].range]
+    if len(found) > 1 and target.of is None and target.order is None and view.holds:
+        found = _inside(view, found) or found
     picked = _one_of(target, found, view)
     if picked is None:
         return Refusal(f"“{' '.join(target.words)}” stands here {in_words(len(found))} times.")
     every = names_all_of_a_sort(target.words) and taken is None
     ask = len(picked) > 1 and target.order is None and not every
     return Places(tuple(picked), ask, near=taken, heard=" ".join(target.words))
+
+
+def _inside(view: View, found: list[Range]) -> list[Range]:
+    """The one place that lies in what is selected: there "ida" is that Ida."""
+    held = view.selection
+    inside = [r for r in found if held and held.start <= r.start and r.end <= held.end != r.end]
+    return inside if len(inside) == 1 else []
 
 
 def _as_many(words: tuple[str, ...], close: spoken.Near) -> bool:
