@@ -65,6 +65,9 @@ CATALOGUE.table(
 def _joins(sitting: Sitting, parse: Parse) -> bool:
     """Paragraphs or lines; one of them to the one beside it by its first words, too: "join next
     meeting to the paragraph before"."""
+    target = parse.args.get("target")
+    if isinstance(target, Units) and target.unit in (Unit.WORD, Unit.CHARACTER):
+        return False  # "change the last word to one"
     beside = bool(parse.args.get("neighbour")) and begins_a_block(sitting, parse)
     return beside or no_sentences(sitting, parse)
 

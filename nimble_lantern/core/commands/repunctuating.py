@@ -91,6 +91,33 @@ def _put(sitting: Sitting, at: Position, sign: str) -> Done:
     return Done(after, f"{quoted(there)} is {quoted(sign)} now")
 
 
+def _a_sentence_said(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make it a question", of what was just said or is selected; of a question it is done."""
+    held = sitting.selection if sitting.fresh else None
+    return bool(held or sitting.that and (sitting.trail and sitting.trail[-1].made))
+
+
+@command(
+    "(make | turn) (it | that | this) [into] a question",
+    "(it | that | this) (should be | is) a question",
+    "that was a question",
+    heard=0,
+    example="make that a question",
+    group="repair",
+    when=_a_sentence_said,
+)
+def as_a_question(sitting: Sitting) -> Done:
+    """End what was just said, or is selected, with a question mark."""
+    held = sitting.selection if sitting.selection and sitting.fresh else sitting.that[-1]
+    b, at = held.end
+    text = sitting.document.blocks[b].text
+    closed = text[at - 1 : at] in tuple(_SWAPPED)
+    start = at - 1 if closed else at
+    end = start + (text[start : start + 1] in tuple(_SWAPPED))
+    after = sitting.edited(Edit((Splice(b, start, end, Piece("?")),)))
+    return Done(after, "it ends with a question mark")
+
+
 _USE = "(put | use | write | have | i want | let's have)"
 _BEHIND = "(after | behind | at the end of)"
 _NOT = "(instead of | rather than | in place of | [and] not)"

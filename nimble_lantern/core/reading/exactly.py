@@ -256,7 +256,9 @@ def best(
             if missed is not None:
                 missed.append(verdict)
         elif refused is TEXT and (
-            parse.free == 0 or isinstance(parse.args.get("target"), Beside) or _of_a_mark(parse)
+            parse.free == 0
+            or isinstance(parse.args.get("target"), Beside)
+            or _surely_of_text(parse)
         ):
             # Of "the column after kitchen" those words are there.
             refused = verdict
@@ -265,12 +267,17 @@ def best(
     return best[1] if best else refused
 
 
-def _of_a_mark(parse: Parse) -> bool:
+def _surely_of_text(parse: Parse) -> bool:
     """ "Change the comma to a dash", "delete the colon after keys", where there is no such mark:
     said of nothing but a text."""
     text = tuple(parse.args.get("text") or ())
     bare = text[1:] if text[:1] and text[0] in ARTICLES_AND_OWNERS else text
-    named = isinstance(parse.args.get("target"), Sign)
+    target = parse.args.get("target")
+    if isinstance(target, Words):
+        # "Bold the third tent", where there are two.
+        counted = target.order is Order.NTH and target.of is None
+        return counted and not text and parse.command.name.startswith(_OF_LOOKS)
+    named = isinstance(target, Sign)
     return named and (mark_named(bare) is not None if text else parse.command.traits.destructive)
 
 
@@ -381,6 +388,7 @@ def _too_much(parse: Parse, value: object) -> bool:
     return parse.command.traits.destructive and value.unit in _OF_ALL_TEXT
 
 
+_OF_LOOKS = ("marks.", "faces.", "case.", "selecting.")
 _INSERTING = "inserting."
 _OF_ALL_TEXT = (Unit.WORD, Unit.CHARACTER, Unit.LINE, Unit.SENTENCE, Unit.PARAGRAPH)
 _ALL_OF_THEM = Refusal(

@@ -21,6 +21,8 @@ from nimble_lantern.core.targets.model import (
     Unit,
     Units,
     Words,
+    of_a_grid,
+    unit_named,
 )
 
 _CONTEXT = frozenset("that this it those these them everything all here there".split())
@@ -514,6 +516,16 @@ def _after(goal: Any) -> Beyond:
     return Beyond(Words(goal) if isinstance(goal, tuple) else goal, True)
 
 
+@rule(
+    "target",
+    "(everything | all | all [of] the text) (in | of) ({part:described} | {part:named} | {part})",
+    heard=False,
+)
+def _all_in(part: Target) -> Target | None:
+    """ "Everything in the costs section" is that section."""
+    return None if of_a_grid(part) or unit_named(part) in (None, Unit.DOCUMENT) else part
+
+
 CATALOGUE.table("past", {"(after | behind)": True, "(before | in front of)": False}, heard=False)
 
 
@@ -552,6 +564,7 @@ def _lying_under(goal: Any) -> Under:
     "(everything | all | all that | everything that | [all] the text)"
     " [(comes | is | stands | goes)] (before | above) {goal:bound}",
     "(everything | all) that precedes {goal:bound}",
+    "(everything | all | all the text) (up to | until | as far as) {goal:bound}",
     heard=False,
 )
 def _before(goal: Any) -> Beyond:

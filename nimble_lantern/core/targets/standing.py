@@ -134,7 +134,7 @@ def _words(target: Words, view: View, near: bool) -> Answer:
             return _missing(target.words, close, "this text" if target.of is None else "that part")
         taken = close[0].text
         found = spoken.places(view.document, taken.split()) or [close[0].range]
-    if len(found) > 1 and target.of is None and target.order is None and view.holds:
+    if len(found) > 1 and target.of is None and target.order is None:
         found = _inside(view, found) or found
     picked = _one_of(target, found, view)
     if picked is None:
@@ -145,9 +145,13 @@ def _words(target: Words, view: View, near: bool) -> Answer:
 
 
 def _inside(view: View, found: list[Range]) -> list[Range]:
-    """The one place that lies in what is selected: there "ida" is that Ida."""
-    held = view.selection
-    inside = [r for r in found if held and held.start <= r.start and r.end <= held.end != r.end]
+    """The one place that lies in what is selected or was just dictated: "ida" is that Ida."""
+    held = view.selection if view.holds else None
+    if held is None and view.dictated and len(view.that) == 1:
+        held = view.that[0]
+    inside = [
+        r for r in found if held and held.start <= r.start and r.end <= held.end and r != held
+    ]
     return inside if len(inside) == 1 else []
 
 

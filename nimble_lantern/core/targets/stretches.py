@@ -16,6 +16,7 @@ from nimble_lantern.core.targets.model import (
     Target,
     Through,
     Unit,
+    Units,
     Words,
 )
 
@@ -81,6 +82,17 @@ def _to_words(goal: tuple[str, ...]) -> Reach:
 )
 def _from_to_end(start: Any, unit: Unit = Unit.DOCUMENT) -> Reach:
     return Reach(unit, True, None, Words(start) if isinstance(start, tuple) else start)
+
+
+@rule(
+    "target",
+    "[everything] from the [very] (start | beginning | top) [<the_text>] (to | up to | until | till"
+    " | through to) {goal:bound}",
+    heard=False,
+)
+def _from_the_start(goal: Any) -> Through:
+    """ "Everything from the top to keys"."""
+    return Through(Units(Unit.WORD, Order.FIRST), Words(goal) if isinstance(goal, tuple) else goal)
 
 
 CATALOGUE.table(
