@@ -18,13 +18,13 @@ _CALLED = frozenset("called named".split())
 _MOST_WORDS = 4
 _MOST_TOLD = 4
 _NO_NAME = (
-    PREPOSITIONS
-    | DETERMINERS
+    DETERMINERS
     | AUXILIARIES
     | SPEAKERS
     | set("that where who and again aloud loud now back".split())
 )
 """Words that go on with a sentence: "the place where we met" is called nothing."""
+_NOT_FIRST = _NO_NAME | PREPOSITIONS
 _EVERYDAY = frozenset(("place",))
 """Nouns that letters have as well: "remove the place mats" asks for nothing where none is."""
 _VERBS = frozenset(
@@ -69,7 +69,7 @@ def _is_named(
     kind: Names, nouns: frozenset[str], words: tuple[str, ...], name: tuple[str, ...]
 ) -> bool:
     """Whether a name stands beside its noun, and goes on with no sentence."""
-    if len(name) > _MOST_WORDS or not _NO_NAME.isdisjoint(name):
+    if len(name) > _MOST_WORDS or name[0] in _NOT_FIRST or not _NO_NAME.isdisjoint(name):
         return False
     for i in range(1, len(words) - len(name) + 1):
         if words[i : i + len(name)] != name:

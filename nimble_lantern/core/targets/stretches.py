@@ -264,6 +264,11 @@ def _before_in(of: Target, words: tuple[str, ...] = (), sign: str = "") -> Beyon
 
 
 @rule("cut_short", "{of:scope} [off] (after | at | behind) [the word] {words}", heard=False)
-def _cut_short(words: tuple[str, ...], of: Target) -> Beyond:
-    """ "End the second paragraph at dry": what comes after that is no more."""
+def _cut_short(words: tuple[str, ...], of: Target) -> Beyond | None:
+    """ "End the second paragraph at dry": what comes after that is no more.
+
+    "Close the letter after the builders" says nothing of what stands behind them.
+    """
+    if isinstance(of, Units) and of.unit is Unit.DOCUMENT:
+        return None
     return Beyond(Words(words, of=of), True, of)

@@ -86,7 +86,9 @@ from nimble_lantern.core.state import Done, Sitting
         "[(put | have | <wish> | list | sort [(it | them | the rows)])] [with] [the] {by:outdoing}"
         " [{kind:words}] (first | at the top)",
         "[(put | have | <wish>)] [the] {by:outdone} [{kind:words}] (last | at the bottom)",
-        "(put | sort | order | arrange | list) [the] [{kind:words}] [in order] [from] [the]"
+        "(put | sort | order | arrange | list) [(it | them | the rows | the table)] [in order]"
+        " [from] [the] {by:outdoing} to [the] {least:outdoing}",
+        "(put | sort | order | arrange | list) [the] {kind:words} [in order] [from] [the]"
         " {by:outdoing} to [the] {least:outdoing}",
     ),
     Way(
