@@ -13,6 +13,7 @@ from nimble_lantern.core.commands.instead import (
     words_there,
 )
 from nimble_lantern.core.document.model import Kind
+from nimble_lantern.core.document.units import is_a_heading
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.lexicon.closed import AUXILIARIES, LITTLE, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
@@ -110,7 +111,13 @@ def of_a_whole_item(sitting: Sitting, parse: Parse) -> bool:
 
 def of_a_heading(sitting: Sitting, parse: Parse) -> bool:
     """ "Rename the title to setting sail"."""
-    return _unit(sitting, parse.args.get("target")) is Unit.HEADING
+    target = parse.args.get("target")
+    if isinstance(target, Words):
+        # "Rename money to accounts", where a heading says no more than that.
+        found = exact(sitting.document, target.words)
+        return len(found) == 1 and is_a_heading(sitting.document, found[0])
+    named = isinstance(target, Holding) and target.unit is Unit.HEADING
+    return named or _unit(sitting, target) is Unit.HEADING
 
 
 def _unit(sitting: Sitting, target: object) -> Unit | None:

@@ -208,6 +208,7 @@ def _of_paragraphs(sitting: Sitting, parse: Parse) -> bool:
         " | numbers | heading style)"
     ),
     *frames.made("[(plain | normal | ordinary)] paragraphs", False),
+    *frames.made("[(plain | normal | ordinary)] (sentences | prose)", False),
     "(plain | normal | ordinary) paragraphs",
     "unbullet {target}",
     Way(f"{{target}} is (just | only) [(a | an)] ({_PLAIN} | paragraph)", when=names_a_part),

@@ -8,12 +8,13 @@ from typing import NamedTuple
 from nimble_lantern.core.document.model import Document, Range
 from nimble_lantern.core.document.tables import Table, table_at
 from nimble_lantern.core.document.units import block_range
-from nimble_lantern.core.lexicon.closed import ARTICLES
+from nimble_lantern.core.lexicon.closed import ARTICLES, ARTICLES_AND_OWNERS
 from nimble_lantern.core.lexicon.figures import MONEY
 from nimble_lantern.core.lexicon.frequency import zipf
 from nimble_lantern.core.lexicon.sentences import TITLES
 from nimble_lantern.core.mending.knowing import spoken_words
 from nimble_lantern.core.targets.alike import kind_of
+from nimble_lantern.core.targets.measures import of_sort
 from nimble_lantern.core.targets.tabled import names_several
 from nimble_lantern.core.writing.cardinals import cardinal
 from nimble_lantern.core.writing.persons import a_full_name
@@ -148,3 +149,20 @@ def amount_of(document: Document, r: Range, said: Said) -> Range | None:
     if len(counted) != 1 or counted == [0]:
         return None
     return block_range(document, table.cell(block.cell.row, counted[0]))
+
+
+def price_of(document: Document, r: Range, said: Said) -> Range | None:
+    """The price right behind what is named, where an amount is said of that: of "the rent of £60",
+    "change the rent to sixty five pounds" changes the price."""
+    words = document.text(r).lower().split()
+    if kind_of(said) != "number" or words[0] not in ARTICLES_AND_OWNERS:
+        return None
+    line = Range(r.end, block_range(document, r.end.block).end)
+    found = of_sort(document, ("the", "price"), line)
+    between = document.text(Range(r.end, found[0].start)) if found else ""
+    near = 0 < len(between.split()) <= _FEW_BETWEEN and not set(between) & set(".?!;")
+    return found[0] if found and near else None
+
+
+_FEW_BETWEEN = 2
+"""Words between a thing and its price: "of", "is now"."""

@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands import becoming, instead, same_words
-from nimble_lantern.core.commands.columns import amount_of
+from nimble_lantern.core.commands.columns import amount_of, price_of
 from nimble_lantern.core.commands.mending import mended
 from nimble_lantern.core.commands.table_here import fits_the_cell
 from nimble_lantern.core.commands.wording import many, near, quoted
@@ -394,6 +394,7 @@ def replace_with(
         return Done(wrote.sitting, f"{quoted(old)} is now {quoted(wrote.text)}")
     if len(ranges) == 1 and sure is None and target.unit is None:
         amount = amount_of(sitting.document, ranges[0], text)
+        amount = amount or price_of(sitting.document, ranges[0], text)
         ranges = (amount or but_what_is_counted(sitting.document, ranges[0], text),)
         old = sitting.document.text(ranges[0])
     if len(ranges) == 1:

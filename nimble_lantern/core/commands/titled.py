@@ -50,6 +50,7 @@ CATALOGUE.table(
     heard=False,
 )
 CATALOGUE.table("headed_so", {"(heading | header)": True}, heard=False)
+CATALOGUE.table("a_section", {"(section | chapter | part)": True}, heard=False)
 CATALOGUE.table("levelled", {"one": 1, "two": 2, "three": 3}, heard=False)
 _SAID = frozenset("saying that which called reading with".split())
 _ADD_ONE = f"{ADD} (a | another | the) {{level:titled}}"
@@ -218,6 +219,14 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
     Way(
         f"{_ADD_ONE} [{{said:saying}}] {{text:words}} (at | to) the [very] {{edge:docedge}}",
         when=_new,
+    ),
+    f"{ADD} (a | another) [new] {{usual:a_section}} (called | named | headed | titled) {{text}}",
+    f"{ADD} (a | another) [new] {{usual:a_section}} (called | named | headed | titled)"
+    " {text:words} (at | to) the [very] {edge:docedge}",
+    Way(
+        f"{ADD} (a | another) [new] {{usual:a_section}} (called | named | headed | titled)"
+        " {text:words} {side:beside} {target}",
+        when=_at_a_block,
     ),
     Way(
         f"{{side:beside}} {{target}} {_ADD_ONE} [{{said:saying}}] {{text}}",

@@ -33,7 +33,7 @@ from nimble_lantern.core.document.model import (
 from nimble_lantern.core.lexicon.closed import ARTICLES, LITTLE
 from nimble_lantern.core.lexicon.figures import MONEY
 from nimble_lantern.core.lexicon.frequency import zipf
-from nimble_lantern.core.lexicon.names import GIVEN
+from nimble_lantern.core.lexicon.names import GIVEN, MONTHS
 from nimble_lantern.core.lexicon.sentences import TITLES
 from nimble_lantern.core.state import Marks, Sitting
 from nimble_lantern.core.writing.capitals import AsHeard, AsItStands, capitalised, starts_sentence
@@ -49,7 +49,7 @@ from nimble_lantern.core.writing.lexer import mark_named
 from nimble_lantern.core.writing.persons import titled
 from nimble_lantern.core.writing.spelling import behind_spelled, letter, spelled
 from nimble_lantern.core.writing.spoken import plain
-from nimble_lantern.core.writing.writer import Written, write
+from nimble_lantern.core.writing.writer import Place, Written, write
 
 AN_ARTICLE = re.compile(r"\b(?:the|an?) $", re.I)
 
@@ -187,6 +187,9 @@ def replace_range(
     elif _ORDINAL.fullmatch(old) and (placed := ordinal(words, 0)) and placed[1] == len(words):
         words, exactly = (f"{placed[0]}{ordinal_suffix(placed[0])}",), True  # as the one there
         manner = replace(manner, names=(AsItStands(words[0]),))
+    elif (day := _day_of_a_date(place, old, words)) is not None:
+        words, exactly = (str(day),), True  # "21 June" for "14 June", of which a day was said
+        manner = replace(manner, names=(AsItStands(words[0]),))
     elif _PRICE.fullmatch(old) and (said := cardinal(words, 0)) and said[1] == len(words):
         words = (*words, _MONEY[old[0]])  # "£2,600" for "£2,400", of which the number was said
     elif old.isdecimal() and (said := cardinal(words, 0)) and said[1] == len(words):
@@ -221,6 +224,15 @@ def _in_words_as(old: str, words: Sequence[str]) -> int | None:
 def _short_in_words(number: int) -> bool:
     """ "Fifty", "eleven thousand"; "fifty-one thousand two hundred" is better in digits."""
     return number < _HUNDRED or number % 1000 == 0 and number < _HUNDRED * 1000
+
+
+def _day_of_a_date(place: Place, old: str, words: Sequence[str]) -> int | None:
+    """The day that ordinal words tell, in the place of that of a date with its month."""
+    bare = words[1:] if words[:1] in (("the",), ["the"]) else words
+    said = ordinal(bare, 0) if old.isdecimal() and bare else None
+    beside = (*place.left.split()[-1:], *place.right.split()[:1])
+    dated = not MONTHS.keys().isdisjoint(w.strip(".,;").lower() for w in beside)
+    return said[0] if said is not None and said[1] == len(bare) and dated else None
 
 
 _PRICE = re.compile(r"[£$€][\d,.]+")

@@ -105,7 +105,11 @@ def _words(target: Words, view: View, near: bool) -> Answer:
         if close_by:
             return Places(tuple(close_by[-1:]))
     every = target.order is Order.EVERY
-    found = [
+    found = []
+    if every and not spoken.exact(view.document, target.words):
+        # "All the dates" are those, although it says "date" somewhere.
+        found = [r for s in scopes for r in of_sort(view.document, ("the", *target.words), s)]
+    found = found or [
         r
         for scope in scopes
         for r in spoken.places(view.document, target.words, scope, known, every)
