@@ -289,11 +289,6 @@ class Sitting:
         return several or self.selection is not None and self.fresh
 
     @property
-    def dictated(self) -> bool:
-        """Whether the last utterance was written: its words are nearer than the same elsewhere."""
-        return bool(self.trail and self.that) and self.trail[-1].read_as is ReadAs.TEXT
-
-    @property
     def dressing(self) -> bool:
         """Whether looks are given to what was selected, one after another: "the text" is that."""
         for said in reversed(self.trail):

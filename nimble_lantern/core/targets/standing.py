@@ -149,10 +149,8 @@ def _words(target: Words, view: View, near: bool) -> Answer:
 
 
 def _inside(view: View, found: list[Range]) -> list[Range]:
-    """The one place that lies in what is selected or was just dictated: "ida" is that Ida."""
+    """The one place that lies in what is selected: there "ida" is that Ida."""
     held = view.selection if view.holds else None
-    if held is None and view.dictated and len(view.that) == 1:
-        held = view.that[0]
     inside = [
         r for r in found if held and held.start <= r.start and r.end <= held.end and r != held
     ]

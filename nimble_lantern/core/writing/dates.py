@@ -142,6 +142,8 @@ def clock(words: list[str], i: int, around: Around) -> Number | None:
         and (around.before[-2] in ("half", "quarter", "minutes"))
     )
     head = below_hundred(words, i)
+    if head and head[0] == _MOST_PAST and (past := _in_words_past(words, i, head, around)):
+        return past
     if not head or head[0] > 23 or words[i] == "zero" or around.last in LABELS | {"code"}:
         return None
     hour, j = head
@@ -167,15 +169,8 @@ def clock(words: list[str], i: int, around: Around) -> Number | None:
         )
     if after_past and hour <= 12:
         return Number(j - i, in_words(hour), in_words(hour), True)
-    if words[j : j + 1] in (["to"], ["past"]) and hour in (5, 10, 20) and j + 1 < len(words):
-        to = below_hundred(words, j + 1)
-        closed = to and (
-            to[1] >= len(words) or words[to[1]] not in MEASURES | {"percent", "people"}
-        )
-        timed = words[j] == "past" or around.last in CLOCK_BEFORE
-        if to and closed and 1 <= to[0] <= 12 and timed:
-            spelled = f"{in_words(hour)} {words[j]} {in_words(to[0])}"
-            return Number(to[1] - i, spelled, spelled, False)
+    if past := _in_words_past(words, i, head, around):
+        return past
     if minutes is None or hour == 0:
         return None
     followed = words[k] if k < len(words) else ""
@@ -191,6 +186,27 @@ def clock(words: list[str], i: int, around: Around) -> Number | None:
     if hour > 12 and around.last not in ("at", "by", "until", "till", "before", "after"):
         return None
     return Number(k - i, f"{hour}:{minutes:02d}", " ".join(words[i:k]), True)
+
+
+_MOST_PAST = 25
+_IT_IS = (("it", "is"), ("it", "was"))
+
+
+def _in_words_past(
+    words: list[str], i: int, head: tuple[int, int], around: Around
+) -> Number | None:
+    """ "Ten past four", "twenty-five to six": minutes in words, with an hour in words."""
+    minutes, j = head
+    if words[j : j + 1] not in (["to"], ["past"]) or minutes not in (5, 10, 20, _MOST_PAST):
+        return None
+    to = below_hundred(words, j + 1) if j + 1 < len(words) else None
+    closed = to and (to[1] >= len(words) or words[to[1]] not in MEASURES | {"percent", "people"})
+    timed = words[j] == "past" or around.last in CLOCK_BEFORE
+    timed = timed or around.before[-2:] in _IT_IS
+    if not to or not closed or not 1 <= to[0] <= 12 or not timed:
+        return None
+    spelled = f"{in_words(minutes)} {words[j]} {in_words(to[0])}"
+    return Number(to[1] - i, spelled, spelled, False)
 
 
 _NO_TIME = frozenset("percent per hundred pence penny cents p".split())

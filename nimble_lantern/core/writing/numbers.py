@@ -328,7 +328,7 @@ def _with_unit(
         return Number(j + 1 - i, f"{digits}%", f"{spelled} {_percent(around)}", True)
     if words[j : j + 2] == ["per", "cent"]:
         return Number(j + 2 - i, f"{digits}%", f"{spelled} {_percent(around)}", True)
-    if after in ("degree", "degrees") and words[j + 1 : j + 2] in (["celsius"], ["fahrenheit"]):
+    if after in ("degree", "degrees") and words[j + 1 : j + 2] in _SCALES_OF_HEAT:
         scale = words[j + 1].capitalize()
         return Number(j + 2 - i, f"{digits}°{scale[0]}", f"{spelled} {after} {scale}", True)
     if after in ("year", "month", "week", "day") and words[j + 1 : j + 2] in (["old"], ["olds"]):
@@ -345,6 +345,9 @@ def _with_unit(
         return Number(j + 2 - i, f"{digits} {after} old", f"{spelled} {after} old", True)
     aged = around.last in ("aged", "age")
     return Number(j - i, digits, spelled, always or aged)
+
+
+_SCALES_OF_HEAT = (["celsius"], ["fahrenheit"], ["c"], ["f"])
 
 
 def _is_weight(words: Sequence[str], j: int, around: Around) -> bool:
