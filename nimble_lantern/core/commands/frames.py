@@ -71,7 +71,8 @@ def listed(things: str) -> tuple[str, ...]:
     return (
         f"(show | list | tell | read) [me] [all] [(my | the | all my | all the)] {things}",
         f"(what | which | how many) {things} (are there | do i have | have i [got]"
-        " | have i (made | kept | named | stored | marked) | did i (make | keep | name))",
+        " | have i (made | kept | named | stored | marked | saved | put) | did i (make | keep"
+        " | name | save))",
         f"let me (see | hear) [all] [(my | the)] {things}",
         f"(are there | do i have | have i got) any {things}",
         f"(what | which | how many) {things} (are | have been) (kept | saved | named | stored"

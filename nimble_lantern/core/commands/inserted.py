@@ -30,6 +30,7 @@ from nimble_lantern.core.targets.model import (
     Words,
     as_things,
     no_thing,
+    of_a_grid,
     of_the_page,
     unit_named,
 )
@@ -102,6 +103,8 @@ def plain_words(sitting: Sitting, parse: Parse) -> bool:
         return False
     if a_new_thing(text) or one_mark_for_another(text):
         return False
+    if of_a_grid(target) and not mark_named(bare_mark(text)):
+        return False  # "takings should come before the who column" moves a column
     if set(text) <= _OF_LISTS and of_the_page(parse.args.get("target")):
         # "Put numbers in front of the paragraphs" makes a list of them.
         return False
@@ -319,6 +322,12 @@ def in_what_was_revised(sitting: Sitting, parse: Parse) -> bool:
 def in_what_is_selected(sitting: Sitting, parse: Parse) -> bool:
     """ "Start it with luckily", "add today to the end", while words are selected."""
     return sitting.selection is not None and sitting.fresh and plain_words(sitting, parse)
+
+
+def of_all_the_text(sitting: Sitting, parse: Parse) -> bool:
+    """ "At the end" is that of the text, unless words are selected; a mark ends those."""
+    held = sitting.selection is not None and sitting.fresh
+    return not held or mark_named(bare_mark(tuple(parse.args.get("text", ())))) is not None
 
 
 def beside_a_run(sitting: Sitting, parse: Parse) -> bool:

@@ -359,22 +359,13 @@ CATALOGUE.table(
     ),
     Way("{inner:opening} {target} with {text}", when=inserted.in_prose),
     Way("{inner:opening} {target:that_alone} with {text}", when=inserted.in_what_was_revised),
-    *each(
-        inserted.in_what_is_selected,
-        "{inner:opening} {target:that_alone} with {text:words}",
-        "<put> {text:words} (at | on | to) {inner} of {target:that_alone}",
-        "<put> {text:words} (at | on | to) {inner:of_it}",
-        "<put> {text:words} {inner:in_front}",
-    ),
     example="add every day at the end of the first paragraph",
     group="revising",
 )
 def insert_inside(
-    sitting: Sitting, text: tuple[str, ...], target: Places | None = None, inner: bool = False
+    sitting: Sitting, text: tuple[str, ...], target: Places, inner: bool = False
 ) -> Done | Refusal:
     """Put words in at the start or end of a paragraph or sentence.  The writing place stays."""
-    if target is None:
-        target = _selected(sitting)
     if target.unit is None and sitting.selection is not None and target.first == sitting.selection:
         target = _selected(sitting)
     if not inner and inserted.goes_on_with(text, target.unit):
@@ -436,6 +427,7 @@ def write_after(sitting: Sitting, target: Places) -> Done:
     example="add with kind regards at the end",
     group="revising",
     heard=2,
+    when=inserted.of_all_the_text,
 )
 def at_edge(
     sitting: Sitting, text: tuple[str, ...], edge: str = "end", again: bool | None = None
@@ -468,6 +460,25 @@ def at_edge(
     if edge == "end" and sitting.caret == at:
         after = replace(after, caret=after.document.end)
     return Done(after, f"put {quoted(wrote.text)} at the {edge}")
+
+
+@command(
+    *each(
+        inserted.in_what_is_selected,
+        "{inner:opening} {target:that_alone} with {text:words}",
+        "<put> {text:words} (at | on | to) {inner} of {target:that_alone}",
+        "<put> {text:words} (at | on | to) {inner:of_it}",
+        "<put> {text:words} {inner:in_front}",
+    ),
+    example="put luckily in front",
+    group="revising",
+    heard=0,
+)
+def insert_at_its_edge(
+    sitting: Sitting, text: tuple[str, ...], target: Places | None = None, inner: bool = False
+) -> Done | Refusal:
+    """Put words in at the start or end of what is selected."""
+    return insert_inside(sitting, text, target or _selected(sitting), inner)
 
 
 def _ended(sitting: Sitting, held: Range, words: Sequence[str], mark: str) -> Done:

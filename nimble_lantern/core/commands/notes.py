@@ -334,7 +334,8 @@ def list_notes(sitting: Sitting) -> Done | Refusal:
 
 
 @command(
-    "find the note (about | with | that says | that mentions | on | saying) {text:words}",
+    "(find | look for) the note (about | with | that says | that mentions | on | saying)"
+    " {text:words} [in it]",
     "(which | what) [of (the | my)] (note | notes | comment | comments) (was | is) (it | that)"
     " (that (mentions | mentioned | says | said | is about | was about) | about | with)"
     " {text:words}",

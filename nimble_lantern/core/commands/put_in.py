@@ -96,8 +96,14 @@ def told_column(
     if old:
         return old_in_row(sitting, table, row, old)
     r, kind = row_named(sitting, table, row), kind_of(text)
-    if r is None or not kind:
+    if r is None:
         return None
+    if kind in ("", "name"):
+        # A name, where one column holds names: "ruth down for monday".
+        held = columns_of(sitting.document, table)
+        people = [c for c in range(1, table.columns) if "name" in held[c].kinds]
+        may = [c for c in people if held[c].may_say(text)]
+        return may[0] if len(may) == 1 == len(people) else None
     said = [sitting.document.blocks[table.cell(r, c)].text for c in range(table.columns)]
     alike = [c for c in range(1, len(said)) if kind_of(tuple(said[c].lower().split())) == kind]
     return alike[0] if len(alike) == 1 else None
@@ -158,6 +164,15 @@ OF_A_CELL = (
     "[the] {column:words} (for | of | in | on | at) {row:words} <shall> (be | say) {text:words}",
 )
 """How words are put into the cell of a row and a column that are named."""
+OF_A_DAY = (
+    "(put | have) {text:words} [down] (for | on) [the] {row:words}",
+    "give {text:words} the {row:words}",
+    "on [the] {row:words} (it should be | it is | it's | it will be | put | have) {text:words}",
+    "[the] {row:words} (should be | goes to | is for | is going to be) {text:words}",
+    "[the] {row:words} is now {text:words}",
+    "[the] {row:words} is {text:words} now",
+)
+"""Who or what stands in a row: of its day, where one cell is of that kind."""
 OF_A_CELL_TOGETHER = (
     "(put | write | enter | set | add) {text:words} (in | into | for | at | under | on | down for)"
     " [the] {row:words} {column:words} [(cell | box | slot | square | space)]",

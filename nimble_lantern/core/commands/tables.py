@@ -502,7 +502,9 @@ CATALOGUE.table(
 
 
 @command(
-    "(make | turn | change | convert | put) (the | this) table [back] [(into | in | to)] {listed}",
+    "(make | turn | change | convert | put) (the | this | that) table [back] [(into | in | to)]"
+    " {listed}",
+    "(make | create) {listed} [out] (of | from) (the | this | that) table",
     Way("(the | this) table (as | into) {listed}", when=there_is),
     "(<undress> | undo) the table (and | but) (leave | keep) the (words | text)",
     "take (the | this) table [(lines | grid | borders | frame | rules)] (away | off | out) (and |"
@@ -556,8 +558,7 @@ def to_text(sitting: Sitting, table: Table, listed: str = "") -> Done | Refusal:
     Way("[the] {row:words} {column:words} (is | are) [now] {text:words}", when=put_in.of_its_kind),
     Way("[the] {row:words} (has | have | is | are | gets | takes | needs | pays | costs | cost)"
         " {text:words} not {old:words}", when=put_in.row_says_the_old),
-    *each(put_in.for_one_cell, "put {text:words} down for [the] {row:words}",
-            "[the] {row:words} is now {text:words}", "[the] {row:words} is {text:words} now"),
+    *each(put_in.for_one_cell, *put_in.OF_A_DAY),
     *each(put_in.says_the_old,
             "[the] {row:words} [(has | have | is | are | gets | takes | needs | pays)]"
             " {column:words} {text:words} not {old:words}",
@@ -586,10 +587,8 @@ def put(
     if row:
         text, old = put_in.without_alike(text, old)
         r, c = put_in.row_and_column(sitting, table, row, column)
-        if not column:
-            c = put_in.told_column(sitting, table, row, text, old)
-        places = r, c
-        rows, columns = (-1 if n is None else n + 1 for n in places)
+        c = c if column else put_in.told_column(sitting, table, row, text, old)
+        rows, columns = (-1 if n is None else n + 1 for n in (r, c))
     if crossed is not None:
         cell = sitting.document.blocks[crossed.first.start.block].cell
         assert cell is not None

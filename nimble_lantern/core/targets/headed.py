@@ -344,6 +344,7 @@ def _in_a_corner(cell: CellAt) -> CellAt:
     return cell
 
 
+@rule("target", "[the cell in] column {a:number} (of | in) row {b:number}", heard=False)
 @rule("target", "[the cell (in | at)] column {a:number} [and] row {b:number}", heard=False)
 @rule("target", "[the cell in] [the] {a:position} column [and] [the] {b:position} row", heard=False)
 def _cell_of_column(a: int, b: int) -> CellAt:

@@ -107,6 +107,16 @@ def _on_the_right(unit: Unit) -> Units:
     return Units(unit, Order.LAST if unit is Unit.COLUMN else Order.NEXT)
 
 
+@rule("part", "[the] (right hand | rightmost | far right) {unit}", heard=False)
+def _rightmost(unit: Unit) -> Units | None:
+    return Units(unit, Order.LAST) if unit is Unit.COLUMN else None
+
+
+@rule("part", "[the] (left hand | leftmost | far left) {unit}", heard=False)
+def _leftmost(unit: Unit) -> Units | None:
+    return Units(unit, Order.FIRST) if unit is Unit.COLUMN else None
+
+
 @rule("part", "[the] {unit} on (the | my) [far] left", heard=False)
 def _on_the_left(unit: Unit) -> Units:
     return Units(unit, Order.FIRST if unit is Unit.COLUMN else Order.LAST)

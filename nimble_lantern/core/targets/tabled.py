@@ -50,7 +50,12 @@ def _says(texts: Sequence[str], words: tuple[str, ...]) -> int | None:
 def singular(words: tuple[str, ...]) -> tuple[str, ...]:
     """Words with the last one as one of its kind: "prices" as "price"."""
     plural = bool(words) and names_several(words[-1])
+    if plural and words[-1].endswith(_AFTER_A_HISS):
+        return (*words[:-1], words[-1][:-2])  # "buses"
     return (*words[:-1], words[-1][:-1]) if plural else words
+
+
+_AFTER_A_HISS = ("uses", "sses", "xes", "ches", "shes")
 
 
 def names_several(word: str) -> bool:

@@ -41,6 +41,9 @@ from nimble_lantern.core.targets.names import look_up
     " {text:words} (that i fill in | to fill in | to be filled in | for me to fill in)",
     "{target} as a (blank | gap | field) [(called | named | for)] {text:name_given}",
     "make {target} a blank",
+    "(turn | change) {target} into a (blank | gap | field)",
+    "(make | create) a (blank | gap | field) (out of | from) {target}",
+    "{target} <shall> be a (blank | gap | field)",
     "(make | create) a (blank | gap | field) (called | named) {text:words} (out of | from)"
     " {target}",
     "(make | create) a (blank | gap | field) (out of | from) {target} (called | named | and call"

@@ -26,7 +26,8 @@ from nimble_lantern.core.targets.model import Places, That, Words
 from nimble_lantern.core.targets.resolve import resolve
 
 _NAME_OF_IT = (
-    "([the] (document | letter | document's | letter's | page's) name | the name of (the | this)"
+    "([the] (document | letter | document's | letter's | page's) (name | title) | the (name |"
+    " title) of (the | this)"
     " (document | letter | page | list | notice))"
 )
 CATALOGUE.table(
@@ -235,8 +236,10 @@ def moment_beside(
 def moment_within(
     sitting: Sitting, moment: str, target: Places, side: str = "after"
 ) -> Done | Refusal:
-    """Write today's date or the time at the end of a part, or beside words.  The writing place
-    stays."""
+    """Write today's date or the time at the end of a part, or beside words.
+
+    The writing place stays.
+    """
     words = _told(sitting, moment)
     if isinstance(words, Refusal):
         return words

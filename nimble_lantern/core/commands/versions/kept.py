@@ -123,6 +123,8 @@ def _versions_are_shown(sitting: Sitting, parse: Parse) -> bool:
     " | page)) [just] [as it (is | stands)] [now] (as [the] [version] | under the name [of])"
     " [the] {text:draft_name}",
     "let this version be [the] {text:draft_name}",
+    "(keep | save | store | remember) what i have [got] [(now | so far | here)] as [the] [version]"
+    " {text:words}",
     "this is [the] {text:draft_name} (remember | keep | save) it",
     "(keep | leave | save) (this | it | that) [just] as it (is | stands) [now] and (call | name) it"
     " {text:words}",
