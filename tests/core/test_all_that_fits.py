@@ -147,3 +147,47 @@ class Listed(AtWork):
         self.has(SONGS, "put honey before sugar on the list", "- milk\n- honey\n- sugar")
         self.has(SONGS, "put brown before sugar", "- brown sugar")
         self.refused(SONGS, "add honey as the ninth item")
+
+
+CLUB = (
+    "# Boat club\n\n## Boats\n\nPetrel needs a new oar. Tom will buy it before 9 May.\n\n## Money"
+    "\n\nThe rent of £60 is due. Olga pays it.\n\n## Next\n\n1. Choose a date\n2. Paint the shed\n\n"
+    "The race is on 14 June at the quay."
+)
+ROTA = (
+    "| Date | Driver | Bus |\n|---|---|---|\n| 20 March | Ruth | Blue |\n| 3 March | Novak | Red |"
+    "\n\nRuth cannot drive on Fridays."
+)
+
+
+class Headed(AtWork):
+    def test_headings_have_other_names(self) -> None:
+        for said in ("rename money to accounts", "call the money heading accounts"):
+            self.has(CLUB, said, "## Accounts\n\nThe rent")
+        self.has(CLUB, "add a section called weather before money", "## Weather\n\n## Money")
+
+    def test_they_change_places_with_what_is_below_them(self) -> None:
+        self.has(CLUB, "swap boats and money", "## Money\n\nThe rent", "## Boats\n\nPetrel")
+
+
+class Told(AtWork):
+    def test_the_price_of_what_is_named(self) -> None:
+        self.has(CLUB, "change the rent to sixty five pounds", "The rent of £65 is due.")
+
+    def test_the_day_of_a_date(self) -> None:
+        self.has(CLUB, "the race is on the twenty first not the fourteenth", "is on 21 June at")
+        self.has(CLUB, "bold all the dates", "before **9 May**.", "on **14 June** at", "a date\n")
+
+    def test_who_stands_in_the_row_of_a_day(self) -> None:
+        for said in (
+            "put ida down for the third of march",
+            "give ida the third of march",
+            "on the third of march it should be ida",
+        ):
+            self.has(ROTA, said, "| 3 March | Ida | Red |")
+        self.stays(ROTA, "on monday it should be dry", "put the bus on monday")
+
+    def test_columns(self) -> None:
+        self.has(ROTA, "take off the right hand column", "| Date | Driver |\n")
+        self.has(ROTA, "bus should come before the driver column", "| Date | Bus | Driver |")
+        self.has(ROTA, "make paragraphs out of the table", "Date")

@@ -128,8 +128,9 @@ def columns_of(document: Document, table: Table) -> tuple[Column, ...]:
         kinds = Counter(_kind(words) for words in says)
         usual = frozenset(k for k, count in kinds.items() if k and count * 2 > len(says))
         told = OF_A_HEADING.get(document.blocks[table.cell(0, c)].text.lower(), frozenset())
-        if not says or usual & told:
-            # Nothing stands in it yet, or the heading tells of more: "8" below "time".
+        if not says or usual & told or not usual and "name" in told:
+            # Nothing stands in it yet, or the heading tells of more: "8" below "time", and names
+            # that nobody knows below "driver".
             usual |= told
         found.append(Column(frozenset(says), usual))
     return tuple(found)

@@ -324,12 +324,6 @@ def in_what_is_selected(sitting: Sitting, parse: Parse) -> bool:
     return sitting.selection is not None and sitting.fresh and plain_words(sitting, parse)
 
 
-def of_all_the_text(sitting: Sitting, parse: Parse) -> bool:
-    """ "At the end" is that of the text, unless words are selected; a mark ends those."""
-    held = sitting.selection is not None and sitting.fresh
-    return not held or mark_named(bare_mark(tuple(parse.args.get("text", ())))) is not None
-
-
 def beside_a_run(sitting: Sitting, parse: Parse) -> bool:
     """ "Say hurt her wrist after fell on the step", where it says so."""
     target = parse.args.get("target")

@@ -427,16 +427,20 @@ def write_after(sitting: Sitting, target: Places) -> Done:
     example="add with kind regards at the end",
     group="revising",
     heard=2,
-    when=inserted.of_all_the_text,
 )
 def at_edge(
     sitting: Sitting, text: tuple[str, ...], edge: str = "end", again: bool | None = None
-) -> Done:
-    """Write words at the very start or end of the text; of two stops there, the new one stays."""
+) -> Done | Refusal:
+    """Write words at the very start or end of the text, or of what is selected.
+
+    Of two stops there, the new one stays.
+    """
     document = sitting.document
     mark = mark_named(tuple(bare_mark(text)))
-    if edge == "end" and mark is not None and sitting.selection is not None and sitting.fresh:
-        return _ended(sitting, sitting.selection, bare_mark(text), mark.text)
+    if sitting.selection is not None and sitting.fresh and again is None:
+        if edge == "end" and mark is not None:
+            return _ended(sitting, sitting.selection, bare_mark(text), mark.text)
+        return insert_inside(sitting, text, _selected(sitting), edge == "start")
     at = document.end if edge == "end" else document.whole.start
     words = text[:-1] if text[-1:] == ("instead",) else text
     stands = places(document, words) if len(words) > 1 else []
@@ -467,7 +471,7 @@ def at_edge(
         inserted.in_what_is_selected,
         "{inner:opening} {target:that_alone} with {text:words}",
         "<put> {text:words} (at | on | to) {inner} of {target:that_alone}",
-        "<put> {text:words} (at | on | to) {inner:of_it}",
+        "<put> {text:words} (on | to) {inner:of_it}",
         "<put> {text:words} {inner:in_front}",
     ),
     example="put luckily in front",

@@ -124,3 +124,32 @@ class Marked(Written):
             },
             auto=True,
         )
+
+
+class Clocks(Written):
+    def test_minutes_in_words_with_an_hour_in_words(self) -> None:
+        self.written(
+            {
+                "it is twenty five past nine full stop": "It is twenty-five past nine.",
+                "it is twenty five to ten full stop": "It is twenty-five to ten.",
+                "it was ten to nine full stop": "It was ten to nine.",
+                "add twenty five to ten full stop": "Add 25 to 10.",
+                "from twenty five to thirty people came full stop": "From 25 to 30 people came.",
+            }
+        )
+
+    def test_heat(self) -> None:
+        self.written({"heat it to two hundred degrees c full stop": "Heat it to 200°C."})
+
+
+class Rulers(Written):
+    def test_their_numbers_have_capitals(self) -> None:
+        self.written(
+            {
+                "henry the eighth had six wives full stop": "Henry the Eighth had six wives.",
+                "elizabeth the first full stop": "Elizabeth the First.",
+                "pope john the twenty third full stop": "Pope John the Twenty-third.",
+                "charles the second time full stop": "Charles the second time.",
+                "mary the first to come": "Mary the first to come",
+            }
+        )
