@@ -151,8 +151,8 @@ class Listed(AtWork):
 
 CLUB = (
     "# Boat club\n\n## Boats\n\nPetrel needs a new oar. Tom will buy it before 9 May.\n\n## Money"
-    "\n\nThe rent of £60 is due. Olga pays it.\n\n## Next\n\n1. Choose a date\n2. Paint the shed\n\n"
-    "The race is on 14 June at the quay."
+    "\n\nThe rent of £60 is due. Olga pays it.\n\n## Next\n\n1. Choose a date\n2. Paint the shed"
+    "\n\nThe race is on 14 June at the quay."
 )
 ROTA = (
     "| Date | Driver | Bus |\n|---|---|---|\n| 20 March | Ruth | Blue |\n| 3 March | Novak | Red |"

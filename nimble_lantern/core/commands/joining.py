@@ -97,6 +97,8 @@ def _of_two(sitting: Sitting, parse: Parse) -> bool:
         return False  # their columns change places
     if isinstance(a, Words) and isinstance(b, Crossing) and b.owned:
         return False  # "the cook and the cleaner in week two" are cells of one row
+    if isinstance(a, Crossing) and not isinstance(b, Crossing):
+        return False  # "the drivers of monday and friday" are two cells
     return not isinstance(target, Words) or "and" in target.words
 
 
