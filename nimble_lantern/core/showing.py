@@ -178,8 +178,28 @@ def rows(sitting: Sitting, top: int, room: float) -> list[Row]:
         opens = any(part.opens for part in parts)
         notes = tuple(n for n, p in noted if _stands(p, held))
         places = tuple(name for name, p in named if _stands(p, held))
-        found.append(Row(number, height, number == here, opens, parts, notes, places))
+        side = _side_by_side(sitting, parts)
+        found.append(Row(number, height, number == here, opens, side, notes, places))
     return found
+
+
+def _side_by_side(sitting: Sitting, parts: tuple[Part, ...]) -> tuple[Part, ...]:
+    """The parts of a line with the cells of its row that have no more to say there: each stands
+    below its own heading."""
+    blocks = sitting.document.blocks
+    cell = blocks[parts[0].block].cell if parts else None
+    if cell is None:
+        return parts
+    there = {part.block: part for part in parts}
+    found, b = [], parts[0].block - cell.column
+    while b < len(blocks) and (other := blocks[b].cell) and other[:2] == cell[:2]:
+        end = len(blocks[b].text)
+        part = there.get(b) or replace(
+            _part(sitting, b, Line(end, end, 0.0, 0.0), None, [], [], []), opens=False
+        )
+        found.append(part)
+        b += 1
+    return tuple(found)
 
 
 def _stands(p: Position, held: Sequence[tuple[int, Line]]) -> bool:
@@ -220,7 +240,8 @@ def printed_rows(document: Document, text_size: str, sheet: Sequence[PrintedLine
     for line in sheet:
         parts = tuple(_part(sitting, b, held, None, [], [], []) for b, held in line.parts)
         opens = any(part.opens for part in parts)
-        found.append(Row(line.number, line.height, False, opens, parts))
+        side = _side_by_side(sitting, parts)
+        found.append(Row(line.number, line.height, False, opens, side))
     return found
 
 

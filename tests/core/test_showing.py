@@ -162,3 +162,15 @@ class Hints(DeskCase):
         desk = self.desk()
         for view in ("shelf", "settings", "commands"):
             self.assertIn("back to the desk", hints(replace(desk.sitting, view=View(view))))
+
+
+class LongCells(DeskCase):
+    def test_each_stands_below_its_own_heading(self) -> None:
+        words = "the old north jetty behind the long shed by the gate at the quay " * 2
+        desk = self.desk(f"| Boat | Berth |\n|---|---|\n| Petrel | {words.strip()} |\n")
+        shown = rows(desk.sitting, 1, 600)
+        grid = [row for row in shown if row.kind == "cell"]
+        self.assertGreater(len(grid), 2)
+        for row in grid:
+            self.assertEqual([part.block % 2 for part in row.parts], [0, 1])
+        self.assertEqual("".join(s.text for s in grid[2].parts[0].segments), "")

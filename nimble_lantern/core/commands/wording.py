@@ -43,6 +43,7 @@ def many(count: int, noun: str) -> str:
 
 def named(document: Document, ranges: Sequence[Range]) -> str:
     """What ranges are, for the trail: the words, or how many places."""
+    ranges = [r for r in ranges if not r.empty] or ranges  # a cell may be
     if len(ranges) == 1:
         return quoted(document.text(ranges[0]))
     first, *others = (quoted(document.text(r)) for r in ranges[:_MOST_PLACES])

@@ -27,6 +27,7 @@ _NO_NAME = (
 _NOT_FIRST = _NO_NAME | PREPOSITIONS
 _EVERYDAY = frozenset(("place",))
 """Nouns that letters have as well: "remove the place mats" asks for nothing where none is."""
+_PLAIN = frozenset("add bring drop get give open put read show take throw".split())
 _VERBS = frozenset(
     "add bring call change compare delete discard drop edit fetch forget get give go insert open"
     " paste preview put read remove rename restore say scrap show take throw unname use".split()
@@ -45,7 +46,10 @@ def of_nothing_there(
     for verdict, named in _naming(missed):
         kind = CATALOGUE.named[named.kind]
         assert isinstance(verdict.refusal, Missing)
-        nouns = frozenset(kind.nouns) - (_EVERYDAY if not kind.of(sitting) else frozenset())
+        none = not kind.of(sitting)
+        nouns = frozenset(kind.nouns) - (_EVERYDAY if none else frozenset())
+        if none and words[0] in _PLAIN and _CALLED.isdisjoint(words):
+            continue  # "put the passage lights on"
         if not _is_named(kind, nouns, tuple(words), named.words):
             continue
         if verdict.refusal.names:

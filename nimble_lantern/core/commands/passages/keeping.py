@@ -26,7 +26,7 @@ from nimble_lantern.core.composing.placing import manner_of
 from nimble_lantern.core.composing.storing import as_blocks, within_line
 from nimble_lantern.core.document.model import Format, Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Way, command, each
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.reviewing.passages import (
     Passage,
     filled,
@@ -52,6 +52,11 @@ CATALOGUE.table(
     },
 )
 MOST_SHOWN = 200
+
+
+def _there_or_named(sitting: Sitting, parse: Parse) -> bool:
+    """Where none is kept, "insert the passage sign off" asks for one all the same."""
+    return bool(sitting.passages) or "passage {passage}" in parse.pattern
 
 
 def put_passage(sitting: Sitting, passage: Passage, alone: bool = False) -> Done:
@@ -125,7 +130,7 @@ def put_passage(sitting: Sitting, passage: Passage, alone: bool = False) -> Done
     heard=3,
     example="insert sign off",
     group="writing",
-    when=lambda sitting, parse: bool(sitting.passages),
+    when=_there_or_named,
 )
 def call(
     sitting: Sitting, passage: str | None = None, number: int | None = None, edge: str = ""
