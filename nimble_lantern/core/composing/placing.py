@@ -32,7 +32,7 @@ from nimble_lantern.core.writing.capitals import AsHeard, capitalised
 from nimble_lantern.core.writing.cardinals import cardinal
 from nimble_lantern.core.writing.lexer import Manner, mark_named
 from nimble_lantern.core.writing.masking import masked
-from nimble_lantern.core.writing.persons import Regnal, a_full_name
+from nimble_lantern.core.writing.persons import a_full_name
 from nimble_lantern.core.writing.writer import Break, Place, Written
 
 _CONTEXT = 240
@@ -101,14 +101,10 @@ def manner_of(sitting: Sitting, left: str) -> Manner:
             sitting.word_book,
             sitting.names.follow(sitting.document.blocks),
             AsHeard(sitting.heard_names),
-            _REGNAL,
         ),
         tuple(left.lower().split()[-2:]),
         masked if settings.masking else None,
     )
-
-
-_REGNAL = Regnal()
 
 
 def manner_for(sitting: Sitting, place: Place, words: Sequence[str]) -> Manner:

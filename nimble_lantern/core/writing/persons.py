@@ -32,7 +32,6 @@ from nimble_lantern.core.lexicon.names import (
     WHOSE_NAME,
 )
 from nimble_lantern.core.lexicon.sentences import SAYING, VERBS
-from nimble_lantern.core.writing.cardinals import ordinal
 from nimble_lantern.core.writing.spelling import spelled
 
 _COMMON, _LIKE_VERBS, _RARE = 5.2, 4.0, 3.3
@@ -206,30 +205,3 @@ def may_sign(words: Sequence[str]) -> bool:
 
 _NO_NAME = (VERBS | SUBJECT_PRONOUNS | {"not"}) - GIVEN
 ALSO_NAMES = ALSO_GIVEN | {"will"}
-
-
-_RULERS = frozenset(
-    "alexander anne catherine charles christian constantine edward elizabeth francis frederick"
-    " george gustav harald haakon henry ivan james john leo louis margaret mary nicholas olav paul"
-    " peter philip pius richard robert victor william".split()
-)
-_MOST_OF_A_NAME = 30
-_GOES_ON = AUXILIARIES | PREPOSITIONS | VERBS | LITTLE | {"full", "comma", "question", "semicolon"}
-_GOES_ON -= {"to"}  # "mary the first to come"
-
-
-class Regnal:
-    """Rulers and their numbers, which have capitals: "Henry the Eighth" (New Hart's Rules, 6.4)."""
-
-    def match(self, words: Sequence[str], i: int) -> tuple[int, str] | None:
-        """(how many words, as written) of such a name at `i`; "charles the second time" is none."""
-        if words[i] not in _RULERS or list(words[i + 1 : i + 2]) != ["the"]:
-            return None
-        said = ordinal(words, i + 2) if i + 2 < len(words) else None
-        if said is None or said[0] > _MOST_OF_A_NAME:
-            return None
-        end = said[1]
-        if end < len(words) and words[end] not in _GOES_ON:
-            return None
-        number = "-".join(words[i + 2 : end])
-        return end - i, f"{words[i].capitalize()} the {number.capitalize()}"

@@ -140,16 +140,3 @@ class Clocks(Written):
 
     def test_heat(self) -> None:
         self.written({"heat it to two hundred degrees c full stop": "Heat it to 200°C."})
-
-
-class Rulers(Written):
-    def test_their_numbers_have_capitals(self) -> None:
-        self.written(
-            {
-                "henry the eighth had six wives full stop": "Henry the Eighth had six wives.",
-                "elizabeth the first full stop": "Elizabeth the First.",
-                "pope john the twenty third full stop": "Pope John the Twenty-third.",
-                "charles the second time full stop": "Charles the second time.",
-                "mary the first to come": "Mary the first to come",
-            }
-        )
