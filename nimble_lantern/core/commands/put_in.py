@@ -98,12 +98,14 @@ def told_column(
     r, kind = row_named(sitting, table, row), kind_of(text)
     if r is None:
         return None
-    if kind in ("", "name"):
-        # A name, where one column holds names: "ruth down for monday".
-        held = columns_of(sitting.document, table)
+    held = columns_of(sitting.document, table)
+    if kind in ("", "name") and held[0].kinds & {"day", "date"}:
+        # A name, where one column holds names and the rows are days: "ruth down for monday".
         people = [c for c in range(1, table.columns) if "name" in held[c].kinds]
         may = [c for c in people if held[c].may_say(text)]
         return may[0] if len(may) == 1 == len(people) else None
+    if not kind:
+        return None
     said = [sitting.document.blocks[table.cell(r, c)].text for c in range(table.columns)]
     alike = [c for c in range(1, len(said)) if kind_of(tuple(said[c].lower().split())) == kind]
     return alike[0] if len(alike) == 1 else None
@@ -117,6 +119,15 @@ def for_one_cell(sitting: Sitting, parse: Parse) -> bool:
     if kind_of(text) == "number" and not in_table(sitting, parse):
         return False
     return not isinstance(table, Refusal) and told_column(sitting, table, row, text, ()) is not None
+
+
+def of_a_day(sitting: Sitting, parse: Parse) -> bool:
+    """ "Give ida the third of march", where the rows are days; "osric should be nell" is of two."""
+    table = here(sitting)
+    if isinstance(table, Refusal):
+        return False
+    days = columns_of(sitting.document, table)[0].kinds & {"day", "date"}
+    return bool(days) and for_one_cell(sitting, parse)
 
 
 def row_says_the_old(sitting: Sitting, parse: Parse) -> bool:
@@ -164,13 +175,16 @@ OF_A_CELL = (
     "[the] {column:words} (for | of | in | on | at) {row:words} <shall> (be | say) {text:words}",
 )
 """How words are put into the cell of a row and a column that are named."""
+OF_A_ROW = (
+    "put {text:words} down for [the] {row:words}",
+    "[the] {row:words} is now {text:words}",
+    "[the] {row:words} is {text:words} now",
+)
 OF_A_DAY = (
-    "(put | have) {text:words} [down] (for | on) [the] {row:words}",
+    "(put | have) {text:words} (for | on | down on) [the] {row:words}",
     "give {text:words} the {row:words}",
     "on [the] {row:words} (it should be | it is | it's | it will be | put | have) {text:words}",
     "[the] {row:words} (should be | goes to | is for | is going to be) {text:words}",
-    "[the] {row:words} is now {text:words}",
-    "[the] {row:words} is {text:words} now",
 )
 """Who or what stands in a row: of its day, where one cell is of that kind."""
 OF_A_CELL_TOGETHER = (

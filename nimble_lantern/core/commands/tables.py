@@ -558,7 +558,7 @@ def to_text(sitting: Sitting, table: Table, listed: str = "") -> Done | Refusal:
     Way("[the] {row:words} {column:words} (is | are) [now] {text:words}", when=put_in.of_its_kind),
     Way("[the] {row:words} (has | have | is | are | gets | takes | needs | pays | costs | cost)"
         " {text:words} not {old:words}", when=put_in.row_says_the_old),
-    *each(put_in.for_one_cell, *put_in.OF_A_DAY),
+    *each(put_in.for_one_cell, *put_in.OF_A_ROW), *each(put_in.of_a_day, *put_in.OF_A_DAY),
     *each(put_in.says_the_old,
             "[the] {row:words} [(has | have | is | are | gets | takes | needs | pays)]"
             " {column:words} {text:words} not {old:words}",
