@@ -187,6 +187,9 @@ class Told(AtWork):
             self.has(ROTA, said, "| 3 March | Ida | Red |")
         self.stays(ROTA, "on monday it should be dry", "put the bus on monday")
 
+    def test_what_ends_in_a_cell_is_no_fault(self) -> None:
+        self.has(ROTA, "delete everything up to novak", "|  | Novak | Red |", "Ruth cannot drive")
+
     def test_columns(self) -> None:
         self.has(ROTA, "take off the right hand column", "| Date | Driver |\n")
         self.has(ROTA, "bus should come before the driver column", "| Date | Bus | Driver |")

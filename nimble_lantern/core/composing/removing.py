@@ -98,6 +98,8 @@ def _removal(document: Document, r: Range, blocks: bool, caret: int, begin: bool
 def _begun(document: Document, gone: Range) -> Edit:
     """The capital of the word that begins a sentence when the words before it, which did, go."""
     (b1, o1), (b2, o2) = gone
+    if b1 != b2 and any(block.cell for block in document.blocks[b1 : b2 + 1]):
+        return Edit()  # nothing is joined across the edge of a cell
     block, rest = document.blocks[b1], document.blocks[b2].text[o2:]
     gap = len(rest) - len(rest.lstrip(" "))
     began = next((c for c in block.text[o1 : o2 if b1 == b2 else None] if c.isalpha()), "")
