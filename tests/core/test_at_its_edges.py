@@ -18,6 +18,9 @@ class Held(AtWork):
         for said in ("put luckily in front", "start it with luckily"):
             self.has(PAGE, HELD + said, "letter. Luckily Ida met Tom")
 
+    def test_the_end_of_the_letter_is_not_its_own(self) -> None:
+        self.has(PAGE, HELD + "add thanks at the end of the letter", "forty pounds. Thanks")
+
     def test_marks_at_its_end(self) -> None:
         for said in ("end it with a question mark", "make it a question"):
             self.has(PAGE, HELD + said, "Tom at noon? The rest", "forty pounds.")

@@ -420,27 +420,16 @@ def write_after(sitting: Sitting, target: Places) -> Done:
         " {edge:docedge}",
         when=inserted.a_mark,
     ),
-    Way(
-        "[it <shall>] (end | finish | close) [(it | that | this)] (with | on) [(a | an)] {text}",
-        when=inserted.a_mark,
-    ),
-    example="add with kind regards at the end",
+    example="add with kind regards at the end of the letter",
     group="revising",
     heard=2,
 )
 def at_edge(
     sitting: Sitting, text: tuple[str, ...], edge: str = "end", again: bool | None = None
-) -> Done | Refusal:
-    """Write words at the very start or end of the text, or of what is selected.
-
-    Of two stops there, the new one stays.
-    """
+) -> Done:
+    """Write words at the very start or end of the text; of two stops there, the new one stays."""
     document = sitting.document
     mark = mark_named(tuple(bare_mark(text)))
-    if sitting.selection is not None and sitting.fresh and again is None:
-        if edge == "end" and mark is not None:
-            return _ended(sitting, sitting.selection, bare_mark(text), mark.text)
-        return insert_inside(sitting, text, _selected(sitting), edge == "start")
     at = document.end if edge == "end" else document.whole.start
     words = text[:-1] if text[-1:] == ("instead",) else text
     stands = places(document, words) if len(words) > 1 else []
@@ -471,7 +460,7 @@ def at_edge(
         inserted.in_what_is_selected,
         "{inner:opening} {target:that_alone} with {text:words}",
         "<put> {text:words} (at | on | to) {inner} of {target:that_alone}",
-        "<put> {text:words} (on | to) {inner:of_it}",
+        "<put> {text:words} (at | on | to) {inner:of_it}",
         "<put> {text:words} {inner:in_front}",
     ),
     example="put luckily in front",
@@ -483,6 +472,23 @@ def insert_at_its_edge(
 ) -> Done | Refusal:
     """Put words in at the start or end of what is selected."""
     return insert_inside(sitting, text, target or _selected(sitting), inner)
+
+
+@command(
+    Way(
+        "[it <shall>] (end | finish | close) [(it | that | this)] (with | on) [(a | an)] {text}",
+        when=inserted.a_mark,
+    ),
+    example="end it with a question mark",
+    group="revising",
+    heard=0,
+)
+def end_with(sitting: Sitting, text: tuple[str, ...]) -> Done:
+    """Put a mark at the end of what is selected, else of the text."""
+    mark = mark_named(tuple(bare_mark(text)))
+    if mark is None or sitting.selection is None or not sitting.fresh:
+        return at_edge(sitting, text)
+    return _ended(sitting, sitting.selection, bare_mark(text), mark.text)
 
 
 def _ended(sitting: Sitting, held: Range, words: Sequence[str], mark: str) -> Done:
