@@ -17,7 +17,7 @@ from nimble_lantern.core.commands.grid.spreading import (
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.kinds import Judged
-from nimble_lantern.core.lexicon.desk import COUNTED, SPOKEN_OF
+from nimble_lantern.core.lexicon.desk import COUNTED, SPOKEN_OF, TRADE_NOUNS
 from nimble_lantern.core.reading.addressing import Plainer, in_parts, reasoned, writes
 from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import INSIDE, apart
@@ -271,9 +271,11 @@ def _housed_as(sitting: Sitting, plain: Plainer) -> Verdict | None:
             done
             and parse
             and parse.command.traits.destructive
-            and _leaves_a_number(plain.words, said)
+            and (_leaves_a_number(plain.words, said) or _of_a_noun(parse))
         ):
-            continue  # "two row one delete" is no request to delete two rows
+            # "Two row one delete" is no request to delete two rows, nor "we don't need the words
+            # any more" one to delete "the words" of a sentence.
+            continue
         if done and parse and not parse.command.name.startswith(_OF_WORDS):
             return found
     return None
@@ -283,6 +285,12 @@ def _leaves_a_number(words: tuple[str, ...], said: tuple[str, ...]) -> bool:
     """Whether a number right behind a part's name was said that is none of the plain wording's."""
     behind = (w for before, w in pairwise(words) if before in COUNTED and cardinal((w,), 0))
     return any(w not in said for w in behind)
+
+
+def _of_a_noun(parse: Parse) -> bool:
+    """Whether words of the page are named by what parts of a page are called: "the words"."""
+    named = (v.words for v in parse.args.values() if isinstance(v, Words))
+    return any(TRADE_NOUNS.issuperset(w for w in words if w != "the") for words in named)
 
 
 _OF_WORDS = ("replacing.", "inserting.", "writing.")

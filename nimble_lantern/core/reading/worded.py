@@ -331,7 +331,7 @@ def _may_be_new(sitting: Sitting, words: Phrase) -> bool:
     return plain and not any(exact(sitting.document, (word,)) for word in words)
 
 
-_ANSWERS = (("yes",), ("no",))
+_ANSWERS = (("yes",), ("no",), ("any", "more"), ("any", "longer"))
 _NOT = (("instead", "of"), ("rather", "than"), ("and", "not"), ("not",), ("no", "longer"))
 _MOST_INSTEAD, _LONGEST_TOLD = 2, 9
 
