@@ -174,6 +174,10 @@ class Told(AtWork):
     def test_the_price_of_what_is_named(self) -> None:
         self.has(CLUB, "change the rent to sixty five pounds", "The rent of £65 is due.")
 
+    def test_what_stands_below_a_line_leaves_its_mark(self) -> None:
+        page = "Come soon.\n\nYours sincerely,\n\nOlga Penrose"
+        self.has(page, "remove what stands below yours sincerely", "Yours sincerely,")
+
     def test_the_day_of_a_date(self) -> None:
         self.has(CLUB, "the race is on the twenty first not the fourteenth", "is on 21 June at")
         self.has(CLUB, "bold all the dates", "before **9 May**.", "on **14 June** at", "a date\n")

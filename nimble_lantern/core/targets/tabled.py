@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.document import units
-from nimble_lantern.core.document.model import Block, Range
+from nimble_lantern.core.document.model import Block, Position, Range
 from nimble_lantern.core.document.tables import Table, tables
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
@@ -253,6 +253,15 @@ def _under(target: Under, view: View, near: bool) -> Answer:
         column = find(Tabled(Unit.COLUMN, target.goal.words, below=True), view, near)
         if isinstance(column, Places):
             return column
+    b, at = goal.ranges[-1].end
+    rest = view.document.blocks[b].text[at:]
+    if (
+        len(goal.ranges) == 1
+        and b + 1 < len(view.document.blocks)
+        and not any(c.isalnum() for c in rest)
+    ):
+        # Below "yours sincerely" stands a name, and no comma.
+        return Places((Range(Position(b + 1, 0), view.document.end),))
     return find(Beyond(target.goal, True), view, near)
 
 
