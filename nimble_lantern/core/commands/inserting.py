@@ -447,7 +447,7 @@ def at_edge(
     last = document.blocks[-1].text.rstrip()
     if edge == "end" and mark is not None and mark.text in _STOPS and last[-1:] in _STOPS:
         all_of_it = Range(document.whole.start, Position(at.block, len(last)))
-        return _ended(sitting, all_of_it, bare_mark(text), mark.text)
+        return ended_with(sitting, all_of_it, bare_mark(text), mark.text)
     wrote = compose(replace(sitting.about(()), insertion=at), bare_mark(text))
     after = replace(wrote.sitting, insertion=None)
     if edge == "end" and sitting.caret == at:
@@ -488,11 +488,11 @@ def end_with(sitting: Sitting, text: tuple[str, ...]) -> Done:
     mark = mark_named(tuple(bare_mark(text)))
     if mark is None or sitting.selection is None or not sitting.fresh:
         return at_edge(sitting, text)
-    return _ended(sitting, sitting.selection, bare_mark(text), mark.text)
+    return ended_with(sitting, sitting.selection, bare_mark(text), mark.text)
 
 
-def _ended(sitting: Sitting, held: Range, words: Sequence[str], mark: str) -> Done:
-    """What is selected with a mark at its end; of two stops there, the new one stays."""
+def ended_with(sitting: Sitting, held: Range, words: Sequence[str], mark: str) -> Done:
+    """A stretch of text with a mark at its end; of two stops there, the new one stays."""
     there = sitting.document.text(held)[-1:]
     if there == mark:
         return Done(sitting, f"it ends with {quoted(mark)} already")

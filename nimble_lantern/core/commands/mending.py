@@ -182,18 +182,17 @@ def _in_last_sentence(sitting: Sitting, said: tuple[str, ...]) -> list[Mend]:
 def _selected(sitting: Sitting, parse: Parse) -> bool:
     """Whether words are selected, of which "it" is said; a look's name is no word for it."""
     text = tuple(parse.args.get("text", ()))
-    plain = bool(text) and not set(text) & (TRADE_NOUNS | TRADE_VERBS)
-    plain = plain and not at_a_place(text) and not place_among(text)
-    return plain and sitting.selection is not None and sitting.fresh
+    plain = (TRADE_NOUNS | TRADE_VERBS).isdisjoint(text) and not at_a_place(text)
+    held = bool(text) and sitting.selection is not None and sitting.fresh
+    return held and plain and not place_among(text)
 
 
 def _as_many(sitting: Sitting, parse: Parse) -> bool:
     """ "Make that last song", where two words are selected; not "make it stand out a bit"."""
     if not _selected(sitting, parse) or sitting.selection is None:
         return False
-    if into_a_thing(sitting, parse):
-        return True
-    return sitting.document.count_words(sitting.selection) == len(parse.args["text"])
+    words = sitting.document.count_words(sitting.selection)
+    return into_a_thing(sitting, parse) or words == len(parse.args["text"])
 
 
 def _plainly_mends(sitting: Sitting, parse: Parse) -> bool:
@@ -220,8 +219,7 @@ def _last_word(sitting: Sitting) -> Range | None:
     last = sitting.trail[-1:]
     if len(sitting.that) != 1 or not last or last[0].read_as is not ReadAs.TEXT:
         return None
-    words = list(units.within(sitting.document, "word", sitting.that[0]))
-    return words[-1] if words else None
+    return next(reversed([*units.within(sitting.document, "word", sitting.that[0])]), None)
 
 
 def _like_the_last_word(sitting: Sitting, parse: Parse) -> bool:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from nimble_lantern.core.commands.inserting import ended_with
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.closing import goes_on_behind
 from nimble_lantern.core.document.edits import Edit, Splice
@@ -109,13 +110,7 @@ def _a_sentence_said(sitting: Sitting, parse: Parse) -> bool:
 def as_a_question(sitting: Sitting) -> Done:
     """End what was just said, or is selected, with a question mark."""
     held = sitting.selection if sitting.selection and sitting.fresh else sitting.that[-1]
-    b, at = held.end
-    text = sitting.document.blocks[b].text
-    closed = text[at - 1 : at] in tuple(_SWAPPED)
-    start = at - 1 if closed else at
-    end = start + (text[start : start + 1] in tuple(_SWAPPED))
-    after = sitting.edited(Edit((Splice(b, start, end, Piece("?")),)))
-    return Done(after, "it ends with a question mark")
+    return ended_with(sitting, held, ("question", "mark"), "?")
 
 
 _USE = "(put | use | write | have | i want | let's have)"

@@ -30,6 +30,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.letter import foot, greeting
 from nimble_lantern.core.targets.model import Places, Unit
+from nimble_lantern.core.writing.cardinals import in_words
 
 
 def paste_at(
@@ -153,7 +154,9 @@ def apart_from(target: Places) -> Refusal | None:
     """Refuses stretches in several places that are no whole lines: the first alone is not meant."""
     if len(target.ranges) < 2 or target.unit in WHOLE:
         return None
-    return Refusal(f"Those stand in {len(target.ranges)} places.", "", "Name one of them.")
+    return Refusal(
+        f"Those stand in {in_words(len(target.ranges))} places.", "", "Name one of them."
+    )
 
 
 def stands_alone(document: Document, target: Places) -> bool:
