@@ -10,6 +10,7 @@ from nimble_lantern.core.commands.instead import (
     becomes,
     by_letters,
     in_a_cell,
+    of_its_sort,
     words_there,
 )
 from nimble_lantern.core.document.model import Kind
@@ -70,6 +71,11 @@ def of_a_part(sitting: Sitting, parse: Parse) -> bool:
         return False
     told = isinstance(target, One) or isinstance(target, Units) and target.order is not Order.THIS
     return told and not whole and clause and not set(text[:1]) & SAID_OF_IT
+
+
+def of_a_part_or_sort(sitting: Sitting, parse: Parse) -> bool:
+    """The same, or what is called by its sort: "the date should be the tenth"."""
+    return of_its_sort(sitting, parse) or of_a_part(sitting, parse)
 
 
 def of_a_told_sentence(sitting: Sitting, parse: Parse) -> bool:

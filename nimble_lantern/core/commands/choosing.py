@@ -297,11 +297,11 @@ def cancel(sitting: Sitting) -> Done:
     when=_asks,
 )
 def yes(sitting: Sitting) -> Answer:
-    """Answer yes, where the desk asks whether to go on."""
+    """Answer yes, where the desk asks whether to go on, or whether the one thing is meant."""
     question = question_of(sitting)
     if isinstance(question, Refusal):
         return question
-    if not question.sure and not question.beside:
+    if not question.sure and not question.beside and len(question.options) > 1:
         return Refusal("That is not a yes or no.", "", "Say a number.")
     return answered(sitting, question, (0,))
 

@@ -12,6 +12,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, command, each
 from nimble_lantern.core.state import Done, Sitting, page_style
 from nimble_lantern.core.targets.finding import all_within
+from nimble_lantern.core.targets.letter import body
 from nimble_lantern.core.targets.model import Places, Unit
 
 CATALOGUE.table(
@@ -89,7 +90,9 @@ def parts(sitting: Sitting, unit: Unit, target: Places | None = None) -> Done | 
             return Done(sitting, f"{many(table.rows - 1, 'row')} below the headings")
         return Done(sitting, many(table.rows, "row"))
     scopes = [sitting.document.whole] if target is None else target.ranges
-    return Done(sitting, many(sum(len(all_within(unit, sitting, r)) for r in scopes), unit.value))
+    found = [r for scope in scopes for r in all_within(unit, sitting, scope)]
+    counted = body(sitting.document, found) if unit is Unit.PARAGRAPH else found
+    return Done(sitting, many(len(counted), unit.value))
 
 
 _WHOLE = "(it | this | that | the <writing>)"

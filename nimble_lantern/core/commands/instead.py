@@ -6,6 +6,7 @@ from collections.abc import Sequence
 
 from nimble_lantern.core.commands.columns import amount_of
 from nimble_lantern.core.commands.table_here import head_two, two_headings, two_rows
+from nimble_lantern.core.composing.redating import redated
 from nimble_lantern.core.composing.replacing import (
     STOPS,
     a_name,
@@ -26,7 +27,7 @@ from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import CLOSINGS, VERBS
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of, of_one_kind, on_another_day
-from nimble_lantern.core.targets.measures import names_a_sort
+from nimble_lantern.core.targets.measures import names_a_sort, of_sort
 from nimble_lantern.core.targets.model import (
     CellAt,
     Crossing,
@@ -173,6 +174,32 @@ def alike_or_a_cell(sitting: Sitting, parse: Parse) -> bool:
     return cell or of_an_amount(sitting, parse) or much_alike(sitting, parse)
 
 
+def alike_or_of_its_sort(sitting: Sitting, parse: Parse) -> bool:
+    """The same, or what its sort is told by: "make the year eighteen ninety three"."""
+    return of_its_sort(sitting, parse) or alike_or_a_cell(sitting, parse)
+
+
+def of_its_sort(sitting: Sitting, parse: Parse) -> bool:
+    """ "The date ... the ninth of november": what is called by its sort, and another of it."""
+    target, (old, new) = parse.args.get("target"), _said(parse)
+    if not isinstance(target, Words) or not names_a_sort(("the", *old)):
+        return False
+    there = of_sort(sitting.document, ("the", *old))
+    was = "1 May 2000" if old == ("year",) else sitting.document.text(there[0]) if there else ""
+    redates = len(there) == 1 and redated(sitting, was, new)
+    return bool(there) and (kind_of(new) in _TOLD_BY.get(old, ()) or bool(redates))
+
+
+_TOLD_BY = {
+    ("date",): ("date", "place"),
+    ("year",): ("number",),
+    ("time",): ("clock",),
+    ("price",): ("number",),
+    ("sum",): ("number",),
+    ("amount",): ("number",),
+}
+
+
 def one_for_one(sitting: Sitting, parse: Parse) -> bool:
     """ "Make chair a bench" leaves the article away; "make the word dog a big cat" does not."""
     return len(parse.args.get("text", ())) == 1 and alike_or_a_cell(sitting, parse)
@@ -189,7 +216,7 @@ def said_to_be_wrong(sitting: Sitting, parse: Parse) -> bool:
     """ "The stare is wrong i meant the stair": a part, words alike, or such as sound alike."""
     old, new = _said(parse)
     sounds = bool(old) and phrase_key(" ".join(old)) == phrase_key(" ".join(_bare(new)))
-    return sounds or alike_or_a_part(sitting, parse)
+    return sounds or of_its_sort(sitting, parse) or alike_or_a_part(sitting, parse)
 
 
 def alike_or_a_part(sitting: Sitting, parse: Parse) -> bool:
@@ -272,7 +299,7 @@ def no_sentence(sitting: Sitting, parse: Parse) -> bool:
         return False  # "swap minutes with ready" is of their columns
     if not isinstance(target, Words):
         return True
-    if names_a_sort(target.words) and not kind_of(text):
+    if names_a_sort(target.words) and not kind_of(text) and not of_its_sort(sitting, parse):
         return False  # "correct the price by friday"
     stopped = len(text) > 2 and any(text[-len(stop) :] == stop for stop in STOPS)
     thing = target.words[:1] in (("the",), ("a",), ("an",))

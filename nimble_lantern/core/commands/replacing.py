@@ -11,6 +11,7 @@ from nimble_lantern.core.commands.mending import mended
 from nimble_lantern.core.commands.table_here import fits_the_cell
 from nimble_lantern.core.commands.wording import many, near, quoted
 from nimble_lantern.core.composing.closing import CLOSING, goes_on_behind
+from nimble_lantern.core.composing.redating import redated, with_its_year
 from nimble_lantern.core.composing.replacing import (
     but_what_is_counted,
     replace_many,
@@ -215,7 +216,7 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
     Way("not {target} but {text}", when=instead.alike_and_there),
     Way("not {target} {text}", when=instead.not_this),
     Way("rather than {target} (write | put | say | have) {text}", when=instead.alike_and_there),
-    Way("(make | turn) {target} {text}", when=instead.alike_or_a_cell),
+    Way("(make | turn) {target} {text}", when=instead.alike_or_of_its_sort),
     Way("(make | turn) {target} (a | an) {text}", when=instead.one_for_one),
     Way("(let | could | can) {target} (be | become) {text}", when=instead.much_alike),
     Way(
@@ -382,6 +383,10 @@ def replace_with(
             return mended(sitting, found[0].range, found[0].words)
     if sure is None and _of_much(sitting, target, text):
         return _whether(sitting, target, text, "all of it")
+    if len(target.ranges) == 1 and not exactly:
+        dated = with_its_year(sitting.document, target.first)
+        if (date := redated(sitting, sitting.document.text(dated), text)) is not None:
+            target, text, exactly = replace(target, ranges=(dated,), unit=None), (date,), True
     old = sitting.document.text(target.first)
     text = on_another_day(text, target.heard.split()) or text
     text, ranges = _in_number(text, target.heard, old), target.ranges
@@ -454,7 +459,7 @@ def fuller(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
 
 
 @command(
-    Way("{target} <shall> (become | be) {text}", when=becoming.of_a_part),
+    Way("{target} <shall> (become | be) {text}", when=becoming.of_a_part_or_sort),
     Way("make {target} [(be | into)] {text}", when=becoming.of_a_told_sentence),
     example="the last sentence should be we waited an hour",
     group="revising",
@@ -513,7 +518,8 @@ def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0
         when=instead.a_word_there,
     ),
     Way(
-        "{target} (becomes | is now | <shall> be) {text:words} <everywhere>",
+        "{target} (becomes | is now | <shall> be [(called | named | spelt | spelled)])"
+        " {text:words} <everywhere>",
         when=instead.no_things_there,
     ),
     f"<change> {{target}} (with | by | to | into | for) {{text:words}} [<everywhere>] {BUT} [the]"

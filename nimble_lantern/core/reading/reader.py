@@ -47,13 +47,15 @@ from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.model import (
     Beyond,
     Holding,
+    Places,
     That,
     Units,
     Words,
     is_target,
 )
 from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
-from nimble_lantern.core.targets.words import exact
+from nimble_lantern.core.targets.sounds import sounds_the_same
+from nimble_lantern.core.targets.words import exact, near
 from nimble_lantern.core.writing.lexer import BREAKS, mark_named
 from nimble_lantern.core.writing.spoken import plain
 from nimble_lantern.core.writing.spoken_of import is_the_word
@@ -134,6 +136,8 @@ def _judged(sitting: Sitting, words: tuple[str, ...], whole: bool, forced: bool)
         for wording in tried:
             parses = parses_here(sitting, wording.words)
             nearest = best(sitting, parses, near=True, missed=missed)
+            if (asked_first := _only_nearly_there(sitting, nearest)) is not None:
+                return asked_first
             if nearest.kind is Judged.COMMAND and (
                 wording.words == words or _plainly_asked(sitting, nearest, wording)
             ):
@@ -152,6 +156,27 @@ def _judged(sitting: Sitting, words: tuple[str, ...], whole: bool, forced: bool)
     if slip is TEXT and missed and (forced or whole and _only_of_the_desk(words)):
         return missed[0] if forced else replace(missed[0], kind=Judged.REFUSED)
     return slip
+
+
+def _only_nearly_there(sitting: Sitting, found: Verdict) -> Verdict | None:
+    """What would be lost for words that only come near it is asked about: "take out the stars",
+    where it says "stairs"."""
+    parse, args = found.parse, found.args
+    if found.kind is not Judged.COMMAND or parse is None or args is None:
+        return None
+    if not parse.command.traits.destructive:
+        return None
+    for slot, value in parse.args.items():
+        places = args.get(slot)
+        if not isinstance(value, Words) or not isinstance(places, Places) or not places.near:
+            continue
+        if not sounds_the_same(" ".join(value.words), places.near):
+            close = tuple(near(sitting.document, value.words, sitting.caret))
+            what = f"I heard “{' '.join(value.words)}”."
+            hint = f"Did you mean “{places.near}”?"
+            missing = Missing(what, "No such words are in this text.", hint, value.words, close)
+            return Verdict(Judged.UNCLEAR, parse, parse.args, missing, slot)
+    return None
 
 
 def _only_of_the_desk(words: Sequence[str]) -> bool:

@@ -23,7 +23,7 @@ from nimble_lantern.core.targets.finding import (
     reference,
     run_of,
 )
-from nimble_lantern.core.targets.letter import foot
+from nimble_lantern.core.targets.letter import body, foot, head
 from nimble_lantern.core.targets.model import FLOWING, Order, Places, Target, That, Unit, Units
 
 _LONGEST_TITLE = 12
@@ -105,6 +105,7 @@ def _nested(target: Units, view: View) -> Answer:
         if target.unit is Unit.SENTENCE:
             signed = foot(view.document)
             inner = [r for r in inner if not _signs(r, signed)] or inner
+        inner = _counted(target, view.document, inner)
         have = max(have, len(inner))
         picked = pick_out(target, inner)
         if outer.unit is Unit.COLUMN and target.count > 1:
@@ -142,7 +143,8 @@ def _flowing(target: Units, view: View) -> Answer:
                 chosen = [r for r in chosen if r.end > here.start] or _nearest(document, here)
         case _:
             every = units.within(document, unit, document.whole)
-            every = (r for r in every if not _signs(r, signed))
+            above = head(document) if target.unit is Unit.SENTENCE else None
+            every = (r for r in every if not _signs(r, signed) and not _signs(r, above))
             if target.order in (Order.NTH, Order.FIRST):
                 every = islice(every, target.n - 1 + target.count)
             found = list(every)
@@ -167,8 +169,9 @@ def _runs(document: Document, chosen: Sequence[Range]) -> Iterator[Range]:
     yield run_of(chosen[start:])
 
 
-def _signs(r: Range, foot: Range | None) -> bool:
-    return foot is not None and foot.start <= r.start and r.end <= foot.end
+def _signs(r: Range, around: Range | None) -> bool:
+    """Whether a unit lies in what stands round the text of a letter."""
+    return around is not None and around.start <= r.start and r.end <= around.end
 
 
 def _nearest_above(back: Iterator[Range], count: int, foot: Range | None) -> list[Range]:
@@ -250,12 +253,21 @@ def _blocks(target: Units, view: View) -> Answer:
         case Order.PREVIOUS:
             chosen = [r for r in found if r.end.block < first][-target.count :]
         case _:
-            picked = pick_out(target, found)
+            picked = pick_out(target, _counted(target, document, found))
             runs = _of_its_kind(target, document, picked)
             return Places(tuple(runs)) if picked else no_such(target, len(found))
     if not chosen:
         return no_such(target, len(found))
     return Places(tuple(_of_its_kind(target, document, [run_of(chosen)])))
+
+
+_BY_NUMBER = (Order.FIRST, Order.NTH, Order.LAST, Order.FROM_END)
+
+
+def _counted(target: Units, document: Document, found: Sequence[Range]) -> Sequence[Range]:
+    """The paragraphs that a number tells of: in a letter, those between greeting and closing."""
+    by_number = target.unit is Unit.PARAGRAPH and target.order in _BY_NUMBER
+    return body(document, found) if by_number else found
 
 
 def _of_its_kind(target: Units, document: Document, runs: list[Range]) -> list[Range]:

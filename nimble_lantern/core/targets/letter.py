@@ -2,18 +2,21 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 from nimble_lantern.core.document.model import Document, Kind, Position, Range
 from nimble_lantern.core.document.units import block_range, dated
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, rule
 from nimble_lantern.core.lexicon.sentences import CLOSINGS
 from nimble_lantern.core.targets.finding import Absent, Answer, View, finds
+from nimble_lantern.core.targets.measures import of_sort
 from nimble_lantern.core.targets.model import OfLetter, Places, Unit
 
 _GREETING = frozenset("dear hello hi".split())
 _HEAD = 8
 """Paragraphs from the top among which the greeting is: an address and a date come before."""
 GREETING, CLOSING, SIGNATURE = "greeting", "closing", "signature"
-POSTSCRIPT, ADDRESS = "postscript", "address"
+POSTSCRIPT, ADDRESS, DATE = "postscript", "address", "date"
 CATALOGUE.table(
     "of_a_letter",
     {
@@ -21,6 +24,7 @@ CATALOGUE.table(
         "(closing | sign off | valediction | closing words)": CLOSING,
         "signature": SIGNATURE,
         "address [at the top]": ADDRESS,
+        "date (at the top | of (the | this | my) letter)": DATE,
         "(ps | p s | postscript)": POSTSCRIPT,
     },
     heard=False,
@@ -49,7 +53,7 @@ def _my_name() -> OfLetter:
 
 @finds(OfLetter)
 def _of_letter(target: OfLetter, view: View, near: bool) -> Answer:
-    finders = {GREETING: greeting, POSTSCRIPT: _postscript, ADDRESS: _address}
+    finders = {GREETING: greeting, POSTSCRIPT: _postscript, ADDRESS: _address, DATE: _date}
     finder = finders.get(target.part, _closing)
     found = finder(view.document)
     if found is not None and target.part == SIGNATURE:
@@ -92,6 +96,12 @@ def _address(document: Document) -> Range | None:
     return Range(first.start, last.end)
 
 
+def _date(document: Document) -> Range | None:
+    """The first date that stands by itself, else the first one of the text."""
+    alone = (block_range(document, b) for b, block in enumerate(document.blocks) if dated(block))
+    return next(alone, None) or next(iter(of_sort(document, ("the", "date"))), None)
+
+
 def _postscript(document: Document) -> Range | None:
     """The last paragraph that begins with "PS"."""
     for b in range(len(document.blocks) - 1, -1, -1):
@@ -126,6 +136,42 @@ def foot(document: Document) -> Range | None:
 
 
 _LONGEST_SIGNATURE = 6
+
+
+def head(document: Document) -> Range | None:
+    """The greeting of a letter and the address and date above it, which nobody counts as
+    paragraphs; none where a text stands above it."""
+    greets = greeting(document)
+    if greets is None:
+        return None
+    said = document.text(greets).rstrip()
+    if said[-1] in ".?" or said[-1] != "," and len(said.split()) > _BARE_GREETING:
+        return None
+    above = document.blocks[: greets.start.block + 1]
+    lines = [line.strip() for block in above for line in block.text.split("\n") if line.strip()]
+    short = all(len(line.split()) <= _LONGEST_LINE and line[-1] not in ".?" for line in lines)
+    return Range(Position(0, 0), greets.end) if short else None
+
+
+_BARE_GREETING = 4
+"""Words of a greeting without a comma at its end."""
+_LONGEST_LINE = 8
+"""Words of a line above a letter, or of its greeting."""
+
+
+def body(document: Document, paragraphs: Sequence[Range]) -> Sequence[Range]:
+    """The paragraphs that are counted in a letter; all of them where it has no others.
+
+    Closing words that stand in one paragraph with the name below them count as one.
+    """
+    above, below = head(document), foot(document)
+    if below is not None and document.text(below)[-1] != ",":
+        below = below if below.start.block != below.end.block else None
+    around = [r for r in (above, below) if r is not None]
+    counted = [
+        r for r in paragraphs if not any(e.start <= r.start and r.end <= e.end for e in around)
+    ]
+    return counted or paragraphs
 
 
 def _below(document: Document, closing: Range) -> Range | None:

@@ -6,6 +6,7 @@ import re
 from collections.abc import Sequence
 
 from nimble_lantern.core.document.model import Document, Position, Range
+from nimble_lantern.core.document.units import dated
 from nimble_lantern.core.lexicon.names import DAYS, MONTHS
 
 _MONTH = "|".join(name.capitalize() for name in MONTHS)
@@ -26,6 +27,7 @@ _TIME = (
     rf"\d{{1,2}}[:.]\d\d(?:\s?[ap]m)?|\d{{1,2}}\s?[ap]m|(?:half past|quarter (?:past|to)) {_HOUR}"
     rf"|{_HOUR} o[’']clock|(?<=\bat )(?:{_HOURS})\b"
 )
+A_DATE = re.compile(_DATE)
 _SORTS = {
     _MONEY: "price,sum,amount,sum of money,amount of money,figure in pounds,amount in pounds",
     _DATE: "date",
@@ -73,6 +75,10 @@ def of_sort(document: Document, words: Sequence[str], within: Range | None = Non
         for b, block in enumerate(document.blocks)
         for match in named.finditer(block.text)
     ]
+    if tuple(words[1:]) == ("date",):
+        # That of a letter stands on a line of its own.
+        lines = [r for r in found if dated(document.blocks[r.start.block])]
+        found = lines if len(lines) == 1 else found
     if within:
         found = [r for r in found if within.start <= r.start and r.end <= within.end]
     return found

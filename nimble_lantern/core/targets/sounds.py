@@ -63,6 +63,61 @@ def phrase_key(phrase: str) -> str:
     return "".join(sound_key(word) for word in phrase.split())
 
 
+def sounds_the_same(one: str, other: str) -> bool:
+    """Whether two phrases are said alike, as far as spelling tells: "hail" and "hale", "rows" and
+    "rose", but neither "stars" and "stairs" nor "week" and "weeks"."""
+    if phrase_key(one) != phrase_key(other):
+        return False
+    pairs = zip(one.lower().split(), other.lower().split(), strict=False)
+    return all(_first_vowels(a) & _first_vowels(b) for a, b in pairs)
+
+
+@lru_cache(maxsize=5_000)
+def _first_vowels(word: str) -> frozenset[str]:
+    """What the first vowel of a word may be."""
+    found = _VOWELS.match(word)
+    if found is None:
+        return frozenset(("",))
+    vowels, r, silent = found["vowels"], found["r"], found["silent"]
+    if silent and len(vowels) == 1:
+        vowels += "_e"
+    return frozenset(_SAID.get(vowels + r, vowels + r).split())
+
+
+_VOWELS = re.compile(
+    r"[^aeiouy]*y?(?P<vowels>[aeiouy]+(?:gh|w)?)(?P<r>r?)(?P<silent>[^aeiouy]?e[ds]?(?![a-z]))?"
+)
+_SAID = {
+    **dict.fromkeys("ai ay a_e aigh".split(), "AY"),
+    **dict.fromkeys("ei ey eigh".split(), "AY EE"),
+    **dict.fromkeys("ee e_e".split(), "EE"),
+    **dict.fromkeys("igh i_e uy ye y_e".split(), "AI"),
+    **dict.fromkeys("oa oe o_e".split(), "OH"),
+    **dict.fromkeys("ue ew ui u_e eu eew".split(), "OO"),
+    **dict.fromkeys("au aw augh ough".split(), "AW OH OO"),
+    **dict.fromkeys("air a_er eir".split(), "AIR"),
+    **dict.fromkeys("oar oor o_er or our aur".split(), "OR OWR OOR"),
+    **dict.fromkeys("er ir ur".split(), "ER"),
+    **dict.fromkeys("i_er y_er igher".split(), "IRE"),
+    "a": "a AY",
+    "e": "e EE",
+    "i": "i AI",
+    "y": "i AI",
+    "o": "o OH u OO",
+    "u": "u OO",
+    "ea": "EE AY e",
+    "ie": "EE AI e",
+    "ou": "OW OO u OH",
+    "oo": "OO u",
+    "ow": "OW OH",
+    "ear": "EER AIR ER",
+    "e_er": "EER AIR",
+    "eer": "EER",
+    "ier": "EER",
+}
+"""Vowels as they are spelled and as they may be said, in rough classes of our own."""
+
+
 def heard_alike(one: str, other: str) -> bool:
     """Whether one of two words may have been heard for the other: Gaz and Gary, hey and hay."""
     if one == other or one[:1] != other[:1]:

@@ -11,6 +11,8 @@ from nimble_lantern.core.commands.passages.blanks import filled_in
 from nimble_lantern.core.commands.passages.keeping import put_passage
 from nimble_lantern.core.commands.when import names_a_block, names_a_part
 from nimble_lantern.core.commands.wording import named, quoted
+from nimble_lantern.core.composing.redating import with_its_year
+from nimble_lantern.core.composing.replacing import replace_range
 from nimble_lantern.core.document.edits import AddBlocks, Edit, insert
 from nimble_lantern.core.document.model import Block, Format, Kind, Piece, Position, Range
 from nimble_lantern.core.document.tables import outside
@@ -22,6 +24,7 @@ from nimble_lantern.core.reviewing.passages import (
     moment_text,
 )
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.measures import A_DATE
 from nimble_lantern.core.targets.model import Places, That, Words
 from nimble_lantern.core.targets.resolve import resolve
 
@@ -252,3 +255,40 @@ def moment_within(
     there = Position(end.block, end.offset + len(gap))
     written = Range(there, there._replace(offset=there.offset + len(words)))
     return Done(after.about((written,)), f"put {quoted(words)} there")
+
+
+def _of_a_date(sitting: Sitting, parse: Parse) -> bool:
+    """ "Change the date to today", of what is a date there; "change the plan to today" tells."""
+    found = resolve(parse.args["target"], sitting)
+    if not isinstance(found, Places):
+        return False
+    return all(A_DATE.fullmatch(sitting.document.text(r)) for r in found.ranges)
+
+
+_THE_DAY = "(today | (today | today's) date | the date [of] today | the present date)"
+
+
+@command(
+    Way(f"<change> {{target}} (to | into | with | by | for) {_THE_DAY}", when=_of_a_date),
+    Way(f"(make | set) {{target}} [to] {_THE_DAY}", when=_of_a_date),
+    Way(
+        f"(<put> | use | say | <wish>) {_THE_DAY} (instead of | in place of | rather than | for)"
+        " {target}",
+        when=_of_a_date,
+    ),
+    Way(f"{{target}} <shall> be {_THE_DAY}", when=_of_a_date),
+    Way("(update | bring) {target} [up to date]", when=_of_a_date),
+    example="change the date to today",
+    group="writing",
+    heard=0,
+    destructive=True,
+)
+def moment_instead(sitting: Sitting, target: Places) -> Done | Refusal:
+    """Write today's date in the place of another one.  The writing place stays."""
+    words = _told(sitting, "date")
+    if isinstance(words, Refusal):
+        return words
+    r = with_its_year(sitting.document, target.first)
+    old = sitting.document.text(r)
+    wrote = replace_range(sitting, r, (words,), exactly=True)
+    return Done(wrote.sitting, f"{quoted(old)} is now {quoted(wrote.text)}")
