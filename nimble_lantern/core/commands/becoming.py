@@ -16,7 +16,13 @@ from nimble_lantern.core.commands.instead import (
 from nimble_lantern.core.document.model import Kind
 from nimble_lantern.core.document.units import is_a_heading
 from nimble_lantern.core.grammar.catalogue import Parse
-from nimble_lantern.core.lexicon.closed import AUXILIARIES, LITTLE, PREPOSITIONS, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.closed import (
+    AUXILIARIES,
+    DETERMINERS,
+    LITTLE,
+    PREPOSITIONS,
+    SUBJECT_PRONOUNS,
+)
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.manners import JUDGED
 from nimble_lantern.core.lexicon.sentences import CLOSINGS, VERBS
@@ -31,6 +37,7 @@ from nimble_lantern.core.targets.model import (
     Unit,
     Units,
     Words,
+    as_things,
     of_the_page,
     unit_named,
 )
@@ -76,6 +83,18 @@ def of_a_part(sitting: Sitting, parse: Parse) -> bool:
 def of_a_part_or_sort(sitting: Sitting, parse: Parse) -> bool:
     """The same, or what is called by its sort: "the date should be the tenth"."""
     return of_its_sort(sitting, parse) or of_a_part(sitting, parse)
+
+
+def within_a_told_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "Pocket should be coat in the last line": nobody tells of things by their line."""
+    target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
+    if not isinstance(target, Words) or not of_the_page(target.of):
+        return False
+    if as_things(target) and text[:1] and text[0] not in DETERMINERS:
+        return False  # "in the first paragraph the sea should be calm"
+    few = 0 < len(text) <= max(len(target.words), _FEW_WORDS)
+    tells = len(text) > 1 and set(text) & (VERBS | SUBJECT_PRONOUNS)
+    return few and not tells and not set(text) & PARTS
 
 
 def of_a_told_sentence(sitting: Sitting, parse: Parse) -> bool:

@@ -5,8 +5,9 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import replace
 
-from nimble_lantern.core.commands.gaps import as_an_item_at
+from nimble_lantern.core.commands.onto_lists import as_an_item_at
 from nimble_lantern.core.commands.shifted import (
+    as_an_item,
     at_an_edge_of_a_part,
     begun_by,
     both_stand,
@@ -307,7 +308,8 @@ def move(
     edge: str = "end",
 ) -> Done | Refusal:
     """Move a target before or after another."""
-    target = begun_by(sitting, target, place)
+    target = begun_by(sitting, as_an_item(sitting.document, target), place)
+    place = None if place is None else as_an_item(sitting.document, place)
     if target.unit is Unit.PARAGRAPH and len(target.ranges) > 1:
         return Refusal("Those paragraphs do not stand together.", "", "Move one of them.")
     if target.unit is not Unit.ITEM and (refused := apart_from(target)):
@@ -477,6 +479,7 @@ CATALOGUE.table("upward", {"(up | higher)": -1, "(down | lower)": 1})
 )
 def move_by(sitting: Sitting, target: Places, upward: int, number: int = 1) -> Done | Refusal:
     """Move paragraphs, items or sentences up or down among their neighbours."""
+    target = as_an_item(sitting.document, target)
     if (row := row_moved_by(sitting, target.first, upward * number)) is not None:
         return row
     if (sentence := _sentence_by(sitting, target.first, upward * number)) is not None:

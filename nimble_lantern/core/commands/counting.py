@@ -22,6 +22,7 @@ CATALOGUE.table(
         "sentences": Unit.SENTENCE,
         "headings": Unit.HEADING,
         "(items | bullets | bullet points | points | things)": Unit.ITEM,
+        "steps": Unit.STEP,
         "lists": Unit.LIST,
         "sections": Unit.SECTION,
         "rows": Unit.ROW,

@@ -1,171 +1,202 @@
-"""Room between parts of a page, and paragraphs that become items of the list beside them."""
+"""Lines that are left empty: before, after and between parts of a page, or to sign on."""
 
 from __future__ import annotations
 
-from nimble_lantern.core.commands.when import just_dictated, names_a_part, there_is_a_list
-from nimble_lantern.core.commands.wording import quoted
-from nimble_lantern.core.composing.moving import relocate
-from nimble_lantern.core.document import units
-from nimble_lantern.core.document.edits import AddBlocks, Edit, Reformat
-from nimble_lantern.core.document.model import (
-    Block,
-    Bullets,
-    Document,
-    Format,
-    Kind,
-    Position,
-    Range,
-)
+from collections.abc import Sequence
+
+from nimble_lantern.core.commands.when import beside_a_line, names_a_block
+from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
+from nimble_lantern.core.document.model import Block, Document, Format, Kind, Range
 from nimble_lantern.core.document.tables import outside
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import (
-    Places,
-    That,
-    Unit,
-    Words,
-    is_target,
-    unit_named,
-)
+from nimble_lantern.core.targets.model import OfLetter, Places
 from nimble_lantern.core.targets.resolve import resolve
-from nimble_lantern.core.targets.words import a_whole_sentence
 
 _PUT = "(put | add | insert | make | leave | have | i want | i'd like)"
+_EMPTY = "(blank | empty | clear | free | spare)"
+_SPACE = f"[{_EMPTY}] (space | gap | room)"
+MOST_LINES, _TO_SIGN = 12, 3
+_TO_SIGN_ON = (
+    "(for (a | the | my | our) (signature | signatures) | to sign [(it | my name | on | in)])"
+)
+
+
+def _after(document: Document, b: int) -> int:
+    return outside(document.blocks, b)
+
+
+def _left_empty(sitting: Sitting, index: int, number: int) -> Sitting:
+    blocks = (Block().formatted(Format()),) * number
+    return sitting.edited(Edit((AddBlocks(outside(sitting.document.blocks, index), blocks),)))
+
+
+def _lines(number: int) -> str:
+    return "an empty line" if number == 1 else many(number, "empty line")
 
 
 @command(
-    f"{_PUT} (a | an | one | an extra) (blank | empty | clear | extra | spare) (line | space | gap)"
-    " {side:beside} {target}",
-    "leave (a | some | more) (line | space | gap | room) {side:beside} {target}",
-    "[a] (blank | empty | clear) line {side:beside} {target}",
-    heard=0,
-    example="leave a line after the title",
+    f"{_PUT} {{number}} [{_EMPTY}] lines {{side:beside}} {{target}}",
+    f"{{number}} {_EMPTY} lines {{side:beside}} {{target}}",
+    f"(a | an | one) {_EMPTY} line {{side:beside}} {{target}}",
+    f"{_PUT} (a | an | one) [{_EMPTY}] line {_EMPTY} {{side:beside}} {{target}}",
+    f"{_PUT} {{number}} lines {_EMPTY} {{side:beside}} {{target}}",
+    f"{_PUT} (a | an | one | some | more) {_SPACE} {{side:beside}} {{target}}",
+    f"{_PUT} (a | an | one | an extra) {_EMPTY} line {{side:beside}} {{target}}",
+    example="leave three lines above my name",
     group="format",
-    when=names_a_part,
+    heard=0,
+    when=beside_a_line,
 )
-def room_beside(sitting: Sitting, side: str, target: Places) -> Done:
-    """Leave an empty line before or after a part of the page."""
+def room_beside(sitting: Sitting, side: str, target: Places, number: int = 1) -> Done | Refusal:
+    """Leave one or more lines empty above or below a part, or a line that begins so."""
+    if not 0 < number <= MOST_LINES:
+        return Refusal(f"At most {MOST_LINES} lines are left at once.")
     before = side == "before"
     r = target.ranges[0] if before else target.ranges[-1]
-    b = r.start.block if before else r.end.block + 1
-    index = outside(sitting.document.blocks, b)
-    after = sitting.edited(Edit((AddBlocks(index, (Block().formatted(Format()),)),)))
-    return Done(after, f"an empty line {side} {quoted(sitting.document.text(r))}")
+    after = _left_empty(sitting, r.start.block if before else r.end.block + 1, number)
+    return Done(after, f"{_lines(number)} {side} {quoted(sitting.document.text(r))}")
 
 
-def _a_paragraph(sitting: Sitting, parse: Parse) -> bool:
-    """ "Add the last paragraph to the list", which is no item yet."""
-    told = unit_named(parse.args.get("target")) in (Unit.PARAGRAPH, Unit.LINE, Unit.HEADING)
-    return told and there_is_a_list(sitting, parse)
-
-
-def _outside_lists(sitting: Sitting, parse: Parse) -> bool:
-    """The same of a sentence, of what is selected, and of what was just said: "put that on the
-    list"."""
-    target = parse.args.get("target")
-    spoken_of = isinstance(target, That) and (just_dictated(sitting) or sitting.holds)
-    quoted_whole = isinstance(target, Words) and a_whole_sentence(sitting.document, target.words)
-    if (
-        not spoken_of
-        and not quoted_whole
-        and unit_named(target) not in (Unit.PARAGRAPH, Unit.LINE, Unit.HEADING, Unit.SENTENCE)
-    ):
+def _two_parts(sitting: Sitting, parse: Parse) -> bool:
+    """Parts of the page, the second right below the first."""
+    found = [resolve(parse.args[slot], sitting) for slot in ("a", "b")]
+    if not all(isinstance(part, Places) for part in found):
         return False
-    found = resolve(target, sitting) if is_target(target) else None
-    if not isinstance(found, Places) or len(found.ranges) != 1:
-        return False
-    block = sitting.document.blocks[found.first.start.block]
-    return there_is_a_list(sitting, parse) and block.kind is not Kind.ITEM and block.cell is None
+    first, second = (part.ranges for part in found if isinstance(part, Places))
+    between = sitting.document.blocks[first[-1].end.block + 1 : second[0].start.block]
+    below = first[-1].end.block < second[0].start.block
+    return below and not any(block.text.strip() for block in between)
 
 
-def _list_by(document: Document, b: int) -> tuple[int, int] | None:
-    """The first and last block of the list that is nearest to a block, above it before below."""
-    items = [n for n, block in enumerate(document.blocks) if block.kind is Kind.ITEM and n != b]
-    if not items:
-        return None
-    nearest = min(items, key=lambda n: (abs(n - b), n > b))
-    first = last = nearest
-    while first - 1 in items:
-        first -= 1
-    while last + 1 in items:
-        last += 1
-    return first, last
+def _a_pair(sitting: Sitting, parse: Parse) -> bool:
+    """ "Between the last two paragraphs"."""
+    found = resolve(parse.args["target"], sitting)
+    return names_a_block(sitting, parse) and isinstance(found, Places) and len(_held(found)) > 1
+
+
+def _held(places: Places) -> list[int]:
+    return [b for r in places.ranges for b in range(r.start.block, r.end.block + 1)]
 
 
 @command(
     Way(
-        "(add | put | move | take | bring | join) {target} (to | into | onto | on | in) the list"
-        " [(as well | too)]",
-        when=_outside_lists,
+        f"{_PUT} (a | an | one) {_EMPTY} line [in] between {{a:target}} and {{b:target}}",
+        when=_two_parts,
     ),
-    Way("(make | turn) {target} [into] [a] part of the list", when=_a_paragraph),
-    Way("{target} (<shall> be | goes | belongs) (on | in) the list [too]", when=_a_paragraph),
-    heard=0,
-    example="add the last paragraph to the list",
+    Way(
+        f"{_PUT} (a | an | some | more) {_SPACE} [in] between {{a:target}} and {{b:target}}",
+        when=_two_parts,
+    ),
+    Way(
+        f"{_PUT} {{number}} [{_EMPTY}] lines [in] between {{a:target}} and {{b:target}}",
+        when=_two_parts,
+    ),
+    example="leave a blank line between the address and the date",
     group="format",
-    moves=True,
+    heard=0,
 )
-def into_list(sitting: Sitting, target: Places) -> Done | Refusal:
-    """Make a paragraph an item of the list beside it, or the last one of another."""
-    return _listed(sitting, target, stays=False)
-
-
-def as_an_item_at(sitting: Sitting, r: Range, place: Places, edge: str) -> Done:
-    """Make what stands in no list the first or the last item of one."""
-    first, last = place.first.start.block, place.first.end.block
-    at = Position(first, 0) if edge == "start" else _end_of(sitting.document, last)
-    return _moved_in(sitting, r, at)
-
-
-def _end_of(document: Document, b: int) -> Position:
-    return Position(b, len(document.blocks[b].text))
-
-
-def _moved_in(sitting: Sitting, r: Range, at: Position) -> Done:
-    form = sitting.document.blocks[at.block].format._replace(level=1)
-    wrote = relocate(sitting, r, at, True)
-    b = wrote.range.start.block
-    after = wrote.sitting.edited(Edit((Reformat(b, form),)))
-    return Done(after.about([units.block_range(after.document, b)]), _said(after, b))
+def between(sitting: Sitting, a: Places, b: Places, number: int = 1) -> Done | Refusal:
+    """Leave one or more lines empty between two parts that follow each other."""
+    return room_beside(sitting, "before", b, number)
 
 
 @command(
-    Way(
-        "(make | turn | change) {target} [into] (a | an | another) [list] (item | point | bullet"
-        " point | bullet | entry) [(of | on | in) the list]",
-        when=_a_paragraph,
-    ),
-    heard=0,
-    example="make the last paragraph a list item",
+    Way(f"{_PUT} (a | an | one) {_EMPTY} line [in] between {{target}}", when=_a_pair),
+    Way(f"{_PUT} (a | an) {_SPACE} [in] between {{target}}", when=_a_pair),
+    example="leave a blank line between the last two paragraphs",
     group="format",
+    heard=0,
 )
-def as_item(sitting: Sitting, target: Places) -> Done | Refusal:
-    """Make a paragraph an item, of the list beside it if there is one."""
-    return _listed(sitting, target, stays=True)
+def between_all(sitting: Sitting, target: Places) -> Done:
+    """Leave a line empty between parts that follow each other."""
+    held, after = _held(target), sitting
+    for b in reversed(held[1:]):
+        after = _left_empty(after, b, 1)
+    return Done(after, f"{_lines(len(held) - 1)} between them")
 
 
-def _listed(sitting: Sitting, target: Places, stays: bool) -> Done | Refusal:
-    b = target.first.start.block
-    if len(target.ranges) > 1 or target.first.end.block != b or sitting.document.blocks[b].cell:
-        return Refusal("One paragraph can go into a list at a time.", "", "Name one.")
-    span = _list_by(sitting.document, b)
-    if span is None:
-        return Refusal("There is no list here.", "", "“Make it a list” begins one.")
-    first, last = span
-    if target.first != units.block_range(sitting.document, b):
-        return _moved_in(sitting, target.first, _end_of(sitting.document, last))
-    form = sitting.document.blocks[last].format._replace(level=1)
-    if stays and b not in (first - 1, last + 1):
-        form = Format(Kind.ITEM, 1, Bullets.BULLETED)
-    if stays or b in (first - 1, last + 1):
-        after = sitting.edited(Edit((Reformat(b, form),)))
-        return Done(after.about([units.block_range(after.document, b)]), _said(after, b))
-    whole = units.block_range(sitting.document, b)
-    end = Position(last, len(sitting.document.blocks[last].text))
-    wrote = relocate(sitting.edited(Edit((Reformat(b, form),))), whole, end, True)
-    return Done(wrote.sitting, f"{quoted(wrote.text)} is on the list")
+def _to_sign(sitting: Sitting) -> Range | None:
+    """The name below the closing words of a letter."""
+    found = resolve(OfLetter("signature"), sitting)
+    return found.first if isinstance(found, Places) else None
 
 
-def _said(sitting: Sitting, b: int) -> str:
-    return f"{quoted(sitting.document.blocks[b].text)} is on the list"
+@command(
+    f"(leave | put | make | add | i need) [(a | some | enough)] {_SPACE} {_TO_SIGN_ON}",
+    f"(leave | put | make | add | i need) {{number}} [{_EMPTY}] lines [{_EMPTY}] {_TO_SIGN_ON}",
+    f"(leave | put | make | add) (me | us) [(a | some)] {_SPACE} {_TO_SIGN_ON}",
+    f"(leave | put | make | add) [(a | some)] {_SPACE} above my name {_TO_SIGN_ON}",
+    f"(leave | put | add) {{number}} [{_EMPTY}] lines above my name {_TO_SIGN_ON}",
+    example="leave room for my signature",
+    group="format",
+    heard=0,
+)
+def room_to_sign(sitting: Sitting, number: int = _TO_SIGN) -> Done | Refusal:
+    """Leave lines empty above the name that ends a letter, or here where there is none yet."""
+    name = _to_sign(sitting)
+    if name is None or name.start.offset:
+        wrote = compose(sitting, ("new", "line") * (number + 1))
+        return Done(wrote.sitting, f"left {many(number, 'line')} empty")
+    return room_beside(sitting, "before", Places((name,)), number)
+
+
+def _is_empty(block: Block) -> bool:
+    return block.kind is Kind.PARAGRAPH and block.cell is None and not block.text.strip()
+
+
+def _without(sitting: Sitting, empty: Sequence[int]) -> Done | Refusal:
+    if not empty:
+        return Refusal("No line is empty there.")
+    if len(empty) == len(sitting.document.blocks):
+        empty = empty[1:]  # something is left to write in
+    steps = tuple(DropBlocks(b, 1) for b in sorted(empty, reverse=True))
+    after = sitting.edited(Edit(steps)) if steps else sitting
+    return Done(after, f"took out {_lines(len(steps))}")
+
+
+def _beside_empty_lines(sitting: Sitting, parse: Parse) -> bool:
+    found = resolve(parse.args["target"], sitting)
+    return isinstance(found, Places) and bool(_empty_by(sitting, found, parse.args["side"]))
+
+
+def _empty_by(sitting: Sitting, target: Places, side: str) -> list[int]:
+    """The empty blocks right above or below a part."""
+    step = -1 if side == "before" else 1
+    b = (target.ranges[0].start if side == "before" else target.ranges[-1].end).block + step
+    found: list[int] = []
+    while 0 <= b < len(sitting.document.blocks) and _is_empty(sitting.document.blocks[b]):
+        found.append(b)
+        b += step
+    return found
+
+
+@command(
+    f"<remove> [(all | every)] [of] [the] {_EMPTY} (lines | line | paragraphs)",
+    f"(close up | close) [(all | every)] [of] [the] {_EMPTY} (lines | gaps)",
+    f"[i want | i'd like] no {_EMPTY} lines [anywhere]",
+    example="take out the blank lines",
+    group="format",
+    heard=0,
+)
+def close_all(sitting: Sitting) -> Done | Refusal:
+    """Take out every empty line."""
+    blocks = sitting.document.blocks
+    return _without(sitting, [b for b, block in enumerate(blocks) if _is_empty(block)])
+
+
+@command(
+    f"<remove> [all] [of] [the] {_EMPTY} (line | lines | space) {{side:beside}} {{target}}",
+    "<remove> [all] [of] the (space | gap | room) {side:beside} {target}",
+    f"[i want | i'd like] no {_EMPTY} (line | lines) {{side:beside}} {{target}}",
+    example="take out the blank line above my name",
+    group="format",
+    heard=0,
+    when=_beside_empty_lines,
+)
+def close_beside(sitting: Sitting, side: str, target: Places) -> Done | Refusal:
+    """Take out the empty lines right above or below a part."""
+    return _without(sitting, _empty_by(sitting, target, side))

@@ -36,6 +36,7 @@ from nimble_lantern.core.targets.model import (
 )
 from nimble_lantern.core.targets.words import (
     a_long_run,
+    a_whole_heading,
     a_whole_line,
     a_whole_sentence,
     named_as_written,
@@ -120,6 +121,12 @@ def says_no_thing(sitting: Sitting, parse: Parse) -> bool:
         return False  # "add up the fees at the end", "put in sign off at the end"
     ended = any(text[-len(stop) :] == stop for stop in STOPS)
     return plain_words(sitting, parse) and (ended or bare_mark(text)[0] not in DETERMINERS)
+
+
+def goes_on_alone(sitting: Sitting, parse: Parse) -> bool:
+    """ "Add at the end he never came"; "put at the top of the hill" goes on with the place."""
+    text = tuple(parse.args.get("text", ("of",)))
+    return text[0] not in PREPOSITIONS | {"and", "where", "so", "that"}
 
 
 def a_word_or_two(sitting: Sitting, parse: Parse) -> bool:
@@ -284,6 +291,9 @@ def new_words(sitting: Sitting, parse: Parse) -> bool:
     placed = text[:-1] if text[-1:] in (("first",), ("last",)) else text
     there = a_whole_sentence(sitting.document, placed)
     there = there or len(placed) > 1 and a_whole_line(sitting.document, placed)
+    target = parse.args.get("target")
+    if isinstance(target, Words) and a_whole_heading(sitting.document, target.words):
+        there = there or a_whole_heading(sitting.document, placed)  # "the notes before money"
     return not there and plain_words(sitting, parse)
 
 

@@ -414,6 +414,10 @@ def write_after(sitting: Sitting, target: Places) -> Done:
     ),
     Way("put in {text:words} at the [very] {edge:docedge}", when=inserted.says_no_thing),
     "at the [very] {edge:docedge} (add | write | put | insert) {text}",
+    Way(
+        "(add | write | put | insert | type) (at | to) the [very] {edge:docedge} {text}",
+        when=inserted.goes_on_alone,
+    ),
     Way("{text:words} (at | on) the [very] {edge:docedge}", when=inserted.a_mark),
     Way(
         "(add | write | put | insert) [(a | an | the)] {text:words} (to | on) the [very]"

@@ -190,7 +190,7 @@ def of_its_sort(sitting: Sitting, parse: Parse) -> bool:
     return bool(there) and (kind_of(new) in _TOLD_BY.get(old, ()) or bool(redates))
 
 
-_TOLD_BY = {
+_TOLD_BY: dict[tuple[str, ...], tuple[str, ...]] = {
     ("date",): ("date", "place"),
     ("year",): ("number",),
     ("time",): ("clock",),
@@ -231,6 +231,13 @@ def alike_or_a_part(sitting: Sitting, parse: Parse) -> bool:
     if becomes(target, text):
         return False
     return of_the_page(target) or much_alike(sitting, parse)
+
+
+def alike_or_no_thing_for_a_part(sitting: Sitting, parse: Parse) -> bool:
+    """The same; "put a note for my signature" asks for a thing to be made."""
+    named = isinstance(parse.args.get("target"), Words)
+    a_thing = tuple(parse.args.get("text", ("a",)))[0] in DETERMINERS
+    return (named or not a_thing) and alike_or_a_part(sitting, parse)
 
 
 def not_the_other(sitting: Sitting, parse: Parse) -> bool:

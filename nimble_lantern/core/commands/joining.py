@@ -274,7 +274,8 @@ def join_to(
 
 
 @command(
-    "(split | break | divide | cut) the paragraph {side:beside} {target}",
+    "(split | break | divide | cut | end | finish | close) (the | this | that) paragraph"
+    " {side:beside} {target}",
     "(start | begin) a [new] paragraph {side:beside} {target}",
     "(make | put | insert | add) a new paragraph {side:beside} {target}",
     "split [the paragraph] at {target}",

@@ -32,6 +32,7 @@ from nimble_lantern.core.targets.finding import all_within
 from nimble_lantern.core.targets.model import Order, Places, Unit, Units, Words
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import exact, in_a_list
+from nimble_lantern.core.writing.lexer import mark_named
 
 DEEPEST = 6
 
@@ -219,12 +220,12 @@ def item_beside(sitting: Sitting, target: Places, side: str) -> Done | Refusal:
 
 _BESIDE = frozenset("after before behind above below under between".split())
 _GOING_ON = VERBS | PREPOSITIONS | SUBJECT_PRONOUNS | _BESIDE
-_ITEM = "[new] (item | list item | point | bullet | bullet point | entry)"
+_ITEM = "[new] (item | list item | point | bullet | bullet point | entry | step)"
 _THAT_SAYS = "(saying | that says | which says | reading | to say | with)"
-_SAYING = f"[{_THAT_SAYS.replace(' | with', '')}]"
+SAYING = f"[{_THAT_SAYS.replace(' | with', '')}]"
 
 
-def _an_item(sitting: Sitting, parse: Parse) -> bool:
+def an_item(sitting: Sitting, parse: Parse) -> bool:
     """ "Another item a whistle"; "another item was" and "another item on the bill" go on.
 
     Many an item is a request: "another item bring a whistle".
@@ -242,11 +243,11 @@ def _a_new_item(sitting: Sitting, parse: Parse) -> bool:
     said = tuple(parse.args.get("text", ()))
     blocks = sitting.document.blocks
     there = any(blocks[r.start.block].kind is Kind.ITEM for r in exact(sitting.document, said))
-    return _an_item(sitting, parse) and not there
+    return an_item(sitting, parse) and not there
 
 
 def _an_item_there(sitting: Sitting, parse: Parse) -> bool:
-    return _an_item(sitting, parse) and _beside_an_item(sitting, parse)
+    return an_item(sitting, parse) and _beside_an_item(sitting, parse)
 
 
 def _names_an_item(sitting: Sitting, parse: Parse) -> bool:
@@ -272,7 +273,7 @@ def _just_a_list(sitting: Sitting, parse: Parse) -> bool:
     blocks, here = sitting.document.blocks, sitting.writing_place.block
     made = (blocks[r.start.block] for r in sitting.that)
     listed = blocks[here].kind is Kind.ITEM or any(b.kind is Kind.ITEM for b in made)
-    return listed and len(parse.args.get("text", ())) <= _SHORT_ITEM and _an_item(sitting, parse)
+    return listed and len(parse.args.get("text", ())) <= _SHORT_ITEM and an_item(sitting, parse)
 
 
 def _behind_an_item(sitting: Sitting, parse: Parse) -> bool:
@@ -291,35 +292,35 @@ def _behind_an_item(sitting: Sitting, parse: Parse) -> bool:
         " [very] (end | bottom | foot) of] the list [(as well | too | also)]",
         when=_names_an_item,
     ),
-    Way("add (an item | another item) [saying] {text}", when=_an_item),
-    Way("(another | one more) item [saying] {text}", when=_an_item),
+    Way("add (an item | another item) [saying] {text}", when=an_item),
+    Way("(another | one more) item [saying] {text}", when=an_item),
     Way(
         "(add | put [in]) (another | one more | a new) (item | entry) [saying] {text}",
-        when=_an_item,
+        when=an_item,
     ),
     Way(
         "(add | put) [(one more | another | one | something)] (to | on | onto) the list [saying]"
         " {text}",
-        when=_an_item,
+        when=an_item,
     ),
     Way(
         "(add | put) (a | another) (item | point | warning | reminder | rule | line) (at | to) the"
         " [very] (end | bottom | foot) of the list [saying] {text}",
-        when=_an_item,
+        when=an_item,
     ),
     Way(
         "[and] (one more | another | a further) (thing | item | point | entry) (for | on) the list"
         " [saying] {text}",
-        when=_an_item,
+        when=an_item,
     ),
-    Way("[add] (a | another) list item {text:words} [at the end of the list]", when=_an_item),
+    Way("[add] (a | another) list item {text:words} [at the end of the list]", when=an_item),
     *each(
         there_is_a_list,
         "list item {text:words} at the end of the list",
         "[(add | put)] [(a | another)] (new | last) (item | bullet | point) [(at | on | to) the"
         " [very] (end | bottom | foot)] [of the list] [saying] {text:words}",
     ),
-    Way("[and] (also | plus) {text:words} (on | to) the list", when=_an_item),
+    Way("[and] (also | plus) {text:words} (on | to) the list", when=an_item),
     Way(
         "{text:words} (goes | belongs | <shall> (go | be)) (on | in) the list [(as well | too |"
         " also)]",
@@ -328,11 +329,11 @@ def _behind_an_item(sitting: Sitting, parse: Parse) -> bool:
     Way(
         "the list (<shall> have | needs | wants | could do with) {text:words} (on | in) it [(as"
         " well | too | also)]",
-        when=_an_item,
+        when=an_item,
     ),
     Way(
         "(and another | another | one more) (bullet | bullet point | point) [saying] {text}",
-        when=_an_item,
+        when=an_item,
     ),
     Way("(add | also) {text:words}", when=_behind_an_item),
     Way("[and] {text:words} on the list (as well | too | also)", when=_a_short_item),
@@ -342,13 +343,15 @@ def _behind_an_item(sitting: Sitting, parse: Parse) -> bool:
 )
 def add_item(sitting: Sitting, text: tuple[str, ...]) -> Done:
     """Put an item at the end of the list: of the one here, else of the nearest."""
-    return _item_put(sitting, _nearest_list(sitting)[-1], text, before=False)
+    return item_put(sitting, _nearest_list(sitting, text)[-1], text, before=False)
 
 
-def _nearest_list(sitting: Sitting) -> range:
-    """The blocks of the list that is spoken of."""
+def _nearest_list(sitting: Sitting, text: tuple[str, ...]) -> range:
+    """The blocks of the list that is spoken of: a thing is not put among sentences."""
     blocks, here = sitting.document.blocks, sitting.caret.block
     items = [b for b, block in enumerate(blocks) if block.kind is Kind.ITEM]
+    if here not in items and _a_thing(text):
+        items = [b for b in items if not _each_is_closed(sitting, b)] or items
     first = last = min(items, key=lambda b: abs(b - here))
     while last + 1 < len(blocks) and blocks[last + 1].kind is Kind.ITEM:
         last += 1
@@ -374,7 +377,7 @@ def _between_items(sitting: Sitting, parse: Parse) -> bool:
         return False
     found = [resolve(end, sitting) for end in ends if isinstance(end, Words)]
     at = [f.first.start.block for f in found if isinstance(f, Places) and len(f.ranges) == 1]
-    return len(at) == len(ends) and abs(at[0] - at[1]) == 1 and _an_item(sitting, parse)
+    return len(at) == len(ends) and abs(at[0] - at[1]) == 1 and an_item(sitting, parse)
 
 
 def _new_by_words(sitting: Sitting, parse: Parse) -> bool:
@@ -384,23 +387,23 @@ def _new_by_words(sitting: Sitting, parse: Parse) -> bool:
     return listed and _a_new_item(sitting, parse)
 
 
-_ADD_ITEM = "(<put> | put in | make | start) [(a | an | another)]"
+ADD_ITEM = "(<put> | put in | make | start) [(a | an | another)]"
 
 
 @command(
     *each(
         _an_item_there,
-        f"{_ADD_ITEM} {_ITEM} {_SAYING} {{text:words}} {{side:beside}} {{target}}",
-        f"(new | another | one more) {_ITEM} {_SAYING} {{text:words}} {{side:beside}} {{target}}",
-        f"{_ADD_ITEM} {_ITEM} {{side:beside}} {{target}} {_THAT_SAYS} {{text}}",
-        f"{{side:beside}} {{target}} {_ADD_ITEM} {_ITEM} {_THAT_SAYS} {{text}}",
+        f"{ADD_ITEM} {_ITEM} {SAYING} {{text:words}} {{side:beside}} {{target}}",
+        f"(new | another | one more) {_ITEM} {SAYING} {{text:words}} {{side:beside}} {{target}}",
+        f"{ADD_ITEM} {_ITEM} {{side:beside}} {{target}} {_THAT_SAYS} {{text}}",
+        f"{{side:beside}} {{target}} {ADD_ITEM} {_ITEM} {_THAT_SAYS} {{text}}",
     ),
     *each(
-        _an_item,
-        f"{_ADD_ITEM} {_ITEM} {_SAYING} {{text:words}} {{side:beside}} {{target:that_item}}",
-        f"{_ADD_ITEM} {_ITEM} {{side:beside}} {{target:that_item}} {_SAYING} {{text}}",
-        f"{{side:beside}} {{target:that_item}} {_ADD_ITEM} {_ITEM} {_SAYING} {{text}}",
-        f"(another | one more) {_ITEM} {{side:beside}} {{target:that_item}} {_SAYING} {{text}}",
+        an_item,
+        f"{ADD_ITEM} {_ITEM} {SAYING} {{text:words}} {{side:beside}} {{target:that_item}}",
+        f"{ADD_ITEM} {_ITEM} {{side:beside}} {{target:that_item}} {SAYING} {{text}}",
+        f"{{side:beside}} {{target:that_item}} {ADD_ITEM} {_ITEM} {SAYING} {{text}}",
+        f"(another | one more) {_ITEM} {{side:beside}} {{target:that_item}} {SAYING} {{text}}",
     ),
     Way("(<put> | add) {text:words} [in] between {target} and {other:target}", when=_between_items),
     Way("<put> {text:words} {side:beside} {target} (on | in | to) the list", when=_new_by_words),
@@ -421,12 +424,12 @@ def add_item_beside(
     b = target.first.start.block if side == "before" else target.ranges[-1].end.block
     if sitting.document.blocks[b].kind is not Kind.ITEM:
         return Refusal("That stands in no list.")
-    return _item_put(sitting, b, text, side == "before")
+    return item_put(sitting, b, text, side == "before")
 
 
 @command(
     Way(
-        f"(<put> | put in) [(a | an | another | the)] {_ITEM} {_SAYING} {{text:words}} (at the"
+        f"(<put> | put in) [(a | an | another | the)] {_ITEM} {SAYING} {{text:words}} (at the"
         " <beginning> [of the list] | first)",
         when=_a_new_item,
     ),
@@ -440,7 +443,7 @@ def add_item_beside(
 )
 def add_first(sitting: Sitting, text: tuple[str, ...]) -> Done:
     """Put an item at the start of the list: of the one here, else of the nearest."""
-    return _item_put(sitting, _nearest_list(sitting)[0], text, before=True)
+    return item_put(sitting, _nearest_list(sitting, text)[0], text, before=True)
 
 
 @command(
@@ -457,17 +460,34 @@ def add_first(sitting: Sitting, text: tuple[str, ...]) -> Done:
 )
 def add_nth(sitting: Sitting, text: tuple[str, ...], position: int) -> Done | Refusal:
     """Put an item where it will be the first, the second or the third of the list."""
-    listed = _nearest_list(sitting)
+    listed = _nearest_list(sitting, text)
     if not 1 <= position <= len(listed) + 1:
         return Refusal(f"The list has {many(len(listed), 'item')}.", "", "Say a number it reaches.")
     if position > len(listed):
-        return _item_put(sitting, listed[-1], text, before=False)
-    return _item_put(sitting, listed[position - 1], text, before=True)
+        return item_put(sitting, listed[-1], text, before=False)
+    return item_put(sitting, listed[position - 1], text, before=True)
 
 
-def _item_put(sitting: Sitting, b: int, text: tuple[str, ...], before: bool) -> Done:
+def _a_thing(text: tuple[str, ...]) -> bool:
+    """ "A bay leaf", "salt and pepper"; "stir it well" is none."""
+    return len(text) <= _LONGEST_THING and not set(text) & (VERBS | SUBJECT_PRONOUNS)
+
+
+_LONGEST_THING = 5
+
+
+def _each_is_closed(sitting: Sitting, b: int) -> bool:
+    """Whether the items of the list round one, two at least, end with a mark."""
+    span = all_within(Unit.LIST, sitting, block_range(sitting.document, b))[0]
+    items = sitting.document.blocks[span.start.block : span.end.block + 1]
+    return len(items) > 1 and all(i.text.rstrip()[-1:] in (".", "!", "?") for i in items)
+
+
+def item_put(sitting: Sitting, b: int, text: tuple[str, ...], before: bool) -> Done:
     """A new item with a text, before or after one that is there; it begins as that does."""
     item = block_range(sitting.document, b)
+    if _each_is_closed(sitting, b) and not any(mark_named(text[-n:]) for n in (1, 2)):
+        text = (*text, "full", "stop")
     wrote = insert_beside(sitting, item, text, before, True, True)
     after = wrote.sitting
     if not before and sitting.selection is None and sitting.writing_place == item.end:

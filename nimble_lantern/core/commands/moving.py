@@ -309,6 +309,7 @@ def _not_by_cells(sitting: Sitting, parse: Parse) -> bool:
 
 
 @command("<go> up [by] {counted}", "<go> up [{number}]", "up {counted}", "{counted} up",
+         "<go> (back | further | on | right) up [by] {counted}",
          example="go up two lines", group="moving", when=_not_by_cells, grows=True)  # fmt: skip
 def up(
     sitting: Sitting, counted: tuple[int, Unit] = (1, Unit.LINE), number: int | None = None
@@ -318,7 +319,8 @@ def up(
 
 
 @command("<go> down [by] {counted}", "<go> down [{number}]",
-         "down {counted}", "{counted} down", example="go down three lines",
+         "down {counted}", "{counted} down",
+         "<go> (back | further | on | right) down [by] {counted}", example="go down three lines",
          group="moving", when=_not_by_cells, grows=True)  # fmt: skip
 def down(
     sitting: Sitting, counted: tuple[int, Unit] = (1, Unit.LINE), number: int | None = None

@@ -107,6 +107,7 @@ def _asked_of_a_row(sitting: Sitting, parse: Parse) -> bool:
 
 def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
     told = becoming.of_a_told_line(sitting, parse) or becoming.of_a_whole_item(sitting, parse)
+    told = told or becoming.within_a_told_part(sitting, parse)
     headed = not told and becoming.of_a_told_heading(sitting, parse)
     return told or headed or instead.alike_or_a_cell(sitting, parse)
 
@@ -146,8 +147,8 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
         "(i would | i'd) rather have {text:words} than {target}",
         "(instead of | in place of) {target} [(write | put | say | have)] {text}",
         "{target} to be replaced (by | with) {text}",
-        "put {text:words} for {target}",
     ),
+    Way("put {text:words} for {target}", when=instead.alike_or_no_thing_for_a_part),
     Way("{text:words} (instead of | in place of) {target}", when=becoming.of_a_told_part),
     Way(
         "(rename | retitle | relabel) {target} (as | to | into) {text}",
@@ -392,7 +393,7 @@ def replace_with(
     text, ranges = _in_number(text, target.heard, old), target.ranges
     if target.unit is Unit.PARAGRAPH and old.endswith(",") and not _ends_in_a_mark(text):
         text = (*text, "comma")  # a greeting stays one
-    if target.unit is Unit.SENTENCE:
+    if target.unit in (Unit.SENTENCE, Unit.ITEM):
         ranges = tuple(without_stop(sitting.document, r, text) for r in ranges)
     if exactly:
         wrote = replace_range(sitting, target.first, text, exactly=True)

@@ -27,10 +27,12 @@ from nimble_lantern.core.targets.model import (
 from nimble_lantern.core.targets.ones import TOLD_BY_PLACE
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import (
+    a_whole_heading,
     a_whole_line,
     a_whole_sentence,
     exact,
     in_a_list,
+    item_called,
     named_as_written,
     places,
 )
@@ -154,7 +156,7 @@ def _quoted(sitting: Sitting, value: object) -> bool:
         return False
     if len(value.words) > 1 and a_whole_line(sitting.document, value.words):
         return True
-    if any(units.is_a_heading(sitting.document, r) for r in exact(sitting.document, value.words)):
+    if a_whole_heading(sitting.document, value.words):
         return True
     long = len(value.words) >= _LONG_ENOUGH and named_as_written(sitting.document, value)
     return long or a_whole_sentence(sitting.document, value.words) or _begins_one(sitting, value)
@@ -210,6 +212,14 @@ def no_sentence_itself(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     whole = isinstance(target, Units) and target.unit is not Unit.WORD
     return not whole and parts_or_items(sitting, parse)
+
+
+def as_an_item(document: Document, target: Places) -> Places:
+    """The item that is called by some words, where these stand in another one as well."""
+    if target.unit is not None or len(target.ranges) != 1:
+        return target
+    item = item_called(document, target.first, target.heard)
+    return target if item is None else replace(target, ranges=(item,))
 
 
 def begun_by(sitting: Sitting, target: Places, place: Places | None) -> Places:

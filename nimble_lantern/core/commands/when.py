@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from nimble_lantern.core.document.model import Kind
+from nimble_lantern.core.document.model import Kind, Range
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Command, Parse
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.state import Sitting
@@ -47,6 +47,21 @@ def names_a_block(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     table = isinstance(target, Units) and target.unit is Unit.TABLE
     return of_the_page(target) and (table or not of_a_grid(target))
+
+
+def begins_a_line(sitting: Sitting, r: Range) -> bool:
+    """Whether a range stands at the start of a paragraph, or behind a line break in it."""
+    before = sitting.document.blocks[r.start.block].text[: r.start.offset]
+    return not before or before.endswith("\n")
+
+
+def beside_a_line(sitting: Sitting, parse: Parse) -> bool:
+    """A part of the page, or words that one of its lines begins with: "above dear sir"."""
+    if names_a_block(sitting, parse):
+        return True
+    target = parse.args.get("target")
+    found = resolve(target, sitting) if isinstance(target, Words) else None
+    return isinstance(found, Places) and all(begins_a_line(sitting, r) for r in found.ranges)
 
 
 def begins_a_block(sitting: Sitting, parse: Parse) -> bool:

@@ -99,7 +99,11 @@ def send(sitting: Sitting, words: tuple[str, ...] = ()) -> Refusal:
 
 @command(
     "(check | correct) (the | my) (spelling | grammar)",
-    "spell check [(it | this | that | the document)]",
+    "(spell check | spellcheck | proofread | proof read) [(it | this | that | the document | the"
+    " letter)]",
+    "check the spelling of {words}",
+    "is {words} (spelt | spelled) (right | correctly | properly | like that)",
+    "are there any mistakes",
     "(is | are) there any (spelling | typing) (mistake | mistakes | error | errors)"
     " [(here | in here | anywhere | left | in (it | this | (the | this) (letter | document)))]",
     "is there a (spelling | typing) (mistake | error) [(here | in here | anywhere | somewhere)]",
@@ -112,7 +116,7 @@ def send(sitting: Sitting, words: tuple[str, ...] = ()) -> Refusal:
     example="check the spelling",
     group="desk",
 )
-def check_spelling(sitting: Sitting) -> Refusal:
+def check_spelling(sitting: Sitting, words: tuple[str, ...] = ()) -> Refusal:
     """Spelling is not checked: words are written as the dictionary has them."""
     return Refusal("Spelling cannot be checked here: words come out of a word list as they are.")
 
@@ -132,6 +136,24 @@ CATALOGUE.table(
 def _not_kept(sitting: Sitting, parse: Parse) -> bool:
     """No passage is called so: "put my address at the top" would write it."""
     return not any(str(parse.args["mine"]) in p.name for p in sitting.passages)
+
+
+_BETTER = "(another | a better | a different | a softer | a stronger | a simpler | some other)"
+
+
+@command(
+    "(what is | what's | find [me] | give me | is there | tell me | think of | i need | i want |"
+    f" look up | suggest) {_BETTER} (word | words) (for | than | instead of) {{words}}",
+    f"{_BETTER} word for {{words}} [please]",
+    f"(use | put) {_BETTER} word (for | instead of) {{words}}",
+    "(look up | define) {words} in [a | the] (dictionary | thesaurus)",
+    example="what is another word for loud",
+    group="desk",
+    heard=0,
+)
+def another_word(sitting: Sitting, words: tuple[str, ...]) -> Refusal:
+    """Words are not looked up here."""
+    return Refusal("Words cannot be looked up here.", "", "Say the one to put in its place.")
 
 
 @command(

@@ -96,7 +96,9 @@ CLASSES = {
     "finish": WordClass("(end | bottom)", "[very] (end | bottom | finish | foot | close)"),
     "the_text": WordClass(
         "of the (document | text | letter)",
-        "[of] [the | this | my] (document | text | page | letter | whole thing | everything)",
+        "[of] [the | this | my] (document | text | page | letter | whole thing | everything)"
+        " | [of] (the | this | my) (story | essay | article | report | notice | speech | poem"
+        " | recipe | minutes | newsletter | invitation | draft | chapter)",
     ),
     "ahead_of": WordClass("(before | in front of)", "ahead of"),
     "behind": WordClass("(after | behind)", "(following | past)"),

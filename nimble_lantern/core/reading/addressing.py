@@ -256,10 +256,21 @@ def in_parts(words: tuple[str, ...]) -> tuple[Plainer, ...]:
     said = of_the_whole(_with_units(words))
     found = [said] if said != words else []
     named = (*found, *_each_named(words), *_changing_places(words))
+    named = (*named, *_with_its_part_first(words))
     bare = (words[:-3],) if len(words) > _LEAST_TABLED and words[-3:] in _IN_THE_TABLE else ()
     return (*map(Plainer, named), *(Plainer(w, tabled=True) for w in bare))
 
 
+def _with_its_part_first(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
+    """ "Pocket should be coat in the last line": in the last line it should."""
+    shall = next((i for i, word in enumerate(words) if word in _SHALL), 0)
+    for i in range(len(words) - 2, shall + 2, -1):
+        if shall and words[i] in _IN and (COUNTED | {"section"}) & set(words[-2:]):
+            yield (*words[i:], *words[:i])
+            return
+
+
+_SHALL, _IN = frozenset("should must ought".split()), frozenset(("in", "on"))
 _LEAST_TABLED = 5
 _IN_THE_TABLE = frozenset((p, d, "table") for p in ("in", "of") for d in ("the", "this", "that"))
 

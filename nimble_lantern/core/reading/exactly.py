@@ -277,8 +277,10 @@ def _surely_of_text(parse: Parse) -> bool:
         # "Bold the third tent", where there are two.
         counted = target.order is Order.NTH and target.of is None
         return counted and not text and parse.command.name.startswith(_OF_LOOKS)
-    named = isinstance(target, Sign)
-    return named and (mark_named(bare) is not None if text else parse.command.traits.destructive)
+    named = isinstance(target or parse.args.get("mark"), Sign)
+    asks = parse.command.group == "reading"  # "is there a comma after again"
+    of_it = asks or parse.command.traits.destructive
+    return named and (mark_named(bare) is not None if text else of_it)
 
 
 def _goes_back(sitting: Sitting, verdict: Verdict) -> bool:

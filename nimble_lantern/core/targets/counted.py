@@ -35,8 +35,11 @@ _OF_TABLES = (Unit.CELL, Unit.ROW, Unit.COLUMN, Unit.TABLE)
 @finds(Units)
 def _told(target: Units, view: View, near: bool) -> Answer:
     found = _units(target, view)
-    kind = Unit.SENTENCE if target.unit is Unit.QUESTION else target.unit
+    kind = _KINDS.get(target.unit, target.unit)
     return replace(found, unit=kind) if isinstance(found, Places) else found
+
+
+_KINDS = {Unit.QUESTION: Unit.SENTENCE, Unit.STEP: Unit.ITEM}
 
 
 def _units(target: Units, view: View) -> Answer:
@@ -48,6 +51,8 @@ def _units(target: Units, view: View) -> Answer:
         return Places((view.document.whole,))
     if target.unit in _OF_TABLES and not any(b.cell for b in view.document.blocks):
         return Absent("There is no table here.")
+    if target.unit is Unit.STEP and not any(b.kind is Kind.ITEM for b in view.document.blocks):
+        return Absent("There is no list here.")
     if target.unit is Unit.COLUMN:
         return columns(target, view)
     if target.unit in (Unit.ROW, Unit.CELL) and target.of is None:
@@ -105,7 +110,7 @@ def _nested(target: Units, view: View) -> Answer:
         if target.unit is Unit.SENTENCE:
             signed = foot(view.document)
             inner = [r for r in inner if not _signs(r, signed)] or inner
-        inner = _counted(target, view.document, inner)
+        inner = list(_counted(target, view.document, inner))
         have = max(have, len(inner))
         picked = pick_out(target, inner)
         if outer.unit is Unit.COLUMN and target.count > 1:

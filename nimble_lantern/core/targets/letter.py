@@ -61,12 +61,7 @@ def _of_letter(target: OfLetter, view: View, near: bool) -> Answer:
     if found is None:
         return Absent(f"There is no {target.part} here.")
     if target.part == ADDRESS:
-        return Places(
-            tuple(
-                block_range(view.document, b) for b in range(found.start.block, found.end.block + 1)
-            ),
-            unit=Unit.PARAGRAPH,
-        )
+        return Places((found,), unit=Unit.PARAGRAPH)
     return Places((found,), unit=Unit.PARAGRAPH if _is_whole(view.document, found) else None)
 
 

@@ -19,6 +19,7 @@ class Unit(Enum):
     PARAGRAPH = "paragraph"
     HEADING = "heading"
     ITEM = "item"
+    STEP = "step"
     LIST = "list"
     SECTION = "section"
     CELL = "cell"
@@ -119,9 +120,14 @@ class Reach:
 
 @dataclass(frozen=True, slots=True)
 class Enclosed:
-    """What stands between a pair of marks: "the quoted words", "between the brackets"."""
+    """What stands between a pair of marks: "the quoted words", "between the brackets".
+
+    With no order it is one of them, the one at the caret if there is one there.
+    """
 
     pair: str
+    order: Order | None = None
+    n: int = 1
 
 
 @dataclass(frozen=True, slots=True)
@@ -390,7 +396,8 @@ def unit_named(value: object) -> Unit | None:
         return unit_named(value.whole)
     if isinstance(value, Inside):
         return unit_named(value.whole)
-    return value.unit if isinstance(value, Units | Tabled | Holding | Beside) else None
+    unit = value.unit if isinstance(value, Units | Tabled | Holding | Beside) else None
+    return Unit.ITEM if unit is Unit.STEP else unit
 
 
 @dataclass(frozen=True, slots=True)

@@ -60,9 +60,11 @@ CATALOGUE.table(
     },
 )
 CATALOGUE.table(
-    "unit", {"(para | verse | stanza)": Unit.PARAGRAPH, "question": Unit.QUESTION}, heard=False
+    "unit",
+    {"(para | verse | stanza)": Unit.PARAGRAPH, "question": Unit.QUESTION, "step": Unit.STEP},
+    heard=False,
 )
-CATALOGUE.table("units", {"questions": Unit.QUESTION}, heard=False)
+CATALOGUE.table("units", {"questions": Unit.QUESTION, "steps": Unit.STEP}, heard=False)
 CATALOGUE.table(
     "units",
     {"(paras | verses | stanzas)": Unit.PARAGRAPH, "(points | entries)": Unit.ITEM},

@@ -228,6 +228,11 @@ def _enclosed(target: Enclosed, view: View, near: bool) -> Answer:
                     start = None
     if not found:
         return Refusal(f"Nothing stands between {target.pair} here.")
+    if target.order is Order.EVERY:
+        return Places(tuple(found))
+    if target.order is not None:
+        one = found[-1:] if target.order is Order.LAST else found[target.n - 1 : target.n]
+        return Places(tuple(one)) if one else Refusal(f"There are {in_words(len(found))} of them.")
     holding = [r for r in found if r.start <= view.caret <= r.end]
     return Places(tuple(holding or found), ask=len(holding or found) > 1)
 

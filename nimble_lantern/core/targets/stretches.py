@@ -110,7 +110,6 @@ CATALOGUE.table(
     "enclosed",
     "[the] (text | words | bit | part | stuff | thing | contents) (between | inside | in | of"
     " | within) [the] {pair}",
-    "everything (between | inside | in | within) [the] {pair}",
     "what (it says | stands | i said) (between | inside | in) [the] {pair}",
     "(between | inside | in) [the] {pair}",
     heard=False,
@@ -131,6 +130,40 @@ def _bracketed() -> Enclosed:
       heard=False)  # fmt: skip
 def _with_marks(pair: str) -> Enclosed:
     return Enclosed(pair)
+
+
+_QUOTED = "(quotation | quote | quoted (words | text | part | bit | phrase))"
+
+
+@rule(
+    "enclosed",
+    "(everything | all [the] (text | words)) (between | inside | in | within) [the] {pair}",
+    heard=False,
+)
+def _all_enclosed(pair: str) -> Enclosed:
+    return Enclosed(pair, Order.EVERY)
+
+
+@rule(
+    "enclosed",
+    f"(every | each) {_QUOTED}",
+    "(all [of] [the] | the) (quotations | quotes)",
+    "(every | each) (text | word | bit | part) (between | inside | in | within) quotes",
+    "all [of] [the] (speech | quoted (speech | words | text))",
+    heard=False,
+)
+def _all_quoted() -> Enclosed:
+    return Enclosed("quotes", Order.EVERY)
+
+
+@rule("enclosed", f"the {{position}} {_QUOTED}", heard=False)
+def _nth_quoted(position: int) -> Enclosed:
+    return Enclosed("quotes", Order.NTH, position)
+
+
+@rule("enclosed", f"the last {_QUOTED}", heard=False)
+def _last_quoted() -> Enclosed:
+    return Enclosed("quotes", Order.LAST)
 
 
 @rule(

@@ -10,7 +10,9 @@ from rapidfuzz import fuzz, process
 
 from nimble_lantern.core.document.changes import changed
 from nimble_lantern.core.document.model import Block, Document, Kind, Position, Range
+from nimble_lantern.core.document.units import block_range, is_a_heading
 from nimble_lantern.core.lexicon.closed import (
+    ARTICLES,
     AUXILIARIES,
     DETERMINERS,
     LITTLE,
@@ -107,6 +109,27 @@ def a_whole_line(document: Document, words: tuple[str, ...]) -> bool:
         and document.text(r) == blocks[r.start.block].text.rstrip(".,;:")
         for r in found
     )
+
+
+def a_whole_heading(document: Document, words: tuple[str, ...]) -> bool:
+    """Whether words are all that one heading says, with an article or without: "the notes"."""
+    bare = words[1:] if len(words) > 1 and words[0] in ARTICLES else words
+    headed = (r for r in exact(document, bare) if is_a_heading(document, r))
+    return len(list(headed)) == 1
+
+
+def item_called(document: Document, r: Range, heard: str) -> Range | None:
+    """The one item that names a thing, "a pound of white fish", where what was heard, "the fish",
+    stands as such only in an item that says what to do with it; None for others."""
+    block, words = document.blocks[r.start.block], tuple(heard.split())
+    bare = words[1:] if words[:1] and words[0] in ARTICLES else words
+    if block.kind is not Kind.ITEM or block.text.rstrip()[-1:] not in (".", "!", "?") or not bare:
+        return None
+    items = (r for r in exact(document, bare) if document.blocks[r.start.block].kind is Kind.ITEM)
+    ending = [
+        r.start.block for r in items if r.end.offset == len(document.blocks[r.start.block].text)
+    ]
+    return block_range(document, ending[0]) if len(ending) == 1 else None
 
 
 def a_whole_sentence(document: Document, words: Sequence[str]) -> bool:

@@ -9,7 +9,12 @@ from nimble_lantern.core.commands.passage_here import (
 )
 from nimble_lantern.core.commands.passages.blanks import filled_in
 from nimble_lantern.core.commands.passages.keeping import put_passage
-from nimble_lantern.core.commands.when import names_a_block, names_a_part
+from nimble_lantern.core.commands.when import (
+    begins_a_line,
+    beside_a_line,
+    names_a_block,
+    names_a_part,
+)
 from nimble_lantern.core.commands.wording import named, quoted
 from nimble_lantern.core.composing.redating import with_its_year
 from nimble_lantern.core.composing.replacing import replace_range
@@ -106,20 +111,6 @@ def moment(sitting: Sitting, moment: str) -> Done | Refusal:
 _GOES = "(<shall> (go | come | stand | be) | goes | comes | belongs)"
 
 
-def _begins_a_line(sitting: Sitting, r: Range) -> bool:
-    before = sitting.document.blocks[r.start.block].text[: r.start.offset]
-    return not before or before.endswith("\n")
-
-
-def _beside_a_line(sitting: Sitting, parse: Parse) -> bool:
-    """A part of the page, or words that one of its lines begins with: "above dear sir"."""
-    if names_a_block(sitting, parse):
-        return True
-    target = parse.args.get("target")
-    found = resolve(target, sitting) if isinstance(target, Words) else None
-    return isinstance(found, Places) and all(_begins_a_line(sitting, r) for r in found.ranges)
-
-
 def _beside_words(sitting: Sitting, parse: Parse) -> bool:
     """ "Today's date after june", where it says so; "the date before friday" may be words."""
     target = parse.args.get("target")
@@ -184,7 +175,7 @@ def moment_here(sitting: Sitting, moment: str = "date", side: str = "after") -> 
     "{moment:moment_of_day} " + _GOES + " (at | to | on) the [very] {edge:docedge}",
     "date (it | this | the <writing>) [(at | on) the [very] {edge:docedge}]",
     "[(the | today's)] date (at | on) [the] [very] {edge:docedge}",
-    Way("<put> {moment:moment_of_day} {side:beside} {target}", when=_beside_a_line),
+    Way("<put> {moment:moment_of_day} {side:beside} {target}", when=beside_a_line),
     Way("<put> {moment:moment_told} {side:beside} {target}", when=_beside_words),
     Way("{moment:moment_of_day} " + _GOES + " {side:beside} {target}", when=names_a_block),
     Way("{side:beside} {target} <put> {moment:moment_of_day}", when=names_a_block),
@@ -208,7 +199,7 @@ def moment_beside(
     if isinstance(words, Refusal):
         return words
     document = sitting.document
-    if target is not None and target.unit is None and not _begins_a_line(sitting, target.first):
+    if target is not None and target.unit is None and not begins_a_line(sitting, target.first):
         return moment_within(sitting, moment, target, side)
     if target is None:
         side = "before" if edge == "start" else "after"

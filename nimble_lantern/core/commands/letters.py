@@ -1,0 +1,254 @@
+"""The parts of a letter by what they are to say: its greeting, its closing, its subject."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from nimble_lantern.core.commands import marks, sayings
+from nimble_lantern.core.commands.replacing import replace_with
+from nimble_lantern.core.commands.when import begins_a_block, names_a_block
+from nimble_lantern.core.commands.wording import quoted
+from nimble_lantern.core.composing.beside import insert_beside
+from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.document.model import Document, Kind, Position, Range
+from nimble_lantern.core.document.units import block_range, dated
+from nimble_lantern.core.errors import Refusal
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
+from nimble_lantern.core.lexicon.closed import (
+    DETERMINERS,
+    LITTLE,
+    OWNERS,
+    PREPOSITIONS,
+    SUBJECT_PRONOUNS,
+)
+from nimble_lantern.core.lexicon.desk import PARTS
+from nimble_lantern.core.lexicon.names import GIVEN, KNOWN_NAMES
+from nimble_lantern.core.lexicon.sentences import CLOSINGS, TITLES, VERBS
+from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.letter import greeting
+from nimble_lantern.core.targets.model import OfLetter, Places, Unit, Units, Words
+from nimble_lantern.core.targets.resolve import resolve
+from nimble_lantern.core.targets.words import exact
+
+_IT = "(it | this | that | the <writing>)"
+_GREETING = "(the | my) (greeting | salutation | opening)"
+_CLOSING = "(the | my) (closing | ending | sign off | valediction | closing words)"
+_LONGEST_NAME = 6
+
+
+@rule("a_greeting", "dear {words}", heard=False)
+def _dear(words: tuple[str, ...]) -> tuple[str, ...] | None:
+    return ("dear", *words) if len(words) <= _LONGEST_NAME else None
+
+
+@rule("a_greeting", "hello {words}", heard=False)
+def _hello(words: tuple[str, ...]) -> tuple[str, ...] | None:
+    return ("hello", *words) if len(words) <= _LONGEST_NAME else None
+
+
+@rule("a_closing", "{words}", heard=False)
+def _closing_words(words: tuple[str, ...]) -> tuple[str, ...] | None:
+    return words if words in CLOSINGS else None
+
+
+def _is_one(sitting: Sitting, parse: Parse) -> bool:
+    """A letter, or nothing yet: "make it hello" is of neither."""
+    document = sitting.document
+    return greeting(document) is not None or not document.text(document.whole).strip()
+
+
+def _greets(sitting: Sitting, parse: Parse) -> bool:
+    """Somebody by name or by title, in a letter: "address it to the board" tells no name."""
+    text = tuple(parse.args.get("text", ("it",)))
+    named = text[0] not in DETERMINERS | LITTLE | PREPOSITIONS and len(text) <= _LONGEST_NAME
+    telling = not VERBS.isdisjoint(text) and text[0] not in TITLES
+    return named and not telling and greeting(sitting.document) is not None
+
+
+@command(
+    *each(
+        _is_one,
+        f"(make | have | let) {_IT} [(say | read | begin [with] | start [with])]"
+        " {text:a_greeting} [instead]",
+        f"(begin | start | open) [{_IT}] with {{text:a_greeting}} [instead]",
+        f"[then] {_IT} <shall> (begin | start | open) [with] {{text:a_greeting}}",
+        f"(begin | start | open) {_IT} {{text:a_greeting}}",
+    ),
+    f"(make | have | let) {_GREETING} [(say | read | be)] {{text:a_greeting}} [instead]",
+    f"<change> {_GREETING} (to | into) {{text:a_greeting}}",
+    f"{_GREETING} <shall> (be | say | read) {{text:a_greeting}}",
+    example="the greeting should be dear mrs quince",
+    group="revising",
+    heard=0,
+)
+def greet(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Make the greeting of a letter these words, or begin with one."""
+    there = greeting(sitting.document)
+    if there is None:
+        at = _below_the_head(sitting.document)
+        return _own_line(sitting, block_range(sitting.document, at), (*text, "comma"), before=True)
+    mark = sitting.document.text(there)[-1:] in (",", "!", ":", ".")
+    end = there.end._replace(offset=there.end.offset - mark)
+    return replace_with(sitting, text, Places((Range(there.start, end),)))
+
+
+def _below_the_head(document: Document) -> int:
+    """The first block below a title, an address and a date at the top."""
+    dates = [b for b, block in enumerate(document.blocks) if dated(block)]
+    if dates:
+        return min(dates[0] + 1, len(document.blocks) - 1)
+    headed = document.blocks[0].kind is Kind.HEADING and len(document.blocks) > 1
+    return int(headed)
+
+
+def _own_line(sitting: Sitting, r: Range, text: tuple[str, ...], before: bool) -> Done:
+    if not sitting.document.text(sitting.document.whole).strip():
+        wrote = compose(sitting, text)
+    else:
+        wrote = insert_beside(sitting, r, text, before, True)
+    return Done(wrote.sitting, f"added {quoted(wrote.text)}")
+
+
+@command(
+    Way(f"(address | write) {_IT} to {{text}} [instead]", when=_greets),
+    example="address it to mrs quince",
+    group="revising",
+    heard=0,
+)
+def address_to(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Greet somebody else in a letter."""
+    return greet(sitting, ("dear", *text))
+
+
+@command(
+    *each(
+        _is_one,
+        f"(make | have | let) {_IT} [(say | read | end [with] | close [with])]"
+        " {text:a_closing} [instead]",
+        f"(end | close | finish | conclude | sign off) [{_IT}] [off] (with | as)"
+        " {text:a_closing} [instead]",
+        f"[then] {_IT} <shall> (end | close | finish) [with] {{text:a_closing}}",
+    ),
+    f"(make | have | let) {_CLOSING} [(say | read | be)] {{text:a_closing}} [instead]",
+    f"{_CLOSING} <shall> (be | say | read) {{text:a_closing}}",
+    example="end it with kind regards",
+    group="revising",
+    heard=0,
+)
+def close(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Make the closing words of a letter these, or end it with them."""
+    there = resolve(OfLetter("closing"), sitting)
+    if isinstance(there, Places):
+        mark = sitting.document.text(there.first)[-1:] == ","
+        r = there.first
+        end = r.end._replace(offset=r.end.offset - mark)
+        return replace_with(sitting, text, Places((Range(r.start, end),)))
+    last = len(sitting.document.blocks) - 1
+    closed = _own_line(sitting, block_range(sitting.document, last), (*text, "comma"), before=False)
+    after = closed.sitting
+    end_of_it = Position(len(after.document.blocks) - 1, len(after.document.blocks[-1].text))
+    return replace(closed, sitting=after.placed(end_of_it))
+
+
+def _signed_as(sitting: Sitting, parse: Parse) -> bool:
+    """ "Sign it as the lamp committee", where a letter is closed; "as soon as you can" tells
+    when."""
+    text = tuple(parse.args.get("text", ("it",)))
+    telling = (LITTLE | PREPOSITIONS | VERBS | SUBJECT_PRONOUNS) & set(text[text[0] == "the" :])
+    named = not telling - {"and", "of"} and len(text) <= _LONGEST_NAME
+    return named and isinstance(resolve(OfLetter("closing"), sitting), Places)
+
+
+def _signs(sitting: Sitting, parse: Parse) -> bool:
+    """A name alone: "sign it olga"; "sign it here", "sign it before friday" tell of none."""
+    text = tuple(parse.args.get("text", ("it",)))
+    known = text[0] in GIVEN | KNOWN_NAMES or text[0] in TITLES or len(text[0]) == 1
+    return known and _signed_as(sitting, parse)
+
+
+@command(
+    Way(f"sign {_IT} [off] {{text}}", when=_signs),
+    *each(
+        _signed_as,
+        f"sign {_IT} [off] (as | with | from) {{text}}",
+        "sign as {text}",
+        "(the signature | my name at the (end | bottom)) <shall> be {text}",
+        "make (the signature | my name at the (end | bottom)) {text}",
+    ),
+    example="sign it olga penrose",
+    group="revising",
+    heard=0,
+)
+def sign(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Put a name below the closing words of a letter, in the place of the one there."""
+    there = resolve(OfLetter("signature"), sitting)
+    if isinstance(there, Places):
+        return replace_with(sitting, text, Places((there.first,)))
+    closing = resolve(OfLetter("closing"), sitting)
+    if isinstance(closing, Refusal):
+        return closing
+    return _own_line(sitting, block_range(sitting.document, closing.first.end.block), text, False)
+
+
+def _says_what(sitting: Sitting, parse: Parse) -> bool:
+    text = tuple(parse.args.get("text", ("of",)))
+    return text[0] not in PREPOSITIONS and greeting(sitting.document) is not None
+
+
+@command(
+    *each(
+        _says_what,
+        "(add | put [in] | write | insert | give it | <wish>) (a | the) subject [line]"
+        " [(saying | that says | reading | of)] {text}",
+        "the subject [line] <shall> (be | say | read) {text}",
+    ),
+    example="add a subject line broken street lamp",
+    group="revising",
+    heard=0,
+)
+def subject(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
+    """Write what a letter is about in bold, on a line of its own below its greeting."""
+    there = greeting(sitting.document)
+    if there is None:
+        return Refusal("A subject stands below a greeting, and there is none.")
+    wrote = insert_beside(sitting, there, text, False, True)
+    after = marks.marked(wrote.sitting, (wrote.range,), ("bold",))
+    return Done(after, f"added {quoted(wrote.text)}")
+
+
+CATALOGUE.table(
+    "on_a_line",
+    {"(under | below | underneath | beneath)": "after", "(above | over)": "before"},
+    heard=False,
+)
+_LINES = (Unit.PARAGRAPH, Unit.HEADING, Unit.LINE, Unit.LIST, Unit.TABLE)
+
+
+def _new_line(sitting: Sitting, parse: Parse) -> bool:
+    """ "Write by hand under the date"; "put my phone number under my name" tells no words, and what
+    stands there is moved."""
+    text, target = tuple(parse.args.get("text", ("the",))), parse.args.get("target")
+    lined = isinstance(target, OfLetter) or begins_a_block(sitting, parse)
+    lined = lined or isinstance(target, Units) and target.unit in _LINES
+    lined = lined and (names_a_block(sitting, parse) or begins_a_block(sitting, parse))
+    if not lined and isinstance(target, Words):
+        found = resolve(target, sitting)  # "the date", where it stands by itself
+        at = found.first if isinstance(found, Places) and len(found.ranges) == 1 else None
+        lined = at is not None and at == block_range(sitting.document, at.start.block)
+    if not lined or text[0] in DETERMINERS | OWNERS | {"it", "that", "this"} | PARTS:
+        return False
+    return not exact(sitting.document, text) and not PARTS & {text[-1]}
+
+
+@command(
+    "(put | write | add | type | insert) {text:words} {side:on_a_line} {target}",
+    "{side:on_a_line} {target} (put | write | add | type | insert) {text}",
+    "(put | write | add | type | insert) {side:on_a_line} {target} {text}",
+    example="write by hand under the greeting",
+    group="revising",
+    heard=0,
+    when=_new_line,
+)
+def on_a_line(sitting: Sitting, text: tuple[str, ...], target: Places, side: str) -> Done | Refusal:
+    """Write words on a line of their own, above or below a part of the page."""
+    return sayings.add(sitting, text, Unit.PARAGRAPH, target, side)
