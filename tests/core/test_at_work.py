@@ -224,9 +224,9 @@ class Said(AtWork):
         self.refused(FAIR, "it needs a comma after friends", "put a full stop after july")
 
     def test_what_is_plainly_for_the_desk_is_answered(self) -> None:
-        said = "leave two lines before the last paragraph"
+        said = "leave two inches before the last paragraph"
         self.refused(FAIR, said, "make the list into a sentence")
-        self.has(FAIR, f"{said} / that was text", "Leave two lines before the last paragraph")
+        self.has(FAIR, f"{said} / that was text", "Leave 2 inches before the last paragraph")
         desk = self.desk(FAIR)
         self.assertRead("unclear", desk.hears(said))
 

@@ -34,6 +34,17 @@ def _left_empty(sitting: Sitting, index: int, number: int) -> Sitting:
     return sitting.edited(Edit((AddBlocks(outside(sitting.document.blocks, index), blocks),)))
 
 
+def _a_line(sitting: Sitting, parse: Parse) -> bool:
+    """A part, or words that a line of the text begins with, and no cell of a table."""
+    if not beside_a_line(sitting, parse):
+        return False
+    found = resolve(parse.args["target"], sitting)
+    cells = isinstance(found, Places) and any(
+        sitting.document.blocks[r.start.block].cell for r in found.ranges
+    )
+    return names_a_block(sitting, parse) or not cells
+
+
 def _lines(number: int) -> str:
     return "an empty line" if number == 1 else many(number, "empty line")
 
@@ -46,10 +57,11 @@ def _lines(number: int) -> str:
     f"{_PUT} {{number}} lines {_EMPTY} {{side:beside}} {{target}}",
     f"{_PUT} (a | an | one | some | more) {_SPACE} {{side:beside}} {{target}}",
     f"{_PUT} (a | an | one | an extra) {_EMPTY} line {{side:beside}} {{target}}",
+    "leave (a | some | more) (line | space | gap | room) {side:beside} {target}",
     example="leave three lines above my name",
     group="format",
     heard=0,
-    when=beside_a_line,
+    when=_a_line,
 )
 def room_beside(sitting: Sitting, side: str, target: Places, number: int = 1) -> Done | Refusal:
     """Leave one or more lines empty above or below a part, or a line that begins so."""

@@ -49,6 +49,15 @@ CATALOGUE.table(
     {f"({SAYING} | called)": True},
     heard=False,
 )
+CATALOGUE.table(
+    "over_all",
+    {
+        "(above | over) (everything | all of it | the <writing>)": "start",
+        "(below | under | underneath) (everything | all of it | the <writing>)": "end",
+    },
+    heard=False,
+)
+CATALOGUE.table("main_title", {"[main] title": _TITLE}, heard=False)
 CATALOGUE.table("headed_so", {"(heading | header)": True}, heard=False)
 CATALOGUE.table("a_section", {"(section | chapter | part)": True}, heard=False)
 CATALOGUE.table("levelled", {"one": 1, "two": 2, "three": 3}, heard=False)
@@ -103,6 +112,14 @@ def _without_a_title(sitting: Sitting, parse: Parse) -> bool:
     ended = left[-1:] in (".", "?", "!") and not headed and not _on_its_own(text)
     named = (AUXILIARIES | VERBS).isdisjoint(text) and len(text) <= _LONGEST_HEADING
     return _on_an_empty_page(sitting, parse) or ended and named
+
+
+def _untitled(sitting: Sitting, parse: Parse) -> bool:
+    """ "Add a title spring fair", above a text that has none; "add a title to the picture"."""
+    text = tuple(parse.args.get("text", ("is",)))
+    headed = any(block.kind is Kind.HEADING for block in sitting.document.blocks)
+    named = text[0] not in PREPOSITIONS | _SAID and len(text) <= _LONGEST_HEADING
+    return not headed and named and not _on_its_own(text)
 
 
 def _on_its_own(text: tuple[str, ...]) -> bool:
@@ -208,6 +225,8 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
     f"{_ADD_ONE} {{said:saying}} {{text:words}} here",
     f"{_ADD_ONE} {{side:beside}} {{target}} {{said:saying}} {{text}}",
     f"{_ADD_ONE} (at | to) the [very] {{edge:docedge}} {{said:saying}} {{text}}",
+    f"{_ADD_ONE} {{edge:over_all}} {{said:saying}} {{text}}",
+    f"{_ADD_ONE} {{said:saying}} {{text:words}} {{edge:over_all}}",
     *each(
         _of_a_part,
         f"{_ADD_ONE} [{{said:saying}}] {{text:words}} {{side:beside}} {{target}}",
@@ -239,6 +258,10 @@ _LEVELS = (("one",), ("two",), ("three",), ("level",))
         "(a | the) {level:titled} (is | <shall> (be | say) | will be) {text}",
         "title (it | this | the <writing>) {text}",
         "head (it | this | the <writing>) [with] {text}",
+    ),
+    *each(
+        _untitled,
+        "(add | give (it | this | the <writing>) | put [in]) (a | the) {level:main_title} {text}",
     ),
     Way("(heading | headline | header) {text}", when=_names_the_page),
     Way("title {text}", when=_without_a_title),

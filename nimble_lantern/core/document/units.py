@@ -131,10 +131,8 @@ def blocks(document: Document, unit: str, scope: Range) -> list[Range]:
     if unit in _GROUPS:
         found = _GROUPS[unit](document)
     elif unit == "step":
-        # One of a numbered list, where there is one.
         items = blocks(document, "item", scope)
-        numbered = (r for r in items if document.blocks[r.start.block].format.list == "numbered")
-        found = list(numbered) or items
+        found = [r for r in items if document.blocks[r.start.block].format.list == "numbered"]
     else:
         kinds = {"paragraph": PROSE, "heading": ("heading",), "item": ("item",), "cell": ("cell",)}
         found = [

@@ -279,7 +279,7 @@ def _each_named(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
     """ "The monday and tuesday rows", "rows two and three": each with its noun."""
     for i, word in enumerate(words):
         unit = word.removesuffix("s")
-        if unit == word or unit not in COUNTED | {"section"}:
+        if unit == word or unit not in COUNTED | {"section", "step"}:
             continue
         one = cardinal(words, i + 1)
         if one and words[one[1] : one[1] + 1] == ("and",):

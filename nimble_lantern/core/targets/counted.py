@@ -51,8 +51,8 @@ def _units(target: Units, view: View) -> Answer:
         return Places((view.document.whole,))
     if target.unit in _OF_TABLES and not any(b.cell for b in view.document.blocks):
         return Absent("There is no table here.")
-    if target.unit is Unit.STEP and not any(b.kind is Kind.ITEM for b in view.document.blocks):
-        return Absent("There is no list here.")
+    if target.unit is Unit.STEP and not units.blocks(view.document, "step", view.document.whole):
+        return Absent("There is no numbered list here.")
     if target.unit is Unit.COLUMN:
         return columns(target, view)
     if target.unit in (Unit.ROW, Unit.CELL) and target.of is None:

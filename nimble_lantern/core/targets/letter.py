@@ -155,11 +155,17 @@ _LONGEST_LINE = 8
 
 
 def body(document: Document, paragraphs: Sequence[Range]) -> Sequence[Range]:
-    """The paragraphs that are counted in a letter; all of them where it has no others.
+    """The paragraphs that are counted below a letterhead: nobody counts its address and date, nor
+    the greeting below them, nor the name below the closing words.
 
-    Closing words that stand in one paragraph with the name below them count as one.
+    A greeting at the very top counts as the first paragraph, and closing words in one paragraph
+    with a name as the last.
     """
     above, below = head(document), foot(document)
+    if above is None or above.start.block == above.end.block:
+        return paragraphs
+    if document.blocks[above.start.block].kind is Kind.HEADING and above.end.block == 1:
+        return paragraphs
     if below is not None and document.text(below)[-1] != ",":
         below = below if below.start.block != below.end.block else None
     around = [r for r in (above, below) if r is not None]

@@ -64,7 +64,7 @@ CATALOGUE.table(
     {"(para | verse | stanza)": Unit.PARAGRAPH, "question": Unit.QUESTION, "step": Unit.STEP},
     heard=False,
 )
-CATALOGUE.table("units", {"questions": Unit.QUESTION, "steps": Unit.STEP}, heard=False)
+CATALOGUE.table("units", {"questions": Unit.QUESTION}, heard=False)
 CATALOGUE.table(
     "units",
     {"(paras | verses | stanzas)": Unit.PARAGRAPH, "(points | entries)": Unit.ITEM},
@@ -127,6 +127,26 @@ def _on_the_left(unit: Unit) -> Units:
 @rule("part", "[the] {counted} that (follow | come (after | next) | are next)", heard=False)
 def _that_follow(counted: tuple[int, Unit]) -> Units:
     return Units(counted[1], Order.NEXT, counted[0])
+
+
+@rule("part", "(every | each) step", "all [of] [the] steps", heard=False)
+def _every_step() -> Units:
+    return Units(Unit.STEP, Order.EVERY)
+
+
+@rule("part", "steps {number} (to | through | until) {last:number}", heard=False)
+def _steps(number: int, last: int) -> Units | None:
+    return Units(Unit.STEP, Order.NTH, last - number + 1, number) if last > number else None
+
+
+@rule("part", "[the] first {number} steps", heard=False)
+def _first_steps(number: int) -> Units:
+    return Units(Unit.STEP, Order.FIRST, number)
+
+
+@rule("part", "[the] last {number} steps", heard=False)
+def _last_steps(number: int) -> Units:
+    return Units(Unit.STEP, Order.LAST, number)
 
 
 @rule(
