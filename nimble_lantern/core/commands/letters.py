@@ -21,12 +21,12 @@ from nimble_lantern.core.lexicon.closed import (
     PREPOSITIONS,
     SUBJECT_PRONOUNS,
 )
-from nimble_lantern.core.lexicon.desk import PARTS
+from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.names import GIVEN, KNOWN_NAMES
 from nimble_lantern.core.lexicon.sentences import CLOSINGS, TITLES, VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.letter import greeting
-from nimble_lantern.core.targets.model import OfLetter, Places, Unit, Units, Words
+from nimble_lantern.core.targets.model import OfLetter, Places, Unit, Units, Words, is_target
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import exact
 
@@ -125,8 +125,9 @@ def address_to(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
         _is_one,
         f"(make | have | let) {_IT} [(say | read | end [with] | close [with])]"
         " {text:a_closing} [instead]",
-        f"(end | close | finish | conclude | sign off) [{_IT}] [off] (with | as)"
+        f"(end | close | finish | conclude | sign off) {_IT} [off] (with | as)"
         " {text:a_closing} [instead]",
+        "(end | close | sign off) (with | as) {text:a_closing} [instead]",
         f"[then] {_IT} <shall> (end | close | finish) [with] {{text:a_closing}}",
     ),
     f"(make | have | let) {_CLOSING} [(say | read | be)] {{text:a_closing}} [instead]",
@@ -221,13 +222,15 @@ CATALOGUE.table(
     {"(under | below | underneath | beneath)": "after", "(above | over)": "before"},
     heard=False,
 )
-_LINES = (Unit.PARAGRAPH, Unit.HEADING, Unit.LINE, Unit.LIST, Unit.TABLE)
+_LINES = (Unit.PARAGRAPH, Unit.HEADING, Unit.LINE)
 
 
 def _new_line(sitting: Sitting, parse: Parse) -> bool:
     """ "Write by hand under the date"; "put my phone number under my name" tells no words, and what
     stands there is moved."""
     text, target = tuple(parse.args.get("text", ("the",))), parse.args.get("target")
+    if not is_target(target):
+        return False
     lined = isinstance(target, OfLetter) or begins_a_block(sitting, parse)
     lined = lined or isinstance(target, Units) and target.unit in _LINES
     lined = lined and (names_a_block(sitting, parse) or begins_a_block(sitting, parse))
@@ -237,17 +240,24 @@ def _new_line(sitting: Sitting, parse: Parse) -> bool:
         lined = at is not None and at == block_range(sitting.document, at.start.block)
     if not lined or text[0] in DETERMINERS | OWNERS | {"it", "that", "this"} | PARTS:
         return False
-    return not exact(sitting.document, text) and not PARTS & {text[-1]}
+    if exact(sitting.document, text) or text[-1] in PARTS | TRADE_NOUNS:
+        return False
+    found = resolve(target, sitting)
+    return isinstance(found, Places) and not any(
+        sitting.document.blocks[r.start.block].cell for r in found.ranges
+    )
 
 
 @command(
-    "(put | write | add | type | insert) {text:words} {side:on_a_line} {target}",
-    "{side:on_a_line} {target} (put | write | add | type | insert) {text}",
-    "(put | write | add | type | insert) {side:on_a_line} {target} {text}",
+    *each(
+        _new_line,
+        "(put | write | add | type | insert) {text:words} {side:on_a_line} {target}",
+        "{side:on_a_line} {target} (put | write | add | type | insert) {text}",
+        "(put | write | add | type | insert) {side:on_a_line} {target} {text}",
+    ),
     example="write by hand under the greeting",
     group="revising",
     heard=0,
-    when=_new_line,
 )
 def on_a_line(sitting: Sitting, text: tuple[str, ...], target: Places, side: str) -> Done | Refusal:
     """Write words on a line of their own, above or below a part of the page."""
