@@ -2,33 +2,27 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
-
-from nimble_lantern.core.commands import marks, sayings
+from nimble_lantern.core.commands import marks
 from nimble_lantern.core.commands.replacing import replace_with
-from nimble_lantern.core.commands.when import begins_a_block, names_a_block
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
-from nimble_lantern.core.document.model import Document, Kind, Position, Range
+from nimble_lantern.core.document.model import Document, Kind, Range
 from nimble_lantern.core.document.units import block_range, dated
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each, rule
 from nimble_lantern.core.lexicon.closed import (
     DETERMINERS,
     LITTLE,
-    OWNERS,
     PREPOSITIONS,
     SUBJECT_PRONOUNS,
 )
-from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.names import GIVEN, KNOWN_NAMES
 from nimble_lantern.core.lexicon.sentences import CLOSINGS, TITLES, VERBS
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.letter import greeting
-from nimble_lantern.core.targets.model import OfLetter, Places, Unit, Units, Words, is_target
+from nimble_lantern.core.targets.letter import foot, greeting
+from nimble_lantern.core.targets.model import OfLetter, Places
 from nimble_lantern.core.targets.resolve import resolve
-from nimble_lantern.core.targets.words import exact
 
 _IT = "(it | this | that | the <writing>)"
 _GREETING = "(the | my) (greeting | salutation | opening)"
@@ -48,13 +42,23 @@ def _hello(words: tuple[str, ...]) -> tuple[str, ...] | None:
 
 @rule("a_closing", "{words}", heard=False)
 def _closing_words(words: tuple[str, ...]) -> tuple[str, ...] | None:
-    return words if words in CLOSINGS else None
+    whole = ("with", *words)  # "end it with love"
+    return words if words in CLOSINGS else whole if whole in CLOSINGS else None
 
 
 def _is_one(sitting: Sitting, parse: Parse) -> bool:
     """A letter, or nothing yet: "make it hello" is of neither."""
     document = sitting.document
     return greeting(document) is not None or not document.text(document.whole).strip()
+
+
+def _says_something(sitting: Sitting, parse: Parse) -> bool:
+    return not sitting.document.whole.empty
+
+
+def _not_closed_yet(sitting: Sitting, parse: Parse) -> bool:
+    """ "Finish with kind regards", of a letter that has no closing words yet."""
+    return not sitting.document.whole.empty and foot(sitting.document) is None
 
 
 def _greets(sitting: Sitting, parse: Parse) -> bool:
@@ -122,16 +126,17 @@ def address_to(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
 
 @command(
     *each(
-        _is_one,
+        _says_something,
         f"(make | have | let) {_IT} [(say | read | end [with] | close [with])]"
         " {text:a_closing} [instead]",
         f"(end | close | finish | conclude | sign off) {_IT} [off] (with | as)"
         " {text:a_closing} [instead]",
-        "(end | close | sign off) (with | as) {text:a_closing} [instead]",
+        "(end | close | sign off | sign it off) [(with | as)] {text:a_closing} [instead]",
         f"[then] {_IT} <shall> (end | close | finish) [with] {{text:a_closing}}",
     ),
     f"(make | have | let) {_CLOSING} [(say | read | be)] {{text:a_closing}} [instead]",
     f"{_CLOSING} <shall> (be | say | read) {{text:a_closing}}",
+    Way("finish with {text:a_closing}", when=_not_closed_yet),
     example="end it with kind regards",
     group="revising",
     heard=0,
@@ -144,11 +149,8 @@ def close(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
         r = there.first
         end = r.end._replace(offset=r.end.offset - mark)
         return replace_with(sitting, text, Places((Range(r.start, end),)))
-    last = len(sitting.document.blocks) - 1
-    closed = _own_line(sitting, block_range(sitting.document, last), (*text, "comma"), before=False)
-    after = closed.sitting
-    end_of_it = Position(len(after.document.blocks) - 1, len(after.document.blocks[-1].text))
-    return replace(closed, sitting=after.placed(end_of_it))
+    wrote = compose(sitting, text)
+    return Done(wrote.sitting, f"wrote {quoted(wrote.text)}")
 
 
 def _signed_as(sitting: Sitting, parse: Parse) -> bool:
@@ -215,50 +217,3 @@ def subject(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     wrote = insert_beside(sitting, there, text, False, True)
     after = marks.marked(wrote.sitting, (wrote.range,), ("bold",))
     return Done(after, f"added {quoted(wrote.text)}")
-
-
-CATALOGUE.table(
-    "on_a_line",
-    {"(under | below | underneath | beneath)": "after", "(above | over)": "before"},
-    heard=False,
-)
-_LINES = (Unit.PARAGRAPH, Unit.HEADING, Unit.LINE)
-
-
-def _new_line(sitting: Sitting, parse: Parse) -> bool:
-    """ "Write by hand under the date"; "put my phone number under my name" tells no words, and what
-    stands there is moved."""
-    text, target = tuple(parse.args.get("text", ("the",))), parse.args.get("target")
-    if not is_target(target):
-        return False
-    lined = isinstance(target, OfLetter) or begins_a_block(sitting, parse)
-    lined = lined or isinstance(target, Units) and target.unit in _LINES
-    lined = lined and (names_a_block(sitting, parse) or begins_a_block(sitting, parse))
-    if not lined and isinstance(target, Words):
-        found = resolve(target, sitting)  # "the date", where it stands by itself
-        at = found.first if isinstance(found, Places) and len(found.ranges) == 1 else None
-        lined = at is not None and at == block_range(sitting.document, at.start.block)
-    if not lined or text[0] in DETERMINERS | OWNERS | {"it", "that", "this"} | PARTS:
-        return False
-    if exact(sitting.document, text) or text[-1] in PARTS | TRADE_NOUNS:
-        return False
-    found = resolve(target, sitting)
-    return isinstance(found, Places) and not any(
-        sitting.document.blocks[r.start.block].cell for r in found.ranges
-    )
-
-
-@command(
-    *each(
-        _new_line,
-        "(put | write | add | type | insert) {text:words} {side:on_a_line} {target}",
-        "{side:on_a_line} {target} (put | write | add | type | insert) {text}",
-        "(put | write | add | type | insert) {side:on_a_line} {target} {text}",
-    ),
-    example="write by hand under the greeting",
-    group="revising",
-    heard=0,
-)
-def on_a_line(sitting: Sitting, text: tuple[str, ...], target: Places, side: str) -> Done | Refusal:
-    """Write words on a line of their own, above or below a part of the page."""
-    return sayings.add(sitting, text, Unit.PARAGRAPH, target, side)

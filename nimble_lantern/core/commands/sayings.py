@@ -20,10 +20,17 @@ from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
-from nimble_lantern.core.lexicon.closed import AUXILIARIES, LITTLE, PREPOSITIONS
+from nimble_lantern.core.lexicon.closed import (
+    AUXILIARIES,
+    DETERMINERS,
+    LITTLE,
+    OWNERS,
+    PREPOSITIONS,
+)
+from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import Order, Places, Unit, Units, Words
+from nimble_lantern.core.targets.model import OfLetter, Order, Places, Unit, Units, Words, is_target
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.writing.lexer import mark_named
@@ -216,3 +223,50 @@ def _sentence(sitting: Sitting, text: tuple[str, ...], beside: Range | None, bef
     else:
         wrote = insert_beside(sitting, beside, said, before, False)
     return Done(wrote.sitting, f"added {quoted(wrote.text)}")
+
+
+CATALOGUE.table(
+    "on_a_line",
+    {"(under | below | underneath | beneath)": "after", "(above | over)": "before"},
+    heard=False,
+)
+_LINES = (Unit.PARAGRAPH, Unit.HEADING, Unit.LINE)
+
+
+def _new_line(sitting: Sitting, parse: Parse) -> bool:
+    """ "Write by hand under the date"; "put my phone number under my name" tells no words, and what
+    stands there is moved."""
+    text, target = tuple(parse.args.get("text", ("the",))), parse.args.get("target")
+    if not is_target(target):
+        return False
+    lined = isinstance(target, OfLetter) or begins_a_block(sitting, parse)
+    lined = lined or isinstance(target, Units) and target.unit in _LINES
+    lined = lined and (names_a_block(sitting, parse) or begins_a_block(sitting, parse))
+    if not lined and isinstance(target, Words):
+        found = resolve(target, sitting)  # "the date", where it stands by itself
+        at = found.first if isinstance(found, Places) and len(found.ranges) == 1 else None
+        lined = at is not None and at == block_range(sitting.document, at.start.block)
+    if not lined or text[0] in DETERMINERS | OWNERS | {"it", "that", "this"} | PARTS:
+        return False
+    if exact(sitting.document, text) or text[-1] in PARTS | TRADE_NOUNS:
+        return False
+    found = resolve(target, sitting)
+    return isinstance(found, Places) and not any(
+        sitting.document.blocks[r.start.block].cell for r in found.ranges
+    )
+
+
+@command(
+    *each(
+        _new_line,
+        "(put | write | add | type | insert) {text:words} {side:on_a_line} {target}",
+        "{side:on_a_line} {target} (put | write | add | type | insert) {text}",
+        "(put | write | add | type | insert) {side:on_a_line} {target} {text}",
+    ),
+    example="write by hand under the greeting",
+    group="revising",
+    heard=0,
+)
+def on_a_line(sitting: Sitting, text: tuple[str, ...], target: Places, side: str) -> Done | Refusal:
+    """Write words on a line of their own, above or below a part of the page."""
+    return add(sitting, text, Unit.PARAGRAPH, target, side)

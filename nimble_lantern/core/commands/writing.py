@@ -9,10 +9,9 @@ from nimble_lantern.core.document.model import Kind
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import AUXILIARIES
-from nimble_lantern.core.lexicon.sentences import CLOSINGS, VERBS
+from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.rewriting import drop_last_mark, rewrite_last
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.letter import foot
 from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.writing.lexer import Manner, special
 from nimble_lantern.core.writing.persons import a_full_name
@@ -301,23 +300,3 @@ def as_sign(sitting: Sitting) -> Done | Refusal:
 def no_stop(sitting: Sitting) -> Done | Refusal:
     """Take away the mark just before the writing place."""
     return drop_last_mark(sitting)
-
-
-def _not_closed_yet(sitting: Sitting, parse: Parse) -> bool:
-    """ "Finish with kind regards", of a letter that has no closing words yet."""
-    closes = tuple(parse.args.get("text", ())) in CLOSINGS
-    return closes and not sitting.document.whole.empty and foot(sitting.document) is None
-
-
-@command(
-    "(finish | end | close) [(it | the letter)] with {text}",
-    "sign [it] off [with] {text}",
-    example="finish with kind regards",
-    group="writing",
-    heard=0,
-    when=_not_closed_yet,
-)
-def close(sitting: Sitting, text: tuple[str, ...]) -> Done:
-    """Write the words that close a letter on a line of their own."""
-    wrote = compose(sitting, text)
-    return Done(wrote.sitting, f"wrote {quoted(wrote.text)}")

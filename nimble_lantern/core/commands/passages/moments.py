@@ -269,7 +269,7 @@ _THE_DAY = "(today | (today | today's) date | the date [of] today | the present 
     ),
     Way(f"{{target}} <shall> be {_THE_DAY}", when=_of_a_date),
     Way("(update | bring) {target} [up to date]", when=_of_a_date),
-    example="change the date to today",
+    example="change the date to today's date",
     group="writing",
     heard=0,
     destructive=True,
