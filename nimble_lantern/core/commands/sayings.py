@@ -263,7 +263,7 @@ def _new_line(sitting: Sitting, parse: Parse) -> bool:
         "{side:on_a_line} {target} (put | write | add | type | insert) {text}",
         "(put | write | add | type | insert) {side:on_a_line} {target} {text}",
     ),
-    example="write by hand under the greeting",
+    example="under the greeting write by hand",
     group="revising",
     heard=0,
 )
