@@ -118,7 +118,7 @@ def between(sitting: Sitting, a: Places, b: Places, number: int = 1) -> Done | R
 
 @command(
     Way(f"{_PUT} (a | an | one) {_EMPTY} line [in] between {{target}}", when=_a_pair),
-    Way(f"{_PUT} (a | an) {_SPACE} [in] between {{target}}", when=_a_pair),
+    Way(f"{_PUT} a [{_EMPTY}] (gap | room) [in] between {{target}}", when=_a_pair),
     example="leave a blank line between the last two paragraphs",
     group="format",
     heard=0,
