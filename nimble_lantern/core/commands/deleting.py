@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands.table_here import part_out, rows_covered, table_of, whole_out
+from nimble_lantern.core.commands.when import is_found
 from nimble_lantern.core.commands.wording import many, named, near, words_in
 from nimble_lantern.core.composing.removing import remove, with_its_pair
 from nimble_lantern.core.document import edits, units
@@ -164,6 +165,7 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     "(<remove> | take | cross | strike | leave) {target} (off | from | out of) the (text | letter)",
     Way("(take | cut | wipe | throw | leave) {target} out", when=_out),
     Way("leave out {target}", when=_out),
+    Way("(clear | empty | blank | wipe) [out] {target:crossed}", when=is_found),
     *each(
         _as_it_stands,
         "<discard> {target}",

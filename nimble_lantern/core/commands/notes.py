@@ -345,6 +345,7 @@ def list_notes(sitting: Sitting) -> Done | Refusal:
     " (the | my) [margin] (note | comment | remark) (about | that says | with | that mentions | on"
     " | saying | mentioning) {text:words}",
     "(is there | have i) a note (about | on) {text:words}",
+    "what (did i note | have i noted) about {text:words}",
     Way(
         "(what is | what's) (written | noted | said) (beside | next to | by | on | at)"
         " {text:words}",

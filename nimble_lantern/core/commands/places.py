@@ -15,6 +15,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.model import Places, Unit, Units
 from nimble_lantern.core.targets.names import look_up
+from nimble_lantern.core.writing.cardinals import cardinal, in_words
 
 PLACE = "place"
 MOST = 30
@@ -125,6 +126,57 @@ def _here(sitting: Sitting) -> Range:
     if sitting.selection is not None:
         return sitting.selection
     return Range(sitting.writing_place, sitting.writing_place)
+
+
+_MARKER = "marker"
+_HERE = "(here | in here | at this (spot | place | point))"
+
+
+@command(
+    "(remember | mark | save | keep | note) (this | my) (spot | place | position) [here]"
+    " [for later]",
+    "(leave | put | drop | set | add | make | stick) a (marker | bookmark | mark | place mark)"
+    f" {_HERE}",
+    "bookmark this (spot | place | point)",
+    "(i want to | i may | i might | i'll | i will | let me) come back (here | to this (spot"
+    " | place | bit)) [later]",
+    example="remember this spot",
+    group="moving",
+)
+def mark(sitting: Sitting) -> Done | Refusal:
+    """Mark the place where you are without a name, to come back to; it moves with the text."""
+    names = (_MARKER, *(f"{_MARKER} {in_words(n)}" for n in range(2, MOST)))
+    name = next((n for n in names if n not in _names(sitting)), _MARKER)
+    at = _here(sitting)
+    after = sitting.edited(pin(sitting.document, PLACE, Range(at.start, at.start), name=name))
+    return Done(after, f"marked: “go to the {name}” comes back here")
+
+
+def _marked(sitting: Sitting) -> list[str]:
+    return [name for name in _names(sitting) if name.startswith(_MARKER)]
+
+
+def _is_marked(sitting: Sitting, parse: Parse) -> bool:
+    return bool(_marked(sitting))
+
+
+@command(
+    "<go> [back] to (that | the | my | the marked) (spot | mark | marker | bookmark)",
+    "[go] back to (that | the | my) (marked (spot | place) | spot | mark | marker | bookmark)",
+    "<go> [back] to where i (marked it | left (a | the) (mark | marker | bookmark))",
+    example="back to that spot",
+    group="moving",
+    heard=0,
+    when=_is_marked,
+)
+def to_mark(sitting: Sitting) -> Done:
+    """Go to the place that was marked last without a name."""
+    return go_to(sitting, max(_marked(sitting), key=_turn))
+
+
+def _turn(name: str) -> int:
+    said = cardinal(name.split(), 1)
+    return said[0] if said is not None else 1
 
 
 def _is_a_place(sitting: Sitting, parse: Parse) -> bool:

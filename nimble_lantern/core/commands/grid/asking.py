@@ -109,6 +109,94 @@ def most(
     return Done(sitting.about(cells), f"{named}: {rows[at[0]][column].text}")
 
 
+CATALOGUE.table(
+    "gained",
+    {
+        "(took | made | raised | earned | brought in | collected | got)": (
+            "takings", "income", "raised", "money", "amount", "earned", "total", "sum",
+        ),
+        "(sold | sells)": ("sold", "sales", "takings"),
+        "(cost | costs)": ("cost", "price", "fee", "amount"),
+        "(scored | got)": ("score", "points", "marks"),
+    },
+    heard=False,
+)  # fmt: skip
+CATALOGUE.table(
+    "gains",
+    {
+        "(take | make | raise | earn | bring in | collect | get)": (
+            "takings", "income", "raised", "money", "amount", "earned", "total", "sum",
+        ),
+        "sell": ("sold", "sales", "takings"),
+        "cost": ("cost", "price", "fee", "amount"),
+        "score": ("score", "points", "marks"),
+    },
+    heard=False,
+)  # fmt: skip
+
+
+def _gain(sitting: Sitting, of: tuple[str, ...]) -> str | None:
+    """The heading of the column that a verb is told of: "takings" of "took"."""
+    table = here(sitting)
+    return None if isinstance(table, Refusal) else measured(sitting, table, of)
+
+
+def _gained(sitting: Sitting, parse: Parse) -> bool:
+    """ "Which stall took the most", where columns are called stall and takings."""
+    kind = tuple(parse.args.get("kind", ("one",)))
+    table = here(sitting)
+    if isinstance(table, Refusal) or _gain(sitting, parse.args["of"]) is None:
+        return False
+    return kind == ("one",) or column_named(sitting, table, kind) is not None
+
+
+@command(
+    "(which | what) {kind:words} {of:gained} [the] {falling:extreme}",
+    "{who:asks_who} {of:gained} [the] {falling:extreme}",
+    example="which stall took the most",
+    group="format",
+    heard=0,
+    shows=True,
+    when=_gained,
+)
+def gained_most(
+    sitting: Sitting,
+    of: tuple[str, ...],
+    falling: bool,
+    kind: tuple[str, ...] = (),
+    who: bool = False,
+) -> Done | Refusal:
+    """Tell which row took, made or scored the most or the least."""
+    heading = _gain(sitting, of)
+    assert heading is not None
+    named = kind if kind != ("one",) else ()
+    return most(sitting, words=(heading,), falling=falling, kind=named, who=who)
+
+
+def _gains(sitting: Sitting, parse: Parse) -> bool:
+    heading = _gain(sitting, parse.args["of"])
+    if heading is None:
+        return False
+    row = tuple(parse.args["row"])
+    return _both(sitting, (heading,), row[1:] if row[0] == "the" else row) is not None
+
+
+@command(
+    "how much (did | does | do) {row:words} {of:gains}",
+    "what (did | does | do) {row:words} {of:gains}",
+    example="how much did the cakes take",
+    group="format",
+    heard=0,
+    shows=True,
+    when=_gains,
+)
+def gain(sitting: Sitting, of: tuple[str, ...], row: tuple[str, ...]) -> Done | Refusal:
+    """Tell what a row took, made, cost or scored."""
+    heading = _gain(sitting, of)
+    assert heading is not None
+    return tell(sitting, (heading,), row[1:] if row[0] == "the" else row)
+
+
 def _amount(text: str) -> float | None:
     """The number that a cell holds, in figures or in words: "two forks"."""
     said = cardinal(text.lower().split(), 0)

@@ -81,6 +81,10 @@ from nimble_lantern.core.state import Done, Sitting
     Way("<wish> (it | them | the table) sorted {dearest:priced}", when=by_price),
     Way("[(<wish> | put)] the {dearest:price} {words} (first | at the top)", when=priced_rows),
     Way("(sort | order | arrange) [the] {words} {falling}", when=heads_a_column),
+    Way(
+        "(sort | order | arrange) [the] {words} by (name | names | their names)",
+        when=heads_a_column,
+    ),
     *each(
         is_measured,
         "[(put | have | <wish> | list | sort [(it | them | the rows)])] [with] [the] {by:outdoing}"

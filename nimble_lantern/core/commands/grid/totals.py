@@ -41,9 +41,22 @@ def _of_numbers(sitting: Sitting) -> list[list[Range]]:
     return [c for c in columns if total_text([sitting.document.text(r) for r in c[1:]]) is not None]
 
 
+def _sole(sitting: Sitting) -> list[Range] | None:
+    """The only column that holds numbers, or the only one of several that holds money."""
+    columns = _of_numbers(sitting)
+    text = sitting.document.text
+    priced = [c for c in columns if any(text(r).strip()[:1] in ("£", "$", "€") for r in c[1:])]
+    found = priced if len(columns) > 1 else columns
+    return found[0] if len(found) == 1 else None
+
+
 def _one_of_numbers(sitting: Sitting, parse: Parse) -> bool:
     """ "Put a total at the bottom", where it can only be of one column."""
-    return len(_of_numbers(sitting)) == 1
+    return _sole(sitting) is not None
+
+
+def _some_of_numbers(sitting: Sitting, parse: Parse) -> bool:
+    return bool(_of_numbers(sitting))
 
 
 def _one_here(sitting: Sitting, parse: Parse) -> bool:
@@ -130,7 +143,7 @@ def tell_total(
 ) -> Done | Refusal:
     """Tell the sum of the numbers in a column."""
     if target is None and not words:
-        target = Places(tuple(_of_numbers(sitting)[0]), unit=Unit.COLUMN)
+        target = Places(tuple(_sole(sitting) or ()), unit=Unit.COLUMN)
     found = _summed(sitting, target, words)
     return found if isinstance(found, Refusal) else Done(sitting, f"together {found[2]}")
 
@@ -198,7 +211,7 @@ def write_total(
 ) -> Done | Refusal:
     """Write the sum of a column into its last row, or into a row of its own below."""
     if target is None and not words:
-        target = Places(tuple(_of_numbers(sitting)[0]), unit=Unit.COLUMN)
+        target = Places(tuple(_sole(sitting) or ()), unit=Unit.COLUMN)
     found = _summed(sitting, target, words)
     if isinstance(found, Refusal):
         return found
@@ -214,3 +227,28 @@ def write_total(
         rows[row][0] = replace(rows[row][0], text="Total")
     after = rebuilt(sitting, table, rows)
     return Done(after.about(()), f"the total is {total}")
+
+
+@command(
+    "(<put> | <wish>) [in] (the | a row (of | with | for) [the]) (totals | sums) [in] [(at the"
+    " (bottom | end | foot) [of <the_table>] | in the last row | below | underneath)]",
+    "(<put> | <wish>) [in] a (totals row | row for totals) [(at the (bottom | end | foot) [of"
+    " <the_table>] | below | underneath)]",
+    "(total | add up) (all [of] the | every | each | both [of the] | the) (columns | column)",
+    "(total | add up) (everything | it all | <the_table>)",
+    example="put the totals at the bottom",
+    group="format",
+    heard=0,
+    when=_some_of_numbers,
+)
+def write_totals(sitting: Sitting) -> Done | Refusal:
+    """Write the sum of every column of numbers into the last row, or into a row of its own."""
+    after = sitting
+    said: list[str] = []
+    for n in range(len(_of_numbers(sitting))):
+        columns = _of_numbers(after)
+        done = write_total(after, Places(tuple(columns[n]), unit=Unit.COLUMN))
+        if isinstance(done, Refusal):
+            return done
+        after, said = done.sitting, [*said, done.summary.rpartition(" ")[2]]
+    return Done(after, f"the totals are {' and '.join(said)}")

@@ -71,6 +71,8 @@ CATALOGUE.table(
     " {version}",
     "(what | show [me] what) [has] changed (since | from | after) [the] [version] {version}",
     "compare with version number {number}",
+    "how was (it | this) in [the] [version] {version}",
+    "what (was (it | this) like | did (it | this) (say | look like)) in [the] [version] {version}",
     "<what_changed> (since | after | from | to | against | with | compared (to | with)) [the | my]"
     " [version] {version} [version]",
     "(put | show) (this | it) (beside | next to | against) [the] [version] {version}",

@@ -106,8 +106,8 @@ def _in_old(sitting: Sitting, base: Document, part: OldPart) -> Places | Refusal
 
 
 @command(
-    "(bring back | put back | restore | get [back] | take | fetch) {old_part} (from | of | out of"
-    " | as [it was] in) [the] [version] {version} [(version | draft)]",
+    "(bring back | put back | restore | get [back] | give me back | take | fetch) {old_part} (from"
+    " | of | out of | as [it was] in) [the] [version] {version} [(version | draft)]",
     "(bring | put | get) {old_part} back (from | as [it was] in) [the] [version] {version}"
     " [(version | draft)]",
     "(bring | put | get | <wish>) {old_part} (from | of | out of | as it was in) [the] [version]"
