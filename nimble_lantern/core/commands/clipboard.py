@@ -52,6 +52,7 @@ from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.letter import to_write_in
 from nimble_lantern.core.targets.model import (
     Places,
     Unit,
@@ -581,6 +582,7 @@ def _not_within_a_table(sitting: Sitting, parse: Parse) -> bool:
 )
 def move_to_edge(sitting: Sitting, target: Places, place: Places, edge: str) -> Done | Refusal:
     """Move a target to the start or the end of another."""
+    place = to_write_in(sitting.document, place)
     target = begun_by(sitting, target, place)
     whole = target.unit in WHOLE
     source = whole_sentence(sitting, target.first)

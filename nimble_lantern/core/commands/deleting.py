@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands.table_here import part_out, rows_covered, table_of, whole_out
 from nimble_lantern.core.commands.when import is_found
-from nimble_lantern.core.commands.wording import many, named, near, words_in
+from nimble_lantern.core.commands.wording import many, named, near, quoted, words_in
 from nimble_lantern.core.composing.removing import remove, with_its_pair
 from nimble_lantern.core.document import edits, units
 from nimble_lantern.core.document.clauses import with_link
@@ -15,6 +15,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.state import Done, Option, Question, Sitting
+from nimble_lantern.core.targets.letter import to_write_in
 from nimble_lantern.core.targets.model import (
     Beyond,
     Except,
@@ -214,6 +215,15 @@ def delete(sitting: Sitting, target: Places) -> Done:
     """Delete a target.  The trail says how much went."""
     if target.unit is Unit.TABLE and not isinstance(table := table_of(sitting, target), Refusal):
         return whole_out(sitting, table)
+    if (below := to_write_in(sitting.document, target)) != target:
+        # "The first paragraph" may be the greeting, or what comes below it.
+        either = (replace(target, heard="greeting"), replace(below, heard="text"))
+        options = (
+            Option(quoted(sitting.document.text(p.first)), (("target", p),), p.ranges)
+            for p in either
+        )
+        question = Question("deleting.delete", {}, tuple(options))
+        return Done(replace(sitting, question=question), "which is the first? Say a number")
     ranges = target.ranges
     if target.clause:
         ranges = tuple(with_link(sitting.document, r) for r in ranges)

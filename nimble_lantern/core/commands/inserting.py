@@ -28,6 +28,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.closed import OF_DEGREE_AND_TIME, PREPOSITIONS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Option, Question, Sitting
+from nimble_lantern.core.targets.letter import to_write_in
 from nimble_lantern.core.targets.model import (
     Places,
     Unit,
@@ -368,6 +369,7 @@ def insert_inside(
     """Put words in at the start or end of a paragraph or sentence.  The writing place stays."""
     if target.unit is None and sitting.selection is not None and target.first == sitting.selection:
         target = _selected(sitting)
+    target = to_write_in(sitting.document, target)
     if not inner and inserted.goes_on_with(text, target.unit):
         target = Places(tuple(without_stop(sitting.document, r, ()) for r in target.ranges))
     text = inserted.closed(text, target.unit)

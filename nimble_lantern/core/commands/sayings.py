@@ -30,6 +30,7 @@ from nimble_lantern.core.lexicon.closed import (
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.letter import to_write_in
 from nimble_lantern.core.targets.model import OfLetter, Order, Places, Unit, Units, Words, is_target
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import exact
@@ -162,6 +163,7 @@ def add(
     if edge and target is None:
         at, before = (0, True) if edge == "start" else (len(document.blocks) - 1, False)
     elif target is not None:
+        target = to_write_in(sitting.document, target) if edge else target
         before = edge == "start" if edge else before
         at = (target.first.start if before else target.first.end).block
     block, whole = document.blocks[at], block_range(document, at)

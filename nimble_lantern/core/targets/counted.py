@@ -23,7 +23,7 @@ from nimble_lantern.core.targets.finding import (
     reference,
     run_of,
 )
-from nimble_lantern.core.targets.letter import body, foot, head
+from nimble_lantern.core.targets.letter import body, foot, head, to_write_in
 from nimble_lantern.core.targets.model import FLOWING, Order, Places, Target, That, Unit, Units
 
 _LONGEST_TITLE = 12
@@ -100,6 +100,8 @@ def _nested(target: Units, view: View) -> Answer:
     outer = find(target.of, view)
     if isinstance(outer, Refusal):
         return outer
+    if target.unit is Unit.SENTENCE and isinstance(target.of, Units) and outer.ranges:
+        outer = to_write_in(view.document, outer)  # a greeting has no sentences
     found: list[Range] = []
     have = 0
     scopes: list[list[Range]] = [all_within(target.unit, view, r) for r in outer.ranges]

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import replace
 
 from nimble_lantern.core.document.model import Document, Kind, Position, Range
 from nimble_lantern.core.document.units import block_range, dated
@@ -62,7 +63,8 @@ def _of_letter(target: OfLetter, view: View, near: bool) -> Answer:
         return Absent(f"There is no {target.part} here.")
     if target.part == ADDRESS:
         return Places((found,), unit=Unit.PARAGRAPH)
-    return Places((found,), unit=Unit.PARAGRAPH if _is_whole(view.document, found) else None)
+    unit = Unit.PARAGRAPH if _is_whole(view.document, found) else None
+    return Places((found,), unit=unit, heard=target.part)
 
 
 def greeting(document: Document) -> Range | None:
@@ -152,6 +154,26 @@ _BARE_GREETING = 4
 """Words of a greeting without a comma at its end."""
 _LONGEST_LINE = 8
 """Words of a line above a letter, or of its greeting."""
+
+
+def to_write_in(document: Document, target: Places) -> Places:
+    """The paragraph below a greeting, where the first one is told of, which is none to write in:
+    "add we met at the end of the first paragraph"; "at the end of the greeting" names it."""
+    if target.unit is not Unit.PARAGRAPH or target.heard or len(target.ranges) != 1:
+        return target
+    return replace(target, ranges=(first_of_the_text(document, target.first),))
+
+
+def first_of_the_text(document: Document, paragraph: Range) -> Range:
+    """The paragraph below a greeting for that, any other for itself."""
+    greets = head(document)
+    if greets is None or paragraph != block_range(document, greets.end.block):
+        return paragraph
+    below = range(greets.end.block + 1, len(document.blocks))
+    b = next((b for b in below if document.blocks[b].text.strip()), None)
+    if b is None or document.blocks[b].kind is not Kind.PARAGRAPH:
+        return paragraph
+    return block_range(document, b)
 
 
 def body(document: Document, paragraphs: Sequence[Range]) -> Sequence[Range]:
