@@ -28,7 +28,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.lexicon.closed import OF_DEGREE_AND_TIME, PREPOSITIONS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Option, Question, Sitting
-from nimble_lantern.core.targets.letter import to_write_in
+from nimble_lantern.core.targets.letter import SIGNATURE, to_write_in
 from nimble_lantern.core.targets.model import (
     Places,
     Unit,
@@ -74,6 +74,8 @@ def _one_mark(text: tuple[str, ...]) -> tuple[str, ...]:
 def _beside_one(
     sitting: Sitting, target: Places, text: tuple[str, ...], before: bool, within: bool = False
 ) -> Done | Refusal:
+    if target.heard == SIGNATURE:
+        target = replace(target, unit=None)  # "adler after my name" goes on with it
     text = inserted.closed(inserted.bare_word(text), target.unit)
     side = "before" if before else "after"
     where = named(sitting.document, target.ranges[:1])
@@ -242,7 +244,8 @@ def _beside_ways(side: str, *others: Way) -> tuple[Way, ...]:
             when=inserted.a_mark_here,
         ),
         Way(
-            "(i (forgot | left out | missed | missed out | want | need) | we need | there is"
+            "((i | you | we) [have] (forgot | left out | missed | missed out) | i (want | need)"
+            " | needs | we need | there is"
             " | there's | (it | that) (needs | wants | <shall> have | could do with))"
             f" (a | the | another) {{text:words}} [missing] <{side}> {{target}}",
             when=inserted.a_mark,

@@ -6,7 +6,7 @@ from collections.abc import Sequence
 
 from nimble_lantern.core.commands.columns import amount_of
 from nimble_lantern.core.commands.table_here import head_two, two_headings, two_rows
-from nimble_lantern.core.composing.redating import redated
+from nimble_lantern.core.composing.redating import names_a_weekday, redated
 from nimble_lantern.core.composing.replacing import (
     STOPS,
     a_name,
@@ -313,6 +313,7 @@ def no_sentence(sitting: Sitting, parse: Parse) -> bool:
     stopped = len(text) > 2 and any(text[-len(stop) :] == stop for stop in STOPS)
     thing = target.words[:1] in (("the",), ("a",), ("an",))
     acts = len(text) > 2 and text[1] in DETERMINERS and text[0] not in DETERMINERS | PREPOSITIONS
+    acts = acts and not names_a_weekday(text)  # "sunday the ninth"
     acts = acts or len(text) > 1 and text[0] in _BEING
     refers = bool(text) and text[-1] in _REFERRING
     return not stopped and not (thing and (acts or refers))

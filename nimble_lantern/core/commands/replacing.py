@@ -11,7 +11,7 @@ from nimble_lantern.core.commands.mending import mended
 from nimble_lantern.core.commands.table_here import fits_the_cell
 from nimble_lantern.core.commands.wording import many, near, quoted
 from nimble_lantern.core.composing.closing import CLOSING, goes_on_behind
-from nimble_lantern.core.composing.redating import redated, with_its_year
+from nimble_lantern.core.composing.redating import redated, whole_date
 from nimble_lantern.core.composing.replacing import (
     but_what_is_counted,
     replace_many,
@@ -385,7 +385,9 @@ def replace_with(
     if sure is None and _of_much(sitting, target, text):
         return _whether(sitting, target, text, "all of it")
     if len(target.ranges) == 1 and not exactly:
-        dated = with_its_year(sitting.document, target.first)
+        told = sitting.document.text(target.first)
+        numbered = any(map(str.isdigit, told))
+        dated = whole_date(sitting.document, target.first) if numbered else target.first
         if (date := redated(sitting, sitting.document.text(dated), text)) is not None:
             target, text, exactly = replace(target, ranges=(dated,), unit=None), (date,), True
     old = sitting.document.text(target.first)

@@ -69,10 +69,11 @@ def _told_in_full(sitting: Sitting, parse: Parse) -> bool:
     text = tuple(parse.args.get("text", ()))
     if text[:1] and text[0] in _SIDES and exact(sitting.document, text[1:2]):
         return False  # "a sentence after tea": the tea may be the page's
-    plain = bool(text) and text[0] not in PREPOSITIONS | _ABOUT_IT and text[0][-3:] != "ing"
+    plain = bool(text) and text[0] not in PREPOSITIONS | _ABOUT_IT and not _doing(text[0])
     if "edge" in parse.args:
         return plain and len(text) > 1
     telling = not VERBS.isdisjoint(text[1:]) or not AUXILIARIES.isdisjoint(text[1:])
+    telling = telling or text[:1] != () and text[0] in VERBS and len(text) > 2  # "bring a cup"
     return plain and telling and parse.args.get("unit") is not Unit.ITEM
 
 
@@ -89,6 +90,19 @@ def _told_beside(sitting: Sitting, parse: Parse) -> bool:
         return False
     joins = text[:1] and text[0] in _JOINING and len(text) > 2
     return _stands_beside(sitting, parse) and bool(joins or _told_in_full(sitting, parse))
+
+
+def _doing(word: str) -> bool:
+    """ "Saying", "telling"; "bring" asks for something."""
+    return word.endswith("ing") and word not in _BASE
+
+
+_BASE = frozenset("bring sing ring cling fling sting string swing spring".split())
+
+
+def _told_in_a_part(sitting: Sitting, parse: Parse) -> bool:
+    """ "Add a sentence at the end of the second paragraph bring a cup"."""
+    return names_a_part(sitting, parse) and _told_in_full(sitting, parse)
 
 
 def _stands_beside(sitting: Sitting, parse: Parse) -> bool:
@@ -130,6 +144,10 @@ def _stands_beside(sitting: Sitting, parse: Parse) -> bool:
         _told_beside,
         f"{{side:beside}} {{target}} (add | insert | put | write) {_ONE} {{text}}",
         f"(add | insert | append | put | write) {_ONE} {{side:beside}} {{target}} {{text}}",
+    ),
+    Way(
+        f"{_ADD_ONE} (at | to) the [very] {{edge:docedge}} of {{target}} {{text}}",
+        when=_told_in_a_part,
     ),
     *each(
         names_a_part,

@@ -97,6 +97,7 @@ TAILS = _phrases(
     "instead of the dots, instead of the bullets, instead of the numbers, instead of dots",
     "we don't need it, we don't need it any more, i don't need it, i don't want it,"
     " it's not needed, it is not needed, i don't like it, it's wrong, it is wrong",
+    "please love, please darling, please mate, there's a dear, there's a love",
     "if i may, if we may, if you'd be so kind, i suppose, perhaps",
     "that's fine, that is fine, that's enough, that's all right, that will do, that'll do",
     "in this one, in this letter, in this document, in this text",

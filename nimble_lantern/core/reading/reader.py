@@ -101,7 +101,7 @@ def _judged(sitting: Sitting, words: tuple[str, ...], whole: bool, forced: bool)
     if found.kind is Judged.COMMAND:
         # In "replace the hut with the barn please" the courtesy is no part of the new words, nor
         # does "the sentence before please" go by a "please" of the page.
-        for plain, same in asked:
+        for plain, same in sorted(asked, key=lambda a: len(a.plain.words)):
             if plain.inside:
                 # "Insert please before reply" has a word to be written in the middle.
                 continue

@@ -16,7 +16,7 @@ from nimble_lantern.core.commands.when import (
     names_a_part,
 )
 from nimble_lantern.core.commands.wording import named, quoted
-from nimble_lantern.core.composing.redating import with_its_year
+from nimble_lantern.core.composing.redating import whole_date
 from nimble_lantern.core.composing.replacing import replace_range
 from nimble_lantern.core.document.edits import AddBlocks, Edit, insert
 from nimble_lantern.core.document.model import Block, Format, Kind, Piece, Position, Range
@@ -279,7 +279,7 @@ def moment_instead(sitting: Sitting, target: Places) -> Done | Refusal:
     words = _told(sitting, "date")
     if isinstance(words, Refusal):
         return words
-    r = with_its_year(sitting.document, target.first)
+    r = whole_date(sitting.document, target.first)
     old = sitting.document.text(r)
     wrote = replace_range(sitting, r, (words,), exactly=True)
     return Done(wrote.sitting, f"{quoted(old)} is now {quoted(wrote.text)}")
