@@ -13,6 +13,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, command, each
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit, unit_named
+from nimble_lantern.core.targets.resolve import resolve
 
 _BETWEEN = " ,;:–—-"
 
@@ -84,6 +85,41 @@ def break_sentence(
     end = part.end._replace(offset=part.end.offset + longer)
     found = next(units.within(after.document, "sentence", Range(start, end)), Range(start, end))
     return Done(after.about([found]), f"{quoted(after.document.text(found))} is a sentence")
+
+
+def _within_a_sentence(sitting: Sitting, parse: Parse) -> bool:
+    """Words that stand once, and neither begin nor end a sentence."""
+    found = resolve(parse.args["target"], sitting, near=False)
+    if not isinstance(found, Places) or len(found.ranges) != 1 or found.unit is not None:
+        return False
+    r = found.first
+    around = units.in_block(sitting.document, r.start.block, "sentence")
+    return any(s.start < r.start and r.end <= s.end for s in around)
+
+
+_APART = "(a | its own | a new | a separate | an extra) [(separate | new | own)] sentence"
+
+
+@command(
+    *each(
+        _within_a_sentence,
+        "(start | begin | make) a [new | separate] sentence (at | with | from | before) {target}",
+        "[a] new sentence (at | from | before) {target}",
+        f"(make | put | turn) {{target}} [(in | into)] {_APART}",
+        "(make | put | turn) {target} [(in | into)] a sentence of its own",
+        f"{{target}} <shall> (be | start | begin) {_APART}",
+        "(split | break) the sentence (at | before) {target}",
+    ),
+    example="start a new sentence at but",
+    group="revising",
+    heard=0,
+)
+def begin_sentence(sitting: Sitting, target: Places) -> Done | Refusal:
+    """Make two sentences of one: the second begins with words that stand in it."""
+    r = target.first
+    around = units.in_block(sitting.document, r.start.block, "sentence")
+    whole = next(s for s in around if s.start <= r.start and r.end <= s.end)
+    return break_sentence(sitting, Places((whole,)), target, "before")
 
 
 @command(

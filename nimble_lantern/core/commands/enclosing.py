@@ -108,6 +108,10 @@ def _round(sitting: Sitting, r: Range, before: str, after: str, kind: str) -> Ed
         at = len(left.rstrip(" "))
         opening = Splice(r.start.block, at, at, Piece(before if left.strip() else ""))
         after = "" if right[:1] in (",", ".", ";", "?", "!", "") else after
+    elif kind == "brackets" and left.rstrip(" ").endswith(","):
+        # A comma before brackets is none after them: "the café (which does soup)".
+        at = len(left.rstrip(" ")) - 1
+        opening = Splice(r.start.block, at, r.start.offset, Piece(f" {before}"))
     closing = Splice(r.end.block, r.end.offset, r.end.offset, Piece(after))
     return Edit((closing, opening))
 

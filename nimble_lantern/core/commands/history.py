@@ -536,6 +536,7 @@ def version_after(sitting: Sitting, number: int) -> Version | None:
     "undo all [of it]",
     "(back | return | go back) to how it was (at the (start | beginning) | originally | when i"
     " (began | started))",
+    "put (it | this | everything) back [to] how it was (at (first | the start | the beginning))",
     "(undo | take back) (it all | the lot | all [(the | my)] changes | every change | all i did)",
     example="undo everything",
     group="repair",

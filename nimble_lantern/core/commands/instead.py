@@ -75,7 +75,7 @@ def of_a_kind_or_names(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     if isinstance(target, Sign):
         found = resolve(target, sitting) if mark_for_mark(sitting, parse) else None
-        return isinstance(found, Places) and len(found.ranges) == 1
+        return isinstance(found, Places)
     old, new = _said(parse)
     if old in CLOSINGS and new in CLOSINGS:
         return words_there(sitting, parse)  # "kind regards instead of yours sincerely"
@@ -296,6 +296,8 @@ def no_sentence(sitting: Sitting, parse: Parse) -> bool:
     a page is made of.
     """
     text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
+    if any(text[i : i + 3] in _AND_MAKE for i in range(1, len(text) - 3)):
+        return False  # "change which to they and make it a new sentence" asks for two things
     if text[1:2] == ("blank",) and text[0] == "a":
         return False  # "change forty to a blank called price"
     if set(text) & PARTS and set(text) <= PARTS | DETERMINERS | _MADE_OF:
@@ -319,6 +321,7 @@ def no_sentence(sitting: Sitting, parse: Parse) -> bool:
     return not stopped and not (thing and (acts or refers))
 
 
+_AND_MAKE = (("and", "make", "it"), ("and", "make", "that"), ("and", "put", "it"))
 _BEING = frozenset("be become say read look seem".split())
 """After "to", with more behind it: "edit the budget to be clear" is no new text of it."""
 

@@ -44,7 +44,7 @@ def _one_date(sitting: Sitting, parse: Parse) -> bool:
     "(change | move) it to {text:a_date}",
     "(it | that) (should | ought to | must | has to) be {text:a_date}",
     "[it] (is not | isn't) {old:a_date} (it is | it's | but) {text:a_date}",
-    example="make it sunday the ninth",
+    example="move it to sunday the ninth",
     group="revising",
     heard=0,
     destructive=True,

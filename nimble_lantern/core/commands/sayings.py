@@ -30,7 +30,7 @@ from nimble_lantern.core.lexicon.closed import (
 from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.letter import to_write_in
+from nimble_lantern.core.targets.letter import foot, to_write_in
 from nimble_lantern.core.targets.model import OfLetter, Order, Places, Unit, Units, Words, is_target
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import exact
@@ -202,10 +202,17 @@ def add(
     return Done(after if placed else after.placed(wrote.range.end), f"added {quoted(wrote.text)}")
 
 
+def _below_a_letter(sitting: Sitting, parse: Parse) -> bool:
+    """ "PS bring a torch", said behind the name that ends a letter."""
+    ended = foot(sitting.document)
+    return ended is not None and sitting.writing_place >= ended.end and not sitting.holds
+
+
 @command(
     "(add | put [in] | write | <wish>) a (ps | p s | postscript) [at the end] (saying | that says)"
     " {text}",
     "(add | put [in] | write | <wish>) [a] (ps | p s | postscript) [at the end] {text}",
+    Way("(ps | p s) {text}", when=_below_a_letter),
     example="add a postscript saying bring a torch",
     group="revising",
 )

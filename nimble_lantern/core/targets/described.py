@@ -218,12 +218,6 @@ def _adjoining(words: tuple[str, ...], adjoins: bool, beside: tuple[str, ...]) -
     return Adjoining(Words(words, called=True), Words(beside), adjoins)
 
 
-@rule("target", "the [word] {words} between {a:words} and {b:words}", heard=False)
-def _between_two(words: tuple[str, ...], a: tuple[str, ...], b: tuple[str, ...]) -> Words:
-    """ "The and between soup and fish"."""
-    return Words(words, of=Words((*a, *words, *b)))
-
-
 @rule("target", "{a:endpoint} and {b:endpoint}", "both {a:endpoint} and {b:endpoint}", heard=False)
 def _both(a: Any, b: Any) -> Both:
     return Both(Words(a) if isinstance(a, tuple) else a, Words(b) if isinstance(b, tuple) else b)
@@ -530,48 +524,6 @@ def _after(goal: Any) -> Beyond:
 def _all_in(part: Target) -> Target | None:
     """ "Everything in the costs section" is that section."""
     return None if of_a_grid(part) or unit_named(part) in (None, Unit.DOCUMENT) else part
-
-
-CATALOGUE.table("past", {"(after | behind)": True, "(before | in front of)": False}, heard=False)
-
-
-@rule(
-    "target",
-    "(the (rest | remainder) | (everything | all)) (of | in) the {unit} {past} {goal:bound}",
-    "the (rest | remainder) of (the | that) {unit} from {goal:bound} on",
-    heard=False,
-)
-def _rest_of_its_unit(unit: Unit, goal: Any, past: bool = True) -> Beyond | None:
-    """ "The rest of the sentence after keys": of the one that says so."""
-    return _past(unit, goal, past)
-
-
-def _past(unit: Unit, goal: Any, past: bool) -> Beyond | None:
-    named = Words(goal) if isinstance(goal, tuple) else goal
-    if not isinstance(named, Words | Sign):
-        return None
-    return Beyond(named, past, Holding(unit, named))
-
-
-@rule(
-    "target",
-    "(everything | all | what | the (bit | part | rest)) [(comes | is | stands)] {past}"
-    " {goal:bound} in (the | this | that) {unit}",
-    heard=False,
-)
-def _past_in_its_unit(past: bool, goal: Any, unit: Unit) -> Beyond | None:
-    """ "Everything after piano in that sentence"."""
-    return _past(unit, goal, past)
-
-
-@rule(
-    "target",
-    "(what | the (bit | part | rest)) [that] [(comes | is | stands)] {past} {goal:bound}",
-    heard=False,
-)
-def _past_in_its_sentence(past: bool, goal: Any) -> Beyond | None:
-    """ "The bit after piano": of the sentence that says so."""
-    return _past(Unit.SENTENCE, goal, past)
 
 
 _LYING = "(below | under | beneath | underneath)"
