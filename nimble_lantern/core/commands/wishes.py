@@ -6,6 +6,7 @@ from nimble_lantern.core.document.model import Kind
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.kinds import ReadAs
+from nimble_lantern.core.lexicon.closed import AUXILIARIES
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places
 
@@ -138,6 +139,13 @@ def _not_kept(sitting: Sitting, parse: Parse) -> bool:
     return not any(str(parse.args["mine"]) in p.name for p in sitting.passages)
 
 
+def _a_word_or_two(sitting: Sitting, parse: Parse) -> bool:
+    """ "Another word for thanks"; "another word for thanks is cheers" tells."""
+    words = tuple(parse.args["words"])
+    return len(words) <= _FEW and AUXILIARIES.isdisjoint(words)
+
+
+_FEW = 3
 _BETTER = "(another | a better | a different | a softer | a stronger | a simpler | some other)"
 
 
@@ -150,6 +158,7 @@ _BETTER = "(another | a better | a different | a softer | a stronger | a simpler
     example="what is another word for loud",
     group="desk",
     heard=0,
+    when=_a_word_or_two,
 )
 def another_word(sitting: Sitting, words: tuple[str, ...]) -> Refusal:
     """Words are not looked up here."""

@@ -61,7 +61,8 @@ def goes_on_behind(before: Sitting, sitting: Sitting, mark: Range, old: str = ""
     if found is None or len(word) == 1 or "." in word or word in ABBREVIATIONS:
         return sitting
     letter, start = found[1][0], found.start(1)
-    if new in ENDING and letter.islower():
+    if new in ENDING and letter.islower() and (not old or old not in ENDING):
+        # Of one that ended it before, the small letter was meant: “Who is there?” she called.
         piece = letter.upper()
     elif old in tuple(ENDING) and new in GOING_ON and not keeps_capital(before, found[1]):
         piece = letter.lower()
