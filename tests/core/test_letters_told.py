@@ -17,8 +17,8 @@ LAMP = (
     "Ida Penrose"
 )
 TRIP = (
-    "# Choir trip\n\nDear singers,\n\nOur trip is on Saturday 8 May. Please wear something warm.\n\n"
-    "The café does soup and fish. Tell me before 1 May.\n\nYours,\n\nRuth"
+    "# Choir trip\n\nDear singers,\n\nOur trip is on Saturday 8 May. Please wear something warm."
+    "\n\nThe café does soup and fish. Tell me before 1 May.\n\nYours,\n\nRuth"
 )
 
 

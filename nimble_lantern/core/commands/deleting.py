@@ -166,7 +166,7 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     "(<remove> | take | cross | strike | leave) {target} (off | from | out of) the (text | letter)",
     Way("(take | cut | wipe | throw | leave) {target} out", when=_out),
     Way("leave out {target}", when=_out),
-    Way("(clear | empty | blank | wipe) [out] {target:crossed}", when=is_found),
+    Way("(clear | empty | blank | wipe) [out] {target:owned_cell}", when=is_found),
     *each(
         _as_it_stands,
         "<discard> {target}",

@@ -73,7 +73,7 @@ def _told_in_full(sitting: Sitting, parse: Parse) -> bool:
     if "edge" in parse.args:
         return plain and len(text) > 1
     telling = not VERBS.isdisjoint(text[1:]) or not AUXILIARIES.isdisjoint(text[1:])
-    telling = telling or text[:1] != () and text[0] in VERBS and len(text) > 2  # "bring a cup"
+    telling = telling or len(text) > 2 and f"{text[0]}s" in VERBS  # "bring a cup"
     return plain and telling and parse.args.get("unit") is not Unit.ITEM
 
 

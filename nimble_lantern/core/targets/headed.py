@@ -173,6 +173,7 @@ def _column_first(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing | None:
 
 
 @rule("target", "{a:owner} {b:words}", heard=False)
+@rule("owned_cell", "{a:owner} {b:words}", heard=False)
 def _of_somebody(a: tuple[str, ...], b: tuple[str, ...]) -> Crossing | None:
     """ "Nell's kitchen", where there are such a row and column."""
     return _meeting(a, b, owned=True)
