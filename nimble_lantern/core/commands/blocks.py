@@ -9,7 +9,7 @@ from nimble_lantern.core.commands.table_here import column_headed
 from nimble_lantern.core.commands.when import in_an_item, names_a_part, of_no_table, there_is_a_list
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import on_a_new_line
-from nimble_lantern.core.composing.itemising import apart, as_items, several_lines
+from nimble_lantern.core.composing.itemising import apart, as_items, below_a_heading, several_lines
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.model import Bullets, Format, Kind, Position, Range
@@ -397,6 +397,7 @@ def make_list(
 ) -> Done | Refusal:
     """Begin a list here, or make paragraphs its items; one that is broken up, its sentences."""
     listkind = points or listkind
+    target = below_a_heading(sitting.document, target)
     sitting, target = as_items(sitting, target, reference(sitting), bool(points))
     form = _shape(Format(Kind.ITEM, 1, Bullets(listkind)))
     here = sitting.that or (units.block_range(sitting.document, sitting.caret.block),)

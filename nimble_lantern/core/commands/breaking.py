@@ -10,7 +10,7 @@ from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import Edit, Splice, Split
 from nimble_lantern.core.document.model import Kind, Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, command, each
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, command, each
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Places, Unit, unit_named
 from nimble_lantern.core.targets.resolve import resolve
@@ -88,15 +88,18 @@ def break_sentence(
 
 
 def _within_a_sentence(sitting: Sitting, parse: Parse) -> bool:
-    """Words that stand once, and neither begin nor end a sentence."""
+    """Words that stand once, and are not all of a sentence."""
     found = resolve(parse.args["target"], sitting, near=False)
     if not isinstance(found, Places) or len(found.ranges) != 1 or found.unit is not None:
         return False
     r = found.first
     around = units.in_block(sitting.document, r.start.block, "sentence")
+    if "side" in parse.args:
+        return any(s.start <= r.start and r.end < s.end for s in around)
     return any(s.start < r.start and r.end <= s.end for s in around)
 
 
+CATALOGUE.table("behind_it", {"(after | behind)": "after"}, heard=False)
 _APART = "(a | its own | a new | a separate | an extra) [(separate | new | own)] sentence"
 
 
@@ -109,17 +112,19 @@ _APART = "(a | its own | a new | a separate | an extra) [(separate | new | own)]
         "(make | put | turn) {target} [(in | into)] a sentence of its own",
         f"{{target}} <shall> (be | start | begin) {_APART}",
         "(split | break) the sentence (at | before) {target}",
+        "make two sentences (at | before) {target}",
+        "(end | finish | stop | close | split | break) the sentence {side:behind_it} {target}",
     ),
     example="start a new sentence at but",
     group="revising",
     heard=0,
 )
-def begin_sentence(sitting: Sitting, target: Places) -> Done | Refusal:
+def begin_sentence(sitting: Sitting, target: Places, side: str = "before") -> Done | Refusal:
     """Make two sentences of one: the second begins with words that stand in it."""
     r = target.first
     around = units.in_block(sitting.document, r.start.block, "sentence")
     whole = next(s for s in around if s.start <= r.start and r.end <= s.end)
-    return break_sentence(sitting, Places((whole,)), target, "before")
+    return break_sentence(sitting, Places((whole,)), target, side)
 
 
 @command(

@@ -13,6 +13,8 @@ from nimble_lantern.core.commands.shifted import (
     both_stand,
     fills_a_cell,
     hangs_on_another,
+    in_its_list,
+    list_of,
     names_the_text,
     no_cutback,
     no_sentence_itself,
@@ -182,22 +184,11 @@ def _items(sitting: Sitting, r: Range, place: Places | None) -> tuple[Range, Ran
     if blocks[b].kind is not Kind.ITEM or r.end.block != b:
         return None
     if place is None:
-        return units.block_range(sitting.document, b), _list_of(sitting, r)
+        return units.block_range(sitting.document, b), list_of(sitting.document, r)
     goal = place.first.start.block
     if blocks[goal].kind is not Kind.ITEM or place.first.end.block != goal or goal == b:
         return None
     return units.block_range(sitting.document, b), units.block_range(sitting.document, goal)
-
-
-def _list_of(sitting: Sitting, r: Range) -> Range:
-    """All the items that stand together with the one that holds a range."""
-    blocks = sitting.document.blocks
-    first = last = r.start.block
-    while first and blocks[first - 1].kind is Kind.ITEM:
-        first -= 1
-    while last + 1 < len(blocks) and blocks[last + 1].kind is Kind.ITEM:
-        last += 1
-    return Range(Position(first, 0), Position(last, len(blocks[last].text)))
 
 
 @command(
@@ -344,7 +335,7 @@ def move(
         # Items stay whole, whichever of their words they are called by.
         source, goal, whole = *items, True
     elif place is None and target.unit is Unit.ITEM:
-        goal = _list_of(sitting, source)
+        goal = list_of(sitting.document, source)
     if place is not None and (apart := room_beside(sitting, place, before, source)):
         sitting, goal, source = apart
     elif place is not None:
@@ -583,6 +574,7 @@ def _not_within_a_table(sitting: Sitting, parse: Parse) -> bool:
 def move_to_edge(sitting: Sitting, target: Places, place: Places, edge: str) -> Done | Refusal:
     """Move a target to the start or the end of another."""
     place = to_write_in(sitting.document, place)
+    target, place = in_its_list(sitting.document, target, place)
     target = begun_by(sitting, target, place)
     whole = target.unit in WHOLE
     source = whole_sentence(sitting, target.first)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from nimble_lantern.core.commands.shifted import as_an_item
 from nimble_lantern.core.commands.table_here import part_out, rows_covered, table_of, whole_out
 from nimble_lantern.core.commands.when import is_found
 from nimble_lantern.core.commands.wording import many, named, near, quoted, words_in
@@ -29,6 +30,7 @@ from nimble_lantern.core.targets.model import (
     no_thing,
     of_a_grid,
     of_the_page,
+    unit_named,
 )
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import a_long_run, apart_by_a_stop, in_a_list
@@ -55,6 +57,8 @@ def _no_object(sitting: Sitting, parse: Parse) -> bool:
     """ "We don't need at half past nine": no thing is needed that is called so."""
     target = parse.args.get("target")
     words = target.words if isinstance(target, Words) else ()
+    if isinstance(target, Words) and unit_named(target.of) is Unit.LIST:
+        return False  # "we don't need the flour on the list" takes its item off
     here = isinstance(target, Units) and target.order is Order.THIS
     if here and isinstance(target, Units) and target.unit in _OF_THE_WORLD:
         return False  # "we don't need the list any more"
@@ -174,13 +178,15 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
         " (<remove> | <discard> | take it out) [(it | that)]",
     ),
     Way("without {target}", when=_says_how),
+    Way("leave off {target}", when=_out),
+    Way("{target} (is not | isn't) (needed | wanted)", when=_says_how),
     Way("(cut | end | stop | finish | break off) {target:cut_short}", when=_in_a_part),
     Way("{target} [please] (delete | remove | erase) [it | them]", when=_plainly_named),
     Way("(i would | i'd) rather not have {target}", when=_of_prose),
     *each(
         _no_object,
         "(we | i) (do not | don't) (need | want | like) {target}"
-        " [(<any_more> | there | here | in there | on the list)] [(delete | remove) it]",
+        " [(<any_more> | there | here | in there)] [(delete | remove) it]",
     ),
     *each(
         _of_the_page,
@@ -265,6 +271,7 @@ def delete(sitting: Sitting, target: Places) -> Done:
 )
 def cross_off(sitting: Sitting, target: Places) -> Done:
     """Take an item off its list, by all its words or some."""
+    target = as_an_item(sitting.document, target)
     blocks = sitting.document.blocks
     items = [
         units.block_range(sitting.document, r.start.block)

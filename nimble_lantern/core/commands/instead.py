@@ -6,7 +6,7 @@ from collections.abc import Sequence
 
 from nimble_lantern.core.commands.columns import amount_of
 from nimble_lantern.core.commands.table_here import head_two, two_headings, two_rows
-from nimble_lantern.core.composing.redating import names_a_weekday, redated
+from nimble_lantern.core.composing.redating import names_a_weekday, redated, whole_date
 from nimble_lantern.core.composing.replacing import (
     STOPS,
     a_name,
@@ -50,7 +50,6 @@ from nimble_lantern.core.targets.words import exact, named_as_written, places
 from nimble_lantern.core.writing.cardinals import cardinal
 from nimble_lantern.core.writing.lexer import mark_named
 from nimble_lantern.core.writing.spelling import letter
-from nimble_lantern.core.writing.spoken import plain
 
 
 def _said(parse: Parse) -> tuple[tuple[str, ...], tuple[str, ...]]:
@@ -119,7 +118,16 @@ def much_alike(sitting: Sitting, parse: Parse) -> bool:
     thing = as_things(parse.args.get("target"))  # "i'd like the pie to be hot"
     alike = alike or _called(parse, new) or not thing and _name_for_name(sitting, old, new)
     more = with_more(old, new) and not thing
+    if old and names_a_weekday(new) and _of_a_date(sitting, old, new):
+        return True
     return of_one_kind(old, new) or alike or more or bool(on_another_day(new, old))
+
+
+def _of_a_date(sitting: Sitting, old: tuple[str, ...], new: tuple[str, ...]) -> bool:
+    """ "Monday the first of march should be monday the eighth"."""
+    found = places(sitting.document, old)
+    dates = [whole_date(sitting.document, r) for r in found[:1]]
+    return any(redated(sitting, sitting.document.text(r), new) for r in dates)
 
 
 def _called(parse: Parse, new: tuple[str, ...]) -> bool:
@@ -546,48 +554,3 @@ def at_a_place(text: tuple[str, ...]) -> bool:
 
 
 _ENDS = frozenset("end start top bottom beginning".split())
-
-
-def fuller(document: Document, text: tuple[str, ...]) -> Range | None:
-    """The one place of the words of which some are said with a word or two more at an edge.
-
-    "The old boat" for "the boat", or another number of the same: "three maps" for "two maps".
-    """
-    if len(text) > _LONGEST_FULLER or places(document, text):
-        return None
-    number = cardinal(text, 0)
-    parts = [text[number[1] :]] if number and number[1] < len(text) else []
-    parts += [part for n in (1, 2) for part in (text[n:], text[:-n]) if part]
-    for part in parts:
-        if set(part) <= LITTLE or {part[0], part[-1]} & PREPOSITIONS:
-            continue
-        if found := places(document, part):
-            return found[0] if len(found) == 1 else None
-    return None
-
-
-_LONGEST_FULLER = 6
-
-
-def plainly_fuller(sitting: Sitting, parse: Parse) -> bool:
-    """ "It should say old boat", where one boat stands; "it should read thank you very much",
-    where it says "thank you"."""
-    text = tuple(parse.args.get("text", ()))
-    if sitting.selection is not None or set(text) & PARTS:
-        return False  # "it" is what is selected
-    r = fuller(sitting.document, text)
-    if r is None:
-        return False
-    there = set(map(plain, sitting.document.text(r).split()))
-    return not (set(text) - there) & (VERBS | SUBJECT_PRONOUNS)
-
-
-def of_another_number(sitting: Sitting, parse: Parse) -> bool:
-    """ "It should be three maps", where two are; "it should be warm socks" may be a sentence."""
-    text = tuple(parse.args.get("text", ()))
-    if cardinal(text, 0) is None or not plainly_fuller(sitting, parse):
-        return False
-    r = fuller(sitting.document, text)
-    assert r is not None
-    before = sitting.document.blocks[r.start.block].text[: r.start.offset].split()
-    return bool(before) and kind_of((plain(before[-1]),)) == "number"

@@ -56,6 +56,10 @@ def _says_something(sitting: Sitting, parse: Parse) -> bool:
     return not sitting.document.whole.empty
 
 
+def _is_closed(sitting: Sitting, parse: Parse) -> bool:
+    return isinstance(resolve(OfLetter("closing"), sitting), Places)
+
+
 def _not_closed_yet(sitting: Sitting, parse: Parse) -> bool:
     """ "Finish with kind regards", of a letter that has no closing words yet."""
     return not sitting.document.whole.empty and foot(sitting.document) is None
@@ -67,6 +71,11 @@ def _greets(sitting: Sitting, parse: Parse) -> bool:
     named = text[0] not in DETERMINERS | LITTLE | PREPOSITIONS and len(text) <= _LONGEST_NAME
     telling = not VERBS.isdisjoint(text) and text[0] not in TITLES
     return named and not telling and greeting(sitting.document) is not None
+
+
+def _to_somebody(sitting: Sitting, parse: Parse) -> bool:
+    """ "It's to mrs tait", of a letter to somebody else; "it's to be hoped" goes on."""
+    return tuple(parse.args.get("text", ("it",)))[0] in TITLES and _greets(sitting, parse)
 
 
 @command(
@@ -115,6 +124,7 @@ def _own_line(sitting: Sitting, r: Range, text: tuple[str, ...], before: bool) -
 
 @command(
     Way(f"(address | write) {_IT} to {{text}} [instead]", when=_greets),
+    Way("(it is | it's) to {text}", when=_to_somebody),
     example="address it to mrs quince",
     group="revising",
     heard=0,
@@ -129,13 +139,16 @@ def address_to(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
         _says_something,
         f"(make | have | let) {_IT} [(say | read | end [with] | close [with])]"
         " {text:a_closing} [instead]",
-        f"(end | close | finish | conclude | sign off) {_IT} [off] (with | as)"
+        f"(end | close | finish | conclude | sign off) {_IT} [off] [(with | as)]"
         " {text:a_closing} [instead]",
         "(end | close | sign off | sign it off) [(with | as)] {text:a_closing} [instead]",
         f"[then] {_IT} <shall> (end | close | finish) [with] {{text:a_closing}}",
     ),
-    f"(make | have | let) {_CLOSING} [(say | read | be)] {{text:a_closing}} [instead]",
-    f"{_CLOSING} <shall> (be | say | read) {{text:a_closing}}",
+    *each(
+        _is_closed,
+        f"(make | have | let) {_CLOSING} [(say | read | be)] {{text:a_closing}} [instead]",
+        f"{_CLOSING} <shall> (be | say | read) {{text:a_closing}}",
+    ),
     Way("finish with {text:a_closing}", when=_not_closed_yet),
     example="end it with kind regards",
     group="revising",

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.commands import becoming, instead, same_words
+from nimble_lantern.core.commands import fuller as fuller_words
 from nimble_lantern.core.commands.columns import amount_of, price_of
 from nimble_lantern.core.commands.mending import mended
 from nimble_lantern.core.commands.table_here import fits_the_cell
@@ -437,15 +438,15 @@ def rather_than(sitting: Sitting, text: tuple[str, ...], old: tuple[str, ...]) -
 @command(
     Way(
         "(it | that) (should | ought to | must) (say | read) {text:words}",
-        when=instead.plainly_fuller,
+        when=fuller_words.plainly_fuller,
     ),
-    Way("make it (say | read) {text:words}", when=instead.plainly_fuller),
+    Way("make it (say | read) {text:words}", when=fuller_words.plainly_fuller),
     Way(
         "{text:words} it (should | ought to | must) (say | read | be)",
-        when=instead.plainly_fuller,
+        when=fuller_words.plainly_fuller,
     ),
     *each(
-        instead.of_another_number,
+        fuller_words.of_another_number,
         "(it | that) (should | ought to | must) be {text:words}",
         "make (it | that) {text:words}",
     ),
@@ -456,7 +457,7 @@ def rather_than(sitting: Sitting, text: tuple[str, ...], old: tuple[str, ...]) -
 )
 def fuller(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     """Say words of the page again with a word or two more, or with another number."""
-    r = instead.fuller(sitting.document, text)
+    r = fuller_words.fuller(sitting.document, text)
     assert r is not None
     return replace_with(sitting, text, Places((r,)))
 

@@ -13,6 +13,7 @@ from nimble_lantern.core.lexicon.closed import LITTLE, OF_DEGREE_AND_TIME, PREPO
 from nimble_lantern.core.lexicon.sentences import SUBORDINATE
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
+from nimble_lantern.core.targets.counted import THE_LIST
 from nimble_lantern.core.targets.measures import names_a_sort
 from nimble_lantern.core.targets.model import (
     Places,
@@ -220,6 +221,27 @@ def as_an_item(document: Document, target: Places) -> Places:
         return target
     item = item_called(document, target.first, target.heard)
     return target if item is None else replace(target, ranges=(item,))
+
+
+def list_of(document: Document, r: Range) -> Range:
+    """All the items that stand together with the one that holds a range."""
+    blocks = document.blocks
+    first = last = r.start.block
+    while first and blocks[first - 1].kind is Kind.ITEM:
+        first -= 1
+    while last + 1 < len(blocks) and blocks[last + 1].kind is Kind.ITEM:
+        last += 1
+    return Range(Position(first, 0), Position(last, len(blocks[last].text)))
+
+
+def in_its_list(document: Document, target: Places, place: Places) -> tuple[Places, Places]:
+    """An item and its own list, where it is moved to an edge of "the list" and there are two."""
+    if place.heard != THE_LIST:
+        return target, place
+    target = as_an_item(document, target)
+    if document.blocks[target.first.start.block].kind is not Kind.ITEM:
+        return target, place
+    return target, replace(place, ranges=(list_of(document, target.first),))
 
 
 def begun_by(sitting: Sitting, target: Places, place: Places | None) -> Places:

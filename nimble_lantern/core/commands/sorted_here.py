@@ -40,6 +40,32 @@ CATALOGUE.table(
 )  # fmt: skip
 
 
+CATALOGUE.table(
+    "gained",
+    {
+        "(took | made | raised | earned | brought in | collected | got)": (
+            "takings", "income", "raised", "money", "amount", "earned", "total", "sum",
+        ),
+        "(sold | sells)": ("sold", "sales", "takings"),
+        "(cost | costs)": ("cost", "price", "fee", "amount"),
+        "(scored | got)": ("score", "points", "marks"),
+    },
+    heard=False,
+)  # fmt: skip
+CATALOGUE.table(
+    "gains",
+    {
+        "(take | make | raise | earn | bring in | collect | get)": (
+            "takings", "income", "raised", "money", "amount", "earned", "total", "sum",
+        ),
+        "sell": ("sold", "sales", "takings"),
+        "cost": ("cost", "price", "fee", "amount"),
+        "score": ("score", "points", "marks"),
+    },
+    heard=False,
+)  # fmt: skip
+
+
 def measured(sitting: Sitting, table: Table, of: tuple[str, ...]) -> str | None:
     """The heading under which stands what an adjective measures: "length" of "the longest"."""
     return next((name for name in of if column_named(sitting, table, (name,)) is not None), None)

@@ -2,11 +2,14 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+from itertools import takewhile
+
 from nimble_lantern.core.composing.placing import keeps_capital
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.breaths import breaths
 from nimble_lantern.core.document.edits import Edit, Splice, Split
-from nimble_lantern.core.document.model import Document, Kind, Piece, Range
+from nimble_lantern.core.document.model import Document, Kind, Piece, Position, Range
 from nimble_lantern.core.lexicon.closed import AUXILIARIES, SUBJECT_PRONOUNS
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.model import Places, Unit
@@ -153,3 +156,16 @@ def several_lines(sitting: Sitting) -> bool:
     """Whether "those" are more than what was said last."""
     above = len(lines_above(sitting)) > 1 or sentences_above(sitting) is not None
     return sitting.selection is None and above
+
+
+def below_a_heading(document: Document, target: Places | None) -> Places | None:
+    """The list below a heading, where that is named for it: "number what you need"."""
+    named = target is not None and target.unit is None
+    if target is None or not named or not units.is_a_heading(document, target.first):
+        return target
+    first = target.first.start.block + 1
+    items = list(takewhile(lambda b: b.kind is Kind.ITEM, document.blocks[first:]))
+    if not items:
+        return target
+    end = Position(first + len(items) - 1, len(items[-1].text))
+    return replace(target, ranges=(Range(Position(first, 0), end),), unit=Unit.LIST)

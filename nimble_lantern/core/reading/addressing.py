@@ -265,11 +265,12 @@ def _with_its_part_first(words: tuple[str, ...]) -> Iterator[tuple[str, ...]]:
     """ "Pocket should be coat in the last line": in the last line it should."""
     shall = next((i for i, word in enumerate(words) if word in _SHALL), 0)
     for i in range(len(words) - 2, shall + 2, -1):
-        if shall and words[i] in _IN and (COUNTED | {"section"}) & set(words[-2:]):
+        if shall and words[i] in _IN and _PARTS_NAMED & set(words[-2:]):
             yield (*words[i:], *words[:i])
             return
 
 
+_PARTS_NAMED = COUNTED | {"section", "table", "list", "title", "heading"}
 _SHALL, _IN = frozenset("should must ought".split()), frozenset(("in", "on"))
 _LEAST_TABLED = 5
 _IN_THE_TABLE = frozenset((p, d, "table") for p in ("in", "of") for d in ("the", "this", "that"))

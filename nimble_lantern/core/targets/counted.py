@@ -35,10 +35,15 @@ _OF_TABLES = (Unit.CELL, Unit.ROW, Unit.COLUMN, Unit.TABLE)
 @finds(Units)
 def _told(target: Units, view: View, near: bool) -> Answer:
     found = _units(target, view)
+    if target == _THE_LIST and isinstance(found, Places):
+        found = replace(found, heard=THE_LIST)
     kind = _KINDS.get(target.unit, target.unit)
     return replace(found, unit=kind) if isinstance(found, Places) else found
 
 
+THE_LIST = "the list"
+"""The one here, of which nobody said which of several it is."""
+_THE_LIST = Units(Unit.LIST, Order.THIS)
 _KINDS = {Unit.QUESTION: Unit.SENTENCE, Unit.STEP: Unit.ITEM}
 
 

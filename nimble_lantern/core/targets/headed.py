@@ -311,7 +311,8 @@ def _row_that_begins(words: tuple[str, ...]) -> Tabled:
     "[the] (headings | column headings | top row | headers) of (the | this) table",
     "[the] table (headings | headers)",
     "[(the | all the)] (column | columns) (names | titles | headers | headings)",
-    "the (column headings | headings of the columns | column heads | heading row | header row)",
+    "the (column headings | (headings | names | titles) of the columns | column (heads | names) |"
+    " heading row | header row)",
     heard=False,
 )
 def _heading_cells() -> Units:

@@ -55,6 +55,16 @@ def _between_two(words: tuple[str, ...], a: tuple[str, ...], b: tuple[str, ...])
     return Words(words, of=Words((*a, *words, *b)))
 
 
+@rule(
+    "described",
+    "what (it says | it said | is said | i (said | say | wrote | put)) about {words}",
+    heard=False,
+)
+def _said_about(words: tuple[str, ...]) -> Holding:
+    """ "What it says about Marta": the sentence that speaks of her."""
+    return Holding(Unit.SENTENCE, Words(words))
+
+
 @rule("described", "{owner} {unit:said}", heard=False)
 def _somebodys(owner: tuple[str, ...], unit: Unit) -> Holding:
     """ "Marta's paragraph": the one that speaks of her."""

@@ -109,32 +109,6 @@ def most(
     return Done(sitting.about(cells), f"{named}: {rows[at[0]][column].text}")
 
 
-CATALOGUE.table(
-    "gained",
-    {
-        "(took | made | raised | earned | brought in | collected | got)": (
-            "takings", "income", "raised", "money", "amount", "earned", "total", "sum",
-        ),
-        "(sold | sells)": ("sold", "sales", "takings"),
-        "(cost | costs)": ("cost", "price", "fee", "amount"),
-        "(scored | got)": ("score", "points", "marks"),
-    },
-    heard=False,
-)  # fmt: skip
-CATALOGUE.table(
-    "gains",
-    {
-        "(take | make | raise | earn | bring in | collect | get)": (
-            "takings", "income", "raised", "money", "amount", "earned", "total", "sum",
-        ),
-        "sell": ("sold", "sales", "takings"),
-        "cost": ("cost", "price", "fee", "amount"),
-        "score": ("score", "points", "marks"),
-    },
-    heard=False,
-)  # fmt: skip
-
-
 def _gain(sitting: Sitting, of: tuple[str, ...]) -> str | None:
     """The heading of the column that a verb is told of: "takings" of "took"."""
     table = here(sitting)

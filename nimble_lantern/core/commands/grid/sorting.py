@@ -81,6 +81,8 @@ from nimble_lantern.core.state import Done, Sitting
     Way("<wish> (it | them | the table) sorted {dearest:priced}", when=by_price),
     Way("[(<wish> | put)] the {dearest:price} {words} (first | at the top)", when=priced_rows),
     Way("(sort | order | arrange) [the] {words} {falling}", when=heads_a_column),
+    "(sort | order | arrange | put) [(it | them | the rows | the table)] (by | in order of | on)"
+    " (how much | what) they [each] {of:gained} [{falling}]",
     Way(
         "(sort | order | arrange) [the] {words} by (name | names | their names)",
         when=heads_a_column,
@@ -117,6 +119,7 @@ def sort(
     by: tuple[bool, tuple[str, ...]] | None = None,
     least: tuple[bool, tuple[str, ...]] | None = None,
     kind: tuple[str, ...] = (),
+    of: tuple[str, ...] = (),
 ) -> Done | Refusal:
     """Sort the rows of a table by a column: numbers, dates and words each in their order."""
     if dearest is not None:
@@ -126,6 +129,8 @@ def sort(
         column = sorted_by(sitting, table, (measured(sitting, table, of) or "",))
     elif words is not None:
         column = sorted_by(sitting, table, words)
+    elif of:
+        column = sorted_by(sitting, table, (measured(sitting, table, of) or "",))
     else:
         column = (number or position or 1) - 1
     if column is None or not 0 <= column < table.columns:

@@ -55,6 +55,13 @@ def _one_of_numbers(sitting: Sitting, parse: Parse) -> bool:
     return _sole(sitting) is not None
 
 
+def _money_here(sitting: Sitting, parse: Parse) -> bool:
+    """ "What did we take altogether", where one column holds money."""
+    column = _sole(sitting)
+    text = sitting.document.text
+    return column is not None and any(text(r).strip()[:1] in ("£", "$", "€") for r in column[1:])
+
+
 def _some_of_numbers(sitting: Sitting, parse: Parse) -> bool:
     return bool(_of_numbers(sitting))
 
@@ -127,6 +134,11 @@ def _summed(
         when=_one_of_numbers,
     ),
     Way("(what is | what's | tell me | give me) the (total | sum)", when=_one_of_numbers),
+    Way(
+        "(how much | what) did (we | they) [all] (take | make | raise | earn | get | collect)"
+        " [(altogether | in all | in total | all told)]",
+        when=_money_here,
+    ),
     Way(
         "how much is (it | that) (altogether | in all | in total | all told)", when=_one_of_numbers
     ),
