@@ -400,13 +400,13 @@ _OF_WHICH = frozenset("about concerning regarding".split())
 
 
 def new_in_prose(sitting: Sitting, parse: Parse) -> bool:
-    return in_prose(sitting, parse) and new_words(sitting, parse)
+    """New words; "the sentence about sweeping" is one that is there."""
+    of_one = tuple(parse.args.get("text", ("about",)))[0] in _OF_WHICH
+    return not of_one and in_prose(sitting, parse) and new_words(sitting, parse)
 
 
 def a_mark_of_words(sitting: Sitting, parse: Parse) -> bool:
     """ "Lunch should end with an exclamation mark"."""
-    if tuple(parse.args.get("text", ("about",)))[0] in _OF_WHICH:
-        return False  # "start the paragraph with the sentence about sweeping"
     target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
     said = isinstance(target, Words) and named_as_written(sitting.document, target)
     return said and bool(mark_named(text))
