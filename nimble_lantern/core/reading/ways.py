@@ -245,9 +245,20 @@ def _otherwise(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked])
                 and parse
                 and surely(parse, said)
                 and plain.allows(parse)
+                and not _tells_of_a_part(parse, plain.words)
             ):
                 return found
     return None
+
+
+def _tells_of_a_part(parse: Parse, words: tuple[str, ...]) -> bool:
+    """Whether new words only tell which part is meant: "with the sentence | about sweeping"."""
+    text = tuple(parse.args.get("text", ()))
+    at = next((i for i in range(1, len(words)) if words[i : i + len(text)] == text), 0)
+    return bool(text) and at > 0 and words[at - 1] in COUNTED and text[0] in _OF_WHICH
+
+
+_OF_WHICH = frozenset("about with where that which of".split())
 
 
 def _housed(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) -> Verdict | None:
