@@ -315,6 +315,8 @@ def _worded(sitting: Sitting, words: tuple[str, ...], asked: Sequence[Asked]) ->
             found = exactly(sitting, said.words, whole=False)
             parse = found.parse
             asks = parse and plain.allows(parse) and surely_worded(sitting, parse, said)
+            if parse and asks and _tells_of_a_part(parse, plain.words):
+                continue
             if found.kind is Judged.COMMAND and asks:
                 return found
     return None

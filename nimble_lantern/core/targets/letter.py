@@ -129,7 +129,22 @@ def foot(document: Document) -> Range | None:
     name = _below(document, closing)
     signed = name is not None and document.count_words(name) <= _LONGEST_SIGNATURE
     ended = signed and name is not None and document.text(name)[-1] not in ".!?"
-    return Range(closing.start, name.end if ended and name is not None else closing.end)
+    if not ended or name is None:
+        return Range(closing.start, closing.end)
+    return Range(closing.start, _with_lines_below(document, name).end)
+
+
+def _with_lines_below(document: Document, name: Range) -> Range:
+    """A name with what stands below it on short lines: "Secretary", a telephone number."""
+    end = name.end
+    for b in range(end.block + 1, len(document.blocks)):
+        block = document.blocks[b]
+        text = block.text.strip()
+        short = 0 < len(text.split()) <= _LONGEST_SIGNATURE and text[-1] not in ".!?,"
+        if block.kind is not Kind.PARAGRAPH or not short or text.startswith("PS"):
+            break
+        end = block_range(document, b).end
+    return Range(name.start, end)
 
 
 _LONGEST_SIGNATURE = 6
