@@ -151,8 +151,8 @@ _LONGEST_SIGNATURE = 6
 
 
 def head(document: Document) -> Range | None:
-    """The greeting of a letter and the address and date above it, which nobody counts as
-    paragraphs; none where a text stands above it."""
+    """The greeting of a letter, the address and date above it and the line below it that says what
+    it is about, which nobody counts as paragraphs; none where a text stands above it."""
     greets = greeting(document)
     if greets is None:
         return None
@@ -162,7 +162,20 @@ def head(document: Document) -> Range | None:
     above = document.blocks[: greets.start.block + 1]
     lines = [line.strip() for block in above for line in block.text.split("\n") if line.strip()]
     short = all(len(line.split()) <= _LONGEST_LINE and line[-1] not in ".?" for line in lines)
-    return Range(Position(0, 0), greets.end) if short else None
+    return Range(Position(0, 0), _with_its_subject(document, greets).end) if short else None
+
+
+def _with_its_subject(document: Document, greets: Range) -> Range:
+    """A greeting with a short line below it that is no sentence, above those of the text."""
+    b = greets.end.block + 1
+    if b + 1 >= len(document.blocks):
+        return greets
+    text, below = document.blocks[b].text.strip(), document.blocks[b + 1].text.strip()
+    line = 0 < len(text.split()) <= _LONGEST_LINE and text[-1].isalnum()
+    told = document.blocks[b].kind in (Kind.PARAGRAPH, Kind.HEADING)
+    if not line or not told or below[-1:] not in (".", "?", "!"):
+        return greets
+    return Range(greets.start, block_range(document, b).end)
 
 
 _BARE_GREETING = 4
@@ -181,10 +194,10 @@ def to_write_in(document: Document, target: Places) -> Places:
 
 def first_of_the_text(document: Document, paragraph: Range) -> Range:
     """The paragraph below a greeting for that, any other for itself."""
-    greets = head(document)
-    if greets is None or paragraph != block_range(document, greets.end.block):
+    above, greets = head(document), greeting(document)
+    if above is None or greets is None or paragraph != greets:
         return paragraph
-    below = range(greets.end.block + 1, len(document.blocks))
+    below = range(above.end.block + 1, len(document.blocks))
     b = next((b for b in below if document.blocks[b].text.strip()), None)
     if b is None or document.blocks[b].kind is not Kind.PARAGRAPH:
         return paragraph
