@@ -156,7 +156,8 @@ def price_of(document: Document, r: Range, said: Said) -> Range | None:
     """The price right behind what is named, where an amount is said of that: of "the rent of £60",
     "change the rent to sixty five pounds" changes the price."""
     words = document.text(r).lower().split()
-    if kind_of(said) != "number" or words[0] not in ARTICLES_AND_OWNERS:
+    money = not MONEY.keys().isdisjoint(said)  # "entry ... five pounds"
+    if kind_of(said) != "number" or not (money or words[0] in ARTICLES_AND_OWNERS):
         return None
     line = Range(r.end, block_range(document, r.end.block).end)
     found = of_sort(document, ("the", "price"), line)

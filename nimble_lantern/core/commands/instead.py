@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from nimble_lantern.core.commands.columns import amount_of
+from nimble_lantern.core.commands.columns import amount_of, price_of
 from nimble_lantern.core.commands.table_here import head_two, two_headings, two_rows
 from nimble_lantern.core.composing.redating import names_a_weekday, redated, whole_date
 from nimble_lantern.core.composing.replacing import (
@@ -27,7 +27,7 @@ from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import CLOSINGS, VERBS
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of, of_one_kind, on_another_day
-from nimble_lantern.core.targets.measures import names_a_sort, of_sort
+from nimble_lantern.core.targets.measures import is_a_sort, names_a_sort, of_sort
 from nimble_lantern.core.targets.model import (
     CellAt,
     Crossing,
@@ -184,7 +184,21 @@ def alike_or_a_cell(sitting: Sitting, parse: Parse) -> bool:
 
 def alike_or_of_its_sort(sitting: Sitting, parse: Parse) -> bool:
     """The same, or what its sort is told by: "make the year eighteen ninety three"."""
-    return of_its_sort(sitting, parse) or alike_or_a_cell(sitting, parse)
+    priced = _has_a_price(sitting, parse)
+    return priced or of_its_sort(sitting, parse) or alike_or_a_cell(sitting, parse)
+
+
+def _has_a_price(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make entry five pounds", where entry is told to be "£4"."""
+    old, new = _said(parse)
+    found = exact(sitting.document, old) if old else []
+    return len(found) == 1 and price_of(sitting.document, found[0], new) is not None
+
+
+def alike_or_raised(sitting: Sitting, parse: Parse) -> bool:
+    """ "Put the price up to five pounds", "raise the entry to five pounds"."""
+    raised = of_its_sort(sitting, parse) or _has_a_price(sitting, parse)
+    return raised or much_alike(sitting, parse)
 
 
 def of_its_sort(sitting: Sitting, parse: Parse) -> bool:
@@ -318,7 +332,8 @@ def no_sentence(sitting: Sitting, parse: Parse) -> bool:
         return False  # "swap minutes with ready" is of their columns
     if not isinstance(target, Words):
         return True
-    if names_a_sort(target.words) and not kind_of(text) and not of_its_sort(sitting, parse):
+    named = names_a_sort(target.words) or target.order is Order.EVERY and is_a_sort(target.words)
+    if named and not kind_of(text) and not of_its_sort(sitting, parse):
         return False  # "correct the price by friday"
     stopped = len(text) > 2 and any(text[-len(stop) :] == stop for stop in STOPS)
     thing = target.words[:1] in (("the",), ("a",), ("an",))

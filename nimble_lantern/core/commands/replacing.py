@@ -223,7 +223,7 @@ def _alike_or_a_line(sitting: Sitting, parse: Parse) -> bool:
     Way("(let | could | can) {target} (be | become) {text}", when=instead.much_alike),
     Way(
         "(bump | raise | lower | up | bring | put) {target} [(up | down)] to {text}",
-        when=instead.much_alike,
+        when=instead.alike_or_raised,
     ),
     Way("{target} <shall> (be | become) {text}", when=_alike_or_a_line),
     Way(

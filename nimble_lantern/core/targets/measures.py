@@ -60,6 +60,12 @@ def names_a_sort(words: Sequence[str]) -> bool:
     return words[:1] == ("the",) and tuple(words[1:]) in _NAMED
 
 
+def is_a_sort(words: Sequence[str]) -> bool:
+    """Whether words are such a name, of one or of several: "dates", "the price"."""
+    bare = words[1:] if words[:1] in (("the",), ("both",), ("all",), ("every",)) else words
+    return tuple(bare) in _SORTED
+
+
 def names_all_of_a_sort(words: Sequence[str]) -> bool:
     """Whether words name everything of a sort: "the prices", "the dates"."""
     return words[:1] == ("the",) and tuple(words[1:]) in _EVERY
