@@ -62,6 +62,7 @@ class Steps(AtWork):
     def test_without_numbers_there_are_none(self) -> None:
         self.stays(STORY, "the next step is to ask the board", "add a step to the ladder")
         self.stays(STEW, "take one step at a time", "the first step is the hardest")
+        self.stays("Do this.\n\n- mend the net\n- oil the lamp", "add another step into the yard")
 
 
 class Items(AtWork):
