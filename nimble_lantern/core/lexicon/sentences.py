@@ -107,7 +107,7 @@ CLOSINGS = (
     ("warmest", "regards"), ("warm", "wishes"), ("warmest", "wishes"), ("yours", "always"),
     ("with", "warm", "wishes"), ("with", "all", "good", "wishes"), ("good", "wishes"),
     ("love", "from"), ("with", "love", "from"), ("lots", "of", "love", "from"), ("regards",),
-    ("with", "many", "thanks"), ("with", "thanks"),
+    ("with", "many", "thanks"),
     ("sincerely", "yours"), ("yours", "respectfully"), ("respectfully", "yours"),
 )  # fmt: skip
 """End a letter, with a comma and no full stop."""

@@ -57,7 +57,7 @@ def _between_two(words: tuple[str, ...], a: tuple[str, ...], b: tuple[str, ...])
 
 @rule(
     "described",
-    "what (it says | it said | is said | i (said | say | wrote | put)) about {words}",
+    "what (it says | it said | is said) about {words}",
     heard=False,
 )
 def _said_about(words: tuple[str, ...]) -> Holding:
