@@ -64,6 +64,8 @@ class Parts(AtWork):
         self.has(LAMP, "write by hand under the date", "2026\n\nBy hand\n\nDear")
         self.has(LAMP, "put private above the greeting", "2026\n\nPrivate\n\nDear")
         self.has(LAMP, "ps bring a ladder", "Ida Penrose\n\nPS bring a ladder")
+        on = "ps bring a ladder full stop / and a lamp full stop"
+        self.has(LAMP, on, "Ida Penrose\n\nPS bring a ladder. And a lamp.")
         self.stays(LAMP, "put a blanket under the greeting", "write to us under the new address")
 
     def test_the_address_is_one_part(self) -> None:

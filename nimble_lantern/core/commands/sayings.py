@@ -218,7 +218,11 @@ def _below_a_letter(sitting: Sitting, parse: Parse) -> bool:
 )
 def postscript(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     """Write a paragraph below everything that begins with PS."""
-    return add(sitting, ("ps", *text), edge="end")
+    added = add(sitting, ("ps", *text), edge="end")
+    if isinstance(added, Refusal) or sitting.writing_place != sitting.document.end:
+        return added
+    # Somebody who was writing at the end goes on behind it.
+    return replace(added, sitting=added.sitting.placed(added.sitting.document.end))
 
 
 def _beside_the_list(target: Places | None, edge: str, unit: Unit) -> bool:
