@@ -124,12 +124,13 @@ _BEFORE_A_NAME = LITTLE - ARTICLES_AND_OWNERS - DETERMINERS
 
 def is_listed(words: Sequence[str], i: int) -> bool:
     """Whether the word at `i` is a surname in a list of full names: "nell ames comma tom hale"."""
-    pairs = [
-        n
-        for n in range(1, len(words))
-        if _is_full_name(words[n - 1], words[n]) and _closes_a_part(words, n + 1)
-    ]
-    return i in pairs and len(pairs) > 1
+
+    def ends_a_name(n: int) -> bool:
+        return _is_full_name(words[n - 1], words[n]) and _closes_a_part(words, n + 1)
+
+    if not 0 < i < len(words) or not ends_a_name(i):
+        return False
+    return any(ends_a_name(n) for n in range(1, len(words)) if n != i)
 
 
 def _is_full_name(given: str, surname: str) -> bool:

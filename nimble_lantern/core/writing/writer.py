@@ -253,6 +253,8 @@ class _Writer:
     def _signs(self, left: str) -> bool:
         """Whether a name goes on that stands below the closing words of a letter."""
         line = left[left.rfind("\n") + 1 :]
+        if not self.named or line.count(" ") >= _LONGEST_NAME:
+            return False
         if not line.strip() or not line.replace(" ", "").isalpha():
             return False
         first = line.split()[0].lower()
@@ -261,7 +263,7 @@ class _Writer:
         above = left[: len(left) - len(line)].strip() or self._above()
         closing = above[above.rfind("\n") + 1 :].strip().rstrip(",").lower()
         words = tuple(closing.rpartition(". ")[2].split())  # it may stand behind a sentence
-        return self.named and words in CLOSINGS and line.count(" ") < _LONGEST_NAME
+        return words in CLOSINGS
 
     def _above(self) -> str:
         """The text of the block before the one that is written."""
