@@ -6,6 +6,7 @@ listen through a microphone come after them, as they need the machine's time.
 
 from __future__ import annotations
 
+import gc
 import os
 import re
 import subprocess
@@ -48,6 +49,7 @@ def suites(names: Sequence[str]) -> unittest.TestSuite:
 
 def run(names: Sequence[str]) -> int:
     """Run the tests of some folders here; the exit status."""
+    gc.set_threshold(100_000, 20, 20)  # as the application does: the grammar is no garbage
     result = unittest.TextTestRunner(verbosity=1).run(suites(names))
     failed = len(result.failures) + len(result.errors) + len(result.unexpectedSuccesses)
     skipped = len(result.skipped)

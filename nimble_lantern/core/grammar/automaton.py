@@ -7,7 +7,7 @@ whatever the size of the catalogue; what a rule finds at a place is found once a
 
 from __future__ import annotations
 
-from collections.abc import Callable, Iterator, Sequence
+from collections.abc import Callable, Collection, Iterator, Sequence
 from contextvars import ContextVar
 from dataclasses import dataclass, field
 from typing import Any
@@ -59,6 +59,7 @@ class _Nfa:
     def __init__(self) -> None:
         self.edges: list[list[tuple[Label | None, int]]] = [[]]
         self.accepts: dict[int, Production] = {}
+        self._reached: dict[int, frozenset[int]] = {}
 
     def state(self) -> int:
         self.edges.append([])
@@ -85,14 +86,31 @@ class _Nfa:
                     self.edges[self.add(option, start)].append((None, end))
                 return end
 
-    def closure(self, states: frozenset[int]) -> frozenset[int]:
-        found, todo = set(states), list(states)
+    def reached(self, state: int) -> frozenset[int]:
+        """The important states that are reached without a word: those with a label, or accepting.
+
+        The others tell no two subsets apart (Aho, Lam, Sethi and Ullman, Compilers, 2006, 3.9.1).
+        """
+        known = self._reached.get(state)
+        if known is not None:
+            return known
+        found, todo, important = {state}, [state], set()
         while todo:
-            for label, to in self.edges[todo.pop()]:
-                if label is None and to not in found:
+            here = todo.pop()
+            if here in self.accepts:
+                important.add(here)
+            for label, to in self.edges[here]:
+                if label is not None:
+                    important.add(here)
+                elif to not in found:
                     found.add(to)
                     todo.append(to)
-        return frozenset(found)
+        kept = self._reached[state] = frozenset(important)
+        return kept
+
+    def closure(self, states: Collection[int]) -> frozenset[int]:
+        reached = [self._reached.get(state) or self.reached(state) for state in states]
+        return reached[0] if len(reached) == 1 else frozenset().union(*reached)
 
 
 def compile_rule(productions: Sequence[Production]) -> list[State]:
@@ -103,7 +121,7 @@ def compile_rule(productions: Sequence[Production]) -> list[State]:
         first = nfa.state()
         nfa.edges[0].append((None, first))
         nfa.accepts[nfa.add(notation.parse(production.pattern), first)] = production
-    start = nfa.closure(frozenset({0}))
+    start = nfa.reached(0)
     numbers, todo, states = {start: 0}, [start], [State()]
     while todo:
         subset = todo.pop()
@@ -116,7 +134,7 @@ def compile_rule(productions: Sequence[Production]) -> list[State]:
                 if label is not None:
                     moves.setdefault(label, set()).add(to)
         for label, targets in moves.items():
-            to_set = nfa.closure(frozenset(targets))
+            to_set = nfa.closure(targets)
             if to_set not in numbers:
                 numbers[to_set] = len(states)
                 states.append(State())
