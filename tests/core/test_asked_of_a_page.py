@@ -156,3 +156,10 @@ class Asked(AtWork):
         desk.hears("undo that")
         (note,) = desk.document.anchored("note")
         self.assertIn("pocket", desk.document.text(note[1]))
+
+    def test_a_passage_is_made_of_words(self) -> None:
+        made = "make a passage called invite that says come to blank on blank / insert invite"
+        self.has("", f"{made} / tea / next blank / monday", "Come to tea on Monday")
+        kept = "keep the last sentence as thanks / go to the top / put thanks here"
+        self.has("# Fair\n\nThank you all.", kept, "Thank you all.\n\n# Fair")
+        self.stays(STORY, "make a passage of music")

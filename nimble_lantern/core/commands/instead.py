@@ -320,6 +320,8 @@ def no_sentence(sitting: Sitting, parse: Parse) -> bool:
     text, target = tuple(parse.args.get("text", ())), parse.args.get("target")
     if any(text[i : i + 3] in _AND_MAKE for i in range(1, len(text) - 3)):
         return False  # "change which to they and make it a new sentence" asks for two things
+    if "instead" in text[1:-1] and text[text.index("instead", 1) + 1] == "of":
+        return False  # "change ring to phone instead of ring" names the old words twice
     if text[1:2] == ("blank",) and text[0] == "a":
         return False  # "change forty to a blank called price"
     if set(text) & PARTS and set(text) <= PARTS | DETERMINERS | _MADE_OF:

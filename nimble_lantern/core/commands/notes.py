@@ -334,8 +334,8 @@ def list_notes(sitting: Sitting) -> Done | Refusal:
 
 
 @command(
-    "(find | look for) the note (about | with | that says | that mentions | on | saying)"
-    " {text:words} [in it]",
+    "(find | look for) [(the | any | my)] (note | notes) (about | with | that says | that"
+    " mentions | on | saying) {text:words} [in it]",
     "(which | what) [of (the | my)] (note | notes | comment | comments) (was | is) (it | that)"
     " (that (mentions | mentioned | says | said | is about | was about) | about | with)"
     " {text:words}",
@@ -421,7 +421,7 @@ def change(sitting: Sitting, note: Note, text: tuple[str, ...]) -> Done | Refusa
         "(answer | reply to | respond to) (it | that) [(with | saying | colon)] {text:words}",
         when=one_is_here,
     ),
-    Way("reply {text:words}", when=noted.replies),
+    Way("(reply | answer) {text:words}", when=noted.replies),
     "{note} [the | my] answer [is] {text:words}",
     "(my | the | a | an) (answer | reply) to {note} [(is | colon | comma)] {text:words}",
     heard=1,

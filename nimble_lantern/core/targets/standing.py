@@ -118,7 +118,8 @@ def _words(target: Words, view: View, near: bool) -> Answer:
     if not found and (scope := _past_the_salutation(target.of, view)) is not None:
         found = spoken.places(view.document, target.words, scope, known, every)
     if not found:
-        sort = target.words if not every else ("the", *target.words)  # "every price"
+        told = every or target.order is not None  # "every price", "the second date"
+        sort = ("the", *target.words) if told else target.words
         found = [r for scope in scopes for r in of_sort(view.document, sort, scope)]
     if not found and target.of is None and target.order is None:
         row = row_under_a_heading(view, target.words)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from dataclasses import replace
 
 from nimble_lantern.core.commands.naming import given_name, owned
@@ -24,7 +25,8 @@ from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.dictating import on_a_new_line
 from nimble_lantern.core.composing.placing import manner_of
 from nimble_lantern.core.composing.storing import as_blocks, within_line
-from nimble_lantern.core.document.model import Format, Piece, Position, Range
+from nimble_lantern.core.document.edits import AddBlocks, Edit
+from nimble_lantern.core.document.model import Block, Format, Kind, Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.reviewing.passages import (
@@ -38,6 +40,7 @@ from nimble_lantern.core.reviewing.passages import (
 )
 from nimble_lantern.core.state import Done, Sitting, View
 from nimble_lantern.core.targets.model import Places
+from nimble_lantern.core.writing.cardinals import in_words
 from nimble_lantern.core.writing.writer import Place, write
 
 CATALOGUE.names("passage", of=passage_names, partial=True, nouns=("passage",))
@@ -59,6 +62,18 @@ def _there_or_named(sitting: Sitting, parse: Parse) -> bool:
     return bool(sitting.passages) or "passage {passage}" in parse.pattern
 
 
+def _above_a_heading(sitting: Sitting) -> Sitting:
+    """At the start of a heading a passage goes above it, and none of it into it."""
+    place = sitting.writing_place
+    block = sitting.document.blocks[place.block]
+    if block.kind is not Kind.HEADING or place.offset or not block.text.strip():
+        return sitting
+    if sitting.selection is not None:
+        return sitting
+    after = sitting.edited(Edit((AddBlocks(place.block, (Block().formatted(Format()),)),)))
+    return after.placed(Position(place.block, 0))
+
+
 def put_passage(sitting: Sitting, passage: Passage, alone: bool = False) -> Done:
     """The passage at the writing place, over what is selected; its first blank is selected.
 
@@ -66,6 +81,7 @@ def put_passage(sitting: Sitting, passage: Passage, alone: bool = False) -> Done
     """
     numbers = [m.utterance for m in sitting.milestones]
     pieces = filled(passage, sitting.title, sitting.now, numbers)
+    sitting = _above_a_heading(sitting) if not alone else sitting
     if passage.inline and not alone:
         after, first, last, start, end = within_line(sitting, pieces[0][0])
     else:
@@ -252,6 +268,40 @@ def keep(
     after = replace(sitting, passages=with_passage(sitting.passages, new))
     said = f"the passage {quoted(name)} is {'changed' if known else 'kept'}"
     return Done(after, f"{said}: {quoted(new.text)}")
+
+
+@command(
+    "(make | create | add | start | keep | save) a [new] passage (called | named) {name:words}"
+    " (that says | saying | which says | with the words | that reads) {text}",
+    "(make | create | add | keep | save) a [new] passage (that says | saying | which says)"
+    " {text:words} (called | named | and call it) {name:words}",
+    "[a] new passage (called | named) {name:words} (that says | saying | which says) {text}",
+    example="make a passage called bye that says see you soon",
+    group="writing",
+    heard=0,
+)
+def keep_words(sitting: Sitting, name: tuple[str, ...], text: tuple[str, ...]) -> Done:
+    """Keep words that are said as a passage; "blank" among them is one to be filled."""
+    called, said = given_name(name), _with_blanks(sitting, text)
+    known = called.casefold() in {p.name.casefold() for p in sitting.passages}
+    new = Passage(called, ((Piece(said), Format()),))
+    after = replace(sitting, passages=with_passage(sitting.passages, new))
+    return Done(
+        after, f"the passage {quoted(called)} is {'changed' if known else 'kept'}: {quoted(said)}"
+    )
+
+
+def _with_blanks(sitting: Sitting, words: tuple[str, ...]) -> str:
+    """Words as they are written, each "blank" as one with a name of its own."""
+    text = write(words, Place(), manner_of(sitting, "")).text
+    count = len(_A_BLANK.findall(text))
+    names = ["blank"] if count == 1 else [f"blank {in_words(n)}" for n in range(1, count + 1)]
+    for name in names:
+        text = _A_BLANK.sub(f"[{name}]", text, count=1)
+    return text
+
+
+_A_BLANK = re.compile(r"(?<!\[)\b[Bb]lank\b")
 
 
 @command(

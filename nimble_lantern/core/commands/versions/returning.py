@@ -24,6 +24,7 @@ from nimble_lantern.core.targets.resolve import resolve
 
 
 @command(
+    "undo [all] [the | my] changes since [the] [version] {version}",
     "(bring back | restore | return to | go back to | revert to | get back) [the] [(version |"
     " draft) [called]] {version}",
     "(bring | put | take) (it | everything | the (text | document | letter)) back to [the]"
