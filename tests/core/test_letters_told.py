@@ -76,6 +76,12 @@ class Parts(AtWork):
         )
 
 
+    def test_what_is_moved_stays_within_the_letter(self) -> None:
+        self.has(LAMP, "put the second paragraph first", "Madam,\n\nI rang your office")
+        self.has(LAMP, "move the first paragraph to the end", "September.\n\nYours faithfully")
+        self.has(LAMP, "move the date to the top", "2 November 2026\n\n14 Harbour Street")
+
+
 class Empty(AtWork):
     def empty(self, said: str, page: str = LAMP) -> list[int]:
         desk = self.desk(page)

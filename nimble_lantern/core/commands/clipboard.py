@@ -54,7 +54,7 @@ from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.letter import to_write_in
+from nimble_lantern.core.targets.letter import head, to_write_in
 from nimble_lantern.core.targets.model import (
     Places,
     Unit,
@@ -331,6 +331,9 @@ def move(
     if place is not None and two_lines(sitting.document, target.first, place.first, before):
         target = replace(target, unit=Unit.PARAGRAPH)
     whole = stands_alone(sitting.document, target)
+    # "Move the date to the top", of one that stands on a line of its own.
+    plain = sitting.document.blocks[first.start.block].kind is Kind.PARAGRAPH
+    whole = whole or plain and place is None and source == first
     if not whole and (items := _items(sitting, source, place)):
         # Items stay whole, whichever of their words they are called by.
         source, goal, whole = *items, True
@@ -341,7 +344,8 @@ def move(
     elif place is not None:
         goal = _round(sitting, target, goal)
     at = goal.start if before else goal.end
-    if place is None and (not whole or target.unit is Unit.SECTION):
+    told = target.unit is Unit.PARAGRAPH and not target.heard and head(sitting.document)
+    if place is None and (not whole or target.unit is Unit.SECTION or told):
         at = in_the_body(sitting, source, at)
     if source.start < at < source.end or whole and source == goal:
         return Refusal("The words cannot go inside themselves.")

@@ -522,6 +522,11 @@ def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0
         when=instead.a_word_there,
     ),
     Way(
+        "(put | use | write | say) {text:words} (for | instead of | in place of) {target}"
+        " <everywhere>",
+        when=instead.words_there,
+    ),
+    Way(
         "{target} (becomes | is now | <shall> be [(called | named | spelt | spelled)])"
         " {text:words} <everywhere>",
         when=instead.no_things_there,
