@@ -75,6 +75,14 @@ class Parts(AtWork):
             LAMP, "copy my address to the bottom", "Penrose\n\n14 Harbour Street\n\nPort Sallow"
         )
 
+    def test_what_is_put_at_an_edge_stays_within_the_letter(self) -> None:
+        self.has(LAMP, "add and thank you at the end", "mend it soon. And thank you\n\nYours")
+        said = "put i hope you are well at the beginning of the letter"
+        self.has(LAMP, said, "Madam,\n\nI hope you are well. I am writing")
+        said = "add thank you for your help before yours faithfully"
+        self.has(LAMP, said, "soon.\n\nThank you for your help\n\nYours faithfully,")
+        self.has(LAMP, "change street to road in the address", "14 Harbour Road\n\nPort")
+        self.refused(LAMP, "write the date as numbers")
 
     def test_what_is_moved_stays_within_the_letter(self) -> None:
         self.has(LAMP, "put the second paragraph first", "Madam,\n\nI rang your office")

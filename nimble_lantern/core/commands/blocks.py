@@ -18,6 +18,7 @@ from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.finding import reference
+from nimble_lantern.core.targets.measures import A_DATE
 from nimble_lantern.core.targets.model import (
     Places,
     That,
@@ -398,6 +399,8 @@ def make_list(
     """Begin a list here, or make paragraphs its items; one that is broken up, its sentences."""
     listkind = points or listkind
     target = below_a_heading(sitting.document, target)
+    if target is not None and A_DATE.fullmatch(sitting.document.text(target.first)):
+        return Refusal("A date makes no list.", "", "Say the date as it is to stand.")
     sitting, target = as_items(sitting, target, reference(sitting), bool(points))
     form = _shape(Format(Kind.ITEM, 1, Bullets(listkind)))
     here = sitting.that or (units.block_range(sitting.document, sitting.caret.block),)

@@ -6,6 +6,8 @@ from nimble_lantern.core.commands.instead import a_look
 from nimble_lantern.core.commands.sharing import fill_a_row
 from nimble_lantern.core.commands.table_here import two_headings, two_rows
 from nimble_lantern.core.composing.replacing import STOPS, bare_mark
+from nimble_lantern.core.document.model import Kind
+from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import (
@@ -23,8 +25,10 @@ from nimble_lantern.core.lexicon.names import MONTHS
 from nimble_lantern.core.lexicon.prose import DESCRIBING
 from nimble_lantern.core.lexicon.sentences import ASKS, SUBORDINATE, VERBS
 from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.targets.letter import foot
 from nimble_lantern.core.targets.model import (
     Order,
+    Places,
     Unit,
     Units,
     Words,
@@ -410,3 +414,38 @@ def a_mark_of_words(sitting: Sitting, parse: Parse) -> bool:
     target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
     said = isinstance(target, Words) and named_as_written(sitting.document, target)
     return said and bool(mark_named(text))
+
+
+def above_the_closing(sitting: Sitting, target: Places, text: tuple[str, ...]) -> bool:
+    """ "Thank you for your help" before "Yours sincerely", which stands on a line of its own."""
+    ends = foot(sitting.document)
+    closes = ends is not None and ends.start == target.first.start and not ends.start.offset
+    return closes and len(text) > 2
+
+
+def is_an_item(sitting: Sitting, target: Places, text: tuple[str, ...], before: bool) -> bool:
+    """Whether words named are all of an item, and others beside them one of their own.
+
+    "Put water the beans after sweep the yard"; what goes on with the item does not: "and figs",
+    "ripe" before "pears".
+    """
+    r = target.first
+    item = sitting.document.blocks[r.start.block]
+    if (
+        target.unit
+        or item.kind is not Kind.ITEM
+        or r != block_range(sitting.document, r.start.block)
+    ):
+        return False
+    if mark_named(bare_mark(text)) or text[0] in _GOES_ON_WITH:
+        return False
+    if not before:
+        # "Milk" after "tea bags" is one more; "slowly" after "sweep the yard" goes on with it.
+        asks = item.text.lower().split()[0] in VERBS
+        return len(text) > 1 if asks else not text[-1].endswith("ly")
+    if len(item.words) > 1:
+        return len(text) > 1
+    return text[-1][-1] == "s" == item.text[-1]  # "matches" before "candles", not "ripe" pears
+
+
+_GOES_ON_WITH = PREPOSITIONS | OF_DEGREE_AND_TIME | {"and", "or", "but"}

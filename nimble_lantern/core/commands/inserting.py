@@ -22,13 +22,12 @@ from nimble_lantern.core.composing.starting import room_beside
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Document, Kind, Piece, Position, Range
-from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
-from nimble_lantern.core.lexicon.closed import OF_DEGREE_AND_TIME, PREPOSITIONS
-from nimble_lantern.core.lexicon.sentences import VERBS
+from nimble_lantern.core.lexicon.sentences import CLOSINGS, VERBS
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.letter import SIGNATURE, to_write_in
+from nimble_lantern.core.targets.letter import edge as letter_edge
 from nimble_lantern.core.targets.model import (
     Places,
     Unit,
@@ -84,8 +83,9 @@ def _beside_one(
         wrote = replace_range(*apart[:2], text)
         return Done(wrote.sitting, f"put {quoted(wrote.text)} {side} {where}")
     mark = mark_named(bare_mark(text)) is not None
-    an_item = not within and _is_an_item(sitting, target, text, before)
+    an_item = not within and inserted.is_an_item(sitting, target, text, before)
     whole = not mark and target.unit in _WHOLE or an_item
+    whole = whole or before and inserted.above_the_closing(sitting, target, text)
     if _stands_there(sitting, target.first, text, before):
         return Refusal(f"There is a {' '.join(bare_mark(text))} there already.")
     if not before and (closed := _other_stop(sitting, target.first, text)):
@@ -94,34 +94,6 @@ def _beside_one(
     if mark and not before:
         wrote = replace(wrote, sitting=goes_on_behind(sitting, wrote.sitting, wrote.range))
     return Done(wrote.sitting, f"put {quoted(wrote.text)} {side} {where}")
-
-
-def _is_an_item(sitting: Sitting, target: Places, text: tuple[str, ...], before: bool) -> bool:
-    """Whether words named are all of an item, and others beside them one of their own.
-
-    "Put water the beans after sweep the yard"; what goes on with the item does not: "and figs",
-    "ripe" before "pears".
-    """
-    r = target.first
-    item = sitting.document.blocks[r.start.block]
-    if (
-        target.unit
-        or item.kind is not Kind.ITEM
-        or r != block_range(sitting.document, r.start.block)
-    ):
-        return False
-    if mark_named(bare_mark(text)) or text[0] in _GOING_ON:
-        return False
-    if not before:
-        # "Milk" after "tea bags" is one more; "slowly" after "sweep the yard" goes on with it.
-        asks = item.text.lower().split()[0] in VERBS
-        return len(text) > 1 if asks else not text[-1].endswith("ly")
-    if len(item.words) > 1:
-        return len(text) > 1
-    return text[-1][-1] == "s" == item.text[-1]  # "matches" before "candles", not "ripe" pears
-
-
-_GOING_ON = PREPOSITIONS | OF_DEGREE_AND_TIME | {"and", "or", "but"}
 
 
 def _stands_there(sitting: Sitting, r: Range, text: tuple[str, ...], before: bool) -> bool:
@@ -439,7 +411,8 @@ def at_edge(
     """Write words at the very start or end of the text; of two stops there, the new one stays."""
     document = sitting.document
     mark = mark_named(tuple(bare_mark(text)))
-    at = document.end if edge == "end" else document.whole.start
+    closes = mark is not None or tuple(text) in CLOSINGS or text[0] == "ps"
+    at = document.end if closes and edge == "end" else letter_edge(document, edge)
     words = text[:-1] if text[-1:] == ("instead",) else text
     stands = places(document, words) if len(words) > 1 else []
     if again is None and len(stands) == 1:
@@ -452,11 +425,13 @@ def at_edge(
     if again is False:
         sitting = remove(sitting, stands)
         document, text = sitting.document, words
-        at = document.end if edge == "end" else document.whole.start
+        at = letter_edge(document, edge)
     last = document.blocks[-1].text.rstrip()
     if edge == "end" and mark is not None and mark.text in _STOPS and last[-1:] in _STOPS:
         all_of_it = Range(document.whole.start, Position(at.block, len(last)))
         return ended_with(sitting, all_of_it, bare_mark(text), mark.text)
+    if at > document.whole.start and edge == "start" and VERBS & set(text) and mark is None:
+        text = (*text, "full", "stop")  # a sentence of its own, below the greeting
     wrote = compose(replace(sitting.about(()), insertion=at), bare_mark(text))
     after = replace(wrote.sitting, insertion=None)
     if edge == "end" and sitting.caret == at:

@@ -202,6 +202,8 @@ def replace_range(
     called = not exactly and words[0] not in TITLES and a_name(sitting.document, r)
     if called and _as_names(words, old.lower().split()):
         manner = replace(manner, names=(*manner.names, AsHeard(tuple(map(capitalised, words)))))
+    if old[:1].isupper() and tuple(words) in _NAMED_BEHIND and not starts_sentence(place.left):
+        manner = replace(manner, names=(*manner.names, AsHeard((capitalised(words[0]),))))
     if not exactly and old[:1].isupper() and _before_a_name(sitting.document, r, words):
         manner = replace(manner, names=(*manner.names, AsHeard((capitalised(words[0]),))))
     written = write(words, place, manner)
@@ -209,6 +211,13 @@ def replace_range(
         return in_agreement(_swap(sitting, r, written, marks))
     bare = sitting.edited(delete(sitting.document, r))
     return put(replace(bare, selection=None, fresh=False), r.start, written, marks)
+
+
+_NAMED_BEHIND = frozenset(
+    (word,)
+    for word in "street road lane avenue drive terrace square court quay house hall club".split()
+)
+"""Behind a name they are a part of it: "Shore Street"."""
 
 
 def _in_words_as(old: str, words: Sequence[str]) -> int | None:

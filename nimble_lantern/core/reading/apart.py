@@ -191,7 +191,7 @@ def within_a_part(document: Document, words: Sequence[str], read: Parse) -> Iter
         last = words[start + 1 :]
         last = last[:-1] if last[-1] in _ONLY else last
         row = _row(document, (words[start], *last))
-        if row is None and (words[start] not in INSIDE or not (_ONE | TRADE_NOUNS) & set(last)):
+        if row is None and (words[start] not in INSIDE or not _OF_A_PART & set(last)):
             continue
         end = next(n for n in range(start, 0, -1) if words[n - 1] not in _ONLY)
         group = read.command.name.partition(".")[0]
@@ -202,7 +202,7 @@ def within_a_part(document: Document, words: Sequence[str], read: Parse) -> Iter
                 yield replace(parse, args={k: _inside(v, place) for k, v in parse.args.items()})
 
 
-_ONE = frozenset(("one",))
+_OF_A_PART = TRADE_NOUNS | frozenset("one address greeting closing date signature title".split())
 _ONLY = frozenset("but only just".split())
 
 

@@ -184,6 +184,21 @@ _LONGEST_LINE = 8
 """Words of a line above a letter, or of its greeting."""
 
 
+def edge(document: Document, at: str) -> Position:
+    """Where words at the "start" or at the end of a text go: below a letter's greeting, and above
+    the closing words that stand on a line of their own with a name below them."""
+    above, below = head(document), foot(document)
+    if at == "start":
+        b = above.end.block + 1 if above is not None else 0
+        return Position(b if b < len(document.blocks) else 0, 0)
+    if below is None or below.start.offset or below.start.block == below.end.block:
+        return document.end
+    text = [b for b in range(below.start.block) if document.blocks[b].text.strip()]
+    if not text or document.blocks[text[-1]].kind is not Kind.PARAGRAPH:
+        return document.end
+    return Position(text[-1], len(document.blocks[text[-1]].text))
+
+
 def to_write_in(document: Document, target: Places) -> Places:
     """The paragraph below a greeting, where the first one is told of, which is none to write in:
     "add we met at the end of the first paragraph"; "at the end of the greeting" names it."""
