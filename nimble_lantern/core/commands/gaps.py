@@ -8,7 +8,7 @@ from nimble_lantern.core.commands.when import beside_a_line, names_a_block
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
-from nimble_lantern.core.document.model import Block, Document, Format, Kind, Range
+from nimble_lantern.core.document.model import Block, Format, Kind, Range
 from nimble_lantern.core.document.tables import outside
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
@@ -19,14 +19,10 @@ from nimble_lantern.core.targets.resolve import resolve
 _PUT = "(put | add | insert | make | leave | have | i want | i'd like)"
 _EMPTY = "(blank | empty | clear | free | spare)"
 _SPACE = f"[{_EMPTY}] (space | gap | room)"
-MOST_LINES, _TO_SIGN = 12, 3
+_MOST_LINES, _TO_SIGN = 12, 3
 _TO_SIGN_ON = (
     "(for (a | the | my | our) (signature | signatures) | to sign [(it | my name | on | in)])"
 )
-
-
-def _after(document: Document, b: int) -> int:
-    return outside(document.blocks, b)
 
 
 def _left_empty(sitting: Sitting, index: int, number: int) -> Sitting:
@@ -65,8 +61,8 @@ def _lines(number: int) -> str:
 )
 def room_beside(sitting: Sitting, side: str, target: Places, number: int = 1) -> Done | Refusal:
     """Leave one or more lines empty above or below a part, or a line that begins so."""
-    if not 0 < number <= MOST_LINES:
-        return Refusal(f"At most {MOST_LINES} lines are left at once.")
+    if not 0 < number <= _MOST_LINES:
+        return Refusal(f"At most {_MOST_LINES} lines are left at once.")
     before = side == "before"
     r = target.ranges[0] if before else target.ranges[-1]
     after = _left_empty(sitting, r.start.block if before else r.end.block + 1, number)
