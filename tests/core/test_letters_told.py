@@ -175,6 +175,7 @@ class Dates(AtWork):
         ):
             self.has(TRIP, said, "Our trip is on Sunday 9 May.")
         self.has(TRIP, "change saturday to friday", "on Friday 8 May")
+        self.has("We meet on 8 May 2026.", "make it the ninth of june", "meet on 9 June 2026.")
         self.stays(TRIP, "make it sunday or not at all", "the date should be set soon")
 
     @given(st.integers(1, 28), st.integers(1, 28), st.booleans())

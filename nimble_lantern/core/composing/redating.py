@@ -14,8 +14,8 @@ from nimble_lantern.core.writing.cardinals import ordinal, ordinal_suffix
 from nimble_lantern.core.writing.writer import Place, write
 
 _WEEKDAY = rf"(?P<weekday>{'|'.join(name.capitalize() for name in DAYS)})"
-_MONTH = rf"(?P<month>{'|'.join(name.capitalize() for name in MONTHS)})"
-_DAY = r"(?P<day>\d{1,2})(?P<suffix>st|nd|rd|th)?"
+_MONTH = rf"(?P<month>{'|'.join(name.capitalize() for name in MONTHS)})\b"
+_DAY = r"(?<!\d)(?P<day>\d{1,2})(?P<suffix>st|nd|rd|th)?(?!\d)"
 _DATED = tuple(
     re.compile(rf"(?:{_WEEKDAY}(?P<gap>,? (?:the )?))?{form}")
     for form in (rf"{_DAY} {_MONTH}(?P<year>,? \d{{4}})?", rf"{_MONTH} {_DAY}(?P<year>, \d{{4}})?")
