@@ -59,6 +59,19 @@ class Steps(AtWork):
         self.has(STEW, "insert a new step two peel them", "leek.\n2. Peel them.\n3. Fry")
         self.has(STEW, "add another step eat it hot", "3. Put in the fish.\n4. Eat it hot.")
 
+    def test_they_are_said_one_by_one(self) -> None:
+        said = "numbered list / beat the eggs full stop / it takes a minute full stop"
+        said += " / stir in the milk full stop / fry them full stop"
+        self.has(
+            "", said, "1. Beat the eggs. It takes a minute.\n2. Stir in the milk.\n3. Fry them."
+        )
+        self.has("", f"{said} / undo", "2. Stir in the milk.")
+        said = "bullet list / beat the eggs full stop / stir in the milk full stop"
+        self.has("", said, "- Beat the eggs. Stir in the milk.")
+
+    def test_one_that_there_is_not_is_told(self) -> None:
+        self.refused(STEW, "step nine should say eat them hot", "swap steps three and four")
+
     def test_without_numbers_there_are_none(self) -> None:
         self.stays(STORY, "the next step is to ask the board", "add a step to the ladder")
         self.stays(STEW, "take one step at a time", "the first step is the hardest")

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from itertools import islice
 
 from nimble_lantern.core.commands.aloud import read
@@ -45,10 +46,13 @@ def _beside(sitting: Sitting, r: Range, before: bool) -> Range | None:
     example="what comes after the harbour board",
     group="reading",
     heard=0,
+    every_place=True,
     when=stands_here,
 )
 def read_beside(sitting: Sitting, target: Places, side: str) -> Done | Refusal:
     """Read the few words before or after others, or the item beside theirs."""
+    alone = (r for r in target.ranges if r == units.block_range(sitting.document, r.start.block))
+    target = replace(target, ranges=(next(alone, target.first),))
     target = as_an_item(sitting.document, target)
     r = _beside(sitting, target.first, side == "before")
     if r is None:

@@ -351,7 +351,7 @@ def _nearest_list(sitting: Sitting, text: tuple[str, ...]) -> range:
     blocks, here = sitting.document.blocks, sitting.caret.block
     items = [b for b, block in enumerate(blocks) if block.kind is Kind.ITEM]
     if here not in items and _a_thing(text):
-        items = [b for b in items if not _each_is_closed(sitting, b)] or items
+        items = [b for b in items if not _of_doings(sitting, b)] or items
     first = last = min(items, key=lambda b: abs(b - here))
     while last + 1 < len(blocks) and blocks[last + 1].kind is Kind.ITEM:
         last += 1
@@ -474,6 +474,14 @@ def _a_thing(text: tuple[str, ...]) -> bool:
 
 
 _LONGEST_THING = 5
+
+
+def _of_doings(sitting: Sitting, b: int) -> bool:
+    """Whether the list round an item says what to do: it has numbers, and sentences."""
+    span = all_within(Unit.LIST, sitting, block_range(sitting.document, b))[0]
+    items = sitting.document.blocks[span.start.block : span.end.block + 1]
+    numbered = all(item.format.list == "numbered" for item in items)
+    return numbered and any(item.text.rstrip()[-1:] in (".", "!", "?") for item in items)
 
 
 def _each_is_closed(sitting: Sitting, b: int) -> bool:

@@ -14,7 +14,7 @@ from nimble_lantern.core.document.breaths import breaths
 from nimble_lantern.core.document.model import Kind, Position, Range
 from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.kinds import ReadAs
-from nimble_lantern.core.lexicon.closed import AUXILIARIES, PREPOSITIONS, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, LITTLE, PREPOSITIONS, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.figures import MEASURES
 from nimble_lantern.core.lexicon.sentences import CONTINUES, HANGING
 from nimble_lantern.core.state import Entry, Sitting
@@ -39,10 +39,31 @@ _ROWS_TOLD = frozenset("row rows by line lines".split())
 def begins_an_item(sitting: Sitting, words: Sequence[str]) -> bool:
     """Whether words are the next thing of a list whose last item was just said in one breath:
     "bread", "milk", "two dozen eggs"."""
+    if _is_another_step(sitting, words):
+        return True
     said = _just_said(sitting, Kind.ITEM)
     if not said or said[-1] in NUMBER_WORDS or said[-1].isdigit():
         return False
     return _is_another(said, words)
+
+
+def _is_another_step(sitting: Sitting, words: Sequence[str]) -> bool:
+    """Whether a sentence is the next step of a numbered list: "stir in the flour full stop", behind
+    "Beat the eggs.", which was just said; "it must be smooth full stop" goes on."""
+    place = sitting.writing_place
+    block, (last, _) = sitting.document.blocks[place.block], _last_writing(sitting)
+    if block.kind is not Kind.ITEM or block.format.list != "numbered":
+        return False
+    if last is None or last.read_as is not ReadAs.TEXT or sitting.selection is not None:
+        return False
+    ended = block.text.endswith(".") and place.offset == len(block.text)
+    alone = len(sitting.that) == 1 and sitting.that[0].end == place
+    stopped = any(tuple(words[-len(stop) :]) == stop for stop in _STOPS)
+    begins = words[0] not in LITTLE | CONTINUES | PREPOSITIONS | _TELLING | SUBJECT_PRONOUNS
+    return ended and alone and stopped and begins
+
+
+_STOPS = (("full", "stop"), ("period",))
 
 
 def next_cell_for(sitting: Sitting, words: Sequence[str]) -> Sitting:

@@ -273,6 +273,9 @@ def _surely_of_text(parse: Parse) -> bool:
     text = tuple(parse.args.get("text") or ())
     bare = text[1:] if text[:1] and text[0] in ARTICLES_AND_OWNERS else text
     target = parse.args.get("target")
+    if isinstance(target, Units) and target.unit in (Unit.STEP, Unit.ITEM) and text:
+        # "Step four should say stir", where there are three.
+        return target.order is Order.NTH and parse.command.name.startswith("replacing.")
     if isinstance(target, Words):
         # "Bold the third tent", where there are two.
         counted = target.order is Order.NTH and target.of is None
