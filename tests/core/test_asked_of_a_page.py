@@ -159,6 +159,9 @@ class Asked(AtWork):
         self.has(
             FAIR, "leave a marker here / go to the top / go back to the marker / now", "all. Now"
         )
+        desk = self.desk(FAIR)
+        desk.hears("remember this spot", "forget the marker")
+        self.assertEqual(list(desk.document.anchored("place")), [])
         self.stays(FAIR, "remember this spot by the river", "mark my place with a spoon")
 
     def test_a_note_is_moved(self) -> None:

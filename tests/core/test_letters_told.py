@@ -34,6 +34,11 @@ class Parts(AtWork):
         ):
             self.has(LAMP, said, "2 November 2026\n\nDear Miss Lund,\n\nI am")
 
+    def test_where_there_is_none_it_goes_below_the_date(self) -> None:
+        dated = "9 February 2027\n\nDear Olga,"
+        self.has("9 February 2027", "the greeting should be dear olga", dated)
+        self.has("# Fair\n\nThank you.", "make the greeting dear olga", "# Fair\n\nDear Olga,\n\nT")
+
     def test_what_is_no_greeting_is_written(self) -> None:
         self.stays(LAMP, "address it properly", "write to the office about it", "make it dear")
 
@@ -114,6 +119,13 @@ class Empty(AtWork):
         self.assertEqual(self.empty(f"{made} / take out the blank lines"), [])
         self.assertEqual(self.empty(f"{made} / take out the blank line above my name"), [4])
         self.refused(LAMP, "take out the blank line above my name", "remove the blank lines")
+
+    def test_within_a_paragraph_too(self) -> None:
+        said = "skip three lines / goodbye / take out the blank line"
+        self.has(TRIP, f"{said}s", "Ruth\\\nGoodbye")
+        self.has(TRIP, f"{said}s before goodbye", "Ruth\\\nGoodbye")
+        self.has(TRIP, f"{said}s / undo", "Ruth\\\n\\\n\\\n\\\nGoodbye")
+        self.refused("We are well.", "leave 500 lines to sign", "leave 500 lines")
 
     def test_of_a_table_it_is_a_row(self) -> None:
         page = "| Crew | Fee |\n| --- | --- |\n| Otters | 30 |\n| Newts | 20 |\n\nPay."

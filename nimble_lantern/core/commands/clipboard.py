@@ -344,7 +344,7 @@ def move(
     elif place is not None:
         goal = _round(sitting, target, goal)
     at = goal.start if before else goal.end
-    told = target.unit is Unit.PARAGRAPH and not target.heard and head(sitting.document)
+    told = target.unit is Unit.PARAGRAPH and not target.named and head(sitting.document)
     if place is None and (not whole or target.unit is Unit.SECTION or told):
         at = in_the_body(sitting, source, at)
     if source.start < at < source.end or whole and source == goal:

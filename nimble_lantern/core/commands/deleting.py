@@ -223,7 +223,7 @@ def delete(sitting: Sitting, target: Places) -> Done:
         return whole_out(sitting, table)
     if (below := to_write_in(sitting.document, target)) != target:
         # "The first paragraph" may be the greeting, or what comes below it.
-        either = (replace(target, heard="greeting"), replace(below, heard="text"))
+        either = (replace(target, named="greeting"), replace(below, named="text"))
         options = (
             Option(quoted(sitting.document.text(p.first)), (("target", p),), p.ranges)
             for p in either

@@ -6,9 +6,16 @@ from collections.abc import Sequence
 
 from nimble_lantern.core.commands.when import beside_a_line, names_a_block
 from nimble_lantern.core.commands.wording import many, quoted
-from nimble_lantern.core.composing.dictating import compose
-from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
-from nimble_lantern.core.document.model import Block, Format, Kind, Range
+from nimble_lantern.core.composing.emptying import (
+    Empty,
+    beside,
+    empty_lines,
+    left_here,
+    too_many,
+    without,
+)
+from nimble_lantern.core.document.edits import AddBlocks, Edit
+from nimble_lantern.core.document.model import Block, Format, Range
 from nimble_lantern.core.document.tables import outside
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
@@ -19,7 +26,7 @@ from nimble_lantern.core.targets.resolve import resolve
 _PUT = "(put | add | insert | make | leave | have | i want | i'd like)"
 _EMPTY = "(blank | empty | clear | free | spare)"
 _SPACE = f"[{_EMPTY}] (space | gap | room)"
-_MOST_LINES, _TO_SIGN = 12, 3
+_TO_SIGN = 3
 _TO_SIGN_ON = (
     "(for (a | the | my | our) (signature | signatures) | to sign [(it | my name | on | in)])"
 )
@@ -61,8 +68,8 @@ def _lines(number: int) -> str:
 )
 def room_beside(sitting: Sitting, side: str, target: Places, number: int = 1) -> Done | Refusal:
     """Leave one or more lines empty above or below a part, or a line that begins so."""
-    if not 0 < number <= _MOST_LINES:
-        return Refusal(f"At most {_MOST_LINES} lines are left at once.")
+    if refused := too_many(number):
+        return refused
     before = side == "before"
     r = target.ranges[0] if before else target.ranges[-1]
     after = _left_empty(sitting, r.start.block if before else r.end.block + 1, number)
@@ -146,24 +153,17 @@ def _to_sign(sitting: Sitting) -> Range | None:
 def room_to_sign(sitting: Sitting, number: int = _TO_SIGN) -> Done | Refusal:
     """Leave lines empty above the name that ends a letter, or here where there is none yet."""
     name = _to_sign(sitting)
+    if refused := too_many(number):
+        return refused
     if name is None or name.start.offset:
-        wrote = compose(sitting, ("new", "line") * (number + 1))
-        return Done(wrote.sitting, f"left {many(number, 'line')} empty")
+        return Done(left_here(sitting, number), f"left {many(number, 'line')} empty")
     return room_beside(sitting, "before", Places((name,)), number)
 
 
-def _is_empty(block: Block) -> bool:
-    return block.kind is Kind.PARAGRAPH and block.cell is None and not block.text.strip()
-
-
-def _without(sitting: Sitting, empty: Sequence[int]) -> Done | Refusal:
+def _without(sitting: Sitting, empty: Sequence[Empty]) -> Done | Refusal:
     if not empty:
         return Refusal("No line is empty there.")
-    if len(empty) == len(sitting.document.blocks):
-        empty = empty[1:]  # something is left to write in
-    steps = tuple(DropBlocks(b, 1) for b in sorted(empty, reverse=True))
-    after = sitting.edited(Edit(steps)) if steps else sitting
-    return Done(after, f"took out {_lines(len(steps))}")
+    return Done(without(sitting, empty), f"took out {_lines(len(empty))}")
 
 
 def _beside_empty_lines(sitting: Sitting, parse: Parse) -> bool:
@@ -171,15 +171,10 @@ def _beside_empty_lines(sitting: Sitting, parse: Parse) -> bool:
     return isinstance(found, Places) and bool(_empty_by(sitting, found, parse.args["side"]))
 
 
-def _empty_by(sitting: Sitting, target: Places, side: str) -> list[int]:
-    """The empty blocks right above or below a part."""
-    step = -1 if side == "before" else 1
-    b = (target.ranges[0].start if side == "before" else target.ranges[-1].end).block + step
-    found: list[int] = []
-    while 0 <= b < len(sitting.document.blocks) and _is_empty(sitting.document.blocks[b]):
-        found.append(b)
-        b += step
-    return found
+def _empty_by(sitting: Sitting, target: Places, side: str) -> list[Empty]:
+    """The empty lines right above or below a part."""
+    before = side == "before"
+    return beside(sitting, target.ranges[0] if before else target.ranges[-1], before)
 
 
 @command(
@@ -192,8 +187,7 @@ def _empty_by(sitting: Sitting, target: Places, side: str) -> list[int]:
 )
 def close_all(sitting: Sitting) -> Done | Refusal:
     """Take out every empty line."""
-    blocks = sitting.document.blocks
-    return _without(sitting, [b for b, block in enumerate(blocks) if _is_empty(block)])
+    return _without(sitting, empty_lines(sitting))
 
 
 @command(

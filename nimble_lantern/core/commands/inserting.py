@@ -73,7 +73,7 @@ def _one_mark(text: tuple[str, ...]) -> tuple[str, ...]:
 def _beside_one(
     sitting: Sitting, target: Places, text: tuple[str, ...], before: bool, within: bool = False
 ) -> Done | Refusal:
-    if target.heard == SIGNATURE:
+    if target.named == SIGNATURE:
         target = replace(target, unit=None)  # "adler after my name" goes on with it
     text = inserted.closed(inserted.bare_word(text), target.unit)
     side = "before" if before else "after"

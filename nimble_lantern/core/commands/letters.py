@@ -78,18 +78,34 @@ def _to_somebody(sitting: Sitting, parse: Parse) -> bool:
     return tuple(parse.args.get("text", ("it",)))[0] in TITLES and _greets(sitting, parse)
 
 
+def _ways(begins: str, with_it: str, kind: str) -> tuple[str, ...]:
+    """What a letter itself is told to begin or to end with."""
+    return (
+        f"(make | have | let) {_IT} [(say | read | {begins} {with_it})] {{text:{kind}}} [instead]",
+        f"{begins} {_IT} [off] {with_it} {{text:{kind}}} [instead]",
+        f"[then] {_IT} <shall> {begins} {with_it} {{text:{kind}}}",
+    )
+
+
+def _part_ways(part: str, kind: str) -> tuple[str, ...]:
+    """What one of its parts is told to be."""
+    return (
+        f"(make | have | let) {part} [(say | read | be)] {{text:{kind}}} [instead]",
+        f"<change> {part} (to | into) {{text:{kind}}}",
+        f"{part} <shall> (be | say | read) {{text:{kind}}}",
+    )
+
+
+_BEGIN, _END = "(begin | start | open)", "(end | close | finish | conclude)"
+
+
 @command(
     *each(
         _is_one,
-        f"(make | have | let) {_IT} [(say | read | begin [with] | start [with])]"
-        " {text:a_greeting} [instead]",
-        f"(begin | start | open) [{_IT}] with {{text:a_greeting}} [instead]",
-        f"[then] {_IT} <shall> (begin | start | open) [with] {{text:a_greeting}}",
-        f"(begin | start | open) {_IT} {{text:a_greeting}}",
+        *_ways(_BEGIN, "[with]", "a_greeting"),
+        f"{_BEGIN} with {{text:a_greeting}} [instead]",
     ),
-    f"(make | have | let) {_GREETING} [(say | read | be)] {{text:a_greeting}} [instead]",
-    f"<change> {_GREETING} (to | into) {{text:a_greeting}}",
-    f"{_GREETING} <shall> (be | say | read) {{text:a_greeting}}",
+    *_part_ways(_GREETING, "a_greeting"),
     example="the greeting should be dear mrs quince",
     group="revising",
     heard=0,
@@ -98,20 +114,20 @@ def greet(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     """Make the greeting of a letter these words, or begin with one."""
     there = greeting(sitting.document)
     if there is None:
-        at = _below_the_head(sitting.document)
-        return _own_line(sitting, block_range(sitting.document, at), (*text, "comma"), before=True)
+        r, before = _at_the_head(sitting.document)
+        return _own_line(sitting, r, (*text, "comma"), before)
     mark = sitting.document.text(there)[-1:] in (",", "!", ":", ".")
     end = there.end._replace(offset=there.end.offset - mark)
     return replace_with(sitting, text, Places((Range(there.start, end),)))
 
 
-def _below_the_head(document: Document) -> int:
-    """The first block below a title, an address and a date at the top."""
-    dates = [b for b, block in enumerate(document.blocks) if dated(block)]
-    if dates:
-        return min(dates[0] + 1, len(document.blocks) - 1)
-    headed = document.blocks[0].kind is Kind.HEADING and len(document.blocks) > 1
-    return int(headed)
+def _at_the_head(document: Document) -> tuple[Range, bool]:
+    """The block that a greeting goes beside, and whether before it: below a date that stands by
+    itself, else below a title, else above everything."""
+    date = next((b for b, block in enumerate(document.blocks) if dated(block)), None)
+    if date is not None:
+        return block_range(document, date), False
+    return block_range(document, 0), document.blocks[0].kind is not Kind.HEADING
 
 
 def _own_line(sitting: Sitting, r: Range, text: tuple[str, ...], before: bool) -> Done:
@@ -137,18 +153,10 @@ def address_to(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
 @command(
     *each(
         _says_something,
-        f"(make | have | let) {_IT} [(say | read | end [with] | close [with])]"
-        " {text:a_closing} [instead]",
-        f"(end | close | finish | conclude | sign off) {_IT} [off] [(with | as)]"
-        " {text:a_closing} [instead]",
+        *_ways(_END, "[(with | as)]", "a_closing"),
         "(end | close | sign off | sign it off) [(with | as)] {text:a_closing} [instead]",
-        f"[then] {_IT} <shall> (end | close | finish) [with] {{text:a_closing}}",
     ),
-    *each(
-        _is_closed,
-        f"(make | have | let) {_CLOSING} [(say | read | be)] {{text:a_closing}} [instead]",
-        f"{_CLOSING} <shall> (be | say | read) {{text:a_closing}}",
-    ),
+    *each(_is_closed, *_part_ways(_CLOSING, "a_closing")),
     Way("finish with {text:a_closing}", when=_not_closed_yet),
     example="end it with kind regards",
     group="revising",

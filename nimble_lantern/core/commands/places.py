@@ -174,6 +174,20 @@ def to_mark(sitting: Sitting) -> Done:
     return go_to(sitting, max(_marked(sitting), key=_turn))
 
 
+@command(
+    "(forget | remove | delete | unmark) (that | the | my) (marked (spot | place) | mark | marker |"
+    " bookmark)",
+    "(take | clear) (that | the | my) (mark | marker | bookmark) (away | out | off)",
+    example="forget the marker",
+    group="moving",
+    heard=0,
+    when=_is_marked,
+)
+def forget_mark(sitting: Sitting) -> Done:
+    """Take the last place away that was marked without a name; the text stays."""
+    return forget(sitting, max(_marked(sitting), key=_turn))
+
+
 def _turn(name: str) -> int:
     said = cardinal(name.split(), 1)
     return said[0] if said is not None else 1

@@ -236,7 +236,7 @@ def list_of(document: Document, r: Range) -> Range:
 
 def in_its_list(document: Document, target: Places, place: Places) -> tuple[Places, Places]:
     """An item and its own list, where it is moved to an edge of "the list" and there are two."""
-    if place.heard != THE_LIST:
+    if place.named != THE_LIST:
         return target, place
     target = as_an_item(document, target)
     if document.blocks[target.first.start.block].kind is not Kind.ITEM:

@@ -40,30 +40,21 @@ CATALOGUE.table(
 )  # fmt: skip
 
 
-CATALOGUE.table(
-    "gained",
-    {
-        "(took | made | raised | earned | brought in | collected | got)": (
-            "takings", "income", "raised", "money", "amount", "earned", "total", "sum",
-        ),
-        "(sold | sells)": ("sold", "sales", "takings"),
-        "(cost | costs)": ("cost", "price", "fee", "amount"),
-        "(scored | got)": ("score", "points", "marks"),
-    },
-    heard=False,
-)  # fmt: skip
-CATALOGUE.table(
-    "gains",
-    {
-        "(take | make | raise | earn | bring in | collect | get)": (
-            "takings", "income", "raised", "money", "amount", "earned", "total", "sum",
-        ),
-        "sell": ("sold", "sales", "takings"),
-        "cost": ("cost", "price", "fee", "amount"),
-        "score": ("score", "points", "marks"),
-    },
-    heard=False,
-)  # fmt: skip
+_MONEY = "takings income raised money amount earned total sum"
+for _verb, _past, _headings in (
+    (
+        "(take | make | raise | earn | collect)",
+        "(took | made | raised | earned | collected)",
+        _MONEY,
+    ),
+    ("(bring in | get)", "(brought in | got)", _MONEY),
+    ("sell", "sold", "sold sales takings"),
+    ("cost", "(cost | costs)", "cost price fee amount"),
+    ("score", "scored", "score points marks"),
+):
+    # "What did the cakes take", "which stall took the most": under which heading it stands.
+    CATALOGUE.table("gains", {_verb: tuple(_headings.split())}, heard=False)
+    CATALOGUE.table("gained", {_past: tuple(_headings.split())}, heard=False)
 
 
 def measured(sitting: Sitting, table: Table, of: tuple[str, ...]) -> str | None:

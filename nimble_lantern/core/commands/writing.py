@@ -5,6 +5,7 @@ from __future__ import annotations
 from nimble_lantern.core.commands.when import last_command
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.dictating import compose
+from nimble_lantern.core.composing.emptying import left_here, too_many
 from nimble_lantern.core.document.model import Kind
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
@@ -155,7 +156,6 @@ def go_on(sitting: Sitting, text: tuple[str, ...]) -> Done:
 
 _BLANK = "(blank | empty | clear)"
 _FOR = "(here | there | for (a | the | my | our) (signature | signatures | name | stamp))"
-_MOST_LINES = 12
 
 
 @command(
@@ -173,11 +173,11 @@ _MOST_LINES = 12
 )
 def gap(sitting: Sitting, number: int = 1) -> Done | Refusal:
     """Leave lines empty before the next words."""
-    if not 0 < number <= _MOST_LINES:
-        return Refusal(f"At most {_MOST_LINES} lines are left at once.")
+    if refused := too_many(number):
+        return refused
     if number == 1:
         return _written(sitting, "new paragraph", "new paragraph")
-    return _written(sitting, "new line " * (number + 1), f"left {number} lines")
+    return Done(left_here(sitting, number), f"left {number} lines")
 
 
 @command(

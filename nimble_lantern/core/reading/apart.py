@@ -19,6 +19,7 @@ from nimble_lantern.core.lexicon.closed import (
 )
 from nimble_lantern.core.lexicon.desk import TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.reading.addressing import a_remark
+from nimble_lantern.core.reading.in_parts import SHALL
 from nimble_lantern.core.targets.headed import in_a_row
 from nimble_lantern.core.targets.model import (
     Both,
@@ -166,7 +167,7 @@ def _row(document: Document, words: tuple[str, ...]) -> Tabled | None:
 
 def _scoped(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
     for end in range(2, min(_LONGEST_PLACE, len(words) - 2) + 1):
-        if not CATALOGUE.may_begin(words[end]) and not _SHALL & set(words[end:]):
+        if not CATALOGUE.may_begin(words[end]) and not SHALL & set(words[end:]):
             continue
         row = _row(document, words[:end])
         parts = () if words[0] in _FOR else _targets(words[1:end], "scope")
@@ -175,10 +176,6 @@ def _scoped(document: Document, words: tuple[str, ...]) -> Iterator[Parse]:
                 args = {slot: _inside(value, place) for slot, value in parse.args.items()}
                 if args != parse.args:
                     yield replace(parse, args=args)
-
-
-_SHALL = frozenset("should must ought".split())
-"""They ask for something behind any words: "in the last line pocket should be coat"."""
 
 
 def within_a_part(document: Document, words: Sequence[str], read: Parse) -> Iterator[Parse]:

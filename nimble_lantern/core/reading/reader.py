@@ -21,8 +21,6 @@ from nimble_lantern.core.reading.addressing import (
     a_remark,
     as_wished,
     barest,
-    in_parts,
-    of_the_whole,
     of_what_is_selected,
     plainer_than,
 )
@@ -38,6 +36,7 @@ from nimble_lantern.core.reading.exactly import (
     parses_here,
     writes_words,
 )
+from nimble_lantern.core.reading.in_parts import in_parts, of_the_whole
 from nimble_lantern.core.reading.repeated import nearly_stands, quotes, stands_there
 from nimble_lantern.core.reading.self_repair import Repair, repairs
 from nimble_lantern.core.reading.uncalled import of_nothing_there

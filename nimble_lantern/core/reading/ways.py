@@ -18,7 +18,7 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.kinds import Judged
 from nimble_lantern.core.lexicon.desk import COUNTED, SPOKEN_OF, TRADE_NOUNS
-from nimble_lantern.core.reading.addressing import Plainer, in_parts, reasoned, writes
+from nimble_lantern.core.reading.addressing import Plainer, reasoned, writes
 from nimble_lantern.core.reading.any_order import in_order
 from nimble_lantern.core.reading.apart import INSIDE, apart
 from nimble_lantern.core.reading.exactly import (
@@ -46,6 +46,7 @@ from nimble_lantern.core.reading.following import (
 )
 from nimble_lantern.core.reading.further import further, goes_on, not_that, placed_otherwise
 from nimble_lantern.core.reading.housed import housed, keeping
+from nimble_lantern.core.reading.in_parts import in_parts
 from nimble_lantern.core.reading.otherwise import otherwise, surely
 from nimble_lantern.core.reading.same_again import same_again
 from nimble_lantern.core.reading.told_before import told_before

@@ -36,7 +36,7 @@ _OF_TABLES = (Unit.CELL, Unit.ROW, Unit.COLUMN, Unit.TABLE)
 def _told(target: Units, view: View, near: bool) -> Answer:
     found = _units(target, view)
     if target == _THE_LIST and isinstance(found, Places):
-        found = replace(found, heard=THE_LIST)
+        found = replace(found, named=THE_LIST)
     kind = _KINDS.get(target.unit, target.unit)
     return replace(found, unit=kind) if isinstance(found, Places) else found
 

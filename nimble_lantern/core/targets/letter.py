@@ -62,9 +62,9 @@ def _of_letter(target: OfLetter, view: View, near: bool) -> Answer:
     if found is None:
         return Absent(f"There is no {target.part} here.")
     if target.part == ADDRESS:
-        return Places((found,), unit=Unit.PARAGRAPH)
+        return Places((found,), unit=Unit.PARAGRAPH, named=target.part)
     unit = Unit.PARAGRAPH if _is_whole(view.document, found) else None
-    return Places((found,), unit=unit, heard=target.part)
+    return Places((found,), unit=unit, named=target.part)
 
 
 def greeting(document: Document) -> Range | None:
@@ -202,7 +202,7 @@ def edge(document: Document, at: str) -> Position:
 def to_write_in(document: Document, target: Places) -> Places:
     """The paragraph below a greeting, where the first one is told of, which is none to write in:
     "add we met at the end of the first paragraph"; "at the end of the greeting" names it."""
-    if target.unit is not Unit.PARAGRAPH or target.heard or len(target.ranges) != 1:
+    if target.unit is not Unit.PARAGRAPH or target.named or len(target.ranges) != 1:
         return target
     return replace(target, ranges=(first_of_the_text(document, target.first),))
 

@@ -409,6 +409,7 @@ class Places:
     unit: Unit | None = None
     near: str | None = None  # what was taken, where it is not quite what was heard
     heard: str = ""
+    named: str = ""  # what it was called by its kind, not by a number: "greeting", "list"
     clause: bool = False  # of a sentence that goes on: its link goes with it
 
     @property

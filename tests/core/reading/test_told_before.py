@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from nimble_lantern.core.reading.addressing import in_parts, reasoned
+from nimble_lantern.core.reading.addressing import reasoned
+from nimble_lantern.core.reading.in_parts import in_parts
 from nimble_lantern.core.reading.told_before import told_before
 from tests.corpus.any_order import in_any_order, near_them
 from tests.desk import DeskCase, said

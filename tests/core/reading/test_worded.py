@@ -6,8 +6,8 @@ from itertools import groupby
 from operator import itemgetter
 
 from nimble_lantern.core.lexicon.worded import JOBS, Sure, Zone
-from nimble_lantern.core.reading.addressing import in_parts, of_the_whole
 from nimble_lantern.core.reading.hearing import from_line
+from nimble_lantern.core.reading.in_parts import in_parts, of_the_whole
 from nimble_lantern.core.sitting import Heard, advance
 from tests.corpus.any_order import in_any_order, near_them
 from tests.desk import DeskCase, said
