@@ -2,11 +2,16 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from hypothesis import given
 from hypothesis import strategies as st
 
 from nimble_lantern.core.composing.redating import redated
+from nimble_lantern.core.reading.hearing import from_line
+from nimble_lantern.core.sitting import Heard, advance
 from nimble_lantern.core.state import Sitting
+from nimble_lantern.core.trail import Trail
 from nimble_lantern.core.writing.cardinals import ordinal_in_words
 from tests.core.test_at_work import AtWork
 
@@ -198,3 +203,15 @@ class Dates(AtWork):
             redated(Sitting(), f"Monday {was} May{year}", said), f"Monday {day} May{year}"
         )
         self.assertIsNone(redated(Sitting(), "the pump", said))
+
+
+class OfAnotherEdition(AtWork):
+    def test_a_command_that_is_called_otherwise_now_is_gone_on_from_by_none(self) -> None:
+        desk = self.desk(TRIP)
+        entry = desk.hears("bold the last sentence")
+        old = replace(entry, command="gaps.into_list")
+        sitting = replace(desk.sitting, trail=Trail((old,)))
+        for said in ("and the first one", "undo that", "more", "not there", "the same for soup"):
+            with self.subTest(said):
+                after = advance(sitting, Heard(from_line(said)))
+                self.assertIsNotNone(after.entry)

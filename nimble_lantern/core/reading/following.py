@@ -341,7 +341,8 @@ def last_done(sitting: Sitting) -> tuple[Phrase, str, int] | None:
     """
     gone = 0
     for entry in reversed(sitting.trail):
-        if entry.read_as is not ReadAs.COMMAND or entry.command is None:
+        known = entry.command in CATALOGUE.commands  # another edition may have called it otherwise
+        if entry.read_as is not ReadAs.COMMAND or entry.command is None or not known:
             return None
         said = tuple(entry.heard.split())
         step = _step(said)

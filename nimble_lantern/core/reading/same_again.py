@@ -71,6 +71,8 @@ def _last(sitting: Sitting) -> Iterator[tuple[Phrase, str]]:
     for entry in reversed(sitting.trail):
         if entry.read_as is not ReadAs.COMMAND or entry.command is None or not entry.made:
             return
+        if entry.command not in CATALOGUE.commands:
+            return  # another edition called it otherwise
         said = tuple(entry.heard.split())
         yield said, entry.command
         if not any(_named(said)):
