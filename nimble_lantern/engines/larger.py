@@ -244,10 +244,14 @@ def with_larger(
 
 
 def _guessed(made: Transcribed, desk: Commands) -> tuple[Words, ...]:
-    """Commands that sound like what the model read; like its next readings if that is like none."""
-    readings = (h.said for h in made.hypotheses[:_MOST_GUESSED_FROM])
+    """Commands among the model's next readings; else those that sound like what it read, or like
+    its next readings if that is like none."""
+    readings = [h.said for h in made.hypotheses[:_MOST_GUESSED_FROM]]
+    if not desk.may_be(readings[0]):
+        return ()
+    read = tuple(words for words in readings[1:] if desk.is_one(words))
     likened = (tuple(desk.sounding_like(words)) for words in readings)
-    return next((found for found in likened if found), ())
+    return read or next((found for found in likened if found), ())
 
 
 def _cued(

@@ -39,6 +39,7 @@ _TAGS = {
     "highlight": "mark",
 }
 _STYLES = {"colour": "color", "font": "font-family", "size": "font-size"}
+_LAST_BREAKS = re.compile(r"(\\\n)+$")
 _ESCAPED = re.compile(r"([\\`*\[\]<]|(?<![^\W_])_|_(?![^\W_])|~~|&(?=#?\w+;))")
 _LINE_START = re.compile(
     r"^(\s*)(#{1,6}(?=\s|$)|[-+](?=\s|$)|>|\d{1,9}(?=[.)](?:\s|$))|-{3,}$|=+$|-{2,}$)"
@@ -79,7 +80,8 @@ def _one_list(last: Block, block: Block) -> bool:
 
 
 def _block(block: Block, counters: dict[int, int]) -> str:
-    text = _inline(block)
+    # A backslash at the very end would be one, and no line break.
+    text = _LAST_BREAKS.sub(lambda m: "<br>" * m[0].count("\n"), _inline(block))
     match block.kind:
         case Kind.HEADING:
             # Signs at a heading's end would close it.

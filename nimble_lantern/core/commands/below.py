@@ -52,7 +52,8 @@ def _new_words(sitting: Sitting, parse: Parse) -> bool:
     """ "Below that say Tom brings the drinks", behind something that was written or done."""
     text = tuple(parse.args.get("text", ()))
     written = bool(sitting.document.blocks[sitting.caret.block].text.strip())
-    return written and text[0] not in OWNERS
+    here = not sitting.that or sitting.that[-1].end.block == sitting.caret.block
+    return written and here and text[0] not in OWNERS
 
 
 def _few_words(sitting: Sitting, parse: Parse) -> bool:

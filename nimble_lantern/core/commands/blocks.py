@@ -10,8 +10,8 @@ from nimble_lantern.core.commands.when import in_an_item, names_a_part, of_no_ta
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import on_a_new_line
 from nimble_lantern.core.composing.itemising import apart, as_items, below_a_heading, several_lines
+from nimble_lantern.core.composing.reformatting import reformatted
 from nimble_lantern.core.document import units
-from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.model import Bullets, Format, Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
@@ -36,32 +36,6 @@ CATALOGUE.table("headinglevel", {"[level] one": 1, "[level] two": 2, "[level] th
 CATALOGUE.table("nthlevel", {"(first | top)": 1, "second": 2, "third": 3})
 _LESS = "(smaller | lower) than the [main] (title | heading)"
 CATALOGUE.table("subheading", {"[a] (subheading | sub heading | smaller heading)": 2, _LESS: 2})
-_OF_CELLS = frozenset(("align", "spacing"))
-
-
-def reformatted(sitting: Sitting, target: Places | None, **changes: object) -> tuple[Sitting, int]:
-    """The blocks that a target touches with parts of their format changed, and how many there were.
-
-    Without a target, those of the selection, else the caret's; a cell stays one, and is only
-    aligned and spaced.
-    """
-    here = (reference(sitting),) if target is None else target.ranges
-    touched = sorted({b for r in here for b in range(r.start.block, r.end.block + 1)})
-    if not changes.keys() <= _OF_CELLS:
-        touched = [b for b in touched if sitting.document.blocks[b].cell is None]
-    steps = []
-    for b in touched:
-        block = sitting.document.blocks[b]
-        if target is not None and not block.text and len(touched) > 1:
-            continue
-        form = block.format._replace(**changes)  # type: ignore[arg-type]
-        if form != block.format:
-            steps.append(Reformat(b, form))
-    after = sitting.edited(Edit(tuple(steps)))
-    whole = [
-        Range(Position(b, 0), Position(b, len(after.document.blocks[b].text))) for b in touched
-    ]
-    return after.about(whole), len(touched)
 
 
 def _shape(form: Format) -> dict[str, object]:

@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 
 from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.composing.itemising import at_its_lines
 from nimble_lantern.core.composing.starting import paragraph_at
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import Edit, Splice, Split
@@ -148,6 +149,40 @@ def two_paragraphs(sitting: Sitting, target: Places | None = None) -> Done | Ref
         )
     after, fresh = paragraph_at(sitting, sentences[-1].start)
     return Done(after.about([fresh]), f"new paragraph at {quoted(after.document.text(fresh))}")
+
+
+_EACH_LINE = "(each | every) line [(of | in) {target}]"
+_A_PARAGRAPH = "(a | its own | a new | a separate | an own) paragraph"
+
+
+def _parted(sitting: Sitting, parse: Parse) -> bool:
+    """Lines that were broken by the speaker."""
+    return any("\n" in block.text and not block.cell for block in sitting.document.blocks)
+
+
+@command(
+    f"(make | turn | put | start | begin | give) {_EACH_LINE} [(into | in | on)] {_A_PARAGRAPH}",
+    f"{_EACH_LINE} <shall> (be | begin | start | have) [in] {_A_PARAGRAPH}",
+    f"{_EACH_LINE} (in | as | into | on) {_A_PARAGRAPH}",
+    "(make | turn | split | break) the lines [of {target}] [up] into [separate] paragraphs",
+    heard=0,
+    example="make each line a paragraph",
+    group="revising",
+    when=_parted,
+)
+def lines_apart(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
+    """Make paragraphs of the lines that breaks part one into: here, of a part, or of all."""
+    document, here = sitting.document, sitting.writing_place.block
+    if target is not None:
+        inside = {b for r in target.ranges for b in range(r.start.block, r.end.block + 1)}
+    else:
+        alone = "\n" in document.blocks[here].text
+        inside = {here} if alone else set(range(len(document.blocks)))
+    every = [units.block_range(document, b) for b in inside]
+    after, made = at_its_lines(sitting, Places(tuple(every), unit=Unit.LINE))
+    if after.document is document:
+        return Refusal("No line is broken there.", "", "“New paragraph at” a word begins one.")
+    return Done(after.about(()), f"{many(len(made.ranges), 'line')}: each is a paragraph now")
 
 
 _THINGS = "(items | entries | points | bullets | bullet points | jobs | things | rows | lines)"

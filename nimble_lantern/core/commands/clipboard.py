@@ -10,6 +10,8 @@ from nimble_lantern.core.commands.shifted import (
     as_an_item,
     at_an_edge_of_a_part,
     begun_by,
+    below_its_heading,
+    both_items,
     both_stand,
     fills_a_cell,
     hangs_on_another,
@@ -21,9 +23,11 @@ from nimble_lantern.core.commands.shifted import (
     of_whole_sentences,
     part_beside_another,
     parts_or_items,
+    past_neighbours,
     that_beside_a_block,
     that_has_a_place,
     that_to_an_edge,
+    whole_neighbour,
     whole_sentence,
     with_all_below,
 )
@@ -38,6 +42,7 @@ from nimble_lantern.core.commands.wording import named, quoted, words_in
 from nimble_lantern.core.composing.moving import (
     WHOLE,
     apart_from,
+    as_a_line,
     in_the_body,
     paste_at,
     relocate,
@@ -59,9 +64,12 @@ from nimble_lantern.core.targets.model import (
     Places,
     Unit,
     Units,
+    Words,
     of_a_grid,
+    of_the_page,
 )
 from nimble_lantern.core.targets.resolve import nth_like, one_like
+from nimble_lantern.core.targets.words import a_whole_heading
 
 
 def _taken(sitting: Sitting, target: Places) -> Sitting:
@@ -108,7 +116,8 @@ def cut(sitting: Sitting, target: Places) -> Done | Refusal:
     whole, ranges = target.unit in WHOLE, target.ranges
     count, what = words_in(sitting, ranges), named(sitting.document, ranges)
     gone = [with_link(sitting.document, r) if target.clause else r for r in ranges]
-    after = remove(_taken(sitting, target), gone, blocks=whole, begin=target.clause)
+    lines = target.unit is Unit.LINE
+    after = remove(_taken(sitting, target), gone, blocks=whole or lines, begin=target.clause)
     return Done(after, f"cut {count}: {what}")
 
 
@@ -175,20 +184,6 @@ def beside(sitting: Sitting, target: Places, side: str) -> Done:
     at = target.first.start if side == "before" else target.first.end
     where = named(sitting.document, target.ranges[:1])
     return Done(sitting.placed(at), f"{side} {where}; “paste” puts it here")
-
-
-def _items(sitting: Sitting, r: Range, place: Places | None) -> tuple[Range, Range] | None:
-    """The item that holds a range, and the item, or the list, that it is to be moved beside."""
-    blocks = sitting.document.blocks
-    b = r.start.block
-    if blocks[b].kind is not Kind.ITEM or r.end.block != b:
-        return None
-    if place is None:
-        return units.block_range(sitting.document, b), list_of(sitting.document, r)
-    goal = place.first.start.block
-    if blocks[goal].kind is not Kind.ITEM or place.first.end.block != goal or goal == b:
-        return None
-    return units.block_range(sitting.document, b), units.block_range(sitting.document, goal)
 
 
 @command(
@@ -334,7 +329,7 @@ def move(
     # "Move the date to the top", of one that stands on a line of its own.
     plain = sitting.document.blocks[first.start.block].kind is Kind.PARAGRAPH
     whole = whole or plain and place is None and source == first
-    if not whole and (items := _items(sitting, source, place)):
+    if not whole and (items := both_items(sitting, source, place)):
         # Items stay whole, whichever of their words they are called by.
         source, goal, whole = *items, True
     elif place is None and target.unit is Unit.ITEM:
@@ -342,7 +337,7 @@ def move(
     if place is not None and (apart := room_beside(sitting, place, before, source)):
         sitting, goal, source = apart
     elif place is not None:
-        goal = _round(sitting, target, goal)
+        goal = whole_neighbour(sitting, target, source, goal)
     at = goal.start if before else goal.end
     told = target.unit is Unit.PARAGRAPH and not target.named and head(sitting.document)
     if place is None and (not whole or target.unit is Unit.SECTION or told):
@@ -350,32 +345,24 @@ def move(
     if source.start < at < source.end or whole and source == goal:
         return Refusal("The words cannot go inside themselves.")
     # Below a heading stands a paragraph, and no more of the heading.
-    headed = (
-        place is not None and place.unit is Unit.HEADING and goal.start.block != source.start.block
-    )
+    heads = place is not None and units.is_a_heading(sitting.document, place.first)
+    headed = heads and goal.start.block != source.start.block
     wrote = relocate(sitting, source, at, whole or headed, target.clause)
     return Done(wrote.sitting, f"moved {quoted(wrote.text)}")
-
-
-def _round(sitting: Sitting, target: Places, goal: Range) -> Range:
-    """What a paragraph or a sentence may stand beside: the one that words are in, and never its
-    middle."""
-    blocks = sitting.document.blocks
-    if blocks[goal.start.block].cell is not None:
-        return goal
-    if target.unit in (Unit.PARAGRAPH, Unit.HEADING):
-        first = units.block_range(sitting.document, goal.start.block)
-        return Range(first.start, units.block_range(sitting.document, goal.end.block).end)
-    if target.unit is Unit.SENTENCE:
-        sentences = units.in_block(sitting.document, goal.start.block, "sentence")
-        return next((s for s in sentences if s.start <= goal.start < s.end), goal)
-    return goal
 
 
 def _less_than_all(sitting: Sitting, parse: Parse) -> bool:
     """ "Copy everything under boat" puts no copy of the whole text there."""
     target = parse.args.get("target")
     return not isinstance(target, Units) or target.unit is not Unit.DOCUMENT
+
+
+def _to_an_edge_of_it(sitting: Sitting, parse: Parse) -> bool:
+    """The end of a part, or of what stands below a heading that says just so."""
+    place = parse.args.get("place")
+    heads = isinstance(place, Words) and a_whole_heading(sitting.document, place.words)
+    part = of_the_page(place) and parts_or_items(sitting, parse)
+    return _no_grid(sitting, parse) and (part or heads and names_a_part(sitting, parse))
 
 
 def _no_grid(sitting: Sitting, parse: Parse) -> bool:
@@ -385,7 +372,8 @@ def _no_grid(sitting: Sitting, parse: Parse) -> bool:
 
 @command(
     Way("copy {target} {side:beside} {place:target}", when=_no_grid),
-    Way("copy {target} to the {edge:docedge}", when=_no_grid),
+    Way("copy {target} (to | at) the [very] {edge:docedge}", when=_no_grid),
+    Way("copy {target} (to | at) {inner} of {place:target}", when=_to_an_edge_of_it),
     "(put | give me | make | <wish>) a copy of {target} at the {edge:docedge}",
     "put a copy of {target} {side:beside} {place:target}",
     Way("(repeat | duplicate) {target} at the {edge:docedge}", when=names_a_part),
@@ -403,8 +391,14 @@ def copy_to(
     place: Places | None = None,
     side: str = "after",
     edge: str = "end",
+    inner: bool | None = None,
 ) -> Done:
-    """Put a copy of a target before or after another."""
+    """Put a copy of a target before or after another, or at its start or end."""
+    if place is not None and inner is not None:
+        place = to_write_in(sitting.document, below_its_heading(sitting, target, place))
+        side = "after" if inner else "before"
+        at = place.first.start if inner else place.first.end
+        place = replace(place, ranges=(Range(at, at),), unit=None)
     goal = sitting.document.whole if place is None else place.first
     before = (side if place else edge) in ("before", "start")
     pieces = sitting.document.pieces(whole_sentence(sitting, target.first))
@@ -414,8 +408,15 @@ def copy_to(
     at = goal.start if before else goal.end
     if place is None and not whole:
         at = in_the_body(sitting, target.first, at)
-    wrote = paste_at(sitting, at, pieces, whole)
+    line = as_a_line(sitting.document, target.first, at)
+    wrote = paste_at(sitting, at, pieces, whole, line)
     return Done(wrote.sitting, f"copied {quoted(wrote.text)}")
+
+
+def _in_no_grid(sitting: Sitting, parse: Parse) -> bool:
+    """A row or a column, or the one that a cell tells, is copied as such."""
+    target = parse.args.get("target")
+    return not of_a_grid(target) and not fills_a_cell(sitting, target)
 
 
 @command(
@@ -429,7 +430,7 @@ def copy_to(
     "(write | put) {target} (twice | a second time)",
     example="duplicate the last sentence",
     group="revising",
-    when=lambda sitting, parse: not of_a_grid(parse.args.get("target")),
+    when=_in_no_grid,
 )
 def duplicate(sitting: Sitting, target: Places) -> Done:
     """Put a copy of a target right behind it."""
@@ -478,8 +479,12 @@ def move_by(sitting: Sitting, target: Places, upward: int, number: int = 1) -> D
     target = as_an_item(sitting.document, target)
     if (row := row_moved_by(sitting, target.first, upward * number)) is not None:
         return row
-    if (sentence := _sentence_by(sitting, target.first, upward * number)) is not None:
-        return sentence
+    place = past_neighbours(sitting.document, target.first, upward * number)
+    if isinstance(place, Refusal):
+        return place
+    if place is not None:
+        side = "before" if upward < 0 else "after"
+        return move(sitting, Places(target.ranges[:1]), Places((place,)), side)
     first, last = target.first.start.block, target.first.end.block
     goal = first + upward * number
     if goal < 0 or goal + last - first >= len(sitting.document.blocks) or not number:
@@ -494,21 +499,6 @@ def move_by(sitting: Sitting, target: Places, upward: int, number: int = 1) -> D
         caret = Position(sitting.caret.block + upward * number, sitting.caret.offset)
         after = replace(after, caret=caret)
     return Done(after.about([whole]), f"moved {quoted(after.document.text(whole))}")
-
-
-def _sentence_by(sitting: Sitting, r: Range, by: int) -> Done | Refusal | None:
-    """One of several sentences of a paragraph, so many sentences further on or back."""
-    block = sitting.document.blocks[r.start.block]
-    own = block.sentences
-    here = next((n for n, (a, b) in enumerate(own) if (a, b) == (r.start.offset, r.end.offset)), -1)
-    if r.start.block != r.end.block or here < 0 or len(own) < 2 or not by:
-        return None
-    goal = here + by
-    if not 0 <= goal < len(own):
-        return Refusal(f"It cannot go further {'up' if by < 0 else 'down'} in its paragraph.")
-    start, end = own[goal]
-    place = Range(Position(r.start.block, start), Position(r.start.block, end))
-    return move(sitting, Places((r,)), Places((place,)), "before" if by < 0 else "after")
 
 
 def _to_an_edge(of_what: str, stands: Callable[[Sitting, Parse], bool]) -> tuple[Way | str, ...]:
@@ -577,7 +567,7 @@ def _not_within_a_table(sitting: Sitting, parse: Parse) -> bool:
 )
 def move_to_edge(sitting: Sitting, target: Places, place: Places, edge: str) -> Done | Refusal:
     """Move a target to the start or the end of another."""
-    place = to_write_in(sitting.document, place)
+    place = to_write_in(sitting.document, below_its_heading(sitting, target, place))
     target, place = in_its_list(sitting.document, target, place)
     target = begun_by(sitting, target, place)
     whole = target.unit in WHOLE

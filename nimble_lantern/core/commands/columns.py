@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
+import re
 from collections import Counter
 from typing import NamedTuple
 
-from nimble_lantern.core.document.model import Document, Range
+from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.document.tables import Table, table_at
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.lexicon.closed import ARTICLES, ARTICLES_AND_OWNERS
@@ -16,7 +17,7 @@ from nimble_lantern.core.mending.knowing import spoken_words
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.measures import of_sort
 from nimble_lantern.core.targets.tabled import names_several
-from nimble_lantern.core.writing.cardinals import cardinal
+from nimble_lantern.core.writing.cardinals import SCALES, cardinal
 from nimble_lantern.core.writing.persons import a_full_name
 
 Said = tuple[str, ...]
@@ -166,5 +167,41 @@ def price_of(document: Document, r: Range, said: Said) -> Range | None:
     return found[0] if found and near else None
 
 
+def value_of(document: Document, r: Range, said: Said) -> Range | None:
+    """The number that is said of what is named, where another is: of "the pressure is 130 over 85",
+    "change the pressure to one hundred and twenty eight over eighty four" changes that."""
+    end = _a_value(said, 0)
+    words = document.text(r).lower().split()
+    if end != len(said) or words[0] not in ARTICLES_AND_OWNERS:
+        return None
+    tokens = list(_TOKEN.finditer(document.blocks[r.end.block].text, r.end.offset))
+    there = tuple(t.group().lower() for t in tokens)
+    links = 2 if there[:2] == ("will", "be") else 1
+    if there[:1] not in _IS and links == 1 or not (stop := _a_value(there, links)):
+        return None
+    here = r.end.block
+    return Range(Position(here, tokens[links].start()), Position(here, tokens[stop - 1].end()))
+
+
+def _a_value(words: Said, start: int) -> int:
+    """Where a number, or one over another, ends in words; 0 if there is none."""
+    end = start
+    while end < len(words) and _numeral(words[end]):
+        end += 1
+        end += words[end : end + 1] in (("over",), ("and",)) and words[end + 1 : end + 2] != ()
+    return end if end > start and _numeral(words[end - 1]) else 0
+
+
+def _numeral(word: str) -> bool:
+    return (
+        word[:1].isdigit()
+        or word == "hundred"
+        or word in SCALES
+        or cardinal((word,), 0) is not None
+    )
+
+
+_TOKEN = re.compile(r"[^\s,;:.?!)]+|[,;:.?!)]")
+_IS = {(word,) for word in "is was are were of at".split()}
 _FEW_BETWEEN = 2
 """Words between a thing and its price: "of", "is now"."""

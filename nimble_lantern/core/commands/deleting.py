@@ -8,6 +8,7 @@ from nimble_lantern.core.commands.shifted import as_an_item
 from nimble_lantern.core.commands.table_here import part_out, rows_covered, table_of, whole_out
 from nimble_lantern.core.commands.when import is_found
 from nimble_lantern.core.commands.wording import many, named, near, quoted, words_in
+from nimble_lantern.core.composing.moving import WHOLE
 from nimble_lantern.core.composing.removing import remove, with_its_pair
 from nimble_lantern.core.document import edits, units
 from nimble_lantern.core.document.clauses import with_link
@@ -238,7 +239,7 @@ def delete(sitting: Sitting, target: Places) -> Done:
         return part_out(sitting, rows)
     ranges = tuple(with_its_pair(sitting.document, r) for r in ranges)
     how_much, what = words_in(sitting, ranges), named(sitting.document, ranges)
-    whole = target.unit in (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.LIST, Unit.SECTION)
+    whole = target.unit in (*WHOLE, Unit.LINE)
     begin = ranges != (sitting.selection,)  # what is said next may take its place
     after = replace(remove(sitting, ranges, blocks=whole, begin=begin), insertion=None)
     marks = not any(sitting.document.count_words(r) for r in ranges)

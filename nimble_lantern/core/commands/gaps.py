@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from nimble_lantern.core.commands.when import beside_a_line, names_a_block
-from nimble_lantern.core.commands.wording import many, quoted
+from nimble_lantern.core.commands.wording import many, named
 from nimble_lantern.core.composing.emptying import (
     Empty,
     beside,
@@ -14,9 +14,11 @@ from nimble_lantern.core.composing.emptying import (
     too_many,
     without,
 )
-from nimble_lantern.core.document.edits import AddBlocks, Edit
-from nimble_lantern.core.document.model import Block, Format, Range
+from nimble_lantern.core.document import broken
+from nimble_lantern.core.document.edits import AddBlocks, Edit, Splice
+from nimble_lantern.core.document.model import Block, Format, Kind, Piece, Range
 from nimble_lantern.core.document.tables import outside
+from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
@@ -71,9 +73,27 @@ def room_beside(sitting: Sitting, side: str, target: Places, number: int = 1) ->
     if refused := too_many(number):
         return refused
     before = side == "before"
-    r = target.ranges[0] if before else target.ranges[-1]
-    after = _left_empty(sitting, r.start.block if before else r.end.block + 1, number)
-    return Done(after, f"{_lines(number)} {side} {quoted(sitting.document.text(r))}")
+    after = sitting
+    for r in reversed(target.ranges):
+        after = _left_beside(after, r, before, number)
+    where = named(sitting.document, target.ranges)
+    return Done(after, f"{_lines(number)} {side} {where}")
+
+
+def _left_beside(sitting: Sitting, r: Range, before: bool, number: int) -> Sitting:
+    """Lines left empty beside a range; inside the block where its lines, or items, go on there."""
+    blocks, at = sitting.document.blocks, r.start if before else r.end
+    line = broken.around(sitting.document, Range(at, at))
+    edge = line.start if before else line.end
+    inside = edge.offset > 0 if before else edge.offset < len(blocks[at.block].text)
+    first, second = (at.block - 1, at.block) if before else (at.block, at.block + 1)
+    items = [b.kind is Kind.ITEM for b in blocks[max(first, 0) : second + 1]]
+    if not inside and items == [True, True]:
+        edge, inside = block_range(sitting.document, first).end, True
+    if inside:
+        step = Splice(edge.block, edge.offset, edge.offset, Piece("\n" * number))
+        return sitting.edited(Edit((step,)))
+    return _left_empty(sitting, second, number)
 
 
 def _two_parts(sitting: Sitting, parse: Parse) -> bool:

@@ -19,7 +19,7 @@ from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.removing import remove
 from nimble_lantern.core.composing.replacing import bare_mark, replace_range, without_stop
 from nimble_lantern.core.composing.starting import room_beside
-from nimble_lantern.core.document import units
+from nimble_lantern.core.document import broken, units
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Document, Kind, Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
@@ -84,7 +84,8 @@ def _beside_one(
         return Done(wrote.sitting, f"put {quoted(wrote.text)} {side} {where}")
     mark = mark_named(bare_mark(text)) is not None
     an_item = not within and inserted.is_an_item(sitting, target, text, before)
-    whole = not mark and target.unit in _WHOLE or an_item
+    line = target.unit is Unit.LINE and broken.parted(sitting.document, target.first)
+    whole = not mark and (target.unit in _WHOLE or line) or an_item
     whole = whole or before and inserted.above_the_closing(sitting, target, text)
     if _stands_there(sitting, target.first, text, before):
         return Refusal(f"There is a {' '.join(bare_mark(text))} there already.")
@@ -509,6 +510,8 @@ def line_beside(
         target = Places(sitting.that)
     at = target.first.start if side == "before" else target.first.end
     text = sitting.document.blocks[at.block].text
+    if side == "after":  # the mark that closes the words stays with them
+        at = at._replace(offset=len(text) - len(text[at.offset :].lstrip(".,;:?!)]}’”")))
     left, right = text[: at.offset].rstrip(" "), text[at.offset :].lstrip(" ")
     if left.endswith("\n") or right.startswith("\n") or side == "before" and not left:
         return Refusal("A line begins there already.")

@@ -28,7 +28,7 @@ from nimble_lantern.core.composing.moving import paste_at
 from nimble_lantern.core.composing.ordering import in_order, turned_round
 from nimble_lantern.core.composing.placing import keeps_capital
 from nimble_lantern.core.composing.starting import empty_beside, paragraph_at
-from nimble_lantern.core.document import units
+from nimble_lantern.core.document import broken, units
 from nimble_lantern.core.document.edits import (
     Edit,
     Splice,
@@ -530,6 +530,8 @@ def _halves(document: Document, target: Places) -> tuple[Range, Range] | None:
         found = list(units.within(document, target.unit.value, target.first))
     elif target.unit in (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.ROW, Unit.CELL):
         found = units.blocks(document, target.unit.value, target.first)
+    elif target.unit is Unit.LINE:
+        found = broken.within(document, target.first)
     else:
         found = _round_and(document, target.first)
     return (found[0], found[1]) if len(found) == 2 else None
@@ -541,8 +543,8 @@ def _round_and(document: Document, r: Range) -> list[Range]:
     one, link, two = text.partition(" and ")
     if not link or r.start.block != r.end.block:
         return []
-    cut = r.start.offset + len(one)
-    middle = cut + len(link)
+    middle = r.start.offset + len(one) + len(link)
+    cut = r.start.offset + len(one.rstrip(","))
     b = r.start.block
     return [Range(r.start, Position(b, cut)), Range(Position(b, middle), r.end)]
 

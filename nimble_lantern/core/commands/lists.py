@@ -5,13 +5,14 @@ from __future__ import annotations
 from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
-from nimble_lantern.core.commands.blocks import make_list, reformatted
+from nimble_lantern.core.commands.blocks import make_list
 from nimble_lantern.core.commands.inserted import a_new_thing
 from nimble_lantern.core.commands.when import just_dictated, last_command, there_is_a_list
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.itemising import lines_above, sentences_above, several_lines
+from nimble_lantern.core.composing.reformatting import reformatted
 from nimble_lantern.core.composing.starting import empty_beside
 from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.model import Kind, Range

@@ -7,8 +7,9 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands import becoming, instead, same_words
 from nimble_lantern.core.commands import fuller as fuller_words
-from nimble_lantern.core.commands.columns import amount_of, price_of
+from nimble_lantern.core.commands.columns import amount_of, price_of, value_of
 from nimble_lantern.core.commands.mending import mended
+from nimble_lantern.core.commands.shifted import with_all_below
 from nimble_lantern.core.commands.table_here import fits_the_cell
 from nimble_lantern.core.commands.wording import many, near, quoted
 from nimble_lantern.core.composing.closing import CLOSING, goes_on_behind
@@ -33,7 +34,7 @@ from nimble_lantern.core.mending.alternatives import Alternative
 from nimble_lantern.core.mending.knowing import taught_by
 from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.alike import kind_of, mends, on_another_day
-from nimble_lantern.core.targets.excepting import BUT, left_out
+from nimble_lantern.core.targets.excepting import BUT, EXCEPTED, left_beyond, left_out
 from nimble_lantern.core.targets.model import Crossing, Order, Places, Unit
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import apart_by_a_stop, other_number
@@ -404,6 +405,7 @@ def replace_with(
     if len(ranges) == 1 and sure is None and target.unit is None:
         amount = amount_of(sitting.document, ranges[0], text)
         amount = amount or price_of(sitting.document, ranges[0], text)
+        amount = amount or value_of(sitting.document, ranges[0], text)
         ranges = (amount or but_what_is_counted(sitting.document, ranges[0], text),)
         old = sitting.document.text(ranges[0])
     if len(ranges) == 1:
@@ -493,6 +495,9 @@ def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0
     )
 
 
+_BUT = f"{BUT} ((in | on | under | within) {{spared:target}} | [the] {{which:nthorder}} [one])"
+
+
 @command(
     "<change> {target} (with | by | to | into | for) {text:words} <everywhere>",
     "<everywhere> <change> {target} (with | to | by | into) {text}",
@@ -531,10 +536,12 @@ def what_instead(target: Places, others: Sequence[Alternative], earlier: int = 0
         " {text:words} <everywhere>",
         when=instead.no_things_there,
     ),
-    f"<change> {{target}} (with | by | to | into | for) {{text:words}} [<everywhere>] {BUT} [the]"
-    " {which:nthorder} [one]",
+    f"<change> {{target}} (with | by | to | into | for) {{text:words}} [<everywhere>] {_BUT}",
     f"<change> (every | all | each | any) [of] [the] {{target}} (with | by | to | into | for)"
-    f" {{text:words}} {BUT} [the] {{which:nthorder}} [one]",
+    f" {{text:words}} {_BUT}",
+    f"(wherever | everywhere) (it (says | has | reads) | you (find | see)) {{target}}"
+    f" (put | write | say) {{text:words}} {_BUT}",
+    f"<change> {{target}} (with | to | into) {{text:words}} <everywhere> {BUT} {{unknown:words}}",
     example="replace the ferry with the boat everywhere",
     group="revising",
     destructive=True,
@@ -545,13 +552,19 @@ def replace_everywhere(
     target: Places,
     text: tuple[str, ...],
     which: tuple[Order, int] | None = None,
+    spared: Places | None = None,
+    unknown: tuple[str, ...] = (),
 ) -> Done | Refusal:
-    """Put other words in every place where a target stands, or in all but one."""
-    if which is not None:
-        left = left_out(target, which)
-        if isinstance(left, Refusal):
-            return left
-        target = left
+    """Put other words in every place where a target stands, or in all but one, or but a part."""
+    told = which is not None or spared is not None
+    if unknown or not told and EXCEPTED.search(" ".join(text)):
+        return Refusal("Nothing was replaced.", "", "Say where not: “except the first”.")
+    left = left_out(target, which) if which is not None else target
+    if spared is not None:
+        left = left_beyond(target, with_all_below(sitting, spared))
+    if isinstance(left, Refusal):
+        return left
+    target = left
     return replace_with(sitting, text, replace(target, ask=False))
 
 

@@ -8,15 +8,15 @@ from nimble_lantern.core.commands import blocks, lists
 from nimble_lantern.core.commands.frames import ADD, SAYING
 from nimble_lantern.core.commands.inserted import beside_a_block, says_no_thing
 from nimble_lantern.core.commands.when import (
-    begins_a_block,
-    names_a_block,
+    beside_a_line,
     names_a_part,
     stands_here,
 )
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.beside import insert_beside
 from nimble_lantern.core.composing.dictating import compose
-from nimble_lantern.core.document.model import Kind, Position, Range
+from nimble_lantern.core.document import broken
+from nimble_lantern.core.document.model import Document, Kind, Position, Range
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
@@ -31,7 +31,16 @@ from nimble_lantern.core.lexicon.desk import PARTS, TRADE_NOUNS
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.letter import foot, to_write_in
-from nimble_lantern.core.targets.model import OfLetter, Order, Places, Unit, Units, Words, is_target
+from nimble_lantern.core.targets.model import (
+    OfLetter,
+    Order,
+    Places,
+    That,
+    Unit,
+    Units,
+    Words,
+    is_target,
+)
 from nimble_lantern.core.targets.resolve import resolve
 from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.writing.lexer import mark_named
@@ -108,8 +117,7 @@ def _told_in_a_part(sitting: Sitting, parse: Parse) -> bool:
 def _stands_beside(sitting: Sitting, parse: Parse) -> bool:
     """A part of the page; a sentence and an item may stand beside any words of it."""
     anywhere = parse.args.get("unit") in (Unit.SENTENCE, Unit.ITEM)
-    beside = names_a_block(sitting, parse) or begins_a_block(sitting, parse)
-    return beside or anywhere and stands_here(sitting, parse)
+    return beside_a_line(sitting, parse) or anywhere and stands_here(sitting, parse)
 
 
 @command(
@@ -185,6 +193,8 @@ def add(
         before = edge == "start" if edge else before
         at = (target.first.start if before else target.first.end).block
     block, whole = document.blocks[at], block_range(document, at)
+    if target is not None and not edge and broken.parted(document, line := _line(target, document)):
+        whole = line  # one more line of an address, and no paragraph
     placed = bool(edge) or target is not None
     if unit is Unit.SENTENCE and block.kind in (Kind.PARAGRAPH, Kind.QUOTATION):
         where = whole if target is None or edge else _sentence_of(sitting, target.first)
@@ -200,6 +210,11 @@ def add(
         plain = blocks.normal(after, Places((wrote.range,)))
         after = plain.sitting if isinstance(plain, Done) else after
     return Done(after if placed else after.placed(wrote.range.end), f"added {quoted(wrote.text)}")
+
+
+def _line(target: Places, document: Document) -> Range:
+    """The line of a block that a target is, or begins."""
+    return broken.around(document, target.first)
 
 
 def _below_a_letter(sitting: Sitting, parse: Parse) -> bool:
@@ -270,9 +285,12 @@ def _new_line(sitting: Sitting, parse: Parse) -> bool:
     text, target = tuple(parse.args.get("text", ("the",))), parse.args.get("target")
     if not is_target(target):
         return False
-    lined = isinstance(target, OfLetter) or begins_a_block(sitting, parse)
+    if isinstance(target, That):
+        that = sitting.that[0] if len(sitting.that) == 1 else None
+        return that is not None and that == block_range(sitting.document, that.start.block)
+    lined = isinstance(target, OfLetter) or beside_a_line(sitting, parse)
     lined = lined or isinstance(target, Units) and target.unit in _LINES
-    lined = lined and (names_a_block(sitting, parse) or begins_a_block(sitting, parse))
+    lined = lined and beside_a_line(sitting, parse)
     if not lined and isinstance(target, Words):
         found = resolve(target, sitting)  # "the date", where it stands by itself
         at = found.first if isinstance(found, Places) and len(found.ranges) == 1 else None

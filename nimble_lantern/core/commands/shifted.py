@@ -6,14 +6,16 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands.when import just_dictated
 from nimble_lantern.core.composing.removing import with_its_pair
-from nimble_lantern.core.document import units
+from nimble_lantern.core.document import broken, units
 from nimble_lantern.core.document.model import Document, Kind, Position, Range
+from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, each, rule
 from nimble_lantern.core.lexicon.closed import LITTLE, OF_DEGREE_AND_TIME, PREPOSITIONS
 from nimble_lantern.core.lexicon.sentences import SUBORDINATE
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.counted import THE_LIST
+from nimble_lantern.core.targets.finding import run_of
 from nimble_lantern.core.targets.measures import names_a_sort
 from nimble_lantern.core.targets.model import (
     Places,
@@ -27,6 +29,7 @@ from nimble_lantern.core.targets.model import (
 )
 from nimble_lantern.core.targets.ones import TOLD_BY_PLACE
 from nimble_lantern.core.targets.resolve import resolve
+from nimble_lantern.core.targets.tabled import below_heading
 from nimble_lantern.core.targets.words import (
     a_whole_heading,
     a_whole_line,
@@ -285,9 +288,65 @@ def with_all_below(sitting: Sitting, place: Places) -> Places:
     return Places((found,), unit=Unit.SECTION) if found is not None else place
 
 
+def below_its_heading(sitting: Sitting, target: Places, place: Places) -> Places:
+    """The text of a section for its heading: a sentence that is moved to the end of "monday" is no
+    part of that heading."""
+    if place.unit is not None or not units.is_a_heading(sitting.document, place.first):
+        return place
+    body = None if target.unit is None else below_heading(sitting, place.first)
+    return place if body is None else replace(body, ranges=(run_of(body.ranges),))
+
+
 def no_cutback(sitting: Sitting, parse: Parse) -> bool:
     """ "Cut the price" asks for another price, where no such word stands."""
     target = parse.args.get("target")
     if not isinstance(target, Words) or not names_a_sort(target.words):
         return True
     return bool(places(sitting.document, target.words))
+
+
+def past_neighbours(document: Document, r: Range, by: int) -> Range | Refusal | None:
+    """The sentence of a paragraph, or the line of a block, that one of them goes past to be so many
+    further on or back; None if a range is neither."""
+    b = r.start.block
+    lines, own = broken.lines(document, b), units.in_block(document, b, "sentence")
+    ways = (("block", lines if broken.parted(document, r) else []), ("paragraph", own))
+    for name, found in ways:
+        here = found.index(r) if r in found else -1
+        if here < 0 or len(found) < 2 or not by:
+            continue
+        if not 0 <= here + by < len(found):
+            return Refusal(f"It cannot go further {'up' if by < 0 else 'down'} in its {name}.")
+        return found[here + by]
+    return None
+
+
+def both_items(sitting: Sitting, r: Range, place: Places | None) -> tuple[Range, Range] | None:
+    """The item that holds a range, and the item, or the list, that it is to be moved beside."""
+    blocks = sitting.document.blocks
+    b = r.start.block
+    if blocks[b].kind is not Kind.ITEM or r.end.block != b:
+        return None
+    if place is None:
+        return units.block_range(sitting.document, b), list_of(sitting.document, r)
+    goal = place.first.start.block
+    if blocks[goal].kind is not Kind.ITEM or place.first.end.block != goal or goal == b:
+        return None
+    return units.block_range(sitting.document, b), units.block_range(sitting.document, goal)
+
+
+def whole_neighbour(sitting: Sitting, target: Places, source: Range, goal: Range) -> Range:
+    """What a paragraph, a sentence or a line may stand beside: the one that words are in, and never
+    its middle."""
+    blocks = sitting.document.blocks
+    if broken.parted(sitting.document, source):
+        return broken.around(sitting.document, goal)
+    if blocks[goal.start.block].cell is not None:
+        return goal
+    if target.unit in (Unit.PARAGRAPH, Unit.HEADING):
+        first = units.block_range(sitting.document, goal.start.block)
+        return Range(first.start, units.block_range(sitting.document, goal.end.block).end)
+    if target.unit is Unit.SENTENCE:
+        sentences = units.in_block(sitting.document, goal.start.block, "sentence")
+        return next((s for s in sentences if s.start <= goal.start < s.end), goal)
+    return goal

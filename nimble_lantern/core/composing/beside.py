@@ -15,6 +15,7 @@ from nimble_lantern.core.composing.placing import (
     put,
 )
 from nimble_lantern.core.composing.replacing import AN_ARTICLE, bare_mark
+from nimble_lantern.core.document import broken
 from nimble_lantern.core.document.edits import (
     AddBlocks,
     Edit,
@@ -34,12 +35,24 @@ from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.writing.writer import Written, write
 
 
-def _bracketed(words: Sequence[str]) -> Sequence[str]:
-    """ "Write in brackets see below": those words, with brackets round them."""
+def _bracketed(words: tuple[str, ...]) -> tuple[str, ...]:
+    """ "Write in brackets see below", "put alfred in brackets after burnt": those words, with
+    brackets round them; with quotation marks, if so it is said."""
     said = words[1:] if tuple(words[:1]) == ("in",) else words
     if len(said) > 1 and said[0] in ("brackets", "parentheses"):
         return ("open", "bracket", *said[1:], "close", "bracket")
+    for end, mark in _ROUND_IT.items():
+        if words[-len(end) :] == end and len(words) > len(end):
+            return ("open", mark, *words[: -len(end)], "close", mark)
     return words
+
+
+_ROUND_IT = {
+    ("in", "brackets"): "bracket",
+    ("in", "parentheses"): "bracket",
+    ("in", "quotes"): "quote",
+    ("in", "quotation", "marks"): "quote",
+}
 
 
 def insert_beside(
@@ -50,12 +63,14 @@ def insert_beside(
     block: bool,
     alike: bool = False,
 ) -> Wrote:
-    """Words before or after a range; beside a whole block, as a block of their own.
+    """Words before or after a range; beside a whole block, or a line of one, as one of their own.
 
     With `alike`, that begins with a small letter if the one beside it does.
     """
-    words = bare_mark(_bracketed(words))
+    words = bare_mark(_bracketed(tuple(words)))
     document = sitting.document
+    if block and broken.parted(document, r):
+        return _insert_line(sitting, r, words, before)
     if block:
         return _insert_block(sitting, r, words, before, alike)
     at = r.start if before else r.end
@@ -103,6 +118,14 @@ def small_behind(sitting: Sitting, at: Position, written: Written) -> Edit:
         return Edit()
     piece = block.piece(start, start + 1)
     return Edit((Splice(at.block, start, start + 1, Piece(piece.text.lower(), piece.spans)),))
+
+
+def _insert_line(sitting: Sitting, r: Range, words: Sequence[str], before: bool) -> Wrote:
+    at = r.start if before else r.end
+    opened = sitting.edited(Edit((Splice(at.block, at.offset, at.offset, Piece("\n")),)))
+    at = at if before else at._replace(offset=at.offset + 1)
+    written = write(words, place_at(opened.document, at), manner_of(sitting, ""))
+    return put(replace(opened, selection=None, fresh=False), at, written, ())
 
 
 def _insert_block(

@@ -3,10 +3,10 @@
 from __future__ import annotations
 
 from dataclasses import replace
-from itertools import takewhile
+from itertools import pairwise, takewhile
 
 from nimble_lantern.core.composing.placing import keeps_capital
-from nimble_lantern.core.document import units
+from nimble_lantern.core.document import broken, units
 from nimble_lantern.core.document.breaths import breaths
 from nimble_lantern.core.document.edits import Edit, Splice, Split
 from nimble_lantern.core.document.model import Document, Kind, Piece, Position, Range
@@ -22,6 +22,10 @@ def as_items(
     meant or a paragraph is parted, and lines where it has some.  Without a target, what is here."""
     if target is not None and (parted or target.unit is Unit.SENTENCE):
         return at_its_sentences(sitting, target)
+    if target is not None and target.unit is Unit.LINE:
+        after, made = at_its_lines(sitting, target)
+        plain = [r for r in made.ranges if not units.is_a_heading(after.document, r)]
+        return after, replace(made, ranges=tuple(plain or made.ranges))
     told = here if target is None else target.first
     several = target is not None and len(target.ranges) > 1
     lines = None if several or told.start.block != told.end.block else told.start.block
@@ -30,18 +34,34 @@ def as_items(
     return _at_its_lines(sitting, lines) or _at_its_breaths(sitting, lines) or (sitting, target)
 
 
+def at_its_lines(sitting: Sitting, target: Places) -> tuple[Sitting, Places]:
+    """With the lines that are meant in blocks of their own, and those as the target; as it was
+    where no break parts them from others."""
+    document, steps = sitting.document, list[Splice | Split]()
+    meant = {line for r in target.ranges for line in broken.within(document, r)}
+    for b in sorted({line.start.block for line in meant}, reverse=True):
+        found, block = broken.lines(document, b), document.blocks[b]
+        if len(found) < 2 or block.cell:
+            continue
+        for one, other in pairwise(reversed(found)):
+            if one in meant or other in meant:
+                at = other.end.offset
+                steps += (Splice(b, at, at + 1, Piece("")), Split(b, at, block.format))
+    if not steps:
+        return sitting, target
+    edit = Edit(tuple(steps))
+    after = sitting.edited(edit)
+    made = [moved for line in sorted(meant) if (moved := edit.moved_range(line))]
+    return after, Places(tuple(made), unit=Unit.PARAGRAPH)
+
+
 def _at_its_lines(sitting: Sitting, b: int) -> tuple[Sitting, Places] | None:
     """With each line of a paragraph in one of its own; None where it has but one."""
     block = sitting.document.blocks[b]
-    breaks = [i for i, c in enumerate(block.text) if c == "\n"]
-    if block.kind is not Kind.PARAGRAPH or block.cell or not breaks:
+    if block.kind is not Kind.PARAGRAPH or block.cell or "\n" not in block.text:
         return None
-    steps: list[Splice | Split] = []
-    for at in reversed(breaks):
-        steps += (Splice(b, at, at + 1, Piece("")), Split(b, at, block.format))
-    after = sitting.edited(Edit(tuple(steps)))
-    made = (units.block_range(after.document, b + n) for n in range(len(breaks) + 1))
-    return after, Places(tuple(made), unit=Unit.PARAGRAPH)
+    whole = Places((units.block_range(sitting.document, b),), unit=Unit.LINE)
+    return at_its_lines(sitting, whole)
 
 
 def _names_said(document: Document, b: int) -> list[Range]:

@@ -18,6 +18,9 @@ def stays_apart(blocks: Sequence[Block]) -> str:
     if ends <= {Kind.PARAGRAPH, Kind.QUOTATION} and between & {Kind.HEADING, Kind.ITEM}:
         what = "A heading" if Kind.HEADING in between else "A list"
         return f"{what} stands between them."
+    headings = sum(block.kind is Kind.HEADING for block in blocks)
+    if 1 < headings < len(blocks):
+        return "Each of these headings has its own text."
     return ""
 
 

@@ -8,6 +8,7 @@ from dataclasses import replace
 from nimble_lantern.core.composing.carrying import carried
 from nimble_lantern.core.composing.placing import Wrote, keeps_capital, trimmed
 from nimble_lantern.core.composing.removing import remove
+from nimble_lantern.core.document import broken
 from nimble_lantern.core.document.clauses import with_link
 from nimble_lantern.core.document.edits import (
     AddBlocks,
@@ -34,12 +35,21 @@ from nimble_lantern.core.writing.cardinals import in_words
 
 
 def paste_at(
-    sitting: Sitting, at: Position, pieces: Sequence[tuple[Piece, Format]], block: bool = False
+    sitting: Sitting,
+    at: Position,
+    pieces: Sequence[tuple[Piece, Format]],
+    block: bool = False,
+    line: bool = False,
 ) -> Wrote:
-    """Put cut or copied pieces in; with the spaces that their neighbours ask for."""
+    """Put cut or copied pieces in; with the spaces that their neighbours ask for.
+
+    As blocks of their own, or as a line of its own of the block there, if that is asked for.
+    """
     document = sitting.document
     text = document.blocks[at.block].text
     pieces = as_pasted(document, pieces)
+    if line and len(pieces) == 1:
+        return _paste_line(sitting, at, pieces[0])
     if document.blocks[at.block].cell:
         pieces, block = [(_one(pieces), Format())], False
     first, last = pieces[0], pieces[-1]
@@ -64,6 +74,25 @@ def paste_at(
     after = sitting.edited(edit)
     r = trimmed(after.document, Range(Position(at.block, at.offset + len(lead)), end))
     return Wrote(after.about([r]), after.document.text(r), r)
+
+
+def _paste_line(sitting: Sitting, at: Position, piece: tuple[Piece, Format]) -> Wrote:
+    """Put a line in before the line that begins at a place, or behind the one that ends there."""
+    text, new = sitting.document.blocks[at.block].text, piece[0]
+    ends = at.offset == len(text) or text[at.offset] == "\n"
+    lead = 1 if ends and text else 0
+    whole = Piece("\n").joined(new) if lead else new.joined(Piece("\n")) if text else new
+    after = sitting.edited(insert(at, [(whole, piece[1])]))
+    start = at._replace(offset=at.offset + lead)
+    r = Range(start, start._replace(offset=start.offset + len(new.text)))
+    return Wrote(after.about([r]), new.text, r)
+
+
+def as_a_line(document: Document, source: Range, at: Position) -> bool:
+    """Whether lines of a block stay lines at a place: at the edge of one there."""
+    text = document.blocks[at.block].text
+    edge = at.offset in (0, len(text)) or "\n" in text[at.offset - 1 : at.offset + 1]
+    return edge and "\n" in text and broken.parted(document, source)
 
 
 def _paste_blocks(sitting: Sitting, index: int, pieces: Sequence[tuple[Piece, Format]]) -> Wrote:
@@ -92,11 +121,13 @@ def relocate(
     A `clause` leaves behind nothing that linked it.
     """
     pieces = sitting.document.pieces(source)
+    line = as_a_line(sitting.document, source, at)
+    parted = broken.parted(sitting.document, source)
     gone = with_link(sitting.document, source) if clause else source
-    bare = remove(sitting, [gone], blocks=block, begin=clause)
+    bare = remove(sitting, [gone], blocks=block or parted, begin=clause)
     edit = Edit(bare.pending.steps[len(sitting.pending.steps) :])
     goal = edit.settled(sitting.document, at)
-    wrote = paste_at(bare, goal, pieces, block)
+    wrote = paste_at(bare, goal, pieces, block or parted, line)
     begins = _begins(wrote, pieces[0][0].text)
     return replace(wrote, sitting=carried(sitting.document, source, wrote.sitting, begins))
 

@@ -7,6 +7,7 @@ from dataclasses import replace
 from functools import partial
 
 from nimble_lantern.core.composing.articles import agreement
+from nimble_lantern.core.document import broken
 from nimble_lantern.core.document.edits import (
     DropBlocks,
     Edit,
@@ -52,12 +53,12 @@ def tidy(document: Document, r: Range) -> Range:
 def remove(
     sitting: Sitting, ranges: Iterable[Range], blocks: bool = False, begin: bool = False
 ) -> Sitting:
-    """Delete ranges and tidy the spaces; with `blocks`, whole blocks go with their text.
+    """Delete ranges and tidy the spaces; with `blocks`, whole blocks and lines go with their text.
 
     With `begin`, what then begins a sentence has its capital.
     """
     removals = (
-        partial(_removal, r=r, blocks=blocks, caret=sitting.caret.block, begin=begin)
+        partial(_removal, r=r, blocks=blocks, caret=sitting.caret, begin=begin)
         for r in reversed(_joined(disjoint(ranges)))
     )
     after = sitting.edited(in_turn(sitting.document, removals))
@@ -75,9 +76,13 @@ def _joined(ranges: Iterable[Range]) -> list[Range]:
     return found
 
 
-def _removal(document: Document, r: Range, blocks: bool, caret: int, begin: bool = False) -> Edit:
-    """`caret` is the block where the writing goes on: it stays, if empty, a place to write."""
+def _removal(
+    document: Document, r: Range, blocks: bool, caret: Position, begin: bool = False
+) -> Edit:
+    """`caret` is where the writing goes on: its block or line stays, if empty, a place to write."""
     (b1, o1), (b2, o2) = r
+    if broken.parted(document, r) and (blocks or not r.start <= caret <= r.end):
+        return delete(document, broken.with_break(document, r))
     whole = o1 == 0 and o2 == len(document.blocks[b2].text)
     if not whole:
         gone = tidy(document, r)
@@ -90,7 +95,7 @@ def _removal(document: Document, r: Range, blocks: bool, caret: int, begin: bool
     if count == len(document.blocks):
         edit = delete(document, r)
         return edit.then(Edit((Reformat(0, Format()),)))
-    if plain_last and b1 <= caret <= b2:
+    if plain_last and b1 <= caret.block <= b2:
         return delete(document, r)
     return Edit((DropBlocks(b1, count),))
 

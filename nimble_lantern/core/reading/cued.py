@@ -44,7 +44,11 @@ class Commands:
         """Whether words are no command, or `doubted`, and few enough to have been one."""
         if not 0 < len(said) <= MOST_WORDS or self.sitting.tray is not None:
             return False
-        return doubted or exactly(self.sitting, tuple(said), whole=True).kind is not Judged.COMMAND
+        return doubted or not self.is_one(said)
+
+    def is_one(self, said: Sequence[str]) -> bool:
+        """Whether words are a command, exactly as they stand."""
+        return exactly(self.sitting, tuple(said), whole=True).kind is Judged.COMMAND
 
     def sounding_like(self, said: Sequence[str]) -> list[tuple[str, ...]]:
         """Commands that sound like words which are none; the nearest first."""

@@ -61,6 +61,9 @@ def _pair(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
     bare = [i for i in may if _whole_and_harmless(exactly(sitting, tuple(words[:i]), True), 0)]
     if not (links or looks or bare) or len(links) + len(looks) > _MOST_LINKS:
         return None
+    below = (p for i in links if (p := _then_written(sitting, words, i)) is not None)
+    if (both := next(below, None)) is not None:
+        return both
     twice = (p for i in links if (p := _two_replacements(sitting, words, i)) is not None)
     dressed = (p for i in looks if (p := _replaced_in_print(sitting, words, i)) is not None)
     if (both := next(twice, None) or next(dressed, None)) is not None:
@@ -86,6 +89,30 @@ def _two_in_print(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
         if told and _a_look(sitting, first) and _a_look(sitting, second):
             return first, second
     return None
+
+
+def _then_written(sitting: Sitting, words: tuple[str, ...], i: int) -> Pair | None:
+    """ "Add a heading called costs and under it write one pound each": a heading and a text."""
+    rest = words[i + 1 + (words[i + 1] == "then") :]
+    size = next((len(said) for said in _BELOW if rest[: len(said)] == said), 0)
+    told = 2 if size or words[i + 1] == "then" else 3  # "arts and write ups"
+    if rest[size : size + 1] not in _WRITING or len(rest) < size + told:
+        return None
+    first = (*_HEADED, *words[2:i]) if words[:2] == ("new", "heading") else words[:i]
+    found = exactly(sitting, first, whole=True)
+    if found.kind is not Judged.COMMAND or found.parse is None or "text" not in found.parse.args:
+        return None
+    heads = found.parse.command.name.startswith("titled.")
+    return (first, ("under", "that", *rest[size:])) if heads else None
+
+
+_HEADED = ("add", "a", "heading", "called")
+_WRITING = (("write",), ("put",), ("say",), ("type",))
+_BELOW = tuple(
+    tuple(f"{side}{it}".split())
+    for side in ("under", "below", "underneath", "beneath")
+    for it in (" it", " that", "")
+)
 
 
 def _two_replacements(sitting: Sitting, words: tuple[str, ...], i: int) -> Pair | None:

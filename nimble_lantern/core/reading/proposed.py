@@ -25,6 +25,8 @@ _LEAST_FIT, _LEAST_FIT_TO_DESTROY, _LEAST_FIT_IN_DOUBT = -0.75, -0.5, 0.2
 Of the guesses at 264 utterances in three synthetic voices those that were said had -0.83 to 0.72,
 others -1.46 to -0.82; no guess was made at a sentence.
 """
+_FLUENT, _LEAST_READ, _LEAST_READ_TO_DESTROY = -0.2, -0.3, -0.15
+"""The same for what is one of the model's own next readings, where it reads nothing fluently."""
 _LEAST_CUED, _LEAST_CUED_BY_BOTH, _MORE_TO_DESTROY = -0.6, -1.75, 0.6
 """The same for what the model reads when told of commands, measured after the same cue.
 
@@ -53,11 +55,16 @@ def guessed(sitting: Sitting, hearing: Hearing) -> tuple[Phrase, float]:
     verdict = reader.judge(sitting, words, whole=True)
     if verdict.kind is not Judged.COMMAND or verdict.parse is None:
         return (), fit
-    if hearing.doubt:
+    destroys = verdict.parse.command.traits.destructive
+    if words in (other.said for other in hearing.hypotheses[1:]):
+        # The model itself read it as well, nearly as likely as words that are not fluent.
+        few = bool(hearing.doubt) and len(words) <= _TWO_WORDS
+        least = _LEAST_READ_TO_DESTROY if destroys else _LEAST_READ
+        least = math.inf if few or hearing.hypotheses[0].score > _FLUENT else least
+    elif hearing.doubt:
         alone = len(words) <= _TWO_WORDS and words not in _heard(hearing)
         least = math.inf if alone else _LEAST_FIT_IN_DOUBT
     else:
-        destroys = verdict.parse.command.traits.destructive
         least = _LEAST_FIT_TO_DESTROY if destroys else _LEAST_FIT
     return words if fit >= least else (), fit
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterator, Sequence
 from dataclasses import replace
 from typing import Any
@@ -13,6 +14,8 @@ from nimble_lantern.core.targets.finding import Answer, View, find, finds
 from nimble_lantern.core.targets.model import Except, Order, Places, Target, Unit, Units, Words
 
 BUT = "(except [for] | but [for | not] | apart from | other than | excluding | save | though not)"
+EXCEPTED = re.compile(r"\b(except|but not|apart from|other than|excluding)\b")
+"""In words that were to be written, if what was to be left out was not understood."""
 
 
 @rule(
@@ -63,6 +66,17 @@ def left_out(places: Places, which: tuple[Order, int]) -> Places | Refusal:
     left = tuple(r for i, r in enumerate(places.ranges) if i != at)
     if not 0 <= at < len(places.ranges) or not left:
         return Refusal("Nothing is left then." if not left else "There are not that many.")
+    return replace(places, ranges=left, ask=False)
+
+
+def left_beyond(places: Places, spared: Places) -> Places | Refusal:
+    """The places that do not lie in a part that is to stay as it is."""
+    held = [(r.start, r.end) for r in spared.ranges]
+    left = tuple(r for r in places.ranges if not any(a <= r.start < b for a, b in held))
+    if not left:
+        return Refusal("Nothing is left then.")
+    if len(left) == len(places.ranges):
+        return Refusal("Those words do not stand there.", "", "Nothing was changed.")
     return replace(places, ranges=left, ask=False)
 
 

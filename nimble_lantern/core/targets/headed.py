@@ -11,6 +11,7 @@ from nimble_lantern.core.targets.model import (
     CellAt,
     Crossing,
     EmptyCell,
+    Headed,
     Holding,
     Inside,
     Order,
@@ -76,6 +77,36 @@ def in_a_row(words: tuple[str, ...]) -> Tabled | None:
 _LONGEST_NAME = 3
 _PARTS = frozenset("row line column item number paragraph sentence page".split())
 """Before a number they name what they are."""
+
+
+@rule("under_it", "[the] {words} [(section | part | chapter)]", heard=False)
+def _headed(words: tuple[str, ...]) -> Headed | None:
+    return None if words[0] in PREPOSITIONS else Headed(words)
+
+
+@rule("nested", "{part} (of | in | on | from | under) {of:under_it}", heard=False)
+@rule("nested", "{part} (of | in | on | from | under) {words:owner} (section | part)", heard=False)
+def _of_a_section(
+    part: Units, of: Headed | None = None, words: tuple[str, ...] = ()
+) -> Units | None:
+    """ "The last sentence of monday", where a heading says so."""
+    if part.unit not in _OF_SECTIONS or part.order is Order.THIS:
+        return None
+    return Units(part.unit, part.order, part.count, part.n, of or Headed(_bare(words)))
+
+
+@rule(
+    "target",
+    "(everything | all | [all] the text) (in | on | of | from) {part:under_it}",
+    heard=False,
+)
+def _all_of_a_section(part: Headed) -> Headed:
+    return part
+
+
+_OF_SECTIONS = (
+    Unit.SENTENCE, Unit.QUESTION, Unit.PARAGRAPH, Unit.LINE, Unit.ITEM, Unit.LIST, Unit.TABLE,
+)  # fmt: skip
 
 
 @rule("target", "{words:owner} line", heard=False)

@@ -295,6 +295,13 @@ class Under:
 
 
 @dataclass(frozen=True, slots=True)
+class Headed:
+    """The text below the one heading that says just these words: "the end of monday"."""
+
+    words: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
 class Inside:
     """What a row or a column says, and not the row: "the text in the last row"."""
 
@@ -317,6 +324,7 @@ Target = (
     | Beside
     | Beyond
     | Under
+    | Headed
     | Inside
     | One
     | OfLetter

@@ -17,6 +17,7 @@ from nimble_lantern.core.targets.model import (
     Beyond,
     Crossing,
     EmptyCell,
+    Headed,
     Inside,
     Places,
     Tabled,
@@ -233,6 +234,15 @@ def below_heading(view: View, heading: Range) -> Places | None:
     below = range(held[0].start.block + 1, held[0].end.block + 1)
     ranges = (block_range(view.document, b) for b in below)
     return Places(tuple(r for r in ranges if not r.empty), unit=Unit.PARAGRAPH)
+
+
+@finds(Headed)
+def _headed(target: Headed, view: View, near: bool) -> Answer:
+    found = [r for r in exact(view.document, target.words) if units.is_a_heading(view.document, r)]
+    below = below_heading(view, found[0]) if len(found) == 1 else None
+    if below is None:
+        return Refusal("No heading says so." if not found else "There is nothing there.")
+    return Places((Range(below.ranges[0].start, below.ranges[-1].end),), unit=Unit.SECTION)
 
 
 @finds(Under)

@@ -26,7 +26,7 @@ from nimble_lantern.core.lexicon.manners import BESIDE
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Done, Sitting
 from nimble_lantern.core.targets.model import Unit
-from nimble_lantern.core.targets.words import exact
+from nimble_lantern.core.targets.words import exact, other_number
 
 _NO_CELL = (
     PREPOSITIONS | BESIDE | frozenset("and is was through into across along under around".split())
@@ -58,6 +58,22 @@ def _surely_a_row(sitting: Sitting, parse: Parse) -> bool:
     """ "Add teas ruth eleven sixty", which can only be the cells of a row."""
     table, text = here(sitting), tuple(parse.args.get("text", ()))
     return not isinstance(table, Refusal) and are_a_row(sitting.document, table, text)
+
+
+def _told_by_its_heading(sitting: Sitting, parse: Parse) -> bool:
+    """ "Another team ravens four eight", where the first column is that of teams."""
+    table, text = here(sitting), tuple(parse.args.get("text", ()))
+    said = () if isinstance(table, Refusal) else _behind_its_heading(sitting, table, text)
+    return bool(said) and said[0] not in _NO_CELL and (AUXILIARIES | VERBS).isdisjoint(said)
+
+
+def _behind_its_heading(sitting: Sitting, table: Table, text: Said) -> Said:
+    """What is said of a row behind the heading of its first column, which tells what it is."""
+    heading = sitting.document.blocks[table.cell(0, 0)].text.lower()
+    if not text or text[0] not in (heading, other_number(heading)):
+        return ()
+    called = text[1:2] in (("called",), ("named",))
+    return text[1 + called + (called and text[2:3] == ("the",)) :]
 
 
 def _no_statement(sitting: Sitting, parse: Parse) -> bool:
@@ -103,6 +119,10 @@ def _new_and_clear(sitting: Sitting, parse: Parse) -> bool:
         when=_surely_a_row,
     ),
     Way(
+        "[{row:adds_a_row}] (a | an | another | one more) [new] {text:words}",
+        when=_told_by_its_heading,
+    ),
+    Way(
         "[(and | then | next)] {row:row_or_line} [(with | saying | is | has)] {text}",
         when=_clear_or_sure,
     ),
@@ -123,7 +143,10 @@ def fill_row(
     sitting: Sitting, table: Table, text: Said, row: Unit = Unit.ROW, ended: int = 1
 ) -> Done | Refusal:
     """Add a row and fill its cells, at the end of the table or where the first empty row is."""
-    said = cells_told(sitting, table, text)
+    named = _behind_its_heading(sitting, table, text)
+    said = cells_told(sitting, table, named or text)
+    if named and isinstance(said, Refusal):
+        said = (named,)
     if isinstance(said, Refusal):
         return said
     blocks = sitting.document.blocks

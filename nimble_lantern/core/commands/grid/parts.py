@@ -531,6 +531,7 @@ def _moved_beside(sitting: Sitting, found: Part, there: Part, side: int) -> Done
     "(copy | duplicate | repeat | put a copy of) {target:grid_part} {side} {goal:grid_part}",
     Way("(copy | duplicate | repeat) {target:grid_part} {side} {goal:row_named}", when=_to_a_row),
     "(copy | duplicate | repeat) {target:row_named} {steps:ending_of_table}",
+    Way("(duplicate | make (a | another) copy of) {target:row_named}", when=_all_of_a_cell),
     heard=0,
     example="duplicate row two",
     group="format",
