@@ -500,7 +500,7 @@ def spell(sitting: Sitting, target: Places | None = None) -> Done | Refusal:
     "(read | say) where i am",
     "(what | which) (line | sentence | paragraph | row | column | cell | list | item | part) (is"
     " this | am i (on | in | at) | are we in)",
-    "where is the (cursor | caret | writing place)",
+    "(where is | where's) (the | my) (cursor | caret | pointer | writing place)",
     "(where | at which (line | place)) have i got to [now]",
     "tell me (where i am | which (line | sentence | paragraph) (i am in | i am on | this is))",
     "i don't know where i am in the (text | letter | document)",

@@ -8,6 +8,7 @@ from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.lexicon.closed import LITTLE
+from nimble_lantern.core.mending.phones import distance, phones
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.sounds import phrase_key
 from nimble_lantern.core.writing.spelling import spelled
@@ -48,15 +49,19 @@ def told_of(
     """Where a word stands in what was just said that this one was meant for: it sounds alike, or
     the letters of the hint are what it lacks, or has too many of."""
     (new, *_), letters = text, _letters_in(hint)
-    sound, found = phrase_key(new), []
+    sound, found = phrase_key(new), list[tuple[float, Range]]()
     for r in (r for last in sitting.that[:1] for r in units.within(sitting.document, "word", last)):
         old = sitting.document.text(r).lower().replace("’", "'")
-        sounds = phrase_key(old) == sound and (old not in LITTLE or new not in LITTLE)
+        far = distance(phones(old), phones(new))
+        sounds = phrase_key(old) == sound or far <= _THE_SAME
+        sounds = sounds and (old not in LITTLE or new not in LITTLE)
         more, less = (old, new) if without else (new, old)
         spells = bool(letters) and letters in more and letters not in less
         if old != new and (sounds or spells and fuzz.ratio(old, new) >= _HINTED_ALIKE):
-            found.append(r)
-    return found
+            found.append((far, r))
+    # "Flour with a u", where both "flower" and "for" may have been meant for it.
+    least = min((far for far, _ in found), default=0.0)
+    return [r for far, r in found if far - least <= _AS_NEAR]
 
 
 def _letters_in(hint: tuple[str, ...]) -> str:
@@ -75,3 +80,5 @@ def hinted(sitting: Sitting, parse: Parse) -> bool:
 
 
 _LONGEST_HINT, _A_FEW, _HINTED_ALIKE = 3, 2, 60.0
+_THE_SAME, _AS_NEAR = 0.3, 0.7
+"""How far words may be from each other by their phones to sound the same, or as near."""

@@ -338,6 +338,19 @@ def in_what_is_selected(sitting: Sitting, parse: Parse) -> bool:
     return sitting.selection is not None and sitting.fresh and plain_words(sitting, parse)
 
 
+def at_an_edge_of_that(sitting: Sitting, parse: Parse) -> bool:
+    """Of what is selected, or what goes on with what was just said."""
+    return in_what_is_selected(sitting, parse) or goes_on_with_that(sitting, parse)
+
+
+def goes_on_with_that(sitting: Sitting, parse: Parse) -> bool:
+    """ "Add and my brother", right after "send it to my sister"; "add and stir" is a step."""
+    last, text = sitting.trail[-1:], tuple(parse.args.get("text", ()))
+    said = bool(last) and last[0].read_as is ReadAs.TEXT and len(sitting.that) == 1
+    names = text[:1] in (("and",), ("or",), ("but",)) and text[1:2] and text[1] in DETERMINERS
+    return bool(said and names) and sitting.selection is None and plain_words(sitting, parse)
+
+
 def beside_a_run(sitting: Sitting, parse: Parse) -> bool:
     """ "Say hurt her wrist after fell on the step", where it says so."""
     target = parse.args.get("target")

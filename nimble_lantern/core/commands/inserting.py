@@ -444,9 +444,16 @@ def at_edge(
     *each(
         inserted.in_what_is_selected,
         "{inner:opening} {target:that_alone} with {text:words}",
-        "<put> {text:words} (at | on | to) {inner} of {target:that_alone}",
         "<put> {text:words} (at | on | to) {inner:of_it}",
         "<put> {text:words} {inner:in_front}",
+    ),
+    Way(
+        "<put> {text:words} (at | on | to) {inner} of {target:that_alone}",
+        when=inserted.at_an_edge_of_that,
+    ),
+    Way(
+        "(add | put in) {text:words} [(to | onto) {target:that_alone}]",
+        when=inserted.goes_on_with_that,
     ),
     example="put luckily in front",
     group="revising",
@@ -455,7 +462,10 @@ def at_edge(
 def insert_at_its_edge(
     sitting: Sitting, text: tuple[str, ...], target: Places | None = None, inner: bool = False
 ) -> Done | Refusal:
-    """Put words in at the start or end of what is selected."""
+    """Put words in at the start or end of what is selected, or was just said."""
+    if sitting.selection is None and not inner:
+        own = tuple(without_stop(sitting.document, r, ()) for r in sitting.that)
+        return _beside(sitting, Places(own), text, before=False)
     return insert_inside(sitting, text, target or _selected(sitting), inner)
 
 

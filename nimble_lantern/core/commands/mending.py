@@ -14,12 +14,18 @@ from nimble_lantern.core.commands.by_letters import (
     told_of,
 )
 from nimble_lantern.core.commands.instead import at_a_place, into_a_thing
-from nimble_lantern.core.commands.same_words import nearly_what_was_said, of_the_selected_kind
+from nimble_lantern.core.commands.same_words import (
+    nearly_what_was_said,
+    of_the_same_ends,
+    of_the_selected_kind,
+    part_said_again,
+    said_whole_again,
+)
 from nimble_lantern.core.commands.selecting import select
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.replacing import replace_range, without_stop
 from nimble_lantern.core.document import units
-from nimble_lantern.core.document.model import Position, Range
+from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
 from nimble_lantern.core.kinds import ReadAs
@@ -345,6 +351,15 @@ CATALOGUE.table(
 
 
 CATALOGUE.table("without", {"without": True}, heard=False)
+_SHOULD_BE = "(it's | it is | that's | (that | it) should be | i (said | meant))"
+CATALOGUE.table(
+    "whole_again",
+    {
+        f"({_NO} | (scrap | scratch) that | [no] i said | try again | [no] i meant |"
+        " (i'll | i will | let me) (say | try) (it | that) again | or rather | [no] it's)": True
+    },
+    heard=False,
+)
 
 
 @rule("one_word", "{words}", heard=False)
@@ -368,6 +383,7 @@ def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
     Way(f"({_NO} | or rather) {{link:put_between}} {{text}}", when=_mends_behind),
     Way("or rather {text:words}", when=_plainly_mends),
     Way(f"{_NO} [(put | say | write | make it)] {{text}}", when=nearly_what_was_said),
+    Way("{again:whole_again} {text}", when=said_whole_again),
     *each(
         spells_one,
         "[(no | sorry)] [(that's | that is | it's | it is | that should be | it should be)]"
@@ -377,15 +393,15 @@ def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
     ),
     *each(
         hinted,
-        "[(no | sorry)] [(it's | it is | that's)] {text:one_word} (with | as in) [(a | an | the)]"
+        f"[(no | sorry)] [{_SHOULD_BE}] {{text:one_word}} (with | as in) [(a | an | the)]"
         " {hint:words}",
-        "[(no | sorry)] [(it's | it is | that's)] {text:one_word} {without} [(a | an | the)]"
+        f"[(no | sorry)] [{_SHOULD_BE}] {{text:one_word}} {{without}} [(a | an | the)]"
         " {hint:words}",
     ),
     Way(f"{_NO} [(it was | it's)] {{text:words}} not {{old:words}}", when=_was_said_alike),
     Way("(no | sorry | no sorry) {text:words} not {old:words}", when=_word_for_word),
     Way(f"{_NO} not {{old:words}} [(but | it was | it's)] {{text}}", when=_was_said_alike),
-    Way("{text:words} not {old:words}", when=_just_said_alike),
+    Way("{text:words} (not | instead of | rather than) {old:words}", when=_just_said_alike),
     Way("not {old:words} [but] {text}", when=_just_said_or_here),
     Way("{text:words} i (mean | meant)", when=_plainly_mends),
     Way("correction {text}", when=_takes_up),
@@ -398,7 +414,7 @@ def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
         "(it was | that was meant to be | make it | it should have been) {text}",
         when=_plainly_mends,
     ),
-    Way("{text:words} (sorry | actually | rather | no)", when=_plainly_mends),
+    Way("{text:words} (sorry | actually | rather | no | instead)", when=_plainly_mends),
     Way(
         "(it was | it's | it is | that should be | that is | that's) {text:words} [and] not"
         " {old:words}",
@@ -431,6 +447,7 @@ def meant(
     link: str = "",
     hint: tuple[str, ...] = (),
     without: bool = False,
+    again: bool = False,
 ) -> Done | Refusal:
     """Put right what you just said: the word that is like the new one, or all of it said again."""
     if (r := spelled_there(sitting, text)) is not None:
@@ -456,7 +473,9 @@ def meant(
     learned = [x.meant for x in sitting.put_right if x.heard == text]
     if wrongly := [r for words in learned for r in places(sitting.document, words, last)]:
         return mended(sitting, wrongly[-1], text)  # it was right before
-    if (r := _of_the_same_ends(sitting, last, text)) is not None:
+    if again:
+        return mended(sitting, without_stop(sitting.document, last, text), text)
+    if (r := of_the_same_ends(sitting, last, text)) is not None:
         return mended(sitting, r, text)
     found = mends(sitting.document, last, text)
     if len(found) == 1 and (kind_of(text) or len(text) <= 3 or not _again(sitting, last, text)):
@@ -471,7 +490,7 @@ def meant(
         return _unlike(text, bool(others))
     if 2 < len(text) < len(said) and _again(sitting, last, text):
         # Less than all of it: "that should be my friend gus and i".
-        if (part := _part_said_again(sitting, last, text)) is not None:
+        if (part := part_said_again(sitting, last, text)) is not None:
             return mended(sitting, part, text)
         if len(text) * 2 <= len(said):
             return _unlike(text, bool(found))
@@ -480,62 +499,10 @@ def meant(
     return _unlike(text, bool(found))
 
 
-def _of_the_same_ends(sitting: Sitting, last: Range, text: Sequence[str]) -> Range | None:
-    """ "Three nil", after "three to nil": the words from the first to the last of those that are
-    said again, with others between them."""
-    if not 1 < len(text) <= _SAID_AGAIN or not LITTLE.isdisjoint((text[0], text[-1])):
-        return None
-    block = sitting.document.blocks[last.start.block]
-    said = [
-        (a, b, block.text[a:b].lower())
-        for a, b in block.words
-        if last.start.offset <= a and b <= last.end.offset
-    ]
-    runs = [
-        (i, j)
-        for i in range(len(said))
-        for j in range(i + 1, min(len(said), i + len(text) + _MORE_BETWEEN))
-        if said[i][2] == text[0] and said[j][2] == text[-1] and j - i + 1 != len(text)
-    ]
-    if len(runs) != 1:
-        return None
-    i, j = runs[0]
-    return Range(last.start._replace(offset=said[i][0]), last.start._replace(offset=said[j][1]))
-
-
-_SAID_AGAIN, _MORE_BETWEEN = 5, 2
-
-
 def _of_other_kinds(text: Sequence[str], said: Sequence[str]) -> bool:
     """Whether both are of a kind, a day and a number, and not of one."""
     kinds = kind_of(text), kind_of([word.lower().strip(".,;:?!") for word in said])
     return all(kinds) and kinds[0] != kinds[1] and not of_one_kind(text, said)
-
-
-_ONE_PERSON = (
-    frozenset("i me".split()), frozenset("he him".split()), frozenset("she her".split()),
-    frozenset("we us".split()), frozenset("they them".split()), frozenset("who whom".split()),
-)  # fmt: skip
-
-
-def _part_said_again(sitting: Sitting, last: Range, text: tuple[str, ...]) -> Range | None:
-    """The words of it that a part of it puts otherwise: from the first to the last that is the same
-    or means the same person; None where other words stand between them."""
-    block = sitting.document.blocks[last.start.block]
-    within = [
-        (a, b, block.text[a:b].lower())
-        for a, b in block.words
-        if last.start.offset <= a and b <= last.end.offset
-    ]
-    meant = set(text)
-    for people in _ONE_PERSON:
-        meant |= people if meant & people else set()
-    same = [n for n, (_, _, word) in enumerate(within) if word in meant]
-    enough = len(same) > 1 and len(same) * 2 >= len(text)
-    if last.start.block != last.end.block or not enough or same[-1] - same[0] >= len(text):
-        return None
-    start, end = within[same[0]][0], within[same[-1]][1]
-    return Range(Position(last.start.block, start), Position(last.start.block, end))
 
 
 def _unlike(text: tuple[str, ...], some: bool) -> Refusal:

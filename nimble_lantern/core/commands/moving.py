@@ -79,7 +79,7 @@ def to_end(sitting: Sitting, text: tuple[str, ...] = ()) -> Done:
 
 
 @command(
-    "<go> <exactly> <ahead_of> {target}",
+    "<go> [back] <exactly> <ahead_of> {target}",
     "[<go>] [back | up | down] (to | at) [the] <beginning> of {target}",
     Way("[find] [the] <beginning> of {target}", when=names_a_part),
     "<exactly> <ahead_of> {target:called}",
@@ -171,7 +171,7 @@ def headings(sitting: Sitting) -> Done:
 
 
 @command(
-    "<go> <exactly> <behind> {target}",
+    "<go> [back] <exactly> <behind> {target}",
     "[<go>] [back | up | down | right | straight] (to | at) [the] <finish> of {target}",
     "(i want | i need | i'd like) [to] (be | write | go) <exactly> <behind> {target}",
     Way(

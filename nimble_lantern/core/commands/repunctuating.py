@@ -43,6 +43,12 @@ def _another(sitting: Sitting, parse: Parse) -> bool:
     return _there(sitting) not in ("", parse.args["sign"])
 
 
+def _just_said(sitting: Sitting, parse: Parse) -> bool:
+    """ "With an exclamation mark", right after a sentence that ends in another."""
+    last = sitting.trail[-1] if sitting.trail else None
+    return last is not None and last.read_as is ReadAs.TEXT and _another(sitting, parse)
+
+
 def _mark_there(sitting: Sitting, parse: Parse) -> bool:
     """ "No exclamation mark", where one was just written."""
     return bool(_there(sitting) == parse.args["sign"])
@@ -69,6 +75,7 @@ def _a_mark_there(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("(sorry | oops | actually) {sign:closing_mark}", when=_another),
     Way("[(no | sorry)] [(a | an)] {sign:closing_mark} instead", when=_another),
+    Way("with {sign:closing_mark}", when=_just_said),
     heard=0,
     example="full stop not comma",
     group="repair",

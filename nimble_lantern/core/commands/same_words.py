@@ -3,10 +3,12 @@ it says thirty eight"."""
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
+
+from rapidfuzz.distance import Indel
 
 from nimble_lantern.core.commands.instead import two_names, with_more
-from nimble_lantern.core.document.model import Document, Range
+from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.kinds import ReadAs
@@ -25,7 +27,8 @@ from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.alike import kind_of, of_one_kind
 from nimble_lantern.core.targets.words import index_of, places
 from nimble_lantern.core.writing.cardinals import cardinal
-from nimble_lantern.core.writing.spoken import plain
+from nimble_lantern.core.writing.lexer import mark_named
+from nimble_lantern.core.writing.spoken import bare, plain
 
 
 def _behind_the_same_words(
@@ -256,9 +259,78 @@ def nearly_what_was_said(sitting: Sitting, parse: Parse) -> bool:
 _FEW_WORDS = 3
 
 
+def said_whole_again(sitting: Sitting, parse: Parse) -> bool:
+    """ "No she bought the flour for my sister", after "she bought the flower for my sister": all of
+    what was just said once more, but for a few words."""
+    text, last = tuple(parse.args.get("text", ())), sitting.trail[-1:]
+    if len(sitting.that) != 1 or not last or last[0].read_as is not ReadAs.TEXT:
+        return False
+    said = [plain(bare(word)) for word in sitting.document.text(sitting.that[0]).split()]
+    size = next((n for n in (2, 1) if mark_named(text[-n:])), 0)
+    new = [plain(word) for word in text[: len(text) - size]]
+    alike = Indel.normalized_similarity(said, new)
+    return min(len(said), len(new)) > _FEW_WORDS and said != new and alike >= _ALIKE
+
+
+_ALIKE = 0.7
+"""One less the words to be put in or taken out (Levenshtein's insertions and deletions), by all."""
+
+
 def of_the_selected_kind(sitting: Sitting, parse: Parse) -> bool:
     """ "No fifty", where "forty" is selected."""
     if sitting.selection is None or not sitting.fresh:
         return False
     there = tuple(sitting.document.text(sitting.selection).lower().rstrip(".,;:!?").split())
     return bool(there) and of_one_kind(tuple(parse.args.get("text", ())), there)
+
+
+def of_the_same_ends(sitting: Sitting, last: Range, text: Sequence[str]) -> Range | None:
+    """ "Three nil", after "three to nil": the words from the first to the last of those that are
+    said again, with others between them."""
+    if not 1 < len(text) <= _SAID_AGAIN or not LITTLE.isdisjoint((text[0], text[-1])):
+        return None
+    block = sitting.document.blocks[last.start.block]
+    said = [
+        (a, b, block.text[a:b].lower())
+        for a, b in block.words
+        if last.start.offset <= a and b <= last.end.offset
+    ]
+    runs = [
+        (i, j)
+        for i in range(len(said))
+        for j in range(i + 1, min(len(said), i + len(text) + _MORE_BETWEEN))
+        if said[i][2] == text[0] and said[j][2] == text[-1] and j - i + 1 != len(text)
+    ]
+    if len(runs) != 1:
+        return None
+    i, j = runs[0]
+    return Range(last.start._replace(offset=said[i][0]), last.start._replace(offset=said[j][1]))
+
+
+_SAID_AGAIN, _MORE_BETWEEN = 5, 2
+
+
+_ONE_PERSON = (
+    frozenset("i me".split()), frozenset("he him".split()), frozenset("she her".split()),
+    frozenset("we us".split()), frozenset("they them".split()), frozenset("who whom".split()),
+)  # fmt: skip
+
+
+def part_said_again(sitting: Sitting, last: Range, text: tuple[str, ...]) -> Range | None:
+    """The words of it that a part of it puts otherwise: from the first to the last that is the same
+    or means the same person; None where other words stand between them."""
+    block = sitting.document.blocks[last.start.block]
+    within = [
+        (a, b, block.text[a:b].lower())
+        for a, b in block.words
+        if last.start.offset <= a and b <= last.end.offset
+    ]
+    meant = set(text)
+    for people in _ONE_PERSON:
+        meant |= people if meant & people else set()
+    same = [n for n, (_, _, word) in enumerate(within) if word in meant]
+    enough = len(same) > 1 and len(same) * 2 >= len(text)
+    if last.start.block != last.end.block or not enough or same[-1] - same[0] >= len(text):
+        return None
+    start, end = within[same[0]][0], within[same[-1]][1]
+    return Range(Position(last.start.block, start), Position(last.start.block, end))

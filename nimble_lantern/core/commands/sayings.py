@@ -288,7 +288,7 @@ def _new_line(sitting: Sitting, parse: Parse) -> bool:
     if isinstance(target, That):
         that = sitting.that[0] if len(sitting.that) == 1 else None
         return that is not None and that == block_range(sitting.document, that.start.block)
-    lined = isinstance(target, OfLetter) or beside_a_line(sitting, parse)
+    lined = isinstance(target, OfLetter | Words)
     lined = lined or isinstance(target, Units) and target.unit in _LINES
     lined = lined and beside_a_line(sitting, parse)
     if not lined and isinstance(target, Words):

@@ -130,10 +130,12 @@ def that_to_an_edge(of_what: str = "") -> tuple[Way, ...]:
     end of the list"; "put it at the end" goes on with a letter, where nothing is selected."""
     at_the_edge = "the [very] {edge:docedge}" + of_what
 
-    def ways(slot: str) -> tuple[str, str]:
+    def ways(slot: str) -> tuple[str, ...]:
         return (
             f"(<set_down> | take | send) {{target:{slot}}} (at | to) {at_the_edge}",
             f"{{target:{slot}}} (should | ought to) (go | be | come) (at | to) {at_the_edge}",
+            f"{{target:{slot}}} belongs (at | on) {at_the_edge}",
+            f"<wish> {{target:{slot}}} [to be] (at | on) {at_the_edge}",
         )
 
     told = _spoken_of if of_what else _held

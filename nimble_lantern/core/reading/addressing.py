@@ -433,7 +433,7 @@ def _without_tails(words: tuple[str, ...]) -> tuple[tuple[str, ...], ...]:
         tail = next((tail for tail in tails if len(tail) < len(words)), ())
         size = len(tail) or remark_after(words)
         before = words[-size - 1 : -size] if size else ()
-        if not size or before == ("with",):
+        if not size or before and before[0] in NEVER_BARE:
             break  # "The line that begins with thank you" names those words
         if tail == ("sorry",) and not _FEELING.isdisjoint(before):
             break  # "It should say we are sorry"
@@ -442,6 +442,8 @@ def _without_tails(words: tuple[str, ...]) -> tuple[tuple[str, ...], ...]:
     return tuple(found)
 
 
+NEVER_BARE = frozenset("with of the a an than from".split())
+"""No request ends with one of them: "kindly instead of please", "leave out the please"."""
 _OTHERS = frozenset("me us him her them".split())
 _FEELING = frozenset(
     "am are is was were be been so very really terribly i'm we're she's he's they're feel say says"

@@ -17,6 +17,7 @@ from nimble_lantern.core.lexicon.closed import (
 from nimble_lantern.core.lexicon.desk import PLAIN_VERBS, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.sentences import NEVER_LAST
 from nimble_lantern.core.reading.addressing import (
+    NEVER_BARE,
     Plainer,
     a_remark,
     as_wished,
@@ -54,7 +55,7 @@ from nimble_lantern.core.targets.model import (
 )
 from nimble_lantern.core.targets.resolve import Absent, Missing, resolve
 from nimble_lantern.core.targets.sounds import sounds_the_same
-from nimble_lantern.core.targets.words import exact, near
+from nimble_lantern.core.targets.words import exact, near, places
 from nimble_lantern.core.writing.lexer import BREAKS, mark_named
 from nimble_lantern.core.writing.spoken import plain
 from nimble_lantern.core.writing.spoken_of import is_the_word
@@ -115,6 +116,8 @@ def _judged(sitting: Sitting, words: tuple[str, ...], whole: bool, forced: bool)
                 continue
             if _stands_with(sitting, found.parse, words[-fewer:]):
                 continue
+            if plain.words[-1] in _BESIDE and exact(sitting.document, words[-fewer:]):
+                continue  # "a comma after please"
             if same.kind is Judged.COMMAND and _swallowed(sitting, found, same, fewer):
                 return same
         return found
@@ -276,8 +279,19 @@ def _courteously(sitting: Sitting, words: tuple[str, ...], found: Verdict) -> Ve
         return None
     if not found.parse or PLEASE not in found.parse.args.values():
         return None
+    if words[-2] in NEVER_BARE | _BESIDE or _takes_that_word_away(sitting, found):
+        return None  # "a comma after please", "delete please", where that was just said
     of_it = exactly(sitting, (*words[:-1], "that"), whole=True)
     return of_it if of_it.kind is Judged.COMMAND else None
+
+
+def _takes_that_word_away(sitting: Sitting, found: Verdict) -> bool:
+    """Whether a word of what was just said would go, and not all of it: less is lost then."""
+    target = found.parse.args.get("target") if found.parse else None
+    said = isinstance(target, Words) and any(
+        places(sitting.document, target.words, that) for that in sitting.that
+    )
+    return said and found.parse is not None and found.parse.command.traits.destructive
 
 
 _FEW_FOR_PARAGRAPHS = 3
@@ -335,6 +349,7 @@ def _stands_with(sitting: Sitting, parse: Parse | None, last: tuple[str, ...]) -
 
 
 _COURTEOUS = frozenset("please thanks thank now".split())
+_BESIDE = frozenset("after before behind".split())
 
 
 def _called_so(parse: Parse | None) -> bool:
@@ -363,6 +378,8 @@ def _swallowed(sitting: Sitting, found: Verdict, plainer: Verdict, fewer: int) -
     """
     assert found.parse and plainer.parse
     if not plainer.parse.args and sitting.selection is None and not sitting.that:
+        return False
+    if not plainer.parse.args and _takes_that_word_away(sitting, found):
         return False
     return plainer.parse.free <= found.parse.free - fewer
 

@@ -28,6 +28,11 @@ _KINDS: dict[str, frozenset[str]] = {
     "colour": frozenset(COLOURS),
     "hour": frozenset("morning noon midday afternoon evening night midnight dawn dusk".split()),
     "people": frozenset(PROPER.split()),
+    "kin": frozenset(
+        "mother father mum dad mummy daddy parents sister brother aunt auntie uncle cousin niece"
+        " nephew wife husband son daughter grandmother grandfather granny gran grandad nan grandson"
+        " granddaughter sisters brothers cousins sons daughters".split()
+    ),
     "title": TITLES,
     "name": GIVEN | KNOWN_NAMES - frozenset((*PROPER.split(), *DAYS, *MONTHS)),
 }

@@ -545,6 +545,7 @@ def _those() -> That:
 
 
 @rule("context", "(that | this | it)", "[the] selection", "that bit")
+@rule("context", "(that | the) last bit [[that] i (said | wrote)]", heard=False)
 @rule(
     "context",
     "(this | that) (one | word | phrase)",

@@ -268,9 +268,7 @@ def _sign(target: Sign, view: View, near: bool) -> Answer:
         part = find(target.within, view)
         if isinstance(part, Refusal):
             return part
-        found = [
-            r for r in found if any(p.start <= r.start and r.end <= p.end for p in part.ranges)
-        ]
+        found = _held(found, part.ranges)
     if not found:
         return Refusal("There is no such mark there.")
     caret = view.caret
@@ -285,9 +283,16 @@ def _sign(target: Sign, view: View, near: bool) -> Answer:
             found = found[target.n - 1 : target.n]
         case Order.EVERY:
             return Places(tuple(found))
+        case None if len(just := _held(found, view.that)) == 1:
+            found = just  # "take the full stop off again"
     if not found:
         return Refusal("There is no such mark there.")
     return Places(tuple(found), ask=len(found) > 1)
+
+
+def _held(found: Iterable[Range], parts: Sequence[Range]) -> list[Range]:
+    """Those of some places that lie in parts of the text."""
+    return [r for r in found if any(p.start <= r.start and r.end <= p.end for p in parts)]
 
 
 @finds(Adjoining)
