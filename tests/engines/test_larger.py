@@ -315,6 +315,17 @@ class Transcribing(unittest.TestCase):
         silent = with_larger(ours, made, Asked(()), desk)
         self.assertEqual(silent.guesses, (), "a model that does not answer judges nothing")
 
+    def test_a_command_among_its_next_readings_is_one_that_may_be_meant(self) -> None:
+        ours, desk = from_line("start the quay"), Commands(Driver("The quay is full.").sitting)
+        made = Transcribed(
+            from_line("bald the key | bold the quay | bold the word quay").hypotheses
+        )
+        hearing = with_larger(ours, made, Asked((-1.0, -1.1, -1.4)), desk)
+        self.assertEqual([words for words, _ in hearing.guesses],
+                         [("bold", "the", "quay"), ("bold", "the", "word", "quay")])  # fmt: skip
+        one = Transcribed(from_line("bold the quay | bald the quay").hypotheses)
+        self.assertEqual(with_larger(ours, one, Asked((-1.0,)), desk).guesses, ())
+
     def test_it_hears_again_what_may_be_a_command(self) -> None:
         desk = Commands(Driver("The quay is full.").sitting)
         ours = replace(from_line("gold the quay"), commands=from_line("bold the quay").hypotheses)

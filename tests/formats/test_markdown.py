@@ -75,6 +75,13 @@ class RoundTrip(unittest.TestCase):
         text = "# A\n\nb\\\nc\n\n> d\n\n- e\n   - f\n- g\n\n1. h\n2. i"
         self.assertEqual(to_markdown(from_markdown(text)), text)
 
+    def test_breaks_at_the_edges_of_a_block_come_back(self) -> None:
+        item = {"kind": "item", "level": 1, "list": "numbered"}
+        blocks = (Block("a\n"), Block("\nb"), Block("c\n\nd\n\n"), Block("e\n", (), **item),
+                  Block("f", (), **item), Block("g\n", (), kind="quotation"))  # fmt: skip
+        again = from_markdown(to_markdown(Document(blocks)))
+        self.assertEqual([b.text for b in again.blocks], [b.text for b in blocks])
+
     def test_a_table_keeps_its_cells(self) -> None:
         document = from_markdown("| a | b |\n| --- | --- |\n| 1 | 2 |")
         self.assertEqual([b.text for b in document.blocks], ["a", "b", "1", "2"])

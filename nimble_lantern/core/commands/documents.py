@@ -249,6 +249,19 @@ def _a_title_here(sitting: Sitting, parse: Parse) -> bool:
     return sitting.view is not View.VERSIONS and _a_title(sitting, parse)
 
 
+def _a_paper(sitting: Sitting, parse: Parse) -> bool:
+    """ "Call this the letter to the board"; "call this the end" is a sentence."""
+    text = tuple(parse.args.get("text", ("",)))
+    paper = text[0] in _PAPERS or text[-1] in _PAPERS
+    return paper and sitting.view is not View.VERSIONS and _a_title(sitting, parse)
+
+
+_PAPERS = frozenset(
+    "letter notice rota minutes newsletter report recipe poem story diary invitation form speech"
+    " article leaflet quiz application".split()
+)
+
+
 def _of_an_empty_page(sitting: Sitting, parse: Parse) -> bool:
     """ "Call it spring fair", before anything is written, after its name was told, or after
     anything was done while it has none."""
@@ -281,6 +294,11 @@ _UNNAMED = "Untitled"
     Way("(name | call) (this | the) (letter | text | page | paper | notice) {text}", when=_a_title),
     Way("(call | name) (it | this) {text}", when=_of_an_empty_page),
     Way("(call | name) this one {text}", when=_a_title_here),
+    Way("(call | name) this the {text}", when=_a_paper),
+    Way(
+        "give (it | this | the (letter | document)) a (new | better | proper) name {text}",
+        when=_a_title,
+    ),
     Way("(call | name) the whole (thing | letter | text | document) {text}", when=_a_title),
     Way(
         "(save | store) (it | this | (the | this | my) (letter | document | file | notice | page))"

@@ -308,6 +308,7 @@ def walk(sitting: Sitting, step: int) -> Done | Refusal:
     " [have] (made | left | put | wrote | written) [(here | in the margin)]",
     "(what | which) [other] [margin] (notes | comments | remarks) (are [there] [still] [left]"
     " [open] | remain | are not settled [yet])",
+    "how many [margin] (notes | comments) (are there | are left | have i [left | made | got])",
     "number the notes",
     heard=1,
     example="show my notes",

@@ -34,6 +34,9 @@ CATALOGUE.table(
         "(no | without | no more) automatic punctuation": False,
         "(i (do not | don't) want | stop) [the] automatic punctuation": False,
         "automatic punctuation please": True,
+        "(turn off | switch off | stop) the [automatic] (full stops | commas)": False,
+        "(do not | don't | stop) (put | putting) [the] (full stops | punctuation | commas) in"
+        " [(for me | yourself | any more | by yourself)]": False,
         "(i want | i'd like | use | switch to | give me) [the] automatic punctuation": True,
     },
     heard=False,

@@ -55,7 +55,8 @@ def _on_shelf(sitting: Sitting, parse: Parse) -> bool:
 @command(
     "(find | look for | search for | where is | get | show) [me] <paper> <about> {text:words}",
     "(find | look for | search for) {text:words} (on the shelf | in [all] my documents"
-    " | in (every | any) document | in all [the] documents | anywhere on the shelf)",
+    " | in (every | any) (document | letter | paper) | in all [(the | my)] (documents | letters |"
+    " papers | files) | anywhere on the shelf)",
     "(search | look through | go through) [all] [of] [(my | the)] (documents | shelf | letters"
     " | papers | files) for {text:words}",
     Way("(which | what) (document | letter | one) (mentions | is about | talks about | says"
@@ -72,8 +73,23 @@ def find_documents(sitting: Sitting, text: tuple[str, ...]) -> Done:
     return Done(there, f"what says “{' '.join(text)}” on the shelf", (FindDocuments(text),))
 
 
+def _called_so(sitting: Sitting, parse: Parse) -> bool:
+    """ "Open the ferry letter", where one on the shelf has these words in its name, and the text
+    has none of them."""
+    text = tuple(parse.args.get("text", ()))
+    return with_words(text, sitting.shelf) is not None and not exact(sitting.document, text)
+
+
 @command(
     "(open | go to | switch to | bring up | get out) <paper> <about> {text:words}",
+    Way(
+        "(open | go [back] to | switch to | show me) the (one | letter) (to | for) {text:words}",
+        when=_called_so,
+    ),
+    Way(
+        "(open | go [back] to | switch to | show me) the {text:words} (letter | document | one)",
+        when=_called_so,
+    ),
     heard=1,
     example="open the letter about the stair",
     group="desk",
@@ -179,6 +195,11 @@ def _named_nowhere(sitting: Sitting, parse: Parse) -> bool:
         when=_named_nowhere,
     ),
     Way("where is [the] {document} open it", when=_named_nowhere),
+    Way(
+        "(close | leave | put down) (this [(one | letter | document)] | it)"
+        " and (open | go [back] to | show me) [the] {document}",
+        when=_several,
+    ),
     Way("(go | go back | back | return | take me [back]) to [the] {document}", when=_named_nowhere),
     "(bring up | get out | take out | let me see) [the] {document} (again | instead)",
     Way(
@@ -210,6 +231,11 @@ def switch(sitting: Sitting, document: str) -> Done:
         " | show me) the other (one | letter | document | text | file)",
         when=_several,
     ),
+    Way(
+        "(open | go [back] to | show me) the last (one | letter | document) i"
+        " (was (in | working on | writing) | worked on | had [open] | wrote)",
+        when=_several,
+    ),
     "(go | switch) back to (what | where | the one) i was (writing | in | doing | working on)"
     " before",
     "the document [i (had | was in)] before",
@@ -231,6 +257,11 @@ def other_document(sitting: Sitting) -> Done | Refusal:
     "(copy | duplicate) (this | the) [whole] (document | letter)",
     "make a (copy | duplicate) of (this | it) [(called | named | and call it) {text:words}]",
     "(copy | duplicate) (this | the) (document | letter) (as | and call it) {text:words}",
+    "(copy | duplicate) (this | the) (document | letter) for {whom:words}",
+    "(make [me] | write | start) (another | a new) (one | letter | document) like (this | it) [one]"
+    " [for {whom:words}]",
+    "make another [one] of (this | these) for {whom:words}",
+    "(another | a new) (letter | document) like this [one] [for {whom:words}]",
     "make a (copy | duplicate) of (this | the) (document | letter)"
     " [(called | named | as | and call it) {text:words}]",
     "make a (copy | duplicate) of [the] {document} [(called | named | and call it) {text:words}]",
@@ -248,11 +279,15 @@ def other_document(sitting: Sitting) -> Done | Refusal:
     group="desk",
 )
 def copy_document(
-    sitting: Sitting, document: str | None = None, text: tuple[str, ...] | None = None
+    sitting: Sitting,
+    document: str | None = None,
+    text: tuple[str, ...] | None = None,
+    whom: tuple[str, ...] = (),
 ) -> Done:
     """Put a copy of a document on the shelf, and write on in it; the first stays as it is."""
     name = document or sitting.title
     wanted = spoken_title(text) if text else f"{name} copy"
+    wanted = f"{name} for {spoken_title(('for', *whom))[4:]}" if whom else wanted
     new = free_name(wanted, (*sitting.shelf, *sitting.away))
     there = replace(sitting, view=View.DESK, question=None)
     said = f"a copy of “{name}”, called “{new}”"
@@ -263,7 +298,8 @@ def copy_document(
     "put [the] {document} away",
     "put away [the] {document}",
     "put (this | the) (document | letter) away",
-    Way("put this [one] away", when=_several),
+    Way("put this [one] away [for now]", when=_several),
+    "(put | throw) (this | the) (document | letter) in the bin",
     "put away (this | the) (document | letter)",
     "away with (this | the) (document | letter)",
     "(put | take | clear) [the] {document} (off | away from) the shelf",
@@ -293,6 +329,8 @@ def put_away(sitting: Sitting, document: str | None = None) -> Done:
     "(bring | get | fetch | take | put) [the] {put_away} back [(to | on | onto) the shelf]",
     "(restore | recover | unarchive) [the] [document] {put_away}",
     "(bring | get | take) out [the] {put_away} again",
+    "(bring | get | fetch | take) [the] {put_away} [back] out of the bin",
+    "(bring | get | fetch | take) [the] {put_away} [back] from the bin",
     Way("(open | switch to) [the] {put_away}", when=lambda sitting, parse: bool(sitting.away)),
     heard=1,
     example="bring back the rota",
@@ -302,6 +340,11 @@ def bring_back(sitting: Sitting, put_away: str) -> Done:
     """Put a document that was put away on the shelf again, and on the desk."""
     there = replace(sitting, view=View.DESK, question=None)
     return Done(there, f"“{put_away}” is back", (BringBack(put_away), OpenDocument(put_away)))
+
+
+def _no_bin_here(sitting: Sitting, parse: Parse) -> bool:
+    """A letter about bins asks that of somebody else."""
+    return not exact(sitting.document, ("bin",))
 
 
 def listed(names: Sequence[str], most: int = 9) -> str:
@@ -314,6 +357,7 @@ def listed(names: Sequence[str], most: int = 9) -> str:
     "(what | which documents) (is | are | did i | have i) put away",
     "(what | which documents) (did i | have i) put away",
     "(show | list) [me] what (is | i) put away",
+    Way("(what is | what's | show [me] what is | what have i) [got] in the bin", when=_no_bin_here),
     "(show | list) [me] the [documents] [that are] put away [documents]",
     heard=1,
     example="what is put away",
@@ -334,7 +378,8 @@ def show_away(sitting: Sitting) -> Done:
     "(what | which) document (am i writing | are we in | do i have open)",
     "what (is | was) (this | the) (document | letter) called",
     "[(what is | what's | tell me)] the (name | title) of (this | the) (document | letter | file)",
-    "what's this (document | letter) called",
+    "what's this (document | letter | one) called",
+    "what is this (one | text | page) called",
     heard=1,
     example="which document is this",
     group="desk",

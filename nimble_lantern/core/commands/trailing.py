@@ -93,6 +93,7 @@ def not_understood(sitting: Sitting) -> Done:
     "what did i say (at | in) [utterance] [number] {number}",
     "(explain | tell me about | show [me]) utterance [number] {number}",
     "what did you (just do | do last | do just now)",
+    "what did i just (do | change)",
     heard=1,
     example="what did you do at one",
     group="repair",

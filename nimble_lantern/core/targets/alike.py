@@ -140,7 +140,8 @@ def mends(document: Document, within: Range, words: Sequence[str]) -> list[Mend]
         elif kind:
             if of_one_kind(wanted, said) and (whole := _measured(wanted, said)):
                 counted = whole is wanted and kind == "number" and _number(said)[1] == ()
-                ranked.append((_SURELY - counted * _AS_GOOD, Mend(r, _as_there(whole, said))))
+                less = counted or not _both_or_neither(wanted, said)
+                ranked.append((_SURELY - less * _AS_GOOD, Mend(r, _as_there(whole, said))))
             continue
         if all(w in LITTLE for w in said):
             continue
@@ -159,6 +160,12 @@ def mends(document: Document, within: Range, words: Sequence[str]) -> list[Mend]
     good = [mend for likeness, mend in ranked if best - likeness < _AS_GOOD]
     # A longer stretch that holds another says the same thing twice.
     return [m for m in good if not any(_holds(m.range, o.range) for o in good if o is not m)]
+
+
+def _both_or_neither(wanted: Sequence[str], said: Sequence[str]) -> bool:
+    """Whether both begin with an article or an owner: "my brother" mends "my sister", and not her
+    alone."""
+    return (wanted[0] in DETERMINERS) == (said[0] in DETERMINERS)
 
 
 _SURELY = 100.0

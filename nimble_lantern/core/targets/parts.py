@@ -548,7 +548,7 @@ def _those() -> That:
 @rule("context", "(that | the) last bit [[that] i (said | wrote)]", heard=False)
 @rule(
     "context",
-    "(this | that) (one | word | phrase)",
+    "(this | that) (one | word | phrase | name)",
     "(those | these) [(two | three)] (words | ones)",
 )
 @rule("context", "(all | both) of (them | these | those)", "the lot of them", "them (all | both)")

@@ -78,6 +78,19 @@ class Decided(DeskCase):
         entry, _ = self.heard("co bag", "go back", 2.0, doubt)
         self.assertIs(entry.read_as, ReadAs.UNCLEAR)
 
+    def test_one_that_the_model_read_itself_must_be_nearly_as_likely(self) -> None:
+        said = "slap the old boat | slant the old boat"
+        for score, fit, done in ((-0.4, -0.1, True), (-0.4, -0.5, False), (-0.1, -0.1, False)):
+            first, second = from_line(said, source="model").hypotheses
+            made = replace(
+                from_line(said, source="model"),
+                hypotheses=(replace(first, score=score), second),
+                guesses=((second.said, fit),),
+            )
+            entry = advance(self.desk(PAGE).sitting, Heard(made)).entry
+            assert entry is not None
+            self.assertIs(entry.read_as is ReadAs.COMMAND, done, (score, fit))
+
     def test_a_guess_that_is_no_command_any_more_is_none(self) -> None:
         page = "Nothing of it stands here."
         entry, _ = self.heard("delete the old bolt", "delete the old boat", 1.0, page=page)

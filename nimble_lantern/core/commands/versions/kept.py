@@ -126,8 +126,8 @@ def _versions_are_shown(sitting: Sitting, parse: Parse) -> bool:
     "(keep | save | store | remember) what i have [got] [(now | so far | here)] as [the] [version]"
     " {text:words}",
     "this is [the] {text:draft_name} (remember | keep | save) it",
-    "(keep | leave | save) (this | it | that) [just] as it (is | stands) [now] and (call | name) it"
-    " {text:words}",
+    "(keep | leave | save) (this | it | that) [just] as it (is | stands) [now] [and]"
+    " (call | name) it {text:words}",
     "(save | keep | store | remember | mark) how (it | this | everything) (is | stands | looks)"
     " [now] (as | and call it) {text:words}",
     *frames.called("version"),

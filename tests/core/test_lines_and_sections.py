@@ -1,0 +1,210 @@
+"""Lines that breaks part, sections that are told by their headings, and what was just said."""
+
+from __future__ import annotations
+
+import unittest
+
+from nimble_lantern.core.document import broken
+from nimble_lantern.core.document.model import Block, Document, Position, Range
+from tests.core.test_at_work import AtWork
+
+LETTER = (
+    "Rhona Fell\\\n3 Mill Street\\\nTollcross\\\nTelephone 204 118\n\nDear Mr Pole,\n\nThank you"
+    " for the flour. It came on Friday."
+)
+DIARY = (
+    "# Monday\n\nRain all day. Peter came at ten. We had soup.\n\n# Tuesday\n\nThe nurse was late."
+    " She said the pressure is 130 over 85, which is better. I wrote to Bea.\n\n# Wednesday\n\n"
+    "Sun at last! Peter phoned."
+)
+QUIZ = (
+    "Twelve questions.\n\n1. What is the longest river in Wales?\n2. Which king burnt the cakes?\n"
+    "3. Who painted the Hay Wain?\n\n| Team | One | Two |\n|---|---|---|\n| Owls | 8 | 7 |\n"
+    "| Larks | 9 | 5 |\n\nWinners get the pie."
+)
+SAID = "she bought the flower for my sister full stop"
+
+
+class Broken(unittest.TestCase):
+    DOCUMENT = Document((Block("one\ntwo\nthree"), Block("four")))
+
+    def at(self, b: int, start: int, end: int) -> Range:
+        return Range(Position(b, start), Position(b, end))
+
+    def test_lines_of_a_block(self) -> None:
+        lines = [self.at(0, 0, 3), self.at(0, 4, 7), self.at(0, 8, 13)]
+        self.assertEqual(broken.lines(self.DOCUMENT, 0), lines)
+        self.assertEqual(broken.within(self.DOCUMENT, self.at(0, 2, 13)), lines[1:])
+        self.assertEqual(broken.around(self.DOCUMENT, self.at(0, 5, 9)), self.at(0, 4, 13))
+
+    def test_whole_lines_and_not_all_of_them(self) -> None:
+        for start, end, whole in ((0, 3, True), (4, 13, True), (4, 6, False), (0, 13, False)):
+            self.assertEqual(broken.parted(self.DOCUMENT, self.at(0, start, end)), whole)
+        self.assertFalse(broken.parted(self.DOCUMENT, self.at(1, 0, 4)))
+
+    def test_their_break_goes_with_them(self) -> None:
+        for start, end, to in ((0, 3, (0, 4)), (4, 7, (4, 8)), (8, 13, (7, 13))):
+            found = broken.with_break(self.DOCUMENT, self.at(0, start, end))
+            self.assertEqual(found, self.at(0, *to))
+
+
+class Lines(AtWork):
+    def test_one_that_goes_leaves_none_empty(self) -> None:
+        self.has(LETTER, "delete the second line", "Rhona Fell\\\nTollcross\\")
+        self.has(LETTER, "delete the telephone line", "Tollcross\n\nDear")
+        self.has(LETTER, "delete lines two and three", "Rhona Fell\\\nTelephone 204 118")
+        self.has(LETTER, "delete tollcross", "3 Mill Street\\\nTelephone")
+        self.has(LETTER, "cut line two / undo", LETTER)
+
+    def test_the_one_that_is_written_stays_to_be_written_on(self) -> None:
+        self.has("", "tea new line cakes / delete cakes / buns", "Tea\\\nBuns")
+
+    def test_they_are_moved_and_copied_whole(self) -> None:
+        self.has(LETTER, "move tollcross above three mill street", "Fell\\\nTollcross\\\n3 Mill")
+        self.has(LETTER, "move the first line below line three", "Tollcross\\\nRhona Fell\\\nTel")
+        self.has(LETTER, "move line four up", "Street\\\nTelephone 204 118\\\nTollcross\n")
+        self.has(LETTER, "move line two down two", "Telephone 204 118\\\n3 Mill Street\n\nDear")
+        self.has(LETTER, "swap lines two and three", "Fell\\\nTollcross\\\n3 Mill Street\\\nTel")
+        self.has(LETTER, "copy line two below line three", "Tollcross\\\n3 Mill Street\\\nTeleph")
+        self.has(LETTER, "repeat the third line", "Tollcross\\\nTollcross\\\nTelephone")
+        self.has(LETTER, "move the telephone line to the end", "on Friday.\n\nTelephone 204 118")
+
+    def test_others_are_written_beside_them(self) -> None:
+        self.has(LETTER, "put flat two above three mill street", "Fell\\\nFlat 2\\\n3 Mill")
+        self.has(LETTER, "write valley end under tollcross", "Tollcross\\\nValley end\\\nTele")
+        self.has(LETTER, "between lines one and two put the old mill", "Fell\\\nThe old mill\\\n3")
+        self.has(
+            LETTER, "put a line after tollcross saying valley end", "Tollcross\\\nValley end\\"
+        )
+        self.has(LETTER, "add a comma after line two", "3 Mill Street,\\\nTollcross")
+        self.has(LETTER, "leave a blank line after tollcross", "Tollcross\\\n\\\nTelephone")
+
+    def test_a_break_behind_words_stays_behind_their_mark(self) -> None:
+        self.has("We sang, and danced.", "put a new line after sang", "We sang,\\\nand danced.")
+
+    def test_they_become_blocks_where_they_are_to_look_so(self) -> None:
+        self.has(LETTER, "make each line a paragraph", "Rhona Fell\n\n3 Mill Street\n\nTollcross")
+        self.has(LETTER, "make the first line a heading", "# Rhona Fell\n\n3 Mill Street\\\nToll")
+        self.has(
+            LETTER, "make lines two and three a list", "Fell\n\n- 3 Mill Street\n- Tollcross\n"
+        )
+        self.refused("One line.", "make each line a paragraph")
+
+    def test_words_that_are_moved_within_one_stay_in_it(self) -> None:
+        self.has(LETTER, "move mill before three", "Fell\\\nMill 3 Street\\\nTollcross")
+
+
+class Sections(AtWork):
+    def test_their_parts(self) -> None:
+        self.has(DIARY, "bold the last sentence of monday", "**We had soup.**")
+        self.has(DIARY, "delete the first sentence of wednesday", "# Wednesday\n\nPeter phoned.")
+        self.has(DIARY, "delete everything on wednesday", "I wrote to Bea.\n\n# Wednesday")
+        self.has(DIARY, "clear tuesday but keep the heading", "# Tuesday\n\n# Wednesday")
+        self.has(DIARY, "at the end of monday put good night", "We had soup. Good night\n\n# Tue")
+        self.has(DIARY, "put good night at the end of monday", "We had soup. Good night\n\n# Tue")
+        self.has("# To buy\n\n- tea\n- jam\n\nSoon.", "at the end of to buy put rice", "Soon. ")
+
+    def test_sentences_are_no_part_of_a_heading(self) -> None:
+        moved = "move the first sentence of tuesday to the end of monday"
+        self.has(
+            DIARY, moved, "# Monday\n\nRain all day. Peter came at ten. We had soup. The nurse"
+        )
+        self.has(DIARY, "move the last sentence under monday", "# Monday\n\nPeter phoned.\n\nRain")
+        self.has(DIARY, "copy the first sentence to the end of wednesday", "phoned. Rain all day.")
+        self.refused(DIARY, "monday and tuesday together please")
+
+    def test_they_are_read_and_counted(self) -> None:
+        desk = self.desk(DIARY)
+        self.assertIn("Rain all day", desk.hears("read monday").summary)
+        self.assertIn("10 words", desk.hears("count the words in monday").summary)
+
+    def test_what_names_none_is_written(self) -> None:
+        self.stays(DIARY, "read friday", "at the end of june put the boats away")
+        self.stays(DIARY, "empty the bucket on tuesday", "the last sentence of the play was long")
+
+    def test_a_heading_and_what_is_below_it_in_one_breath(self) -> None:
+        said = "new heading thursday and under it write nothing much today"
+        self.has(DIARY, said, "phoned.\n\n# Thursday\n\nNothing much today")
+        self.has(DIARY, "add a heading called arts and crafts", "# Arts and crafts")
+
+
+class LeftOut(AtWork):
+    def test_where_words_are_not_replaced(self) -> None:
+        for said in (
+            "change peter to pete everywhere except on monday",
+            "everywhere it says peter put pete except the first",
+            "replace peter with pete everywhere except in the first paragraph",
+        ):
+            self.has(DIARY, said, "Peter came at ten", "Pete phoned")
+
+    def test_what_is_not_understood_of_it_is_told(self) -> None:
+        self.refused(DIARY, "change peter to pete everywhere except when he phones")
+
+
+class Questions(AtWork):
+    def test_another_one(self) -> None:
+        self.has(QUIZ, "add a question who wrote emma", "Wain?\n4. Who wrote Emma?")
+        self.has(QUIZ, "question four who wrote emma", "Wain?\n4. Who wrote Emma?")
+        self.has(QUIZ, "put a question between one and two who wrote emma", "Wales?\n2. Who wrote")
+        self.stays(QUIZ, "question nine is too hard", "another question is who pays")
+        self.stays("1. Beat the eggs.", "add a question for the board")
+
+    def test_rows_by_what_the_first_column_holds(self) -> None:
+        self.has(QUIZ, "add a team ravens four and six", "| Larks | 9 | 5 |\n| Ravens | 4 | 6 |")
+        self.has(QUIZ, "another team called the ravens", "| Ravens |  |  |")
+        self.has(QUIZ, "duplicate the owls", "| Owls | 8 | 7 |\n| Owls | 8 | 7 |")
+        self.stays(QUIZ, "another team won it last year")
+
+    def test_room_after_each(self) -> None:
+        self.has(QUIZ, "put a blank line after every question", "Wales?<br>\n2. Which king burnt")
+
+
+class Values(AtWork):
+    def test_the_number_that_is_said_of_a_thing(self) -> None:
+        said = "change the pressure to one hundred and twenty over eighty"
+        self.has(DIARY, said, "She said the pressure is 120 over 80, which")
+        self.has(DIARY, "change the nurse to two nurses", "Two nurses was late.")
+
+    def test_two_things_without_their_commas(self) -> None:
+        there = "Bring the basket, and the cat."
+        self.has(there, "swap the basket and the cat", "Bring the cat, and the basket.")
+
+
+class JustSaid(AtWork):
+    def test_all_of_it_once_more(self) -> None:
+        for lead in ("no", "sorry", "scrap that", "i'll say it again", "no i said"):
+            self.has("", f"{SAID} / {lead} she bought the flour for my sister", "the flour for my")
+            self.has(
+                "", f"{SAID} / {lead} she bought flour for my brother full stop", "t flour for"
+            )
+        self.has("", f"{SAID} / no she never came", "sister. No she never came")
+
+    def test_whose_brother(self) -> None:
+        for said in ("no my brother", "sorry brother", "make that brother", "brother i mean"):
+            self.has("", f"{SAID} / {said}", "She bought the flower for my brother.")
+        self.has("", f"{SAID} / for my brother", "sister. For my brother")
+
+    def test_how_it_is_spelled(self) -> None:
+        for said in ("no flour with a u", "that should be flour as in bread"):
+            self.has("", f"{SAID} / {said}", "She bought the flour for my sister.")
+
+    def test_its_marks_and_its_last_bit(self) -> None:
+        there = "One. Two. "
+        self.has(there, f"{SAID} / take the full stop off again", "for my sister")
+        self.has(there, f"{SAID} / with an exclamation mark", "for my sister!")
+        self.has(there, f"{SAID} / add and my brother", "for my sister and my brother.")
+        self.has(
+            there, f"{SAID} / make the last bit bold", "**She bought the flower for my sister.**"
+        )
+        self.has(
+            there, f"{SAID} / that belongs at the start", "She bought the flower for my sister. O"
+        )
+
+    def test_a_word_of_courtesy_that_stands_there(self) -> None:
+        said = "please send the flower to my sister full stop"
+        self.has("", f"{said} / delete please", "Send the flower to my sister.")
+        self.has("", f"{said} / delete the please", "Send the flower to my sister.")
+        self.has("", f"{said} / put kindly instead of please", "Kindly send the flower")
+        self.has("", f"{said} / kindly instead of please", "Kindly send the flower")
+        self.has("", f"{said} / put a comma after please", "Please, send the flower")
+        self.has("", f"{said} / bold please", "**Please send the flower to my sister.**")
