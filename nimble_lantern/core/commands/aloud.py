@@ -549,7 +549,7 @@ CATALOGUE.table("until_now", {"(so far | by now | until now | now | here)": True
     "(count | tell me the number of) [the | my] (words | lines)",
     "tell me how long (it | this | that) is",
     "how many (words | lines) (are there | do i have | does it have) [<until_now>]",
-    "how many (words | lines) (is | are | does) (this | it | that | these | the letter) [have]"
+    "how many (words | lines) (is | are | does) (this | it | these | the letter) [have]"
     " [<until_now>]",
     "how many (words | lines) [(are there | are | do i have)] in (it | this | all | total)",
     "how many (words | lines) (are there | are | do i have) in <paper> [<until_now>]",

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from nimble_lantern.core.commands import aloud
 from nimble_lantern.core.commands.table_here import here, table_of
 from nimble_lantern.core.commands.when import names_a_part, stands_here
 from nimble_lantern.core.commands.wording import many, quoted
@@ -31,6 +32,18 @@ CATALOGUE.table(
     },
     heard=False,
 )
+
+
+@command(
+    "how (long | many words) is that",
+    "how many words (does that have | are those | are in that)",
+    heard=0,
+    example="how many words is that",
+    group="reading",
+)
+def words_of_it(sitting: Sitting) -> Done:
+    """Count the words of what was just said or done, or of everything."""
+    return aloud.count(sitting, Places(sitting.that) if sitting.that else None)
 
 
 @command(

@@ -6,6 +6,8 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands.breaking import once_inside
 from nimble_lantern.core.commands.joinable import (
+    beside_sentence,
+    halves,
     named_part,
     no_sentences,
     no_table,
@@ -28,7 +30,7 @@ from nimble_lantern.core.composing.moving import paste_at
 from nimble_lantern.core.composing.ordering import in_order, turned_round
 from nimble_lantern.core.composing.placing import keeps_capital
 from nimble_lantern.core.composing.starting import empty_beside, paragraph_at
-from nimble_lantern.core.document import broken, units
+from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import (
     Edit,
     Splice,
@@ -153,6 +155,8 @@ def join(sitting: Sitting, target: Places | None = None, neighbour: int = 0) -> 
     if (lines := _lines_joined(sitting, target)) is not None:
         return lines
     here = sitting.writing_place.block
+    if target is not None and neighbour and (two := beside_sentence(sitting, target, neighbour)):
+        return join_sentences(sitting, two)
     if target is not None and target.first.start.block == target.ranges[-1].end.block:
         # One paragraph is joined to the one before it.
         here, neighbour, target = target.first.start.block, neighbour or -1, None
@@ -422,7 +426,7 @@ def swap(
     if target is not None and target.unit is Unit.LIST:
         return Done(turned_round(sitting, target), "the list is turned round")
     if target is not None:
-        pair = _halves(sitting.document, target)
+        pair = halves(sitting.document, target)
         if pair is None:
             return Refusal("Say which two: “swap the last two words”.")
         first, second = pair
@@ -521,32 +525,6 @@ def _put(sitting: Sitting, at: Range, source: Document, what: Range) -> Sitting:
         return sitting.edited(Edit((step,)))
     bare = sitting.edited(delete(sitting.document, at))
     return paste_at(replace(bare, selection=None), at.start, pieces).sitting
-
-
-def _halves(document: Document, target: Places) -> tuple[Range, Range] | None:
-    if len(target.ranges) == 2:
-        return target.ranges[0], target.ranges[1]
-    if target.unit in (Unit.WORD, Unit.SENTENCE, Unit.CHARACTER):
-        found = list(units.within(document, target.unit.value, target.first))
-    elif target.unit in (Unit.PARAGRAPH, Unit.HEADING, Unit.ITEM, Unit.ROW, Unit.CELL):
-        found = units.blocks(document, target.unit.value, target.first)
-    elif target.unit is Unit.LINE:
-        found = broken.within(document, target.first)
-    else:
-        found = _round_and(document, target.first)
-    return (found[0], found[1]) if len(found) == 2 else None
-
-
-def _round_and(document: Document, r: Range) -> list[Range]:
-    """The words on either side of an "and"."""
-    text = document.text(r)
-    one, link, two = text.partition(" and ")
-    if not link or r.start.block != r.end.block:
-        return []
-    middle = r.start.offset + len(one) + len(link)
-    cut = r.start.offset + len(one.rstrip(","))
-    b = r.start.block
-    return [Range(r.start, Position(b, cut)), Range(Position(b, middle), r.end)]
 
 
 CATALOGUE.table(

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Sequence
+from dataclasses import replace
 
 from nimble_lantern.core.commands.becoming import SAID_OF_IT
 from nimble_lantern.core.commands.by_letters import (
@@ -36,7 +37,7 @@ from nimble_lantern.core.lexicon.manners import BESIDE
 from nimble_lantern.core.lexicon.names import MONTHS
 from nimble_lantern.core.lexicon.sentences import AFTER_MEAN, NEVER_LAST, VERBS
 from nimble_lantern.core.mending.knowing import taught_by
-from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.state import Done, Option, Question, Sitting
 from nimble_lantern.core.targets.alike import Mend, kind_of, mends, of_one_kind
 from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.targets.ones import place_among
@@ -208,6 +209,22 @@ def _plainly_mends(sitting: Sitting, parse: Parse) -> bool:
     if not sitting.that or not said or not kind_of(said) or not last or not last[0].made:
         return False
     return len(mends(sitting.document, sitting.that[0], said)) == 1
+
+
+_SEVERAL = 2
+
+
+def _mends_several(sitting: Sitting, parse: Parse) -> bool:
+    """ "Make it eleven", right after a sentence with two numbers."""
+    said, last = tuple(parse.args.get("text", ())), sitting.trail[-1:]
+    if (
+        len(sitting.that) != 1
+        or not kind_of(said)
+        or not last
+        or last[0].read_as is not ReadAs.TEXT
+    ):
+        return False
+    return len(mends(sitting.document, sitting.that[0], said)) >= _SEVERAL
 
 
 def _mends_behind(sitting: Sitting, parse: Parse) -> bool:
@@ -403,7 +420,7 @@ def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
     Way(f"{_NO} not {{old:words}} [(but | it was | it's)] {{text}}", when=_was_said_alike),
     Way("{text:words} (not | instead of | rather than) {old:words}", when=_just_said_alike),
     Way("not {old:words} [but] {text}", when=_just_said_or_here),
-    Way("{text:words} i (mean | meant)", when=_plainly_mends),
+    Way("{text:words} i (mean | meant | said)", when=_plainly_mends),
     Way("correction {text}", when=_takes_up),
     Way(f"{_NO} [(make it | put | say)] {{text}}", when=of_the_selected_kind),
     Way("(this | that | it) should (be | read | say) {text}", when=_selected),
@@ -414,6 +431,7 @@ def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
         "(it was | that was meant to be | make it | it should have been) {text}",
         when=_plainly_mends,
     ),
+    Way("(make (it | that) | (it | that) should be) {text}", when=_mends_several),
     Way("{text:words} (sorry | actually | rather | no | instead)", when=_plainly_mends),
     Way(
         "(it was | it's | it is | that should be | that is | that's) {text:words} [and] not"
@@ -487,16 +505,16 @@ def meant(
         others = mends(sitting.document, beside, text)
         if len(others) == 1:
             return mended(sitting, others[0].range, others[0].words)
-        return _unlike(text, bool(others))
+        return _which(sitting, text, others)
     if 2 < len(text) < len(said) and _again(sitting, last, text):
         # Less than all of it: "that should be my friend gus and i".
         if (part := part_said_again(sitting, last, text)) is not None:
             return mended(sitting, part, text)
         if len(text) * 2 <= len(said):
-            return _unlike(text, bool(found))
+            return _which(sitting, text, found)
     if _again(sitting, last, text) and len(text) > 2 or len(said) <= 2:
         return mended(sitting, without_stop(sitting.document, last, text), text)
-    return _unlike(text, bool(found))
+    return _which(sitting, text, found)
 
 
 def _of_other_kinds(text: Sequence[str], said: Sequence[str]) -> bool:
@@ -505,11 +523,19 @@ def _of_other_kinds(text: Sequence[str], said: Sequence[str]) -> bool:
     return all(kinds) and kinds[0] != kinds[1] and not of_one_kind(text, said)
 
 
-def _unlike(text: tuple[str, ...], some: bool) -> Refusal:
-    what = f"“{' '.join(text)}” could put right more than one thing."
-    if not some:
+def _which(sitting: Sitting, text: tuple[str, ...], found: Sequence[Mend]) -> Done | Refusal:
+    """Asks which of several things is to be put right; there may be none."""
+    if len(found) < _SEVERAL:
         what = f"Nothing that was just said is like “{' '.join(text)}”."
-    return Refusal(what, "", "Say which: “change ... to ...”.")
+        return Refusal(what, "", "Say which: “change ... to ...”.")
+    options = (
+        Option(
+            quoted(sitting.document.text(m.range)), (("target", Places((m.range,))),), (m.range,)
+        )
+        for m in found
+    )
+    question = Question("replacing.replace_with", {"text": text}, tuple(options))
+    return Done(replace(sitting, question=question), f"“{' '.join(text)}” for which? Say a number")
 
 
 @command(

@@ -8,7 +8,7 @@ from nimble_lantern.core.composing.closing import goes_on_behind
 from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, command, rule
+from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, rule
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.rewriting import drop_last_mark
 from nimble_lantern.core.state import Done, Sitting
@@ -144,17 +144,23 @@ def mark_after(sitting: Sitting, sign: str, old: str, target: Places) -> Done | 
     return _put(sitting, Position(b, at), sign)
 
 
+CATALOGUE.table("there", {"(there | here)": True}, heard=False)
+
+
 @command(
     Way("without {sign:closing_mark}", when=_mark_there),
     Way("no {sign:closing_mark}", when=_a_mark_there),
+    Way("no {sign:closing_mark} {there}", when=_a_mark_there),
     heard=0,
     example="no exclamation mark",
     group="repair",
     in_text=True,
 )
-def no_mark(sitting: Sitting, sign: str) -> Done | Refusal:
+def no_mark(sitting: Sitting, sign: str, there: bool = False) -> Done | Refusal:
     """Take away the mark that was just written, by its name; or let another stand there."""
     last = _last_mark(sitting)
+    if there and _there(sitting) != sign:
+        return Refusal(f"There is no {quoted(sign)} there.")
     if last is not None and sitting.document.text(last) != sign:
         return _put(sitting, last.start, sign)
     return drop_last_mark(sitting)

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import command
+from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Sitting, Turned, TurnOver
 
 
@@ -59,11 +59,18 @@ def anyway(sitting: Sitting) -> TurnOver | Refusal:
     return TurnOver(Turned.ANYWAY)
 
 
+def _was_offered(sitting: Sitting, parse: Parse) -> bool:
+    """ "Do that", of a text that may have been meant for the desk; of any other it is none."""
+    last, asked = sitting.trail[-1:], sitting.question
+    told = bool(last) and last[0].summary.endswith("“that was a command”")
+    return told or asked is not None and asked.beside
+
+
 @command(
     "that was a command",
     "(that was | it was) not text",
     "(i meant that as | take that as | read that as) a command",
-    "(do | obey) that [instead]",
+    Way("(do | obey) that [instead]", when=_was_offered),
     "(that | it) was (a command | for the desk)",
     "(that | it) was meant (as a command | for the desk)",
     "i (meant | wanted) (that | it) as a command",

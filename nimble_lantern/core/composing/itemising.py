@@ -22,6 +22,8 @@ def as_items(
     meant or a paragraph is parted, and lines where it has some.  Without a target, what is here."""
     if target is not None and (parted or target.unit is Unit.SENTENCE):
         return at_its_sentences(sitting, target)
+    if target is not None and target.unit is None and _whole_sentences(sitting, target):
+        return apart(sitting, target)  # "make that a list", of the last sentence
     if target is not None and target.unit is Unit.LINE:
         after, made = at_its_lines(sitting, target)
         plain = [r for r in made.ranges if not units.is_a_heading(after.document, r)]
@@ -32,6 +34,18 @@ def as_items(
     if lines is None:
         return sitting, target
     return _at_its_lines(sitting, lines) or _at_its_breaths(sitting, lines) or (sitting, target)
+
+
+def _whole_sentences(sitting: Sitting, target: Places) -> bool:
+    """Whether a target is sentences of a paragraph, and less than that."""
+    r = target.first
+    own = units.in_block(sitting.document, r.start.block, "sentence")
+    whole = r.start in {s.start for s in own} and r.end in {s.end for s in own}
+    return (
+        whole
+        and len(target.ranges) == 1
+        and r != units.block_range(sitting.document, r.start.block)
+    )
 
 
 def at_its_lines(sitting: Sitting, target: Places) -> tuple[Sitting, Places]:

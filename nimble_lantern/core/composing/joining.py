@@ -8,6 +8,8 @@ from nimble_lantern.core.document.edits import Edit, Join, Splice
 from nimble_lantern.core.document.model import Block, Kind, Piece
 from nimble_lantern.core.state import Sitting
 
+_ENDS = (".", "!", "?")
+
 
 def stays_apart(blocks: Sequence[Block]) -> str:
     """Why blocks are not made one: cells are in them, or other things stand between paragraphs."""
@@ -21,6 +23,8 @@ def stays_apart(blocks: Sequence[Block]) -> str:
     headings = sum(block.kind is Kind.HEADING for block in blocks)
     if 1 < headings < len(blocks):
         return "Each of these headings has its own text."
+    if headings and blocks[-1].kind is not Kind.HEADING and blocks[-1].text.rstrip()[-1:] in _ENDS:
+        return "A heading stands there, and a sentence is no part of it."
     return ""
 
 

@@ -330,7 +330,11 @@ def fits(sitting: Sitting, parse: Parse) -> bool:
 def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool) -> Verdict:
     """A parse with its targets looked up."""
     args: dict[str, Any] = {}
-    for slot, value in _without_it(parse).items():
+    values = _without_it(parse)
+    of_it = sitting.selection is None and any(isinstance(v, That) for v in values.values())
+    for slot, value in values.items():
+        if of_it and isinstance(value, Units):
+            value = _beside_it(sitting, value)
         if _too_much(parse, value):
             return Verdict(Judged.REFUSED, parse, parse.args, _ALL_OF_THEM, slot)
         if is_target(value):
@@ -367,6 +371,22 @@ def _resolved(sitting: Sitting, parse: Parse, known: dict[Any, Any], near: bool)
         else:
             args[slot] = value
     return Verdict(Judged.COMMAND, parse, args)
+
+
+def _beside_it(sitting: Sitting, value: Units) -> Units | Beside:
+    """ "Swap that with the sentence before": the one before that, and not before the caret, which
+    would be that itself."""
+    told = value.order in (Order.PREVIOUS, Order.NEXT, Order.LAST) and value.of is None
+    if not told or value.unit not in (Unit.SENTENCE, Unit.PARAGRAPH, Unit.ITEM, Unit.LINE):
+        return value
+    if value.order is Order.LAST:
+        found = resolve(value, sitting)
+        itself = isinstance(found, Places) and any(
+            r.start < found.first.end and found.first.start < r.end for r in sitting.that
+        )
+        if not itself:
+            return value
+    return Beside(value.unit, That(), value.order is Order.NEXT, count=value.count)
 
 
 def _named(sitting: Sitting, value: Named) -> str | Refusal:

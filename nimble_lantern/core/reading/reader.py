@@ -116,8 +116,8 @@ def _judged(sitting: Sitting, words: tuple[str, ...], whole: bool, forced: bool)
                 continue
             if _stands_with(sitting, found.parse, words[-fewer:]):
                 continue
-            if plain.words[-1] in _BESIDE and exact(sitting.document, words[-fewer:]):
-                continue  # "a comma after please"
+            if _put_beside(found.parse, plain.words) and exact(sitting.document, words[-fewer:]):
+                continue
             if same.kind is Judged.COMMAND and _swallowed(sitting, found, same, fewer):
                 return same
         return found
@@ -279,8 +279,10 @@ def _courteously(sitting: Sitting, words: tuple[str, ...], found: Verdict) -> Ve
         return None
     if not found.parse or PLEASE not in found.parse.args.values():
         return None
-    if words[-2] in NEVER_BARE | _BESIDE or _takes_that_word_away(sitting, found):
-        return None  # "a comma after please", "delete please", where that was just said
+    if words[-2] in NEVER_BARE or _put_beside(found.parse, words[:-1]):
+        return None
+    if _takes_that_word_away(sitting, found):
+        return None
     of_it = exactly(sitting, (*words[:-1], "that"), whole=True)
     return of_it if of_it.kind is Judged.COMMAND else None
 
@@ -349,6 +351,13 @@ def _stands_with(sitting: Sitting, parse: Parse | None, last: tuple[str, ...]) -
 
 
 _COURTEOUS = frozenset("please thanks thank now".split())
+
+
+def _put_beside(parse: Parse | None, words: tuple[str, ...]) -> bool:
+    """ "Put a comma after please", where that stands; "select the one before please" is polite."""
+    return words[-1] in _BESIDE and parse is not None and writes_words(parse)
+
+
 _BESIDE = frozenset("after before behind".split())
 
 
