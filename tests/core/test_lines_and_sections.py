@@ -208,3 +208,68 @@ class JustSaid(AtWork):
         self.has("", f"{said} / kindly instead of please", "Kindly send the flower")
         self.has("", f"{said} / put a comma after please", "Please, send the flower")
         self.has("", f"{said} / bold please", "**Please send the flower to my sister.**")
+
+    def test_one_of_two_things_is_asked_about(self) -> None:
+        said = "we will come on friday at ten with two cakes full stop"
+        self.has("", f"{said} / make it eleven / one", "on Friday at 11 with two cakes.")
+        self.has("", f"{said} / i meant three / two", "at 10 with three cakes.")
+        self.has("", f"{said} / saturday i said", "We will come on Saturday at 10")
+
+    def test_what_stands_beside_it(self) -> None:
+        there = "We sing. We dance. "
+        self.has(
+            there, "we eat full stop / swap that with the sentence before", "We eat. We dance."
+        )
+        self.has(there, "we eat full stop / join that to the one before / one", "dance and we eat.")
+        self.has(f"# Songs\n\n{there}", "we eat full stop / make it a list", "dance.\n\n- We eat.")
+        self.refused("# Songs\n\nWe sing.", "join the paragraph to the one before")
+
+    def test_no_mark_and_no_new_paragraph(self) -> None:
+        self.has("", "we sang full stop / no comma there", "We sang.")
+        said = "dear ida comma new paragraph thank you"
+        for regretted in ("no new paragraph", "not a new paragraph", "take out the new paragraph"):
+            self.has("", f"{said} / {regretted}", "Dear Ida, Thank you")
+        self.has("", "ida new line tom / no new line / undo", "Ida\\\nTom")
+        self.has("", "ida new line tom / no new line", "Ida Tom")
+        self.stays("", "no new paragraph was added to the law")
+
+    def test_marks_beside_its_words(self) -> None:
+        said = "thank you for the marmalade which came on tuesday"
+        self.has("", f"{said} / comma after marmalade", "marmalade, which came on Tuesday")
+        self.has("", f"{said} / a comma before which", "marmalade, which came on Tuesday")
+        self.has("", f"{said} / thanks instead of thank you", "Thanks for the marmalade which")
+        self.has("", f"{said} / scratch tuesday", "Thank you for the marmalade which came on")
+        self.has(
+            "", f"{said} / undo the last word / undo", "Thank you for the marmalade which came"
+        )
+
+    def test_less_of_it_is_forgotten(self) -> None:
+        said = "dear ida comma new paragraph we sang full stop we danced full stop"
+        self.has("", f"{said} / forget the last sentence", "Dear Ida,\n\nWe sang.")
+        self.has("", "we sang / start that again / we danced", "We danced")
+
+    def test_what_goes_on_is_written(self) -> None:
+        for before, said in (
+            ("chop the garlic", "leave out the garlic if you like"),
+            ("the paint was old", "scratch the paint gently"),
+            ("we thank you all", "thanks not only to ida but to tom"),
+            ("the bus goes at nine or ten", "make it eleven and i will come"),
+            ("add the eggs", "add and stir the eggs well"),
+            ("she likes tea", "coffee instead of tea would be wrong"),
+        ):
+            with self.subTest(said):
+                desk = self.desk("")
+                entries = [desk.hears(words) for words in (f"{before} full stop", said)]
+                self.assertEqual([e.read_as for e in entries], ["text", "text"])
+
+    def test_a_table_is_not_cleared_before_monday(self) -> None:
+        self.refused(QUIZ, "do that again")
+        self.has(f"{QUIZ}\n\nMonday.", "clear the table before monday", "| Owls | 8 | 7 |")
+
+
+class Documents(AtWork):
+    def test_another_for_somebody(self) -> None:
+        desk = self.desk("Thank you.")
+        entry = desk.hears("copy this letter for mrs pole")
+        self.assertIn("for Mrs Pole", entry.summary)
+        self.assertRead("text", desk.hears("make another one of these for wilf"))

@@ -222,7 +222,7 @@ def read_all(sitting: Sitting, named_marks: bool = False) -> Done | Refusal:
 
 
 @command(
-    "read [on] from {target}",
+    "read [it] [on] from {target}",
     "start reading (at | from) {target}",
     heard=1,
     example="read from the second paragraph",

@@ -4,8 +4,10 @@ from __future__ import annotations
 
 import re
 
+from nimble_lantern.core.commands.when import just_dictated
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.itemising import at_its_lines
+from nimble_lantern.core.composing.joining import joined
 from nimble_lantern.core.composing.starting import paragraph_at
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.edits import Edit, Splice, Split
@@ -183,6 +185,49 @@ def lines_apart(sitting: Sitting, target: Places | None = None) -> Done | Refusa
     if after.document is document:
         return Refusal("No line is broken there.", "", "“New paragraph at” a word begins one.")
     return Done(after.about(()), f"{many(len(made.ranges), 'line')}: each is a paragraph now")
+
+
+CATALOGUE.table("broken_off", {"paragraph": False, "line": True}, heard=False)
+
+
+def _just_broken(sitting: Sitting, parse: Parse) -> bool:
+    """ "No new paragraph", right after one was begun, or words that began one."""
+    last = sitting.trail[-1:]
+    said = bool(last) and (just_dictated(sitting) or (last[0].command or "").startswith("writing."))
+    return said and _break_before(sitting, bool(parse.args.get("line"))) is not None
+
+
+def _break_before(sitting: Sitting, line: bool) -> Position | None:
+    """The last break before the writing place: where a paragraph begins, or before a line does."""
+    here = sitting.writing_place
+    if line:
+        at = sitting.document.blocks[here.block].text.rfind("\n", 0, here.offset)
+        return Position(here.block, at) if at >= 0 else None
+    kinds = [block.kind for block in sitting.document.blocks[max(here.block - 1, 0) :][:2]]
+    return Position(here.block, 0) if here.block and kinds == [Kind.PARAGRAPH] * 2 else None
+
+
+@command(
+    "(no | not a | without (a | the) | take out the | undo the | <remove> the | i (don't | do not)"
+    " want a) new {line:broken_off}",
+    heard=0,
+    example="no new paragraph",
+    group="repair",
+    in_text=True,
+    when=_just_broken,
+)
+def no_break(sitting: Sitting, line: bool = False) -> Done | Refusal:
+    """Take back the last paragraph or line that was begun: its words go on with those before."""
+    at = _break_before(sitting, line)
+    if at is None:
+        return Refusal("Nothing was begun anew there.")
+    if not line:
+        after = joined(sitting, at.block - 1, at.block)
+        return Done(after.about(()), "joined to the paragraph before")
+    text = sitting.document.blocks[at.block].text
+    gap = Piece(" " if text[at.offset + 1 :].strip() else "")
+    step = Splice(at.block, at.offset, at.offset + 1, gap)
+    return Done(sitting.edited(Edit((step,))).about(()), "joined to the line before")
 
 
 _THINGS = "(items | entries | points | bullets | bullet points | jobs | things | rows | lines)"

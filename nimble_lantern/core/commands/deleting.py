@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands.shifted import as_an_item
 from nimble_lantern.core.commands.table_here import part_out, rows_covered, table_of, whole_out
-from nimble_lantern.core.commands.when import is_found
+from nimble_lantern.core.commands.when import in_what_was_dictated, is_found, just_dictated
 from nimble_lantern.core.commands.wording import many, named, near, quoted, words_in
 from nimble_lantern.core.composing.moving import WHOLE
 from nimble_lantern.core.composing.removing import remove, with_its_pair
@@ -17,13 +17,16 @@ from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import PREPOSITIONS
 from nimble_lantern.core.state import Done, Option, Question, Sitting
+from nimble_lantern.core.targets.alike import kind_of
 from nimble_lantern.core.targets.letter import to_write_in
 from nimble_lantern.core.targets.model import (
+    Beside,
     Beyond,
     Except,
     One,
     Order,
     Places,
+    Sign,
     That,
     Unit,
     Units,
@@ -118,6 +121,16 @@ def _as_it_stands(sitting: Sitting, parse: Parse) -> bool:
     )
 
 
+def _a_mark_of_it(sitting: Sitting, parse: Parse) -> bool:
+    """ "Undo the comma", of what was just dictated; and its last word."""
+    target = parse.args.get("target")
+    last = isinstance(target, Units) and target.order is Order.LAST and target.unit is Unit.WORD
+    if not just_dictated(sitting) or not (last or isinstance(target, Sign)):
+        return False
+    found = resolve(target, sitting)
+    return isinstance(found, Places) and not found.ask
+
+
 def _says_how(sitting: Sitting, parse: Parse) -> bool:
     """ "Without perfectly", where it stands; "without really knowing" goes on."""
     target = parse.args["target"]
@@ -145,10 +158,19 @@ def _no_grid(sitting: Sitting, parse: Parse) -> bool:
     """Rows and columns of a table go as such, and not only with their words; what is kept of one
     part is told of that part: "all but the first sentence of the notes"."""
     target = parse.args.get("target")
+    if isinstance(target, Beside) and target.unit in _OF_THE_HOUSE and _a_time(target.goal):
+        return False  # "clear the table before monday"
     part = target.part if isinstance(target, Except) else None
     kept = isinstance(part, Units) and part.of is not None
     kept = kept or apart_by_a_stop(sitting.document, target)
     return not of_a_grid(target) and not kept
+
+
+_OF_THE_HOUSE = (Unit.TABLE, Unit.LIST, Unit.ITEM, Unit.LINE)
+
+
+def _a_time(goal: object) -> bool:
+    return isinstance(goal, Words) and kind_of(goal.words) in ("day", "hour", "month", "clock")
 
 
 def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
@@ -180,10 +202,15 @@ def _on_a_list(sitting: Sitting, parse: Parse) -> bool:
     ),
     Way("without {target}", when=_says_how),
     Way("leave off {target}", when=_out),
+    Way(
+        "(scratch | strike | wipe out | wipe | undo) {target}",
+        when=in_what_was_dictated,
+    ),
+    Way("undo {target}", when=_a_mark_of_it),
     Way("{target} (is not | isn't) (needed | wanted)", when=_says_how),
     Way("(cut | end | stop | finish | break off) {target:cut_short}", when=_in_a_part),
     Way("{target} [please] (delete | remove | erase) [it | them]", when=_plainly_named),
-    Way("(i would | i'd) rather not have {target}", when=_of_prose),
+    *each(_of_prose, "(i would | i'd) rather not have {target}", "forget {target}"),
     *each(
         _no_object,
         "(we | i) (do not | don't) (need | want | like) {target}"

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from nimble_lantern.core.commands.when import beside_a_line, names_a_block
+from nimble_lantern.core.commands.when import begins_a_line, beside_a_line, names_a_block
 from nimble_lantern.core.commands.wording import many, named
 from nimble_lantern.core.composing.emptying import (
     Empty,
@@ -22,7 +22,7 @@ from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Parse, Way, command
 from nimble_lantern.core.state import Done, Sitting
-from nimble_lantern.core.targets.model import OfLetter, Places
+from nimble_lantern.core.targets.model import OfLetter, Places, That
 from nimble_lantern.core.targets.resolve import resolve
 
 _PUT = "(put | add | insert | make | leave | have | i want | i'd like)"
@@ -41,6 +41,8 @@ def _left_empty(sitting: Sitting, index: int, number: int) -> Sitting:
 
 def _a_line(sitting: Sitting, parse: Parse) -> bool:
     """A part, or words that a line of the text begins with, and no cell of a table."""
+    if isinstance(parse.args["target"], That):
+        return any(begins_a_line(sitting, r) for r in sitting.that[:1])
     if not beside_a_line(sitting, parse):
         return False
     found = resolve(parse.args["target"], sitting)

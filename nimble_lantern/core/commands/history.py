@@ -561,7 +561,7 @@ def redo_everything(sitting: Sitting) -> Done | Refusal:
     " | what was said last)",
     "forget (that | i said that | about that) [last] [bit | part]",
     "(scrap | scratch | strike) (that | it | this)",
-    "forget [the | that] last (bit | part | thing | sentence)",
+    "forget [the | that] last (bit | part | thing)",
     Way("(oh | no | oh no) not that [please]", when=_just_written),
     *each(
         _just_written,
@@ -571,6 +571,11 @@ def redo_everything(sitting: Sitting) -> Done | Refusal:
         " | start (that | it) [all] (again | over) | start (again | over))",
     ),
     Way("(remove | delete | take out) (that | it) again", when=_just_written),
+    Way(
+        "(clear | wipe | bin | scrap | scratch | drop) ([all] of that | all that | that lot)",
+        when=_just_written,
+    ),
+    Way("((bin | wipe | clear) that | (start | try) that again)", when=_just_written),
     example="scratch that",
     group="repair",
     walks=True,

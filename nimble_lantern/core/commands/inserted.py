@@ -5,6 +5,7 @@ from __future__ import annotations
 from nimble_lantern.core.commands.instead import a_look
 from nimble_lantern.core.commands.sharing import fill_a_row
 from nimble_lantern.core.commands.table_here import two_headings, two_rows
+from nimble_lantern.core.commands.when import in_what_was_dictated
 from nimble_lantern.core.composing.replacing import STOPS, bare_mark
 from nimble_lantern.core.document.model import Kind
 from nimble_lantern.core.document.units import block_range
@@ -269,6 +270,7 @@ def a_mark_here(sitting: Sitting, parse: Parse) -> bool:
     target = parse.args.get("target")
     named = target.words if isinstance(target, Words) else ()
     just_said = bool(named) and tuple(normal(before.lower().split()))[-len(named) :] == named
+    just_said = just_said or in_what_was_dictated(sitting, parse)
     return (stopped or revising or just_said) and a_mark(sitting, parse)
 
 

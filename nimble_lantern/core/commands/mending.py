@@ -30,7 +30,13 @@ from nimble_lantern.core.document.model import Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
 from nimble_lantern.core.kinds import ReadAs
-from nimble_lantern.core.lexicon.closed import DETERMINERS, HEARD_ALIKE, LITTLE, SUBJECT_PRONOUNS
+from nimble_lantern.core.lexicon.closed import (
+    AUXILIARIES,
+    DETERMINERS,
+    HEARD_ALIKE,
+    LITTLE,
+    SUBJECT_PRONOUNS,
+)
 from nimble_lantern.core.lexicon.desk import PARTS, PLAIN_VERBS, TRADE_NOUNS, TRADE_VERBS
 from nimble_lantern.core.lexicon.figures import MONEY
 from nimble_lantern.core.lexicon.manners import BESIDE
@@ -292,12 +298,16 @@ def _just_said_alike(sitting: Sitting, parse: Parse) -> bool:
     if len(old) == len(new) > 1 and set(old) & set(new) and old != new:
         # "Is ill not was ill", where he was.
         return len(places(sitting.document, old, sitting.that[0])) == 1
+    there = len(places(sitting.document, old, sitting.that[0])) == 1
+    if there and len(old) > 1 and len(new) <= _FEW_NEW and not set(new) & _OF_A_CLAUSE:
+        return True  # "thanks not thank you"
     if set(new) & (VERBS | SUBJECT_PRONOUNS) or len(old) != len(new) or len(old) > 3:
         # "We can not pay" is a sentence.
         return False
     return bool(places(sitting.document, old, sitting.that[0]))
 
 
+_OF_A_CLAUSE, _FEW_NEW = SUBJECT_PRONOUNS | AUXILIARIES, 3
 _JOINING = tuple((word,) for word in "and but or so then no oh wait sorry actually".split())
 """They go on with a request, or regret one: "but not the title", "no not friday"."""
 
@@ -373,7 +383,7 @@ CATALOGUE.table(
     "whole_again",
     {
         f"({_NO} | (scrap | scratch) that | [no] i said | try again | [no] i meant |"
-        " (i'll | i will | let me) (say | try) (it | that) again | or rather | [no] it's)": True
+        " (i'll | i will | let me) (say | try) (it | that) again | or rather)": True
     },
     heard=False,
 )
@@ -466,8 +476,11 @@ def meant(
     hint: tuple[str, ...] = (),
     without: bool = False,
     again: bool = False,
+    target: Places | None = None,
 ) -> Done | Refusal:
     """Put right what you just said: the word that is like the new one, or all of it said again."""
+    if target is not None:
+        return mended(sitting, target.first, text)
     if (r := spelled_there(sitting, text)) is not None:
         if sitting.document.text(r).lower() == as_word(text)[0]:
             return Done(sitting, f"{quoted(sitting.document.text(r))} is spelled so")
@@ -534,7 +547,7 @@ def _which(sitting: Sitting, text: tuple[str, ...], found: Sequence[Mend]) -> Do
         )
         for m in found
     )
-    question = Question("replacing.replace_with", {"text": text}, tuple(options))
+    question = Question("mending.meant", {"text": text}, tuple(options))
     return Done(replace(sitting, question=question), f"“{' '.join(text)}” for which? Say a number")
 
 

@@ -260,7 +260,6 @@ def other_document(sitting: Sitting) -> Done | Refusal:
     "(copy | duplicate) (this | the) (document | letter) for {whom:words}",
     "(make [me] | write | start) (another | a new) (one | letter | document) like (this | it) [one]"
     " [for {whom:words}]",
-    "make another [one] of (this | these) for {whom:words}",
     "(another | a new) (letter | document) like this [one] [for {whom:words}]",
     "make a (copy | duplicate) of (this | the) (document | letter)"
     " [(called | named | as | and call it) {text:words}]",

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from nimble_lantern.core.errors import Refusal
-from nimble_lantern.core.grammar.catalogue import Parse, Way, command
+from nimble_lantern.core.grammar.catalogue import command
 from nimble_lantern.core.state import Sitting, Turned, TurnOver
 
 
@@ -59,18 +59,10 @@ def anyway(sitting: Sitting) -> TurnOver | Refusal:
     return TurnOver(Turned.ANYWAY)
 
 
-def _was_offered(sitting: Sitting, parse: Parse) -> bool:
-    """ "Do that", of a text that may have been meant for the desk; of any other it is none."""
-    last, asked = sitting.trail[-1:], sitting.question
-    told = bool(last) and last[0].summary.endswith("“that was a command”")
-    return told or asked is not None and asked.beside
-
-
 @command(
     "that was a command",
     "(that was | it was) not text",
     "(i meant that as | take that as | read that as) a command",
-    Way("(do | obey) that [instead]", when=_was_offered),
     "(that | it) was (a command | for the desk)",
     "(that | it) was meant (as a command | for the desk)",
     "i (meant | wanted) (that | it) as a command",
@@ -85,3 +77,13 @@ def _was_offered(sitting: Sitting, parse: Parse) -> bool:
 def was_command(sitting: Sitting, number: int | None = None) -> TurnOver | Refusal:
     """Do the last utterance, or a numbered one, as a command; its words go out of the text."""
     return _turned(sitting, Turned.COMMAND, number)
+
+
+@command("(do | obey) that [instead]", example="do that instead", group="repair", walks=True)
+def obey_that(sitting: Sitting) -> TurnOver | Refusal:
+    """Do the last utterance as a command, where it may have been meant as one."""
+    last, asked = sitting.trail[-1:], sitting.question
+    told = bool(last) and last[0].summary.endswith("“that was a command”")
+    if not told and (asked is None or not asked.beside):
+        return Refusal("Nothing like a command was just said.", "", "Say what is to be done.")
+    return TurnOver(Turned.COMMAND)

@@ -21,7 +21,7 @@ from nimble_lantern.core.targets.model import (
 )
 from nimble_lantern.core.targets.ones import numbered_alone
 from nimble_lantern.core.targets.resolve import resolve
-from nimble_lantern.core.targets.words import exact
+from nimble_lantern.core.targets.words import exact, places
 
 
 def last_command(sitting: Sitting) -> Command | None:
@@ -135,6 +135,17 @@ def just_dictated(sitting: Sitting) -> bool:
     """Whether the last utterance was written, and stands there: "that" is what it says."""
     last = sitting.trail[-1] if sitting.trail else None
     return last is not None and last.read_as is ReadAs.TEXT and bool(sitting.that)
+
+
+def in_what_was_dictated(sitting: Sitting, parse: Parse) -> bool:
+    """Words that stand once in what was just dictated: "scratch tuesday"; "scratch the paint" may
+    be said of that thing."""
+    target = parse.args.get("target")
+    if not just_dictated(sitting) or not isinstance(target, Words) or len(sitting.that) != 1:
+        return False
+    if as_things(target):
+        return False
+    return len(places(sitting.document, target.words, sitting.that[0])) == 1
 
 
 def after_a_command(sitting: Sitting, parse: Parse) -> bool:

@@ -33,7 +33,7 @@ _A_WORD = 3.5
 """On wordfreq's Zipf scale: what is rarer and stands nowhere is a name, with a capital."""
 _MOST_WORDS = 6
 CATALOGUE.names("entry", lambda sitting: sitting.word_book.written, "a word of the book")
-_BOOK = "([the | my | your] (word book | dictionary | vocabulary | word list) | your words)"
+_BOOK = "[the | my] (word book | dictionary | vocabulary | word list)"
 
 
 def _in_book(sitting: Sitting, parse: Parse) -> bool:

@@ -37,15 +37,15 @@ def as_items(
 
 
 def _whole_sentences(sitting: Sitting, target: Places) -> bool:
-    """Whether a target is sentences of a paragraph, and less than that."""
+    """Whether a target is sentences of a paragraph without breaks, closed by their marks, and less
+    than all of it."""
     r = target.first
     own = units.in_block(sitting.document, r.start.block, "sentence")
     whole = r.start in {s.start for s in own} and r.end in {s.end for s in own}
-    return (
-        whole
-        and len(target.ranges) == 1
-        and r != units.block_range(sitting.document, r.start.block)
-    )
+    less = r != units.block_range(sitting.document, r.start.block)
+    closed = sitting.document.text(r).rstrip()[-1:] in (".", "!", "?")
+    broken_up = "\n" in sitting.document.blocks[r.start.block].text
+    return whole and less and closed and not broken_up and len(target.ranges) == 1
 
 
 def at_its_lines(sitting: Sitting, target: Places) -> tuple[Sitting, Places]:

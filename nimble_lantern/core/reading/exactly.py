@@ -381,10 +381,7 @@ def _beside_it(sitting: Sitting, value: Units) -> Units | Beside:
         return value
     if value.order is Order.LAST:
         found = resolve(value, sitting)
-        itself = isinstance(found, Places) and any(
-            r.start < found.first.end and found.first.start < r.end for r in sitting.that
-        )
-        if not itself:
+        if not isinstance(found, Places) or found.first not in sitting.that:
             return value
     return Beside(value.unit, That(), value.order is Order.NEXT, count=value.count)
 

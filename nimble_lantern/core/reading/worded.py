@@ -139,10 +139,14 @@ class _Round:
         return said[1] if said is not None and zone in said[0] else None
 
 
+_OF_OTHERS = frozenset((("word", "book"), ("not", "only")))
+"""What is asked of the word book, and what tells of more than one: "not only to ida but to tom"."""
+
+
 def worded(sitting: Sitting, words: Sequence[str]) -> list[Asked]:
     """What an utterance may ask of words of the page, the likeliest first."""
     words = tuple(words)
-    if not 3 <= len(words) <= _LONGEST or ("word", "book") in pairwise(words):
+    if not 3 <= len(words) <= _LONGEST or not _OF_OTHERS.isdisjoint(pairwise(words)):
         return []
     stand, parts = _stand(sitting, words), _parts(sitting, words)
     of_words = not _OF_WORDS.isdisjoint(words)
