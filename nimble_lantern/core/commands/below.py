@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from nimble_lantern.core.commands import lists, tables
 from nimble_lantern.core.commands.table_here import there_is
-from nimble_lantern.core.commands.when import there_is_a_list
+from nimble_lantern.core.commands.when import in_an_item, there_is_a_list
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.dictating import compose, on_a_new_line
 from nimble_lantern.core.document.model import Kind, Position
@@ -68,6 +68,10 @@ _FEW = 3
 @command(
     "[and] [then] {there:below_it} (write | put | add | say) {text}",
     Way("[and] [then] (underneath | beneath) (write | put) {text}", when=_few_words),
+    Way(
+        "(finish | end | stop | leave | close) the list and [then] (write | put | say) {text}",
+        when=in_an_item,
+    ),
     example="below that say nell has the key",
     group="revising",
     when=_new_words,

@@ -6,7 +6,13 @@ from dataclasses import replace
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.table_here import column_headed
-from nimble_lantern.core.commands.when import in_an_item, names_a_part, of_no_table, there_is_a_list
+from nimble_lantern.core.commands.when import (
+    in_an_item,
+    just_dictated,
+    names_a_part,
+    of_no_table,
+    there_is_a_list,
+)
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import on_a_new_line
 from nimble_lantern.core.composing.itemising import apart, as_items, below_a_heading, several_lines
@@ -244,8 +250,12 @@ def _undressed(sitting: Sitting, kind: Kind, called: str) -> Done | Refusal:
 
 
 def _those(sitting: Sitting, kind: Kind, called: str) -> Places | Refusal:
-    """Blocks of a kind: those spoken of, else those here, else all, if they stand together."""
-    ranges = (sitting.selection,) if sitting.selection else sitting.that
+    """Blocks of a kind: those spoken of, else those here, else all, if they stand together.
+
+    Right after one item is said, "no bullets" is said of its list.
+    """
+    alone = kind is Kind.ITEM and just_dictated(sitting)
+    ranges = (sitting.selection,) if sitting.selection else () if alone else sitting.that
     spoken_of = {b for r in ranges for b in range(r.start.block, r.end.block + 1)}
     here = _run_of(sitting, kind, sitting.caret.block)
     every = range(len(sitting.document.blocks))

@@ -124,8 +124,9 @@ def _as_it_stands(sitting: Sitting, parse: Parse) -> bool:
 def _a_mark_of_it(sitting: Sitting, parse: Parse) -> bool:
     """ "Undo the comma", of what was just dictated; and its last word."""
     target = parse.args.get("target")
-    last = isinstance(target, Units) and target.order is Order.LAST and target.unit is Unit.WORD
-    if not just_dictated(sitting) or not (last or isinstance(target, Sign)):
+    if not isinstance(target, Units | Sign) or not just_dictated(sitting):
+        return False
+    if isinstance(target, Units) and (target.order, target.unit) != (Order.LAST, Unit.WORD):
         return False
     found = resolve(target, sitting)
     return isinstance(found, Places) and not found.ask

@@ -12,6 +12,7 @@ from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import (
+    ARTICLES,
     AUXILIARIES,
     DETERMINERS,
     LITTLE,
@@ -458,9 +459,10 @@ def is_an_item(sitting: Sitting, target: Places, text: tuple[str, ...], before: 
         # "Milk" after "tea bags" is one more; "slowly" after "sweep the yard" goes on with it.
         asks = item.text.lower().split()[0] in VERBS
         return len(text) > 1 if asks else not text[-1].endswith("ly")
-    if len(item.words) > 1:
-        return len(text) > 1
-    return text[-1][-1] == "s" == item.text[-1]  # "matches" before "candles", not "ripe" pears
+    counted = text[0] in ARTICLES or cardinal(text, 0) is not None
+    several = text[-1].endswith("s") and not text[-1].endswith("ss")
+    # "Matches" before "candles", "two eggs" before "rice", and not "ripe" pears.
+    return counted or several or len(item.words) > 1 and len(text) > 1
 
 
 _GOES_ON_WITH = PREPOSITIONS | OF_DEGREE_AND_TIME | {"and", "or", "but"}

@@ -15,6 +15,14 @@ from nimble_lantern.core.commands.by_letters import (
     told_of,
 )
 from nimble_lantern.core.commands.instead import at_a_place, into_a_thing
+from nimble_lantern.core.commands.one_of_a_kind import (
+    in_last_sentence,
+    nearest_like,
+    of_that_kind,
+    of_that_kind_here,
+    one_here,
+    one_measure_here,
+)
 from nimble_lantern.core.commands.same_words import (
     nearly_what_was_said,
     of_the_same_ends,
@@ -38,9 +46,7 @@ from nimble_lantern.core.lexicon.closed import (
     SUBJECT_PRONOUNS,
 )
 from nimble_lantern.core.lexicon.desk import PARTS, PLAIN_VERBS, TRADE_NOUNS, TRADE_VERBS
-from nimble_lantern.core.lexicon.figures import MONEY
 from nimble_lantern.core.lexicon.manners import BESIDE
-from nimble_lantern.core.lexicon.names import MONTHS
 from nimble_lantern.core.lexicon.sentences import AFTER_MEAN, NEVER_LAST, VERBS
 from nimble_lantern.core.mending.knowing import taught_by
 from nimble_lantern.core.state import Done, Option, Question, Sitting
@@ -51,74 +57,10 @@ from nimble_lantern.core.targets.sounds import heard_alike, phrase_key
 from nimble_lantern.core.targets.words import normal, places
 
 
-def _after_moving(sitting: Sitting) -> bool:
-    """Whether the writing place was just put where something is to be mended."""
-    last = sitting.trail[-1] if sitting.trail else None
-    return last is not None and last.read_as is ReadAs.COMMAND and not last.made
-
-
-def _one_here(sitting: Sitting, parse: Parse) -> bool:
-    """ "Make it forty five pounds", right after going to where another price stands."""
-    said = tuple(parse.args.get("text", ()))
-    if not _after_moving(sitting) or not kind_of(said):
-        return False
-    found, old = _one_measure_here(sitting, said), tuple(parse.args.get("old", ()))
-    if len(found) != 1:
-        return False
-    return not old or found[0].range in places(sitting.document, old)
-
-
-def _one_measure_here(sitting: Sitting, said: tuple[str, ...]) -> list[Mend]:
-    here = _in_last_sentence(sitting, said)
-    return [mend for mend in here if _of_one_measure(sitting, mend, said)]
-
-
-def _of_one_measure(sitting: Sitting, mend: Mend, said: tuple[str, ...]) -> bool:
-    """A price for a price, metres for metres; and no price for the day of a date."""
-    r = mend.range
-    text = sitting.document.blocks[r.start.block].text
-    before, own = text[: r.start.offset], text[r.start.offset : r.end.offset]
-    after = text[r.end.offset :].split(" ", 2)
-    sign = MONEY.get(said[-1])
-    if sign is not None:
-        return sign in before[-1:] + own or said[-1] in (after[1:2] or [""])
-    if kind_of(said) == "number" and (before[-1:] in MONEY.values() or own[:1] in MONEY.values()):
-        return True
-    beside = {w.strip(".,;").lower() for w in (*before.split()[-1:], *after[1:2])}
-    return kind_of(said) != "number" or not beside & set(MONTHS)
-
-
 def _just_said_or_here(sitting: Sitting, parse: Parse) -> bool:
     if set(parse.args.get("old", ())) <= DETERMINERS:
         return False  # "not the title"
-    return _just_said_alike(sitting, parse) or _one_here(sitting, parse)
-
-
-def _of_that_kind(sitting: Sitting, parse: Parse) -> bool:
-    """ "Change the price to forty pounds", where one price stands nearest."""
-    said, named = tuple(parse.args.get("text", ())), parse.args.get("sort")
-    if named is None or kind_of(said) != named:
-        return False
-    return _nearest_like(sitting, said) is not None
-
-
-def _of_that_kind_here(sitting: Sitting, parse: Parse) -> bool:
-    """ "The price should be forty pounds" may be said of another; right after going to it, no."""
-    return _after_moving(sitting) and _of_that_kind(sitting, parse)
-
-
-def _nearest_like(sitting: Sitting, said: tuple[str, ...]) -> Mend | None:
-    """The one thing of its kind in the sentence here, else in its paragraph, else in the text."""
-    here = units.block_range(sitting.document, sitting.caret.block)
-    for found in (
-        _in_last_sentence(sitting, said),
-        mends(sitting.document, here, said),
-        mends(sitting.document, sitting.document.whole, said),
-    ):
-        found = [m for m in found if _of_one_measure(sitting, m, said)]
-        if found:
-            return found[0] if len(found) == 1 else None
-    return None
+    return _just_said_alike(sitting, parse) or one_here(sitting, parse)
 
 
 def _heard(words: tuple[str, ...]) -> tuple[str, ...]:
@@ -153,8 +95,8 @@ def _takes_up(sitting: Sitting, parse: Parse) -> bool:
         return False
     if not sitting.that:
         # Nothing was just said: it can only be the one day, month or hour of the last sentence.
-        one = kind_of(said) in _OF_TIME and len(_in_last_sentence(sitting, said)) == 1
-        return one or _one_here(sitting, parse)
+        one = kind_of(said) in _OF_TIME and len(in_last_sentence(sitting, said)) == 1
+        return one or one_here(sitting, parse)
     again = _again(sitting, sitting.that[0], said)
     return again or len(said) <= 2 or bool(mends(sitting.document, sitting.that[0], said))
 
@@ -184,12 +126,6 @@ _HOW_IT_IS = frozenset(
     " so fun okay ok simple useful helpful interesting all more less very quite no not".split()
 )
 _OF_TIME = ("day", "month", "hour")
-
-
-def _in_last_sentence(sitting: Sitting, said: tuple[str, ...]) -> list[Mend]:
-    """What of its kind stands in the sentence before the writing place."""
-    last = next(units.backward(sitting.document, "sentence", sitting.caret), None)
-    return mends(sitting.document, last, said) if last is not None else []
 
 
 def _selected(sitting: Sitting, parse: Parse) -> bool:
@@ -308,7 +244,10 @@ def _just_said_alike(sitting: Sitting, parse: Parse) -> bool:
 
 
 _OF_A_CLAUSE, _FEW_NEW = SUBJECT_PRONOUNS | AUXILIARIES, 3
-_JOINING = tuple((word,) for word in "and but or so then no oh wait sorry actually".split())
+_JOINING = tuple(
+    (word,)
+    for word in "and but or so then no oh wait sorry actually oops whoops well please yes".split()
+)
 """They go on with a request, or regret one: "but not the title", "no not friday"."""
 
 
@@ -409,7 +348,10 @@ def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
     Way(f"{_NO} {{text}}", when=_plainly_mends),
     Way(f"({_NO} | or rather) {{link:put_between}} {{text}}", when=_mends_behind),
     Way("or rather {text:words}", when=_plainly_mends),
-    Way(f"{_NO} [(put | say | write | make it)] {{text}}", when=nearly_what_was_said),
+    Way(
+        f"({_NO} [(put | say | write | make it)] | make (it | that)) {{text}}",
+        when=nearly_what_was_said,
+    ),
     Way("{again:whole_again} {text}", when=said_whole_again),
     *each(
         spells_one,
@@ -457,11 +399,11 @@ def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
         "(you | it) (heard | wrote | put | have | got) {old:words} [(but | and)] i said {text}",
         "(it's | it is) not {old:words} (it's | it is | but) {text}",
     ),
-    Way("(make it | make that | [it] should be | it's | it is) {text}", when=_one_here),
-    Way("(the | that) {sort} <shall> (be | say | read) {text}", when=_of_that_kind_here),
-    Way("<change> (the | that) {sort} to {text}", when=_of_that_kind),
-    Way("(make | set) (the | that) {sort} [to] {text}", when=_of_that_kind),
-    Way("(it's | it is | it was | i meant) {text:words} [and] not {old:words}", when=_one_here),
+    Way("(make it | make that | [it] should be | it's | it is) {text}", when=one_here),
+    Way("(the | that) {sort} <shall> (be | say | read) {text}", when=of_that_kind_here),
+    Way("<change> (the | that) {sort} to {text}", when=of_that_kind),
+    Way("(make | set) (the | that) {sort} [to] {text}", when=of_that_kind),
+    Way("(it's | it is | it was | i meant) {text:words} [and] not {old:words}", when=one_here),
     example="i meant the boat is late",
     group="repair",
     corrects=True,
@@ -488,14 +430,14 @@ def meant(
     text = as_word(text)
     if hint:
         return mended(sitting, told_of(sitting, text, hint, without)[0], text)
-    if sort and (like := _nearest_like(sitting, text)):
+    if sort and (like := nearest_like(sitting, text)):
         return mended(sitting, like.range, like.words)
     if sitting.selection is not None and sitting.fresh and not sitting.selection.empty:
         other = _selected_instead(sitting, text)
         return other if other is not None else mended(sitting, sitting.selection, text)
     if old and (sitting.that or places(sitting.document, old)):
         return _instead(sitting, old, text)
-    here = _one_measure_here(sitting, text) or _in_last_sentence(sitting, text)
+    here = one_measure_here(sitting, text) or in_last_sentence(sitting, text)
     if not sitting.that and len(found := here) == 1:
         return mended(sitting, found[0].range, found[0].words)
     if len(sitting.that) != 1 or sitting.that[0].empty:

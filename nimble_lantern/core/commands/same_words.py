@@ -248,6 +248,8 @@ def nearly_what_was_said(sitting: Sitting, parse: Parse) -> bool:
     text, last = tuple(parse.args.get("text", ())), sitting.trail[-1:]
     if len(sitting.that) != 1 or not last or last[0].read_as is not ReadAs.TEXT:
         return False
+    if text[:1] == ("not",):
+        return False  # "oops not milk" says no other word
     said = tuple(map(plain, sitting.document.text(sitting.that[0]).rstrip(".,").split()))
     ends = (text[: len(said)], text[-len(said) :]) if said else ()
     more = len(said) <= 2 and len(said) < len(text) <= len(said) + 2 and said in ends
