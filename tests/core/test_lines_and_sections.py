@@ -267,6 +267,35 @@ class JustSaid(AtWork):
         self.has(f"{QUIZ}\n\nMonday.", "clear the table before monday", "| Owls | 8 | 7 |")
 
 
+class JustSaidInAList(AtWork):
+    LIST = "bullet list / bread / milk"
+
+    def test_the_list_is_meant_by_what_is_said_of_it(self) -> None:
+        self.has("", f"{self.LIST} / no bullets", "Bread\n\nMilk")
+        self.has("", f"{self.LIST} / delete the list / undo", "- Bread\n- Milk")
+        self.has("", f"{self.LIST} / make it oat milk", "- Oat milk")
+        self.has("", f"{self.LIST} / finish the list and write thank you", "- Milk\n\nThank you")
+        self.has("", f"{self.LIST} / oops not milk", "- Oops not milk")
+
+    def test_what_is_put_before_an_item_is_one(self) -> None:
+        there = "- two onions\n- parsley"
+        self.has(there, "put eggs before parsley", "- two onions\n- eggs\n- parsley")
+        self.has(there, "put one egg before two onions", "- one egg\n- two onions")
+        self.has(there, "put fresh before parsley", "- fresh parsley")
+
+
+class JustSaidInATable(AtWork):
+    TABLE = "make a table with name comma boat comma seat / ida / next / tern / next / bow"
+
+    def test_a_cell_and_the_one_of_that_kind_in_its_row(self) -> None:
+        self.has("", f"{self.TABLE} / make it stroke", "| Ida | Tern | Stroke |")
+        self.has("", f"{self.TABLE} / i meant hester", "| Hester | Tern | Bow |")
+
+    def test_no_heading_takes_in_what_is_put_under_it(self) -> None:
+        self.has("", f"{self.TABLE} / move bow under boat", "| Ida | Tern | Bow |", "| Boat |")
+        self.has("", f"{self.TABLE} / delete tern / move bow under boat", "| Ida | Bow |  |")
+
+
 class Documents(AtWork):
     def test_another_for_somebody(self) -> None:
         desk = self.desk("Thank you.")

@@ -24,6 +24,7 @@ from nimble_lantern.core.commands.one_of_a_kind import (
     one_measure_here,
 )
 from nimble_lantern.core.commands.same_words import (
+    made_so,
     nearly_what_was_said,
     of_the_same_ends,
     of_the_selected_kind,
@@ -35,6 +36,7 @@ from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.replacing import replace_range, without_stop
 from nimble_lantern.core.document import units
 from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.document.tables import table_at
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each, rule
 from nimble_lantern.core.kinds import ReadAs
@@ -349,9 +351,10 @@ def _one_word(words: tuple[str, ...]) -> tuple[str, ...] | None:
     Way(f"({_NO} | or rather) {{link:put_between}} {{text}}", when=_mends_behind),
     Way("or rather {text:words}", when=_plainly_mends),
     Way(
-        f"({_NO} [(put | say | write | make it)] | make (it | that)) {{text}}",
+        f"{_NO} [(put | say | write | make it)] {{text}}",
         when=nearly_what_was_said,
     ),
+    Way("make (it | that) {text}", when=made_so),
     Way("{again:whole_again} {text}", when=said_whole_again),
     *each(
         spells_one,
@@ -454,6 +457,8 @@ def meant(
     if len(found) == 1 and (kind_of(text) or len(text) <= 3 or not _again(sitting, last, text)):
         return mended(sitting, found[0].range, found[0].words)
     said = sitting.document.text(last).split()
+    if (r := _in_its_row(sitting, last, text)) is not None:
+        return mended(sitting, r, text)
     if _of_other_kinds(text, said):
         # "I meant friday", after a number was put in digits, is said of the day beside it.
         beside = units.block_range(sitting.document, last.start.block)
@@ -470,6 +475,24 @@ def meant(
     if _again(sitting, last, text) and len(text) > 2 or len(said) <= 2:
         return mended(sitting, without_stop(sitting.document, last, text), text)
     return _which(sitting, text, found)
+
+
+def _in_its_row(sitting: Sitting, last: Range, text: tuple[str, ...]) -> Range | None:
+    """ "I meant Hester", when all of a row was said: the one cell of it that says a thing of that
+    kind, where the last one says another."""
+    blocks, b = sitting.document.blocks, last.start.block
+    table = table_at(blocks, b)
+    kind, cell = kind_of(text), blocks[b].cell
+    if (
+        table is None
+        or cell is None
+        or not kind
+        or of_one_kind(text, blocks[b].text.lower().split())
+    ):
+        return None
+    cells = (table.cell(cell.row, column) for column in range(table.columns))
+    alike = [n for n in cells if of_one_kind(text, blocks[n].text.lower().split())]
+    return units.block_range(sitting.document, alike[0]) if len(alike) == 1 else None
 
 
 def _of_other_kinds(text: Sequence[str], said: Sequence[str]) -> bool:

@@ -7,9 +7,11 @@ from collections.abc import Iterator, Sequence
 
 from rapidfuzz.distance import Indel
 
-from nimble_lantern.core.commands.instead import two_names, with_more
+from nimble_lantern.core.commands.instead import a_look, two_names, with_more
+from nimble_lantern.core.commands.when import just_dictated
 from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.document.tables import table_at
+from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import (
@@ -21,6 +23,7 @@ from nimble_lantern.core.lexicon.closed import (
     PREPOSITIONS,
     SUBJECT_PRONOUNS,
 )
+from nimble_lantern.core.lexicon.desk import PARTS
 from nimble_lantern.core.lexicon.inflections import inflections
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.state import Sitting
@@ -259,6 +262,18 @@ def nearly_what_was_said(sitting: Sitting, parse: Parse) -> bool:
 
 
 _FEW_WORDS = 3
+
+
+def made_so(sitting: Sitting, parse: Parse) -> bool:
+    """The same of "make it ...", and "make it stroke", where a cell was just said: "bow"."""
+    text, that = tuple(parse.args.get("text", ())), sitting.that
+    if len(that) == 1 and just_dictated(sitting) and that[0].start.block == that[0].end.block:
+        whole = that[0] == block_range(sitting.document, that[0].start.block)
+        cell = sitting.document.blocks[that[0].start.block].cell is not None
+        plain = len(text) <= _FEW_WORDS and LITTLE.isdisjoint(text)
+        if cell and whole and plain and PARTS.isdisjoint(text) and not a_look(text):
+            return True
+    return nearly_what_was_said(sitting, parse)
 
 
 def said_whole_again(sitting: Sitting, parse: Parse) -> bool:

@@ -12,8 +12,8 @@ from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.placing import Wrote
 from nimble_lantern.core.composing.tabling import has_header, rebuilt, rows_of, shares_of
-from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit
-from nimble_lantern.core.document.model import Block, Document, Position, Range
+from nimble_lantern.core.document.edits import AddBlocks, DropBlocks, Edit, Splice
+from nimble_lantern.core.document.model import Block, Document, Piece, Position, Range
 from nimble_lantern.core.document.tables import Table, table_at, tables
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.errors import Refusal
@@ -228,11 +228,24 @@ def cell_beside(sitting: Sitting, one: Range, other: Range, before: bool) -> Don
         unit, count, n, m = Unit.COLUMN, table.columns, a.column, b.column
     elif any(rows) or a.column == b.column:
         unit, count, n, m = Unit.ROW, table.rows, a.row, b.row
+    elif b.row == 0 and not before:
+        return _under_a_heading(sitting, one, table.cell(a.row, b.column))
     else:
         return None
     order = [k for k in range(count) if k != n]
     order.insert(order.index(m) + (not before) if m in order else n, n)
     return reordered(sitting, Part(table, unit, [n]), order)
+
+
+def _under_a_heading(sitting: Sitting, cell: Range, to: int) -> Done | Refusal:
+    """What a cell says in another of its row, if nothing stands there: "move bow under seat"."""
+    blocks, here = sitting.document.blocks, cell.start.block
+    if there := blocks[to].text.strip():
+        return Refusal(f"{quoted(there)} stands there.", "", "“Swap” them, or empty that cell.")
+    text = blocks[here].piece(0, len(blocks[here].text))
+    steps = (Splice(here, 0, len(text.text), Piece("")), Splice(to, 0, len(blocks[to].text), text))
+    after = sitting.edited(Edit(steps))
+    return Done(after.about((block_range(after.document, to),)), f"moved {quoted(text.text)}")
 
 
 def _is_a_row(sitting: Sitting, r: Range) -> bool:
