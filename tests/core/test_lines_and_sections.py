@@ -296,6 +296,31 @@ class JustSaidInATable(AtWork):
         self.has("", f"{self.TABLE} / delete tern / move bow under boat", "| Ida | Bow |  |")
 
 
+class AtTheEdgesOfALetter(AtWork):
+    PAGE = "Dear Board,\n\nThe stair is worn. We cannot pay.\n\nYours faithfully,\n\nIda Marlowe"
+
+    def test_a_line_above_its_greeting(self) -> None:
+        said = "put private and confidential at the top"
+        self.has(self.PAGE, said, "Private and confidential\n\nDear Board,")
+        self.has(self.PAGE, "put urgent in bold at the top", "**Urgent**\n\nDear Board,")
+        self.has(self.PAGE, "put we are sorry at the top", "We are sorry. The stair is worn.")
+
+    def test_who_has_a_copy(self) -> None:
+        self.has(self.PAGE, "cc mr fenwick", "Ida Marlowe\n\nCc Mr Fenwick")
+        self.stays("The list is long.", "copy to mr fenwick")
+
+    def test_how_it_looks_is_told_before_where_it_goes(self) -> None:
+        self.has(self.PAGE, "put badly in italics after is", "The stair is *badly* worn.")
+        self.has(self.PAGE, "put by hand in bold under the greeting", "Board,\n\n**By hand**")
+
+    def test_what_is_not_done_here_is_answered(self) -> None:
+        for said in ("number the pages", "put a footer with the date", "page break here"):
+            self.refused(self.PAGE, said)
+
+    def test_all_headings_do_not_say_the_same(self) -> None:
+        self.stays("# One\n\nText.\n\n# Two\n\nMore.", "make the headings match")
+
+
 class Documents(AtWork):
     def test_another_for_somebody(self) -> None:
         desk = self.desk("Thank you.")

@@ -110,6 +110,8 @@ def of_a_line(sitting: Sitting, parse: Parse) -> bool:
     target, text = parse.args.get("target"), tuple(parse.args.get("text", ()))
     unit = _unit(sitting, target)
     here = isinstance(target, Units) and target.order is Order.THIS and unit is not Unit.HEADING
+    if isinstance(target, Units) and target.order is Order.EVERY:
+        return False  # "make the headings match"
     return not here and _of_a_line(unit, text) and not set(text) & PARTS
 
 

@@ -203,6 +203,7 @@ def _empty_by(sitting: Sitting, target: Places, side: str) -> list[Empty]:
     f"<remove> [(all | every)] [of] [the] {_EMPTY} (lines | line | paragraphs)",
     f"(close up | close) [(all | every)] [of] [the] {_EMPTY} (lines | gaps)",
     f"[i want | i'd like] no {_EMPTY} lines [anywhere]",
+    f"no (space | spaces | gap | gaps | {_EMPTY} lines) between (the | my) paragraphs",
     example="take out the blank lines",
     group="format",
     heard=0,

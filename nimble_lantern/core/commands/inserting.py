@@ -24,9 +24,10 @@ from nimble_lantern.core.document.edits import Edit, Splice
 from nimble_lantern.core.document.model import Document, Kind, Piece, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
+from nimble_lantern.core.lexicon.closed import AUXILIARIES, SUBJECT_PRONOUNS
 from nimble_lantern.core.lexicon.sentences import CLOSINGS, VERBS
 from nimble_lantern.core.state import Done, Option, Question, Sitting
-from nimble_lantern.core.targets.letter import SIGNATURE, to_write_in
+from nimble_lantern.core.targets.letter import SIGNATURE, greeting, to_write_in
 from nimble_lantern.core.targets.letter import edge as letter_edge
 from nimble_lantern.core.targets.model import (
     Places,
@@ -385,6 +386,15 @@ def write_after(sitting: Sitting, target: Places) -> Done:
     return Done(after, f"the next words go after {where}")
 
 
+def _heads_the_letter(document: Document, text: Sequence[str]) -> bool:
+    """ "Private and confidential", put at the top of a letter, is a line above its greeting."""
+    few = len(text) <= _LONGEST_HEAD and (VERBS | AUXILIARIES | SUBJECT_PRONOUNS).isdisjoint(text)
+    return few and greeting(document) is not None
+
+
+_LONGEST_HEAD = 5
+
+
 @command(
     Way(
         "(add | write | put | insert) {text:words} at the [very] {edge:docedge}",
@@ -431,6 +441,10 @@ def at_edge(
     if edge == "end" and mark is not None and mark.text in _STOPS and last[-1:] in _STOPS:
         all_of_it = Range(document.whole.start, Position(at.block, len(last)))
         return ended_with(sitting, all_of_it, bare_mark(text), mark.text)
+    if edge == "start" and mark is None and _heads_the_letter(document, text):
+        top = units.block_range(document, int(document.blocks[0].kind is Kind.HEADING))
+        wrote = insert_beside(sitting, top, text, True, True)
+        return Done(wrote.sitting, f"put {quoted(wrote.text)} at the start")
     if at > document.whole.start and edge == "start" and VERBS & set(text) and mark is None:
         text = (*text, "full", "stop")  # a sentence of its own, below the greeting
     wrote = compose(replace(sitting.about(()), insertion=at), bare_mark(text))

@@ -217,6 +217,17 @@ def _line(target: Places, document: Document) -> Range:
     return broken.around(document, target.first)
 
 
+CATALOGUE.table(
+    "below_the_name",
+    {
+        "(cc | c c)": ("cc",),
+        "copy to": ("copy", "to"),
+        "(enclosures | enclosure | enclosed)": ("enclosures",),
+    },
+    heard=False,
+)
+
+
 def _below_a_letter(sitting: Sitting, parse: Parse) -> bool:
     """ "PS bring a torch", said behind the name that ends a letter."""
     ended = foot(sitting.document)
@@ -228,12 +239,15 @@ def _below_a_letter(sitting: Sitting, parse: Parse) -> bool:
     " {text}",
     "(add | put [in] | write | <wish>) [a] (ps | p s | postscript) [at the end] {text}",
     Way("(ps | p s) {text}", when=_below_a_letter),
+    Way("{copies:below_the_name} {text}", when=_below_a_letter),
     example="add a postscript saying bring a torch",
     group="revising",
 )
-def postscript(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
-    """Write a paragraph below everything that begins with PS."""
-    added = add(sitting, ("ps", *text), edge="end")
+def postscript(
+    sitting: Sitting, text: tuple[str, ...], copies: tuple[str, ...] = ("ps",)
+) -> Done | Refusal:
+    """Write a paragraph below everything that begins with PS, or tells who has a copy."""
+    added = add(sitting, (*copies, *text), edge="end")
     if isinstance(added, Refusal) or sitting.writing_place != sitting.document.end:
         return added
     # Somebody who was writing at the end goes on behind it.

@@ -231,6 +231,8 @@ CATALOGUE.table(
     {"a [(straight | ruled | thin | thick)] (line | rule) (above | over)": "Ruled lines"},
     heard=False,
 )
+CATALOGUE.table("pages", {"pages": "Page numbers"}, heard=False)
+CATALOGUE.table("foot_of_pages", {"footer": "Footers"}, heard=False)
 CATALOGUE.table("in_columns", {"columns": "Columns of text"}, heard=False)
 CATALOGUE.table("margins", {"margins": "Margins of another width"}, heard=False)
 
@@ -267,6 +269,9 @@ def translate(sitting: Sitting) -> Refusal:
     "(put | make | set | turn | lay) (it | this | that | the (list | letter | text | page)) [out]"
     " (in | into) (two | three) {thing:in_columns}",
     "(wider | narrower | bigger | smaller) {thing:margins}",
+    "(number | put numbers on) the {thing:pages}",
+    "(put | add | make) (a | the) {thing:foot_of_pages} [(with | saying) {words}]",
+    "[a] {thing:page_break} here",
     "(make | set) the {thing:margins} (wider | narrower | bigger | smaller)",
     example="insert a picture",
     group="desk",

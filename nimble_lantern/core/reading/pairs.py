@@ -54,6 +54,9 @@ def _cornered(words: tuple[str, ...]) -> tuple[str, ...]:
 def _pair(sitting: Sitting, words: tuple[str, ...]) -> Pair | None:
     if not CATALOGUE.may_begin(words[0]):
         return _two_in_print(sitting, words)
+    looked = (p for i in range(2, len(words) - 3) if (p := _placed_in_print(sitting, words, i)))
+    if "in" in words and (both := next(looked, None)) is not None:
+        return both
     links = [i for i, w in enumerate(words) if w in _LINKS and 0 < i < len(words) - 1]
     looks = [i for i in range(2, len(words) - 1) if _ends_in_a_look(words, i)]
     short = len(words) <= _SHORT
@@ -212,6 +215,22 @@ def _replaced_in_print(sitting: Sitting, words: tuple[str, ...], i: int) -> Pair
     if not made or _names_what_is_there(sitting, words):
         return None  # "put the words nine to noon in bold" is said of those words
     return first, ("make", "that", *words[i:])
+
+
+def _placed_in_print(sitting: Sitting, words: tuple[str, ...], i: int) -> Pair | None:
+    """ "Put urgent in red at the top": how it looks is said before where it goes."""
+    end = next((n for n in (i + 2, i + 3) if words[n : n + 1] in _WHERE), 0)
+    if words[i] != "in" or not end or words[i - 1] in _NO_END or not _names_a_look(words[i:end]):
+        return None
+    first = (*words[:i], *words[end:])
+    found = exactly(sitting, first, whole=True)
+    made = found.parse is not None and found.parse.command.name.startswith(_PUTTING)
+    if found.kind is not Judged.COMMAND or not made or "text" not in (found.args or {}):
+        return None
+    return first, ("make", "that", *words[i:end])
+
+
+_WHERE = tuple((side,) for side in "at before after above below under over".split())
 
 
 def _names_what_is_there(sitting: Sitting, words: tuple[str, ...]) -> bool:
