@@ -8,7 +8,7 @@ from nimble_lantern.core.document.edits import Edit, Join, Splice
 from nimble_lantern.core.document.model import Block, Kind, Piece
 from nimble_lantern.core.state import Sitting
 
-_ENDS = (".", "!", "?")
+_ENDS = frozenset(".!?")
 
 
 def stays_apart(blocks: Sequence[Block]) -> str:
@@ -23,7 +23,8 @@ def stays_apart(blocks: Sequence[Block]) -> str:
     headings = sum(block.kind is Kind.HEADING for block in blocks)
     if 1 < headings < len(blocks):
         return "Each of these headings has its own text."
-    if headings and blocks[-1].kind is not Kind.HEADING and blocks[-1].text.rstrip()[-1:] in _ENDS:
+    last = blocks[-1]
+    if headings and last.kind is not Kind.HEADING and not _ENDS.isdisjoint(last.text):
         return "A heading stands there, and a sentence is no part of it."
     return ""
 

@@ -354,6 +354,8 @@ def of_the_page(value: object) -> bool:
         return of_the_page(value.first) and of_the_page(value.last)
     if isinstance(value, Crossing):
         return not value.owned
+    if isinstance(value, Units) and (value.unit, value.order) == (Unit.QUESTION, Order.THIS):
+        return False  # "we can do without the question"
     if isinstance(value, Both):
         return of_the_page(value.first) and of_the_page(value.second)
     if isinstance(value, Except):
