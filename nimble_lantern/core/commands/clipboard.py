@@ -46,6 +46,7 @@ from nimble_lantern.core.composing.moving import (
     in_the_body,
     paste_at,
     relocate,
+    round_the_text,
     stands_alone,
     two_lines,
     within_its_sentence,
@@ -338,6 +339,8 @@ def move(
         sitting, goal, source = apart
     elif place is not None:
         goal = whole_neighbour(sitting, target, source, goal)
+    if place is not None and not whole and round_the_text(sitting.document, source, goal):
+        goal, whole = units.block_range(sitting.document, goal.start.block), True
     at = goal.start if before else goal.end
     told = target.unit is Unit.PARAGRAPH and not target.named and head(sitting.document)
     if place is None and (not whole or target.unit is Unit.SECTION or told):
@@ -401,8 +404,12 @@ def copy_to(
         place = replace(place, ranges=(Range(at, at),), unit=None)
     goal = sitting.document.whole if place is None else place.first
     before = (side if place else edge) in ("before", "start")
-    pieces = sitting.document.pieces(whole_sentence(sitting, target.first))
+    source = whole_sentence(sitting, target.first)
+    pieces = sitting.document.pieces(source)
     whole = stands_alone(sitting.document, target)
+    if place is not None and inner is None and not whole and source != target.first:
+        one = replace(target, unit=Unit.SENTENCE)
+        goal = whole_neighbour(sitting, one, source, goal)
     if place and (apart := room_beside(sitting, place, before, target.first)):
         sitting, goal, _ = apart
     at = goal.start if before else goal.end

@@ -351,7 +351,8 @@ def goes_on_with_that(sitting: Sitting, parse: Parse) -> bool:
     last, text = sitting.trail[-1:], tuple(parse.args.get("text", ()))
     said = bool(last) and last[0].read_as is ReadAs.TEXT and len(sitting.that) == 1
     names = text[:1] in (("and",), ("or",), ("but",)) and text[1:2] and text[1] in DETERMINERS
-    return bool(said and names) and sitting.selection is None and plain_words(sitting, parse)
+    held = sitting.fresh if sitting.selection is not None else said
+    return bool(held and names) and plain_words(sitting, parse)
 
 
 def beside_a_run(sitting: Sitting, parse: Parse) -> bool:

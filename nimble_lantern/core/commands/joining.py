@@ -14,7 +14,7 @@ from nimble_lantern.core.commands.joinable import (
     of_blocks,
     whole_or_sentences,
 )
-from nimble_lantern.core.commands.shifted import with_all_below
+from nimble_lantern.core.commands.shifted import whole_sentence, with_all_below
 from nimble_lantern.core.commands.table_here import head_two, headed, headed_cells
 from nimble_lantern.core.commands.when import (
     begins_a_block,
@@ -439,6 +439,7 @@ def swap(
     if all(units.is_a_heading(sitting.document, r) for r in (first, second)):
         below = [with_all_below(sitting, Places((r,))).first for r in (first, second)]
         first, second = below if below[0].end <= below[1].start else (first, second)
+    first, second = (whole_sentence(sitting, r) for r in (first, second))
     if first.end > second.start:
         return Refusal("Those two overlap, so they cannot change places.")
     document = sitting.document

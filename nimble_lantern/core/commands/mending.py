@@ -436,6 +436,9 @@ def meant(
     if sort and (like := nearest_like(sitting, text)):
         return mended(sitting, like.range, like.words)
     if sitting.selection is not None and sitting.fresh and not sitting.selection.empty:
+        inside = places(sitting.document, old, sitting.selection) if old else []
+        if len(inside) == 1 and inside[0] != sitting.selection:
+            return mended(sitting, inside[0], text)  # "bread not flour", where both are less
         other = _selected_instead(sitting, text)
         return other if other is not None else mended(sitting, sitting.selection, text)
     if old and (sitting.that or places(sitting.document, old)):

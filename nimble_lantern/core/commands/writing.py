@@ -6,7 +6,9 @@ from nimble_lantern.core.commands.when import last_command
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.dictating import compose
 from nimble_lantern.core.composing.emptying import left_here, too_many
-from nimble_lantern.core.document.model import Kind
+from nimble_lantern.core.composing.starting import paragraph_at
+from nimble_lantern.core.document.edits import Edit, Splice
+from nimble_lantern.core.document.model import Kind, Piece
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.lexicon.closed import AUXILIARIES
@@ -18,8 +20,20 @@ from nimble_lantern.core.writing.lexer import Manner, special
 from nimble_lantern.core.writing.persons import a_full_name
 
 
-def _written(sitting: Sitting, words: str, said: str) -> Done:
-    return Done(compose(sitting, words.split()).sitting, said)
+def _written(sitting: Sitting, words: str, said: str) -> Done | Refusal:
+    """A break where the writing goes on; before what is selected, which stays."""
+    held = sitting.selection
+    if held is None or held.empty or not sitting.fresh:
+        return Done(compose(sitting, words.split()).sitting, said)
+    at, line = held.start, words == "new line"
+    left = sitting.document.blocks[at.block].text[: at.offset].rstrip(" ")
+    if not left or left.endswith("\n"):
+        return Refusal("What is selected begins one already.", "", "“Select nothing” lets go.")
+    if not line:
+        after, _ = paragraph_at(sitting, at)
+        return Done(after, said)
+    gap = Splice(at.block, len(left), at.offset, Piece("\n"))
+    return Done(sitting.edited(Edit((gap,))), said)
 
 
 @command(
@@ -34,7 +48,7 @@ def _written(sitting: Sitting, words: str, said: str) -> Done:
     group="writing",
     in_text=True,
 )
-def new_line(sitting: Sitting) -> Done:
+def new_line(sitting: Sitting) -> Done | Refusal:
     """Begin a new line in the same paragraph."""
     return _written(sitting, "new line", "new line")
 
@@ -56,7 +70,7 @@ def new_line(sitting: Sitting) -> Done:
     group="writing",
     in_text=True,
 )
-def new_paragraph(sitting: Sitting) -> Done:
+def new_paragraph(sitting: Sitting) -> Done | Refusal:
     """Begin a new paragraph."""
     return _written(sitting, "new paragraph", "new paragraph")
 
@@ -203,7 +217,7 @@ def full_stop(sitting: Sitting) -> Done:
     group="writing",
     in_text=True,
 )
-def comma(sitting: Sitting) -> Done:
+def comma(sitting: Sitting) -> Done | Refusal:
     """Put a comma."""
     return _written(sitting, "comma", "comma")
 
@@ -216,7 +230,7 @@ def comma(sitting: Sitting) -> Done:
     group="writing",
     in_text=True,
 )
-def question_mark(sitting: Sitting) -> Done:
+def question_mark(sitting: Sitting) -> Done | Refusal:
     """Put a question mark."""
     return _written(sitting, "question mark", "question mark")
 

@@ -22,8 +22,8 @@ def as_items(
     meant or a paragraph is parted, and lines where it has some.  Without a target, what is here."""
     if target is not None and (parted or target.unit is Unit.SENTENCE):
         return at_its_sentences(sitting, target)
-    if target is not None and target.unit is None and _whole_sentences(sitting, target):
-        return apart(sitting, target)  # "make that a list", of the last sentence
+    if target is not None and (own := in_sentences(sitting, target)) is not None:
+        return at_its_sentences(sitting, own)  # "make that a list", of the last sentence
     if target is not None and target.unit is Unit.LINE:
         after, made = at_its_lines(sitting, target)
         plain = [r for r in made.ranges if not units.is_a_heading(after.document, r)]
@@ -36,16 +36,19 @@ def as_items(
     return _at_its_lines(sitting, lines) or _at_its_breaths(sitting, lines) or (sitting, target)
 
 
-def _whole_sentences(sitting: Sitting, target: Places) -> bool:
-    """Whether a target is sentences of a paragraph without breaks, closed by their marks, and less
-    than all of it."""
-    r = target.first
-    own = units.in_block(sitting.document, r.start.block, "sentence")
+def in_sentences(sitting: Sitting, target: Places) -> Places | None:
+    """The sentences that a target is, with their stops, where they are less than all of a paragraph
+    without breaks; None for others."""
+    r, document = target.first, sitting.document
+    text = document.blocks[r.end.block].text
+    if text[r.end.offset : r.end.offset + 1] in (".", "!", "?"):
+        r = Range(r.start, r.end._replace(offset=r.end.offset + 1))
+    own = units.in_block(document, r.start.block, "sentence")
     whole = r.start in {s.start for s in own} and r.end in {s.end for s in own}
-    less = r != units.block_range(sitting.document, r.start.block)
-    closed = sitting.document.text(r).rstrip()[-1:] in (".", "!", "?")
-    broken_up = "\n" in sitting.document.blocks[r.start.block].text
-    return whole and less and closed and not broken_up and len(target.ranges) == 1
+    less = r != units.block_range(document, r.start.block)
+    closed = document.text(r).rstrip()[-1:] in (".", "!", "?")
+    single = target.unit is None and len(target.ranges) == 1 and "\n" not in text
+    return replace(target, ranges=(r,)) if whole and less and closed and single else None
 
 
 def at_its_lines(sitting: Sitting, target: Places) -> tuple[Sitting, Places]:

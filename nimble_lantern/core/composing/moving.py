@@ -208,6 +208,15 @@ def two_lines(document: Document, source: Range, goal: Range, before: bool) -> b
     return edge and kinds == {Kind.PARAGRAPH}
 
 
+def round_the_text(document: Document, source: Range, goal: Range) -> bool:
+    """Whether a sentence goes beside the greeting of a letter or what is below its text: it is no
+    part of that."""
+    around = [part for part in (greeting(document), foot(document)) if part is not None]
+    there = any(part.start <= goal.start and goal.end <= part.end for part in around)
+    closed = document.text(source).rstrip()[-1:] in (".", "!", "?")
+    return there and closed and not any(part.start <= source.start < part.end for part in around)
+
+
 def in_the_body(sitting: Sitting, source: Range, at: Position) -> Position:
     """ "Put the last sentence first" makes it no part of the title, nor of a letter's greeting, and
     "move it to the end" no part of the name below it."""

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from nimble_lantern.core.composing.itemising import at_its_lines
+from nimble_lantern.core.composing.itemising import at_its_lines, at_its_sentences, in_sentences
 from nimble_lantern.core.document.edits import Edit, Reformat
 from nimble_lantern.core.document.model import Kind
 from nimble_lantern.core.document.units import block_range
@@ -22,6 +22,8 @@ def reformatted(sitting: Sitting, target: Places | None, **changes: object) -> t
     lines = target is not None and target.unit is Unit.LINE
     if target is not None and lines:
         sitting, target = at_its_lines(sitting, target)
+    if target is not None and "kind" in changes and (own := in_sentences(sitting, target)):
+        sitting, target = at_its_sentences(sitting, own)
     here = (reference(sitting),) if target is None else target.ranges
     touched = sorted({b for r in here for b in range(r.start.block, r.end.block + 1)})
     blocks = sitting.document.blocks

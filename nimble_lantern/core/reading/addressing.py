@@ -339,6 +339,10 @@ def of_what_is_selected(words: Sequence[str]) -> bool:
         return True  # "say it in capitals"
     if bare[:2] == ("the", "same"):
         return True
+    if bare[-1] in SPOKEN_OF and bare[-2:-1] and bare[-2] in PREPOSITIONS | BESIDE:
+        return True  # "a new line before it"
+    if bare[0] in _ASKING and not SPOKEN_OF.isdisjoint(bare):
+        return True  # "how often is it there"
     if any(_names_a_part(bare[i:]) for i in range(1, len(bare) - 1)):
         return True
     if len(bare) == 1 and bare[0] in ALONE:
@@ -363,6 +367,7 @@ def of_what_is_selected(words: Sequence[str]) -> bool:
     return len(bare) <= 4 and bare[-1] in ("one", "ones") or len(bare) == 1 and of_it
 
 
+_ASKING = frozenset("how what where which why".split())
 _EDGES = frozenset("end start top bottom beginning there".split())
 _FIRST_WORDS = 4
 _LESS, _FEW_LESS = frozenset("not without except minus".split()), 5

@@ -6,6 +6,7 @@ from collections.abc import Iterator, Sequence
 from dataclasses import replace
 
 from nimble_lantern.core.document.model import Range
+from nimble_lantern.core.document.styles import COLOURS
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import Named, Parse
 from nimble_lantern.core.kinds import Judged
@@ -402,12 +403,33 @@ def _spares_the_selection(sitting: Sitting, words: tuple[str, ...]) -> bool:
     if held is None or not sitting.fresh:
         return False
     several = held.start.block != held.end.block and len(words) <= _FEW_FOR_PARAGRAPHS
-    return several or of_what_is_selected(words) or _puts_right(sitting, held, words)
+    if several or of_what_is_selected(words) or _puts_right(sitting, held, words):
+        return True
+    return _of_less_of_it(frozenset(_words_of(sitting, held)), words)
+
+
+def _words_of(sitting: Sitting, held: Range) -> list[str]:
+    return [plain(w.strip(".,;:!?")) for w in sitting.document.text(held).split()]
+
+
+def _of_less_of_it(there: frozenset[str], words: tuple[str, ...]) -> bool:
+    """ "From for", "up to flour", "flour should be bread", of a selection with these words in it;
+    "red", of one that names no colour; "with the full stop"."""
+    if len(words) == 1:
+        return words[0] in COLOURS and there.isdisjoint(COLOURS)
+    if len(words) > _FEW_TO_MEND:
+        return False
+    rest = {*words[1:]} - LITTLE - {"to", "at", "with"}
+    reaches = words[0] in _REACHING_OUT and (rest <= there or bool(mark_named(words[-2:])))
+    return reaches or words[0] in there and words[1:3] == ("should", "be")
+
+
+_REACHING_OUT = frozenset("from up until till start starting begin end ending with".split())
 
 
 def _puts_right(sitting: Sitting, held: Range, words: tuple[str, ...]) -> bool:
     """ "No up to six", "not the lanterns": another stretch of it is meant, in a few words."""
-    there = frozenset(plain(w.strip(".,;:!?")) for w in sitting.document.text(held).split())
+    there = frozenset(_words_of(sitting, held))
     reaches = not _REACHING.isdisjoint(words[1:]) or not there.isdisjoint({*words[1:]} - LITTLE)
     reaches = reaches or bool({*words[1:]} - LITTLE) and bool(exact(sitting.document, words[1:]))
     return words[0] in _REGRETTING and len(words) <= _FEW_TO_MEND and reaches

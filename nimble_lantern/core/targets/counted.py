@@ -154,7 +154,9 @@ def _flowing(target: Units, view: View) -> Answer:
             if target.unit is Unit.QUESTION:
                 chosen = [r for r in chosen if r.end > here.start] or _nearest(document, here)
         case _:
-            every = units.within(document, unit, document.whole)
+            held = view.selection if target.unit in (Unit.WORD, Unit.CHARACTER) else None
+            scope = held if held and target.order is Order.EVERY else document.whole
+            every = units.within(document, unit, scope)
             above = head(document) if target.unit is Unit.SENTENCE else None
             every = (r for r in every if not _signs(r, signed) and not _signs(r, above))
             if target.order in (Order.NTH, Order.FIRST):

@@ -23,6 +23,7 @@ from nimble_lantern.core.targets.model import (
     Through,
     Unit,
     Units,
+    Words,
 )
 from nimble_lantern.core.writing.cardinals import in_words
 
@@ -105,7 +106,9 @@ def _reach_from(target: Reach, view: View) -> Answer:
 
 @finds(Both)
 def _both(target: Both, view: View, near: bool) -> Answer:
-    first, second = find(target.first, view, False), find(target.second, view, False)
+    held = view.selection is not None or bool(view.that)
+    one = That() if held and target.first in _ITSELF else target.first
+    first, second = find(one, view, False), find(target.second, view, False)
     for answer in (first, second):
         if isinstance(answer, Refusal):
             return answer
@@ -114,6 +117,10 @@ def _both(target: Both, view: View, near: bool) -> Answer:
     assert isinstance(first, Places) and isinstance(second, Places)
     unit = first.unit if first.unit is second.unit else None
     return Places(tuple(units.disjoint((*first.ranges, *second.ranges))), unit=unit)
+
+
+_ITSELF = tuple(Words((word,)) for word in ("it", "that", "this", "them"))
+"""In "it and the next word" they are what is selected, or was just said."""
 
 
 @finds(Beside)
