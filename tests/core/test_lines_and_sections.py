@@ -296,6 +296,52 @@ class JustSaidInATable(AtWork):
         self.has("", f"{self.TABLE} / delete tern / move bow under boat", "| Ida | Bow |  |")
 
 
+class Selected(AtWork):
+    PAGE = "Dear Mr Pole,\n\nThank you for the flour. It came on Friday.\n\nYours,\n\nRhona"
+    HELD = "select thank you for the flour"
+
+    def kept(self, selects: str, said: str) -> None:
+        """Nothing is changed by what is said then."""
+        with self.subTest(said):
+            desk = self.desk(self.PAGE)
+            before = desk.markdown
+            desk.hears(selects, said)
+            self.assertEqual(desk.markdown, before)
+
+    def test_less_of_it_is_put_right(self) -> None:
+        self.has(self.PAGE, f"{self.HELD} / bread not flour", "Thank you for the bread. It came")
+        self.has(
+            self.PAGE, f"{self.HELD} / each word with a capital", "Thank You For The Flour. It"
+        )
+        self.has(self.PAGE, f"{self.HELD} / add and the yeast", "for the flour and the yeast. It")
+
+    def test_no_break_and_no_mark_takes_its_place(self) -> None:
+        self.has(self.PAGE, "select it came on friday / new paragraph", "flour.\n\nIt came on Fri")
+        self.has(self.PAGE, "select it came on friday / new line", "flour.\\\nIt came on Friday.")
+        self.has(self.PAGE, "select thank you / comma", "Thank you, for the flour.")
+        self.has(self.PAGE, "select the comma after pole / colon", "Dear Mr Pole:")
+        self.kept(self.HELD, "new paragraph")
+        self.kept("select friday", "exclamation mark")
+
+    def test_what_may_be_said_of_it_is_not_written_over_it(self) -> None:
+        for said in (
+            "with the full stop", "up to flour", "from for", "red", "a new line before it",
+            "flour should be bread", "how often is it there",
+        ):  # fmt: skip
+            self.kept(self.HELD, said)
+
+    def test_it_is_moved_copied_and_changed_as_the_sentence_it_is(self) -> None:
+        self.has(
+            self.PAGE, f"{self.HELD} / copy it below friday", "Friday. Thank you for the flour."
+        )
+        self.has(
+            self.PAGE, f"{self.HELD} / swap it with the next sentence", "Friday. Thank you for"
+        )
+        self.has(self.PAGE, f"{self.HELD} / make it a heading", "# Thank you for the flour.\n\nIt")
+        self.has(self.PAGE, f"{self.HELD} / put it before dear mr pole", "flour.\n\nDear Mr Pole,")
+        self.has(self.PAGE, f"{self.HELD} / delete it and the next word", "Came on Friday.")
+
+
 class AtTheEdgesOfALetter(AtWork):
     PAGE = "Dear Board,\n\nThe stair is worn. We cannot pay.\n\nYours faithfully,\n\nIda Marlowe"
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from nimble_lantern.core.commands import inserting
 from nimble_lantern.core.commands.when import last_command
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.dictating import compose
@@ -15,25 +16,41 @@ from nimble_lantern.core.lexicon.closed import AUXILIARIES
 from nimble_lantern.core.lexicon.sentences import VERBS
 from nimble_lantern.core.rewriting import drop_last_mark, rewrite_last
 from nimble_lantern.core.state import Done, Sitting
+from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.targets.words import exact
 from nimble_lantern.core.writing.lexer import Manner, special
 from nimble_lantern.core.writing.persons import a_full_name
 
 
-def _written(sitting: Sitting, words: str, said: str) -> Done | Refusal:
+def _written(sitting: Sitting, words: str, said: str) -> Done:
+    return Done(compose(sitting, words.split()).sitting, said)
+
+
+def _marked(sitting: Sitting, words: str) -> Done | Refusal:
+    """A mark where the writing goes on; behind what is selected, unless that is a mark itself."""
+    held = sitting.selection
+    if held is None or not sitting.fresh or not any(map(str.isalnum, sitting.document.text(held))):
+        return _written(sitting, words, words)
+    return inserting.insert_after(sitting, tuple(words.split()), Places((held,)))
+
+
+def _broken(sitting: Sitting, words: str) -> Done | Refusal:
     """A break where the writing goes on; before what is selected, which stays."""
     held = sitting.selection
     if held is None or held.empty or not sitting.fresh:
-        return Done(compose(sitting, words.split()).sitting, said)
-    at, line = held.start, words == "new line"
+        return _written(sitting, words, words)
+    at = held.start
     left = sitting.document.blocks[at.block].text[: at.offset].rstrip(" ")
     if not left or left.endswith("\n"):
         return Refusal("What is selected begins one already.", "", "“Select nothing” lets go.")
-    if not line:
-        after, _ = paragraph_at(sitting, at)
-        return Done(after, said)
-    gap = Splice(at.block, len(left), at.offset, Piece("\n"))
-    return Done(sitting.edited(Edit((gap,))), said)
+    if words == _LINE:
+        gap = Splice(at.block, len(left), at.offset, Piece("\n"))
+        return Done(sitting.edited(Edit((gap,))), words)
+    after, _ = paragraph_at(sitting, at)
+    return Done(after, words)
+
+
+_LINE, _PARAGRAPH = "new line", "new paragraph"
 
 
 @command(
@@ -50,7 +67,7 @@ def _written(sitting: Sitting, words: str, said: str) -> Done | Refusal:
 )
 def new_line(sitting: Sitting) -> Done | Refusal:
     """Begin a new line in the same paragraph."""
-    return _written(sitting, "new line", "new line")
+    return _broken(sitting, _LINE)
 
 
 @command(
@@ -72,7 +89,7 @@ def new_line(sitting: Sitting) -> Done | Refusal:
 )
 def new_paragraph(sitting: Sitting) -> Done | Refusal:
     """Begin a new paragraph."""
-    return _written(sitting, "new paragraph", "new paragraph")
+    return _broken(sitting, _PARAGRAPH)
 
 
 _ON_THE_NEXT_LINE = "on (the next | a new | the following | a separate) line"
@@ -190,7 +207,7 @@ def gap(sitting: Sitting, number: int = 1) -> Done | Refusal:
     if refused := too_many(number):
         return refused
     if number == 1:
-        return _written(sitting, "new paragraph", "new paragraph")
+        return _broken(sitting, _PARAGRAPH)
     return Done(left_here(sitting, number), f"left {number} lines")
 
 
@@ -204,9 +221,9 @@ def gap(sitting: Sitting, number: int = 1) -> Done | Refusal:
     group="writing",
     in_text=True,
 )
-def full_stop(sitting: Sitting) -> Done:
+def full_stop(sitting: Sitting) -> Done | Refusal:
     """Put a full stop."""
-    return _written(sitting, "full stop", "full stop")
+    return _marked(sitting, "full stop")
 
 
 @command(
@@ -219,7 +236,7 @@ def full_stop(sitting: Sitting) -> Done:
 )
 def comma(sitting: Sitting) -> Done | Refusal:
     """Put a comma."""
-    return _written(sitting, "comma", "comma")
+    return _marked(sitting, "comma")
 
 
 @command(
@@ -232,7 +249,7 @@ def comma(sitting: Sitting) -> Done | Refusal:
 )
 def question_mark(sitting: Sitting) -> Done | Refusal:
     """Put a question mark."""
-    return _written(sitting, "question mark", "question mark")
+    return _marked(sitting, "question mark")
 
 
 def _names_something(sitting: Sitting, parse: Parse) -> bool:

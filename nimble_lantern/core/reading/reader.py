@@ -405,6 +405,8 @@ def _spares_the_selection(sitting: Sitting, words: tuple[str, ...]) -> bool:
     several = held.start.block != held.end.block and len(words) <= _FEW_FOR_PARAGRAPHS
     if several or of_what_is_selected(words) or _puts_right(sitting, held, words):
         return True
+    if mark_named(words) and any(map(str.isalnum, sitting.document.text(held))):
+        return True  # no mark takes the place of words
     return _of_less_of_it(frozenset(_words_of(sitting, held)), words)
 
 
