@@ -13,8 +13,8 @@ from nimble_lantern.core.writing.capitals import capitalised, starts_sentence
 _NAMES = {"digits": "digits", "words": "words", "sign": "a sign"}
 
 
-def rewrite_last(sitting: Sitting, form: str) -> Done | Refusal:
-    """The last written number or mark in digits, in words or as a sign."""
+def rewrite_last(sitting: Sitting, form: str, numbers: bool = False) -> Done | Refusal:
+    """The last written number or mark in digits, in words or as a sign; no mark, with `numbers`."""
     for index in range(len(sitting.choices) - 1, -1, -1):
         written = sitting.choices[index]
         text = getattr(written.choice, form)
@@ -23,6 +23,8 @@ def rewrite_last(sitting: Sitting, form: str) -> Done | Refusal:
         r = written.range
         block = sitting.document.blocks[r.start.block]
         old = block.text[r.start.offset : r.end.offset]
+        if numbers and not any(map(str.isalnum, old)):
+            continue
         if form == "words" and starts_sentence(block.text[: r.start.offset]):
             text = capitalised(text)
         if old == text:

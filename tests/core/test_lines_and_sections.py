@@ -359,6 +359,21 @@ class AtTheEdgesOfALetter(AtWork):
         self.has(self.PAGE, "put badly in italics after is", "The stair is *badly* worn.")
         self.has(self.PAGE, "put by hand in bold under the greeting", "Board,\n\n**By hand**")
 
+    def test_a_closing_and_a_name_in_one_breath(self) -> None:
+        there = "Dear Board,\n\nThe stair is worn."
+        closed = "The stair is worn.\n\nYours faithfully\n\nIda Marlowe"
+        self.has(there, "close with yours faithfully ida marlowe", closed)
+        self.has(self.PAGE, "finish with kind regards tom", "Kind regards,\n\nTom")
+        self.stays(there, "end it with love and a song")
+
+    def test_a_heading_ends_where_a_paragraph_begins(self) -> None:
+        said = "heading minutes new paragraph we met at nine full stop"
+        self.has("", said, "# Minutes\n\nWe met at nine.")
+
+    def test_it_is_written_in_words_and_not_its_stop(self) -> None:
+        said = "i enclose twelve pounds fifty full stop / write it in words"
+        self.has("", said, "I enclose twelve pounds fifty.")
+
     def test_what_is_not_done_here_is_answered(self) -> None:
         for said in ("number the pages", "put a footer with the date", "page break here"):
             self.refused(self.PAGE, said)

@@ -46,6 +46,14 @@ def _closing_words(words: tuple[str, ...]) -> tuple[str, ...] | None:
     return words if words in CLOSINGS else whole if whole in CLOSINGS else None
 
 
+@rule("closing_and_name", "{words}", heard=False)
+def _closing_and_name(words: tuple[str, ...]) -> tuple[tuple[str, ...], tuple[str, ...]] | None:
+    """ "Yours faithfully ida marlowe"."""
+    size = max((len(c) for c in CLOSINGS if words[: len(c)] == tuple(c)), default=0)
+    named = 0 < len(words) - size <= _LONGEST_NAME and (LITTLE | VERBS).isdisjoint(words[size:])
+    return (words[:size], words[size:]) if size and named else None
+
+
 def _is_one(sitting: Sitting, parse: Parse) -> bool:
     """A letter, or nothing yet: "make it hello" is of neither."""
     document = sitting.document
@@ -148,6 +156,30 @@ def _own_line(sitting: Sitting, r: Range, text: tuple[str, ...], before: bool) -
 def address_to(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
     """Greet somebody else in a letter."""
     return greet(sitting, ("dear", *text))
+
+
+@command(
+    *each(
+        _says_something,
+        "(end | close | finish | sign off) [(it | this | the letter)] [off] [with]"
+        " {both:closing_and_name}",
+    ),
+    example="close with yours faithfully ida marlowe",
+    group="revising",
+    heard=0,
+)
+def close_and_sign(
+    sitting: Sitting, both: tuple[tuple[str, ...], tuple[str, ...]]
+) -> Done | Refusal:
+    """End a letter with these closing words and this name below them."""
+    closed = close(sitting, both[0])
+    if isinstance(closed, Refusal):
+        return closed
+    name = resolve(OfLetter("signature"), closed.sitting)
+    if isinstance(name, Places):
+        return replace_with(closed.sitting, both[1], name)
+    wrote = compose(closed.sitting, ("new", "paragraph", *both[1]))
+    return Done(wrote.sitting, f"{closed.summary}; wrote {quoted(wrote.text.strip())}")
 
 
 @command(

@@ -160,7 +160,7 @@ def figured(sitting: Sitting, figured: str, target: Places | None = None) -> Don
         return _changed(sitting, _all_numbers(sitting, figured))
     found = _numbers(sitting, target.ranges, figured)
     if not found:
-        return rewrite_last(sitting, figured)
+        return rewrite_last(sitting, figured, numbers=True)
     if target.ask and len(target.ranges) > 1:
         # Of several places the one is meant that was just said, or is nearest before.
         lately = [f for f in found if any(r.start <= f.range.start < r.end for r in sitting.that)]

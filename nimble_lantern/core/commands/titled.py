@@ -323,7 +323,8 @@ def add(
         wrote = replace(wrote, sitting=replace(wrote.sitting, insertion=None))
     else:
         wrote = insert_beside(sitting, block_range(document, at), text, before, True)
-    made = blocks.heading(wrote.sitting, Places((wrote.range,)), level or 1)
+    first = block_range(wrote.sitting.document, wrote.range.start.block)
+    made = blocks.heading(wrote.sitting, Places((first,)), level or 1)
     assert isinstance(made, Done)
     after = made.sitting
     if target is None and not edge or not text:
