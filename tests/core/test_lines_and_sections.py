@@ -209,6 +209,18 @@ class JustSaid(AtWork):
         self.has("", f"{said} / put a comma after please", "Please, send the flower")
         self.has("", f"{said} / bold please", "**Please send the flower to my sister.**")
 
+    def test_a_letter_is_begun_and_put_right(self) -> None:
+        said = (
+            "olga brand new line four fish lane", "put the net loft above four fish lane",
+            "new paragraph", "dear mr hale comma new paragraph thank you for the rudder full stop",
+            "no thank you for the mast", "with an exclamation mark",
+            "we will fetch it on tuesday full stop", "wednesday not tuesday",
+            "add and the sail too", "close with kind regards olga brand",
+        )  # fmt: skip
+        self.has("", " / ".join(said), "Olga brand\\\nThe net loft\\\n4 Fish Lane\n\nDear Mr Hale,",
+                 "for the mast! We will fetch it on Wednesday and the sail too.\n\nKind regards,",
+                 "Kind regards,\n\nOlga Brand")  # fmt: skip
+
     def test_one_of_two_things_is_asked_about(self) -> None:
         said = "we will come on friday at ten with two cakes full stop"
         self.has("", f"{said} / make it eleven / one", "on Friday at 11 with two cakes.")
@@ -361,7 +373,7 @@ class AtTheEdgesOfALetter(AtWork):
 
     def test_a_closing_and_a_name_in_one_breath(self) -> None:
         there = "Dear Board,\n\nThe stair is worn."
-        closed = "The stair is worn.\n\nYours faithfully\n\nIda Marlowe"
+        closed = "The stair is worn.\n\nYours faithfully,\n\nIda Marlowe"
         self.has(there, "close with yours faithfully ida marlowe", closed)
         self.has(self.PAGE, "finish with kind regards tom", "Kind regards,\n\nTom")
         self.stays(there, "end it with love and a song")

@@ -349,10 +349,14 @@ def at_an_edge_of_that(sitting: Sitting, parse: Parse) -> bool:
 def goes_on_with_that(sitting: Sitting, parse: Parse) -> bool:
     """ "Add and my brother", right after "send it to my sister"; "add and stir" is a step."""
     last, text = sitting.trail[-1:], tuple(parse.args.get("text", ()))
-    said = bool(last) and last[0].read_as is ReadAs.TEXT and len(sitting.that) == 1
+    mended = bool(last) and (last[0].command or "").startswith(_PUT_RIGHT)
+    said = bool(last) and last[0].read_as is ReadAs.TEXT and len(sitting.that) == 1 or mended
     names = text[:1] in (("and",), ("or",), ("but",)) and text[1:2] and text[1] in DETERMINERS
     held = sitting.fresh if sitting.selection is not None else said
     return bool(held and names) and plain_words(sitting, parse)
+
+
+_PUT_RIGHT = ("mending.", "replacing.", "repunctuating.")
 
 
 def beside_a_run(sitting: Sitting, parse: Parse) -> bool:

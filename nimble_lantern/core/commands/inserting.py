@@ -478,8 +478,12 @@ def insert_at_its_edge(
 ) -> Done | Refusal:
     """Put words in at the start or end of what is selected, or was just said."""
     if sitting.selection is None and not inner:
-        own = tuple(without_stop(sitting.document, r, ()) for r in sitting.that)
-        return _beside(sitting, Places(own), text, before=False)
+        own = next(units.backward(sitting.document, "sentence", sitting.writing_place), None)
+        if own is None:
+            return Refusal("There is no sentence before the writing place.")
+        return _beside(
+            sitting, Places((without_stop(sitting.document, own, ()),)), text, before=False
+        )
     return insert_inside(sitting, text, target or _selected(sitting), inner)
 
 

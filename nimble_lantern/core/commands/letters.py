@@ -202,7 +202,9 @@ def close(sitting: Sitting, text: tuple[str, ...]) -> Done | Refusal:
         r = there.first
         end = r.end._replace(offset=r.end.offset - mark)
         return replace_with(sitting, text, Places((Range(r.start, end),)))
-    wrote = compose(sitting, text)
+    greets = greeting(sitting.document)
+    alike = greets is not None and sitting.document.text(greets).rstrip().endswith(",")
+    wrote = compose(sitting, (*text, "comma") if alike else text)
     return Done(wrote.sitting, f"wrote {quoted(wrote.text)}")
 
 

@@ -29,6 +29,7 @@ from nimble_lantern.core.commands.same_words import (
     of_the_same_ends,
     of_the_selected_kind,
     part_said_again,
+    said_over,
     said_whole_again,
 )
 from nimble_lantern.core.commands.selecting import select
@@ -452,8 +453,8 @@ def meant(
     learned = [x.meant for x in sitting.put_right if x.heard == text]
     if wrongly := [r for words in learned for r in places(sitting.document, words, last)]:
         return mended(sitting, wrongly[-1], text)  # it was right before
-    if again:
-        return mended(sitting, without_stop(sitting.document, last, text), text)
+    if again and (r := said_over(sitting, text)) is not None:
+        return mended(sitting, without_stop(sitting.document, r, text), text)
     if (r := of_the_same_ends(sitting, last, text)) is not None:
         return mended(sitting, r, text)
     found = mends(sitting.document, last, text)

@@ -46,7 +46,12 @@ def _another(sitting: Sitting, parse: Parse) -> bool:
 def _just_said(sitting: Sitting, parse: Parse) -> bool:
     """ "With an exclamation mark", right after a sentence that ends in another."""
     last = sitting.trail[-1] if sitting.trail else None
-    return last is not None and last.read_as is ReadAs.TEXT and _another(sitting, parse)
+    said = last is not None and last.read_as is ReadAs.TEXT
+    mended = last is not None and (last.command or "").startswith(_PUT_RIGHT)
+    return (said or mended) and _there(sitting) != parse.args["sign"]
+
+
+_PUT_RIGHT = ("mending.", "repunctuating.")
 
 
 def _mark_there(sitting: Sitting, parse: Parse) -> bool:
@@ -84,6 +89,11 @@ def _a_mark_there(sitting: Sitting, parse: Parse) -> bool:
 def other_mark(sitting: Sitting, sign: str, old: str = "") -> Done | Refusal:
     """Put another mark in the place of the one that was just written."""
     last, there = _last_mark(sitting), _there(sitting)
+    if last is None and not old and sitting.that:
+        b, end = sitting.that[-1].end
+        return Done(
+            sitting.edited(Edit((Splice(b, end, end, Piece(sign)),))), f"put {quoted(sign)}"
+        )
     if last is None or old and old != there:
         return Refusal(f"There is no {quoted(old)} right before the writing place.")
     return _put(sitting, last.start, sign)

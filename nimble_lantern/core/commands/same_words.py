@@ -11,7 +11,7 @@ from nimble_lantern.core.commands.instead import a_look, two_names, with_more
 from nimble_lantern.core.commands.when import just_dictated
 from nimble_lantern.core.document.model import Document, Position, Range
 from nimble_lantern.core.document.tables import table_at
-from nimble_lantern.core.document.units import block_range
+from nimble_lantern.core.document.units import block_range, within
 from nimble_lantern.core.grammar.catalogue import Parse
 from nimble_lantern.core.kinds import ReadAs
 from nimble_lantern.core.lexicon.closed import (
@@ -279,14 +279,22 @@ def made_so(sitting: Sitting, parse: Parse) -> bool:
 def said_whole_again(sitting: Sitting, parse: Parse) -> bool:
     """ "No she bought the flour for my sister", after "she bought the flower for my sister": all of
     what was just said once more, but for a few words."""
-    text, last = tuple(parse.args.get("text", ())), sitting.trail[-1:]
-    if len(sitting.that) != 1 or not last or last[0].read_as is not ReadAs.TEXT:
-        return False
-    said = [plain(bare(word)) for word in sitting.document.text(sitting.that[0]).split()]
+    return said_over(sitting, tuple(parse.args.get("text", ()))) is not None
+
+
+def said_over(sitting: Sitting, text: tuple[str, ...]) -> Range | None:
+    """What was just said, or its last sentence, if words say nearly the same; or none."""
+    if len(sitting.that) != 1 or not just_dictated(sitting):
+        return None
     size = next((n for n in (2, 1) if mark_named(text[-n:])), 0)
     new = [plain(word) for word in text[: len(text) - size]]
-    alike = Indel.normalized_similarity(said, new)
-    return min(len(said), len(new)) > _FEW_WORDS and said != new and alike >= _ALIKE
+    that = sitting.that[0]
+    for r in (that, *list(within(sitting.document, "sentence", that))[-1:]):
+        said = [plain(bare(word)) for word in sitting.document.text(r).split()]
+        alike = Indel.normalized_similarity(said, new)
+        if min(len(said), len(new)) > _FEW_WORDS and said != new and alike >= _ALIKE:
+            return r
+    return None
 
 
 _ALIKE = 0.7

@@ -35,6 +35,7 @@ from nimble_lantern.core.targets.model import (
     OfLetter,
     Order,
     Places,
+    Target,
     That,
     Unit,
     Units,
@@ -309,14 +310,24 @@ def _new_line(sitting: Sitting, parse: Parse) -> bool:
         found = resolve(target, sitting)  # "the date", where it stands by itself
         at = found.first if isinstance(found, Places) and len(found.ranges) == 1 else None
         lined = at is not None and at == block_range(sitting.document, at.start.block)
-    if not lined or text[0] in DETERMINERS | OWNERS | {"it", "that", "this"} | PARTS:
+    if not lined or text[0] in (DETERMINERS | OWNERS | {"it", "that", "this"} | PARTS) - {"the"}:
         return False
+    if text[0] == "the" and not _parted(sitting, target):
+        return False  # "the net loft" may be a line of an address
     if exact(sitting.document, text) or text[-1] in PARTS | TRADE_NOUNS:
         return False
     found = resolve(target, sitting)
     return isinstance(found, Places) and not any(
         sitting.document.blocks[r.start.block].cell for r in found.ranges
     )
+
+
+def _parted(sitting: Sitting, target: Target) -> bool:
+    """Whether a target is, or begins, one of the lines that breaks part a block into."""
+    found = resolve(target, sitting)
+    if not isinstance(found, Places) or len(found.ranges) != 1:
+        return False
+    return broken.parted(sitting.document, _line(found, sitting.document))
 
 
 @command(

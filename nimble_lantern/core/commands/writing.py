@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from nimble_lantern.core.commands import inserting
+from nimble_lantern.core.commands.inserted import goes_on_with_that
 from nimble_lantern.core.commands.when import last_command
 from nimble_lantern.core.commands.wording import quoted
 from nimble_lantern.core.composing.dictating import compose
@@ -161,7 +162,10 @@ _JOINING = frozenset("and but or because so which who although though when while
 def _goes_on(sitting: Sitting, parse: Parse) -> bool:
     """ "Add and they were cold" goes on with the sentence; "add and stir" is one of a recipe."""
     text = tuple(parse.args.get("text", ()))
-    telling = not VERBS.isdisjoint(text[1:]) or not AUXILIARIES.isdisjoint(text[1:])
+    tells = not AUXILIARIES.isdisjoint(text[1:])
+    if not tells and goes_on_with_that(sitting, parse):
+        return False  # "and the sail" belongs before the stop
+    telling = not VERBS.isdisjoint(text[1:]) or tells
     return len(text) > 2 and text[0] in _JOINING and telling
 
 
