@@ -255,6 +255,10 @@ class JustSaid(AtWork):
             "", f"{said} / undo the last word / undo", "Thank you for the marmalade which came"
         )
 
+    def test_a_mark_in_the_middle_and_a_number_with_its_thing(self) -> None:
+        self.has("", "dear ida comma new paragraph we sang / colon not comma", "Dear Ida:")
+        self.has("", "we lost one hive full stop / two hives not one", "We lost two hives.")
+
     def test_less_of_it_is_forgotten(self) -> None:
         said = "dear ida comma new paragraph we sang full stop we danced full stop"
         self.has("", f"{said} / forget the last sentence", "Dear Ida,\n\nWe sang.")

@@ -57,7 +57,7 @@ from nimble_lantern.core.targets.alike import Mend, kind_of, mends, of_one_kind
 from nimble_lantern.core.targets.model import Places
 from nimble_lantern.core.targets.ones import place_among
 from nimble_lantern.core.targets.sounds import heard_alike, phrase_key
-from nimble_lantern.core.targets.words import normal, places
+from nimble_lantern.core.targets.words import normal, other_number, places
 
 
 def _just_said_or_here(sitting: Sitting, parse: Parse) -> bool:
@@ -550,7 +550,18 @@ def _instead(sitting: Sitting, old: tuple[str, ...], text: tuple[str, ...]) -> D
     if not every:
         return Refusal(f"“{' '.join(old)}” stands nowhere here now.")
     before = [r for r in every if r.end <= sitting.caret]
-    return mended(sitting, (before or every)[-1], text)
+    return mended(sitting, _with_its_thing(sitting, (before or every)[-1], text), text)
+
+
+def _with_its_thing(sitting: Sitting, r: Range, text: tuple[str, ...]) -> Range:
+    """A number with what it counts, if the other one says that too: "two hives" for "one hive"."""
+    rest = sitting.document.blocks[r.end.block].text[r.end.offset :]
+    word = re.match(r" [^\W\d_]+", rest)
+    said = word.group().strip().lower() if word else ""
+    alike = bool(said) and len(text) > 1 and text[-1] in (said, other_number(said))
+    if not alike or kind_of(text) != "number" or word is None:
+        return r
+    return Range(r.start, r.end._replace(offset=r.end.offset + word.end()))
 
 
 @command(

@@ -94,9 +94,24 @@ def other_mark(sitting: Sitting, sign: str, old: str = "") -> Done | Refusal:
         return Done(
             sitting.edited(Edit((Splice(b, end, end, Piece(sign)),))), f"put {quoted(sign)}"
         )
+    if old and old != there and (r := _once_in_that(sitting, old)) is not None:
+        return _put(sitting, r, sign)  # "colon not comma", of the one in it
     if last is None or old and old != there:
         return Refusal(f"There is no {quoted(old)} right before the writing place.")
     return _put(sitting, last.start, sign)
+
+
+def _once_in_that(sitting: Sitting, sign: str) -> Position | None:
+    """Where a mark stands in what was just said, if it does so once."""
+    blocks = sitting.document.blocks
+    found = [
+        Position(b, i)
+        for r in sitting.that
+        for b in range(r.start.block, r.end.block + 1)
+        for i, c in enumerate(blocks[b].text)
+        if c == sign and r.start <= Position(b, i) < r.end
+    ]
+    return found[0] if len(found) == 1 else None
 
 
 def _put(sitting: Sitting, at: Position, sign: str) -> Done:
