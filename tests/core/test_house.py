@@ -30,6 +30,36 @@ class Shelf(DeskCase):
         self.assertEqual(self.titles("open ferry times", "the other document"), "Notes")
         self.assertEqual(self.titles("show the shelf", "rota for june"), "Rota for June")
 
+    def test_opened_as_people_call_them(self) -> None:
+        for said, title in (
+            ("open the ferry letter", "Ferry times"),
+            ("go back to the one for june", "Rota for June"),
+            ("close this and open ferry times", "Ferry times"),
+        ):
+            self.assertEqual(self.titles(said), title, said)
+        there = ("open ferry times", "open the last one i was working on")
+        self.assertEqual(self.titles(*there), "Notes")
+
+    def test_named_and_copied_for_somebody(self) -> None:
+        self.assertEqual(self.titles("call this the letter to aunt bea"), "Letter to Aunt Bea")
+        self.assertEqual(self.titles("give this a better name boat rota"), "Boat rota")
+        self.assertEqual(self.titles("copy this letter for mrs pole"), "Notes for Mrs Pole")
+        self.assertEqual(self.titles("call this the end"), "Notes")
+
+    def test_in_the_bin_and_out_of_it(self) -> None:
+        desk = self.desk("# Notes\n\nHello.", shelf=SHELF)
+        desk.hears("open the rota", "put this letter in the bin")
+        self.assertIn("Rota for June", desk.hears("what is in the bin").summary)
+        desk.hears("back to the desk", "get the rota back from the bin")
+        self.assertEqual(desk.sitting.title, "Rota for June")
+        letter = self.desk("The bin is green.", shelf=SHELF)
+        self.assertRead("text", letter.hears("what is in the bin"))
+
+    def test_searched_in_all_of_them(self) -> None:
+        desk = self.desk("# Notes\n\nHello.", shelf=SHELF)
+        desk.hears("search for lamp in all my letters")
+        self.assertEqual([f.name for f in desk.sitting.found], ["Rota for June"])
+
     def test_found_by_their_words_and_chosen_by_number(self) -> None:
         desk = self.desk("# Notes\n\nHello.", shelf=SHELF)
         desk.hears("find the letter about the steep stair")

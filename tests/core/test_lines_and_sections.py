@@ -4,6 +4,9 @@ from __future__ import annotations
 
 import unittest
 
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
 from nimble_lantern.core.document import broken
 from nimble_lantern.core.document.model import Block, Document, Position, Range
 from tests.core.test_at_work import AtWork
@@ -92,6 +95,55 @@ class Lines(AtWork):
 
     def test_words_that_are_moved_within_one_stay_in_it(self) -> None:
         self.has(LETTER, "move mill before three", "Fell\\\nMill 3 Street\\\nTollcross")
+
+
+NUMBERS = ("one", "two", "three", "four", "five", "six")
+WORDS = ("amber", "birch", "cedar", "dove", "ember", "fern")
+
+
+@st.composite
+def said_of_lines(draw: st.DrawFn) -> tuple[str, list[str]]:
+    """A request about lines of `WORDS`, and what they are then."""
+    lines = list(WORDS)
+    a, b = draw(st.permutations(range(len(lines))))[:2]
+    one, other = NUMBERS[a], NUMBERS[b]
+    match draw(st.sampled_from(("delete", "above", "below", "repeat", "up", "swap", "write"))):
+        case "delete":
+            said = f"delete line {one}"
+            del lines[a]
+        case "above" | "below" as side:
+            said = f"move line {one} {side} line {other}"
+            moved, beside = lines.pop(a), WORDS[b]
+            lines.insert(lines.index(beside) + (side == "below"), moved)
+        case "repeat":
+            said = f"repeat line {one}"
+            lines.insert(a, lines[a])
+        case "up":
+            said = f"move line {one} up"
+            if a:
+                lines[a - 1 : a + 1] = lines[a], lines[a - 1]
+        case "swap":
+            first, second = sorted((a, b))
+            said = f"swap line {NUMBERS[first]} and line {NUMBERS[second]}"
+            lines[first], lines[second] = lines[second], lines[first]
+        case _:
+            said = f"write gorse under {lines[a]}"
+            lines.insert(a + 1, "gorse")
+    return said, lines
+
+
+class AnyLines(AtWork):
+    @settings(max_examples=120, deadline=None)
+    @given(said_of_lines())
+    def test_lines_stay_whole_whatever_is_done_to_them(self, asked: tuple[str, list[str]]) -> None:
+        said, lines = asked
+        page = "\\\n".join(WORDS) + "\n\nThe end."
+        desk = self.desk(page)
+        before = desk.markdown
+        desk.hears(said)
+        self.assertEqual(desk.markdown.split("\n\n")[0].lower(), "\\\n".join(lines), said)
+        desk.hears("undo that")
+        self.assertEqual(desk.markdown, before, said)
 
 
 class Sections(AtWork):
