@@ -244,14 +244,14 @@ def with_larger(
 
 
 def _guessed(made: Transcribed, desk: Commands) -> tuple[Words, ...]:
-    """Commands among the model's next readings; else those that sound like what it read, or like
+    """Commands among the model's next readings, and those that sound like what it read, or like
     its next readings if that is like none."""
     readings = [h.said for h in made.hypotheses[:_MOST_GUESSED_FROM]]
     if not desk.may_be(readings[0]):
         return ()
     read = tuple(words for words in readings[1:] if desk.is_one(words))
     likened = (tuple(desk.sounding_like(words)) for words in readings)
-    return read or next((found for found in likened if found), ())
+    return tuple(dict.fromkeys((*read, *next((found for found in likened if found), ()))))
 
 
 def _cued(

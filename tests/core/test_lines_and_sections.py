@@ -388,6 +388,7 @@ class Selected(AtWork):
         self.has(self.PAGE, "select it came on friday / new line", "flour.\\\nIt came on Friday.")
         self.has(self.PAGE, "select thank you / comma", "Thank you, for the flour.")
         self.has(self.PAGE, "select the comma after pole / colon", "Dear Mr Pole:")
+        self.has("Tea and cake.", "select the word and / ampersand", "Tea & cake.")
         self.kept(self.HELD, "new paragraph")
         self.kept("select friday", "exclamation mark")
 

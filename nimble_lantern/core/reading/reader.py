@@ -405,8 +405,9 @@ def _spares_the_selection(sitting: Sitting, words: tuple[str, ...]) -> bool:
     several = held.start.block != held.end.block and len(words) <= _FEW_FOR_PARAGRAPHS
     if several or of_what_is_selected(words) or _puts_right(sitting, held, words):
         return True
-    if mark_named(words) and any(map(str.isalnum, sitting.document.text(held))):
-        return True  # no mark takes the place of words
+    mark = mark_named(words)
+    if mark and mark.text in _STOPS and any(map(str.isalnum, sitting.document.text(held))):
+        return True  # "ampersand" may take the place of "and", but no stop that of words
     return _of_less_of_it(frozenset(_words_of(sitting, held)), words)
 
 
@@ -426,6 +427,7 @@ def _of_less_of_it(there: frozenset[str], words: tuple[str, ...]) -> bool:
     return reaches or words[0] in there and words[1:3] == ("should", "be")
 
 
+_STOPS = tuple(".,;:!?…")
 _REACHING_OUT = frozenset("from up until till start starting begin end ending with".split())
 
 
