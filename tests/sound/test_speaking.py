@@ -166,7 +166,7 @@ class TwoPages(TwoLinesCase):
         """What is said while one page follows the other is heard, once."""
         # Each page hears the file from when it opened it: the second line comes late enough for
         # the first page to be closed before its own.
-        wav = speak(self.folder / "two.wav", LINES, "awb", pause=25)
+        wav = speak(self.folder / "two.wav", LINES, "awb", pause=40)
         driver = self.browser(wav)
         self.is_linked(driver)
         first = driver.current_window_handle
@@ -189,7 +189,7 @@ class TwoPages(TwoLinesCase):
 
     # The simulated microphone plays its file to each page from when that one opened it.
     def _first_line_is_over(self, driver: Chrome) -> None:
-        # On a busy machine the level is seen seconds late; the next line is 25 s away.
+        # On a busy machine the level is seen seconds late; the next line is 40 s away.
         over = "return window.spoke && Date.now() - window.spoke > 6000"
         self.until(
             driver, lambda: driver.execute_script(over), "the end of the line", SOUND_SECONDS
