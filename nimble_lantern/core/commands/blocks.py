@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import replace
+from typing import Unpack
 
 from nimble_lantern.core.commands import frames
 from nimble_lantern.core.commands.table_here import column_headed
@@ -16,9 +17,9 @@ from nimble_lantern.core.commands.when import (
 from nimble_lantern.core.commands.wording import many, quoted
 from nimble_lantern.core.composing.dictating import on_a_new_line
 from nimble_lantern.core.composing.itemising import apart, as_items, below_a_heading, several_lines
-from nimble_lantern.core.composing.reformatting import reformatted
+from nimble_lantern.core.composing.reformatting import Changes, reformatted
 from nimble_lantern.core.document import units
-from nimble_lantern.core.document.model import Bullets, Format, Kind, Position, Range
+from nimble_lantern.core.document.model import Align, Bullets, Format, Kind, Position, Range
 from nimble_lantern.core.errors import Refusal
 from nimble_lantern.core.grammar.catalogue import CATALOGUE, Parse, Way, command, each
 from nimble_lantern.core.kinds import ReadAs
@@ -44,13 +45,15 @@ _LESS = "(smaller | lower) than the [main] (title | heading)"
 CATALOGUE.table("subheading", {"[a] (subheading | sub heading | smaller heading)": 2, _LESS: 2})
 
 
-def _shape(form: Format) -> dict[str, object]:
+def _shape(form: Format) -> Changes:
     """What a format makes of a block, for `reformatted`."""
-    return form._asdict()
+    return Changes(
+        kind=form.kind, level=form.level, list=form.list, align=form.align, spacing=form.spacing
+    )
 
 
 def _become(
-    sitting: Sitting, target: Places | None, what: str, **changes: object
+    sitting: Sitting, target: Places | None, what: str, **changes: Unpack[Changes]
 ) -> Done | Refusal:
     after, count = reformatted(sitting, target, **changes)
     if not count:
@@ -555,7 +558,7 @@ def align(
     """Set paragraphs left, centred or right; of a heading of a table, its column."""
     if target is not None:
         target = column_headed(sitting.document, target)
-    return _become(sitting, target, f"set {alignment}", align=alignment)
+    return _become(sitting, target, f"set {alignment}", align=Align(alignment))
 
 
 @command(

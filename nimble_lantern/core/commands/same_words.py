@@ -314,12 +314,7 @@ def of_the_same_ends(sitting: Sitting, last: Range, text: Sequence[str]) -> Rang
     said again, with others between them."""
     if not 1 < len(text) <= _SAID_AGAIN or not LITTLE.isdisjoint((text[0], text[-1])):
         return None
-    block = sitting.document.blocks[last.start.block]
-    said = [
-        (a, b, block.text[a:b].lower())
-        for a, b in block.words
-        if last.start.offset <= a and b <= last.end.offset
-    ]
+    said = _words_inside(sitting.document, last)
     runs = [
         (i, j)
         for i in range(len(said))
@@ -335,6 +330,16 @@ def of_the_same_ends(sitting: Sitting, last: Range, text: Sequence[str]) -> Rang
 _SAID_AGAIN, _MORE_BETWEEN = 5, 2
 
 
+def _words_inside(document: Document, r: Range) -> list[tuple[int, int, str]]:
+    """The words of a range in one block, in small letters, with where they begin and end."""
+    block = document.blocks[r.start.block]
+    return [
+        (a, b, block.text[a:b].lower())
+        for a, b in block.words
+        if r.start.offset <= a and b <= r.end.offset
+    ]
+
+
 _ONE_PERSON = (
     frozenset("i me".split()), frozenset("he him".split()), frozenset("she her".split()),
     frozenset("we us".split()), frozenset("they them".split()), frozenset("who whom".split()),
@@ -344,18 +349,13 @@ _ONE_PERSON = (
 def part_said_again(sitting: Sitting, last: Range, text: tuple[str, ...]) -> Range | None:
     """The words of it that a part of it puts otherwise: from the first to the last that is the same
     or means the same person; None where other words stand between them."""
-    block = sitting.document.blocks[last.start.block]
-    within = [
-        (a, b, block.text[a:b].lower())
-        for a, b in block.words
-        if last.start.offset <= a and b <= last.end.offset
-    ]
+    inside = _words_inside(sitting.document, last)
     meant = set(text)
     for people in _ONE_PERSON:
         meant |= people if meant & people else set()
-    same = [n for n, (_, _, word) in enumerate(within) if word in meant]
+    same = [n for n, (_, _, word) in enumerate(inside) if word in meant]
     enough = len(same) > 1 and len(same) * 2 >= len(text)
     if last.start.block != last.end.block or not enough or same[-1] - same[0] >= len(text):
         return None
-    start, end = within[same[0]][0], within[same[-1]][1]
+    start, end = inside[same[0]][0], inside[same[-1]][1]
     return Range(Position(last.start.block, start), Position(last.start.block, end))

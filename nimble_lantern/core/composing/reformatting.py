@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
+from typing import TypedDict, Unpack
+
 from nimble_lantern.core.composing.itemising import at_its_lines, at_its_sentences, in_sentences
 from nimble_lantern.core.document.edits import Edit, Reformat
-from nimble_lantern.core.document.model import Kind
+from nimble_lantern.core.document.model import Align, Bullets, Kind
 from nimble_lantern.core.document.units import block_range
 from nimble_lantern.core.state import Sitting
 from nimble_lantern.core.targets.finding import reference
@@ -13,7 +15,19 @@ from nimble_lantern.core.targets.model import Places, Unit
 _OF_CELLS = frozenset(("align", "spacing"))
 
 
-def reformatted(sitting: Sitting, target: Places | None, **changes: object) -> tuple[Sitting, int]:
+class Changes(TypedDict, total=False):
+    """The parts of a block's format that become others."""
+
+    kind: Kind
+    level: int | None
+    list: Bullets | None
+    align: Align
+    spacing: float
+
+
+def reformatted(
+    sitting: Sitting, target: Places | None, **changes: Unpack[Changes]
+) -> tuple[Sitting, int]:
     """The blocks that a target touches with parts of their format changed, and how many there were.
 
     Without a target, those of the selection, else the caret's; a cell stays one, and is only
@@ -36,7 +50,7 @@ def reformatted(sitting: Sitting, target: Places | None, **changes: object) -> t
         block = blocks[b]
         if target is not None and not block.text and len(touched) > 1:
             continue
-        form = block.format._replace(**changes)  # type: ignore[arg-type]
+        form = block.format._replace(**changes)
         if form != block.format:
             steps.append(Reformat(b, form))
     after = sitting.edited(Edit(tuple(steps)))

@@ -408,11 +408,11 @@ def _spares_the_selection(sitting: Sitting, words: tuple[str, ...]) -> bool:
     mark = mark_named(words)
     if mark and mark.text in _STOPS and any(map(str.isalnum, sitting.document.text(held))):
         return True  # "ampersand" may take the place of "and", but no stop that of words
-    return _of_less_of_it(frozenset(_words_of(sitting, held)), words)
+    return _of_less_of_it(_words_of(sitting, held), words)
 
 
-def _words_of(sitting: Sitting, held: Range) -> list[str]:
-    return [plain(w.strip(".,;:!?")) for w in sitting.document.text(held).split()]
+def _words_of(sitting: Sitting, held: Range) -> frozenset[str]:
+    return frozenset(plain(w.strip(".,;:!?")) for w in sitting.document.text(held).split())
 
 
 def _of_less_of_it(there: frozenset[str], words: tuple[str, ...]) -> bool:
@@ -433,7 +433,7 @@ _REACHING_OUT = frozenset("from up until till start starting begin end ending wi
 
 def _puts_right(sitting: Sitting, held: Range, words: tuple[str, ...]) -> bool:
     """ "No up to six", "not the lanterns": another stretch of it is meant, in a few words."""
-    there = frozenset(_words_of(sitting, held))
+    there = _words_of(sitting, held)
     reaches = not _REACHING.isdisjoint(words[1:]) or not there.isdisjoint({*words[1:]} - LITTLE)
     reaches = reaches or bool({*words[1:]} - LITTLE) and bool(exact(sitting.document, words[1:]))
     return words[0] in _REGRETTING and len(words) <= _FEW_TO_MEND and reaches
